@@ -1,0 +1,225 @@
+#include "cli/commands.h"
+#include "cli/args.h"
+#include "core/review/points_csv.h"
+#include "core/review/review.h"
+#include "core/sim/take.h"
+#include "media/tracker.h"
+#include <cstdio>
+#include <iostream>
+#include <nlohmann/json.hpp>
+
+namespace bevel::cli {
+namespace {
+
+namespace fs = std::filesystem;
+
+Result<Movement> movement_called(const std::optional<std::string>& id, const Environment& env) {
+    if (!id) return fail(Code::bad_value, "--movement is needed");
+    const fs::path file(*id);
+    if (file.extension() == ".json") return load_movement(file);
+    const auto dir = find_data_dir(env.program);
+    for (auto& m : load_movements(dir))
+        if (m.id == *id) return std::move(m);
+    return fail(Code::bad_value, "no movement '" + *id + "' (bevel-cli movements lists them)");
+}
+
+/// What stands behind a code of cannot_judge.
+std::string reason(const std::string& code) {
+    if (code == "no_body") return "nobody was found in the clip long enough";
+    if (code == "too_short") return "the clip is too short";
+    if (code == "feet_cut_off") return "the feet are cut off by the edge of the picture; film from further away";
+    if (code == "too_small") return "the student is too small in the picture; film from closer";
+    if (code == "oblique_view") return "the clip is filmed obliquely; film from the front, the back or straight from a side";
+    if (code == "view_needed") return "the points hold no metres; give the view with --view";
+    if (code == "no_repetition") return "nothing in the clip looks like this movement";
+    return code;
+}
+
+struct Progress {
+    bool shown = false;
+    void at(std::size_t done, std::size_t total) {
+        if (done % 30 != 0 && done != total) return;
+        std::fprintf(stderr, "\r%zu of %zu frames", done, total);
+        shown = true;
+    }
+    ~Progress() {
+        if (shown) std::fputc('\n', stderr);
+    }
+};
+
+bool is_points(const fs::path& p) { return p.extension() == ".csv"; }
+
+Result<TrackResult> find_bodies(const fs::path& clip, const std::string& model, const Environment& env) {
+    TrackOptions o;
+    o.model_dir = find_model_dir(env.program);
+    const auto m = model_from_name(model);
+    if (!m) return fail(Code::bad_value, "--model must be lite, full or heavy");
+    o.model = *m;
+    Progress progress;
+    o.progress = [&](std::size_t done, std::size_t total, const std::optional<BodyPx>&) { progress.at(done, total); };
+    return track_clip(clip, o, env.stop);
+}
+
+Result<bool> film(const sim::Take& take, const sim::PhoneOptions& phone, const std::string& file, const Environment& env) {
+    auto writer = ClipWriter::create(file, phone.width, phone.height, phone.fps, 27, fs::path(file).extension() == ".webm" ? "libvpx-vp9" : "libx264");
+    if (!writer) return tl::unexpected(writer.error());
+    Progress progress;
+    for (std::size_t i = 0; i < take.frames(); ++i) {
+        if (env.stop.stop_requested()) return fail(Code::cancelled, "");
+        if (auto ok = writer->add(take.picture(i), take.track().time_s[i]); !ok) return ok;
+        progress.at(i + 1, take.frames());
+    }
+    return writer->finish();
+}
+
+} // namespace
+
+int complain(const Error& e) {
+    switch (e.code) {
+    case Code::cancelled: std::cerr << "cancelled\n"; return 130;
+    case Code::cannot_judge: std::cerr << "cannot be judged: " << reason(e.context) << "\n"; return 4;
+    case Code::cannot_open: std::cerr << "cannot open " << e.context << "\n"; return 3;
+    case Code::unreadable: std::cerr << "cannot be read: " << e.context << "\n"; return 3;
+    case Code::too_large: std::cerr << "too large: " << e.context << "\n"; return 3;
+    case Code::write_failed: std::cerr << "cannot write " << e.context << "\n"; return 3;
+    default: return wrong_use(e.context);
+    }
+}
+
+int wrong_use(const std::string& what) {
+    std::cerr << "bevel-cli: " << what << "\nbevel-cli --help tells how it is used.\n";
+    return 2;
+}
+
+int simulate(const Words& words, const Environment& env) {
+    const auto args = Args::parse(words, {"--movement", "--fault", "--view", "--size", "--fps", "--seed", "--height-cm", "-o", "--truth", "--distance", "--tilt",
+                                          "--roll", "--exposure", "--shake", "--tempo", "--repetitions", "--camera-height", "--looks", "--from", "--to"});
+    if (!args) return complain(args.error());
+    if (!args->positional.empty()) return wrong_use("unexpected '" + args->positional[0] + "'");
+    const auto movement = movement_called(args->text("--movement"), env);
+    if (!movement) return complain(movement.error());
+    sim::TakeOptions o;
+    o.student.score.repetitions = movement->repetitions;
+    struct Number {
+        const char* name;
+        double low, high;
+        double* into;
+    };
+    double seed = 1, height = 170, repetitions = movement->repetitions, looks = -1;
+    for (const Number& n : {Number{"--fps", 5, 240, &o.phone.fps}, Number{"--seed", 0, 1e9, &seed}, Number{"--height-cm", 90, 230, &height},
+                            Number{"--distance", 1.5, 15, &o.phone.distance_m}, Number{"--tilt", -30, 45, &o.phone.tilt_deg}, Number{"--roll", -45, 45, &o.phone.roll_deg},
+                            Number{"--exposure", 0.02, 4, &o.phone.exposure}, Number{"--shake", 0, 20, &o.phone.shake_px}, Number{"--tempo", 0.3, 4, &o.student.tempo},
+                            Number{"--repetitions", 1, 50, &repetitions}, Number{"--camera-height", 0.1, 3, &o.phone.height_m}, Number{"--looks", 0, 1e9, &looks},
+                            Number{"--from", 0, 1e5, &o.from_s}, Number{"--to", 0, 1e9, &o.to_s}}) {
+        const auto v = args->number(n.name, n.low, n.high);
+        if (!v) return complain(v.error());
+        if (*v) *n.into = **v;
+    }
+    o.student.seed = static_cast<std::uint64_t>(seed);
+    o.phone.seed = o.student.seed;
+    if (looks >= 0) o.looks = static_cast<std::uint64_t>(looks);
+    o.student.stature_m = height / 100;
+    o.student.score.repetitions = static_cast<int>(repetitions);
+    if (const auto v = args->text("--view")) {
+        const auto view = view_from_name(*v);
+        if (!view || *view == View::three_d) return wrong_use("--view must be front, back, left, right or oblique");
+        o.phone.view = *view;
+    }
+    if (const auto s = args->text("--size")) {
+        if (std::sscanf(s->c_str(), "%dx%d", &o.phone.width, &o.phone.height) != 2) return wrong_use("--size must be WIDTHxHEIGHT");
+    }
+    for (const auto& f : args->all("--fault")) {
+        const auto spec = sim::parse_fault(f);
+        if (!spec) return complain(spec.error());
+        o.student.faults.push_back(*spec);
+    }
+    if (const auto bad = o.phone.validate(); !bad.empty()) return wrong_use("--" + bad + " is out of range");
+    const sim::Take take(*movement, o);
+    const auto truth = args->text("--truth");
+    const auto out = args->text("-o");
+    if (truth)
+        if (auto ok = write_text(*truth, truth_csv(take.track(), take.truth())); !ok) return complain(ok.error());
+    if (out)
+        if (auto ok = film(take, o.phone, *out, env); !ok) return complain(ok.error());
+    if (!truth && !out) std::cout << truth_csv(take.track(), take.truth());
+    return 0;
+}
+
+int track(const Words& words, const Environment& env) {
+    const auto args = Args::parse(words, {"-o", "--model"});
+    if (!args) return complain(args.error());
+    const auto out = args->text("-o");
+    if (args->positional.size() != 1 || !out) return wrong_use("track takes one clip and -o points.csv");
+    auto found = find_bodies(args->positional[0], args->text("--model").value_or("full"), env);
+    if (!found) return complain(found.error());
+    std::fprintf(stderr, "%.1f frames/s\n", found->frames_per_s);
+    if (found->clip.damaged) std::fprintf(stderr, "part of the clip is damaged; what is readable was used\n");
+    if (auto ok = write_text(*out, points_csv(found->track)); !ok) return complain(ok.error());
+    auto camera = fs::path(*out);
+    camera.replace_extension(".camera.json");
+    if (auto ok = write_text(camera, camera_json(found->track)); !ok) return complain(ok.error());
+    return 0;
+}
+
+int review(const Words& words, const Environment& env) {
+    const auto args = Args::parse(words, {"-o", "--movement", "--view", "--height-cm", "--school", "--model"});
+    if (!args) return complain(args.error());
+    const auto out = args->text("-o");
+    if (args->positional.size() != 1 || !out) return wrong_use("review takes one clip or points.csv and -o review.json");
+    const auto movement = movement_called(args->text("--movement"), env);
+    if (!movement) return complain(movement.error());
+    ReviewOptions o;
+    if (const auto v = args->text("--view")) {
+        o.view = view_from_name(*v);
+        if (!o.view) return wrong_use("--view must be front, back, left, right, oblique or 3d");
+    }
+    const auto height = args->number("--height-cm", 80, 250);
+    if (!height) return complain(height.error());
+    if (*height) o.stature_m = **height / 100;
+    if (const auto id = args->text("--school")) {
+        bool found = false;
+        for (const auto& s : load_schools(find_data_dir(env.program)))
+            if (s.id == *id) {
+                o.school = s.changes;
+                found = true;
+            }
+        if (!found) return wrong_use("no school '" + *id + "'");
+    }
+    const fs::path input(args->positional[0]);
+    Result<Track> points = is_points(input) ? read_points(input) : Result<Track>(Track{});
+    if (!points) return complain(points.error());
+    if (!is_points(input)) {
+        auto found = find_bodies(input, args->text("--model").value_or("full"), env);
+        if (!found) return complain(found.error());
+        points = std::move(found->track);
+    }
+    const auto made = make_review(*points, *movement, o);
+    if (!made) return complain(made.error());
+    if (auto ok = write_text(*out, review_json(**made, input.string())); !ok) return complain(ok.error());
+    return 0;
+}
+
+int movements(const Words& words, const Environment& env) {
+    if (!words.empty()) return wrong_use("movements takes nothing");
+    std::vector<Error> problems;
+    for (const auto& m : load_movements(find_data_dir(env.program), &problems)) {
+        std::printf("%-24s %s (%s)", m.id.c_str(), m.name.c_str(), m.kind.c_str());
+        for (std::size_t i = 0; i < m.best_views.size(); ++i) std::printf("%s%s", i == 0 ? "; best from " : ", ", std::string(view_name(m.best_views[i])).c_str());
+        std::printf("\n");
+    }
+    for (const auto& p : problems) std::fprintf(stderr, "%s\n", p.context.c_str());
+    return problems.empty() ? 0 : 3;
+}
+
+int measures(const Words& words, const Environment& env) {
+    if (!words.empty()) return wrong_use("measures takes nothing");
+    const auto text = read_text(find_data_dir(env.program) / "measures.json", 1 << 20);
+    if (!text) return complain(text.error());
+    const auto j = nlohmann::json::parse(*text, nullptr, false);
+    if (j.is_discarded()) return complain({Code::unreadable, "measures.json"});
+    for (const auto& m : j["measures"])
+        std::printf("%-22s %-6s %s; seen from %s\n", m.value("id", "").c_str(), m.value("unit", "").c_str(), m.value("definition", "").c_str(), m.value("seen_from", "").c_str());
+    return 0;
+}
+
+} // namespace bevel::cli

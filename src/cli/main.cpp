@@ -1,0 +1,53 @@
+#include "cli/commands.h"
+#include <csignal>
+#include <cstdio>
+#include <iostream>
+#include <map>
+#include <pthread.h>
+#include <thread>
+
+namespace {
+
+constexpr const char* usage =
+    "bevel-cli - measures and judges clips of tai chi and qigong practice\n"
+    "\n"
+    "  bevel-cli simulate --movement ID [--fault NAME[.left|.right]=SIZE]... [--view V] [--size WxH] [--fps N]\n"
+    "                     [--seed N] [--height-cm H] [-o clip.mp4] [--truth truth.csv]\n"
+    "  bevel-cli track CLIP -o points.csv [--model lite|full|heavy]\n"
+    "  bevel-cli review CLIP|points.csv --movement ID [--view V] [--height-cm H] [--school ID] -o review.json\n"
+    "  bevel-cli letter review.json -o letter.pdf|letter.html\n"
+    "  bevel-cli movements\n"
+    "  bevel-cli measures\n"
+    "  bevel-cli demo --make FOLDER\n"
+    "\n"
+    "Exit codes: 0 done, 2 wrong use, 3 input cannot be read, 4 cannot be judged, 130 cancelled.\n";
+
+} // namespace
+
+int main(int argc, char** argv) {
+    using namespace bevel::cli;
+    const std::map<std::string, int (*)(const Words&, const Environment&)> commands{
+        {"simulate", simulate}, {"track", track}, {"review", review}, {"letter", letter}, {"movements", movements}, {"measures", measures}, {"demo", demo}};
+    const Words words(argv + 1, argv + argc);
+    if (words.empty() || words[0] == "--help" || words[0] == "-h") {
+        std::cout << usage;
+        return words.empty() ? 2 : 0;
+    }
+    const auto it = commands.find(words[0]);
+    if (it == commands.end()) return wrong_use("no command '" + words[0] + "'");
+    // Ctrl-C stops the work in an orderly way: one thread waits for the signal and asks for the stop.
+    std::stop_source source;
+    sigset_t set;
+    sigemptyset(&set);
+    sigaddset(&set, SIGINT);
+    sigaddset(&set, SIGTERM);
+    pthread_sigmask(SIG_BLOCK, &set, nullptr);
+    std::thread([&source, set] {
+        int sig = 0;
+        sigwait(&set, &sig);
+        source.request_stop();
+    }).detach();
+    const int rc = it->second(Words(words.begin() + 1, words.end()), {argv[0], source.get_token()});
+    std::fflush(nullptr);
+    std::_Exit(rc); // the waiting thread still holds the stop source
+}

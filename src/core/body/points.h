@@ -1,0 +1,74 @@
+// The points of the body, in the order and under the names used by files and screens.
+#pragma once
+#include <array>
+#include <Eigen/Geometry>
+#include <optional>
+#include <string_view>
+#include <vector>
+
+namespace bevel {
+
+using Vec2 = Eigen::Vector2d;
+using Vec3 = Eigen::Vector3d;
+
+enum Point : int {
+    nose,
+    left_eye, left_ear, left_shoulder, left_elbow, left_wrist, left_thumb, left_index, left_little,
+    left_hip, left_knee, left_ankle, left_heel, left_toe,
+    right_eye, right_ear, right_shoulder, right_elbow, right_wrist, right_thumb, right_index, right_little,
+    right_hip, right_knee, right_ankle, right_heel, right_toe,
+};
+inline constexpr int point_count = 27;
+inline constexpr int side_offset = right_eye - left_eye;
+
+enum class Side { left, right };
+inline Side other(Side s) { return s == Side::left ? Side::right : Side::left; }
+
+/// The point of a pair on the given side; `left_point` must be a left_ point.
+inline Point on(Side side, Point left_point) {
+    return side == Side::left ? left_point : static_cast<Point>(left_point + side_offset);
+}
+/// The same point of the other side; the nose is its own.
+inline Point mirrored(Point p) {
+    if (p == nose) return p;
+    return static_cast<Point>(p < right_eye ? p + side_offset : p - side_offset);
+}
+/// File name of a point, e.g. "left_knee".
+std::string_view point_name(Point p);
+std::optional<Point> point_from_name(std::string_view name);
+
+/// Room coordinates of all points in metres (x own left, y up, z forward).
+using Body3 = std::array<Vec3, point_count>;
+
+/// One point on the picture: pixels, visibility 0..1 and 1-sigma in pixels.
+struct PicturePoint {
+    double x = 0, y = 0;
+    double visibility = 0;
+    double sigma = 0;
+};
+using BodyPx = std::array<PicturePoint, point_count>;
+
+/// Where the true vertical lies on the picture: its tilt at column x is roll + slope * (x - width/2), clockwise positive.
+struct VerticalOnPicture {
+    double roll = 0;          // rad
+    double slope = 0;         // rad per px; tan(pitch) / focal length
+    double roll_sigma = 0.02; // rad
+    double slope_sigma = 5e-5;
+    bool from_room = false; // seen in the room's own upright edges; otherwise the camera is taken as level
+};
+
+enum class View { front, back, left, right, oblique, three_d };
+std::string_view view_name(View v);
+std::optional<View> view_from_name(std::string_view name);
+
+/// The body on every frame of a clip. `px` or `m` (or both) hold one entry a frame; an absent frame means nobody was found.
+struct Track {
+    std::vector<double> time_s; // from the stream's own timestamps
+    std::vector<std::optional<BodyPx>> px;
+    std::vector<std::optional<Body3>> m;
+    int width = 0, height = 0; // picture, after rotation; 0 when unknown
+    std::optional<VerticalOnPicture> vertical;
+    std::size_t frames() const { return time_s.size(); }
+};
+
+} // namespace bevel

@@ -1,0 +1,87 @@
+// A movement as data: phases with key postures, and the checks to judge it by. Read from JSON (data/movements/movement.schema.json).
+#pragma once
+#include "core/movement/posture.h"
+#include "core/result.h"
+#include <filesystem>
+#include <nlohmann/json_fwd.hpp>
+#include <string>
+#include <vector>
+
+namespace bevel {
+
+enum class Breath { in, out, free };
+enum class Ease { flow, settle };
+
+/// The posture is reached at the phase's end. Written for the left side; the right side is its mirror image.
+struct Phase {
+    std::string id, name;
+    double duration_s = 1;
+    Breath breath = Breath::free;
+    Ease ease = Ease::flow; // settle: everything comes to rest at the end
+    Posture posture;
+    std::string ends_at; // event its end snaps to: "", "foot_off", "foot_flat", "shift_end", "foot_down"
+};
+
+enum class Severity { safety, ground, timing, shape, even };
+std::string_view severity_name(Severity s);
+
+/// How the values of a phase become the one that is judged.
+enum class Summary { max, min, median, at_end, at_start, event };
+
+struct Check {
+    std::string id, rule, measure;
+    std::string side;                   // "lead", "rear", "both" or "" for measures without a side; lead is the side of the repetition
+    std::vector<std::string> phases;    // empty: the whole repetition
+    std::optional<double> low, high;    // band; an absent end is open
+    std::optional<double> edge;         // how far outside the band still counts as edge
+    Summary summary = Summary::median;
+    Severity severity = Severity::shape;
+    std::string good;                   // what to praise when it is inside
+    std::string cue_low, cue_high;      // what to do when below / above the band
+};
+
+/// A band that a school or a student sets in place of the movement's own.
+struct BandChange {
+    std::string rule, measure; // both must match; an empty one matches all
+    std::optional<double> low, high;
+    bool off = false;
+    std::string reason;
+};
+
+struct Movement {
+    std::string id, name, kind, about;
+    std::vector<View> best_views;
+    std::string feature; // measure id whose rise and fall drives the repetitions
+    int repetitions = 2; // a side
+    Posture home;        // where each repetition starts and ends
+    std::vector<Phase> phases;
+    std::vector<Check> checks;
+    std::vector<std::string> cautions; // codes, worded by the interface
+    double duration_s() const;         // of one repetition
+    /// The home posture with arms hanging and knees long, as stood in before starting.
+    Posture quiet() const;
+};
+
+/// The movement in `text`, or bad_value naming the place. Feet may move over the floor only while they are off it.
+Result<Movement> parse_movement(const std::string& text);
+Result<Movement> load_movement(const std::filesystem::path& file);
+/// Applies a school's or student's changes; later ones win.
+void apply(Movement& movement, const std::vector<BandChange>& changes);
+
+struct School {
+    std::string id, name, about;
+    std::vector<BandChange> changes;
+};
+Result<School> load_school(const std::filesystem::path& file);
+
+/// All shipped movements or schools of the data folder, by file name. A file that cannot be read is reported in `problems`.
+std::vector<Movement> load_movements(const std::filesystem::path& data_dir, std::vector<Error>* problems = nullptr);
+std::vector<School> load_schools(const std::filesystem::path& data_dir, std::vector<Error>* problems = nullptr);
+
+/// The shipped data folder: $BEVEL_DATA, else beside or above the program.
+std::filesystem::path find_data_dir(const std::filesystem::path& program);
+
+/// A whole text file of at most `max_bytes`.
+Result<std::string> read_text(const std::filesystem::path& file, std::size_t max_bytes);
+
+} // namespace bevel

@@ -1,0 +1,144 @@
+#include "core/movement/score.h"
+#include "core/movement/solver.h"
+#include "core/signal/signal.h"
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+namespace bevel {
+namespace {
+
+constexpr std::size_t scalar_count = 16;
+
+std::array<double, scalar_count> scalars(const Posture& p) {
+    const Channels c = channels_of(p);
+    return {c.weight_left, c.depth,     c.pelvis_turn, c.shoulder_turn, c.lean,           c.side,      c.gaze_turn, c.gaze_pitch,
+            c.hand[0].x,   c.hand[0].y, c.hand[0].z,   c.hand[0].elbow_out, c.hand[1].x, c.hand[1].y, c.hand[1].z, c.hand[1].elbow_out};
+}
+
+const FootTarget& foot_of(const Posture& p, Side s) { return s == Side::left ? p.left_foot : p.right_foot; }
+
+double smooth(double u) {
+    u = std::clamp(u, 0.0, 1.0);
+    return u * u * u * (10 - 15 * u + 6 * u * u);
+}
+
+} // namespace
+
+Score::Score(const Movement& movement, const ScoreOptions& o) : movement_(movement) {
+    const Posture quiet = movement.quiet();
+    double t = 0;
+    keys_.push_back({t, quiet, -1, -1, Side::left, Ease::settle});
+    keys_.push_back({t += o.quiet_before_s, quiet, -1, -1, Side::left, Ease::settle});
+    keys_.push_back({t += o.approach_s, movement.home, -1, -1, Side::left, Ease::flow});
+    const int total = o.repetitions * (o.both_sides ? 2 : 1);
+    for (int r = 0; r < total; ++r) {
+        const bool second = o.both_sides && (o.alternate ? r % 2 == 1 : r >= o.repetitions);
+        const Side side = second ? Side::right : Side::left;
+        for (std::size_t i = 0; i < movement.phases.size(); ++i) {
+            const Phase& ph = movement.phases[i];
+            const Posture p = second ? ph.posture.mirrored() : ph.posture;
+            keys_.push_back({t += ph.duration_s, p, static_cast<int>(i), r, side, ph.ease});
+        }
+    }
+    keys_.push_back({t += o.approach_s, quiet, -1, -1, Side::left, Ease::settle});
+    keys_.push_back({t += o.quiet_after_s, quiet, -1, -1, Side::left, Ease::settle});
+    // The first repetition starts from the home of its own side.
+    build_channels();
+}
+
+void Score::build_channels() {
+    std::vector<double> t;
+    for (const auto& k : keys_) t.push_back(k.time);
+    values_.assign(scalar_count, {});
+    for (const auto& k : keys_) {
+        const auto v = scalars(k.posture);
+        for (std::size_t c = 0; c < scalar_count; ++c) values_[c].push_back(v[c]);
+    }
+    for (std::size_t c = 0; c < scalar_count; ++c) {
+        slopes_.push_back(signal::monotone_slopes(t, values_[c]));
+        for (std::size_t i = 0; i < keys_.size(); ++i)
+            if (keys_[i].ease == Ease::settle) slopes_[c][i] = 0;
+    }
+}
+
+std::size_t Score::stretch_at(double t) const {
+    const auto it = std::upper_bound(keys_.begin() + 1, keys_.end() - 1, t, [](double v, const ScoreKey& k) { return v < k.time; });
+    return static_cast<std::size_t>(it - keys_.begin());
+}
+
+double Score::channel(std::size_t which, std::size_t i, double u) const {
+    const double h = keys_[i].time - keys_[i - 1].time;
+    return signal::quintic(values_[which][i - 1], slopes_[which][i - 1], values_[which][i], slopes_[which][i], h, u);
+}
+
+double Score::weight_left(double t) const {
+    t = std::clamp(t, 0.0, duration());
+    const std::size_t i = stretch_at(t);
+    return channel(0, i, (t - keys_[i - 1].time) / (keys_[i].time - keys_[i - 1].time));
+}
+
+Channels::Foot Score::foot_at(std::size_t i, double u, Side side) const {
+    const FootTarget& a = foot_of(keys_[i - 1].posture, side);
+    const FootTarget& b = foot_of(keys_[i].posture, side);
+    constexpr double high = 0.045, heel_pitch = 16, toe_pitch = -24, peel = -24;
+    auto pitch_of = [&](Contact c) { return c == Contact::heel ? heel_pitch : c == Contact::toe ? toe_pitch : 0.0; };
+    Channels::Foot f;
+    double travel = u;
+    f.contact = b.contact;
+    const double quarter = std::numbers::pi / 2;
+    if (a.contact != Contact::off && b.contact == Contact::off) {
+        // The foot peels off heel first, then rises and travels.
+        const double leave = 0.4;
+        const double rise = std::max(0.0, (u - leave) / (1 - leave));
+        travel = rise;
+        f.lift = high * std::sin(quarter * rise);
+        f.pitch = u < leave ? pitch_of(a.contact) + (peel - pitch_of(a.contact)) * std::sin(quarter * u / leave)
+                            : peel * (1 - smooth(rise));
+        f.contact = u <= 0 ? a.contact : u < leave ? Contact::toe : Contact::off;
+    } else if (a.contact == Contact::off && b.contact != Contact::off) {
+        travel = u / 0.9;
+        f.lift = high * std::cos(quarter * u);
+        f.pitch = pitch_of(b.contact) * smooth(u / 0.8);
+        f.contact = u >= 1 ? b.contact : Contact::off;
+        if (b.contact == Contact::flat) { // toe first, then the heel sinks
+            f.lift = u < 0.75 ? high * std::cos(quarter * u / 0.75) : 0;
+            f.pitch = u < 0.75 ? -14 * smooth(u / 0.6) : -14 * std::cos(quarter * (u - 0.75) / 0.25);
+            travel = u / 0.7;
+            f.contact = u < 0.75 ? Contact::off : u < 1 ? Contact::toe : Contact::flat;
+        }
+    } else if (a.contact == Contact::off) {
+        f.lift = high;
+        travel = u;
+    } else {
+        const double from = pitch_of(a.contact), to = pitch_of(b.contact);
+        f.pitch = std::abs(to) < std::abs(from) ? to + (from - to) * std::cos(quarter * u) : from + (to - from) * smooth(u);
+        f.contact = u >= 1 ? b.contact : (a.contact == b.contact ? a.contact : a.contact == Contact::flat ? b.contact : a.contact);
+    }
+    const double s = smooth(travel);
+    f.x = a.x + (b.x - a.x) * s;
+    f.z = a.z + (b.z - a.z) * s;
+    f.toe_out = a.toe_out + (b.toe_out - a.toe_out) * s;
+    return f;
+}
+
+Channels Score::at(double t) const {
+    t = std::clamp(t, 0.0, duration());
+    const std::size_t i = stretch_at(t);
+    const double u = (t - keys_[i - 1].time) / (keys_[i].time - keys_[i - 1].time);
+    auto v = [&](std::size_t which) { return channel(which, i, u); };
+    Channels c;
+    c.foot = {foot_at(i, u, Side::left), foot_at(i, u, Side::right)};
+    c.weight_left = std::clamp(v(0), 0.0, 1.0);
+    c.depth = v(1);
+    c.pelvis_turn = v(2);
+    c.shoulder_turn = v(3);
+    c.lean = v(4);
+    c.side = v(5);
+    c.gaze_turn = v(6);
+    c.gaze_pitch = v(7);
+    c.hand = {Channels::Hand{v(8), v(9), v(10), v(11)}, Channels::Hand{v(12), v(13), v(14), v(15)}};
+    return c;
+}
+
+} // namespace bevel

@@ -1,0 +1,46 @@
+// A movement laid out in time: the sequence of repetitions with its phases, and the channels at any moment.
+#pragma once
+#include "core/movement/movement.h"
+
+namespace bevel {
+
+/// One stretch of the score: reached posture and what it belongs to. Time runs in score seconds.
+struct ScoreKey {
+    double time = 0;
+    Posture posture;
+    int phase = -1;      // index in the movement, of the stretch that ends here; -1 outside the repetitions
+    int repetition = -1; // counted over both sides
+    Side side = Side::left;
+    Ease ease = Ease::flow;
+};
+
+struct ScoreOptions {
+    int repetitions = 2;          // a side
+    bool alternate = true;        // left, right, left, right; else one side after the other
+    bool both_sides = true;       // else left only
+    double quiet_before_s = 1.5, quiet_after_s = 1.0, approach_s = 1.5;
+};
+
+class Score {
+public:
+    Score(const Movement& movement, const ScoreOptions& options);
+    double duration() const { return keys_.back().time; }
+    const std::vector<ScoreKey>& keys() const { return keys_; }
+    const Movement& movement() const { return movement_; }
+    /// Stretch (index of its end key, at least 1) that holds time t.
+    std::size_t stretch_at(double t) const;
+    Channels at(double t) const;
+    /// Weight alone, as `at` gives it.
+    double weight_left(double t) const;
+
+private:
+    void build_channels();
+    double channel(std::size_t which, std::size_t stretch, double u) const;
+    Channels::Foot foot_at(std::size_t stretch, double u, Side side) const;
+
+    Movement movement_;
+    std::vector<ScoreKey> keys_;
+    std::vector<std::vector<double>> values_, slopes_; // per channel, per key
+};
+
+} // namespace bevel

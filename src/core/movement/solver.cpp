@@ -1,0 +1,293 @@
+#include "core/movement/solver.h"
+#include <algorithm>
+#include <cmath>
+#include <Eigen/Geometry>
+#include <numbers>
+
+namespace bevel {
+namespace {
+
+constexpr double deg = std::numbers::pi / 180.0;
+const Vec3 up(0, 1, 0);
+
+Eigen::Matrix3d about_y(double degrees) { return Eigen::AngleAxisd(degrees * deg, up).toRotationMatrix(); }
+
+Eigen::Matrix3d tilt_to(const Vec3& direction) {
+    return Eigen::Quaterniond::FromTwoVectors(up, direction).toRotationMatrix();
+}
+
+/// Frame whose y runs against `along` (rest bones hang down) and whose z is as near to `forward` as it can be.
+Eigen::Matrix3d limb_frame(const Vec3& along, const Vec3& forward) {
+    const Vec3 y = -along.normalized();
+    Vec3 z = forward - y * y.dot(forward);
+    if (z.norm() < 1e-6) z = Vec3(0, 0, 1) - y * y.z();
+    if (z.norm() < 1e-6) z = Vec3(1, 0, 0) - y * y.x();
+    z.normalize();
+    Eigen::Matrix3d r;
+    r.col(0) = y.cross(z);
+    r.col(1) = y;
+    r.col(2) = z;
+    return r;
+}
+
+/// Middle joint of two bones of lengths a, b from `from` to `to`, bent towards `pole`. `to` is pulled in when out of reach.
+Vec3 two_bone(const Vec3& from, Vec3& to, double a, double b, const Vec3& pole) {
+    Vec3 d = to - from;
+    double dist = d.norm();
+    const double most = (a + b) * 0.99995, least = std::abs(a - b) + 0.02 * (a + b);
+    if (dist < 1e-9) {
+        d = Vec3(0, -1, 0);
+        dist = 1;
+    }
+    const Vec3 dir = d / dist;
+    const double reach = std::clamp(dist, least, most);
+    to = from + dir * reach;
+    const double along = (a * a - b * b + reach * reach) / (2 * reach);
+    const double off = std::sqrt(std::max(0.0, a * a - along * along));
+    Vec3 side = pole - dir * dir.dot(pole);
+    if (side.norm() < 1e-9) side = Vec3(0, 0, 1) - dir * dir.z();
+    return from + dir * along + side.normalized() * off;
+}
+
+double soft_min(double a, double b, double k) {
+    const double h = std::max(k - std::abs(a - b), 0.0) / k;
+    return std::min(a, b) - h * h * h * k / 6.0;
+}
+
+double span_at(double a, double b, double flexion_deg) {
+    return std::sqrt(a * a + b * b + 2 * a * b * std::cos(flexion_deg * deg));
+}
+
+/// Deviation of the knee from hip-ankle in the frontal plane, towards the other leg positive, degrees.
+double frontal_knee(const Vec3& hip, const Vec3& knee, const Vec3& ankle, Side side) {
+    const double s = side == Side::left ? -1.0 : 1.0;
+    const Vec2 t(knee.x() - hip.x(), knee.y() - hip.y()), l(ankle.x() - knee.x(), ankle.y() - knee.y());
+    const double bend = std::atan2(t.x() * l.y() - t.y() * l.x(), t.dot(l));
+    return s * -bend / deg;
+}
+
+double level_share(Level l) {
+    switch (l) {
+    case Level::belly: return 0.10;
+    case Level::heart: return 0.65;
+    case Level::brow: return 1.36;
+    }
+    return 0;
+}
+
+Channels::Hand hand_channel(const HandTarget& h) { return {h.x, level_share(h.level) + 0.71 * h.y, h.z, h.elbow_out}; }
+
+Channels::Foot foot_channel(const FootTarget& f) {
+    Channels::Foot c{f.x, f.z, f.toe_out, 0, 0, f.contact};
+    if (f.contact == Contact::heel) c.pitch = 16;
+    if (f.contact == Contact::toe) c.pitch = -24;
+    if (f.contact == Contact::off) c.lift = 0.045;
+    return c;
+}
+
+} // namespace
+
+Channels channels_of(const Posture& p) {
+    Channels c;
+    c.foot = {foot_channel(p.left_foot), foot_channel(p.right_foot)};
+    c.hand = {hand_channel(p.left_hand), hand_channel(p.right_hand)};
+    c.weight_left = p.weight_left;
+    c.depth = p.depth;
+    c.pelvis_turn = p.pelvis_turn;
+    c.shoulder_turn = p.shoulder_turn;
+    c.lean = p.lean;
+    c.side = p.side;
+    c.gaze_turn = p.gaze_turn;
+    c.gaze_pitch = p.gaze_pitch;
+    return c;
+}
+
+Solver::Solver(const BodyDims& dims, const Posture& quiet) : dims_(dims) {
+    const Channels c = channels_of(quiet);
+    const std::array<Foot, 2> feet{place_foot(c.foot[0], Side::left), place_foot(c.foot[1], Side::right)};
+    const Vec3 mid = 0.5 * (feet[0].ankle + feet[1].ankle);
+    neutral_hip_ = reach_limit(c, mid.x(), mid.z(), feet);
+}
+
+Solver::Foot Solver::place_foot(const Channels::Foot& f, Side side) const {
+    const double sw = dims_.shoulder_width;
+    Foot out;
+    out.forward = about_y(side == Side::left ? f.toe_out : -f.toe_out) * Vec3(0, 0, 1);
+    const Vec3 across = up.cross(out.forward);
+    const double pitch = f.pitch * deg;
+    const Eigen::Matrix3d r = Eigen::AngleAxisd(-pitch, across).toRotationMatrix();
+    const Vec3 ground(f.x * sw, 0, f.z * sw);
+    const Vec3 heel0 = ground - out.forward * dims_.heel_behind;
+    const Vec3 toe0 = heel0 + out.forward * dims_.foot_length;
+    const Vec3 pivot = pitch >= 0 ? heel0 : toe0;
+    const Vec3 raise(0, f.lift * dims_.stature, 0);
+    auto turned = [&](const Vec3& p) { return Vec3(pivot + r * (p - pivot) + raise); };
+    out.ankle = turned(ground + Vec3(0, dims_.ankle_height, 0));
+    out.heel = turned(heel0);
+    out.toe = turned(toe0);
+    return out;
+}
+
+double Solver::reach_limit(const Channels& c, double x, double z, const std::array<Foot, 2>& feet) const {
+    double limit = 1e9;
+    bool first = true;
+    const Eigen::Matrix3d r = about_y(c.pelvis_turn);
+    for (int i = 0; i < 2; ++i) {
+        const Vec3 hip = r * Vec3((i == 0 ? 0.5 : -0.5) * dims_.hip_width, 0, 0) + Vec3(x, 0, z);
+        const auto k = static_cast<std::size_t>(i);
+        // A foot without weight may reach with a longer leg.
+        const double least = c.foot[k].contact == Contact::flat ? c.min_knee_flexion + 1 : std::min(c.min_knee_flexion, 4.0);
+        const double span = span_at(dims_.thigh, dims_.shank, least);
+        const Vec3& a = feet[k].ankle;
+        const double flat = std::hypot(hip.x() - a.x(), hip.z() - a.z());
+        const double h = a.y() + std::sqrt(std::max(0.04, span * span - flat * flat));
+        limit = first ? h : soft_min(limit, h, 0.008);
+        first = false;
+    }
+    return limit;
+}
+
+void Solver::leg(Pose& pose, Side side, const Foot& foot, double knee_in, const Vec3& pelvis_forward) const {
+    const auto off = side == Side::left ? 0 : bone_side_offset;
+    const Vec3 hip = pose.points[static_cast<std::size_t>(on(side, left_hip))];
+    Vec3 ankle = foot.ankle;
+    Vec3 pole = foot.forward + 0.15 * pelvis_forward;
+    const Vec3 wanted = ankle;
+    Vec3 knee = two_bone(hip, ankle, dims_.thigh, dims_.shank, pole);
+    if (knee_in > 0.01) {
+        // Turn the knee about the line hip-ankle until the frontal-plane projection has grown by knee_in.
+        const Vec3 axis = (ankle - hip).normalized();
+        const double before = frontal_knee(hip, knee, ankle, side);
+        const double way = side == Side::left ? 1.0 : -1.0;
+        double lo = 0, hi = 85 * deg;
+        Vec3 turned = knee;
+        for (int i = 0; i < 24; ++i) {
+            const double mid = 0.5 * (lo + hi);
+            turned = hip + Eigen::AngleAxisd(way * mid, axis) * (knee - hip);
+            (frontal_knee(hip, turned, ankle, side) - before < knee_in ? lo : hi) = mid;
+        }
+        pole = turned - (hip + axis * axis.dot(turned - hip));
+        knee = turned;
+    }
+    const Vec3 shift = ankle - wanted; // out of reach: the foot follows the leg
+    auto at = [&](Point p) -> Vec3& { return pose.points[static_cast<std::size_t>(on(side, p))]; };
+    at(left_knee) = knee;
+    at(left_ankle) = ankle;
+    at(left_heel) = foot.heel + shift;
+    at(left_toe) = foot.toe + shift;
+    auto bone = [&](int b) -> Frame& { return pose.bones[static_cast<std::size_t>(b + off)]; };
+    bone(bone_thigh_l) = {limb_frame(knee - hip, pole), hip};
+    bone(bone_shank_l) = {limb_frame(ankle - knee, pole), knee};
+    const Vec3 f = (foot.toe - foot.heel).normalized();
+    const Vec3 left = up.cross(foot.forward);
+    Eigen::Matrix3d r;
+    r.col(0) = left;
+    r.col(1) = f.cross(left);
+    r.col(2) = f;
+    bone(bone_foot_l) = {r, ankle};
+}
+
+void Solver::arm(Pose& pose, Side side, const Vec3& target, double elbow_out, double shoulder_yaw) const {
+    const auto off = side == Side::left ? 0 : bone_side_offset;
+    const double s = side == Side::left ? 1 : -1;
+    const Vec3 shoulder = pose.points[static_cast<std::size_t>(on(side, left_shoulder))];
+    const Eigen::Matrix3d yaw = about_y(shoulder_yaw);
+    const Vec3 pole = yaw * Vec3(s * std::sin(elbow_out * deg), -std::cos(elbow_out * deg), -0.35);
+    Vec3 wrist = target;
+    // Never a straight arm: stop a little short of full reach.
+    const double most = span_at(dims_.upper_arm, dims_.forearm, 14);
+    if ((wrist - shoulder).norm() > most) wrist = shoulder + (wrist - shoulder).normalized() * most;
+    const Vec3 elbow = two_bone(shoulder, wrist, dims_.upper_arm, dims_.forearm, pole);
+    const Vec3 dir = (wrist - elbow).normalized();
+    const Vec3 want = yaw * Vec3(-0.3 * s, 0.45, 0.8);
+    const Vec3 thumb = (want - dir * dir.dot(want)).normalized();
+    auto at = [&](Point p) -> Vec3& { return pose.points[static_cast<std::size_t>(on(side, p))]; };
+    at(left_elbow) = elbow;
+    at(left_wrist) = wrist;
+    at(left_index) = wrist + dir * dims_.hand + thumb * 0.25 * dims_.hand;
+    at(left_little) = wrist + dir * dims_.hand * 0.9 - thumb * 0.3 * dims_.hand;
+    at(left_thumb) = wrist + dir * dims_.hand * 0.5 + thumb * 0.45 * dims_.hand;
+    auto bone = [&](int b) -> Frame& { return pose.bones[static_cast<std::size_t>(b + off)]; };
+    const Vec3 forward = (elbow - 0.5 * (shoulder + wrist)).norm() > 1e-4 ? Vec3(0.5 * (shoulder + wrist) - elbow) : thumb;
+    bone(bone_upper_arm_l) = {limb_frame(elbow - shoulder, forward), shoulder};
+    bone(bone_forearm_l) = {limb_frame(wrist - elbow, forward), elbow};
+    bone(bone_hand_l) = {limb_frame(dir, thumb), wrist};
+}
+
+Pose Solver::build(const Channels& c, const Vec3& m, const std::array<Foot, 2>& feet) const {
+    Pose pose;
+    auto& p = pose.points;
+    const Eigen::Matrix3d pelvis = about_y(c.pelvis_turn);
+    const Vec3 d = Vec3(std::tan(c.side * deg), 1, std::tan(c.lean * deg)).normalized();
+    const Eigen::Matrix3d tilt = tilt_to(d);
+    const Eigen::Matrix3d chest = tilt * about_y(c.shoulder_turn);
+    const Eigen::Matrix3d waist = tilt_to((d + up).normalized()) * about_y(0.5 * (c.pelvis_turn + c.shoulder_turn));
+    const Vec3 s = m + d * dims_.trunk;
+    p[left_hip] = m + pelvis * Vec3(0.5 * dims_.hip_width, 0, 0);
+    p[right_hip] = m - pelvis * Vec3(0.5 * dims_.hip_width, 0, 0);
+    p[left_shoulder] = s + chest * Vec3(0.5 * dims_.shoulder_width, 0, 0);
+    p[right_shoulder] = s - chest * Vec3(0.5 * dims_.shoulder_width, 0, 0);
+    const Vec3 chest_forward = about_y(c.shoulder_turn) * Vec3(0, 0, 1);
+    const Vec3 ears = s + dims_.neck_to_ear * (0.5 * d + 0.5 * up).normalized() +
+                      (dims_.ear_forward + c.head_forward) * chest_forward;
+    const Eigen::Matrix3d head =
+        about_y(c.shoulder_turn + c.gaze_turn) * Eigen::AngleAxisd(-c.gaze_pitch * deg, Vec3(1, 0, 0)).toRotationMatrix();
+    const double h = dims_.stature;
+    p[nose] = ears + head * Vec3(0, -0.004, 0.064) * h;
+    p[left_ear] = ears + head * Vec3(0.043, 0, 0) * h;
+    p[right_ear] = ears - head * Vec3(0.043, 0, 0) * h;
+    p[left_eye] = ears + head * Vec3(0.019, 0.016, 0.050) * h;
+    p[right_eye] = ears + head * Vec3(-0.019, 0.016, 0.050) * h;
+    pose.bones[bone_pelvis] = {pelvis, m};
+    pose.bones[bone_waist] = {waist, m + 0.22 * dims_.trunk * (0.6 * d + 0.4 * up)};
+    pose.bones[bone_chest] = {chest, m + 0.55 * dims_.trunk * d};
+    pose.bones[bone_neck] = {tilt_to((ears - s).normalized()) * about_y(c.shoulder_turn + 0.5 * c.gaze_turn), s};
+    pose.bones[bone_head] = {head, ears};
+    for (const Side side : {Side::left, Side::right}) {
+        const auto i = static_cast<std::size_t>(side);
+        leg(pose, side, feet[i], c.knee_in[i], pelvis * Vec3(0, 0, 1));
+        const Vec3 wrist = m + d * (c.hand[i].y * dims_.trunk) +
+                           about_y(c.shoulder_turn) * Vec3(c.hand[i].x, 0, c.hand[i].z) * dims_.shoulder_width + c.hand_sway[i];
+        arm(pose, side, wrist, c.hand[i].elbow_out, c.shoulder_turn);
+    }
+    return pose;
+}
+
+Pose Solver::solve(const Channels& c) const {
+    const std::array<Foot, 2> feet{place_foot(c.foot[0], Side::left), place_foot(c.foot[1], Side::right)};
+    // Foot centre: middle of the contact area, heel to 72 % of the foot.
+    auto centre = [&](const Foot& f) -> Vec3 {
+        return Vec3(f.ankle.x(), 0, f.ankle.z()) + f.forward * (0.36 * dims_.foot_length - dims_.heel_behind);
+    };
+    const Vec3 target = c.weight_left * centre(feet[0]) + (1 - c.weight_left) * centre(feet[1]);
+    const SegmentTable table = SegmentTable::of(Sex::mean);
+    Vec3 m(target.x(), 0, target.z());
+    const double wanted = c.depth * neutral_hip_;
+    Pose pose;
+    for (int i = 0; i < 6; ++i) {
+        m.y() = soft_min(wanted, reach_limit(c, m.x(), m.z(), feet), 0.012);
+        pose = build(c, m, feet);
+        const Vec3 off = target - body_centre(pose.points, table);
+        if (i < 5) m += Vec3(off.x(), 0, off.z());
+    }
+    if (c.pelvis_forward != 0 || !c.sway.isZero()) {
+        m += Vec3(0, 0, c.pelvis_forward) + c.sway;
+        m.y() = soft_min(wanted + c.sway.y(), reach_limit(c, m.x(), m.z(), feet), 0.012);
+        pose = build(c, m, feet);
+    }
+    return pose;
+}
+
+Pose Solver::rest() const {
+    Channels c;
+    const double hip = 0.5 * dims_.hip_width / dims_.shoulder_width;
+    c.foot[0].x = hip;
+    c.foot[1].x = -hip;
+    c.min_knee_flexion = 0;
+    c.hand = {Channels::Hand{1.55, 0.05, 0.02, 90}, Channels::Hand{-1.55, 0.05, 0.02, 90}};
+    const std::array<Foot, 2> feet{place_foot(c.foot[0], Side::left), place_foot(c.foot[1], Side::right)};
+    Pose p = build(c, Vec3(0, dims_.hip_height() - 0.002, 0), feet);
+    return p;
+}
+
+} // namespace bevel

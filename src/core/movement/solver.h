@@ -1,0 +1,54 @@
+// From channels to a body in the room: two-bone legs and arms in closed form, the spine as a chain, planted feet pinned.
+#pragma once
+#include "core/body/dims.h"
+#include "core/movement/movement.h"
+
+namespace bevel {
+
+enum Bone : int {
+    bone_pelvis, bone_waist, bone_chest, bone_neck, bone_head,
+    bone_upper_arm_l, bone_forearm_l, bone_hand_l, bone_thigh_l, bone_shank_l, bone_foot_l,
+    bone_upper_arm_r, bone_forearm_r, bone_hand_r, bone_thigh_r, bone_shank_r, bone_foot_r,
+};
+inline constexpr int bone_count = 17;
+inline constexpr int bone_side_offset = bone_upper_arm_r - bone_upper_arm_l;
+
+/// A bone's place: rotation from its rest frame (x own left, y up, z forward) and the position of its joint, metres.
+struct Frame {
+    Eigen::Matrix3d r = Eigen::Matrix3d::Identity();
+    Vec3 o = Vec3::Zero();
+};
+
+struct Pose {
+    Body3 points;
+    std::array<Frame, bone_count> bones;
+};
+
+class Solver {
+public:
+    /// `quiet` is the posture whose hip height counts as depth 1. Room origin: midway between the ankles of `quiet`.
+    Solver(const BodyDims& dims, const Posture& quiet);
+    Pose solve(const Channels& c) const;
+    /// A body standing straight with arms 30 degrees out, feet hip-wide: the rest pose of the drawn figure.
+    Pose rest() const;
+    const BodyDims& dims() const { return dims_; }
+    double neutral_hip_height() const { return neutral_hip_; }
+
+private:
+    struct Foot {
+        Vec3 ankle, heel, toe, forward;
+    };
+    Foot place_foot(const Channels::Foot& f, Side side) const;
+    Pose build(const Channels& c, const Vec3& mid_hip, const std::array<Foot, 2>& feet) const;
+    double reach_limit(const Channels& c, double x, double z, const std::array<Foot, 2>& feet) const;
+    void leg(Pose& pose, Side side, const Foot& foot, double knee_in, const Vec3& pelvis_forward) const;
+    void arm(Pose& pose, Side side, const Vec3& wrist, double elbow_out, double shoulder_yaw) const;
+
+    BodyDims dims_;
+    double neutral_hip_ = 0;
+};
+
+/// Channels of a posture held still (feet as their contact asks).
+Channels channels_of(const Posture& p);
+
+} // namespace bevel

@@ -1,0 +1,30 @@
+// Outcome of a computation: a value, or an error with a code and the context needed to word it.
+#pragma once
+#include <string>
+#include <tl/expected.hpp>
+
+namespace bevel {
+
+enum class Code {
+    cancelled,
+    cannot_open,    // context: path
+    unreadable,     // file is of no known kind or damaged beyond use
+    too_large,      // a bound of the reader was passed
+    bad_value,      // a field holds what it must not; context names it
+    not_found,      // a named thing does not exist
+    cannot_judge,   // input is readable, but no judgement is possible
+    write_failed,
+};
+
+struct Error {
+    Code code = Code::bad_value;
+    std::string context;
+};
+
+template <class T> using Result = tl::expected<T, Error>;
+
+inline tl::unexpected<Error> fail(Code code, std::string context) {
+    return tl::unexpected<Error>(Error{code, std::move(context)});
+}
+
+} // namespace bevel

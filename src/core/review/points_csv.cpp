@@ -1,0 +1,249 @@
+#include "core/review/points_csv.h"
+#include "core/movement/movement.h"
+#include <charconv>
+#include <cmath>
+#include <fstream>
+#include <nlohmann/json.hpp>
+
+namespace bevel {
+namespace {
+
+constexpr std::size_t most_bytes = 200U << 20U, most_rows = 500000;
+
+std::vector<std::string_view> split(std::string_view line) {
+    std::vector<std::string_view> out;
+    std::size_t from = 0;
+    while (true) {
+        const auto comma = line.find(',', from);
+        out.push_back(line.substr(from, comma == std::string_view::npos ? comma : comma - from));
+        if (comma == std::string_view::npos) return out;
+        from = comma + 1;
+    }
+}
+
+std::optional<double> cell(std::string_view s) {
+    while (!s.empty() && (s.front() == ' ' || s.front() == '"')) s.remove_prefix(1);
+    while (!s.empty() && (s.back() == ' ' || s.back() == '"' || s.back() == '\r')) s.remove_suffix(1);
+    double v = 0;
+    const auto [end, ec] = std::from_chars(s.data(), s.data() + s.size(), v);
+    if (ec != std::errc() || end != s.data() + s.size() || !std::isfinite(v) || std::abs(v) > 1e7) return std::nullopt;
+    return v;
+}
+
+struct Columns {
+    int time = -1;
+    std::array<std::array<int, 6>, point_count> of; // x_px y_px vis x_m y_m z_m
+    bool px = true, m = true;
+};
+
+Result<Columns> columns(std::string_view header) {
+    static constexpr std::array<std::string_view, 6> endings{"_x_px", "_y_px", "_vis", "_x_m", "_y_m", "_z_m"};
+    Columns c;
+    for (auto& o : c.of) o.fill(-1);
+    const auto names = split(header);
+    for (std::size_t i = 0; i < names.size(); ++i) {
+        std::string_view n = names[i];
+        while (!n.empty() && (n.back() == '\r' || n.back() == ' ' || n.back() == '"')) n.remove_suffix(1);
+        while (!n.empty() && (n.front() == '"' || n.front() == ' ' || static_cast<unsigned char>(n.front()) >= 0x80)) n.remove_prefix(1);
+        if (n == "time_s") c.time = static_cast<int>(i);
+        for (std::size_t e = 0; e < endings.size(); ++e)
+            if (n.ends_with(endings[e]))
+                if (const auto p = point_from_name(n.substr(0, n.size() - endings[e].size()))) c.of[static_cast<std::size_t>(*p)][e] = static_cast<int>(i);
+    }
+    if (c.time < 0) return fail(Code::unreadable, "no column time_s");
+    std::string missing;
+    for (int p = 0; p < point_count; ++p) {
+        const auto& o = c.of[static_cast<std::size_t>(p)];
+        const bool px = o[0] >= 0 && o[1] >= 0, m = o[3] >= 0 && o[4] >= 0 && o[5] >= 0;
+        c.px = c.px && px;
+        c.m = c.m && m;
+        if (!px && !m && missing.empty()) missing = point_name(static_cast<Point>(p));
+    }
+    if (!c.px && !c.m) return fail(Code::unreadable, "no columns for " + missing);
+    return c;
+}
+
+void put(std::string& out, double v, int decimals) {
+    std::array<char, 40> buf{};
+    const auto [end, ec] = std::to_chars(buf.data(), buf.data() + buf.size(), v, std::chars_format::fixed, decimals);
+    if (ec == std::errc()) out.append(buf.data(), end);
+}
+
+std::string header(bool px, bool m) {
+    std::string out = "time_s";
+    for (int p = 0; p < point_count; ++p) {
+        const std::string n(point_name(static_cast<Point>(p)));
+        auto column = [&](const char* ending) { out.append(1, ',').append(n).append(ending); };
+        if (px)
+            for (const char* e : {"_x_px", "_y_px", "_vis"}) column(e);
+        if (m)
+            for (const char* e : {"_x_m", "_y_m", "_z_m"}) column(e);
+    }
+    return out;
+}
+
+void row(std::string& out, const Track& t, std::size_t i, bool px, bool m) {
+    put(out, t.time_s[i], 6);
+    for (std::size_t p = 0; p < point_count; ++p) {
+        if (px) {
+            if (t.px[i]) {
+                const auto& q = (*t.px[i])[p];
+                out += ',';
+                put(out, q.x, 3);
+                out += ',';
+                put(out, q.y, 3);
+                out += ',';
+                put(out, q.visibility, 4);
+            } else {
+                out += ",,,";
+            }
+        }
+        if (m) {
+            for (Eigen::Index a = 0; a < 3; ++a) {
+                out += ',';
+                if (t.m[i]) put(out, (*t.m[i])[p][a], 6);
+            }
+        }
+    }
+}
+
+bool any_px(const Track& t) {
+    return std::any_of(t.px.begin(), t.px.end(), [](const auto& f) { return f.has_value(); });
+}
+bool any_m(const Track& t) {
+    return std::any_of(t.m.begin(), t.m.end(), [](const auto& f) { return f.has_value(); });
+}
+
+} // namespace
+
+Result<Track> parse_points(const std::string& text) {
+    std::string_view rest = text;
+    auto line = [&]() {
+        const auto end = rest.find('\n');
+        const auto l = rest.substr(0, end);
+        rest = end == std::string_view::npos ? std::string_view{} : rest.substr(end + 1);
+        return l;
+    };
+    const auto head = columns(line());
+    if (!head) return tl::unexpected(head.error());
+    Track t;
+    double last = -1e18;
+    while (!rest.empty()) {
+        const auto l = line();
+        if (l.empty() || l == "\r") continue;
+        if (t.time_s.size() >= most_rows) return fail(Code::too_large, "rows");
+        const auto cells = split(l);
+        const std::string where = "row " + std::to_string(t.time_s.size() + 2);
+        auto value = [&](int column) -> std::optional<double> {
+            return column >= 0 && static_cast<std::size_t>(column) < cells.size() ? cell(cells[static_cast<std::size_t>(column)]) : std::nullopt;
+        };
+        const auto time = value(head->time);
+        if (!time || *time <= last) return fail(Code::bad_value, where + ": time_s");
+        last = *time;
+        BodyPx px;
+        Body3 m;
+        bool has_px = head->px, has_m = head->m;
+        for (std::size_t p = 0; p < point_count; ++p) {
+            const auto& o = head->of[p];
+            if (has_px) {
+                const auto x = value(o[0]), y = value(o[1]);
+                const auto vis = o[2] >= 0 ? value(o[2]) : std::optional(1.0);
+                if (!x || !y || !vis)
+                    has_px = false;
+                else
+                    px[p] = {*x, *y, std::clamp(*vis, 0.0, 1.0), 0};
+            }
+            if (has_m) {
+                const auto x = value(o[3]), y = value(o[4]), z = value(o[5]);
+                if (!x || !y || !z)
+                    has_m = false;
+                else
+                    m[p] = Vec3(*x, *y, *z);
+            }
+        }
+        if (has_px) { // sigma from the size of the body and what was seen of it
+            const double tall = std::abs(px[left_ankle].y - px[left_ear].y);
+            for (auto& p : px) p.sigma = std::max(0.5, 0.006 * tall) * (1 + 3 * (1 - p.visibility));
+        }
+        t.time_s.push_back(*time);
+        t.px.push_back(has_px ? std::optional(px) : std::nullopt);
+        t.m.push_back(has_m ? std::optional(m) : std::nullopt);
+    }
+    if (t.time_s.empty()) return fail(Code::unreadable, "no rows");
+    return t;
+}
+
+Result<Track> read_points(const std::filesystem::path& file) {
+    auto text = read_text(file, most_bytes);
+    if (!text) return tl::unexpected(text.error());
+    auto track = parse_points(*text);
+    if (!track) return track;
+    auto side = file;
+    side.replace_extension(".camera.json");
+    if (auto camera = read_text(side, 1 << 16)) {
+        const auto j = nlohmann::json::parse(*camera, nullptr, false);
+        try {
+            if (j.is_object()) {
+                track->width = std::clamp(j.value("width", 0), 0, 8192);
+                track->height = std::clamp(j.value("height", 0), 0, 8192);
+                if (j.contains("roll"))
+                    track->vertical = VerticalOnPicture{j.at("roll").get<double>(), j.at("slope").get<double>(), j.at("roll_sigma").get<double>(),
+                                                        j.at("slope_sigma").get<double>(), j.at("from_room").get<bool>()};
+            }
+        } catch (const nlohmann::json::exception&) {
+            track->vertical.reset(); // a damaged companion file only loses the vertical
+        }
+    }
+    return track;
+}
+
+std::string points_csv(const Track& t) {
+    const bool px = any_px(t) || !any_m(t), m = any_m(t);
+    std::string out = header(px, m) + "\n";
+    for (std::size_t i = 0; i < t.frames(); ++i) {
+        row(out, t, i, px, m);
+        out += '\n';
+    }
+    return out;
+}
+
+std::string truth_csv(const Track& t, const sim::Truth& truth) {
+    std::string out = header(true, true) + ",phase,weight_left,left_contact,right_contact\n";
+    for (std::size_t i = 0; i < t.frames(); ++i) {
+        row(out, t, i, true, true);
+        out.append(1, ',').append(truth.phase[i]).append(1, ',');
+        put(out, truth.weight_left[i], 5);
+        for (const Contact c : truth.contact[i]) out.append(1, ',').append(contact_name(c));
+        out += '\n';
+    }
+    return out;
+}
+
+std::string camera_json(const Track& t) {
+    nlohmann::json j{{"width", t.width}, {"height", t.height}};
+    if (t.vertical) {
+        j["roll"] = t.vertical->roll;
+        j["slope"] = t.vertical->slope;
+        j["roll_sigma"] = t.vertical->roll_sigma;
+        j["slope_sigma"] = t.vertical->slope_sigma;
+        j["from_room"] = t.vertical->from_room;
+    }
+    return j.dump(1) + "\n";
+}
+
+Result<bool> write_text(const std::filesystem::path& file, const std::string& text) {
+    auto part = file;
+    part += ".part";
+    {
+        std::ofstream out(part, std::ios::binary | std::ios::trunc);
+        out.write(text.data(), static_cast<std::streamsize>(text.size()));
+        out.flush();
+        if (!out) return fail(Code::write_failed, file.string());
+    }
+    std::error_code ec;
+    std::filesystem::rename(part, file, ec);
+    if (ec) return fail(Code::write_failed, file.string());
+    return true;
+}
+
+} // namespace bevel

@@ -1,0 +1,142 @@
+#include "core/review/review.h"
+#include <cmath>
+#include <nlohmann/json.hpp>
+
+namespace bevel {
+namespace {
+
+using nlohmann::json;
+
+json number(double v) { return std::isfinite(v) ? json(std::round(v * 1e5) / 1e5) : json(nullptr); }
+json bound(const std::optional<double>& v) { return v ? number(*v) : json(nullptr); }
+const char* side_name(Side s) { return s == Side::left ? "left" : "right"; }
+
+json measures_json(const Measures& ms) {
+    json out = json::object();
+    json time = json::array();
+    for (const double t : ms.time_s) time.push_back(number(t));
+    for (const auto& [key, s] : ms.series) {
+        json j{{"unit", s.unit}, {"time_s", time}};
+        if (s.side) j["side"] = side_name(*s.side);
+        json value = json::array(), sigma = json::array();
+        for (const auto& v : s.samples) {
+            value.push_back(v.present() ? number(v.value) : json(nullptr));
+            sigma.push_back(v.present() ? number(v.sigma) : json(nullptr));
+        }
+        j["value"] = std::move(value);
+        j["sigma"] = std::move(sigma);
+        if (const auto a = s.absent_throughout()) j["absent_reason"] = absent_name(*a);
+        out[key] = std::move(j);
+    }
+    return out;
+}
+
+json events_json(const Measures& ms) {
+    json out = json::array();
+    for (const auto& e : ms.foot_events) {
+        const char* kind = e.kind == FootEvent::Kind::off ? "foot_off" : e.kind == FootEvent::Kind::down ? "foot_down" : "foot_flat";
+        out.push_back({{"event", kind}, {"side", side_name(e.side)}, {"time_s", number(e.time_s)}, {"sigma_s", number(e.sigma_s)}});
+    }
+    for (const auto& s : ms.shifts)
+        out.push_back({{"event", "shift"}, {"along", ms.shifts_are_front ? "front" : "left"}, {"onset_s", number(s.onset_s)}, {"start_s", number(s.start_s)},
+                       {"end_s", number(s.end_s)}, {"from", number(s.from)}, {"to", number(s.to)}, {"peaks", s.peaks}, {"stop_s", number(s.stop_s)},
+                       {"sigma_s", number(s.sigma_s)}});
+    return out;
+}
+
+json finding_json(const Finding& f) {
+    json j{{"rule", f.rule}, {"check", f.check}, {"measure", f.measure}, {"side", f.side ? json(side_name(*f.side)) : json(nullptr)}, {"phase", f.phase},
+           {"repetitions", f.repetitions}, {"judged", f.judged}, {"band", {bound(f.low), bound(f.high)}}, {"unit", f.unit},
+           {"verdict", verdict_name(f.verdict)}, {"severity", severity_name(f.severity)}, {"time_s", number(f.time_s)}, {"cue", f.cue}};
+    const bool told = f.verdict != Verdict::cannot_tell;
+    j["value"] = told ? number(f.value) : json(nullptr);
+    j["sigma"] = told ? number(f.sigma) : json(nullptr);
+    if (!told) j["absent_reason"] = f.absent == Absent::none ? "sigma" : std::string(absent_name(f.absent));
+    if (f.widened) j["widened"] = true;
+    if (!f.good.empty()) j["good"] = f.good;
+    if (!f.cause_of.empty()) j["cause_of"] = f.cause_of;
+    return j;
+}
+
+} // namespace
+
+Result<std::shared_ptr<const Review>> make_review(const Track& track, const Movement& movement, const ReviewOptions& options) {
+    auto out = std::make_shared<Review>();
+    out->movement = movement;
+    apply(out->movement, options.school);
+    apply(out->movement, options.adaptations);
+    MotionOptions mo;
+    mo.view = options.view;
+    mo.stature_m = options.stature_m;
+    mo.stored_neutral = options.stored_neutral;
+    auto motion = make_motion(track, mo);
+    if (!motion) return tl::unexpected(motion.error());
+    out->motion = std::move(*motion);
+    MeasureOptions measure_options;
+    measure_options.sex = options.sex;
+    out->measures = measure(out->motion, measure_options);
+    out->reference = std::make_shared<const Reference>(out->movement, out->motion.stature);
+    auto alignment = align(out->motion, out->measures, *out->reference);
+    if (!alignment) return tl::unexpected(alignment.error());
+    out->alignment = std::move(*alignment);
+    out->findings = judge(out->motion, out->measures, out->alignment, out->movement);
+    return std::shared_ptr<const Review>(std::move(out));
+}
+
+std::string review_json(const Review& r, const std::string& clip) {
+    json reps = json::array();
+    for (const auto& rep : r.alignment.repetitions) {
+        json phases = json::array();
+        for (const auto& p : rep.phases) phases.push_back({{"id", p.id}, {"start_s", number(p.start_s)}, {"end_s", number(p.end_s)}});
+        reps.push_back({{"side", side_name(rep.side)}, {"start_s", number(rep.start_s)}, {"end_s", number(rep.end_s)}, {"phases", phases}});
+    }
+    json findings = json::array();
+    for (const auto& f : r.findings) findings.push_back(finding_json(f));
+    const json out{{"clip", clip},           {"movement", r.movement.id},         {"view", view_name(r.motion.view)},
+                   {"height_cm", number(r.motion.stature * 100)}, {"measures", measures_json(r.measures)}, {"events", events_json(r.measures)},
+                   {"repetitions", reps},    {"findings", findings}};
+    return out.dump(1, ' ', false, json::error_handler_t::replace) + "\n";
+}
+
+Result<ReviewFile> parse_review_json(const std::string& text) {
+    try {
+        const json j = json::parse(text);
+        ReviewFile r;
+        r.clip = j.at("clip").get<std::string>();
+        r.movement = j.at("movement").get<std::string>();
+        const auto view = view_from_name(j.at("view").get<std::string>());
+        if (!view) return fail(Code::bad_value, "view");
+        r.view = *view;
+        if (j.contains("height_cm") && j["height_cm"].is_number()) r.stature_m = j["height_cm"].get<double>() / 100;
+        for (const auto& f : j.at("findings")) {
+            Finding x;
+            x.rule = f.at("rule").get<std::string>();
+            x.check = f.value("check", x.rule);
+            x.measure = f.at("measure").get<std::string>();
+            x.unit = f.at("unit").get<std::string>();
+            x.phase = f.at("phase").get<std::string>();
+            x.cue = f.at("cue").get<std::string>();
+            x.good = f.value("good", "");
+            x.family = family_of(x.rule);
+            if (f.at("side").is_string()) x.side = f["side"] == "left" ? Side::left : Side::right;
+            x.repetitions = f.at("repetitions").get<std::vector<int>>();
+            x.judged = f.value("judged", static_cast<int>(x.repetitions.size()));
+            if (f.at("value").is_number()) x.value = f["value"].get<double>();
+            if (f.at("sigma").is_number()) x.sigma = f["sigma"].get<double>();
+            x.time_s = f.at("time_s").is_number() ? f["time_s"].get<double>() : 0;
+            if (f.at("band").at(0).is_number()) x.low = f["band"][0].get<double>();
+            if (f.at("band").at(1).is_number()) x.high = f["band"][1].get<double>();
+            const auto verdict = f.at("verdict").get<std::string>(), severity = f.at("severity").get<std::string>();
+            for (const Verdict v : {Verdict::inside, Verdict::edge, Verdict::outside, Verdict::cannot_tell})
+                if (verdict == verdict_name(v)) x.verdict = v;
+            for (const Severity s : {Severity::safety, Severity::ground, Severity::timing, Severity::shape, Severity::even})
+                if (severity == severity_name(s)) x.severity = s;
+            r.findings.push_back(std::move(x));
+        }
+        return r;
+    } catch (const json::exception& e) {
+        return fail(Code::unreadable, e.what());
+    }
+}
+
+} // namespace bevel

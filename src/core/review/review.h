@@ -1,0 +1,41 @@
+// From a track to a review: ground, measures, alignment, judgement. And the review's file form.
+#pragma once
+#include "core/judge/judge.h"
+#include <memory>
+
+namespace bevel {
+
+struct ReviewOptions {
+    std::optional<View> view;
+    std::optional<double> stature_m;
+    std::optional<Neutral> stored_neutral;
+    std::vector<BandChange> school, adaptations; // applied in this order
+    Sex sex = Sex::mean;
+};
+
+/// Everything known about one clip held against one movement. Immutable once made.
+struct Review {
+    Movement movement; // with the school's and the student's changes
+    Motion motion;
+    Measures measures;
+    std::shared_ptr<const Reference> reference;
+    Alignment alignment;
+    std::vector<Finding> findings;
+};
+
+/// cannot_judge with a reason code (see make_motion and align).
+Result<std::shared_ptr<const Review>> make_review(const Track& track, const Movement& movement, const ReviewOptions& options);
+
+/// review.json as docs/cli.md lays it down.
+std::string review_json(const Review& review, const std::string& clip);
+
+/// What a letter needs back from review.json.
+struct ReviewFile {
+    std::string clip, movement;
+    View view = View::front;
+    std::optional<double> stature_m;
+    std::vector<Finding> findings;
+};
+Result<ReviewFile> parse_review_json(const std::string& text);
+
+} // namespace bevel

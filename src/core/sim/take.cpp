@@ -1,0 +1,52 @@
+#include "core/sim/take.h"
+#include <cmath>
+#include <numbers>
+
+namespace bevel::sim {
+
+Take::Take(const Movement& movement, const TakeOptions& o) : options_(o), student_(movement, o.student) {
+    std::vector<double> scene; // time of the performance at each frame; the clip's own time starts at 0
+    const double to = std::min(o.to_s, student_.duration());
+    for (std::size_t i = 0; o.from_s + static_cast<double>(i) / o.phone.fps <= to; ++i) scene.push_back(o.from_s + static_cast<double>(i) / o.phone.fps);
+    truth_ = make_truth(student_, scene);
+    for (double& t : truth_.time_s) t -= o.from_s;
+    for (auto& p : truth_.phases) {
+        p.start_s -= o.from_s;
+        p.end_s -= o.from_s;
+    }
+    const Camera camera = Camera::of(o.phone);
+    Rng rng(o.phone.seed * 977 + 3);
+    std::array<double, 8> phase{};
+    for (double& p : phase) p = rng.uniform(0, 2 * std::numbers::pi);
+    track_.time_s = truth_.time_s;
+    track_.width = o.phone.width;
+    track_.height = o.phone.height;
+    for (std::size_t i = 0; i < truth_.points.size(); ++i) {
+        const Vec2 shake = shake_at(phase, o.phone.shake_px, truth_.time_s[i] + o.from_s);
+        BodyPx px;
+        for (std::size_t p = 0; p < point_count; ++p) {
+            const Vec2 q = camera.project(truth_.points[i][p]) + shake;
+            px[p] = {q.x(), q.y(), 1.0, 0.5};
+        }
+        track_.px.emplace_back(px);
+        track_.m.emplace_back(truth_.points[i]);
+    }
+    const double pitch = o.phone.tilt_deg * std::numbers::pi / 180;
+    track_.vertical = VerticalOnPicture{o.phone.roll_deg * std::numbers::pi / 180 * -1, std::tan(pitch) / camera.focal, 0.002, 1e-6, true};
+}
+
+Image Take::picture(std::size_t frame) const {
+    if (!film_) film_ = std::make_unique<Film>(student_.solver(), Looks::of_seed(options_.looks.value_or(options_.student.seed)), options_.phone);
+    const double t = truth_.time_s[frame] + options_.from_s;
+    return film_->shoot(student_.pose(t), t);
+}
+
+TakeOptions take_of(std::uint64_t seed, double stature_m) {
+    TakeOptions o;
+    o.student.seed = seed;
+    o.student.stature_m = stature_m;
+    o.phone.seed = seed;
+    return o;
+}
+
+} // namespace bevel::sim

@@ -1,0 +1,35 @@
+// A take: a student filmed by a phone, as data. Shared by the simulate command, the demo and the tests.
+#pragma once
+#include "core/sim/film.h"
+
+namespace bevel::sim {
+
+struct TakeOptions {
+    StudentOptions student;
+    PhoneOptions phone;
+    std::optional<std::uint64_t> looks; // seed of the looks; the student's seed when absent
+    double from_s = 0, to_s = 1e9;      // stretch that is filmed
+};
+
+class Take {
+public:
+    Take(const Movement& movement, const TakeOptions& options);
+    const Student& student() const { return student_; }
+    const Truth& truth() const { return truth_; }
+    /// Exact points in pixels (with the phone's shake) and metres, picture size and the camera's true vertical.
+    const Track& track() const { return track_; }
+    Image picture(std::size_t frame) const; // made on first use of the film
+    std::size_t frames() const { return truth_.time_s.size(); }
+
+private:
+    TakeOptions options_;
+    Student student_;
+    Truth truth_;
+    Track track_;
+    mutable std::unique_ptr<Film> film_;
+};
+
+/// Seeds and options of a student of the given height whose proportions, tempo and looks follow from the seed.
+TakeOptions take_of(std::uint64_t seed, double stature_m);
+
+} // namespace bevel::sim

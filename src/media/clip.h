@@ -1,0 +1,54 @@
+// Reading and writing clips. Frame N is exactly frame N: an index into the sorted table of the stream's own time stamps.
+#pragma once
+#include "core/result.h"
+#include "core/sim/film.h"
+#include <filesystem>
+#include <memory>
+
+namespace bevel {
+
+struct ClipInfo {
+    int width = 0, height = 0; // after rotation
+    int rotation = 0;          // degrees clockwise asked for by the stream; already applied to frames
+    std::vector<double> time_s; // of every frame, increasing, first at 0
+    std::string codec, container;
+    bool damaged = false;      // part of the file could not be read
+    double duration_s() const { return time_s.empty() ? 0 : time_s.back(); }
+};
+
+class ClipReader {
+public:
+    /// Opens and reads the time table. cannot_open, unreadable, or too_large (over 8192 px a side or 500 000 frames).
+    static Result<ClipReader> open(const std::filesystem::path& file);
+    ClipReader(ClipReader&&) noexcept;
+    ClipReader& operator=(ClipReader&&) noexcept;
+    ~ClipReader();
+    const ClipInfo& info() const;
+    /// Frame i, decoding forward where that is near, else seeking to the key frame before it. `unreadable` when it is damaged.
+    Result<std::shared_ptr<const sim::Image>> frame(std::size_t i);
+
+private:
+    struct Impl;
+    explicit ClipReader(std::unique_ptr<Impl> impl);
+    std::unique_ptr<Impl> impl_;
+};
+
+class ClipWriter {
+public:
+    /// H.264 in MP4 (or what the file name's ending asks for). `quality` is the encoder's constant rate factor.
+    static Result<ClipWriter> create(const std::filesystem::path& file, int width, int height, double fps, int quality = 26,
+                                     const std::string& codec = "libx264", int rotation = 0);
+    ClipWriter(ClipWriter&&) noexcept;
+    ClipWriter& operator=(ClipWriter&&) noexcept;
+    ~ClipWriter();
+    /// Frame shown from `time_s` on; times must increase.
+    Result<bool> add(const sim::Image& picture, double time_s);
+    Result<bool> finish();
+
+private:
+    struct Impl;
+    explicit ClipWriter(std::unique_ptr<Impl> impl);
+    std::unique_ptr<Impl> impl_;
+};
+
+} // namespace bevel

@@ -1,0 +1,131 @@
+#include "media/clip.h"
+#include <cmath>
+extern "C" {
+#include <libavcodec/avcodec.h>
+#include <libavformat/avformat.h>
+#include <libavutil/display.h>
+#include <libavutil/opt.h>
+#include <libswscale/swscale.h>
+}
+
+namespace bevel {
+
+struct ClipWriter::Impl {
+    AVFormatContext* format = nullptr;
+    AVCodecContext* codec = nullptr;
+    SwsContext* scaler = nullptr;
+    AVFrame* frame = nullptr;
+    AVPacket* packet = nullptr;
+    AVStream* stream = nullptr;
+    std::int64_t last = -1;
+    bool header = false, finished = false;
+
+    ~Impl() {
+        if (header && !finished) av_write_trailer(format);
+        if (format && format->pb) avio_closep(&format->pb);
+        avcodec_free_context(&codec);
+        av_frame_free(&frame);
+        av_packet_free(&packet);
+        sws_freeContext(scaler);
+        avformat_free_context(format);
+    }
+
+    Result<bool> open(const std::filesystem::path& file, int w, int h, double fps, int quality, const std::string& name, int rotation) {
+        av_log_set_level(AV_LOG_QUIET);
+        if (avformat_alloc_output_context2(&format, nullptr, nullptr, file.string().c_str()) < 0)
+            avformat_alloc_output_context2(&format, nullptr, "mp4", file.string().c_str());
+        const AVCodec* encoder = avcodec_find_encoder_by_name(name.c_str());
+        if (!format || !encoder) return fail(Code::write_failed, "no encoder " + name);
+        codec = avcodec_alloc_context3(encoder);
+        codec->width = w;
+        codec->height = h;
+        codec->pix_fmt = name == "mjpeg" ? AV_PIX_FMT_YUVJ420P : AV_PIX_FMT_YUV420P;
+        codec->time_base = {1, name == "mpeg4" || name == "mjpeg" ? static_cast<int>(std::lround(fps)) : 90000};
+        codec->framerate = av_d2q(fps, 100000);
+        codec->gop_size = static_cast<int>(std::lround(fps * 2));
+        codec->thread_count = 2;
+        codec->color_range = name == "mjpeg" ? AVCOL_RANGE_JPEG : AVCOL_RANGE_MPEG;
+        if (name == "libx264" || name == "libx265") {
+            av_opt_set(codec->priv_data, "preset", "veryfast", 0);
+            av_opt_set_int(codec->priv_data, "crf", quality, 0);
+        } else if (name == "libvpx-vp9") {
+            av_opt_set(codec->priv_data, "deadline", "realtime", 0);
+            av_opt_set_int(codec->priv_data, "cpu-used", 8, 0);
+            av_opt_set_int(codec->priv_data, "crf", quality + 8, 0);
+        } else {
+            codec->flags |= AV_CODEC_FLAG_QSCALE;
+            codec->global_quality = 4 * FF_QP2LAMBDA;
+        }
+        if ((format->oformat->flags & AVFMT_GLOBALHEADER) != 0) codec->flags |= AV_CODEC_FLAG_GLOBAL_HEADER;
+        if (avcodec_open2(codec, encoder, nullptr) < 0) return fail(Code::write_failed, "encoder " + name);
+        stream = avformat_new_stream(format, nullptr);
+        stream->time_base = codec->time_base;
+        avcodec_parameters_from_context(stream->codecpar, codec);
+        if (rotation != 0) {
+            auto* m = reinterpret_cast<std::int32_t*>(av_stream_new_side_data(stream, AV_PKT_DATA_DISPLAYMATRIX, 36));
+            if (m) av_display_rotation_set(m, -rotation);
+        }
+        if (avio_open(&format->pb, file.string().c_str(), AVIO_FLAG_WRITE) < 0) return fail(Code::write_failed, file.string());
+        AVDictionary* opts = nullptr;
+        av_dict_set(&opts, "movflags", "+faststart", 0);
+        const int rc = avformat_write_header(format, &opts);
+        av_dict_free(&opts);
+        if (rc < 0) return fail(Code::write_failed, file.string());
+        header = true;
+        frame = av_frame_alloc();
+        frame->format = codec->pix_fmt;
+        frame->width = w;
+        frame->height = h;
+        frame->color_range = codec->color_range;
+        packet = av_packet_alloc();
+        if (av_frame_get_buffer(frame, 0) < 0) return fail(Code::write_failed, "memory");
+        scaler = sws_getContext(w, h, AV_PIX_FMT_RGB24, w, h, codec->pix_fmt, SWS_BILINEAR | SWS_ACCURATE_RND, nullptr, nullptr, nullptr);
+        return scaler ? Result<bool>(true) : fail(Code::write_failed, "scaler");
+    }
+
+    Result<bool> drain() {
+        while (avcodec_receive_packet(codec, packet) == 0) {
+            av_packet_rescale_ts(packet, codec->time_base, stream->time_base);
+            packet->stream_index = stream->index;
+            if (av_interleaved_write_frame(format, packet) < 0) return fail(Code::write_failed, "disk");
+        }
+        return true;
+    }
+};
+
+ClipWriter::ClipWriter(std::unique_ptr<Impl> impl) : impl_(std::move(impl)) {}
+ClipWriter::ClipWriter(ClipWriter&&) noexcept = default;
+ClipWriter& ClipWriter::operator=(ClipWriter&&) noexcept = default;
+ClipWriter::~ClipWriter() = default;
+
+Result<ClipWriter> ClipWriter::create(const std::filesystem::path& file, int width, int height, double fps, int quality, const std::string& codec,
+                                      int rotation) {
+    auto impl = std::make_unique<Impl>();
+    if (auto ok = impl->open(file, width, height, fps, quality, codec, rotation); !ok) return tl::unexpected(ok.error());
+    return ClipWriter(std::move(impl));
+}
+
+Result<bool> ClipWriter::add(const sim::Image& picture, double time_s) {
+    auto& i = *impl_;
+    if (picture.width != i.codec->width || picture.height != i.codec->height) return fail(Code::bad_value, "picture size");
+    if (av_frame_make_writable(i.frame) < 0) return fail(Code::write_failed, "memory");
+    const std::array<const std::uint8_t*, 4> data{picture.rgb.data()};
+    const std::array<int, 4> stride{picture.width * 3};
+    sws_scale(i.scaler, data.data(), stride.data(), 0, picture.height, i.frame->data, i.frame->linesize);
+    i.frame->pts = std::llround(time_s / av_q2d(i.codec->time_base));
+    if (i.frame->pts <= i.last) return fail(Code::bad_value, "time");
+    i.last = i.frame->pts;
+    if (avcodec_send_frame(i.codec, i.frame) < 0) return fail(Code::write_failed, "encoder");
+    return i.drain();
+}
+
+Result<bool> ClipWriter::finish() {
+    auto& i = *impl_;
+    avcodec_send_frame(i.codec, nullptr);
+    auto ok = i.drain();
+    i.finished = true;
+    if (av_write_trailer(i.format) < 0) return fail(Code::write_failed, "disk");
+    return ok;
+}
+
+} // namespace bevel

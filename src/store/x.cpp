@@ -1,0 +1,1 @@
+int bevel_store_anchor = 0;

@@ -1,0 +1,1 @@
+int bevel_paint_anchor = 0;
