@@ -35,6 +35,7 @@ void correct_offsets(Track& track, View view);
 /// Systematic offset of a point in its own frame: along the limb that leads to it and across, in body heights (ankle to ear).
 struct PointOffset {
     double along = 0, across = 0;
+    double spread = 0.012; // 1-sigma of each coordinate that remains, in body heights
 };
 /// Axes used for a point: along the limb, and across (outward from the midline seen from front or back; the way the person faces from the side).
 std::pair<Vec2, Vec2> offset_axes(const BodyPx& body, Point p, View view);

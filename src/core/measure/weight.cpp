@@ -243,30 +243,46 @@ std::vector<Shift> find_shifts(const std::vector<double>& t, const std::vector<d
         turns.emplace_back(y.size() - 1, 0);
         std::sort(turns.begin(), turns.end());
         for (std::size_t k = 0; k + 1 < turns.size(); ++k) {
-            const auto a = turns[k].first, b = turns[k + 1].first;
+            auto a = turns[k].first, b = turns[k + 1].first;
             if (b <= a + 3 || std::abs(y[b] - y[a]) < 0.25) continue;
             const double up = y[b] > y[a] ? 1 : -1;
-            // Levels: medians of the flat parts at both ends, so that a slow drift on a plateau does not stretch the shift.
-            Shift s;
-            s.from = y[a];
-            s.to = y[b];
-            auto reach = [&](double part) {
-                const double level = s.from + part * (s.to - s.from);
-                for (std::size_t f = a; f < b; ++f)
-                    if (up * (y[f] - level) <= 0 && up * (y[f + 1] - level) > 0) return signal::crossing(ts, y, f, level);
-                return part < 0.5 ? ts[a] : ts[b];
+            // The plateaus drift and wobble: the shift runs between the last moment near the one and the first near the other, and
+            // their levels are medians over half a second.
+            const double near = 0.04 + 1.5 * noise, half_second = 0.5;
+            const double low_end = y[a], high_end = y[b];
+            while (a + 1 < b && std::abs(y[a + 1] - low_end) < near) ++a;
+            for (std::size_t f = a + 1; f < b; ++f)
+                if (std::abs(y[f] - low_end) < near) a = f;
+            for (std::size_t f = a; f <= b; ++f)
+                if (std::abs(y[f] - high_end) < near) {
+                    b = f;
+                    break;
+                }
+            auto level_about = [&](double from_s, double to_s) {
+                Series part;
+                for (std::size_t f = 0; f < y.size(); ++f)
+                    if (ts[f] >= from_s - 1e-9 && ts[f] <= to_s + 1e-9) part.push_back(y[f]);
+                return signal::median(part);
             };
-            s.start_s = reach(0.1);
-            s.end_s = reach(0.9);
+            Shift s;
+            s.from = level_about(std::max(ts[turns[k].first], ts[a] - half_second), ts[a]);
+            s.to = level_about(ts[b], std::min(ts[turns[k + 1].first], ts[b] + half_second));
+            if (b <= a + 2 || std::abs(s.to - s.from) < 0.2) continue;
             const Series v = signal::derivative(ts, y);
             std::size_t fast = a;
             for (std::size_t f = a; f <= b; ++f)
                 if (up * v[f] > up * v[fast]) fast = f;
             const double peak = up * v[fast];
+            // Outwards from the fastest moment: slow drift on the plateaus before and after is not part of the shift.
+            auto level = [&](double part) { return s.from + part * (s.to - s.from); };
+            std::size_t lo = fast, hi = fast;
+            while (lo > a && up * (y[lo] - level(0.1)) > 0) --lo;
+            while (hi < b && up * (y[hi] - level(0.9)) < 0) ++hi;
+            s.start_s = signal::crossing(ts, y, lo, level(0.1));
+            s.end_s = hi > 0 ? signal::crossing(ts, y, hi - 1, level(0.9)) : ts[hi];
             std::size_t f = fast;
             // Back to where the speed first passed a tenth of its peak; a halt on the way does not hide the true onset.
-            const double level10 = s.from + 0.1 * (s.to - s.from);
-            while (f > a && (up * v[f] > 0.1 * peak || up * (y[f] - level10) > 0)) --f;
+            while (f > a && (up * v[f] > 0.1 * peak || up * (y[f] - level(0.1)) > 0)) --f;
             Series speed;
             for (std::size_t q = a; q <= b; ++q) speed.push_back(up * v[q]);
             s.onset_s = f < fast ? signal::crossing(ts, v, f, up * 0.1 * peak) : ts[f];

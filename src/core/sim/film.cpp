@@ -142,6 +142,7 @@ struct Film::Impl {
                     c = floor_colour(p.x(), p.z(), w);
                     floor_at[static_cast<std::size_t>(y) * bw + x] = Eigen::Vector2f(static_cast<float>(p.x()), static_cast<float>(p.z()));
                 }
+                if (phone.paper) c = hit == 2 ? Col(0.925F, 0.900F, 0.850F) : Col(0.955F, 0.935F, 0.895F);
                 background[static_cast<std::size_t>(y) * bw + x] = c;
             }
     }

@@ -22,6 +22,7 @@ struct PhoneOptions {
     double exposure = 1;   // 1: well lit
     double shake_px = 0;   // amplitude of a held phone
     double noise = 1.2;    // grey levels
+    bool paper = false;    // plain paper in place of the room: for the reference figure
     std::uint64_t seed = 1;
     /// Empty when usable, else what is wrong.
     std::string validate() const;

@@ -12,6 +12,7 @@ namespace bevel {
 
 class Network {
 public:
+    struct Impl;
     /// Reads the file (at most 64 MiB, a verified flatbuffer) and keeps only what the named outputs need.
     static Result<Network> load(const std::filesystem::path& file, const std::vector<std::string>& outputs);
     Network(Network&&) noexcept;
@@ -26,7 +27,6 @@ public:
     std::span<const float> output(const std::string& name) const;
 
 private:
-    struct Impl;
     explicit Network(std::unique_ptr<Impl> impl);
     std::unique_ptr<Impl> impl_;
 };

@@ -53,6 +53,8 @@ void correct_offsets(Track& t, View view) {
             auto& out = (*f)[static_cast<std::size_t>(p)];
             out.x -= height * (o.along * along.x() + o.across * across.x());
             out.y -= height * (o.along * along.y() + o.across * across.y());
+            // What remains is wider where the network itself is unsure.
+            out.sigma = height * o.spread * (1 + 1.5 * std::max(0.0, 0.9 - out.visibility));
         }
     }
 }

@@ -1,0 +1,100 @@
+// The library: people, clips, tracks, decisions and letters in one SQLite file in the user's data folder, clips beside it.
+#pragma once
+#include "core/body/points.h"
+#include "core/result.h"
+#include <cstdint>
+#include <filesystem>
+#include <memory>
+#include <string>
+#include <vector>
+
+struct sqlite3;
+
+namespace bevel {
+
+struct Person {
+    std::int64_t id = 0;
+    std::string name;
+    double stature_m = 1.7;
+    std::string notes; // limits and agreed adaptations, as the instructor writes them
+};
+
+enum class ClipState { waiting, tracked, reviewed, failed };
+std::string_view state_name(ClipState s);
+
+struct Clip {
+    std::int64_t id = 0, person = 0;
+    std::string file;     // relative to the library's folder
+    std::string movement; // id
+    std::string school;   // id or empty
+    std::string view;     // declared view, empty: told from the clip
+    std::string filmed_on, arrived_on; // ISO dates
+    ClipState state = ClipState::waiting;
+    std::string problem;  // reason code when failed
+};
+
+enum class Choice { open, kept, set_aside };
+
+/// What the instructor decided about one finding of a clip.
+struct Decision {
+    std::string check;
+    std::string side; // "left", "right" or ""
+    Choice choice = Choice::open;
+    std::string wording; // empty: the movement's own cue
+    std::string note;
+};
+
+struct LetterRecord {
+    std::int64_t id = 0, clip = 0;
+    std::string praise;               // check id of the thing that went well
+    std::vector<std::string> checks;  // "check/side" of up to three corrections
+    std::string opening, closing;     // free text
+    bool hide_identity = false;
+    std::string sent_on;              // ISO date when exported, else empty
+};
+
+class Library {
+public:
+    /// Opens or makes the library in `folder`; brings an older one up to date. cannot_open, unreadable (damaged or newer than this program).
+    static Result<Library> open(const std::filesystem::path& folder);
+    Library(Library&&) noexcept;
+    Library& operator=(Library&&) noexcept;
+    ~Library();
+    const std::filesystem::path& folder() const { return folder_; }
+    static int schema_version();
+
+    Result<std::int64_t> add_person(const Person& p);
+    Result<bool> update_person(const Person& p);
+    Result<std::vector<Person>> people() const;
+
+    /// Copies the file into the library and records it; the copy is whole before the record is made.
+    Result<std::int64_t> add_clip(const Clip& c, const std::filesystem::path& source);
+    Result<bool> update_clip(const Clip& c);
+    Result<std::vector<Clip>> clips() const; // newest first
+    Result<Clip> clip(std::int64_t id) const;
+    std::filesystem::path path_of(const Clip& c) const { return folder_ / c.file; }
+
+    Result<bool> save_track(std::int64_t clip, const Track& track);
+    Result<Track> load_track(std::int64_t clip) const;
+
+    Result<bool> save_decision(std::int64_t clip, const Decision& d);
+    Result<std::vector<Decision>> decisions(std::int64_t clip) const;
+
+    Result<std::int64_t> save_letter(const LetterRecord& l); // one letter a clip: replaces the earlier draft
+    Result<std::vector<LetterRecord>> letters(std::int64_t clip) const;
+
+    /// Writes everything into the one file, for copying it away.
+    Result<bool> compact();
+
+private:
+    Library(sqlite3* db, std::filesystem::path folder) : db_(db), folder_(std::move(folder)) {}
+    Result<bool> migrate();
+    sqlite3* db_ = nullptr;
+    std::filesystem::path folder_;
+};
+
+/// A track as bytes: points to 1/16 px, visibility and sigma in 8 bits. Reading is bounded and refuses what does not add up.
+std::string pack_track(const Track& track);
+Result<Track> unpack_track(const std::string& bytes);
+
+} // namespace bevel

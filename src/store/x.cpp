@@ -1,1 +1,0 @@
-int bevel_store_anchor = 0;

@@ -1,0 +1,41 @@
+// The body and its measured geometry over a picture, and the reference figure at the same moment.
+#pragma once
+#include "core/review/review.h"
+#include "core/sim/film.h"
+#include "ui/paint/theme.h"
+#include <functional>
+#include <QImage>
+#include <memory>
+
+namespace bevel::ui {
+
+QImage to_image(const sim::Image& im);
+
+/// Part of a picture that is shown, in its pixels.
+QRectF crop_of(const Track& track, double aspect);
+
+/// Body lines of a frame and, thick, what belongs to `family`. `to` maps picture pixels to the painter. Unsure points give thin broken lines.
+void draw_body(QPainter& p, const BodyPx& body, std::optional<Family> family, const std::function<QPointF(double, double)>& to, const Theme& theme, double line, double roll = 0);
+
+/// Draws the reference figure as the clip's camera would see it.
+class ReferencePainter {
+public:
+    ReferencePainter(std::shared_ptr<const Review> review, int width, int height);
+    struct Shot {
+        QImage picture;
+        BodyPx points;
+    };
+    Shot at(double reference_s) const;
+    int width() const { return phone_.width; }
+    int height() const { return phone_.height; }
+
+private:
+    std::shared_ptr<const Review> review_;
+    sim::PhoneOptions phone_;
+    std::unique_ptr<sim::Film> film_;
+};
+
+/// Makes the head unrecognisable: the region about it in coarse blocks.
+void hide_face(QImage& image, const BodyPx& body);
+
+} // namespace bevel::ui

@@ -1,0 +1,371 @@
+#include "ui/paint/lanes.h"
+#include "core/signal/signal.h"
+#include "ui/text/text.h"
+#include <cmath>
+#include <QCoreApplication>
+#include <QPainterPath>
+
+namespace bevel::ui {
+namespace {
+
+QString tr(const char* s) { return QCoreApplication::translate("lanes", s); }
+
+struct Column {
+    double lo = 1e18, hi = -1e18, sigma = 0;
+    bool any = false;
+};
+
+std::vector<Column> columns(const MeasureSeries& s, const std::vector<double>& t, const TimeMapper& map, const QRectF& r) {
+    std::vector<Column> out(static_cast<std::size_t>(std::max(1.0, r.width())));
+    for (std::size_t i = 0; i < t.size() && i < s.samples.size(); ++i) {
+        if (!s.samples[i].present()) continue;
+        const double x0 = map.share(t[i]) * r.width(), x1 = i + 1 < t.size() ? map.share(t[i + 1]) * r.width() : x0 + 1;
+        for (auto c = static_cast<std::size_t>(std::max(0.0, x0)); c <= static_cast<std::size_t>(std::max(x0, x1 - 1)) && c < out.size(); ++c) {
+            out[c].lo = std::min(out[c].lo, s.samples[i].value);
+            out[c].hi = std::max(out[c].hi, s.samples[i].value);
+            out[c].sigma = std::max(out[c].sigma, s.samples[i].sigma);
+            out[c].any = true;
+        }
+    }
+    return out;
+}
+
+void hatch(QPainter& p, const QRectF& r, const QColor& c) { p.fillRect(r, QBrush(c, Qt::BDiagPattern)); }
+
+/// Stretches of a repetition in which a check applies.
+std::vector<std::pair<double, double>> spans(const Check& c, const Repetition& rep, std::optional<Side> side) {
+    std::vector<std::pair<double, double>> out;
+    if (side && c.side == "lead" && rep.side != *side) return out;
+    if (side && c.side == "rear" && rep.side == *side) return out;
+    if (c.phases.empty()) return {{rep.start_s, rep.end_s}};
+    for (const auto& ph : rep.phases)
+        if (std::find(c.phases.begin(), c.phases.end(), ph.id) != c.phases.end()) out.emplace_back(ph.start_s, ph.end_s);
+    return out;
+}
+
+} // namespace
+
+TimeMapper TimeMapper::clock(double from_s, double to_s) {
+    TimeMapper m;
+    m.time_ = {from_s, std::max(to_s, from_s + 1e-6)};
+    return m;
+}
+
+TimeMapper TimeMapper::movement(const Review& review) {
+    TimeMapper m;
+    const auto& t = review.measures.time_s;
+    std::vector<double> time{t.front()}, at{0};
+    auto go = [&](double until, double width) {
+        if (until <= time.back() + 1e-6) return;
+        time.push_back(until);
+        at.push_back(at.back() + width);
+    };
+    for (const auto& rep : review.alignment.repetitions) {
+        go(rep.start_s, rep.start_s - time.back());
+        for (std::size_t i = 0; i < rep.phases.size(); ++i) go(rep.phases[i].end_s, review.movement.phases[i].duration_s);
+    }
+    go(t.back(), t.back() - time.back());
+    for (double& a : at) a /= at.back();
+    m.time_ = time;
+    m.share_ = at;
+    return m;
+}
+
+double TimeMapper::share(double t) const { return signal::resample(time_, share_, std::vector<double>{t}).front(); }
+double TimeMapper::time(double s) const { return signal::resample(share_, time_, std::vector<double>{s}).front(); }
+
+std::vector<double> reference_times(const Review& review) {
+    std::vector<double> out;
+    for (const double t : review.measures.time_s) {
+        const auto* rep = review.alignment.at(t);
+        out.push_back(rep ? rep->to_reference(t) : NAN);
+    }
+    return out;
+}
+
+void draw_lane(QPainter& p, const QRectF& rect, const Lane& lane, const Review& review, const std::vector<double>& ref_s, const TimeMapper& map, const Theme& theme) {
+    const Palette& c = theme.palette;
+    p.save();
+    p.setRenderHint(QPainter::Antialiasing);
+    p.fillRect(rect, c.sheet);
+    const auto& t = review.measures.time_s;
+    const auto cols = columns(*lane.series, t, map, rect);
+    MeasureSeries warped;
+    if (lane.reference) {
+        const double rate = review.reference->rate();
+        for (const double r : ref_s) {
+            Sample s{0, 0, Absent::no_event};
+            const auto i = static_cast<std::size_t>(std::max(0.0, r * rate));
+            if (std::isfinite(r) && i < lane.reference->samples.size()) s = lane.reference->samples[i];
+            warped.samples.push_back(s);
+        }
+    }
+    // Range from what is drawn, with room; never finer than the error.
+    double lo = 1e18, hi = -1e18, sigma = 0;
+    auto widen = [&](double v) { lo = std::min(lo, v), hi = std::max(hi, v); };
+    std::vector<double> seen;
+    for (const auto& s : lane.series->samples)
+        if (s.present()) seen.push_back(s.value), sigma = std::max(sigma, s.sigma);
+    if (!seen.empty()) {
+        widen(signal::quantile(seen, 0.01));
+        widen(signal::quantile(seen, 0.99));
+    }
+    for (const auto& s : warped.samples)
+        if (s.present()) widen(s.value);
+    const double data_span = std::max(hi - lo, 1e-6);
+    for (const auto* k : lane.checks)
+        for (const auto& b : {k->low, k->high})
+            if (b && *b > lo - 1.2 * data_span && *b < hi + 1.2 * data_span) widen(*b);
+    if (lo > hi) lo = 0, hi = 1;
+    const double room = std::max(0.1 * (hi - lo), 0.5 * sigma + 1e-6);
+    lo -= room;
+    hi += room;
+    auto y = [&](double v) { return rect.bottom() - (std::clamp(v, lo, hi) - lo) / (hi - lo) * rect.height(); };
+    for (const auto* k : lane.checks)
+        for (const auto& rep : review.alignment.repetitions)
+            for (const auto& [from, to] : spans(*k, rep, lane.side)) {
+                const double top = y(k->high.value_or(hi)), bottom = y(k->low.value_or(lo));
+                p.fillRect(QRectF(QPointF(map.x(from, rect), top), QPointF(map.x(to, rect), bottom)), c.band);
+            }
+    for (std::size_t i = 0; i < cols.size();) {
+        std::size_t j = i;
+        while (j < cols.size() && cols[j].any == cols[i].any) ++j;
+        if (!cols[i].any) hatch(p, QRectF(rect.left() + static_cast<double>(i), rect.top(), static_cast<double>(j - i), rect.height()), c.line);
+        i = j;
+    }
+    const QColor line = lane.side ? theme.side(*lane.side) : c.accent;
+    QColor veil = line;
+    veil.setAlphaF(0.16F);
+    QPainterPath course;
+    bool open = false;
+    for (std::size_t i = 0; i < cols.size(); ++i) {
+        const double x = rect.left() + static_cast<double>(i) + 0.5;
+        if (!cols[i].any) {
+            open = false;
+            continue;
+        }
+        const double mid = 0.5 * (cols[i].lo + cols[i].hi);
+        p.fillRect(QRectF(x - 0.5, y(mid + cols[i].sigma), 1, y(mid - cols[i].sigma) - y(mid + cols[i].sigma)), veil);
+        if (open)
+            course.lineTo(x, y(mid));
+        else
+            course.moveTo(x, y(mid));
+        open = true;
+    }
+    if (lane.reference) {
+        QPainterPath ref;
+        open = false;
+        for (std::size_t i = 0; i < warped.samples.size(); ++i) {
+            if (!warped.samples[i].present()) {
+                open = false;
+                continue;
+            }
+            const QPointF at(map.x(t[i], rect), y(warped.samples[i].value));
+            if (open)
+                ref.lineTo(at);
+            else
+                ref.moveTo(at);
+            open = true;
+        }
+        p.setPen(QPen(c.faint, 1.1));
+        p.drawPath(ref);
+    }
+    p.setPen(QPen(line, 2));
+    p.drawPath(course);
+    p.setPen(c.faint);
+    p.setFont(theme.font(8.5));
+    p.drawText(rect.adjusted(2, 0, -3, -1), Qt::AlignRight | Qt::AlignTop, text::figure(hi - room, lane.unit));
+    p.drawText(rect.adjusted(2, 0, -3, -1), Qt::AlignRight | Qt::AlignBottom, text::figure(lo + room, lane.unit));
+    p.setPen(c.line);
+    p.drawRect(rect);
+    p.restore();
+}
+
+void draw_tide(QPainter& p, const QRectF& rect, const Review& review, const std::vector<double>& ref_s, const TimeMapper& map, const Theme& theme) {
+    const Palette& c = theme.palette;
+    p.save();
+    p.setRenderHint(QPainter::Antialiasing);
+    const double rail = 9;
+    const QRectF water = rect.adjusted(0, rail + 3, 0, -rail - 3);
+    const bool sideways = review.motion.has_x;
+    const auto* s = review.measures.find(sideways ? "weight.left" : "weight.along_raw");
+    const auto& t = review.measures.time_s;
+    p.fillRect(water, c.sheet);
+    QColor left = theme.side(Side::left), right = theme.side(Side::right);
+    left.setAlphaF(0.30F);
+    right.setAlphaF(0.26F);
+    const auto cols = columns(*s, t, map, water);
+    QPainterPath edge;
+    bool open = false;
+    for (std::size_t i = 0; i < cols.size(); ++i) {
+        const double x = water.left() + static_cast<double>(i);
+        if (!cols[i].any) {
+            hatch(p, QRectF(x, water.top(), 1, water.height()), c.line);
+            open = false;
+            continue;
+        }
+        const double v = std::clamp(0.5 * (cols[i].lo + cols[i].hi), 0.0, 1.0);
+        const double y = water.top() + v * water.height(); // the left foot's share hangs from the top
+        p.fillRect(QRectF(x, water.top(), 1, y - water.top()), left);
+        p.fillRect(QRectF(x, y, 1, water.bottom() - y), right);
+        if (open)
+            edge.lineTo(x + 0.5, y);
+        else
+            edge.moveTo(x + 0.5, y);
+        open = true;
+    }
+    const auto* reference = review.reference->measures().find(sideways ? "weight.left" : "weight.left");
+    QPainterPath ref;
+    open = false;
+    for (std::size_t i = 0; i < ref_s.size(); ++i) {
+        const auto k = static_cast<std::size_t>(std::max(0.0, ref_s[i] * review.reference->rate()));
+        if (!std::isfinite(ref_s[i]) || k >= reference->samples.size() || !reference->samples[k].present()) {
+            open = false;
+            continue;
+        }
+        const QPointF at(map.x(t[i], water), water.top() + reference->samples[k].value * water.height());
+        if (open)
+            ref.lineTo(at);
+        else
+            ref.moveTo(at);
+        open = true;
+    }
+    p.setPen(QPen(c.ink, 1));
+    p.drawPath(ref);
+    p.setPen(QPen(c.ink, 2.2));
+    p.drawPath(edge);
+    // Rails: solid flat, dashed heel or toe only, nothing when off the floor.
+    for (const Side side : {Side::left, Side::right}) {
+        const double y = side == Side::left ? rect.top() + rail / 2 : rect.bottom() - rail / 2;
+        const auto& contact = review.measures.contact[static_cast<std::size_t>(side)];
+        for (std::size_t i = 0; i < contact.size();) {
+            std::size_t j = i;
+            while (j < contact.size() && contact[j] == contact[i]) ++j;
+            if (contact[i] != Contact::off) {
+                QPen pen(theme.side(side), 4, Qt::SolidLine, Qt::FlatCap);
+                if (contact[i] != Contact::flat) pen.setDashPattern({1.0, 1.0});
+                p.setPen(pen);
+                p.drawLine(QPointF(map.x(t[i], rect), y), QPointF(map.x(t[std::min(j, t.size() - 1)], rect), y));
+            }
+            i = j;
+        }
+    }
+    p.setPen(QPen(c.line, 1));
+    p.drawRect(water);
+    p.setFont(theme.font(8.5, QFont::DemiBold));
+    p.setPen(theme.side(Side::left));
+    p.drawText(water.adjusted(5, 1, 0, 0), Qt::AlignLeft | Qt::AlignTop, tr("left foot"));
+    p.setPen(theme.side(Side::right));
+    p.drawText(water.adjusted(5, 0, 0, -1), Qt::AlignLeft | Qt::AlignBottom, tr("right foot"));
+    p.restore();
+}
+
+void draw_ruler(QPainter& p, const QRectF& rect, const Review& review, const TimeMapper& map, const Theme& theme) {
+    const Palette& c = theme.palette;
+    p.save();
+    const double half = rect.height() / 2;
+    int n = 0;
+    for (const auto& rep : review.alignment.repetitions) {
+        ++n;
+        const QRectF r(QPointF(map.x(rep.start_s, rect), rect.top()), QPointF(map.x(rep.end_s, rect), rect.top() + half));
+        p.setPen(theme.side(rep.side));
+        p.setFont(theme.font(9, QFont::DemiBold));
+        p.drawText(r.adjusted(3, 0, 0, 0), Qt::AlignLeft | Qt::AlignVCenter, QFontMetricsF(p.font()).elidedText(tr("%1 · %2").arg(n).arg(text::side(rep.side)), Qt::ElideRight, r.width() - 4));
+        p.setPen(QPen(c.faint, 1));
+        p.drawLine(r.topLeft(), QPointF(r.left(), rect.bottom()));
+        p.setFont(theme.font(8.5));
+        for (std::size_t i = 0; i < rep.phases.size(); ++i) {
+            const QRectF q(QPointF(map.x(rep.phases[i].start_s, rect), rect.top() + half), QPointF(map.x(rep.phases[i].end_s, rect), rect.bottom()));
+            p.setPen(QPen(c.line, 1));
+            p.drawLine(q.topLeft(), q.bottomLeft());
+            const QString name = QString::fromStdString(review.movement.phases[i].name);
+            const QFontMetricsF fm(p.font());
+            p.setPen(c.faint);
+            if (q.width() > 26) p.drawText(q.adjusted(3, 0, 0, 0), Qt::AlignLeft | Qt::AlignVCenter, fm.elidedText(name, Qt::ElideRight, q.width() - 4));
+        }
+    }
+    p.restore();
+}
+
+void draw_floor_plan(QPainter& p, const QRectF& rect, const Review& review, std::size_t frame, const Theme& theme) {
+    const Palette& c = theme.palette;
+    p.save();
+    p.setRenderHint(QPainter::Antialiasing);
+    p.fillRect(rect, c.sheet);
+    p.setPen(c.line);
+    p.drawRect(rect);
+    const Motion& m = review.motion;
+    p.setFont(theme.font(8.5));
+    if (frame >= m.frames() || !m.valid[frame]) {
+        p.setPen(c.faint);
+        p.drawText(rect, Qt::AlignCenter | Qt::TextWordWrap, tr("The body was not found on this frame."));
+        p.restore();
+        return;
+    }
+    const double scale = std::min(rect.width() / 1.5, rect.height() / 1.25); // px per metre
+    Vec3 middle = Vec3::Zero();
+    for (const Side s : {Side::left, Side::right})
+        for (const Point q : {left_heel, left_toe}) middle += 0.25 * m.m[frame][static_cast<std::size_t>(on(s, q))];
+    // Facing up on the plan, as seen from above and behind: own left is on the left.
+    auto place = [&](const Vec3& v) {
+        return QPointF(rect.center().x() - (m.has_x ? (v.x() - middle.x()) * scale : 0), rect.center().y() - (m.has_z ? (v.z() - middle.z()) * scale : 0));
+    };
+    p.setPen(QPen(c.line, 1, Qt::DotLine));
+    for (int i = -3; i <= 3; ++i) {
+        const double d = i * 0.25 * scale;
+        if (std::abs(d) < rect.width() / 2) p.drawLine(QPointF(rect.center().x() + d, rect.top()), QPointF(rect.center().x() + d, rect.bottom()));
+        if (std::abs(d) < rect.height() / 2) p.drawLine(QPointF(rect.left(), rect.center().y() + d), QPointF(rect.right(), rect.center().y() + d));
+    }
+    p.setClipRect(rect);
+    for (const Side s : {Side::left, Side::right}) {
+        const Vec3 &heel = m.m[frame][static_cast<std::size_t>(on(s, left_heel))], &toe = m.m[frame][static_cast<std::size_t>(on(s, left_toe))];
+        QPointF a = place(heel), b = place(toe);
+        const double offset = (s == Side::left ? -1 : 1) * 0.16 * scale; // the unknown axis is spread out, not to scale
+        if (!m.has_x) a.rx() += offset, b.rx() += offset;
+        if (!m.has_z) {
+            a.ry() += 0.09 * scale;
+            b.ry() -= 0.17 * scale;
+        }
+        const Contact k = review.measures.contact[static_cast<std::size_t>(s)][frame];
+        QPen pen(theme.side(s), 0.085 * scale, Qt::SolidLine, Qt::RoundCap);
+        QColor fill = theme.side(s);
+        fill.setAlphaF(k == Contact::off ? 0.18F : k == Contact::flat ? 0.75F : 0.45F);
+        pen.setColor(fill);
+        p.setPen(pen);
+        p.drawLine(a, b);
+        p.setPen(theme.side(s));
+        const QRectF label(0.5 * (a.x() + b.x()) - 40, std::max(a.y(), b.y()) + 0.06 * scale, 80, 14);
+        p.drawText(label, Qt::AlignHCenter | Qt::AlignTop, text::side(s));
+    }
+    if (frame < review.measures.centre.size()) {
+        const auto from = frame > 45 ? frame - 45 : 0;
+        QPainterPath path;
+        for (std::size_t i = from; i <= frame; ++i) {
+            if (!m.valid[i]) continue;
+            const QPointF at = place(review.measures.centre[i]);
+            if (path.elementCount() == 0)
+                path.moveTo(at);
+            else
+                path.lineTo(at);
+        }
+        p.setPen(QPen(c.ink, 1.2));
+        p.setBrush(Qt::NoBrush);
+        if (m.has_x && m.has_z) p.drawPath(path);
+        const QPointF at = place(review.measures.centre[frame]);
+        p.setPen(QPen(c.ink, 1.6));
+        if (m.has_x && m.has_z) {
+            p.setBrush(c.ink);
+            p.drawEllipse(at, 4, 4);
+        } else if (m.has_x) { // one axis only: a line, not a point
+            p.drawLine(QPointF(at.x(), rect.top() + 16), QPointF(at.x(), rect.bottom() - 4));
+        } else {
+            p.drawLine(QPointF(rect.left() + 4, at.y()), QPointF(rect.right() - 4, at.y()));
+        }
+    }
+    p.setPen(c.faint);
+    const QString note = m.has_x && m.has_z ? tr("From above; grid 25 cm") : m.has_x ? tr("From above: sideways only") : tr("From above: forward only");
+    p.drawText(rect.adjusted(5, 2, -4, 0), Qt::AlignLeft | Qt::AlignTop, note);
+    p.restore();
+}
+
+} // namespace bevel::ui

@@ -1,0 +1,47 @@
+// The weight tide, lanes of measures in time and the floor plan. Painted from (data, painter, rect), shared by screen, letter and tests.
+#pragma once
+#include "core/review/review.h"
+#include "ui/paint/theme.h"
+
+namespace bevel::ui {
+
+/// Turns clip time into a share of the width and back: by the clock, or by the movement (each phase as wide as in the reference).
+class TimeMapper {
+public:
+    TimeMapper() = default;
+    static TimeMapper clock(double from_s, double to_s);
+    /// Stretches outside the repetitions keep the clock's scale.
+    static TimeMapper movement(const Review& review);
+    double share(double t) const;
+    double time(double share) const;
+    double x(double t, const QRectF& r) const { return r.left() + share(t) * r.width(); }
+
+private:
+    std::vector<double> time_{0, 1}, share_{0, 1};
+};
+
+/// Times of the reference that belong to each frame of the clip; NaN outside the repetitions.
+std::vector<double> reference_times(const Review& review);
+
+struct Lane {
+    QString title, unit;
+    const MeasureSeries* series = nullptr;    // student
+    const MeasureSeries* reference = nullptr; // same measure of the reference figure
+    std::optional<Side> side;
+    std::vector<const Check*> checks; // whose bands are drawn in their phases
+};
+
+/// A lane: band, reference as a thin second line, the student's course with its 1-sigma veil; hatched where it cannot be told.
+/// Values drawn as one min/max per pixel column.
+void draw_lane(QPainter& p, const QRectF& rect, const Lane& lane, const Review& review, const std::vector<double>& reference_s, const TimeMapper& map, const Theme& theme);
+
+/// The tide: boundary of the share on the left foot, reference boundary as a thin line, rails of both feet above and below.
+void draw_tide(QPainter& p, const QRectF& rect, const Review& review, const std::vector<double>& reference_s, const TimeMapper& map, const Theme& theme);
+
+/// Names of repetitions and phases along the top of the time area.
+void draw_ruler(QPainter& p, const QRectF& rect, const Review& review, const TimeMapper& map, const Theme& theme);
+
+/// Feet from above with outline of the base and body centre; only what the view can tell (one axis from one camera).
+void draw_floor_plan(QPainter& p, const QRectF& rect, const Review& review, std::size_t frame, const Theme& theme);
+
+} // namespace bevel::ui

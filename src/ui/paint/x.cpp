@@ -1,1 +1,0 @@
-int bevel_paint_anchor = 0;

@@ -1,0 +1,242 @@
+#include "ui/text/text.h"
+#include "core/movement/movement.h"
+#include <cmath>
+#include <nlohmann/json.hpp>
+#include <QCoreApplication>
+#include <QLocale>
+
+namespace bevel::ui {
+namespace {
+QString tr(const char* s, int n = -1) { return QCoreApplication::translate("text", s, nullptr, n); }
+
+struct Unit {
+    double factor;
+    int decimals;
+    const char* suffix;
+};
+Unit unit_of(const QString& u) {
+    if (u == QLatin1String("deg")) return {1, 0, "°"};
+    if (u == QLatin1String("deg/s")) return {1, 0, "°/s"};
+    if (u == QLatin1String("cm")) return {1, 1, " cm"};
+    if (u == QLatin1String("s")) return {1, 2, " s"};
+    if (u == QLatin1String("%")) return {1, 0, " %"};
+    if (u == QLatin1String("1")) return {100, 0, " %"};
+    if (u == QLatin1String("SW")) return {1, 2, " SW"};
+    return {1, 2, ""};
+}
+QString number(double v, int decimals) {
+    const double scale = std::pow(10.0, decimals);
+    double r = std::round(v * scale) / scale;
+    if (r == 0) r = 0; // no minus zero
+    return QLocale().toString(r, 'f', decimals);
+}
+} // namespace
+
+Result<Catalogue> Catalogue::load(const std::filesystem::path& data_dir) {
+    const auto source = read_text(data_dir / "measures.json", 1 << 20);
+    if (!source) return tl::unexpected(source.error());
+    Catalogue c;
+    try {
+        const auto j = nlohmann::json::parse(*source);
+        for (const auto& m : j.at("measures")) {
+            MeasureInfo info;
+            auto q = [&](const char* key) { return QString::fromStdString(m.at(key).get<std::string>()); };
+            info.id = q("id");
+            info.name = q("name");
+            info.unit = q("unit");
+            info.definition = q("definition");
+            info.seen_from = q("seen_from");
+            info.sided = m.value("sided", false);
+            info.hidden = m.value("hidden", false);
+            for (int f = 0; f < family_count; ++f)
+                if (m.at("family") == std::string(family_name(static_cast<Family>(f)))) info.family = static_cast<Family>(f);
+            c.all_.push_back(std::move(info));
+        }
+    } catch (const nlohmann::json::exception& e) {
+        return fail(Code::unreadable, std::string("measures.json: ") + e.what());
+    }
+    return c;
+}
+
+const MeasureInfo* Catalogue::find(const QString& id) const {
+    for (const auto& m : all_)
+        if (m.id == id) return &m;
+    return nullptr;
+}
+
+QString Catalogue::name(const QString& id) const {
+    const auto* m = find(id);
+    return m ? m->name : id;
+}
+
+std::vector<const MeasureInfo*> Catalogue::of(Family f) const {
+    std::vector<const MeasureInfo*> out;
+    for (const auto& m : all_)
+        if (m.family == f && !m.hidden) out.push_back(&m);
+    return out;
+}
+
+namespace text {
+
+QString family(Family f) {
+    switch (f) {
+    case Family::feet: return tr("Feet");
+    case Family::weight: return tr("Weight");
+    case Family::knees: return tr("Knees");
+    case Family::hips: return tr("Hips");
+    case Family::spine: return tr("Spine");
+    case Family::head: return tr("Head");
+    case Family::arms: return tr("Arms");
+    case Family::tempo: break;
+    }
+    return tr("Breath & tempo");
+}
+
+QString side(Side s) { return s == Side::left ? tr("left") : tr("right"); }
+
+QString view(View v) {
+    switch (v) {
+    case View::front: return tr("from the front");
+    case View::back: return tr("from the back");
+    case View::left: return tr("from the student's left");
+    case View::right: return tr("from the student's right");
+    case View::oblique: return tr("obliquely");
+    case View::three_d: break;
+    }
+    return tr("in 3D");
+}
+
+QString verdict(Verdict v) {
+    switch (v) {
+    case Verdict::inside: return tr("inside");
+    case Verdict::edge: return tr("at the edge");
+    case Verdict::outside: return tr("outside");
+    case Verdict::cannot_tell: break;
+    }
+    return tr("cannot tell");
+}
+
+QString severity(Severity s) {
+    switch (s) {
+    case Severity::safety: return tr("safety");
+    case Severity::ground: return tr("groundwork");
+    case Severity::timing: return tr("timing");
+    case Severity::shape: return tr("shape");
+    case Severity::even: break;
+    }
+    return tr("evenness");
+}
+
+QString absent(Absent a) {
+    switch (a) {
+    case Absent::none: return tr("the error is larger than the band");
+    case Absent::view: return tr("cannot be told from this view");
+    case Absent::no_body: return tr("the body was not found here");
+    case Absent::turned: return tr("turned too far from the picture");
+    case Absent::foreshortened: return tr("the thigh points too much at the camera");
+    case Absent::toes_out: return tr("the toes point too far out for this figure");
+    case Absent::feet_close: return tr("the feet are too close together");
+    case Absent::no_neutral: return tr("no quiet standing to compare with");
+    case Absent::no_vertical: return tr("the true vertical is not known");
+    case Absent::foot_off: return tr("a foot is off the floor");
+    case Absent::no_event: break;
+    }
+    return tr("the moment was not found");
+}
+
+QString breath(Breath b) { return b == Breath::in ? tr("in") : b == Breath::out ? tr("out") : tr("free"); }
+
+QString figure(double value, const QString& unit, double shoulder_width_m) {
+    const Unit u = unit_of(unit);
+    QString s = number(value * u.factor, u.decimals) + QString::fromUtf8(u.suffix);
+    if (unit == QLatin1String("SW") && shoulder_width_m > 0) s += tr(" (%1 cm)").arg(number(value * shoulder_width_m * 100, 0));
+    return s;
+}
+
+QString with_sigma(double value, double sigma, const QString& unit) {
+    const Unit u = unit_of(unit);
+    return number(value * u.factor, u.decimals) + QStringLiteral(" ± ") + number(std::max(sigma * u.factor, std::pow(10.0, -u.decimals)), u.decimals) + QString::fromUtf8(u.suffix);
+}
+
+QString band(const std::optional<double>& low, const std::optional<double>& high, const QString& unit) {
+    const Unit u = unit_of(unit);
+    if (low && high) return number(*low * u.factor, u.decimals) + QStringLiteral(" – ") + figure(*high, unit);
+    if (low) return tr("at least %1").arg(figure(*low, unit));
+    if (high) return tr("up to %1").arg(figure(*high, unit));
+    return {};
+}
+
+QString time(double seconds) {
+    const int tenths = static_cast<int>(std::lround(std::max(0.0, seconds) * 10));
+    return QStringLiteral("%1:%2").arg(tenths / 600).arg(QLocale().toString((tenths % 600) / 10.0, 'f', 1).rightJustified(4, QLatin1Char('0')));
+}
+
+QString repetitions(const Finding& f) {
+    const auto bad = static_cast<int>(f.repetitions.size());
+    if (f.judged == 0) return {};
+    if (bad == 0) return f.judged == 1 ? tr("1 repetition") : tr("%1 repetitions").arg(f.judged);
+    if (bad == f.judged && bad > 1) return tr("in all %1 repetitions").arg(bad);
+    return tr("in %1 of %2 repetitions").arg(bad).arg(f.judged);
+}
+
+QString headline(const Finding& f, const Catalogue& c) {
+    QString name = c.name(QString::fromStdString(f.measure));
+    if (f.side) name = tr("%1, %2").arg(name, side(*f.side));
+    if (f.verdict == Verdict::cannot_tell) return name;
+    return tr("%1: %2").arg(name, figure(f.value, QString::fromStdString(f.unit)));
+}
+
+QString error(const Error& e) {
+    const QString what = QString::fromStdString(e.context);
+    switch (e.code) {
+    case Code::cancelled: return tr("Cancelled.");
+    case Code::cannot_open: return tr("The file cannot be opened: %1. Check that it still exists and that you may read it.").arg(what);
+    case Code::unreadable: return tr("This file cannot be read (%1). If it plays elsewhere, save it again as MP4 and try that.").arg(what);
+    case Code::too_large: return tr("This file is larger than Bevel can take (%1). Cut the clip to the part that matters.").arg(what);
+    case Code::write_failed: return tr("Writing failed: %1. Check that there is room and that the folder may be written to.").arg(what);
+    case Code::cannot_judge: return reason(what);
+    case Code::not_found: return tr("Not found: %1.").arg(what);
+    case Code::bad_value: break;
+    }
+    return tr("A value is not usable: %1.").arg(what);
+}
+
+QString reason(const QString& code) {
+    if (code == QLatin1String("no_body")) return tr("Nobody was found in this clip for long enough. Film in better light, with the whole body in the picture.");
+    if (code == QLatin1String("too_short")) return tr("The clip is too short to judge. A whole repetition is needed.");
+    if (code == QLatin1String("feet_cut_off")) return tr("The feet are cut off. Step back or tilt the phone down, so that the floor shows below both feet.");
+    if (code == QLatin1String("too_small")) return tr("The student is too small in the picture. Film from closer.");
+    if (code == QLatin1String("oblique_view")) return tr("Filmed obliquely. Film from the front, the back or straight from a side.");
+    if (code == QLatin1String("view_needed")) return tr("Choose the view this clip was filmed from.");
+    if (code == QLatin1String("no_repetition")) return tr("Nothing in the clip looks like this movement. Check that the right movement is chosen.");
+    return code;
+}
+
+QString caution(const QString& code) {
+    if (code == QLatin1String("knees")) return tr("Knees follow the toes; no twist under load. Pain means stop, or make it smaller.");
+    if (code == QLatin1String("balance")) return tr("Keep a chair or wall in reach for steps and one-leg moments; steadier side first.");
+    if (code == QLatin1String("dizziness")) return tr("If you feel dizzy, sit down.");
+    if (code == QLatin1String("overhead")) return tr("Hands overhead only as high as stays easy; if you feel dizzy, lower them and sit down.");
+    if (code == QLatin1String("bends")) return tr("Bend with soft knees, and come up slowly.");
+    if (code == QLatin1String("general"))
+        return tr("Pain means stop or make it smaller. New to practice, pregnant, after surgery, or with heart, blood-pressure, eye, back or bone conditions: ask a "
+                  "licensed clinician first. These remarks describe form; figures from one camera carry the error stated beside them.");
+    return {};
+}
+
+QStringList cautions_for(const std::vector<Finding>& findings, const Movement* movement) {
+    QStringList codes;
+    for (const auto& f : findings)
+        if (f.family == Family::knees && !codes.contains(QStringLiteral("knees"))) codes << QStringLiteral("knees");
+    if (movement)
+        for (const auto& c : movement->cautions)
+            if (!codes.contains(QString::fromStdString(c))) codes << QString::fromStdString(c);
+    if (codes.contains(QStringLiteral("overhead"))) codes.removeAll(QStringLiteral("dizziness"));
+    QStringList out;
+    for (const auto& c : codes)
+        if (const QString s = caution(c); !s.isEmpty()) out << s;
+    return out;
+}
+
+} // namespace text
+} // namespace bevel::ui

@@ -1,0 +1,52 @@
+// All sentences: names of measures, figures with units, verdicts, reasons and cautions. The core speaks in codes only.
+#pragma once
+#include "core/judge/judge.h"
+#include <filesystem>
+#include <QString>
+#include <QStringList>
+
+namespace bevel::ui {
+
+struct MeasureInfo {
+    QString id, name, unit, definition, seen_from;
+    Family family = Family::feet;
+    bool sided = false, hidden = false;
+};
+
+/// The measure catalogue of the data folder, in its order.
+class Catalogue {
+public:
+    static Result<Catalogue> load(const std::filesystem::path& data_dir);
+    const std::vector<MeasureInfo>& all() const { return all_; }
+    const MeasureInfo* find(const QString& id) const;
+    QString name(const QString& id) const;
+    std::vector<const MeasureInfo*> of(Family f) const; // shown ones
+
+private:
+    std::vector<MeasureInfo> all_;
+};
+
+namespace text {
+QString family(Family f);
+QString side(Side s);                 // "left" / "right"
+QString view(View v);
+QString verdict(Verdict v);
+QString severity(Severity s);
+QString absent(Absent a);
+QString breath(Breath b);
+/// A value in the unit people read: shares as percent, lengths with one decimal. `shoulder_width_m` adds cm to widths in SW.
+QString figure(double value, const QString& unit, double shoulder_width_m = 0);
+QString with_sigma(double value, double sigma, const QString& unit);
+QString band(const std::optional<double>& low, const std::optional<double>& high, const QString& unit);
+QString time(double seconds);         // m:ss.s
+/// "5 of 6 repetitions", "1 of 6", "every repetition".
+QString repetitions(const Finding& f);
+/// What is the matter, in one short line: "Right knee falls in: 11° (band up to 6°)".
+QString headline(const Finding& f, const Catalogue& c);
+QString error(const Error& e);
+QString reason(const QString& code);  // of cannot_judge
+QString caution(const QString& code);
+QStringList cautions_for(const std::vector<Finding>& findings, const Movement* movement);
+} // namespace text
+
+} // namespace bevel::ui
