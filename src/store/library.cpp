@@ -6,7 +6,7 @@ namespace bevel {
 namespace {
 
 namespace fs = std::filesystem;
-constexpr int newest = 2;
+constexpr int newest = 3;
 
 /// Steps from one version of the library to the next; never edited once released, only added to.
 const std::array<const char*, newest> steps{
@@ -22,6 +22,8 @@ const std::array<const char*, newest> steps{
     "CREATE INDEX clip_person ON clip(person);",
     // 2: a note on each decision
     "ALTER TABLE decision ADD COLUMN note TEXT NOT NULL DEFAULT '';",
+    // 3: settings
+    "CREATE TABLE setting(key TEXT PRIMARY KEY, value TEXT NOT NULL);",
 };
 
 class Query {
@@ -233,7 +235,7 @@ Result<std::vector<Decision>> Library::decisions(std::int64_t clip) const {
 }
 
 Result<std::int64_t> Library::save_letter(const LetterRecord& l) {
-    const nlohmann::json body{{"praise", l.praise}, {"checks", l.checks}, {"opening", l.opening}, {"closing", l.closing}, {"hide_identity", l.hide_identity}};
+    const nlohmann::json body{{"praise", l.praise}, {"checks", l.checks}, {"opening", l.opening}, {"closing", l.closing}, {"hide_identity", l.hide_identity}, {"signed_by", l.signed_by}, {"place", l.place}};
     Query q(db_, "INSERT INTO letter(clip, body, sent_on) VALUES(?,?,?) ON CONFLICT(clip) DO UPDATE SET body=excluded.body, sent_on=excluded.sent_on");
     if (auto ok = q.bind(l.clip).bind(body.dump()).bind(l.sent_on).run(); !ok) return tl::unexpected(ok.error());
     Query id(db_, "SELECT id FROM letter WHERE clip=?");
@@ -257,6 +259,8 @@ Result<std::vector<LetterRecord>> Library::letters(std::int64_t clip) const {
             l.opening = j.value("opening", "");
             l.closing = j.value("closing", "");
             l.hide_identity = j.value("hide_identity", false);
+            l.signed_by = j.value("signed_by", "");
+            l.place = j.value("place", "");
         } catch (const nlohmann::json::exception&) {
             return fail(Code::unreadable, "letter");
         }
@@ -264,6 +268,17 @@ Result<std::vector<LetterRecord>> Library::letters(std::int64_t clip) const {
     }
     if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
     return out;
+}
+
+std::string Library::setting(const std::string& key) const {
+    Query q(db_, "SELECT value FROM setting WHERE key=?");
+    q.bind(key);
+    return q.row() ? q.text(0) : std::string();
+}
+
+Result<bool> Library::set_setting(const std::string& key, const std::string& value) {
+    Query q(db_, "INSERT INTO setting(key, value) VALUES(?,?) ON CONFLICT(key) DO UPDATE SET value=excluded.value");
+    return q.bind(key).bind(value).run();
 }
 
 Result<bool> Library::compact() {

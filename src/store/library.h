@@ -50,6 +50,7 @@ struct LetterRecord {
     std::vector<std::string> checks;  // "check/side" of up to three corrections
     std::string opening, closing;     // free text
     bool hide_identity = false;
+    std::string signed_by, place;     // as the letter goes out; kept as settings for the next one
     std::string sent_on;              // ISO date when exported, else empty
 };
 
@@ -82,6 +83,10 @@ public:
 
     Result<std::int64_t> save_letter(const LetterRecord& l); // one letter a clip: replaces the earlier draft
     Result<std::vector<LetterRecord>> letters(std::int64_t clip) const;
+
+    /// A setting, empty when it was never made: "signed_by", "place".
+    std::string setting(const std::string& key) const;
+    Result<bool> set_setting(const std::string& key, const std::string& value);
 
     /// Writes everything into the one file, for copying it away.
     Result<bool> compact();

@@ -1,0 +1,34 @@
+// The demo's scene: Lantern Quay, its invented students and their simulated clips.
+#pragma once
+#include "core/sim/take.h"
+#include <string>
+#include <vector>
+
+namespace bevel::cli {
+
+struct SceneClip {
+    const char* file;
+    int student;
+    const char* movement;
+    const char* view;
+    const char* date;
+    int repetitions;
+    std::vector<const char*> faults;
+    double tempo, distance, tilt, roll, shake;
+    int width, height;
+    enum class Then { reviewed, tracked, waiting } then;
+};
+
+struct SceneStudent {
+    const char* name;
+    double stature_m;
+    const char* notes;
+    std::uint64_t seed;
+};
+
+const std::vector<SceneStudent>& scene_students();
+const std::vector<SceneClip>& scene_clips();
+/// The take behind a clip of the scene; the same command always makes the same points.
+sim::TakeOptions scene_take(const SceneClip& clip);
+
+} // namespace bevel::cli

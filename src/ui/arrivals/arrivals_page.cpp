@@ -1,0 +1,369 @@
+#include "ui/arrivals/arrivals_page.h"
+#include "core/review/review.h"
+#include <chrono>
+#include <QComboBox>
+#include <QDate>
+#include <QDoubleSpinBox>
+#include <QDragEnterEvent>
+#include <QFileDialog>
+#include <QFileInfo>
+#include <QFormLayout>
+#include <QHeaderView>
+#include <QLabel>
+#include <QLineEdit>
+#include <QMimeData>
+#include <QProgressBar>
+#include <QPushButton>
+#include <QTableWidget>
+#include <QVBoxLayout>
+
+namespace bevel::ui {
+
+ArrivalsPage::ArrivalsPage(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+    setAcceptDrops(true);
+    build();
+    refresh();
+}
+
+ArrivalsPage::~ArrivalsPage() {
+    if (stop_) stop_->request_stop();
+}
+
+void ArrivalsPage::build() {
+    auto* title = new QLabel(tr("Arrivals"));
+    title->setObjectName(QStringLiteral("title"));
+    auto* hint = new QLabel(tr("Drop a clip anywhere on this page. Film from the front or straight from a side, whole body and both feet in the picture."));
+    hint->setObjectName(QStringLiteral("faint"));
+    hint->setWordWrap(true);
+    table_ = new QTableWidget(0, 5);
+    table_->setObjectName(QStringLiteral("clips"));
+    table_->setAccessibleName(tr("Clips"));
+    table_->setHorizontalHeaderLabels({tr("Student"), tr("Movement"), tr("Filmed"), tr("On"), tr("State")});
+    table_->horizontalHeader()->setSectionResizeMode(QHeaderView::Interactive);
+    table_->horizontalHeader()->setStretchLastSection(true);
+    table_->setColumnWidth(0, 150);
+    table_->setColumnWidth(1, 180);
+    table_->setColumnWidth(2, 175);
+    table_->setColumnWidth(3, 95);
+    table_->verticalHeader()->hide();
+    table_->verticalHeader()->setDefaultSectionSize(34);
+    table_->setShowGrid(false);
+    table_->setSelectionBehavior(QAbstractItemView::SelectRows);
+    table_->setSelectionMode(QAbstractItemView::SingleSelection);
+    table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
+    open_ = new QPushButton(tr("Open the review"));
+    open_->setObjectName(QStringLiteral("openReview"));
+    open_->setEnabled(false);
+    progress_ = new QProgressBar;
+    progress_->setAccessibleName(tr("Progress of finding the body"));
+    progress_->hide();
+    progress_label_ = new QLabel;
+    progress_label_->setObjectName(QStringLiteral("faint"));
+    cancel_ = new QPushButton(tr("Stop"));
+    cancel_->setObjectName(QStringLiteral("cancel"));
+    cancel_->hide();
+    auto* below = new QHBoxLayout;
+    below->addWidget(open_);
+    below->addWidget(progress_, 1);
+    below->addWidget(progress_label_);
+    below->addWidget(cancel_);
+    below->addStretch(0);
+    auto* left = new QVBoxLayout;
+    left->addWidget(title);
+    left->addWidget(hint);
+    left->addWidget(table_, 1);
+    left->addLayout(below);
+    auto* all = new QHBoxLayout(this);
+    all->setContentsMargins(20, 16, 20, 16);
+    all->setSpacing(18);
+    all->addLayout(left, 1);
+    all->addWidget(build_form());
+    auto open_row = [this] {
+        const int r = table_->currentRow();
+        if (r >= 0 && r < static_cast<int>(rows_.size()) && rows_[static_cast<std::size_t>(r)].clip.state != ClipState::waiting &&
+            rows_[static_cast<std::size_t>(r)].clip.state != ClipState::failed)
+            emit open_review(rows_[static_cast<std::size_t>(r)].clip.id);
+    };
+    connect(open_, &QPushButton::clicked, this, open_row);
+    connect(table_, &QTableWidget::cellActivated, this, open_row);
+    connect(table_, &QTableWidget::itemSelectionChanged, this, [this] {
+        const int r = table_->currentRow();
+        const bool row = r >= 0 && r < static_cast<int>(rows_.size());
+        const auto state = row ? rows_[static_cast<std::size_t>(r)].clip.state : ClipState::waiting;
+        open_->setEnabled(row && (state == ClipState::tracked || state == ClipState::reviewed));
+        if (row && state == ClipState::failed) say(text::reason(QString::fromStdString(rows_[static_cast<std::size_t>(r)].clip.problem)), true);
+    });
+    connect(cancel_, &QPushButton::clicked, this, [this] {
+        if (stop_) stop_->request_stop();
+    });
+}
+
+QFrame* ArrivalsPage::build_form() {
+    auto* card = new QFrame;
+    card->setObjectName(QStringLiteral("card"));
+    card->setFixedWidth(340);
+    auto* box = new QVBoxLayout(card);
+    box->setContentsMargins(16, 14, 16, 14);
+    auto* heading = new QLabel(tr("Take in a clip"));
+    heading->setObjectName(QStringLiteral("heading"));
+    file_label_ = new QLabel(tr("No file chosen yet."));
+    file_label_->setWordWrap(true);
+    choose_ = new QPushButton(tr("Choose a file …"));
+    choose_->setObjectName(QStringLiteral("chooseFile"));
+    student_ = new QComboBox;
+    student_->setObjectName(QStringLiteral("student"));
+    student_->setEditable(true);
+    student_->setAccessibleName(tr("Student"));
+    student_->setToolTip(tr("Choose a student, or type a new name"));
+    height_ = new QDoubleSpinBox;
+    height_->setObjectName(QStringLiteral("height"));
+    height_->setAccessibleName(tr("Height"));
+    height_->setRange(90, 230);
+    height_->setDecimals(0);
+    height_->setSuffix(tr(" cm"));
+    height_->setValue(170);
+    height_->setToolTip(tr("The student's own height gives the scale of the picture"));
+    movement_ = new QComboBox;
+    movement_->setObjectName(QStringLiteral("movement"));
+    movement_->setAccessibleName(tr("Movement"));
+    for (const auto& m : session_.movements) movement_->addItem(QString::fromStdString(m.name), QString::fromStdString(m.id));
+    view_ = new QComboBox;
+    view_->setObjectName(QStringLiteral("view"));
+    view_->setAccessibleName(tr("Filmed from"));
+    view_->addItem(tr("told from the clip"), QString());
+    for (const auto& [name, id] : {std::pair{tr("the front"), "front"}, {tr("the back"), "back"}, {tr("the student's left"), "left"}, {tr("the student's right"), "right"}})
+        view_->addItem(name, QString::fromLatin1(id));
+    school_ = new QComboBox;
+    school_->setAccessibleName(tr("School"));
+    school_->addItem(tr("the movement's own bands"), QString());
+    for (const auto& s : session_.schools) school_->addItem(QString::fromStdString(s.name), QString::fromStdString(s.id));
+    take_ = new QPushButton(tr("Take in and find the body"));
+    take_->setObjectName(QStringLiteral("primary"));
+    take_->setEnabled(false);
+    message_ = new QLabel;
+    message_->setWordWrap(true);
+    auto* form = new QFormLayout;
+    form->setRowWrapPolicy(QFormLayout::WrapAllRows);
+    form->addRow(tr("Student"), student_);
+    form->addRow(tr("Height"), height_);
+    form->addRow(tr("Movement"), movement_);
+    form->addRow(tr("Filmed from"), view_);
+    form->addRow(tr("School"), school_);
+    auto* privacy = new QLabel(tr("Clips stay on this computer."));
+    privacy->setObjectName(QStringLiteral("faint"));
+    for (QWidget* w : std::initializer_list<QWidget*>{heading, file_label_, choose_}) box->addWidget(w);
+    box->addLayout(form);
+    box->addSpacing(6);
+    for (QWidget* w : std::initializer_list<QWidget*>{take_, message_}) box->addWidget(w);
+    box->addStretch(1);
+    box->addWidget(privacy);
+    connect(choose_, &QPushButton::clicked, this, [this] {
+        const QString f = QFileDialog::getOpenFileName(this, tr("Choose a clip"), QString(), tr("Clips (*.mp4 *.mov *.webm *.mkv *.avi *.m4v);;All files (*)"));
+        if (!f.isEmpty()) offer(f);
+    });
+    connect(take_, &QPushButton::clicked, this, &ArrivalsPage::take_in);
+    connect(student_, &QComboBox::currentIndexChanged, this, [this](int i) {
+        if (i >= 0 && i < static_cast<int>(people_.size())) height_->setValue(people_[static_cast<std::size_t>(i)].stature_m * 100);
+    });
+    return card;
+}
+
+void ArrivalsPage::say(const QString& text, bool problem) {
+    message_->setObjectName(problem ? QStringLiteral("problem") : QStringLiteral("faint"));
+    message_->setStyleSheet(QStringLiteral("color: %1; background: transparent;").arg((problem ? session_.theme.palette.outside : session_.theme.palette.faint).name()));
+    message_->setText(text);
+}
+
+void ArrivalsPage::refresh() {
+    session_.background->post(this, [this, lib = session_.library](std::stop_token) -> Background::After {
+        auto clips = lib->clips();
+        auto people = lib->people();
+        if (!clips || !people) return [this, e = clips ? people.error() : clips.error()] { say(text::error(e), true); };
+        std::vector<ClipRow> rows;
+        for (auto& c : *clips)
+            for (const auto& p : *people)
+                if (p.id == c.person) rows.push_back({c, p});
+        return [this, rows = std::move(rows), people = std::move(*people)]() mutable { show_rows(std::move(rows), std::move(people)); };
+    });
+}
+
+void ArrivalsPage::show_rows(std::vector<ClipRow> rows, std::vector<Person> people) {
+    const qint64 chosen = table_->currentRow() >= 0 && table_->currentRow() < static_cast<int>(rows_.size()) ? rows_[static_cast<std::size_t>(table_->currentRow())].clip.id : 0;
+    rows_ = std::move(rows);
+    people_ = std::move(people);
+    table_->setRowCount(static_cast<int>(rows_.size()));
+    for (std::size_t i = 0; i < rows_.size(); ++i) {
+        const auto& r = rows_[i];
+        const auto* m = session_.movement(r.clip.movement);
+        const auto view = view_from_name(r.clip.view);
+        QString state;
+        QColor colour = session_.theme.palette.ink;
+        switch (r.clip.state) {
+        case ClipState::waiting:
+            state = r.clip.id == running_ ? tr("finding the body …") : tr("waiting for its turn");
+            colour = session_.theme.palette.faint;
+            break;
+        case ClipState::tracked:
+            state = tr("to be reviewed");
+            colour = session_.theme.palette.accent;
+            break;
+        case ClipState::reviewed: state = tr("reviewed"); break;
+        case ClipState::failed:
+            state = tr("cannot be judged");
+            colour = session_.theme.palette.outside;
+            break;
+        }
+        const QDate date = QDate::fromString(QString::fromStdString(r.clip.filmed_on), Qt::ISODate);
+        const QStringList cells{QString::fromStdString(r.person.name), m ? QString::fromStdString(m->name) : QString::fromStdString(r.clip.movement),
+                                view ? text::view(*view) : tr("as the clip shows"), QLocale().toString(date, QStringLiteral("d MMM yyyy")), state};
+        for (int c = 0; c < cells.size(); ++c) {
+            auto* item = new QTableWidgetItem(cells[c]);
+            item->setToolTip(cells[c]);
+            if (c == 4) item->setForeground(colour);
+            table_->setItem(static_cast<int>(i), c, item);
+        }
+        if (r.clip.id == chosen) table_->selectRow(static_cast<int>(i));
+    }
+    if (table_->currentRow() < 0 && !rows_.empty()) table_->selectRow(0);
+    const QString typed = student_->currentText();
+    student_->clear();
+    for (const auto& p : people_) student_->addItem(QString::fromStdString(p.name));
+    if (!typed.isEmpty()) student_->setCurrentText(typed);
+    start_next();
+}
+
+void ArrivalsPage::offer(const QString& file) {
+    file_ = file;
+    file_label_->setText(QFileInfo(file).fileName());
+    take_->setEnabled(true);
+    say(tr("Say who it is and which movement, then take it in."), false);
+}
+
+void ArrivalsPage::dragEnterEvent(QDragEnterEvent* e) {
+    if (e->mimeData()->hasUrls()) e->acceptProposedAction();
+}
+
+void ArrivalsPage::dropEvent(QDropEvent* e) {
+    for (const QUrl& url : e->mimeData()->urls())
+        if (url.isLocalFile()) {
+            offer(url.toLocalFile());
+            e->acceptProposedAction();
+            return;
+        }
+}
+
+void ArrivalsPage::take_in() {
+    const QString name = student_->currentText().trimmed();
+    if (name.isEmpty()) {
+        say(tr("Say whose practice it is."), true);
+        student_->setFocus();
+        return;
+    }
+    Person person;
+    person.name = name.toStdString();
+    person.stature_m = height_->value() / 100;
+    for (const auto& p : people_)
+        if (QString::fromStdString(p.name).compare(name, Qt::CaseInsensitive) == 0) {
+            person.id = p.id;
+            person.notes = p.notes;
+        }
+    Clip clip;
+    clip.movement = movement_->currentData().toString().toStdString();
+    clip.view = view_->currentData().toString().toStdString();
+    clip.school = school_->currentData().toString().toStdString();
+    clip.arrived_on = QDate::currentDate().toString(Qt::ISODate).toStdString();
+    clip.filmed_on = QFileInfo(file_).lastModified().date().toString(Qt::ISODate).toStdString();
+    take_->setEnabled(false);
+    say(tr("Copying the clip …"), false);
+    session_.background->post(this, [this, lib = session_.library, person, clip, file = file_.toStdString()](std::stop_token) mutable -> Background::After {
+        auto reader = ClipReader::open(file);
+        if (!reader) return [this, e = reader.error()] { say(text::error(e), true); take_->setEnabled(true); };
+        if (person.id == 0) {
+            auto id = lib->add_person(person);
+            if (!id) return [this, e = id.error()] { say(text::error(e), true); take_->setEnabled(true); };
+            person.id = *id;
+        } else if (auto ok = lib->update_person(person); !ok) {
+            return [this, e = ok.error()] { say(text::error(e), true); take_->setEnabled(true); };
+        }
+        clip.person = person.id;
+        auto id = lib->add_clip(clip, file);
+        if (!id) return [this, e = id.error()] { say(text::error(e), true); take_->setEnabled(true); };
+        return [this] {
+            say(tr("Taken in."), false);
+            file_.clear();
+            file_label_->setText(tr("No file chosen yet."));
+            refresh();
+        };
+    });
+}
+
+void ArrivalsPage::start_next() {
+    if (running_ != 0) return;
+    for (auto it = rows_.rbegin(); it != rows_.rend(); ++it) {
+        if (it->clip.state != ClipState::waiting) continue;
+        running_ = it->clip.id;
+        stop_ = std::make_shared<std::stop_source>();
+        progress_->setRange(0, 0);
+        progress_->show();
+        cancel_->show();
+        progress_label_->setText(tr("reading …"));
+        const Clip clip = it->clip;
+        const Person person = it->person;
+        const Movement* movement = session_.movement(clip.movement);
+        TrackOptions options;
+        options.model_dir = session_.model_dir;
+        const auto began = std::chrono::steady_clock::now();
+        options.progress = [this, began](std::size_t done, std::size_t total, const std::optional<BodyPx>&) {
+            if (done % 10 != 0 && done != total) return;
+            const double s = std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count();
+            const double rate = s > 0 ? static_cast<double>(done) / s : 0;
+            QMetaObject::invokeMethod(this, [this, done, total, rate] {
+                progress_->setRange(0, static_cast<int>(total));
+                progress_->setValue(static_cast<int>(done));
+                const double left = rate > 0 ? static_cast<double>(total - done) / rate : 0;
+                progress_label_->setText(tr("%1 frames/s · %2 s left").arg(rate, 0, 'f', 0).arg(left, 0, 'f', 0));
+            }, Qt::QueuedConnection);
+        };
+        session_.finder->post(this, [this, lib = session_.library, background = session_.background, clip, person, movement = movement ? std::optional(*movement) : std::nullopt,
+                                     options, stop = stop_](std::stop_token quit) -> Background::After {
+            const std::stop_callback forward(quit, [&] { stop->request_stop(); });
+            auto found = track_clip(lib->path_of(clip), options, stop->get_token());
+            Error error;
+            bool failed = !found;
+            if (!found) error = found.error();
+            if (found && movement) { // say early if the clip cannot be judged
+                ReviewOptions ro;
+                ro.view = view_from_name(clip.view);
+                ro.stature_m = person.stature_m;
+                if (auto review = make_review(found->track, *movement, ro); !review) {
+                    failed = true;
+                    error = review.error();
+                }
+            }
+            const bool cancelled = failed && error.code == Code::cancelled;
+            Clip ended = clip;
+            ended.state = failed ? ClipState::failed : ClipState::tracked;
+            ended.problem = !failed ? std::string() : cancelled ? "cancelled" : error.code == Code::cannot_judge ? error.context : "unreadable: " + error.context;
+            const auto track = found ? std::make_shared<Track>(std::move(found->track)) : nullptr;
+            return [this, background, lib, clip = ended, track, failed, error] {
+                background->post(this, [this, lib, clip, track, failed, error](std::stop_token) -> Background::After {
+                    if (track) (void)lib->save_track(clip.id, *track);
+                    auto ok = lib->update_clip(clip);
+                    return [this, clip, failed, e = ok ? error : ok.error(), bad = !ok] { finished(clip.id, failed || bad ? text::error(e) : QString()); };
+                });
+            };
+        });
+        return;
+    }
+}
+
+void ArrivalsPage::finished(qint64, const QString& problem) {
+    running_ = 0;
+    progress_->hide();
+    cancel_->hide();
+    progress_label_->clear();
+    say(problem.isEmpty() ? tr("The body was found. The review is ready.") : problem, !problem.isEmpty());
+    refresh();
+}
+
+} // namespace bevel::ui

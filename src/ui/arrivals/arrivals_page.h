@@ -1,0 +1,57 @@
+// Clips waiting, and the form that takes a new one in.
+#pragma once
+#include "media/tracker.h"
+#include "ui/shell/session.h"
+#include <QFrame>
+#include <QWidget>
+
+class QComboBox;
+class QDoubleSpinBox;
+class QLabel;
+class QLineEdit;
+class QProgressBar;
+class QPushButton;
+class QTableWidget;
+
+namespace bevel::ui {
+
+class ArrivalsPage : public QWidget {
+    Q_OBJECT
+public:
+    ArrivalsPage(Session& session, QWidget* parent = nullptr);
+    ~ArrivalsPage() override;
+    void refresh();
+    /// Puts a file into the form, as a drop does.
+    void offer(const QString& file);
+
+signals:
+    void open_review(qint64 clip);
+
+protected:
+    void dragEnterEvent(QDragEnterEvent* e) override;
+    void dropEvent(QDropEvent* e) override;
+
+private:
+    void build();
+    QFrame* build_form();
+    void show_rows(std::vector<ClipRow> rows, std::vector<Person> people);
+    void take_in();
+    void start_next();
+    void finished(qint64 clip, const QString& problem);
+    void say(const QString& text, bool problem);
+
+    Session& session_;
+    std::vector<ClipRow> rows_;
+    std::vector<Person> people_;
+    QString file_;
+    qint64 running_ = 0;
+    std::shared_ptr<std::stop_source> stop_;
+    QTableWidget* table_ = nullptr;
+    QLabel *file_label_ = nullptr, *message_ = nullptr, *progress_label_ = nullptr;
+    QComboBox *student_ = nullptr, *movement_ = nullptr, *view_ = nullptr, *school_ = nullptr;
+    QDoubleSpinBox* height_ = nullptr;
+    QPushButton *take_ = nullptr, *open_ = nullptr, *cancel_ = nullptr, *choose_ = nullptr;
+    QProgressBar* progress_ = nullptr;
+};
+
+} // namespace bevel::ui

@@ -1,0 +1,45 @@
+#include "ui/jobs/background.h"
+#include <QMetaObject>
+
+namespace bevel::ui {
+
+Background::Background(QObject* parent) : QObject(parent), thread_([this](const std::stop_token& s) { loop(s); }) {}
+
+Background::~Background() {
+    thread_.request_stop();
+    changed_.notify_all();
+    thread_.join();
+}
+
+void Background::post(QObject* owner, std::function<After(std::stop_token)> work) {
+    const std::lock_guard lock(mutex_);
+    queue_.push_back({owner, std::move(work)});
+    changed_.notify_all();
+}
+
+bool Background::idle() const {
+    const std::lock_guard lock(mutex_);
+    return queue_.empty() && !busy_;
+}
+
+void Background::loop(const std::stop_token& stop) {
+    while (true) {
+        Job job;
+        {
+            std::unique_lock lock(mutex_);
+            busy_ = false;
+            changed_.wait(lock, stop, [&] { return !queue_.empty(); });
+            if (queue_.empty()) return; // asked to stop, and everything posted has been written
+            job = std::move(queue_.front());
+            queue_.pop_front();
+            busy_ = true;
+        }
+        After after = job.work(stop);
+        if (after)
+            QMetaObject::invokeMethod(this, [owner = job.owner, after = std::move(after)] {
+                if (owner) after();
+            }, Qt::QueuedConnection);
+    }
+}
+
+} // namespace bevel::ui

@@ -1,0 +1,38 @@
+// Work off the interface thread. One serial thread owns the library and files; each start has exactly one end, and results come back
+// as calls on the interface thread. Whoever is gone by then is not called.
+#pragma once
+#include <condition_variable>
+#include <deque>
+#include <functional>
+#include <mutex>
+#include <QObject>
+#include <QPointer>
+#include <thread>
+
+namespace bevel::ui {
+
+class Background : public QObject {
+    Q_OBJECT
+public:
+    explicit Background(QObject* parent = nullptr);
+    ~Background() override;
+
+    /// Runs `work` on the thread; what it returns is run on the interface thread while `owner` lives.
+    using After = std::function<void()>;
+    void post(QObject* owner, std::function<After(std::stop_token)> work);
+    bool idle() const;
+
+private:
+    void loop(const std::stop_token& stop);
+    struct Job {
+        QPointer<QObject> owner;
+        std::function<After(std::stop_token)> work;
+    };
+    mutable std::mutex mutex_;
+    std::condition_variable_any changed_;
+    std::deque<Job> queue_;
+    bool busy_ = false;
+    std::jthread thread_;
+};
+
+} // namespace bevel::ui

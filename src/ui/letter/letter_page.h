@@ -1,0 +1,57 @@
+// Choosing up to three kept findings and one thing that went well; the page as it will look; PDF and HTML.
+#pragma once
+#include "ui/paint/letter_document.h"
+#include "ui/review/review_state.h"
+#include "ui/shell/session.h"
+#include <QTimer>
+#include <QWidget>
+
+class QCheckBox;
+class QComboBox;
+class QLabel;
+class QLineEdit;
+class QListWidget;
+class QPlainTextEdit;
+class QPushButton;
+class QScrollArea;
+
+namespace bevel::ui {
+
+class LetterPage : public QWidget {
+    Q_OBJECT
+public:
+    LetterPage(Session& session, QWidget* parent = nullptr);
+    void open_clip(qint64 clip);
+    /// Writes the letter; the ending decides the kind. Reports through the message line.
+    void export_to(const QString& file);
+
+signals:
+    void exported(const QString& file);
+
+private:
+    void build();
+    void show_choices();
+    void choices_changed();
+    LetterRecord record() const;
+    void render();
+    void content_ready(LetterContent content);
+    void ask_and_export(const QString& ending);
+
+    Session& session_;
+    std::shared_ptr<const OpenReview> open_;
+    std::optional<LetterContent> content_;
+    std::vector<LetterRecord> saved_;
+    QTimer delay_;
+    int run_ = 0;
+    bool filling_ = false;
+    QListWidget* corrections_ = nullptr;
+    QComboBox* praise_ = nullptr;
+    QPlainTextEdit *opening_ = nullptr, *closing_ = nullptr;
+    QLineEdit *signed_ = nullptr, *place_ = nullptr;
+    std::pair<QString, QString> sender_;
+    QCheckBox* hide_ = nullptr;
+    QLabel *preview_ = nullptr, *message_ = nullptr, *count_ = nullptr, *title_ = nullptr;
+    QPushButton *pdf_ = nullptr, *html_ = nullptr;
+};
+
+} // namespace bevel::ui

@@ -1,0 +1,227 @@
+#include "ui/paint/letter_document.h"
+#include "media/clip.h"
+#include "ui/paint/body.h"
+#include "ui/text/text.h"
+#include <cmath>
+#include <QBuffer>
+#include <QCoreApplication>
+#include <QFile>
+#include <QLocale>
+#include <QPdfWriter>
+
+namespace bevel::ui {
+namespace {
+
+QString tr(const char* s) { return QCoreApplication::translate("letter", s); }
+constexpr double page_w = 595, page_h = 842, margin = 48, text_w = page_w - 2 * margin;
+
+/// Draws wrapped text and returns the height used; measures only when the painter is null.
+double put(QPainter& p, double x, double y, double w, const QString& s, const QFont& f, const QColor& c, bool draw) {
+    if (s.isEmpty()) return 0;
+    p.setFont(f);
+    const QRectF r = p.boundingRect(QRectF(x, y, w, 2000), Qt::AlignLeft | Qt::TextWordWrap, s);
+    if (draw) {
+        p.setPen(c);
+        p.drawText(QRectF(x, y, w, r.height() + 4), Qt::AlignLeft | Qt::TextWordWrap, s);
+    }
+    return r.height();
+}
+
+QFont points(const Theme& t, double size, QFont::Weight w = QFont::Normal) {
+    QFont f = t.font(size, w);
+    f.setPixelSize(static_cast<int>(std::lround(size))); // the painter's unit is the point
+    return f;
+}
+
+/// Walks the letter and paints what lies on page `wanted`; returns the number of pages.
+class Layout {
+public:
+    Layout(QPainter& p, const LetterContent& c, const Theme& t, int wanted) : p_(p), c_(c), t_(t), wanted_(wanted) {}
+
+    int run() {
+        head();
+        if (!c_.opening.isEmpty()) paragraph(c_.opening, 11, 12);
+        if (!c_.praise.isEmpty()) {
+            room(40);
+            line(tr("What went well"), 10, QFont::DemiBold, t_.palette.inside, 3);
+            paragraph(c_.praise, 12, 14);
+        }
+        for (int i = 0; i < c_.items.size(); ++i) item(i);
+        if (!c_.closing.isEmpty()) paragraph(c_.closing, 11, 10);
+        room(30);
+        paragraph(c_.instructor, 11, 14);
+        if (!c_.cautions.isEmpty()) {
+            const QString all = c_.cautions.join(QStringLiteral("  "));
+            const double h = put(p_, margin + 10, 0, text_w - 20, all, points(t_, 9), t_.palette.faint, false);
+            room(h + 18);
+            if (here()) {
+                p_.setPen(QPen(t_.palette.line, 1));
+                p_.drawLine(QPointF(margin, y_), QPointF(page_w - margin, y_));
+            }
+            y_ += 8;
+            put(p_, margin, y_, text_w, all, points(t_, 9), t_.palette.faint, here());
+        }
+        return page_ + 1;
+    }
+
+private:
+    bool here() const { return page_ == wanted_; }
+    void room(double h) {
+        if (y_ + h <= page_h - margin) return;
+        ++page_;
+        y_ = margin;
+    }
+    void line(const QString& s, double size, QFont::Weight w, const QColor& c, double after) {
+        y_ += put(p_, margin, y_, text_w, s, points(t_, size, w), c, here()) + after;
+    }
+    void paragraph(const QString& s, double size, double after) {
+        const double h = put(p_, margin, 0, text_w, s, points(t_, size), t_.palette.ink, false);
+        room(h);
+        line(s, size, QFont::Normal, t_.palette.ink, after);
+    }
+    void head() {
+        line(c_.place, 10, QFont::DemiBold, t_.palette.accent, 2);
+        line(tr("%1 for %2").arg(c_.movement, c_.student), 19, QFont::DemiBold, t_.palette.ink, 2);
+        line(tr("%1 · filmed %2").arg(QLocale().toString(c_.date, QLocale::LongFormat), c_.view), 10, QFont::Normal, t_.palette.faint, 12);
+    }
+    void item(int i) {
+        const LetterItem& it = c_.items[i];
+        const double picture = 150, gap = 12, w = (text_w - gap) / 2;
+        const bool pictures = !it.reference.isNull();
+        double h = 20 + put(p_, 0, 0, text_w, it.cue, points(t_, 13, QFont::DemiBold), t_.palette.ink, false) + 16 + (pictures ? picture + 22 : 0) +
+                   put(p_, 0, 0, text_w, it.caution, points(t_, 10), t_.palette.outside, false);
+        room(h);
+        line(tr("%1 · %2").arg(i + 1).arg(it.moment), 10, QFont::DemiBold, t_.palette.accent, 2);
+        line(it.cue, 13, QFont::DemiBold, t_.palette.ink, 3);
+        line(it.figure, 10, QFont::Normal, t_.palette.faint, 5);
+        if (pictures) {
+            auto image = [&](const QImage& im, double x, const QString& caption) {
+                if (!here()) return;
+                const QRectF box(x, y_, w, picture);
+                p_.fillRect(box, QColor(0xF3, 0xEE, 0xE4));
+                if (!im.isNull()) {
+                    const QSizeF s = QSizeF(im.size()).scaled(box.size(), Qt::KeepAspectRatio);
+                    p_.setRenderHint(QPainter::SmoothPixmapTransform);
+                    p_.drawImage(QRectF(box.center().x() - s.width() / 2, box.top(), s.width(), s.height()), im);
+                }
+                put(p_, x, y_ + picture + 3, w, caption, points(t_, 9), t_.palette.faint, true);
+            };
+            image(it.still, margin, tr("You, at this moment"));
+            image(it.reference, margin + w + gap, tr("The reference, at the same moment of the movement"));
+            y_ += picture + 20;
+        }
+        if (!it.caution.isEmpty()) line(it.caution, 10, QFont::Normal, t_.palette.outside, 2);
+        y_ += 12;
+    }
+
+    QPainter& p_;
+    const LetterContent& c_;
+    const Theme& t_;
+    int wanted_, page_ = 0;
+    double y_ = margin;
+};
+
+QString data_url(const QImage& im) {
+    QByteArray bytes;
+    QBuffer b(&bytes);
+    b.open(QIODevice::WriteOnly);
+    im.save(&b, "PNG");
+    return QStringLiteral("data:image/png;base64,") + QString::fromLatin1(bytes.toBase64());
+}
+
+} // namespace
+
+bool paint_letter_page(QPainter& p, const LetterContent& c, int number, const Theme& theme) {
+    return number >= 0 && number < Layout(p, c, theme, number).run();
+}
+
+int letter_pages(const LetterContent& c) {
+    QImage dummy(8, 8, QImage::Format_ARGB32);
+    QPainter p(&dummy);
+    return Layout(p, c, Theme(), -1).run();
+}
+
+Result<bool> write_letter_pdf(const std::filesystem::path& file, const LetterContent& c) {
+    QFile out(QString::fromStdString(file.string()));
+    if (!out.open(QIODevice::WriteOnly)) return fail(Code::write_failed, file.string());
+    QPdfWriter pdf(&out);
+    pdf.setPageSize(QPageSize(QPageSize::A4));
+    pdf.setPageMargins(QMarginsF(0, 0, 0, 0));
+    pdf.setTitle(tr("%1 for %2").arg(c.movement, c.student));
+    pdf.setCreator(QStringLiteral("Bevel"));
+    QPainter p(&pdf);
+    const double scale = pdf.width() / page_w;
+    const int pages = letter_pages(c);
+    for (int i = 0; i < pages; ++i) {
+        if (i > 0) pdf.newPage();
+        p.save();
+        p.scale(scale, scale);
+        paint_letter_page(p, c, i, Theme());
+        p.restore();
+    }
+    if (!p.end()) return fail(Code::write_failed, file.string());
+    return true;
+}
+
+QString letter_html(const LetterContent& c) {
+    auto e = [](const QString& s) { return s.toHtmlEscaped(); };
+    QString h = QStringLiteral(
+        "<!DOCTYPE html>\n<html><head><meta charset=\"utf-8\"><title>%1</title><style>body{font-family:'Open Sans',sans-serif;background:#f5f0e6;color:#2b2622;"
+        "max-width:46em;margin:2em auto;padding:0 1em;line-height:1.5}h1{font-size:1.6em}.faint{color:#625a50}.caution{color:#9c242b}"
+        ".pair{display:flex;gap:1em}.pair figure{flex:1;margin:0}.pair img{width:100%}footer{border-top:1px solid #d9cfbe;margin-top:2em;padding-top:.6em}</style></head><body>\n")
+                    .arg(e(tr("%1 for %2").arg(c.movement, c.student)));
+    h += QStringLiteral("<p class=\"faint\">%1</p><h1>%2</h1><p class=\"faint\">%3</p>\n").arg(e(c.place), e(tr("%1 for %2").arg(c.movement, c.student)), e(tr("%1 · filmed %2").arg(QLocale().toString(c.date, QLocale::LongFormat), c.view)));
+    if (!c.opening.isEmpty()) h += QStringLiteral("<p>%1</p>\n").arg(e(c.opening));
+    if (!c.praise.isEmpty()) h += QStringLiteral("<h2>%1</h2><p>%2</p>\n").arg(e(tr("What went well")), e(c.praise));
+    for (int i = 0; i < c.items.size(); ++i) {
+        const auto& it = c.items[i];
+        h += QStringLiteral("<section><h2>%1. %2</h2><p class=\"faint\">%3 · %4</p>\n").arg(i + 1).arg(e(it.cue), e(it.moment), e(it.figure));
+        if (!it.reference.isNull()) {
+            h += QStringLiteral("<div class=\"pair\">");
+            if (!it.still.isNull()) h += QStringLiteral("<figure><img alt=\"%1\" src=\"%2\"><figcaption>%1</figcaption></figure>").arg(e(tr("You, at this moment")), data_url(it.still));
+            h += QStringLiteral("<figure><img alt=\"%1\" src=\"%2\"><figcaption>%1</figcaption></figure></div>\n").arg(e(tr("The reference, at the same moment of the movement")), data_url(it.reference));
+        }
+        if (!it.caution.isEmpty()) h += QStringLiteral("<p class=\"caution\">%1</p>").arg(e(it.caution));
+        h += QStringLiteral("</section>\n");
+    }
+    if (!c.closing.isEmpty()) h += QStringLiteral("<p>%1</p>\n").arg(e(c.closing));
+    h += QStringLiteral("<p>%1</p>\n<footer class=\"faint\"><p>%2</p></footer></body></html>\n").arg(e(c.instructor), e(c.cautions.join(QLatin1Char(' '))));
+    return h;
+}
+
+Stills make_stills(const std::filesystem::path& clip, const Track& track, const std::shared_ptr<const Review>& review, const Finding& f, bool hide_identity, const Theme& theme) {
+    Stills out;
+    const auto& ts = track.time_s;
+    auto i = static_cast<std::size_t>(std::lower_bound(ts.begin(), ts.end(), f.time_s - 1e-6) - ts.begin());
+    i = std::min(i, ts.size() - 1);
+    const QRectF crop = crop_of(track, 1.6);
+    const double k = 640 / crop.width();
+    auto framed = [&](const QImage& source, const BodyPx* body, double dx) {
+        QImage im(640, 400, QImage::Format_RGB32);
+        im.fill(QColor(0xF3, 0xEE, 0xE4));
+        QPainter p(&im);
+        p.setRenderHints(QPainter::SmoothPixmapTransform | QPainter::Antialiasing);
+        const double left = crop.left() + dx;
+        p.drawImage(QRectF(-left * k, -crop.top() * k, source.width() * k, source.height() * k), source);
+        if (body) draw_body(p, *body, f.family, [&](double x, double y) { return QPointF((x - left) * k, (y - crop.top()) * k); }, theme, 2.0);
+        return im;
+    };
+    const BodyPx* body = track.px[i] ? &*track.px[i] : nullptr;
+    if (!clip.empty())
+        if (auto reader = ClipReader::open(clip))
+            if (auto im = reader->frame(i)) {
+                QImage q = to_image(**im);
+                if (hide_identity && body) hide_face(q, *body);
+                out.still = framed(q, body, 0);
+            }
+    const auto* rep = review->alignment.at(f.time_s);
+    const double ref = rep ? rep->to_reference(f.time_s) : review->reference->borders(Side::left).front();
+    const ReferencePainter painter(review, std::max(track.width, 320), std::max(track.height, 240));
+    const auto shot = painter.at(ref);
+    double dx = 0.5 * (shot.points[left_ankle].x + shot.points[right_ankle].x) - crop.center().x();
+    if (body) dx = 0.5 * (shot.points[left_ankle].x + shot.points[right_ankle].x) - 0.5 * ((*body)[left_ankle].x + (*body)[right_ankle].x);
+    out.reference = framed(shot.picture, &shot.points, dx);
+    return out;
+}
+
+} // namespace bevel::ui

@@ -1,0 +1,42 @@
+// The letter to the student: what went well first, at most three corrections, each with its picture beside the reference.
+#pragma once
+#include "core/review/review.h"
+#include "ui/paint/theme.h"
+#include <QDate>
+#include <QImage>
+#include <QString>
+#include <QStringList>
+
+namespace bevel::ui {
+
+struct LetterItem {
+    QString moment;   // "Shift and part, 0:12.3"
+    QString cue;      // what to do
+    QString figure;   // "Front knee past toe 3 cm (aim: up to 0 cm), in 2 of 3 repetitions"
+    QString caution;
+    QImage still, reference;
+};
+
+struct LetterContent {
+    QString student, instructor, place, movement, view;
+    QDate date;
+    QString opening, praise, closing;
+    QList<LetterItem> items; // at most three
+    QStringList cautions;    // of the movement, and the general one
+};
+
+/// Paints page `number` (0-based) of the letter on A4 in a painter whose units are points (595 x 842). False when there is no such page.
+bool paint_letter_page(QPainter& p, const LetterContent& c, int number, const Theme& theme);
+int letter_pages(const LetterContent& c);
+
+/// The whole letter as PDF or as one HTML file with its pictures inside.
+Result<bool> write_letter_pdf(const std::filesystem::path& file, const LetterContent& c);
+QString letter_html(const LetterContent& c);
+
+/// Still of a finding beside the reference at the same moment; body lines drawn. An empty clip path leaves the still empty.
+struct Stills {
+    QImage still, reference;
+};
+Stills make_stills(const std::filesystem::path& clip, const Track& track, const std::shared_ptr<const Review>& review, const Finding& f, bool hide_identity, const Theme& theme);
+
+} // namespace bevel::ui

@@ -1,0 +1,489 @@
+#include "ui/review/review_page.h"
+#include <cmath>
+#include <QComboBox>
+#include <QHeaderView>
+#include <QInputDialog>
+#include <QKeyEvent>
+#include <QLabel>
+#include <QPushButton>
+#include <QScrollArea>
+#include <QScrollBar>
+#include <QTableWidget>
+#include <QToolButton>
+#include <QVBoxLayout>
+
+namespace bevel::ui {
+namespace {
+
+/// The mark of a verdict as a small widget.
+class Mark : public QWidget {
+public:
+    Mark(const Session& s, Verdict v, double size, int towards) : session_(s), verdict_(v), size_(size), towards_(towards) {
+        setFixedSize(22, 22);
+        setAccessibleName(text::verdict(v));
+    }
+
+protected:
+    void paintEvent(QPaintEvent*) override {
+        QPainter p(this);
+        draw_mark(p, QRectF(rect()).adjusted(1, 1, -1, -1), verdict_, session_.theme, size_, towards_);
+    }
+
+private:
+    const Session& session_;
+    Verdict verdict_;
+    double size_;
+    int towards_;
+};
+
+QToolButton* tool(const QString& label, const QString& tip, const char* name) {
+    auto* b = new QToolButton;
+    b->setText(label);
+    b->setToolTip(tip);
+    b->setAccessibleName(tip);
+    b->setObjectName(QLatin1String(name));
+    return b;
+}
+
+std::string side_key(const Finding& f) { return !f.side ? "" : *f.side == Side::left ? "left" : "right"; }
+
+} // namespace
+
+ReviewPage::ReviewPage(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+    setFocusPolicy(Qt::StrongFocus);
+    build();
+    timer_.setInterval(16);
+    connect(&timer_, &QTimer::timeout, this, [this] {
+        if (!state_.open) return;
+        clock_ += 0.016 * speed_->currentData().toDouble();
+        if (clock_ >= state_.open->track.time_s.back()) {
+            play(false);
+            return;
+        }
+        state_.set_time(clock_);
+    });
+    connect(&state_, &ReviewState::frame_changed, this, &ReviewPage::frame_changed);
+    connect(&state_, &ReviewState::view_changed, this, [this] {
+        fill_findings();
+        fill_figures();
+    });
+}
+
+QWidget* ReviewPage::build_bar() {
+    auto* bar = new QWidget;
+    auto* row = new QHBoxLayout(bar);
+    row->setContentsMargins(0, 0, 0, 0);
+    title_ = new QLabel(tr("Review"));
+    title_->setObjectName(QStringLiteral("title"));
+    where_ = new QLabel;
+    where_->setObjectName(QStringLiteral("faint"));
+    auto* letter = new QPushButton(tr("Write the letter"));
+    letter->setObjectName(QStringLiteral("primary"));
+    row->addWidget(title_);
+    row->addSpacing(10);
+    row->addWidget(where_, 1);
+    row->addWidget(letter);
+    connect(letter, &QPushButton::clicked, this, &ReviewPage::write_letter);
+    return bar;
+}
+
+QWidget* ReviewPage::build_transport() {
+    auto* bar = new QWidget;
+    auto* row = new QHBoxLayout(bar);
+    row->setContentsMargins(0, 0, 0, 0);
+    row->setSpacing(4);
+    play_ = tool(tr("Play"), tr("Play or pause (space)"), "play");
+    play_->setCheckable(true);
+    speed_ = new QComboBox;
+    speed_->setAccessibleName(tr("Speed"));
+    for (const double s : {0.1, 0.25, 0.5, 1.0, 2.0}) speed_->addItem(tr("%1×").arg(QLocale().toString(s)), s);
+    speed_->setCurrentIndex(3);
+    mirror_ = tool(tr("Mirror"), tr("Show both pictures mirrored (M); the display only"), "mirror");
+    mirror_->setCheckable(true);
+    axis_ = tool(tr("By movement"), tr("Read the time axis by the movement instead of the clock (T)"), "axis");
+    axis_->setCheckable(true);
+    struct Step {
+        QString label, tip;
+        const char* name;
+        std::function<void()> go;
+    };
+    const std::vector<Step> steps{
+        {tr("« Rep"), tr("Repetition back (Page Up)"), "repBack", [this] { step_repetition(-1); }},
+        {tr("‹ Phase"), tr("Phase back (Ctrl+Left)"), "phaseBack", [this] { step_phase(-1); }},
+        {tr("− 1"), tr("Frame back (Left)"), "frameBack", [this] { state_.set_frame(static_cast<std::ptrdiff_t>(state_.frame) - 1); }},
+        {tr("+ 1"), tr("Frame on (Right)"), "frameOn", [this] { state_.set_frame(static_cast<std::ptrdiff_t>(state_.frame) + 1); }},
+        {tr("Phase ›"), tr("Phase on (Ctrl+Right)"), "phaseOn", [this] { step_phase(1); }},
+        {tr("Rep »"), tr("Repetition on (Page Down)"), "repOn", [this] { step_repetition(1); }},
+    };
+    row->addWidget(play_);
+    row->addWidget(speed_);
+    for (const auto& s : steps) {
+        auto* b = tool(s.label, s.tip, s.name);
+        connect(b, &QToolButton::clicked, this, s.go);
+        row->addWidget(b);
+    }
+    message_ = new QLabel;
+    message_->setObjectName(QStringLiteral("faint"));
+    row->addSpacing(8);
+    row->addWidget(message_, 1);
+    row->addWidget(axis_);
+    row->addWidget(mirror_);
+    connect(play_, &QToolButton::toggled, this, &ReviewPage::play);
+    connect(mirror_, &QToolButton::toggled, &state_, &ReviewState::set_mirrored);
+    connect(axis_, &QToolButton::toggled, &state_, &ReviewState::set_by_movement);
+    return bar;
+}
+
+void ReviewPage::build() {
+    student_ = new PictureView(session_, state_, false);
+    reference_ = new PictureView(session_, state_, true);
+    column_ = new ColumnView(session_, state_);
+    time_ = new TimeView(session_, state_);
+    floor_ = new FloorView(session_, state_);
+    figures_ = new QTableWidget(0, 4);
+    figures_->setObjectName(QStringLiteral("figures"));
+    figures_->setAccessibleName(tr("Figures at this frame"));
+    figures_->setHorizontalHeaderLabels({tr("At this frame"), tr("Value"), tr("Reference"), tr("Band")});
+    figures_->verticalHeader()->hide();
+    figures_->verticalHeader()->setDefaultSectionSize(24);
+    figures_->setEditTriggers(QAbstractItemView::NoEditTriggers);
+    figures_->setSelectionMode(QAbstractItemView::NoSelection);
+    figures_->setFocusPolicy(Qt::NoFocus);
+    figures_->setShowGrid(false);
+    figures_->setWordWrap(false);
+    figures_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    figures_->horizontalHeader()->setSectionResizeMode(0, QHeaderView::Stretch);
+    for (int c = 1; c < 4; ++c) figures_->horizontalHeader()->setSectionResizeMode(c, QHeaderView::ResizeToContents);
+    findings_ = new QScrollArea;
+    findings_->setObjectName(QStringLiteral("findings"));
+    findings_->setAccessibleName(tr("Findings"));
+    findings_->setWidgetResizable(true);
+    findings_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    scope_ = new QComboBox;
+    scope_->setObjectName(QStringLiteral("scope"));
+    scope_->setAccessibleName(tr("Which findings"));
+    scope_->addItems({tr("What matters, from the ground up"), tr("Everything about the chosen part")});
+    connect(scope_, &QComboBox::currentIndexChanged, this, &ReviewPage::fill_findings);
+    auto* pictures = new QHBoxLayout;
+    pictures->setSpacing(8);
+    pictures->addWidget(student_, 1);
+    pictures->addWidget(reference_, 1);
+    auto* middle = new QVBoxLayout;
+    middle->setSpacing(6);
+    middle->addLayout(pictures, 11);
+    middle->addWidget(build_transport());
+    middle->addWidget(time_, 9);
+    auto* right = new QVBoxLayout;
+    right->setSpacing(6);
+    right->addWidget(scope_);
+    right->addWidget(findings_, 5);
+    right->addWidget(figures_, 3);
+    right->addWidget(floor_, 2);
+    auto* side = new QWidget;
+    side->setLayout(right);
+    right->setContentsMargins(0, 0, 0, 0);
+    side->setFixedWidth(346);
+    auto* body = new QHBoxLayout;
+    body->setSpacing(10);
+    body->addWidget(column_);
+    body->addLayout(middle, 1);
+    body->addWidget(side);
+    auto* all = new QVBoxLayout(this);
+    all->setContentsMargins(14, 10, 14, 12);
+    all->addWidget(build_bar());
+    all->addLayout(body, 1);
+}
+
+void ReviewPage::open_clip(qint64 id) {
+    title_->setText(tr("Opening …"));
+    session_.background->post(this, [this, lib = session_.library, id](std::stop_token) -> Background::After {
+        auto clip = lib->clip(id);
+        auto fail_with = [this](const Error& e) -> Background::After { return [this, e] { title_->setText(tr("Review")); where_->setText(text::error(e)); }; };
+        if (!clip) return fail_with(clip.error());
+        auto track = lib->load_track(id);
+        if (!track) return fail_with(track.error());
+        auto open = std::make_shared<OpenReview>();
+        open->clip = *clip;
+        if (auto people = lib->people())
+            for (const auto& p : *people)
+                if (p.id == clip->person) open->person = p;
+        const Movement* m = session_.movement(clip->movement);
+        if (!m) return fail_with({Code::not_found, clip->movement});
+        ReviewOptions o;
+        o.view = view_from_name(clip->view);
+        o.stature_m = open->person.stature_m;
+        if (const auto* s = session_.school(clip->school)) o.school = s->changes;
+        auto review = make_review(*track, *m, o);
+        if (!review) return fail_with(review.error());
+        open->review = *review;
+        open->track = std::move(*track);
+        open->file = lib->path_of(*clip);
+        if (auto d = lib->decisions(id)) open->decisions = *d;
+        return [this, open] { show_review(open); };
+    });
+}
+
+void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
+    play_->setChecked(false);
+    state_.open = open;
+    state_.reference_s = reference_times(*open->review);
+    decisions_ = open->decisions;
+    const auto& r = *open->review;
+    title_->setText(tr("%1 · %2").arg(QString::fromStdString(open->person.name), QString::fromStdString(r.movement.name)));
+    int lefts = 0;
+    for (const auto& rep : r.alignment.repetitions) lefts += rep.side == Side::left ? 1 : 0;
+    const auto total = static_cast<int>(r.alignment.repetitions.size());
+    where_->setText(tr("%1, %2 repetitions (%3 left, %4 right)").arg(text::view(r.motion.view)).arg(total).arg(lefts).arg(total - lefts));
+    source_ = std::make_unique<FrameSource>(open);
+    connect(source_.get(), &FrameSource::ready, this, [this](const std::shared_ptr<FramePictures>& p) {
+        student_->show_pictures(p);
+        reference_->show_pictures(p);
+    });
+    state_.frame = 0;
+    // The first thing seen is what matters most.
+    state_.family = r.findings.empty() ? Family::feet : r.findings.front().family;
+    time_->rebuild();
+    fill_findings();
+    state_.set_time(r.findings.empty() ? 0 : r.findings.front().time_s);
+    frame_changed();
+    emit opened();
+}
+
+void ReviewPage::frame_changed() {
+    if (!state_.open) return;
+    if (source_) source_->wish(state_.frame, state_.reference_s[state_.frame]);
+    const auto* rep = state_.open->review->alignment.at(state_.time());
+    QString phase;
+    if (rep)
+        for (std::size_t i = 0; i < rep->phases.size(); ++i)
+            if (state_.time() >= rep->phases[i].start_s && state_.time() < rep->phases[i].end_s) {
+                const auto& ph = state_.open->review->movement.phases[i];
+                phase = tr("%1 · breath %2").arg(QString::fromStdString(ph.name), text::breath(ph.breath));
+            }
+    message_->setText(QStringLiteral("%1   %2").arg(text::time(state_.time()), phase));
+    fill_figures();
+}
+
+Decision ReviewPage::decision_of(const Finding& f) const {
+    for (const auto& d : decisions_)
+        if (d.check == f.check && d.side == side_key(f)) return d;
+    return {f.check, side_key(f), Choice::open, "", ""};
+}
+
+void ReviewPage::decide(const Finding& f, Choice choice, const QString& wording) {
+    Decision d = decision_of(f);
+    d.choice = choice;
+    d.wording = wording.toStdString();
+    std::erase_if(decisions_, [&](const Decision& x) { return x.check == d.check && x.side == d.side; });
+    decisions_.push_back(d);
+    Clip clip = state_.open->clip;
+    clip.state = ClipState::reviewed;
+    session_.background->post(this, [this, lib = session_.library, clip, d](std::stop_token) -> Background::After {
+        auto ok = lib->save_decision(clip.id, d);
+        if (ok) ok = lib->update_clip(clip);
+        if (!ok) return [this, e = ok.error()] { where_->setText(text::error(e)); };
+        return [this] { emit decided(); };
+    });
+    fill_findings();
+}
+
+QWidget* ReviewPage::finding_card(const Finding& f) {
+    const Theme& theme = session_.theme;
+    auto* card = new QFrame;
+    card->setObjectName(QStringLiteral("card"));
+    auto* grid = new QGridLayout(card);
+    grid->setContentsMargins(8, 7, 8, 7);
+    grid->setHorizontalSpacing(8);
+    grid->setVerticalSpacing(3);
+    const double width = f.low && f.high ? 0.5 * (*f.high - *f.low) : std::max(0.3 * std::abs(f.low ? *f.low : f.high ? *f.high : 1), 2 * f.sigma);
+    grid->addWidget(new Mark(session_, f.verdict, width > 0 ? std::abs(f.excess()) / width : 1, f.excess() < 0 ? 1 : -1), 0, 0, Qt::AlignTop);
+    auto* head = new QToolButton;
+    head->setObjectName(QStringLiteral("goto"));
+    head->setText(text::headline(f, session_.catalogue));
+    head->setAccessibleName(tr("Go to %1").arg(head->text()));
+    const auto* info = session_.catalogue.find(QString::fromStdString(f.measure));
+    head->setToolTip(info ? tr("%1 (%2). Rule %3. Click to go to the moment.").arg(info->definition, info->unit, QString::fromStdString(f.rule)) : QString::fromStdString(f.rule));
+    head->setStyleSheet(QStringLiteral("QToolButton { font-weight: 600; text-align: left; padding: 0; min-height: 18px; } QToolButton:hover { color: %1; }").arg(theme.palette.accent.name()));
+    head->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+    connect(head, &QToolButton::clicked, this, [this, t = f.time_s, fam = f.family] {
+        state_.set_family(fam);
+        state_.set_time(t);
+    });
+    grid->addWidget(head, 0, 1);
+    QStringList facts;
+    if (f.verdict == Verdict::cannot_tell) {
+        facts << text::absent(f.absent);
+    } else {
+        const QString unit = QString::fromStdString(f.unit);
+        facts << tr("%1, band %2").arg(text::with_sigma(f.value, f.sigma, unit), text::band(f.low, f.high, unit)) << text::repetitions(f);
+        if (f.widened) facts << tr("band widened to what this clip can tell");
+        if (f.verdict == Verdict::outside) facts << text::severity(f.severity);
+    }
+    if (!f.cause_of.empty()) facts << tr("may be the cause of a remark higher up");
+    auto* fact = new QLabel(facts.join(QStringLiteral(" · ")));
+    fact->setObjectName(QStringLiteral("faint"));
+    fact->setWordWrap(true);
+    grid->addWidget(fact, 1, 1);
+    const Decision d = decision_of(f);
+    if (f.verdict == Verdict::outside || f.verdict == Verdict::edge) {
+        const QString cue = d.wording.empty() ? QString::fromStdString(f.cue) : QString::fromStdString(d.wording);
+        auto* say = new QLabel(cue);
+        say->setWordWrap(true);
+        grid->addWidget(say, 2, 1);
+        auto* row = new QHBoxLayout;
+        row->setSpacing(4);
+        auto button = [&](const QString& label, const char* name, bool on) {
+            auto* b = new QToolButton;
+            b->setText(label);
+            b->setObjectName(QLatin1String(name));
+            b->setCheckable(true);
+            b->setChecked(on);
+            b->setAccessibleName(tr("%1: %2").arg(label, head->text()));
+            b->setStyleSheet(QStringLiteral("QToolButton { border: 1px solid %1; padding: 1px 8px; } QToolButton:checked { background: %2; color: %3; } QToolButton:focus { border: 2px solid %4; }")
+                                 .arg(theme.palette.line.name(), theme.palette.accent.name(), theme.palette.sheet.name(), theme.palette.focus.name()));
+            row->addWidget(b);
+            return b;
+        };
+        connect(button(tr("Keep"), "keep", d.choice == Choice::kept), &QToolButton::clicked, this,
+                [this, f, d](bool on) { decide(f, on ? Choice::kept : Choice::open, QString::fromStdString(d.wording)); });
+        connect(button(tr("Set aside"), "setAside", d.choice == Choice::set_aside), &QToolButton::clicked, this,
+                [this, f, d](bool on) { decide(f, on ? Choice::set_aside : Choice::open, QString::fromStdString(d.wording)); });
+        connect(button(tr("Reword"), "reword", !d.wording.empty()), &QToolButton::clicked, this, [this, f, d, cue] {
+            bool ok = false;
+            const QString words = QInputDialog::getMultiLineText(this, tr("In your own words"), tr("What should the student do?"), cue, &ok);
+            if (ok) decide(f, d.choice, words.trimmed() == QString::fromStdString(f.cue) ? QString() : words.trimmed());
+            else fill_findings();
+        });
+        row->addStretch(1);
+        grid->addLayout(row, 3, 1);
+    }
+    grid->setColumnStretch(1, 1);
+    return card;
+}
+
+void ReviewPage::fill_findings() {
+    auto* inner = new QWidget;
+    auto* box = new QVBoxLayout(inner);
+    box->setContentsMargins(6, 6, 6, 6);
+    box->setSpacing(6);
+    int shown = 0;
+    if (state_.open)
+        for (const auto& f : state_.open->review->findings) {
+            const bool matters = f.verdict == Verdict::outside || f.verdict == Verdict::edge;
+            if (scope_->currentIndex() == 0 ? !matters : f.family != state_.family) continue;
+            box->addWidget(finding_card(f));
+            ++shown;
+        }
+    if (shown == 0) {
+        auto* none = new QLabel(!state_.open ? tr("Open a clip from Arrivals to see its findings.")
+                                : scope_->currentIndex() == 0 ? tr("Nothing outside its band in this clip. Choose a part on the left to see what was held against which band.")
+                                                              : tr("The movement has no check for this part."));
+        none->setWordWrap(true);
+        none->setObjectName(QStringLiteral("faint"));
+        box->addWidget(none);
+    }
+    box->addStretch(1);
+    const int at = findings_->verticalScrollBar() ? findings_->verticalScrollBar()->value() : 0;
+    findings_->setWidget(inner);
+    findings_->verticalScrollBar()->setValue(at);
+}
+
+void ReviewPage::fill_figures() {
+    if (!state_.open) return;
+    const Review& r = *state_.open->review;
+    const auto keys = lane_keys(session_, r, state_.family);
+    figures_->setRowCount(static_cast<int>(keys.size()));
+    const double ref = state_.reference_s[state_.frame];
+    for (std::size_t i = 0; i < keys.size(); ++i) {
+        const auto& s = r.measures.series.at(keys[i]);
+        const Sample& v = s.samples[state_.frame];
+        const QString unit = QString::fromStdString(s.unit);
+        QString name = session_.catalogue.name(QString::fromStdString(s.id));
+        if (s.side) name = tr("%1, %2").arg(name, text::side(*s.side));
+        QString reference = QStringLiteral("–"), band = QStringLiteral("–");
+        const auto* other = r.reference->measures().find(s.id, s.side);
+        const auto k = static_cast<std::size_t>(std::isfinite(ref) ? std::max(0.0, ref * r.reference->rate()) : 0);
+        if (other && std::isfinite(ref) && k < other->samples.size() && other->samples[k].present()) reference = text::figure(other->samples[k].value, unit);
+        const auto* rep = r.alignment.at(state_.time());
+        for (const auto& c : r.movement.checks) {
+            if (c.measure != s.id || !rep) continue;
+            if (s.side && ((c.side == "lead" && rep->side != *s.side) || (c.side == "rear" && rep->side == *s.side))) continue;
+            bool now = c.phases.empty();
+            for (const auto& p : rep->phases)
+                if (state_.time() >= p.start_s && state_.time() < p.end_s && std::find(c.phases.begin(), c.phases.end(), p.id) != c.phases.end()) now = true;
+            if (now) band = text::band(c.low, c.high, unit);
+        }
+        const std::array<QString, 4> cells{name, v.present() ? text::with_sigma(v.value, v.sigma, unit) : QStringLiteral("–"), reference, band};
+        for (int c = 0; c < 4; ++c) {
+            auto* item = figures_->item(static_cast<int>(i), c);
+            if (!item) figures_->setItem(static_cast<int>(i), c, item = new QTableWidgetItem);
+            item->setText(cells[static_cast<std::size_t>(c)]);
+            if (c > 0) item->setTextAlignment(Qt::AlignRight | Qt::AlignVCenter);
+            const auto* info = session_.catalogue.find(QString::fromStdString(s.id));
+            item->setToolTip(v.present() ? (info ? tr("%1: %2").arg(name, info->definition) : name) : tr("%1: %2").arg(name, text::absent(v.absent)));
+            item->setForeground(!v.present() ? session_.theme.palette.faint : s.side ? session_.theme.side(*s.side) : session_.theme.palette.ink);
+        }
+    }
+}
+
+void ReviewPage::step_phase(int by) {
+    if (!state_.open) return;
+    std::vector<double> at;
+    for (const auto& rep : state_.open->review->alignment.repetitions)
+        for (const auto& p : rep.phases) at.push_back(p.start_s);
+    const double half = 0.5 / std::max(1.0, state_.open->review->motion.rate);
+    if (by > 0) {
+        for (const double t : at)
+            if (t > state_.time() + half) return state_.set_time(t);
+    } else {
+        for (auto it = at.rbegin(); it != at.rend(); ++it)
+            if (*it < state_.time() - half) return state_.set_time(*it);
+    }
+}
+
+void ReviewPage::step_repetition(int by) {
+    if (!state_.open) return;
+    const auto& reps = state_.open->review->alignment.repetitions;
+    const double half = 0.5 / std::max(1.0, state_.open->review->motion.rate);
+    if (by > 0) {
+        for (const auto& r : reps)
+            if (r.start_s > state_.time() + half) return state_.set_time(r.start_s);
+    } else {
+        for (auto it = reps.rbegin(); it != reps.rend(); ++it)
+            if (it->start_s < state_.time() - half) return state_.set_time(it->start_s);
+    }
+}
+
+void ReviewPage::play(bool on) {
+    if (play_->isChecked() != on) play_->setChecked(on);
+    play_->setText(on ? tr("Pause") : tr("Play"));
+    clock_ = state_.time();
+    if (on)
+        timer_.start();
+    else
+        timer_.stop();
+}
+
+void ReviewPage::keyPressEvent(QKeyEvent* e) {
+    const bool ctrl = (e->modifiers() & Qt::ControlModifier) != 0;
+    const auto frame = static_cast<std::ptrdiff_t>(state_.frame);
+    switch (e->key()) {
+    case Qt::Key_Left: ctrl ? step_phase(-1) : state_.set_frame(frame - 1); return;
+    case Qt::Key_Right: ctrl ? step_phase(1) : state_.set_frame(frame + 1); return;
+    case Qt::Key_PageUp: step_repetition(-1); return;
+    case Qt::Key_PageDown: step_repetition(1); return;
+    case Qt::Key_Home: state_.set_frame(0); return;
+    case Qt::Key_End: state_.set_frame(static_cast<std::ptrdiff_t>(state_.frames())); return;
+    case Qt::Key_Space: play_->toggle(); return;
+    case Qt::Key_M: mirror_->toggle(); return;
+    case Qt::Key_T: axis_->toggle(); return;
+    default: break;
+    }
+    if (e->key() >= Qt::Key_1 && e->key() <= Qt::Key_8) {
+        state_.set_family(static_cast<Family>(e->key() - Qt::Key_1));
+        return;
+    }
+    QWidget::keyPressEvent(e);
+}
+
+} // namespace bevel::ui

@@ -1,0 +1,65 @@
+#include "ui/review/review_state.h"
+#include <cmath>
+
+namespace bevel::ui {
+
+void ReviewState::set_frame(std::ptrdiff_t f) {
+    if (frames() == 0) return;
+    const auto to = static_cast<std::size_t>(std::clamp<std::ptrdiff_t>(f, 0, static_cast<std::ptrdiff_t>(frames()) - 1));
+    if (to == frame) return;
+    frame = to;
+    emit frame_changed();
+}
+
+void ReviewState::set_time(double t) {
+    if (frames() == 0) return;
+    const auto& ts = open->track.time_s;
+    auto i = std::lower_bound(ts.begin(), ts.end(), t) - ts.begin();
+    if (i > 0 && (i == static_cast<std::ptrdiff_t>(ts.size()) || t - ts[static_cast<std::size_t>(i - 1)] < ts[static_cast<std::size_t>(i)] - t)) --i;
+    set_frame(i);
+}
+
+void ReviewState::set_family(Family f) {
+    family = f;
+    emit view_changed();
+}
+void ReviewState::set_mirrored(bool on) {
+    mirrored = on;
+    emit view_changed();
+}
+void ReviewState::set_by_movement(bool on) {
+    by_movement = on;
+    emit view_changed();
+}
+
+int ReviewState::repetition() const {
+    if (!open) return -1;
+    int at = -1;
+    const auto& reps = open->review->alignment.repetitions;
+    for (std::size_t i = 0; i < reps.size(); ++i)
+        if (reps[i].start_s <= time() + 1e-9) at = static_cast<int>(i);
+    return at;
+}
+
+std::pair<Verdict, double> ReviewState::verdict_of(Family f) const {
+    int worst = -1;
+    double size = 0;
+    auto rank = [](Verdict v) { return v == Verdict::outside ? 3 : v == Verdict::edge ? 2 : v == Verdict::inside ? 1 : 0; };
+    if (!open) return {Verdict::cannot_tell, 0};
+    const int rep = repetition();
+    for (const auto& finding : open->review->findings) {
+        if (finding.family != f) continue;
+        for (const auto& o : finding.outcomes) {
+            if (rep >= 0 && o.repetition != rep && finding.measure != "tempo.repetition_spread") continue;
+            if (rank(o.verdict) < worst) continue;
+            worst = rank(o.verdict);
+            const double width = o.low && o.high ? 0.5 * (*o.high - *o.low) : std::max(0.3 * std::abs(o.low ? *o.low : o.high ? *o.high : 1), 2 * o.sigma);
+            const double off = o.low && o.value < *o.low ? *o.low - o.value : o.high && o.value > *o.high ? o.value - *o.high : 0;
+            size = std::max(size, width > 0 ? off / width : 0);
+        }
+    }
+    const Verdict v = worst == 3 ? Verdict::outside : worst == 2 ? Verdict::edge : worst == 1 ? Verdict::inside : Verdict::cannot_tell;
+    return {v, size};
+}
+
+} // namespace bevel::ui

@@ -1,0 +1,46 @@
+// What is shown of a review: one state that all its views share.
+#pragma once
+#include "core/review/review.h"
+#include "store/library.h"
+#include <QObject>
+
+namespace bevel::ui {
+
+/// A review with what it was made from. Immutable and shared.
+struct OpenReview {
+    Clip clip;
+    Person person;
+    Track track;
+    std::shared_ptr<const Review> review;
+    std::filesystem::path file;
+    std::vector<Decision> decisions;
+};
+
+class ReviewState : public QObject {
+    Q_OBJECT
+public:
+    using QObject::QObject;
+    std::shared_ptr<const OpenReview> open;
+    std::size_t frame = 0;
+    Family family = Family::feet;
+    bool mirrored = false, by_movement = false;
+    std::vector<double> reference_s; // per frame; NaN outside repetitions
+
+    std::size_t frames() const { return open ? open->track.frames() : 0; }
+    double time() const { return frame < frames() ? open->track.time_s[frame] : 0; }
+    void set_frame(std::ptrdiff_t f);
+    void set_time(double t);
+    void set_family(Family f);
+    void set_mirrored(bool on);
+    void set_by_movement(bool on);
+    /// Repetition at or before the cursor; -1 when there is none.
+    int repetition() const;
+    /// Worst verdict of a family in the repetition at the cursor (all repetitions outside of them), and how far outside.
+    std::pair<Verdict, double> verdict_of(Family f) const;
+
+signals:
+    void frame_changed();
+    void view_changed(); // family, mirror, axis
+};
+
+} // namespace bevel::ui

@@ -1,0 +1,276 @@
+#include "ui/review/views.h"
+#include <cmath>
+#include <QHelpEvent>
+#include <QMouseEvent>
+#include <QPainter>
+#include <QToolTip>
+
+namespace bevel::ui {
+
+std::vector<std::string> lane_keys(const Session& session, const Review& review, Family family) {
+    std::vector<std::string> told, untold;
+    for (const auto* m : session.catalogue.of(family))
+        for (const char* end : {"", ".left", ".right"}) {
+            const auto it = review.measures.series.find(m->id.toStdString() + end);
+            if (it == review.measures.series.end()) continue;
+            (it->second.absent_throughout() ? untold : told).push_back(it->first);
+        }
+    told.insert(told.end(), untold.begin(), untold.end());
+    return told;
+}
+
+PictureView::PictureView(const Session& session, ReviewState& state, bool reference, QWidget* parent)
+    : QWidget(parent), session_(session), state_(state), reference_(reference) {
+    setMinimumSize(220, 220);
+    setAccessibleName(reference ? tr("Reference figure at the same moment") : tr("The student's frame"));
+    connect(&state, &ReviewState::view_changed, this, qOverload<>(&QWidget::update));
+}
+
+void PictureView::show_pictures(std::shared_ptr<FramePictures> pictures) {
+    pictures_ = std::move(pictures);
+    update();
+}
+
+void PictureView::reset() {
+    pictures_.reset();
+    update();
+}
+
+void PictureView::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    const Palette& c = session_.theme.palette;
+    p.setRenderHints(QPainter::Antialiasing | QPainter::SmoothPixmapTransform);
+    const QRectF r = QRectF(rect()).adjusted(0.5, 0.5, -0.5, -0.5);
+    p.fillRect(r, c.sheet);
+    const QImage* image = !pictures_ ? nullptr : reference_ ? &pictures_->reference : &pictures_->student;
+    if (image && !image->isNull() && state_.open) {
+        const Track& track = state_.open->track;
+        QRectF crop = crop_of(track, r.width() / r.height());
+        const BodyPx* body = reference_ ? &pictures_->reference_points : pictures_->frame < track.px.size() && track.px[pictures_->frame] ? &*track.px[pictures_->frame] : nullptr;
+        if (reference_ && body) {
+            // The figure stands where the student stands: feet at the same place of the crop.
+            const auto& px = track.px[std::min(pictures_->frame, track.px.size() - 1)];
+            double dx = 0.5 * ((*body)[left_ankle].x + (*body)[right_ankle].x) - crop.center().x();
+            if (px) dx = 0.5 * ((*body)[left_ankle].x + (*body)[right_ankle].x) - 0.5 * ((*px)[left_ankle].x + (*px)[right_ankle].x);
+            crop.translate(std::clamp(dx, -0.3 * crop.width(), 0.3 * crop.width()), 0);
+        }
+        const double k = r.width() / crop.width();
+        p.save();
+        p.setClipRect(r);
+        if (state_.mirrored) {
+            p.translate(r.right() + r.left(), 0);
+            p.scale(-1, 1);
+        }
+        if (reference_) p.fillRect(r, QColor(0xF3, 0xEE, 0xE4));
+        p.drawImage(QRectF(r.left() - crop.left() * k, r.top() - crop.top() * k, image->width() * k, image->height() * k), *image);
+        if (body) {
+            const double roll = reference_ ? 0 : track.vertical.value_or(VerticalOnPicture{}).roll;
+            draw_body(p, *body, state_.family, [&](double x, double y) { return QPointF(r.left() + (x - crop.left()) * k, r.top() + (y - crop.top()) * k); }, session_.theme,
+                      1.6, roll);
+        }
+        p.restore();
+    }
+    const bool found = state_.open && state_.frame < state_.frames() && state_.open->track.px[state_.frame];
+    QStringList captions;
+    if (reference_) {
+        captions << tr("Reference");
+        const double ref = state_.frame < state_.reference_s.size() ? state_.reference_s[state_.frame] : NAN;
+        const auto* rep = state_.open ? state_.open->review->alignment.at(state_.time()) : nullptr;
+        if (rep && std::isfinite(ref)) {
+            const double apart = (state_.time() - rep->start_s) - (ref - rep->reference_s.front());
+            captions << (std::abs(apart) < 0.15 ? tr("in time with the student") : apart > 0 ? tr("student %1 s behind").arg(apart, 0, 'f', 1) : tr("student %1 s ahead").arg(-apart, 0, 'f', 1));
+        } else {
+            captions << tr("between repetitions");
+        }
+    } else {
+        captions << (state_.open ? QString::fromStdString(state_.open->person.name) : tr("No review is open"));
+        if (state_.open && !found) captions << tr("body not found here");
+    }
+    if (state_.mirrored) captions << tr("mirrored");
+    p.setFont(session_.theme.font(9.5, QFont::DemiBold));
+    const QString caption = captions.join(QStringLiteral(" · "));
+    const QRectF tag(r.left(), r.top(), QFontMetricsF(p.font()).horizontalAdvance(caption) + 20, 24);
+    QColor veil = c.sheet;
+    veil.setAlphaF(0.86F);
+    p.fillRect(tag, veil);
+    p.setPen(c.ink);
+    p.drawText(tag, Qt::AlignCenter, caption);
+    p.setPen(c.line);
+    p.drawRect(r);
+}
+
+ColumnView::ColumnView(const Session& session, ReviewState& state, QWidget* parent) : QWidget(parent), session_(session), state_(state) {
+    setFixedWidth(132);
+    setFocusPolicy(Qt::StrongFocus);
+    setObjectName(QStringLiteral("column"));
+    setAccessibleName(tr("From the ground up"));
+    setAccessibleDescription(tr("Feet at the bottom, breath and tempo on top; keys 1 to 8 count from the ground"));
+    connect(&state, &ReviewState::frame_changed, this, qOverload<>(&QWidget::update));
+    connect(&state, &ReviewState::view_changed, this, qOverload<>(&QWidget::update));
+}
+
+QRectF ColumnView::box(int family) const {
+    const double h = (height() - 1.0) / family_count;
+    return {0.5, height() - 0.5 - (family + 1) * h, width() - 1.0, h - 5};
+}
+
+void ColumnView::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    p.setRenderHint(QPainter::Antialiasing);
+    const Palette& c = session_.theme.palette;
+    for (int i = 0; i < family_count; ++i) {
+        const auto f = static_cast<Family>(i);
+        const QRectF r = box(i);
+        const bool chosen = state_.family == f;
+        p.setPen(QPen(chosen ? (hasFocus() ? c.focus : c.accent) : c.line, chosen ? 2 : 1));
+        p.setBrush(chosen ? c.sheet : c.paper);
+        p.drawRoundedRect(r, 6, 6);
+        const auto [verdict, size] = state_.verdict_of(f);
+        const double m = 22;
+        draw_mark(p, QRectF(r.left() + 10, r.center().y() - m / 2, m, m), verdict, session_.theme, size);
+        p.setPen(c.ink);
+        p.setFont(session_.theme.font(10.5, chosen ? QFont::DemiBold : QFont::Normal));
+        p.drawText(r.adjusted(40, 0, -16, 0), Qt::AlignVCenter | Qt::AlignLeft | Qt::TextWordWrap, text::family(f));
+        p.setPen(c.faint);
+        p.setFont(session_.theme.font(8.5));
+        p.drawText(r.adjusted(0, 4, -7, 0), Qt::AlignRight | Qt::AlignTop, QString::number(i + 1));
+    }
+}
+
+void ColumnView::mousePressEvent(QMouseEvent* e) {
+    for (int i = 0; i < family_count; ++i)
+        if (box(i).contains(e->position())) state_.set_family(static_cast<Family>(i));
+}
+
+void ColumnView::keyPressEvent(QKeyEvent* e) {
+    const int now = static_cast<int>(state_.family);
+    if (e->key() == Qt::Key_Up && now + 1 < family_count)
+        state_.set_family(static_cast<Family>(now + 1));
+    else if (e->key() == Qt::Key_Down && now > 0)
+        state_.set_family(static_cast<Family>(now - 1));
+    else
+        QWidget::keyPressEvent(e);
+}
+
+bool ColumnView::event(QEvent* e) {
+    if (e->type() == QEvent::ToolTip) {
+        auto* help = static_cast<QHelpEvent*>(e);
+        for (int i = 0; i < family_count; ++i)
+            if (box(i).contains(help->pos())) QToolTip::showText(help->globalPos(), tr("%1: %2 in this repetition").arg(text::family(static_cast<Family>(i)), text::verdict(state_.verdict_of(static_cast<Family>(i)).first)), this);
+        return true;
+    }
+    return QWidget::event(e);
+}
+
+TimeView::TimeView(const Session& session, ReviewState& state, QWidget* parent) : QWidget(parent), session_(session), state_(state) {
+    setMinimumHeight(230);
+    setAccessibleName(tr("Weight tide and lanes"));
+    setMouseTracking(false);
+    connect(&state, &ReviewState::frame_changed, this, qOverload<>(&QWidget::update));
+    connect(&state, &ReviewState::view_changed, this, &TimeView::rebuild);
+}
+
+QRectF TimeView::time_area() const { return {128, 0, width() - 129.0, static_cast<double>(height())}; }
+
+void TimeView::rebuild() {
+    lanes_.clear();
+    still_ = QPixmap();
+    if (state_.open) {
+        const Review& r = *state_.open->review;
+        map_ = state_.by_movement ? TimeMapper::movement(r) : TimeMapper::clock(0, r.measures.time_s.back());
+        const auto keys = lane_keys(session_, r, state_.family);
+        for (const auto& key : keys) {
+            if (lanes_.size() >= 4) break;
+            const auto& s = r.measures.series.at(key);
+            if (s.absent_throughout() && lanes_.size() >= 2) continue;
+            Lane lane;
+            lane.title = session_.catalogue.name(QString::fromStdString(s.id));
+            lane.unit = QString::fromStdString(s.unit);
+            lane.series = &s;
+            lane.side = s.side;
+            lane.reference = r.reference->measures().find(s.id, s.side);
+            for (const auto& k : r.movement.checks)
+                if (k.measure == s.id) lane.checks.push_back(&k);
+            lanes_.push_back(lane);
+        }
+    }
+    update();
+}
+
+void TimeView::resizeEvent(QResizeEvent*) { still_ = QPixmap(); }
+
+void TimeView::draw_still(QPainter& p) {
+    const Palette& c = session_.theme.palette;
+    p.fillRect(rect(), c.paper);
+    if (!state_.open) return;
+    const Review& r = *state_.open->review;
+    const QRectF area = time_area();
+    const double ruler = 34, tide = std::max(66.0, height() * 0.26);
+    draw_ruler(p, QRectF(area.left(), 0, area.width(), ruler), r, map_, session_.theme);
+    const QRectF tide_rect(area.left(), ruler, area.width(), tide);
+    draw_tide(p, tide_rect, r, state_.reference_s, map_, session_.theme);
+    auto label = [&](const QRectF& at, const QString& title, const QString& below, const QColor& colour) {
+        p.setPen(c.ink);
+        p.setFont(session_.theme.font(9.5, QFont::DemiBold));
+        const QRectF left(2, at.top(), 120, at.height());
+        p.drawText(left, Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, title);
+        const double used = p.boundingRect(left, Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, title).height();
+        p.setPen(colour);
+        p.setFont(session_.theme.font(9));
+        p.drawText(left.adjusted(0, used, 0, 0), Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, below);
+    };
+    label(tide_rect, tr("Weight"), r.motion.has_x ? tr("share of each foot") : tr("share, feet apart lengthwise"), c.faint);
+    double y = ruler + tide + 6;
+    if (lanes_.empty()) {
+        label(QRectF(area.left(), y, area.width(), 60), text::family(state_.family), tr("no course in time; see the figures"), c.faint);
+        return;
+    }
+    const double h = (height() - y - 1) / static_cast<double>(lanes_.size()) - 5;
+    for (const auto& lane : lanes_) {
+        const QRectF at(area.left(), y, area.width(), h);
+        draw_lane(p, at, lane, r, state_.reference_s, map_, session_.theme);
+        QString below = lane.side ? text::side(*lane.side) : QString();
+        QColor colour = lane.side ? session_.theme.side(*lane.side) : c.faint;
+        if (const auto why = lane.series->absent_throughout()) {
+            p.setPen(c.faint);
+            p.setFont(session_.theme.font(9.5));
+            p.drawText(at, Qt::AlignCenter, text::absent(*why));
+        }
+        label(at, lane.title, below, colour);
+        y += h + 5;
+    }
+}
+
+void TimeView::paintEvent(QPaintEvent*) {
+    if (still_.isNull()) {
+        still_ = QPixmap(size() * devicePixelRatioF());
+        still_.setDevicePixelRatio(devicePixelRatioF());
+        QPainter sp(&still_);
+        draw_still(sp);
+    }
+    QPainter p(this);
+    p.drawPixmap(0, 0, still_);
+    if (!state_.open) return;
+    const double x = map_.x(state_.time(), time_area());
+    p.setPen(QPen(session_.theme.palette.focus, 1.6));
+    p.drawLine(QPointF(x, 17), QPointF(x, height()));
+}
+
+void TimeView::mousePressEvent(QMouseEvent* e) {
+    const QRectF a = time_area();
+    if (state_.open) state_.set_time(map_.time((e->position().x() - a.left()) / a.width()));
+}
+void TimeView::mouseMoveEvent(QMouseEvent* e) { mousePressEvent(e); }
+
+FloorView::FloorView(const Session& session, ReviewState& state, QWidget* parent) : QWidget(parent), session_(session), state_(state) {
+    setMinimumSize(150, 120);
+    setAccessibleName(tr("Floor plan"));
+    connect(&state, &ReviewState::frame_changed, this, qOverload<>(&QWidget::update));
+}
+
+void FloorView::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    if (state_.open) draw_floor_plan(p, QRectF(rect()).adjusted(0.5, 0.5, -0.5, -0.5), *state_.open->review, state_.frame, session_.theme);
+}
+
+} // namespace bevel::ui

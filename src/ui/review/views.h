@@ -1,0 +1,85 @@
+// The painted views of a review.
+#pragma once
+#include "ui/paint/lanes.h"
+#include "ui/review/frame_source.h"
+#include "ui/shell/session.h"
+#include <QWidget>
+
+namespace bevel::ui {
+
+/// A picture with the body drawn on it: the student's frame or the reference figure.
+class PictureView : public QWidget {
+    Q_OBJECT
+public:
+    PictureView(const Session& session, ReviewState& state, bool reference, QWidget* parent = nullptr);
+    void show_pictures(std::shared_ptr<FramePictures> pictures);
+    void reset();
+
+protected:
+    void paintEvent(QPaintEvent*) override;
+
+private:
+    const Session& session_;
+    ReviewState& state_;
+    bool reference_;
+    std::shared_ptr<FramePictures> pictures_;
+};
+
+/// Feet to Breath & tempo, read from bottom to top, each with the verdict of the repetition at the cursor.
+class ColumnView : public QWidget {
+    Q_OBJECT
+public:
+    ColumnView(const Session& session, ReviewState& state, QWidget* parent = nullptr);
+
+protected:
+    void paintEvent(QPaintEvent*) override;
+    void mousePressEvent(QMouseEvent* e) override;
+    void keyPressEvent(QKeyEvent* e) override;
+    bool event(QEvent* e) override;
+
+private:
+    QRectF box(int family) const;
+    const Session& session_;
+    ReviewState& state_;
+};
+
+/// Ruler, tide and the lanes of the chosen family, with the cursor.
+class TimeView : public QWidget {
+    Q_OBJECT
+public:
+    TimeView(const Session& session, ReviewState& state, QWidget* parent = nullptr);
+    void rebuild();
+
+protected:
+    void paintEvent(QPaintEvent*) override;
+    void resizeEvent(QResizeEvent*) override;
+    void mousePressEvent(QMouseEvent* e) override;
+    void mouseMoveEvent(QMouseEvent* e) override;
+
+private:
+    QRectF time_area() const;
+    void draw_still(QPainter& p);
+    const Session& session_;
+    ReviewState& state_;
+    TimeMapper map_;
+    std::vector<Lane> lanes_;
+    QPixmap still_; // everything but the cursor
+};
+
+class FloorView : public QWidget {
+    Q_OBJECT
+public:
+    FloorView(const Session& session, ReviewState& state, QWidget* parent = nullptr);
+
+protected:
+    void paintEvent(QPaintEvent*) override;
+
+private:
+    const Session& session_;
+    ReviewState& state_;
+};
+
+/// Keys of the measures of a family that have a value in this clip or are judged by the movement, sided ones twice.
+std::vector<std::string> lane_keys(const Session& session, const Review& review, Family family);
+
+} // namespace bevel::ui

@@ -1,0 +1,39 @@
+// What every place needs, made once by main and handed down.
+#pragma once
+#include "core/movement/movement.h"
+#include "store/library.h"
+#include "ui/jobs/background.h"
+#include "ui/paint/theme.h"
+#include "ui/text/text.h"
+
+namespace bevel::ui {
+
+/// A clip as it is listed, with its person.
+struct ClipRow {
+    Clip clip;
+    Person person;
+};
+
+struct Session {
+    std::shared_ptr<Library> library; // used on the background thread only
+    std::vector<Movement> movements;
+    std::vector<School> schools;
+    Catalogue catalogue;
+    Theme theme;
+    std::filesystem::path model_dir;
+    Background* background = nullptr; // library and files
+    Background* finder = nullptr;     // finding bodies
+
+    const Movement* movement(const std::string& id) const {
+        for (const auto& m : movements)
+            if (m.id == id) return &m;
+        return nullptr;
+    }
+    const School* school(const std::string& id) const {
+        for (const auto& s : schools)
+            if (s.id == id) return &s;
+        return nullptr;
+    }
+};
+
+} // namespace bevel::ui
