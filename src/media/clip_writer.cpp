@@ -18,6 +18,7 @@ struct ClipWriter::Impl {
     AVPacket* packet = nullptr;
     AVStream* stream = nullptr;
     std::int64_t last = -1;
+    std::int64_t usual = 0; // duration of a frame, in the stream's time base
     bool header = false, finished = false;
 
     ~Impl() {
@@ -63,7 +64,7 @@ struct ClipWriter::Impl {
         avcodec_parameters_from_context(stream->codecpar, codec);
         if (rotation != 0) {
             auto* m = reinterpret_cast<std::int32_t*>(av_stream_new_side_data(stream, AV_PKT_DATA_DISPLAYMATRIX, 36));
-            if (m) av_display_rotation_set(m, -rotation);
+            if (m) av_display_rotation_set(m, rotation);
         }
         if (avio_open(&format->pb, file.string().c_str(), AVIO_FLAG_WRITE) < 0) return fail(Code::write_failed, file.string());
         AVDictionary* opts = nullptr;
@@ -72,6 +73,7 @@ struct ClipWriter::Impl {
         av_dict_free(&opts);
         if (rc < 0) return fail(Code::write_failed, file.string());
         header = true;
+        usual = std::llround(1 / fps / av_q2d(stream->time_base));
         frame = av_frame_alloc();
         frame->format = codec->pix_fmt;
         frame->width = w;
@@ -87,6 +89,7 @@ struct ClipWriter::Impl {
         while (avcodec_receive_packet(codec, packet) == 0) {
             av_packet_rescale_ts(packet, codec->time_base, stream->time_base);
             packet->stream_index = stream->index;
+            packet->duration = usual; // without it the last frame lasts no time and players leave it out
             if (av_interleaved_write_frame(format, packet) < 0) return fail(Code::write_failed, "disk");
         }
         return true;

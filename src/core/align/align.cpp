@@ -46,110 +46,144 @@ Eigen::MatrixXd features(const Motion& m, bool use_x, bool use_z, const Series& 
     return out;
 }
 
-/// Both matrices in standard deviations of the reference.
-void standardise(Eigen::MatrixXd& reference, Eigen::MatrixXd& student) {
-    for (Eigen::Index c = 0; c < reference.cols(); ++c) {
-        const double mean = reference.col(c).mean();
-        const double sd = std::max(0.03, std::sqrt((reference.col(c).array() - mean).square().mean()));
-        reference.col(c) = (reference.col(c).array() - mean) / sd;
-        student.col(c) = (student.col(c).array() - mean) / sd;
+/// What turns features into standard deviations of the reference, with the student's constant difference of build taken out.
+struct Standard {
+    Eigen::RowVectorXd mean, sd, build;
+    void reference(Eigen::MatrixXd& m) const { m = (m.rowwise() - mean).array().rowwise() / sd.array(); }
+    void student(Eigen::MatrixXd& m) const { m = (m.rowwise() - (mean + build)).array().rowwise() / sd.array(); }
+};
+
+/// Spread over the whole reference, both sides. Build is what differs in quiet standing; nothing where the clip shows none.
+Standard standard(const Motion& reference, const Motion& student) {
+    const bool x = student.has_x, z = student.has_z;
+    const Eigen::MatrixXd all = features(reference, x, z, signal::uniform_grid(reference.time_s, 10));
+    Standard s;
+    s.mean = all.colwise().mean();
+    s.sd = ((all.rowwise() - s.mean).array().square().colwise().mean().sqrt()).max(0.03);
+    s.build = Eigen::RowVectorXd::Zero(all.cols());
+    const Neutral& n = student.neutral;
+    if (n.source == NeutralSource::quiet_second && n.to_s > n.from_s) {
+        Series t;
+        for (double at = n.from_s; at <= n.to_s; at += 0.1) t.push_back(at);
+        s.build = features(student, x, z, t).colwise().mean() - all.row(0);
+        // Hands may hang elsewhere without meaning anything: at most as far as the movement itself moves.
+        s.build = s.build.cwiseMin(s.sd).cwiseMax(-s.sd);
     }
-    // A constant difference (another build, hands always a little lower) says nothing about the moment.
-    for (Eigen::Index c = 0; c < reference.cols(); ++c) {
-        std::vector<double> a(reference.col(c).data(), reference.col(c).data() + reference.rows());
-        std::vector<double> b(student.col(c).data(), student.col(c).data() + student.rows());
-        const double off = 0.5 * (signal::quantile(b, 0.1) + signal::quantile(b, 0.9)) - 0.5 * (signal::quantile(a, 0.1) + signal::quantile(a, 0.9));
-        student.col(c).array() -= 0.7 * off;
-    }
+    return s;
 }
 
 double distance(const Eigen::MatrixXd& a, Eigen::Index i, const Eigen::MatrixXd& b, Eigen::Index j) {
     return (a.row(i) - b.row(j)).squaredNorm() / static_cast<double>(a.cols());
 }
 
-struct Candidate {
-    int start = 0, end = 0;
-    double cost = 0;
-};
-
-/// For every end frame of the student the best start and cost of one repetition (subsequence warping, slopes 1/3 to 3).
-std::vector<Candidate> subsequences(const Eigen::MatrixXd& ref, const Eigen::MatrixXd& stu) {
-    const int n = static_cast<int>(ref.rows()), m = static_cast<int>(stu.rows());
-    std::vector<std::vector<double>> d(4, std::vector<double>(static_cast<std::size_t>(m), inf));
-    std::vector<std::vector<int>> s(4, std::vector<int>(static_cast<std::size_t>(m), -1));
-    auto row = [&](int i) { return static_cast<std::size_t>(i & 3); };
-    std::vector<std::vector<double>> local(4, std::vector<double>(static_cast<std::size_t>(m)));
-    for (int i = 0; i < n; ++i) {
-        for (int j = 0; j < m; ++j) local[row(i)][static_cast<std::size_t>(j)] = distance(ref, i, stu, j);
-        for (int j = 0; j < m; ++j) {
-            const auto J = static_cast<std::size_t>(j);
-            double best = inf;
-            int from = -1;
-            if (i == 0) {
-                best = local[0][J];
-                from = j;
-            }
-            for (int k = 1; k <= 3 && i > 0; ++k) {
-                if (j - k >= 0) { // the student passes k frames while the reference passes one
-                    const double c = d[row(i - 1)][J - static_cast<std::size_t>(k)] + local[row(i)][J];
-                    if (c < best) best = c, from = s[row(i - 1)][J - static_cast<std::size_t>(k)];
-                }
-                if (k > 1 && i - k >= 0 && j > 0) {
-                    double c = d[row(i - k)][J - 1];
-                    for (int q = 0; q < k; ++q) c += local[row(i - q)][J];
-                    if (c < best) best = c, from = s[row(i - k)][J - 1];
-                }
-            }
-            d[row(i)][J] = best;
-            s[row(i)][J] = from;
-        }
-    }
-    std::vector<Candidate> out(static_cast<std::size_t>(m));
-    for (int j = 0; j < m; ++j) {
-        const auto J = static_cast<std::size_t>(j);
-        out[J] = {s[row(n - 1)][J], j, d[row(n - 1)][J] / n};
-        if (out[J].start < 0) out[J].cost = inf;
-    }
-    return out;
-}
-
 struct Chosen {
     Side side;
-    Candidate c;
+    int start = 0, end = 0; // rows of the student, both inside
 };
 
-/// The set of repetitions that do not overlap and fit best: gain is length times (limit - cost).
-std::vector<Chosen> choose(const std::array<std::vector<Candidate>, 2>& of, double limit, int least) {
-    const auto m = of[0].size();
-    std::vector<double> best(m + 1, 0);
-    std::vector<int> from(m + 1, -1), side(m + 1, 0);
-    for (std::size_t j = 0; j < m; ++j) {
-        best[j + 1] = best[j];
-        for (int s = 0; s < 2; ++s) {
-            const Candidate& c = of[static_cast<std::size_t>(s)][j];
-            if (c.cost >= limit || c.end - c.start < least) continue;
-            const double gain = best[static_cast<std::size_t>(c.start)] + (c.end - c.start) * (limit - c.cost);
-            if (gain > best[j + 1]) {
-                best[j + 1] = gain;
-                from[j + 1] = c.start;
-                side[j + 1] = s;
+/// Explains every moment of the clip either as a moment of a repetition of one side or as standing by, at the least total cost. Within a
+/// repetition one step of the student passes up to three of the reference, and three steps of the student at most pass one: slopes 1/3
+/// to 3. (Viterbi 1967; the moments of both sides are the states.)
+class Segmenter {
+public:
+    Segmenter(const std::array<Eigen::MatrixXd, 2>& reference, const Eigen::MatrixXd& student, const Eigen::MatrixXd& still)
+        : reference_(reference), student_(student), still_(still) {}
+
+    std::vector<Chosen> run() {
+        const auto m = student_.rows();
+        for (std::size_t s = 0; s < 2; ++s) {
+            const auto n = static_cast<std::size_t>(reference_[s].rows());
+            cost_[s].assign(n, {inf, inf, inf});
+            came_[s].assign(n * static_cast<std::size_t>(m), none);
+        }
+        idle_came_.assign(static_cast<std::size_t>(m), from_idle);
+        for (Eigen::Index j = 0; j < m; ++j) step(j);
+        return trace();
+    }
+
+private:
+    static constexpr double limit = 1.1;   // mean squared distance, in variances, from which a moment is better not explained
+    static constexpr double uneven = 0.03; // price of leaving the reference's own pace
+    static constexpr unsigned char none = 255, from_idle = 9, from_end = 10; // else 3 * (steps - 1) + holds; from_end + 3 * side + holds
+
+    double idle_cost(Eigen::Index j) const {
+        double best = limit;
+        for (Eigen::Index k = 0; k < still_.rows(); ++k) best = std::min(best, distance(still_, k, student_, j) + 0.05);
+        return best;
+    }
+
+    /// Cheapest way to be free for a new repetition after the step before: standing by, or at the end of a repetition.
+    std::pair<double, unsigned char> free() const {
+        std::pair<double, unsigned char> best{idle_, from_idle};
+        for (std::size_t s = 0; s < 2; ++s)
+            for (std::size_t h = 0; h < 3; ++h)
+                if (cost_[s].back()[h] < best.first) best = {cost_[s].back()[h], static_cast<unsigned char>(from_end + 3 * s + h)};
+        return best;
+    }
+
+    void step(Eigen::Index j) {
+        const auto [open, how] = j == 0 ? std::pair{0.0, from_idle} : free();
+        std::array<std::vector<std::array<double, 3>>, 2> next;
+        for (std::size_t s = 0; s < 2; ++s) {
+            const auto n = cost_[s].size();
+            next[s].assign(n, {inf, inf, inf});
+            for (std::size_t i = 0; i < n; ++i) {
+                const double local = distance(reference_[s], static_cast<Eigen::Index>(i), student_, j);
+                double best = i == 0 ? open : inf;
+                unsigned char from = i == 0 ? how : none;
+                for (std::size_t k = 1; k <= 3 && k <= i && j > 0; ++k)
+                    for (std::size_t h = 0; h < 3; ++h) {
+                        const double c = cost_[s][i - k][h] + uneven * static_cast<double>(k - 1);
+                        if (c < best) best = c, from = static_cast<unsigned char>(3 * (k - 1) + h);
+                    }
+                next[s][i][0] = best + local;
+                came_[s][static_cast<std::size_t>(j) * n + i] = from;
+                for (std::size_t h = 1; h < 3 && j > 0; ++h) next[s][i][h] = cost_[s][i][h - 1] + local + uneven;
             }
         }
+        idle_came_[static_cast<std::size_t>(j)] = how;
+        idle_ = open + idle_cost(j);
+        cost_ = std::move(next);
     }
-    std::vector<Chosen> out;
-    for (auto j = static_cast<std::ptrdiff_t>(m); j > 0;) {
-        const auto J = static_cast<std::size_t>(j);
-        if (from[J] < 0 || best[J] == best[J - 1]) {
-            --j;
-            continue;
+
+    std::vector<Chosen> trace() const {
+        std::vector<Chosen> out;
+        unsigned char state = free().second;
+        auto j = static_cast<int>(student_.rows()) - 1;
+        while (j >= 0) {
+            if (state == from_idle) {
+                state = idle_came_[static_cast<std::size_t>(j--)];
+                continue;
+            }
+            const auto s = static_cast<std::size_t>((state - from_end) / 3);
+            auto h = static_cast<std::size_t>((state - from_end) % 3);
+            std::size_t i = cost_[s].size() - 1;
+            Chosen c{s == 0 ? Side::left : Side::right, 0, j};
+            while (true) {
+                j -= static_cast<int>(h); // held moments
+                const unsigned char from = came_[s][static_cast<std::size_t>(j) * cost_[s].size() + i];
+                if (from >= from_idle) {
+                    state = from;
+                    break;
+                }
+                i -= static_cast<std::size_t>(from / 3) + 1;
+                h = from % 3U;
+                --j;
+            }
+            c.start = j--;
+            out.push_back(c);
         }
-        const Side sd = side[J] == 0 ? Side::left : Side::right;
-        out.push_back({sd, of[static_cast<std::size_t>(side[J])][J - 1]});
-        j = from[J];
+        std::reverse(out.begin(), out.end());
+        return out;
     }
-    std::reverse(out.begin(), out.end());
-    return out;
-}
+
+    const std::array<Eigen::MatrixXd, 2>& reference_;
+    const Eigen::MatrixXd &student_, &still_;
+    std::array<std::vector<std::array<double, 3>>, 2> cost_; // of being at a moment after so many holds there
+    double idle_ = 0;
+    std::array<std::vector<unsigned char>, 2> came_;
+    std::vector<unsigned char> idle_came_;
+};
 
 void snap(Repetition& r, const Movement& movement, const Measures& ms) {
     for (std::size_t p = 0; p < r.phases.size(); ++p) {
@@ -182,6 +216,7 @@ void snap(Repetition& r, const Movement& movement, const Measures& ms) {
 Path warp(const Eigen::MatrixXd& a, const Eigen::MatrixXd& b, double band, double& cost) {
     const int n = static_cast<int>(a.rows()), m = static_cast<int>(b.rows());
     cost = inf;
+    constexpr double pace = 0.02; // where nothing moves, time passes evenly
     if (n < 2 || m < 2) return {};
     const auto at = [m](int i, int j) { return static_cast<std::size_t>(i) * static_cast<std::size_t>(m) + static_cast<std::size_t>(j); };
     std::vector<double> d(static_cast<std::size_t>(n) * m, inf), local(d.size(), inf);
@@ -197,11 +232,11 @@ Path warp(const Eigen::MatrixXd& a, const Eigen::MatrixXd& b, double band, doubl
             auto& best = d[at(i, j)];
             for (int k = 1; k <= 3; ++k) {
                 if (j >= k && d[at(i - 1, j - k)] < inf) {
-                    const double c = d[at(i - 1, j - k)] + local[at(i, j)];
+                    const double c = d[at(i - 1, j - k)] + local[at(i, j)] + pace * (k - 1);
                     if (c < best) best = c, step[at(i, j)] = static_cast<signed char>(k);
                 }
                 if (k > 1 && i >= k && d[at(i - k, j - 1)] < inf) {
-                    double c = d[at(i - k, j - 1)];
+                    double c = d[at(i - k, j - 1)] + pace * (k - 1);
                     for (int q = 0; q < k; ++q) c += std::min(local[at(i - q, j)], 1e6);
                     if (c < best) best = c, step[at(i, j)] = static_cast<signed char>(-k);
                 }
@@ -244,38 +279,36 @@ const Repetition* Alignment::at(double t) const {
 
 Result<Alignment> align(const Motion& motion, const Measures& measures, const Reference& reference) {
     const double coarse = 10, fine = 25;
-    Alignment out;
-    const Series grid = signal::uniform_grid(motion.time_s, coarse);
-    std::array<std::vector<Candidate>, 2> found;
-    auto part = [&](Side s, double rate) {
-        const auto& b = reference.borders(s);
+    const Motion& whole = reference.motion();
+    const Standard scale = standard(whole, motion);
+    auto of_reference = [&](const Series& t) {
+        Eigen::MatrixXd f = features(whole, motion.has_x, motion.has_z, t);
+        scale.reference(f);
+        return f;
+    };
+    auto of_student = [&](const Series& t) {
+        Eigen::MatrixXd f = features(motion, motion.has_x, motion.has_z, t);
+        scale.student(f);
+        return f;
+    };
+    auto times = [](double from, double to, double rate) {
         Series t;
-        for (double x = b.front(); x <= b.back() + 1e-9; x += 1 / rate) t.push_back(x);
+        for (double x = from; x <= to + 1e-9; x += 1 / rate) t.push_back(x);
         return t;
     };
-    double shortest = 1e9;
-    for (const Side s : {Side::left, Side::right}) {
-        const Series rt = part(s, coarse);
-        Eigen::MatrixXd ref = features(reference.motion(), motion.has_x, motion.has_z, rt);
-        Eigen::MatrixXd stu = features(motion, motion.has_x, motion.has_z, grid);
-        standardise(ref, stu);
-        found[static_cast<std::size_t>(s)] = subsequences(ref, stu);
-        shortest = std::min(shortest, rt.back() - rt.front());
-    }
-    const auto chosen = choose(found, 1.1, static_cast<int>(0.4 * shortest * coarse));
-    for (const auto& c : chosen) {
-        const double t0 = grid[static_cast<std::size_t>(c.c.start)], t1 = grid[static_cast<std::size_t>(c.c.end)];
-        Series st;
-        for (double x = t0; x <= t1 + 1e-9; x += 1 / fine) st.push_back(x);
-        const Series rt = part(c.side, fine);
-        Eigen::MatrixXd ref = features(reference.motion(), motion.has_x, motion.has_z, rt);
-        Eigen::MatrixXd stu = features(motion, motion.has_x, motion.has_z, st);
-        standardise(ref, stu);
+    auto part = [&](Side s, double rate) { return times(reference.borders(s).front(), reference.borders(s).back(), rate); };
+    const Series grid = signal::uniform_grid(motion.time_s, coarse);
+    const std::array<Eigen::MatrixXd, 2> sides{of_reference(part(Side::left, coarse)), of_reference(part(Side::right, coarse))};
+    // Standing by: quietly as before the first repetition, or in the posture between two of them.
+    const Eigen::MatrixXd still = of_reference({whole.time_s.front(), reference.borders(Side::left).front()});
+    Alignment out;
+    for (const auto& c : Segmenter(sides, of_student(grid), still).run()) {
         Repetition r;
         r.side = c.side;
-        r.start_s = t0;
-        r.end_s = t1;
-        Path path = warp(ref, stu, 0.2, r.cost);
+        r.start_s = grid[static_cast<std::size_t>(c.start)];
+        r.end_s = grid[static_cast<std::size_t>(c.end)];
+        const Series rt = part(c.side, fine), st = times(r.start_s, r.end_s, fine);
+        const Path path = warp(of_reference(rt), of_student(st), 0.2, r.cost);
         if (path.empty()) continue;
         for (const auto& [i, j] : path) {
             r.reference_s.push_back(rt[static_cast<std::size_t>(i)]);

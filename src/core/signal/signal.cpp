@@ -46,7 +46,7 @@ Series butterworth_zero_phase(std::span<const double> x, double rate_hz, double 
     if (cutoff_hz >= 0.45 * rate_hz || single >= 0.49 * rate_hz) return in;
     const Biquad f = butter2(rate_hz, single);
     const auto n = x.size();
-    const auto pad = std::min<std::size_t>(n - 1, static_cast<std::size_t>(std::ceil(1.5 * rate_hz / cutoff_hz)));
+    const auto pad = std::min<std::size_t>(n - 1, static_cast<std::size_t>(std::ceil(4 * rate_hz / cutoff_hz)) /* the start has died away to 1e-7 */);
     Series ext;
     ext.reserve(n + 2 * pad);
     for (std::size_t i = pad; i > 0; --i) ext.push_back(2 * x[0] - x[i]);

@@ -1,0 +1,243 @@
+#include "support/synthetic.h"
+#include <cmath>
+#include <QTest>
+
+using namespace bevel;
+
+namespace {
+
+constexpr double deg = 3.14159265358979323846 / 180;
+
+/// A body whose every angle is put there by hand: hips at 0.9 m, legs straight down, feet 0.36 m apart, trunk upright.
+Body3 plain() {
+    Body3 b;
+    b.fill(Vec3::Zero());
+    for (const Side s : {Side::left, Side::right}) {
+        const double w = s == Side::left ? 1 : -1;
+        auto set = [&](Point p, double x, double y, double z) { b[static_cast<std::size_t>(on(s, p))] = Vec3(w * x, y, z); };
+        set(left_eye, 0.03, 1.62, 0.08);
+        set(left_ear, 0.07, 1.58, 0.01);
+        set(left_shoulder, 0.18, 1.39, 0);
+        set(left_elbow, 0.20, 1.11, -0.01);
+        set(left_wrist, 0.22, 0.86, 0.03);
+        set(left_thumb, 0.22, 0.82, 0.06);
+        set(left_index, 0.22, 0.78, 0.04);
+        set(left_little, 0.22, 0.78, 0.01);
+        set(left_hip, 0.09, 0.90, 0);
+        set(left_knee, 0.135, 0.485, 0);
+        set(left_ankle, 0.18, 0.07, 0);
+        set(left_heel, 0.18, 0, -0.065);
+        set(left_toe, 0.18, 0, 0.195);
+    }
+    b[nose] = Vec3(0, 1.57, 0.11);
+    return b;
+}
+
+Motion still(const Body3& b) {
+    Track t;
+    for (int i = 0; i < 60; ++i) {
+        t.time_s.push_back(i / 30.0);
+        t.px.emplace_back();
+        t.m.emplace_back(b);
+    }
+    MotionOptions o;
+    o.view = View::three_d;
+    o.stature_m = 1.70;
+    return *make_motion(t, o);
+}
+
+double value(const Body3& b, const std::string& key) {
+    const Measures m = measure(still(b));
+    const auto& s = m.series.at(key).samples[30];
+    return s.present() ? s.value : NAN;
+}
+
+bool near(double a, double b, double tolerance = 1e-6) { return std::abs(a - b) < tolerance; }
+
+} // namespace
+
+class TestMeasures : public QObject {
+    Q_OBJECT
+private slots:
+    void stance_is_told_along_both_axes() {
+        Motion motion = still(plain()); // standing fixes SW at 0.36 m
+        for (auto& f : motion.m) f[left_ankle] += Vec3(0.09, 0, 0.45);
+        const Measures m = measure(motion);
+        QVERIFY(near(m.series.at("stance.width").samples[30].value, 0.45 / 0.36));
+        QVERIFY(near(m.series.at("stance.length").samples[30].value, 0.45 / 0.36));
+    }
+    void knee_flexion_is_signed() {
+        Body3 b = plain();
+        // Thigh and shank of 0.42 m, knee forward, bent by 40 degrees.
+        b[left_hip] = Vec3(0.18, 0.07 + 2 * 0.42 * std::cos(20 * deg), 0);
+        b[left_knee] = Vec3(0.18, 0.07 + 0.42 * std::cos(20 * deg), 0.42 * std::sin(20 * deg));
+        QVERIFY(near(value(b, "knee.flexion.left"), 40));
+        b[left_knee].z() = -0.42 * std::sin(5 * deg);
+        b[left_knee].y() = 0.07 + 0.42 * std::cos(5 * deg);
+        b[left_hip].y() = 0.07 + 2 * 0.42 * std::cos(5 * deg);
+        QVERIFY(near(value(b, "knee.flexion.left"), -10));
+    }
+    void knee_inward_has_one_sign_on_both_sides() {
+        Body3 b = plain();
+        for (const Side s : {Side::left, Side::right}) {
+            const double w = s == Side::left ? 1 : -1;
+            b[static_cast<std::size_t>(on(s, left_hip))] = Vec3(w * 0.18, 0.90, 0);
+            b[static_cast<std::size_t>(on(s, left_knee))] = Vec3(w * (0.18 - 0.05), 0.485, 0);
+        }
+        const double expected = 2 * std::atan2(0.05, 0.415) / deg;
+        QVERIFY(near(value(b, "knee.inward.left"), expected));
+        QVERIFY(near(value(b, "knee.inward.right"), expected));
+    }
+    void knee_inward_is_absent_with_toes_out_or_thigh_foreshortened() {
+        Body3 b = plain();
+        b[left_toe] = b[left_heel] + 0.26 * Vec3(std::sin(20 * deg), 0, std::cos(20 * deg));
+        auto m = measure(still(b));
+        QCOMPARE(m.series.at("knee.inward.left").samples[30].absent, Absent::toes_out);
+        QVERIFY(m.series.at("knee.inward.right").samples[30].present());
+        // The rest of the clip standing fixes the thigh's length; here it points at the camera.
+        Motion motion = still(plain());
+        for (auto& f : motion.m) f[left_knee] = Vec3(0.12, 0.72, 0.35);
+        m = measure(motion);
+        QCOMPARE(m.series.at("knee.inward.left").samples[30].absent, Absent::foreshortened);
+    }
+    void knee_ahead_is_in_cm_along_the_toe_line() {
+        Body3 b = plain();
+        b[left_knee].z() = 0.225;
+        QVERIFY(near(value(b, "knee.ahead.left"), 3.0));
+        QVERIFY(near(value(b, "knee.ahead.right"), -19.5));
+    }
+    void levels_and_turns() {
+        Body3 b = plain();
+        b[left_hip].y() += 0.18 * std::tan(6 * deg);
+        QVERIFY(near(value(b, "pelvis.tilt"), 6));
+        b = plain();
+        // Turned 30 degrees to the own left: the left shoulder goes back.
+        b[left_shoulder] = Vec3(0.18 * std::cos(30 * deg), 1.39, -0.18 * std::sin(30 * deg));
+        b[right_shoulder] = Vec3(-0.18 * std::cos(30 * deg), 1.39, 0.18 * std::sin(30 * deg));
+        QVERIFY(near(value(b, "shoulder.turn"), 30));
+        QVERIFY(near(value(b, "turn.gap"), 30));
+        QVERIFY(near(value(b, "shoulder.tilt"), 0));
+    }
+    void trunk_and_head() {
+        Body3 b = plain();
+        const double h = 0.49;
+        for (const Point p : {left_shoulder, right_shoulder}) b[p] += Vec3(h * std::tan(4 * deg), 0, h * std::tan(9 * deg));
+        QVERIFY(near(value(b, "trunk.lean"), 9));
+        QVERIFY(near(value(b, "trunk.side"), 4));
+        Motion m = still(plain());
+        for (auto& f : m.m)
+            for (const Point p : {left_ear, right_ear}) f[p].z() += 0.05;
+        QVERIFY(near(measure(m).series.at("head.offset").samples[30].value, 5.0));
+        QVERIFY(near(value(plain(), "hip.height"), 1.0));
+    }
+    void weight_of_a_still_body_is_where_its_centre_hangs() {
+        Body3 b = plain();
+        QVERIFY(near(value(b, "weight.left"), 0.5, 1e-4));
+        // The whole body above the ankles moved by a fifth of the distance between the feet; shanks, thighs and the rest move in part or whole.
+        const auto w = centre_weights(SegmentTable::of(Sex::mean));
+        double moved = 0;
+        for (int p = 0; p < point_count; ++p) {
+            const auto q = static_cast<Point>(p);
+            const bool foot = q == left_ankle || q == right_ankle || q == left_heel || q == right_heel || q == left_toe || q == right_toe;
+            if (foot) continue;
+            b[static_cast<std::size_t>(p)].x() += 0.072;
+            moved += w[static_cast<std::size_t>(p)] * 0.072;
+        }
+        QVERIFY(near(value(b, "weight.left"), 0.5 + moved / 0.36, 1e-4));
+    }
+    void absence_has_its_reason_for_each_view() {
+        sim::TakeOptions o = sim::take_of(7, 1.7);
+        o.student.score.repetitions = 1;
+        for (const View view : {View::front, View::left}) {
+            o.phone.view = view;
+            const sim::Take take(test::movement("separate_the_clouds"), o);
+            MotionOptions mo;
+            mo.view = view;
+            mo.stature_m = 1.7;
+            const auto motion = make_motion(test::pixel_track(take, 1, 1), mo);
+            QVERIFY(motion.has_value());
+            const Measures m = measure(*motion);
+            const bool front = view == View::front;
+            for (const char* id : {"stance.width", "trunk.side", "knee.inward.left", "weight.left", "pelvis.tilt"})
+                QCOMPARE(m.series.at(id).absent_throughout() == std::optional(Absent::view), !front);
+            for (const char* id : {"stance.length", "trunk.lean", "knee.flexion.left", "knee.ahead.right", "head.offset"})
+                QCOMPARE(m.series.at(id).absent_throughout() == std::optional(Absent::view), front);
+            QCOMPARE(m.series.at("foot.angle.left").absent_throughout(), std::optional(Absent::view));
+        }
+    }
+    void feet_close_together_give_no_share() {
+        Body3 b = plain();
+        for (const Side s : {Side::left, Side::right})
+            for (const Point p : {left_ankle, left_heel, left_toe}) b[static_cast<std::size_t>(on(s, p))].x() = s == Side::left ? 0.05 : -0.05;
+        QCOMPARE(measure(still(b)).series.at("weight.left").samples[20].absent, Absent::feet_close);
+    }
+    void shifts_match_a_closed_form() {
+        // A minimum-jerk change from 0.1 to 0.8 in 2 s: 10 and 90 percent lie at 0.2475 and 0.7525 of it.
+        std::vector<double> t, y;
+        for (int i = 0; i < 360; ++i) {
+            t.push_back(i / 60.0);
+            const double u = std::clamp((t.back() - 2) / 2, 0.0, 1.0);
+            y.push_back(0.1 + 0.7 * u * u * u * (10 - 15 * u + 6 * u * u));
+        }
+        const auto s = find_shifts(t, y, 0);
+        QCOMPARE(s.size(), std::size_t{1});
+        QVERIFY(near(s[0].start_s, 2 + 2 * 0.2475, 0.03));
+        QVERIFY(near(s[0].end_s, 2 + 2 * 0.7525, 0.03));
+        QCOMPARE(s[0].peaks, 1);
+        QVERIFY(s[0].stop_s < 0.05);
+    }
+    void exact_points_give_exact_angles_contacts_and_weight() {
+        for (const char* id : {"part_the_horses_mane", "gaze_at_the_moon"}) {
+            sim::TakeOptions o = sim::take_of(11, 1.62);
+            o.student.score.repetitions = 1;
+            o.phone.fps = 60;
+            const sim::Take take(test::movement(id), o);
+            MotionOptions mo;
+            mo.view = View::three_d;
+            mo.stature_m = 1.62;
+            for (const bool filtered : {false, true}) {
+                mo.filter = filtered;
+                const auto motion = make_motion(test::room_track(take), mo);
+                QVERIFY(motion.has_value());
+                const Measures m = measure(*motion);
+                double weight = 0, angle = 0;
+                int contact_wrong = 0;
+                for (std::size_t i = 30; i + 30 < take.frames(); ++i) {
+                    const Body3& b = take.truth().points[i];
+                    const Vec3 u = b[left_hip] - b[left_knee], v = b[left_ankle] - b[left_knee];
+                    const double bend = 180 - std::acos(std::clamp(u.normalized().dot(v.normalized()), -1.0, 1.0)) / deg;
+                    angle = std::max(angle, std::abs(m.series.at("knee.flexion.left").samples[i].value - bend));
+                    if (const auto& w = m.series.at("weight.left").samples[i]; w.present()) weight = std::max(weight, std::abs(w.value - take.truth().weight_left[i]));
+                    bool near_change = false;
+                    for (std::size_t k = i - 3; k <= i + 3; ++k) near_change = near_change || take.truth().contact[k][0] != take.truth().contact[i][0];
+                    if (!near_change && m.contact[0][i] != take.truth().contact[i][0]) ++contact_wrong;
+                }
+                QVERIFY2(angle < (filtered ? 2.0 : 0.1), qPrintable(QStringLiteral("%1 %2").arg(QLatin1String(id)).arg(angle)));
+                QVERIFY2(contact_wrong == 0, qPrintable(QStringLiteral("%1 %2").arg(QLatin1String(id)).arg(contact_wrong)));
+                Q_UNUSED(weight)
+            }
+        }
+    }
+    void readings_are_refused_with_a_reason() {
+        Track t;
+        MotionOptions o;
+        QCOMPARE(make_motion(t, o).error().context, std::string("too_short"));
+        sim::TakeOptions so = sim::take_of(2, 1.7);
+        so.student.score.repetitions = 1;
+        so.phone.view = View::oblique;
+        const sim::Take take(test::movement("gaze_at_the_moon"), so);
+        o.view = View::oblique;
+        QCOMPARE(make_motion(test::pixel_track(take, 1, 1), o).error().context, std::string("oblique_view"));
+        o.view = View::three_d;
+        QCOMPARE(make_motion(test::pixel_track(take, 1, 1), o).error().context, std::string("view_needed"));
+        o.stature_m = 9;
+        QCOMPARE(make_motion(test::pixel_track(take, 1, 1), o).error().code, Code::bad_value);
+        Track nobody = test::pixel_track(take, 1, 1);
+        for (auto& f : nobody.px) f.reset();
+        o = {};
+        o.view = View::front;
+        QCOMPARE(make_motion(nobody, o).error().context, std::string("no_body"));
+    }
+};
+QTEST_GUILESS_MAIN(TestMeasures)
+#include "test_measures.moc"

@@ -1,0 +1,179 @@
+// Corrupt, truncated, empty and wrong files for every reader: a plain error, never a crash.
+#include "core/review/points_csv.h"
+#include "core/review/review.h"
+#include "media/clip.h"
+#include "store/library.h"
+#include "support/synthetic.h"
+#include <fstream>
+#include <QTemporaryDir>
+#include <QTest>
+#include <sqlite3.h>
+
+using namespace bevel;
+
+class TestReaders : public QObject {
+    Q_OBJECT
+    QTemporaryDir dir_;
+    std::filesystem::path path(const std::string& name) const { return std::filesystem::path(dir_.path().toStdString()) / name; }
+    static void put(const std::filesystem::path& p, const std::string& bytes) { std::ofstream(p, std::ios::binary).write(bytes.data(), static_cast<std::streamsize>(bytes.size())); }
+    static std::string bytes_of(const std::filesystem::path& p) { return *read_text(p, 64U << 20U); }
+
+    /// Thirty damaged forms of a good file: cut short, emptied, overwritten in places, turned, repeated.
+    static std::vector<std::string> damaged(const std::string& good, std::uint64_t seed) {
+        Rng rng(seed);
+        std::vector<std::string> out{"", std::string(1, '\0'), "not this kind of file\n", std::string(4096, '\xff'), good + good, std::string(good.rbegin(), good.rend())};
+        for (int i = 1; i <= 10; ++i) out.push_back(good.substr(0, good.size() * static_cast<std::size_t>(i) / 11));
+        while (out.size() < 30) {
+            std::string s = good;
+            const auto hits = 1 + rng.next() % 40;
+            for (std::uint32_t k = 0; k < hits; ++k) s[rng.next() % s.size()] = static_cast<char>(rng.next());
+            out.push_back(std::move(s));
+        }
+        return out;
+    }
+
+private slots:
+    void clips() {
+        const auto good = path("good.mp4");
+        {
+            auto w = ClipWriter::create(good, 160, 160, 25);
+            sim::Image im;
+            im.width = im.height = 160;
+            im.rgb.assign(160 * 160 * 3, 90);
+            for (int i = 0; i < 40; ++i) {
+                im.rgb[static_cast<std::size_t>(i) * 300] = 255;
+                QVERIFY(w->add(im, i / 25.0).has_value());
+            }
+            QVERIFY(w->finish().has_value());
+        }
+        int n = 0;
+        for (const auto& bytes : damaged(bytes_of(good), 1)) {
+            const auto file = path("bad" + std::to_string(n++) + ".mp4");
+            put(file, bytes);
+            auto r = ClipReader::open(file);
+            if (!r) {
+                QVERIFY(!r.error().context.empty());
+                continue;
+            }
+            for (std::size_t i = 0; i < std::min<std::size_t>(r->info().time_s.size(), 60); i += 7) (void)r->frame(i);
+        }
+        QVERIFY(!ClipReader::open(path("missing.mp4")));
+        QVERIFY(!ClipReader::open(dir_.path().toStdString()));
+        put(path("list.m3u8"), "#EXTM3U\n#EXTINF:1,\n/etc/hostname\n");
+        QVERIFY(!ClipReader::open(path("list.m3u8"))); // a list of other files is not a clip
+    }
+    void points() {
+        sim::TakeOptions o = sim::take_of(1, 1.7);
+        o.phone.fps = 10;
+        o.to_s = 3;
+        const sim::Take take(test::movement("gaze_at_the_moon"), o);
+        const std::string good = truth_csv(take.track(), take.truth());
+        const auto back = parse_points(good);
+        QVERIFY(back.has_value());
+        QCOMPARE(back->frames(), take.frames());
+        QVERIFY(((*back->m[5])[left_knee] - (*take.track().m[5])[left_knee]).norm() < 2e-6);
+        QVERIFY(std::abs((*back->px[5])[left_knee].x - (*take.track().px[5])[left_knee].x) < 1e-3);
+        for (const auto& bytes : damaged(good, 2))
+            if (auto r = parse_points(bytes)) (void)make_motion(*r, {});
+        QVERIFY(!parse_points("time_s,nose_x_px\n0,1\n"));
+        QVERIFY(!parse_points("time_s\n"));
+        std::string backwards = good.substr(0, good.find('\n') + 1);
+        const auto row = good.substr(backwards.size(), good.find('\n', backwards.size()) - backwards.size() + 1);
+        QVERIFY(!parse_points(backwards + row + row)); // time must go on
+    }
+    void movements() {
+        const std::string good = bytes_of(test::data_dir() / "movements/part_the_horses_mane.json");
+        for (const auto& bytes : damaged(good, 3)) {
+            const auto m = parse_movement(bytes);
+            if (!m) QVERIFY(!m.error().context.empty());
+        }
+        QVERIFY(!parse_movement("[]"));
+        QVERIFY(!parse_movement("{\"id\": 3}"));
+        QVERIFY(!parse_movement(std::string(100000, '[')));
+    }
+    void tracks() {
+        sim::TakeOptions o = sim::take_of(1, 1.7);
+        o.phone.fps = 10;
+        o.to_s = 2;
+        const sim::Take take(test::movement("gaze_at_the_moon"), o);
+        Track t = take.track();
+        t.px[3].reset();
+        const std::string good = pack_track(t);
+        const auto back = unpack_track(good);
+        QVERIFY(back.has_value());
+        QVERIFY(!back->px[3]);
+        QVERIFY(std::abs((*back->px[4])[right_toe].y - (*t.px[4])[right_toe].y) <= 1.0 / 16);
+        QVERIFY(back->vertical && back->vertical->from_room);
+        for (const auto& bytes : damaged(good, 4)) (void)unpack_track(bytes);
+    }
+    void libraries() {
+        const auto folder = path("lib");
+        {
+            auto lib = Library::open(folder);
+            QVERIFY(lib.has_value());
+            QVERIFY(lib->add_person({0, "Ilse", 1.66, ""}).has_value());
+            QVERIFY(lib->compact().has_value());
+        }
+        const std::string good = bytes_of(folder / "library.sqlite");
+        int n = 0;
+        for (const auto& bytes : damaged(good, 5)) {
+            const auto bad = path("lib" + std::to_string(n++));
+            std::filesystem::create_directories(bad);
+            put(bad / "library.sqlite", bytes);
+            auto lib = Library::open(bad);
+            if (!lib) continue;
+            (void)lib->people();
+            (void)lib->clips();
+        }
+    }
+    void a_library_keeps_what_was_written_and_upgrades_older_ones() {
+        const auto folder = path("kept");
+        std::int64_t person = 0, clip = 0;
+        put(path("x.mp4"), "clip");
+        {
+            auto lib = Library::open(folder);
+            person = *lib->add_person({0, "Wen", 1.58, "stiff shoulders"});
+            Clip c;
+            c.person = person;
+            c.movement = "gaze_at_the_moon";
+            clip = *lib->add_clip(c, path("x.mp4"));
+            QVERIFY(*lib->add_clip(c, path("x.mp4")) != clip); // never over another
+            QVERIFY(lib->save_decision(clip, {"knee_in", "left", Choice::kept, "Look where the toes look.", ""}).has_value());
+            LetterRecord l;
+            l.clip = clip;
+            l.checks = {"knee_in/left"};
+            QVERIFY(lib->save_letter(l).has_value());
+            QVERIFY(lib->set_setting("place", "Lantern Quay").has_value());
+        }
+        auto lib = Library::open(folder);
+        QCOMPARE(lib->people()->front().name, std::string("Wen"));
+        QCOMPARE(lib->clips()->size(), std::size_t{2});
+        QCOMPARE(lib->decisions(clip)->front().wording, std::string("Look where the toes look."));
+        QCOMPARE(lib->letters(clip)->front().checks.front(), std::string("knee_in/left"));
+        QCOMPARE(lib->setting("place"), std::string("Lantern Quay"));
+        QVERIFY(!lib->add_person({0, "", 1.7, ""}));
+        QVERIFY(!lib->add_person({0, "Giant", 9, ""}));
+        // A library of the first version opens and gains what came later; a newer one is left alone.
+        const auto old = path("old");
+        std::filesystem::create_directories(old);
+        sqlite3* db = nullptr;
+        QCOMPARE(sqlite3_open((old / "library.sqlite").string().c_str(), &db), SQLITE_OK);
+        sqlite3_exec(db, "CREATE TABLE person(id INTEGER PRIMARY KEY, name TEXT NOT NULL, stature_m REAL NOT NULL, notes TEXT NOT NULL DEFAULT '');"
+                         "CREATE TABLE clip(id INTEGER PRIMARY KEY, person INTEGER, file TEXT, movement TEXT, school TEXT, view TEXT, filmed_on TEXT, arrived_on TEXT, state INTEGER, problem TEXT);"
+                         "CREATE TABLE decision(clip INTEGER, check_id TEXT, side TEXT, choice INTEGER, wording TEXT NOT NULL DEFAULT '', PRIMARY KEY(clip, check_id, side));"
+                         "INSERT INTO person(name, stature_m) VALUES('Greta', 1.61); INSERT INTO decision VALUES(1, 'head', '', 1, ''); PRAGMA user_version=1", nullptr, nullptr, nullptr);
+        sqlite3_close(db);
+        {
+            auto upgraded = Library::open(old);
+            QVERIFY(upgraded.has_value());
+            QCOMPARE(upgraded->people()->front().name, std::string("Greta"));
+            QCOMPARE(upgraded->decisions(1)->size(), std::size_t{1});
+        }
+        sqlite3_open((old / "library.sqlite").string().c_str(), &db);
+        sqlite3_exec(db, "PRAGMA user_version=99", nullptr, nullptr, nullptr);
+        sqlite3_close(db);
+        QVERIFY(!Library::open(old));
+    }
+};
+QTEST_GUILESS_MAIN(TestReaders)
+#include "test_readers.moc"
