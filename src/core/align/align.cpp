@@ -28,9 +28,10 @@ Eigen::MatrixXd features(const Motion& m, bool use_x, bool use_z, const Series& 
     auto body = [&](std::size_t i) -> const Body3& { return m.m[i]; };
     add([&](std::size_t i) { return 3.0 * mid(body(i), left_hip).y() / m.neutral.hip_height; });
     for (const Point w : {left_wrist, right_wrist}) {
-        add([&](std::size_t i) { return (body(i)[w].y() - mid(body(i), left_hip).y()) / h; });
-        if (use_x) add([&](std::size_t i) { return (body(i)[w].x() - mid(body(i), left_hip).x()) / h; });
-        if (use_z) add([&](std::size_t i) { return (body(i)[w].z() - mid(body(i), left_hip).z()) / h; });
+        // Against the shoulders: a trunk that leans carries the hands along.
+        add([&](std::size_t i) { return (body(i)[w].y() - mid(body(i), left_shoulder).y()) / h; });
+        if (use_x) add([&](std::size_t i) { return (body(i)[w].x() - mid(body(i), left_shoulder).x()) / h; });
+        if (use_z) add([&](std::size_t i) { return (body(i)[w].z() - mid(body(i), left_shoulder).z()) / h; });
     }
     for (const Point a : {left_ankle, right_ankle}) add([&](std::size_t i) { return 1.5 * body(i)[a].y() / h; });
     const auto lateral = use_x ? 0 : 2;
@@ -59,7 +60,7 @@ Standard standard(const Motion& reference, const Motion& student) {
     const Eigen::MatrixXd all = features(reference, x, z, signal::uniform_grid(reference.time_s, 10));
     Standard s;
     s.mean = all.colwise().mean();
-    s.sd = ((all.rowwise() - s.mean).array().square().colwise().mean().sqrt()).max(0.03);
+    s.sd = ((all.rowwise() - s.mean).array().square().colwise().mean().sqrt()).max(0.08); // what hardly moves tells little
     s.build = Eigen::RowVectorXd::Zero(all.cols());
     const Neutral& n = student.neutral;
     if (n.source == NeutralSource::quiet_second && n.to_s > n.from_s) {
@@ -102,7 +103,8 @@ public:
     }
 
 private:
-    static constexpr double limit = 1.1;   // mean squared distance, in variances, from which a moment is better not explained
+    static constexpr double limit = 0.9;   // mean squared distance, in variances, from which a moment is better not explained
+    static constexpr double again = 3.0;   // where a view cannot tell the sides apart, they take turns
     static constexpr double uneven = 0.03; // price of leaving the reference's own pace
     static constexpr unsigned char none = 255, from_idle = 9, from_end = 10; // else 3 * (steps - 1) + holds; from_end + 3 * side + holds
 
@@ -112,20 +114,23 @@ private:
         return best;
     }
 
-    /// Cheapest way to be free for a new repetition after the step before: standing by, or at the end of a repetition.
-    std::pair<double, unsigned char> free() const {
+    /// Cheapest way to be free after the step before: standing by, or at the end of a repetition. `next` is the side that would follow.
+    std::pair<double, unsigned char> free(std::optional<std::size_t> next) const {
         std::pair<double, unsigned char> best{idle_, from_idle};
         for (std::size_t s = 0; s < 2; ++s)
-            for (std::size_t h = 0; h < 3; ++h)
-                if (cost_[s].back()[h] < best.first) best = {cost_[s].back()[h], static_cast<unsigned char>(from_end + 3 * s + h)};
+            for (std::size_t h = 0; h < 3; ++h) {
+                const double c = cost_[s].back()[h] + (next == s ? again : 0);
+                if (c < best.first) best = {c, static_cast<unsigned char>(from_end + 3 * s + h)};
+            }
         return best;
     }
 
     void step(Eigen::Index j) {
-        const auto [open, how] = j == 0 ? std::pair{0.0, from_idle} : free();
+        auto open_to = [&](std::optional<std::size_t> next) { return j == 0 ? std::pair{0.0, from_idle} : free(next); };
         std::array<std::vector<std::array<double, 3>>, 2> next;
         for (std::size_t s = 0; s < 2; ++s) {
             const auto n = cost_[s].size();
+            const auto [open, how] = open_to(s);
             next[s].assign(n, {inf, inf, inf});
             for (std::size_t i = 0; i < n; ++i) {
                 const double local = distance(reference_[s], static_cast<Eigen::Index>(i), student_, j);
@@ -141,6 +146,7 @@ private:
                 for (std::size_t h = 1; h < 3 && j > 0; ++h) next[s][i][h] = cost_[s][i][h - 1] + local + uneven;
             }
         }
+        const auto [open, how] = open_to(std::nullopt);
         idle_came_[static_cast<std::size_t>(j)] = how;
         idle_ = open + idle_cost(j);
         cost_ = std::move(next);
@@ -148,7 +154,7 @@ private:
 
     std::vector<Chosen> trace() const {
         std::vector<Chosen> out;
-        unsigned char state = free().second;
+        unsigned char state = free(std::nullopt).second;
         auto j = static_cast<int>(student_.rows()) - 1;
         while (j >= 0) {
             if (state == from_idle) {
@@ -243,7 +249,6 @@ Path warp(const Eigen::MatrixXd& a, const Eigen::MatrixXd& b, double band, doubl
             }
         }
     if (d[at(n - 1, m - 1)] >= inf) return {};
-    cost = d[at(n - 1, m - 1)] / n;
     Path path;
     for (int i = n - 1, j = m - 1; i >= 0 && j >= 0;) {
         path.emplace_back(i, j);
@@ -258,6 +263,8 @@ Path warp(const Eigen::MatrixXd& a, const Eigen::MatrixXd& b, double band, doubl
         }
     }
     std::reverse(path.begin(), path.end());
+    cost = 0;
+    for (const auto& [i, j] : path) cost += local[at(i, j)] / static_cast<double>(path.size());
     return path;
 }
 

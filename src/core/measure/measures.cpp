@@ -82,7 +82,7 @@ Value knee_toe(const Body3& b, const Context& c) {
     if (!c.full()) return Absent::view;
     Vec3 shin = b[i(on(c.side, left_knee))] - b[i(on(c.side, left_ankle))], foot = b[i(on(c.side, left_toe))] - b[i(on(c.side, left_heel))];
     shin.y() = foot.y() = 0;
-    if (shin.norm() < 0.08) return Absent::foreshortened;
+    if (shin.norm() < 0.08 || shin.dot(foot) <= 0) return Absent::foreshortened; // too short to have a direction, or leaning back
     const double turn = std::atan2(foot.z() * shin.x() - foot.x() * shin.z(), foot.dot(shin)) / deg;
     return -outward(c.side) * turn; // inwards positive
 }

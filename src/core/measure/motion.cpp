@@ -134,14 +134,21 @@ private:
         m_.m.resize(n);
         m_.sigma.resize(n);
         m_.valid.assign(n, false);
-        const Series depth = depths();
+        m_.foot_place.assign(n, {});
+        const std::array<Series, 2> feet = foot_depths();
         for (std::size_t i = 0; i < n; ++i) {
             if (!t_.px[i]) continue;
             m_.valid[i] = true;
+            const double middle = 0.5 * (feet[0][i] + feet[1][i]);
             for (int k = 0; k < point_count; ++k) {
                 const auto p = static_cast<Point>(k);
                 const auto& px = (*t_.px[i])[static_cast<std::size_t>(k)];
-                const double w = depth[i] - depth_offset(p, view_, d);
+                const bool left = p != nose && p < right_eye;
+                const double foot = feet[left ? 0 : 1][i];
+                const Point base = p == nose || left ? p : mirrored(p);
+                double w = middle - depth_offset(p, view_, d);
+                if (base == left_ankle || base == left_heel || base == left_toe) w += foot - middle;
+                if (base == left_knee) w += 0.5 * (foot - middle);
                 const Vec2 r = ray(px.x, px.y);
                 Vec3 at = Vec3::Zero();
                 at.y() = c.height + r.y() * w;
@@ -150,6 +157,10 @@ private:
                 if (m_.has_z) at.z() = view_ == View::left ? -r.x() * w : r.x() * w;
                 m_.m[i][static_cast<std::size_t>(k)] = at;
                 m_.sigma[i][static_cast<std::size_t>(k)] = std::max(px.sigma, 0.3) * w / c.focal_px;
+                if (base == left_heel || base == left_toe) {
+                    const double level = c.distance - depth_offset(p, view_, d);
+                    m_.foot_place[i][static_cast<std::size_t>((left ? 0 : 2) + (base == left_toe ? 1 : 0))] = Vec2(r.x() * level, r.y() * level);
+                }
             }
         }
         // Origin midway between the ankles at the start.
@@ -165,36 +176,34 @@ private:
             for (auto& p : b) p -= origin;
     }
 
-    /// Distance of the body's middle from the camera. Front and back: from where the lower foot stands on the floor, slowly varying.
-    Series depths() const {
+    /// Distance of each foot from the camera. Front and back: where the ankle's ray meets the height of an ankle that stands, slowly
+    /// varying; a foot in the air is told up to a fifth of a metre too far, which moves it sideways by less than a centimetre.
+    std::array<Series, 2> foot_depths() const {
         const auto& c = *m_.camera;
         const auto n = t_.frames();
-        Series d(n, c.distance);
-        if (!m_.has_x) return d;
-        Series raw(n, NAN);
+        std::array<Series, 2> out{Series(n, c.distance), Series(n, c.distance)};
+        if (!m_.has_x) return out;
         const double ankle = 0.039 * m_.stature;
+        std::array<Series, 2> raw{Series(n, NAN), Series(n, NAN)};
+        Series both;
         for (std::size_t i = 0; i < n; ++i) {
             if (!t_.px[i]) continue;
-            double sum = 0;
-            int count = 0;
-            for (const Point p : {left_ankle, right_ankle}) {
-                const auto& a = (*t_.px[i])[p];
+            for (std::size_t s = 0; s < 2; ++s) {
+                const auto& a = (*t_.px[i])[s == 0 ? left_ankle : right_ankle];
                 const double fall = ray(a.x, a.y).y();
                 if (fall > -0.03) continue;
-                sum += (c.height - ankle) / -fall;
-                ++count;
+                raw[s][i] = std::clamp((c.height - ankle) / -fall, 0.6 * c.distance, 1.6 * c.distance);
+                both.push_back(raw[s][i]);
             }
-            if (count == 2) raw[i] = std::clamp(sum / 2, 0.6 * c.distance, 1.6 * c.distance);
         }
-        const double base = signal::median(raw);
-        if (!std::isfinite(base)) return d;
-        raw = signal::fill_gaps(t_.time_s, raw, 1e9);
-        for (double& v : raw)
-            if (!std::isfinite(v)) v = base;
-        const Series slow = signal::low_pass(t_.time_s, raw, 0.6);
-        // The body's own scale fixes the level, the floor its changes.
-        for (std::size_t i = 0; i < n; ++i) d[i] = c.distance * slow[i] / base;
-        return d;
+        if (both.size() < n) return out; // the camera stands too low to tell depth by the floor
+        const double base = signal::median(both);
+        for (std::size_t s = 0; s < 2; ++s) {
+            const Series slow = signal::low_pass(t_.time_s, signal::fill_gaps(t_.time_s, raw[s], 1e9), 0.8);
+            // The body's own scale fixes the level, the floor its changes.
+            for (std::size_t i = 0; i < n; ++i) out[s][i] = std::isfinite(slow[i]) ? c.distance * slow[i] / base : c.distance;
+        }
+        return out;
     }
 
     const Track& t_;
@@ -205,15 +214,19 @@ private:
 };
 
 void filter(Motion& m, double cutoff) {
+    auto run = [&](auto get) { // get(frame) is the coordinate to filter
+        Series y(m.frames(), NAN);
+        for (std::size_t i = 0; i < m.frames(); ++i)
+            if (m.valid[i]) y[i] = get(i);
+        const Series f = signal::low_pass(m.time_s, y, cutoff);
+        for (std::size_t i = 0; i < m.frames(); ++i)
+            if (m.valid[i]) get(i) = f[i];
+    };
     for (std::size_t k = 0; k < point_count; ++k)
-        for (Eigen::Index axis = 0; axis < 3; ++axis) {
-            Series y(m.frames(), NAN);
-            for (std::size_t i = 0; i < m.frames(); ++i)
-                if (m.valid[i]) y[i] = m.m[i][k][axis];
-            const Series f = signal::low_pass(m.time_s, y, cutoff);
-            for (std::size_t i = 0; i < m.frames(); ++i)
-                if (m.valid[i]) m.m[i][k][axis] = f[i];
-        }
+        for (Eigen::Index axis = 0; axis < 3; ++axis) run([&](std::size_t i) -> double& { return m.m[i][k][axis]; });
+    if (m.foot_place.empty()) return;
+    for (std::size_t k = 0; k < 4; ++k)
+        for (Eigen::Index axis = 0; axis < 2; ++axis) run([&](std::size_t i) -> double& { return m.foot_place[i][k][axis]; });
 }
 
 void fill(Motion& m) {
@@ -230,6 +243,15 @@ void fill(Motion& m) {
                     m.sigma[i][k] = i > 0 ? 2 * m.sigma[i - 1][k] : 0.05;
                     filled[i] = true;
                 }
+        }
+    for (std::size_t k = 0; k < 4 && !m.foot_place.empty(); ++k)
+        for (Eigen::Index axis = 0; axis < 2; ++axis) {
+            Series y(m.frames(), NAN);
+            for (std::size_t i = 0; i < m.frames(); ++i)
+                if (m.valid[i]) y[i] = m.foot_place[i][k][axis];
+            const Series f = signal::fill_gaps(m.time_s, y, 0.25);
+            for (std::size_t i = 0; i < m.frames(); ++i)
+                if (filled[i]) m.foot_place[i][k][axis] = f[i];
         }
     m.valid = filled;
 }

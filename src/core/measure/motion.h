@@ -38,6 +38,9 @@ struct Motion {
     std::vector<Body3> m;
     std::vector<std::array<double, point_count>> sigma; // m, 1-sigma of each coordinate, error that stays through the clip included
     std::vector<bool> valid;
+    /// One camera: heel and toe (left heel, left toe, right heel, right toe) on the picture as if at the standing distance, m: (right, up).
+    /// A foot that rests keeps its place here whatever its depth; a step towards the camera moves down. Empty for 3D points.
+    std::vector<std::array<Vec2, 4>> foot_place;
     double jitter = 0;                                  // m, the part of sigma that changes from frame to frame, after filtering
     double vertical_sigma = 0;                          // rad, of the vertical itself
     double stature = 1.7, stature_sigma = 0.02;

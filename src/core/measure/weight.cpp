@@ -10,36 +10,11 @@ using signal::Series;
 constexpr double gravity = 9.81;
 constexpr std::size_t i(Point p) { return static_cast<std::size_t>(p); }
 
-/// Height and speed thresholds of contact. Exact points: 1 cm. Points found on pictures: 2.5 sigma.
-struct Limits {
-    double height, speed;
-};
-
 Series coordinate(const Motion& m, Point p, Eigen::Index axis) {
     Series y(m.frames(), NAN);
     for (std::size_t f = 0; f < m.frames(); ++f)
         if (m.valid[f]) y[f] = m.m[f][i(p)][axis];
     return y;
-}
-
-/// Horizontal speed on the picture or in the room.
-Series speed_of(const Motion& m, Point p) {
-    const Series vx = signal::derivative(m.time_s, coordinate(m, p, 0)), vz = signal::derivative(m.time_s, coordinate(m, p, 2));
-    Series v(m.frames(), NAN);
-    for (std::size_t f = 0; f < v.size(); ++f) v[f] = std::hypot(m.has_x ? vx[f] : 0, m.has_z ? vz[f] : 0);
-    return v;
-}
-
-/// On the floor: low and slow; leaving needs clearly more than arriving.
-std::vector<bool> grounded(const Series& height, const Series& speed, double floor, const Limits& l) {
-    std::vector<bool> out(height.size(), false);
-    bool down = true;
-    for (std::size_t f = 0; f < height.size(); ++f) {
-        const double h = height[f] - floor;
-        if (std::isfinite(h)) down = down ? h < l.height * 1.15 && speed[f] < 2 * l.speed : h < l.height && speed[f] < l.speed;
-        out[f] = down;
-    }
-    return out;
 }
 
 void remove_short(std::vector<bool>& v, std::size_t least) {
@@ -110,32 +85,167 @@ double single_support_offset(const Motion& m, const Measures& out, const std::ve
 
 } // namespace
 
+namespace {
+
+/// Exact points: on the floor below 1 cm.
+std::vector<Contact> contacts_by_height(const Motion& m, Side s) {
+    const double floor = 0.010;
+    const Series heel_y = coordinate(m, on(s, left_heel), 1), toe_y = coordinate(m, on(s, left_toe), 1);
+    std::vector<bool> heel, toe;
+    for (std::size_t f = 0; f < m.frames(); ++f) { // leaving needs a little more than arriving
+        heel.push_back(std::isfinite(heel_y[f]) ? heel_y[f] < (f > 0 && heel[f - 1] ? 1.1 : 1.0) * floor : f > 0 && heel[f - 1]);
+        toe.push_back(std::isfinite(toe_y[f]) ? toe_y[f] < (f > 0 && toe[f - 1] ? 1.1 : 1.0) * floor : f > 0 && toe[f - 1]);
+    }
+    remove_short(heel, 2);
+    remove_short(toe, 2);
+    std::vector<Contact> out;
+    for (std::size_t f = 0; f < m.frames(); ++f)
+        out.push_back(heel[f] && toe[f] ? Contact::flat : heel[f] ? Contact::heel : toe[f] ? Contact::toe : Contact::off);
+    return out;
+}
+
+/// A stretch of frames in which a foot rests, with the place where heel and toe rest on the picture.
+struct Rest {
+    std::size_t from, to; // half-open
+    Vec2 heel, toe;
+    double reach; // farther from the place than this is away, m
+};
+
+/// Contacts of a foot seen by one camera, told from where it rests: a foot on the floor keeps its place on the picture.
+class RestingFoot {
+public:
+    RestingFoot(const Motion& m, Side s) : m_(m), heel_(s == Side::left ? 0 : 2), toe_(heel_ + 1) {
+        find();
+        if (m.has_z) drop_raised();
+        join();
+    }
+
+    std::vector<Contact> contacts() const {
+        std::vector<Contact> out(m_.frames(), Contact::off);
+        for (const auto& r : rests_) {
+            // Outwards from the middle of the rest: as long as heel or toe keep their place they are down.
+            const std::size_t middle = (r.from + r.to) / 2;
+            mark(r, middle, 1, out);
+            mark(r, middle, -1, out);
+        }
+        return out;
+    }
+
+private:
+    const Vec2& at(std::size_t f, std::size_t k) const { return m_.foot_place[f][k]; }
+
+    Vec2 median_of(std::size_t from, std::size_t to, std::size_t k) const {
+        Series x, y;
+        for (std::size_t f = from; f < to; ++f)
+            if (m_.valid[f]) x.push_back(at(f, k).x()), y.push_back(at(f, k).y());
+        return {signal::median(x), signal::median(y)};
+    }
+
+    Rest rest(std::size_t from, std::size_t to) const {
+        Rest r{from, to, median_of(from, to, heel_), median_of(from, to, toe_), 0};
+        Series away;
+        for (std::size_t f = from; f < to; ++f)
+            if (m_.valid[f]) away.push_back(std::max((at(f, heel_) - r.heel).norm(), (at(f, toe_) - r.toe).norm()));
+        // 1 cm, or what the points wander while the foot rests.
+        r.reach = std::clamp(std::max(2 * m_.jitter, 1.25 * signal::quantile(away, 0.8)), 0.012, 0.035);
+        return r;
+    }
+
+    void find() {
+        const auto n = m_.frames();
+        std::vector<bool> still(n, false);
+        const double half = 0.10; // s; speed over a fifth of a second
+        std::size_t a = 0, b = 0;
+        for (std::size_t f = 0; f < n; ++f) {
+            while (b + 1 < n && m_.time_s[b] < m_.time_s[f] + half) ++b;
+            while (m_.time_s[a] < m_.time_s[f] - half) ++a;
+            if (!m_.valid[a] || !m_.valid[b] || b <= a) {
+                still[f] = f > 0 && still[f - 1];
+                continue;
+            }
+            const double dt = m_.time_s[b] - m_.time_s[a];
+            const double v = 0.5 * ((at(b, heel_) - at(a, heel_)).norm() + (at(b, toe_) - at(a, toe_)).norm()) / dt;
+            still[f] = v < (f > 0 && still[f - 1] ? 0.11 : 0.08);
+        }
+        remove_short(still, static_cast<std::size_t>(std::max(2.0, 0.2 * m_.rate)));
+        for (std::size_t f = 0; f < n;) {
+            std::size_t e = f;
+            while (e < n && still[e] == still[f]) ++e;
+            if (still[f]) rests_.push_back(rest(f, e));
+            f = e;
+        }
+    }
+
+    /// From the side height over the floor shows: a foot held still in the air does not rest.
+    void drop_raised() {
+        Series heights;
+        for (const auto& r : rests_)
+            for (std::size_t f = r.from; f < r.to; ++f) heights.push_back(std::min(r.heel.y(), r.toe.y()));
+        const double floor = signal::quantile(heights, 0.3);
+        std::erase_if(rests_, [&](const Rest& r) { return std::min(r.heel.y(), r.toe.y()) > floor + 0.035; });
+    }
+
+    /// Rests at one place with nothing but a wobble between them are one.
+    void join() {
+        for (std::size_t i = 0; i + 1 < rests_.size();) {
+            const Rest &a = rests_[i], &b = rests_[i + 1];
+            double most = 0;
+            for (std::size_t f = a.to; f < b.from; ++f)
+                if (m_.valid[f]) most = std::max(most, std::max((at(f, heel_) - a.heel).norm(), (at(f, toe_) - a.toe).norm()));
+            if ((a.heel - b.heel).norm() < 0.03 && (a.toe - b.toe).norm() < 0.03 && most < 0.035) {
+                rests_[i] = rest(a.from, b.to);
+                rests_.erase(rests_.begin() + static_cast<std::ptrdiff_t>(i) + 1);
+            } else {
+                ++i;
+            }
+        }
+    }
+
+    void mark(const Rest& r, std::size_t middle, int step, std::vector<Contact>& out) const {
+        bool heel = true, toe = true;
+        int heel_away = 0, toe_away = 0;
+        auto f = static_cast<std::ptrdiff_t>(middle);
+        for (; f >= 0 && f < static_cast<std::ptrdiff_t>(m_.frames()) && (heel || toe); f += step) {
+            const auto i = static_cast<std::size_t>(f);
+            if (m_.valid[i]) {
+                // Two frames beyond its place: it has left.
+                heel_away = (at(i, heel_) - r.heel).norm() > r.reach ? heel_away + 1 : 0;
+                toe_away = (at(i, toe_) - r.toe).norm() > r.reach ? toe_away + 1 : 0;
+                const bool inside = i >= r.from && i < r.to && (i >= middle ? i + 1 < (middle + 3 * r.to) / 4 : i > (middle + 3 * r.from) / 4);
+                if (!inside) {
+                    if (heel_away >= 2) heel = false;
+                    if (toe_away >= 2) toe = false;
+                }
+            }
+            const Contact now = heel && toe ? Contact::flat : heel ? Contact::heel : toe ? Contact::toe : Contact::off;
+            if (now == Contact::off) {
+                if (f - step >= 0) out[static_cast<std::size_t>(f - step)] = Contact::off; // the first of the two frames
+                break;
+            }
+            if (now != Contact::flat && f - step >= 0 && out[static_cast<std::size_t>(f - step)] == Contact::flat && static_cast<std::size_t>(f - step) != middle)
+                out[static_cast<std::size_t>(f - step)] = now;
+            if (out[i] != Contact::flat) out[i] = now;
+        }
+    }
+
+    const Motion& m_;
+    std::size_t heel_, toe_;
+    std::vector<Rest> rests_;
+};
+
+} // namespace
+
 void find_contacts(const Motion& m, Measures& out) {
     const bool exact = m.view == View::three_d;
     for (const Side s : {Side::left, Side::right}) {
-        const Point hp = on(s, left_heel), tp = on(s, left_toe);
-        double sig = 0.004;
-        Series sigmas;
-        for (std::size_t f = 0; f < m.frames(); ++f)
-            if (m.valid[f]) sigmas.push_back(m.sigma[f][i(hp)]);
-        if (!exact && !sigmas.empty()) sig = signal::median(sigmas);
-        const Limits l = exact ? Limits{0.010, 1e9} : Limits{std::max(0.022, 1.6 * sig), 0.16};
-        const Series hy = coordinate(m, hp, 1), ty = coordinate(m, tp, 1);
-        const double hf = exact ? 0 : signal::quantile(hy, 0.30), tf = exact ? 0 : signal::quantile(ty, 0.30);
-        auto heel = grounded(hy, speed_of(m, hp), hf, l), toe = grounded(ty, speed_of(m, tp), tf, l);
-        const auto least = static_cast<std::size_t>(exact ? 2 : std::max(2.0, 0.1 * m.rate));
-        remove_short(heel, least);
-        remove_short(toe, least);
         auto& c = out.contact[static_cast<std::size_t>(s)];
-        c.resize(m.frames());
+        c = exact ? contacts_by_height(m, s) : RestingFoot(m, s).contacts();
         MeasureSeries state{"foot.state", "state", s, {}};
-        for (std::size_t f = 0; f < m.frames(); ++f) {
-            c[f] = heel[f] && toe[f] ? Contact::flat : heel[f] ? Contact::heel : toe[f] ? Contact::toe : Contact::off;
+        for (std::size_t f = 0; f < m.frames(); ++f)
             state.samples.push_back(m.valid[f] ? Sample{static_cast<double>(c[f]), 0, Absent::none} : Sample{0, 0, Absent::no_body});
-        }
         out.series[s == Side::left ? "foot.state.left" : "foot.state.right"] = std::move(state);
         for (std::size_t f = 1; f < m.frames(); ++f) {
-            const double at = 0.5 * (m.time_s[f] + m.time_s[f - 1]), sigma = exact ? 0.5 / m.rate : 0.08;
+            const double at = 0.5 * (m.time_s[f] + m.time_s[f - 1]), sigma = exact ? 0.5 / m.rate : 0.10;
             if (c[f] == Contact::off && c[f - 1] != Contact::off) out.foot_events.push_back({FootEvent::Kind::off, s, at, sigma});
             if (c[f] != Contact::off && c[f - 1] == Contact::off) out.foot_events.push_back({FootEvent::Kind::down, s, at, sigma});
             if (c[f] == Contact::flat && c[f - 1] != Contact::flat) out.foot_events.push_back({FootEvent::Kind::flat, s, at, sigma});

@@ -88,7 +88,7 @@ std::string review_json(const Review& r, const std::string& clip) {
     for (const auto& rep : r.alignment.repetitions) {
         json phases = json::array();
         for (const auto& p : rep.phases) phases.push_back({{"id", p.id}, {"start_s", number(p.start_s)}, {"end_s", number(p.end_s)}});
-        reps.push_back({{"side", side_name(rep.side)}, {"start_s", number(rep.start_s)}, {"end_s", number(rep.end_s)}, {"phases", phases}});
+        reps.push_back({{"side", side_name(rep.side)}, {"start_s", number(rep.start_s)}, {"end_s", number(rep.end_s)}, {"cost", number(rep.cost)}, {"phases", phases}});
     }
     json findings = json::array();
     for (const auto& f : r.findings) findings.push_back(finding_json(f));
