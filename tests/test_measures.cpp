@@ -186,36 +186,68 @@ private slots:
         QCOMPARE(s[0].peaks, 1);
         QVERIFY(s[0].stop_s < 0.05);
     }
-    void exact_points_give_exact_angles_contacts_and_weight() {
-        for (const char* id : {"part_the_horses_mane", "gaze_at_the_moon"}) {
-            sim::TakeOptions o = sim::take_of(11, 1.62);
-            o.student.score.repetitions = 1;
-            o.phone.fps = 60;
-            const sim::Take take(test::movement(id), o);
-            MotionOptions mo;
-            mo.view = View::three_d;
-            mo.stature_m = 1.62;
-            for (const bool filtered : {false, true}) {
-                mo.filter = filtered;
-                const auto motion = make_motion(test::room_track(take), mo);
-                QVERIFY(motion.has_value());
-                const Measures m = measure(*motion);
-                double weight = 0, angle = 0;
-                int contact_wrong = 0;
-                for (std::size_t i = 30; i + 30 < take.frames(); ++i) {
-                    const Body3& b = take.truth().points[i];
-                    const Vec3 u = b[left_hip] - b[left_knee], v = b[left_ankle] - b[left_knee];
-                    const double bend = 180 - std::acos(std::clamp(u.normalized().dot(v.normalized()), -1.0, 1.0)) / deg;
-                    angle = std::max(angle, std::abs(m.series.at("knee.flexion.left").samples[i].value - bend));
-                    if (const auto& w = m.series.at("weight.left").samples[i]; w.present()) weight = std::max(weight, std::abs(w.value - take.truth().weight_left[i]));
-                    bool near_change = false;
-                    for (std::size_t k = i - 3; k <= i + 3; ++k) near_change = near_change || take.truth().contact[k][0] != take.truth().contact[i][0];
-                    if (!near_change && m.contact[0][i] != take.truth().contact[i][0]) ++contact_wrong;
-                }
-                QVERIFY2(angle < (filtered ? 2.0 : 0.1), qPrintable(QStringLiteral("%1 %2").arg(QLatin1String(id)).arg(angle)));
-                QVERIFY2(contact_wrong == 0, qPrintable(QStringLiteral("%1 %2").arg(QLatin1String(id)).arg(contact_wrong)));
-                Q_UNUSED(weight)
+    void exact_points_give_exact_angles_contacts_and_shifts_data() {
+        QTest::addColumn<QString>("movement");
+        QTest::addColumn<bool>("filtered");
+        for (const char* id : {"part_the_horses_mane", "gaze_at_the_moon", "separate_the_clouds"})
+            for (const bool filtered : {false, true}) QTest::newRow(qPrintable(QStringLiteral("%1 %2").arg(QLatin1String(id), filtered ? QLatin1String("filtered") : QLatin1String("raw")))) << QString::fromLatin1(id) << filtered;
+    }
+    void exact_points_give_exact_angles_contacts_and_shifts() {
+        QFETCH(QString, movement);
+        QFETCH(bool, filtered);
+        sim::TakeOptions o = sim::take_of(11, 1.62);
+        o.student.score.repetitions = 1;
+        o.phone.fps = 60;
+        const sim::Take take(test::movement(movement.toStdString()), o);
+        MotionOptions mo;
+        mo.view = View::three_d;
+        mo.stature_m = 1.62;
+        mo.filter = filtered;
+        const auto motion = make_motion(test::room_track(take), mo);
+        QVERIFY(motion.has_value());
+        const Measures m = measure(*motion);
+        const auto truth_angles = [](const Body3& b) { // by other formulas than the measures use
+            std::map<std::string, double> v;
+            auto mid = [&](Point l) { return Vec3(0.5 * (b[l] + b[static_cast<std::size_t>(mirrored(l))])); };
+            for (const Side s : {Side::left, Side::right}) {
+                const std::string end = s == Side::left ? ".left" : ".right";
+                auto p = [&](Point l) { return b[static_cast<std::size_t>(on(s, l))]; };
+                v["knee.flexion" + end] = std::acos(std::clamp((p(left_knee) - p(left_hip)).normalized().dot((p(left_ankle) - p(left_knee)).normalized()), -1.0, 1.0)) / deg;
+                v["thigh" + end] = std::asin((p(left_hip).y() - p(left_knee).y()) / (p(left_hip) - p(left_knee)).norm()) / deg;
+                const double upper = std::atan((p(left_knee).x() - p(left_hip).x()) / (p(left_hip).y() - p(left_knee).y()));
+                const double lower = std::atan((p(left_ankle).x() - p(left_knee).x()) / (p(left_knee).y() - p(left_ankle).y()));
+                v["knee.inward" + end] = (s == Side::left ? 1 : -1) * (lower - upper) / deg;
             }
+            const Vec3 trunk = mid(left_shoulder) - mid(left_hip), hips = b[left_hip] - b[right_hip], shoulders = b[left_shoulder] - b[right_shoulder];
+            v["trunk.lean"] = std::atan(trunk.z() / trunk.y()) / deg;
+            v["trunk.side"] = std::atan(trunk.x() / trunk.y()) / deg;
+            v["pelvis.tilt"] = std::asin(hips.y() / hips.norm()) / deg;
+            v["shoulder.tilt"] = std::asin(shoulders.y() / shoulders.norm()) / deg;
+            v["pelvis.turn"] = -std::asin(hips.z() / std::hypot(hips.x(), hips.z())) / deg;
+            v["shoulder.turn"] = -std::asin(shoulders.z() / std::hypot(shoulders.x(), shoulders.z())) / deg;
+            return v;
+        };
+        std::map<std::string, double> worst;
+        int contact_wrong = 0;
+        for (std::size_t i = 0; i < take.frames(); ++i) {
+            const Body3& b = take.truth().points[i];
+            for (const auto& [key, v] : truth_angles(b))
+                if (const auto& s = m.series.at(key).samples[i]; s.present()) worst[key] = std::max(worst[key], std::abs(s.value - v));
+            worst["stance mm"] = std::max(worst["stance mm"], 1000 * std::abs(m.series.at("stance.width").samples[i].value * motion->neutral.shoulder_width - std::abs(b[left_ankle].x() - b[right_ankle].x())));
+            for (std::size_t s = 0; s < 2; ++s) {
+                bool near_change = false;
+                for (std::size_t k = i > 2 ? i - 2 : 0; k <= std::min(i + 2, take.frames() - 1); ++k) near_change = near_change || take.truth().contact[k][s] != take.truth().contact[i][s];
+                if (!near_change && m.contact[s][i] != take.truth().contact[i][s]) ++contact_wrong;
+            }
+        }
+        for (const auto& [key, off] : worst) QVERIFY2(off < (key == "stance mm" ? 1.0 : filtered ? 0.5 : 0.1), qPrintable(QStringLiteral("%1 %2").arg(QString::fromStdString(key)).arg(off)));
+        QCOMPARE(contact_wrong, 0);
+        // The student's own segments carry other masses than the measures assume: that moves the share, hardly the times of a shift.
+        const auto shifts = find_shifts(take.truth().time_s, take.truth().weight_raw, 0);
+        QCOMPARE(m.shifts.size(), shifts.size());
+        for (std::size_t i = 0; i < shifts.size(); ++i) {
+            QVERIFY2(std::abs(m.shifts[i].start_s - shifts[i].start_s) < 0.5 / 24, qPrintable(QString::number(m.shifts[i].start_s - shifts[i].start_s)));
+            QVERIFY2(std::abs(m.shifts[i].end_s - shifts[i].end_s) < 0.5 / 24, qPrintable(QString::number(m.shifts[i].end_s - shifts[i].end_s)));
         }
     }
     void readings_are_refused_with_a_reason() {

@@ -111,7 +111,7 @@ private slots:
         {
             auto lib = Library::open(folder);
             QVERIFY(lib.has_value());
-            QVERIFY(lib->add_person({0, "Ilse", 1.66, ""}).has_value());
+            QVERIFY(lib->add_person({0, "Ilse", 1.66, "", 0}).has_value());
             QVERIFY(lib->compact().has_value());
         }
         const std::string good = bytes_of(folder / "library.sqlite");
@@ -132,7 +132,7 @@ private slots:
         put(path("x.mp4"), "clip");
         {
             auto lib = Library::open(folder);
-            person = *lib->add_person({0, "Wen", 1.58, "stiff shoulders"});
+            person = *lib->add_person({0, "Wen", 1.58, "stiff shoulders", 0});
             Clip c;
             c.person = person;
             c.movement = "gaze_at_the_moon";

@@ -195,7 +195,7 @@ int review(const Words& words, const Environment& env) {
     }
     const auto made = make_review(*points, *movement, o);
     if (!made) return complain(made.error());
-    if (auto ok = write_text(*out, review_json(**made, input.string())); !ok) return complain(ok.error());
+    if (auto ok = write_text(*out, review_json(**made, input.string(), args->text("--school").value_or(""))); !ok) return complain(ok.error());
     return 0;
 }
 

@@ -135,6 +135,8 @@ int letter(const Words& words, const Environment& env) {
     ReviewOptions options;
     options.view = file->view;
     options.stature_m = file->stature_m;
+    for (const auto& s : load_schools(data))
+        if (s.id == file->school) options.school = s.changes;
     const auto review = make_review(*track, *movement, options);
     if (!review) return complain(review.error());
     qputenv("QT_QPA_PLATFORM", "offscreen");
@@ -144,32 +146,17 @@ int letter(const Words& words, const Environment& env) {
     const QGuiApplication app(argc, argv.data());
     ui::Theme::load_fonts(data);
     const ui::Theme theme;
-    ui::LetterContent c;
+    ui::LetterSource content;
+    content.clip = clip;
+    content.track = &*track;
+    content.review = *review;
+    for (const auto& f : file->findings)
+        if (f.verdict == Verdict::outside) content.corrections.push_back(f);
+    ui::LetterContent c = ui::compose_letter(content, *catalogue, theme);
     c.student = QStringLiteral("you");
-    c.movement = QString::fromStdString(movement->name);
-    c.view = ui::text::view(file->view);
     c.date = QDate::currentDate();
     for (const auto& f : file->findings)
         if (f.verdict == Verdict::inside && c.praise.isEmpty()) c.praise = QString::fromStdString(f.good);
-    for (const auto& f : file->findings) {
-        if (f.verdict != Verdict::outside || c.items.size() >= 3) continue;
-        ui::LetterItem item;
-        QString phase;
-        for (const auto& p : movement->phases)
-            if (p.id == f.phase) phase = QString::fromStdString(p.name);
-        item.moment = phase.isEmpty() ? ui::text::time(f.time_s) : QStringLiteral("%1, %2").arg(phase, ui::text::time(f.time_s));
-        item.cue = QString::fromStdString(f.cue);
-        const QString unit = QString::fromStdString(f.unit);
-        item.figure = QStringLiteral("%1 (± %2; aim: %3), %4").arg(ui::text::headline(f, *catalogue), ui::text::figure(f.sigma, unit), ui::text::band(f.low, f.high, unit), ui::text::repetitions(f));
-        if (f.family == Family::knees) item.caution = ui::text::caution(QStringLiteral("knees"));
-        if (track->width > 0) {
-            const auto stills = ui::make_stills(clip, *track, *review, f, false, theme);
-            item.still = stills.still;
-            item.reference = stills.reference;
-        }
-        c.items.push_back(item);
-    }
-    c.cautions = ui::text::cautions_for({}, movement) << ui::text::caution(QStringLiteral("general"));
     const auto ok = target.extension() == ".pdf" ? ui::write_letter_pdf(target, c) : write_text(target, ui::letter_html(c).toStdString());
     return ok ? 0 : complain(ok.error());
 }

@@ -6,7 +6,7 @@ namespace bevel {
 namespace {
 
 namespace fs = std::filesystem;
-constexpr int newest = 3;
+constexpr int newest = 4;
 
 /// Steps from one version of the library to the next; never edited once released, only added to.
 const std::array<const char*, newest> steps{
@@ -24,6 +24,8 @@ const std::array<const char*, newest> steps{
     "ALTER TABLE decision ADD COLUMN note TEXT NOT NULL DEFAULT '';",
     // 3: settings
     "CREATE TABLE setting(key TEXT PRIMARY KEY, value TEXT NOT NULL);",
+    // 4: a person's own shoulder width, for clips from the side
+    "ALTER TABLE person ADD COLUMN shoulder_width_m REAL NOT NULL DEFAULT 0;",
 };
 
 class Query {
@@ -157,10 +159,15 @@ Result<bool> Library::update_person(const Person& p) {
     return q.bind(p.name).bind(p.stature_m).bind(p.notes).bind(p.id).run();
 }
 
+Result<bool> Library::set_shoulder_width(std::int64_t person, double metres) {
+    Query q(db_, "UPDATE person SET shoulder_width_m=? WHERE id=?");
+    return q.bind(metres).bind(person).run();
+}
+
 Result<std::vector<Person>> Library::people() const {
-    Query q(db_, "SELECT id, name, stature_m, notes FROM person ORDER BY name COLLATE NOCASE");
+    Query q(db_, "SELECT id, name, stature_m, notes, shoulder_width_m FROM person ORDER BY name COLLATE NOCASE");
     std::vector<Person> out;
-    while (q.row()) out.push_back({q.integer(0), q.text(1), q.real(2), q.text(3)});
+    while (q.row()) out.push_back({q.integer(0), q.text(1), q.real(2), q.text(3), q.real(4)});
     if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
     return out;
 }

@@ -17,6 +17,7 @@ struct Person {
     std::string name;
     double stature_m = 1.7;
     std::string notes; // limits and agreed adaptations, as the instructor writes them
+    double shoulder_width_m = 0; // SW as last measured from the front; 0 when it never was
 };
 
 enum class ClipState { waiting, tracked, reviewed, failed };
@@ -65,7 +66,8 @@ public:
     static int schema_version();
 
     Result<std::int64_t> add_person(const Person& p);
-    Result<bool> update_person(const Person& p);
+    Result<bool> update_person(const Person& p); // name, height and notes
+    Result<bool> set_shoulder_width(std::int64_t person, double metres);
     Result<std::vector<Person>> people() const;
 
     /// Copies the file into the library and records it; the copy is whole before the record is made.

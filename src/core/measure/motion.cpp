@@ -288,8 +288,11 @@ Neutral from_proportions(const Motion& m) {
 
 /// The quietest upright second: legs long, trunk upright, nothing moving faster than 8 cm/s.
 void find_neutral(Motion& m, const MotionOptions& o) {
-    m.neutral = o.stored_neutral.value_or(from_proportions(m));
-    if (o.stored_neutral) m.neutral.source = NeutralSource::stored;
+    m.neutral = from_proportions(m);
+    if (o.shoulder_width_m) {
+        m.neutral.shoulder_width = *o.shoulder_width_m;
+        m.neutral.shoulder_width_sigma = 0.025 * *o.shoulder_width_m;
+    }
     const auto n = m.frames();
     const auto window = static_cast<std::size_t>(std::max(3.0, m.rate));
     if (n < window + 2) return;
@@ -354,6 +357,7 @@ void find_neutral(Motion& m, const MotionOptions& o) {
 
 std::string MotionOptions::validate() const {
     if (stature_m && !(*stature_m > 0.8 && *stature_m < 2.5)) return "height";
+    if (shoulder_width_m && !(*shoulder_width_m > 0.15 && *shoulder_width_m < 0.7)) return "shoulder width";
     if (cutoff_hz < 0 || cutoff_hz > 50) return "cutoff";
     return {};
 }

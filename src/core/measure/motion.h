@@ -5,7 +5,7 @@
 
 namespace bevel {
 
-enum class NeutralSource { stored, quiet_second, proportions };
+enum class NeutralSource { quiet_second, proportions };
 
 /// The student standing quietly. Lengths in metres.
 struct Neutral {
@@ -53,7 +53,7 @@ struct Motion {
 struct MotionOptions {
     std::optional<View> view;              // as declared; needed for tracks of pixels
     std::optional<double> stature_m;       // the student's height
-    std::optional<Neutral> stored_neutral; // from an earlier clip of this student
+    std::optional<double> shoulder_width_m; // from an earlier clip of this student; used where this one cannot show it
     bool filter = true;
     double cutoff_hz = 0;                  // 0: 6 Hz for 3D points, 4 Hz for points found on pictures
     std::string validate() const;

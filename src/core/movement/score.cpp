@@ -92,8 +92,8 @@ Channels::Foot Score::foot_at(std::size_t i, double u, Side side) const {
         const double leave = 0.4;
         const double rise = std::max(0.0, (u - leave) / (1 - leave));
         travel = rise;
-        f.lift = high * std::sin(quarter * rise);
-        f.pitch = u < leave ? pitch_of(a.contact) + (peel - pitch_of(a.contact)) * std::sin(quarter * u / leave)
+        f.lift = high * smooth(rise);
+        f.pitch = u < leave ? pitch_of(a.contact) + (peel - pitch_of(a.contact)) * smooth(u / leave)
                             : peel * (1 - smooth(rise));
         f.contact = u <= 0 ? a.contact : u < leave ? Contact::toe : Contact::off;
     } else if (a.contact == Contact::off && b.contact != Contact::off) {
@@ -102,10 +102,11 @@ Channels::Foot Score::foot_at(std::size_t i, double u, Side side) const {
         f.pitch = pitch_of(b.contact) * smooth(u / 0.8);
         f.contact = u >= 1 ? b.contact : Contact::off;
         if (b.contact == Contact::flat) { // toe first, then the heel sinks
-            f.lift = u < 0.75 ? high * std::cos(quarter * u / 0.75) : 0;
-            f.pitch = u < 0.75 ? -14 * smooth(u / 0.6) : -14 * std::cos(quarter * (u - 0.75) / 0.25);
-            travel = u / 0.7;
-            f.contact = u < 0.75 ? Contact::off : u < 1 ? Contact::toe : Contact::flat;
+            const double touch = 0.7;
+            f.lift = u < touch ? high * (1 - smooth(u / touch)) : 0;
+            f.pitch = u < touch ? -14 * smooth(u / 0.6) : -14 * (1 - smooth((u - touch) / (1 - touch)));
+            travel = u / 0.68;
+            f.contact = u < touch ? Contact::off : u < 1 ? Contact::toe : Contact::flat;
         }
     } else if (a.contact == Contact::off) {
         f.lift = high;

@@ -135,8 +135,10 @@ double Solver::reach_limit(const Channels& c, double x, double z, const std::arr
     for (int i = 0; i < 2; ++i) {
         const Vec3 hip = r * Vec3((i == 0 ? 0.5 : -0.5) * dims_.hip_width, 0, 0) + Vec3(x, 0, z);
         const auto k = static_cast<std::size_t>(i);
-        // A foot without weight may reach with a longer leg.
-        const double least = c.foot[k].contact == Contact::flat ? c.min_knee_flexion + 1 : std::min(c.min_knee_flexion, 4.0);
+        // A foot without weight may reach with a longer leg; the more it lies on the floor, the less.
+        const double away = std::clamp(std::abs(c.foot[k].pitch) / 16 + c.foot[k].lift / 0.02, 0.0, 1.0);
+        const double flat_least = c.min_knee_flexion + 1, free_least = std::min(c.min_knee_flexion, 4.0);
+        const double least = flat_least + (free_least - flat_least) * away * away * (3 - 2 * away);
         const double span = span_at(dims_.thigh, dims_.shank, least);
         const Vec3& a = feet[k].ankle;
         const double flat = std::hypot(hip.x() - a.x(), hip.z() - a.z());

@@ -68,7 +68,7 @@ Result<std::shared_ptr<const Review>> make_review(const Track& track, const Move
     MotionOptions mo;
     mo.view = options.view;
     mo.stature_m = options.stature_m;
-    mo.stored_neutral = options.stored_neutral;
+    mo.shoulder_width_m = options.shoulder_width_m;
     auto motion = make_motion(track, mo);
     if (!motion) return tl::unexpected(motion.error());
     out->motion = std::move(*motion);
@@ -83,7 +83,7 @@ Result<std::shared_ptr<const Review>> make_review(const Track& track, const Move
     return std::shared_ptr<const Review>(std::move(out));
 }
 
-std::string review_json(const Review& r, const std::string& clip) {
+std::string review_json(const Review& r, const std::string& clip, const std::string& school) {
     json reps = json::array();
     for (const auto& rep : r.alignment.repetitions) {
         json phases = json::array();
@@ -92,9 +92,10 @@ std::string review_json(const Review& r, const std::string& clip) {
     }
     json findings = json::array();
     for (const auto& f : r.findings) findings.push_back(finding_json(f));
-    const json out{{"clip", clip},           {"movement", r.movement.id},         {"view", view_name(r.motion.view)},
+    json out{{"clip", clip},           {"movement", r.movement.id},         {"view", view_name(r.motion.view)},
                    {"height_cm", number(r.motion.stature * 100)}, {"measures", measures_json(r.measures)}, {"events", events_json(r.measures)},
                    {"repetitions", reps},    {"findings", findings}};
+    if (!school.empty()) out["school"] = school;
     return out.dump(1, ' ', false, json::error_handler_t::replace) + "\n";
 }
 
@@ -104,6 +105,7 @@ Result<ReviewFile> parse_review_json(const std::string& text) {
         ReviewFile r;
         r.clip = j.at("clip").get<std::string>();
         r.movement = j.at("movement").get<std::string>();
+        r.school = j.value("school", "");
         const auto view = view_from_name(j.at("view").get<std::string>());
         if (!view) return fail(Code::bad_value, "view");
         r.view = *view;

@@ -8,7 +8,7 @@ namespace bevel {
 struct ReviewOptions {
     std::optional<View> view;
     std::optional<double> stature_m;
-    std::optional<Neutral> stored_neutral;
+    std::optional<double> shoulder_width_m; // from an earlier clip from the front
     std::vector<BandChange> school, adaptations; // applied in this order
     Sex sex = Sex::mean;
 };
@@ -27,11 +27,11 @@ struct Review {
 Result<std::shared_ptr<const Review>> make_review(const Track& track, const Movement& movement, const ReviewOptions& options);
 
 /// review.json as docs/cli.md lays it down.
-std::string review_json(const Review& review, const std::string& clip);
+std::string review_json(const Review& review, const std::string& clip, const std::string& school = {});
 
 /// What a letter needs back from review.json.
 struct ReviewFile {
-    std::string clip, movement;
+    std::string clip, movement, school;
     View view = View::front;
     std::optional<double> stature_m;
     std::vector<Finding> findings;

@@ -1,5 +1,6 @@
 #include "ui/arrivals/arrivals_page.h"
 #include "core/review/review.h"
+#include "ui/review/review_state.h"
 #include <chrono>
 #include <QComboBox>
 #include <QDate>
@@ -330,14 +331,15 @@ void ArrivalsPage::start_next() {
             auto found = track_clip(lib->path_of(clip), options, stop->get_token());
             Error error;
             bool failed = !found;
+            double width = 0;
             if (!found) error = found.error();
             if (found && movement) { // say early if the clip cannot be judged
-                ReviewOptions ro;
-                ro.view = view_from_name(clip.view);
-                ro.stature_m = person.stature_m;
-                if (auto review = make_review(found->track, *movement, ro); !review) {
+                auto review = make_review(found->track, *movement, review_options(session_, clip, person));
+                if (!review) {
                     failed = true;
                     error = review.error();
+                } else if ((*review)->motion.has_x && (*review)->motion.neutral.source == NeutralSource::quiet_second) {
+                    width = (*review)->motion.neutral.shoulder_width; // kept for the student's clips from the side
                 }
             }
             const bool cancelled = failed && error.code == Code::cancelled;
@@ -345,10 +347,11 @@ void ArrivalsPage::start_next() {
             ended.state = failed ? ClipState::failed : ClipState::tracked;
             ended.problem = !failed ? std::string() : cancelled ? "cancelled" : error.code == Code::cannot_judge ? error.context : "unreadable: " + error.context;
             const auto track = found ? std::make_shared<Track>(std::move(found->track)) : nullptr;
-            return [this, background, lib, clip = ended, track, failed, error] {
-                background->post(this, [this, lib, clip, track, failed, error](std::stop_token) -> Background::After {
-                    if (track) (void)lib->save_track(clip.id, *track);
-                    auto ok = lib->update_clip(clip);
+            return [this, background, lib, clip = ended, track, failed, error, width] {
+                background->post(this, [this, lib, clip, track, failed, error, width](std::stop_token) -> Background::After {
+                    Result<bool> ok = track ? lib->save_track(clip.id, *track) : Result<bool>(true);
+                    if (ok && width > 0) ok = lib->set_shoulder_width(clip.person, width);
+                    if (ok) ok = lib->update_clip(clip);
                     return [this, clip, failed, e = ok ? error : ok.error(), bad = !ok] { finished(clip.id, failed || bad ? text::error(e) : QString()); };
                 });
             };

@@ -14,47 +14,28 @@
 
 namespace bevel::ui {
 namespace {
-QString key_of(const Finding& f) {
-    return QString::fromStdString(f.check) + QLatin1Char('/') + (f.side ? QString::fromLatin1(*f.side == Side::left ? "left" : "right") : QString());
-}
+QString key_of(const Finding& f) { return QString::fromStdString(finding_key(f)); }
 
 LetterContent compose(const OpenReview& open, const LetterRecord& record, const Catalogue& catalogue, const Theme& theme) {
-    LetterContent c;
-    const Review& r = *open.review;
+    const auto& findings = open.review->findings;
+    LetterSource source;
+    source.clip = open.file;
+    source.track = &open.track;
+    source.review = open.review;
+    source.hide_identity = record.hide_identity;
+    for (const auto& d : open.decisions) source.wording[d.check + "/" + d.side] = QString::fromStdString(d.wording);
+    for (const auto& f : findings)
+        if (std::find(record.checks.begin(), record.checks.end(), finding_key(f)) != record.checks.end()) source.corrections.push_back(f);
+    LetterContent c = compose_letter(source, catalogue, theme);
     c.student = record.hide_identity ? QCoreApplication::translate("letter", "a student") : QString::fromStdString(open.person.name);
     c.instructor = QString::fromStdString(record.signed_by);
     c.place = QString::fromStdString(record.place);
-    c.movement = QString::fromStdString(r.movement.name);
-    c.view = text::view(r.motion.view);
     c.date = QDate::fromString(QString::fromStdString(open.clip.filmed_on), Qt::ISODate);
     if (!c.date.isValid()) c.date = QDate::currentDate();
     c.opening = QString::fromStdString(record.opening);
     c.closing = QString::fromStdString(record.closing);
-    std::vector<Finding> chosen;
-    for (const auto& f : r.findings) {
-        const QString key = key_of(f);
-        if (key.toStdString() == record.praise) c.praise = QString::fromStdString(f.good);
-        if (std::find(record.checks.begin(), record.checks.end(), key.toStdString()) != record.checks.end() && chosen.size() < 3) chosen.push_back(f);
-    }
-    for (const auto& f : chosen) {
-        LetterItem item;
-        QString phase;
-        for (const auto& p : r.movement.phases)
-            if (p.id == f.phase) phase = QString::fromStdString(p.name);
-        item.moment = phase.isEmpty() ? text::time(f.time_s) : QStringLiteral("%1, %2").arg(phase, text::time(f.time_s));
-        item.cue = QString::fromStdString(f.cue);
-        for (const auto& d : open.decisions)
-            if (d.check == f.check && key_of(f).endsWith(QLatin1Char('/') + QString::fromStdString(d.side)) && !d.wording.empty()) item.cue = QString::fromStdString(d.wording);
-        const QString unit = QString::fromStdString(f.unit);
-        item.figure = QCoreApplication::translate("letter", "%1 (± %2; aim: %3), %4")
-                          .arg(text::headline(f, catalogue), text::figure(f.sigma, unit), text::band(f.low, f.high, unit), text::repetitions(f));
-        if (f.family == Family::knees) item.caution = text::caution(QStringLiteral("knees"));
-        const auto stills = make_stills(open.file, open.track, open.review, f, record.hide_identity, theme);
-        item.still = stills.still;
-        item.reference = stills.reference;
-        c.items.push_back(item);
-    }
-    c.cautions = text::cautions_for({}, &r.movement) << text::caution(QStringLiteral("general"));
+    for (const auto& f : findings)
+        if (finding_key(f) == record.praise) c.praise = QString::fromStdString(f.good);
     return c;
 }
 } // namespace
@@ -161,26 +142,9 @@ void LetterPage::build() {
 
 void LetterPage::open_clip(qint64 id) {
     session_.background->post(this, [this, lib = session_.library, id](std::stop_token) -> Background::After {
-        auto clip = lib->clip(id);
-        if (!clip) return {};
-        auto track = lib->load_track(id);
-        const Movement* m = session_.movement(clip->movement);
-        if (!track || !m) return {};
-        auto open = std::make_shared<OpenReview>();
-        open->clip = *clip;
-        if (auto people = lib->people())
-            for (const auto& p : *people)
-                if (p.id == clip->person) open->person = p;
-        ReviewOptions o;
-        o.view = view_from_name(clip->view);
-        o.stature_m = open->person.stature_m;
-        if (const auto* s = session_.school(clip->school)) o.school = s->changes;
-        auto review = make_review(*track, *m, o);
-        if (!review) return [this, e = review.error()] { message_->setText(text::error(e)); };
-        open->review = *review;
-        open->track = std::move(*track);
-        open->file = lib->path_of(*clip);
-        if (auto d = lib->decisions(id)) open->decisions = *d;
+        auto loaded = load_review(*lib, session_, id);
+        if (!loaded) return [this, e = loaded.error()] { message_->setText(text::error(e)); };
+        const auto open = *loaded;
         auto letters = lib->letters(id);
         const auto signed_by = lib->setting("signed_by"), place = lib->setting("place");
         return [this, open, signed_by, place, letters = letters ? *letters : std::vector<LetterRecord>{}] {
@@ -267,7 +231,7 @@ void LetterPage::render() {
         if (!saved) return [this, e = saved.error()] { message_->setText(text::error(e)); };
         (void)lib->set_setting("signed_by", record.signed_by);
         (void)lib->set_setting("place", record.place);
-        auto content = compose(*open, record, session_.catalogue, Theme());
+        auto content = compose(*open, record, session_.catalogue, Theme()); // letters are printed on white
         return [this, run, content = std::move(content)]() mutable {
             if (run == run_) content_ready(std::move(content)); // an older one is dropped
         };

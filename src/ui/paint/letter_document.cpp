@@ -189,6 +189,34 @@ QString letter_html(const LetterContent& c) {
     return h;
 }
 
+std::string finding_key(const Finding& f) { return f.check + "/" + (!f.side ? "" : *f.side == Side::left ? "left" : "right"); }
+
+LetterContent compose_letter(const LetterSource& source, const Catalogue& catalogue, const Theme& theme) {
+    LetterContent c;
+    const Movement& movement = source.review->movement;
+    c.movement = QString::fromStdString(movement.name);
+    c.view = text::view(source.review->motion.view);
+    for (const auto& f : source.corrections) {
+        if (c.items.size() >= 3) break;
+        LetterItem item;
+        const QString phase = text::phase(movement, f.phase);
+        item.moment = phase.isEmpty() ? text::time(f.time_s) : QStringLiteral("%1, %2").arg(phase, text::time(f.time_s));
+        const auto own = source.wording.find(finding_key(f));
+        item.cue = own != source.wording.end() && !own->second.isEmpty() ? own->second : QString::fromStdString(f.cue);
+        const QString unit = QString::fromStdString(f.unit);
+        item.figure = tr("%1 (± %2; aim: %3), %4").arg(text::headline(f, catalogue), text::figure(f.sigma, unit), text::band(f.low, f.high, unit), text::repetitions(f));
+        item.caution = text::caution_of(f);
+        if (source.track->width > 0) {
+            const auto stills = make_stills(source.clip, *source.track, source.review, f, source.hide_identity, theme);
+            item.still = stills.still;
+            item.reference = stills.reference;
+        }
+        c.items.push_back(item);
+    }
+    c.cautions = text::cautions_for({}, &movement) << text::caution(QStringLiteral("general"));
+    return c;
+}
+
 Stills make_stills(const std::filesystem::path& clip, const Track& track, const std::shared_ptr<const Review>& review, const Finding& f, bool hide_identity, const Theme& theme) {
     Stills out;
     const auto& ts = track.time_s;

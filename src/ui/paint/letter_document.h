@@ -2,10 +2,12 @@
 #pragma once
 #include "core/review/review.h"
 #include "ui/paint/theme.h"
+#include "ui/text/text.h"
 #include <QDate>
 #include <QImage>
 #include <QString>
 #include <QStringList>
+#include <map>
 
 namespace bevel::ui {
 
@@ -24,6 +26,20 @@ struct LetterContent {
     QList<LetterItem> items; // at most three
     QStringList cautions;    // of the movement, and the general one
 };
+
+/// What a letter is made from. A finding is named by its key, "check/left", "check/right" or "check/".
+struct LetterSource {
+    std::filesystem::path clip; // empty: no stills of the student
+    const Track* track = nullptr;
+    std::shared_ptr<const Review> review;
+    std::vector<Finding> corrections; // at most three are used, in this order
+    std::map<std::string, QString> wording; // the instructor's own, by key
+    bool hide_identity = false;
+};
+std::string finding_key(const Finding& f);
+/// The corrections with their moments, figures, cautions and pictures, and the cautions of the movement. Reads frames of the clip: off the
+/// interface thread only. Names, date and free text are the caller's.
+LetterContent compose_letter(const LetterSource& source, const Catalogue& catalogue, const Theme& theme);
 
 /// Paints page `number` (0-based) of the letter on A4 in a painter whose units are points (595 x 842). False when there is no such page.
 bool paint_letter_page(QPainter& p, const LetterContent& c, int number, const Theme& theme);

@@ -197,29 +197,9 @@ void ReviewPage::build() {
 void ReviewPage::open_clip(qint64 id) {
     title_->setText(tr("Opening …"));
     session_.background->post(this, [this, lib = session_.library, id](std::stop_token) -> Background::After {
-        auto clip = lib->clip(id);
-        auto fail_with = [this](const Error& e) -> Background::After { return [this, e] { title_->setText(tr("Review")); where_->setText(text::error(e)); }; };
-        if (!clip) return fail_with(clip.error());
-        auto track = lib->load_track(id);
-        if (!track) return fail_with(track.error());
-        auto open = std::make_shared<OpenReview>();
-        open->clip = *clip;
-        if (auto people = lib->people())
-            for (const auto& p : *people)
-                if (p.id == clip->person) open->person = p;
-        const Movement* m = session_.movement(clip->movement);
-        if (!m) return fail_with({Code::not_found, clip->movement});
-        ReviewOptions o;
-        o.view = view_from_name(clip->view);
-        o.stature_m = open->person.stature_m;
-        if (const auto* s = session_.school(clip->school)) o.school = s->changes;
-        auto review = make_review(*track, *m, o);
-        if (!review) return fail_with(review.error());
-        open->review = *review;
-        open->track = std::move(*track);
-        open->file = lib->path_of(*clip);
-        if (auto d = lib->decisions(id)) open->decisions = *d;
-        return [this, open] { show_review(open); };
+        auto open = load_review(*lib, session_, id);
+        if (!open) return [this, e = open.error()] { title_->setText(tr("Review")); where_->setText(text::error(e)); };
+        return [this, open = *open] { show_review(open); };
     });
 }
 

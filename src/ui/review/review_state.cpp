@@ -3,6 +3,39 @@
 
 namespace bevel::ui {
 
+Result<std::shared_ptr<const OpenReview>> load_review(const Library& library, const Session& session, std::int64_t id) {
+    auto clip = library.clip(id);
+    if (!clip) return tl::unexpected(clip.error());
+    auto track = library.load_track(id);
+    if (!track) return tl::unexpected(track.error());
+    auto people = library.people();
+    if (!people) return tl::unexpected(people.error());
+    const Movement* movement = session.movement(clip->movement);
+    if (!movement) return fail(Code::not_found, clip->movement);
+    auto open = std::make_shared<OpenReview>();
+    open->clip = *clip;
+    for (const auto& p : *people)
+        if (p.id == clip->person) open->person = p;
+    auto review = make_review(*track, *movement, review_options(session, *clip, open->person));
+    if (!review) return tl::unexpected(review.error());
+    open->review = *review;
+    open->track = std::move(*track);
+    open->file = library.path_of(*clip);
+    auto decisions = library.decisions(id);
+    if (!decisions) return tl::unexpected(decisions.error());
+    open->decisions = std::move(*decisions);
+    return std::shared_ptr<const OpenReview>(std::move(open));
+}
+
+ReviewOptions review_options(const Session& session, const Clip& clip, const Person& person) {
+    ReviewOptions o;
+    o.view = view_from_name(clip.view);
+    o.stature_m = person.stature_m;
+    if (person.shoulder_width_m > 0) o.shoulder_width_m = person.shoulder_width_m;
+    if (const auto* s = session.school(clip.school)) o.school = s->changes;
+    return o;
+}
+
 void ReviewState::set_frame(std::ptrdiff_t f) {
     if (frames() == 0) return;
     const auto to = static_cast<std::size_t>(std::clamp<std::ptrdiff_t>(f, 0, static_cast<std::ptrdiff_t>(frames()) - 1));

@@ -1,7 +1,7 @@
 // What is shown of a review: one state that all its views share.
 #pragma once
 #include "core/review/review.h"
-#include "store/library.h"
+#include "ui/shell/session.h"
 #include <QObject>
 
 namespace bevel::ui {
@@ -15,6 +15,12 @@ struct OpenReview {
     std::filesystem::path file;
     std::vector<Decision> decisions;
 };
+
+/// How a clip is to be reviewed: its view and school, the person's height and shoulder width.
+ReviewOptions review_options(const Session& session, const Clip& clip, const Person& person);
+
+/// Loads a clip of the library and reviews it by its movement and school. On the background thread.
+Result<std::shared_ptr<const OpenReview>> load_review(const Library& library, const Session& session, std::int64_t clip);
 
 class ReviewState : public QObject {
     Q_OBJECT

@@ -224,6 +224,19 @@ QString caution(const QString& code) {
     return {};
 }
 
+QString caution_of(const Finding& f) {
+    if (f.family == Family::knees) return caution(QStringLiteral("knees"));
+    if (f.rule == "W6" || f.rule == "W7") return caution(QStringLiteral("balance"));
+    if (f.rule == "H4") return caution(QStringLiteral("bends"));
+    return {};
+}
+
+QString phase(const Movement& m, const std::string& id) {
+    for (const auto& p : m.phases)
+        if (p.id == id) return QString::fromStdString(p.name);
+    return {};
+}
+
 QStringList cautions_for(const std::vector<Finding>& findings, const Movement* movement) {
     QStringList codes;
     for (const auto& f : findings)

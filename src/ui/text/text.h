@@ -46,6 +46,8 @@ QString headline(const Finding& f, const Catalogue& c);
 QString error(const Error& e);
 QString reason(const QString& code);  // of cannot_judge
 QString caution(const QString& code);
+QString caution_of(const Finding& f); // the caution that a finding itself calls for, or empty
+QString phase(const Movement& m, const std::string& id); // its name, or empty
 QStringList cautions_for(const std::vector<Finding>& findings, const Movement* movement);
 } // namespace text
 
