@@ -34,12 +34,44 @@ Vec3 foot_centre(const Body3& b, Side s) {
 
 double foot_sigma(const Motion& m, std::size_t f, Side s) { return m.sigma[f][i(on(s, left_heel))] * 0.75; }
 
-struct Axis {
-    Eigen::Index index; // 0 sideways, 2 forward; -1 along the line of the feet in plan
-};
+using Feet = std::array<std::vector<Vec3>, 2>; // foot centres, left and right, a frame each
 
-Sample share_at(const Motion& m, std::size_t f, const Vec3& zero_moment, Eigen::Index axis) {
-    const Vec3 l = foot_centre(m.m[f], Side::left), r = foot_centre(m.m[f], Side::right);
+/// Where the feet stand. From one camera a foot in the air counts where it stood, and from the middle of its way on where it will stand:
+/// on its way it would change the line between the feet and with it the share of a body that does not move.
+Feet standing_feet(const Motion& m, const Measures& out) {
+    Feet feet;
+    const auto n = m.frames();
+    for (const Side s : {Side::left, Side::right}) {
+        auto& c = feet[static_cast<std::size_t>(s)];
+        for (std::size_t f = 0; f < n; ++f) c.push_back(foot_centre(m.m[f], s));
+        if (m.view == View::three_d) continue;
+        const auto& contact = out.contact[static_cast<std::size_t>(s)];
+        auto placed = [&](std::size_t from, std::size_t to) {
+            Series x, z;
+            for (std::size_t f = from; f < to; ++f)
+                if (m.valid[f]) x.push_back(c[f].x()), z.push_back(c[f].z());
+            return x.empty() ? std::optional<Vec3>() : Vec3(signal::median(x), 0, signal::median(z));
+        };
+        for (std::size_t a = 0; a < n;) {
+            std::size_t b = a;
+            while (b < n && contact[b] == Contact::off) ++b;
+            if (b > a) {
+                const auto few = static_cast<std::size_t>(std::max(3.0, 0.3 * m.rate));
+                const auto before = a > 0 ? placed(a > few ? a - few : 0, a) : std::nullopt, after = b < n ? placed(b, std::min(n, b + few)) : std::nullopt;
+                for (std::size_t f = a; f < b; ++f) {
+                    const auto& at = f < (a + b) / 2 ? (before ? before : after) : (after ? after : before);
+                    if (at) c[f] = *at;
+                }
+            }
+            a = std::max(b, a + 1);
+        }
+    }
+    return feet;
+}
+
+/// Share on the left foot of a point over the floor; axis 0 sideways, 2 forward, -1 along the line of the feet in plan.
+Sample share_at(const Motion& m, const Feet& feet, std::size_t f, const Vec3& zero_moment, Eigen::Index axis) {
+    const Vec3 &l = feet[0][f], &r = feet[1][f];
     double span = 0, along = 0;
     if (axis < 0) {
         Vec3 line = l - r, rel = zero_moment - r;
@@ -52,14 +84,14 @@ Sample share_at(const Motion& m, std::size_t f, const Vec3& zero_moment, Eigen::
     }
     if (std::abs(span) < (m.view == View::three_d ? 0.12 : 0.25)) return {0, 0, Absent::feet_close};
     const double w = along / span;
-    const double centre_sigma = m.view == View::three_d ? 0.008 : 0.016;
+    const double centre_sigma = m.view == View::three_d ? 0.008 : 0.011;
     const double foot = 0.5 * (foot_sigma(m, f, Side::left) + foot_sigma(m, f, Side::right));
     const double tilt = m.vertical_sigma * 0.95; // a tilted vertical moves the centre, 0.95 m up, over the feet
     return {w, std::sqrt(centre_sigma * centre_sigma + foot * foot * (w * w + (1 - w) * (1 - w)) + tilt * tilt) / std::abs(span), Absent::none};
 }
 
 /// Offset of the share learnt from quiet single supports, where all of it must be on one foot.
-double single_support_offset(const Motion& m, const Measures& out, const std::vector<Sample>& raw, Eigen::Index axis) {
+double single_support_offset(const Motion& m, const Feet& feet, const Measures& out, const std::vector<Sample>& raw, Eigen::Index axis) {
     Series metres;
     const auto n = m.frames();
     for (const Side up : {Side::left, Side::right}) {
@@ -72,7 +104,7 @@ double single_support_offset(const Motion& m, const Measures& out, const std::ve
                 for (std::size_t f = a + (b - a) / 4; f < b - (b - a) / 4; ++f) {
                     if (!raw[f].present()) continue;
                     const double want = up == Side::left ? 0.0 : 1.0;
-                    const double span = foot_centre(m.m[f], Side::left)[axis] - foot_centre(m.m[f], Side::right)[axis];
+                    const double span = feet[0][f][axis] - feet[1][f][axis];
                     metres.push_back((raw[f].value - want) * span);
                 }
             }
@@ -271,6 +303,7 @@ void weigh(const Motion& m, Sex sex, Measures& out) {
         const Series slow = signal::low_pass(m.time_s, c[a], 2.0);
         acc[a] = signal::derivative(m.time_s, signal::derivative(m.time_s, slow));
     }
+    const Feet feet = standing_feet(m, out);
     auto course = [&](Eigen::Index axis, bool visible) {
         std::vector<Sample> raw(n);
         for (std::size_t f = 0; f < n; ++f) {
@@ -284,13 +317,13 @@ void weigh(const Motion& m, Sex sex, Measures& out) {
                     const double q = acc[static_cast<std::size_t>(a)][f];
                     if (a != 1 && std::isfinite(q)) zero[a] -= q * out.centre[f].y() / gravity;
                 }
-                raw[f] = share_at(m, f, zero, axis);
+                raw[f] = share_at(m, feet, f, zero, axis);
             }
         }
         if (visible && axis >= 0) {
-            const double offset = single_support_offset(m, out, raw, axis);
+            const double offset = single_support_offset(m, feet, out, raw, axis);
             for (std::size_t f = 0; f < n; ++f)
-                if (raw[f].present()) raw[f].value -= offset / (foot_centre(m.m[f], Side::left)[axis] - foot_centre(m.m[f], Side::right)[axis]);
+                if (raw[f].present()) raw[f].value -= offset / (feet[0][f][axis] - feet[1][f][axis]);
         }
         return raw;
     };
@@ -318,7 +351,7 @@ void weigh(const Motion& m, Sex sex, Measures& out) {
     for (std::size_t f = 0; f < n; ++f) {
         auto& s = front.samples[f];
         if (!s.present()) continue;
-        const bool left_ahead = foot_centre(m.m[f], Side::left).z() > foot_centre(m.m[f], Side::right).z();
+        const bool left_ahead = feet[0][f].z() > feet[1][f].z();
         s.value = std::clamp(left_ahead ? s.value : 1 - s.value, 0.0, 1.0);
     }
     out.series["weight.front"] = std::move(front);
@@ -333,7 +366,7 @@ void weigh(const Motion& m, Sex sex, Measures& out) {
             sig.push_back(source[f].sigma);
         }
     out.shifts = find_shifts(m.time_s, y, full ? 0 : 0.02);
-    for (auto& s : out.shifts) s.sigma_s = full ? 0.5 / m.rate : std::clamp(0.035 * s.duration(), 0.04, 0.12);
+    for (auto& s : out.shifts) s.sigma_s = full ? 0.5 / m.rate : std::clamp(s.sigma_s, 0.05, 0.4);
 }
 
 std::vector<Shift> find_shifts(const std::vector<double>& t, const std::vector<double>& share, double noise) {
@@ -406,6 +439,9 @@ std::vector<Shift> find_shifts(const std::vector<double>& t, const std::vector<d
                 halt += ts[q] - ts[q - 1];
                 s.stop_s = std::max(s.stop_s, halt);
             }
+            // Noise of the share over its speed at the two crossings.
+            const double slow = std::max(0.05, 0.5 * (std::abs(v[lo]) + std::abs(v[hi])));
+            s.sigma_s = (0.012 + 1.0 * noise) / slow;
             out.push_back(s);
         }
     }

@@ -54,7 +54,8 @@ void correct_offsets(Track& t, View view) {
             out.x -= height * (o.along * along.x() + o.across * across.x());
             out.y -= height * (o.along * along.y() + o.across * across.y());
             // What remains is wider where the network itself is unsure.
-            out.sigma = height * o.spread * (1 + 1.5 * std::max(0.0, 0.9 - out.visibility));
+            out.sigma = 0.8 * height * o.spread * // part of the spread is the figures' own, and measures take differences
+                         (1 + 1.5 * std::max(0.0, 0.9 - out.visibility));
         }
     }
 }
