@@ -401,8 +401,9 @@ Verdict verdict_of(double value, double sigma, std::optional<double>& low, std::
             widened = true;
         }
     } else {
-        const double bound = std::abs(low ? *low : high ? *high : 0);
-        if (bound > 0 && sigma > bound) return Verdict::cannot_tell;
+        // A band with one end has no width: its own bound is the scale, and only close to it does the error matter.
+        const double bound = low ? *low : high ? *high : 0, inside = low ? value - bound : bound - value;
+        if (std::abs(bound) > 0 && sigma > std::abs(bound) && inside < 1.64 * sigma) return Verdict::cannot_tell;
     }
     double out = 0;
     if (low && value < *low) out = *low - value;

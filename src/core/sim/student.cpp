@@ -177,6 +177,17 @@ double Student::envelope(const std::vector<bool>& marked, double s) const {
     return best;
 }
 
+double Student::shifted(double s) const {
+    const auto& keys = score_.keys();
+    const std::size_t i = score_.stretch_at(s);
+    const double u = (s - keys[i - 1].time) / (keys[i].time - keys[i - 1].time), grown = u * u * (3 - 2 * u);
+    auto way = [&](std::size_t k) { return keys[k].posture.weight_left > 0.5 ? 1.0 : -1.0; };
+    if (shifting_[i]) return way(i) * grown;
+    if (after_shift_[i]) return way(i);
+    if (i > 1 && (shifting_[i - 1] || after_shift_[i - 1])) return way(i - 1) * (1 - grown);
+    return 0;
+}
+
 std::vector<Side> Student::sides_of(const FaultSpec& f, double s) const {
     if (f.side) return {*f.side};
     const auto& k = score_.keys()[score_.stretch_at(s)];
@@ -200,7 +211,7 @@ void Student::apply_fault(const FaultSpec& f, double s, Channels& c) const {
             if (!f.side || static_cast<std::size_t>(*f.side) == i) c.knee_in[i] = f.size * envelope(deep_, s);
         break;
     case Fault::knee_past_toe: {
-        const double e = envelope(shifting_, s) * 0.5 + envelope(after_shift_, s) * 0.5;
+        const double e = std::abs(shifted(s));
         c.pelvis_forward += 0.013 * f.size * e;
         c.depth -= 0.004 * f.size * e;
         break;
@@ -224,8 +235,7 @@ void Student::apply_fault(const FaultSpec& f, double s, Channels& c) const {
         break;
     }
     case Fault::shift_incomplete: {
-        const double e = 0.5 * envelope(shifting_, s) + 0.5 * envelope(after_shift_, s);
-        c.weight_left -= f.size * std::tanh((c.weight_left - 0.5) * 8) * e;
+        c.weight_left -= f.size * shifted(s);
         break;
     }
     case Fault::lean_forward: c.lean += f.size * all; break;
