@@ -66,6 +66,24 @@ double frontal_knee(const Vec3& hip, const Vec3& knee, const Vec3& ankle, Side s
     return s * -bend / deg;
 }
 
+/// The inside of the elbow and the way the thumb points; and how far the second is turned from the first about the forearm, rad.
+struct ArmTurn {
+    Vec3 inside, thumb;
+    double twist;
+};
+ArmTurn arm_turn(const Vec3& shoulder, const Vec3& elbow, const Vec3& wrist, Side side, double shoulder_yaw) {
+    const Vec3 dir = (wrist - elbow).normalized();
+    const Vec3 want = about_y(shoulder_yaw) * Vec3(side == Side::left ? -0.3 : 0.3, 0.45, 0.8);
+    ArmTurn a;
+    a.thumb = (want - dir * dir.dot(want)).normalized();
+    const Vec3 in = 0.5 * (shoulder + wrist) - elbow;
+    a.inside = in.norm() > 1e-4 ? in : a.thumb;
+    Vec3 flat = a.inside - dir * dir.dot(a.inside);
+    flat = flat.norm() > 1e-9 ? Vec3(flat.normalized()) : a.thumb;
+    a.twist = std::atan2(dir.dot(flat.cross(a.thumb)), flat.dot(a.thumb));
+    return a;
+}
+
 double level_share(Level l) {
     switch (l) {
     case Level::belly: return 0.10;
@@ -107,6 +125,11 @@ Solver::Solver(const BodyDims& dims, const Posture& quiet) : dims_(dims) {
     const std::array<Foot, 2> feet{place_foot(c.foot[0], Side::left), place_foot(c.foot[1], Side::right)};
     const Vec3 mid = 0.5 * (feet[0].ankle + feet[1].ankle);
     neutral_hip_ = reach_limit(c, mid.x(), mid.z(), feet);
+    const Pose straight = rest();
+    for (const Side s : {Side::left, Side::right}) {
+        auto p = [&](Point q) { return straight.points[static_cast<std::size_t>(on(s, q))]; };
+        rest_twist_[static_cast<std::size_t>(s)] = arm_turn(p(left_shoulder), p(left_elbow), p(left_wrist), s, 0).twist;
+    }
 }
 
 Solver::Foot Solver::place_foot(const Channels::Foot& f, Side side) const {
@@ -201,8 +224,8 @@ void Solver::arm(Pose& pose, Side side, const Vec3& target, double elbow_out, do
     if ((wrist - shoulder).norm() > most) wrist = shoulder + (wrist - shoulder).normalized() * most;
     const Vec3 elbow = two_bone(shoulder, wrist, dims_.upper_arm, dims_.forearm, pole);
     const Vec3 dir = (wrist - elbow).normalized();
-    const Vec3 want = yaw * Vec3(-0.3 * s, 0.45, 0.8);
-    const Vec3 thumb = (want - dir * dir.dot(want)).normalized();
+    const ArmTurn turn = arm_turn(shoulder, elbow, wrist, side, shoulder_yaw);
+    const Vec3& thumb = turn.thumb;
     auto at = [&](Point p) -> Vec3& { return pose.points[static_cast<std::size_t>(on(side, p))]; };
     at(left_elbow) = elbow;
     at(left_wrist) = wrist;
@@ -210,9 +233,10 @@ void Solver::arm(Pose& pose, Side side, const Vec3& target, double elbow_out, do
     at(left_little) = wrist + dir * dims_.hand * 0.9 - thumb * 0.3 * dims_.hand;
     at(left_thumb) = wrist + dir * dims_.hand * 0.5 + thumb * 0.45 * dims_.hand;
     auto bone = [&](int b) -> Frame& { return pose.bones[static_cast<std::size_t>(b + off)]; };
-    const Vec3 forward = (elbow - 0.5 * (shoulder + wrist)).norm() > 1e-4 ? Vec3(0.5 * (shoulder + wrist) - elbow) : thumb;
-    bone(bone_upper_arm_l) = {limb_frame(elbow - shoulder, forward), shoulder};
-    bone(bone_forearm_l) = {limb_frame(wrist - elbow, forward), elbow};
+    bone(bone_upper_arm_l) = {limb_frame(elbow - shoulder, turn.inside), shoulder};
+    // Half of the hand's turn is in the forearm, as in a body; else the skin would wring at the wrist.
+    const double half = 0.5 * std::remainder(turn.twist - rest_twist_[static_cast<std::size_t>(side)], 2 * std::numbers::pi);
+    bone(bone_forearm_l) = {Eigen::AngleAxisd(half, dir).toRotationMatrix() * limb_frame(wrist - elbow, turn.inside), elbow};
     bone(bone_hand_l) = {limb_frame(dir, thumb), wrist};
 }
 

@@ -46,6 +46,7 @@ private:
 
     BodyDims dims_;
     double neutral_hip_ = 0;
+    std::array<double, 2> rest_twist_{0, 0}; // of the hand about the forearm in the rest pose, rad
 };
 
 /// Channels of a posture held still (feet as their contact asks).
