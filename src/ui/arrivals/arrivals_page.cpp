@@ -1,5 +1,6 @@
 #include "ui/arrivals/arrivals_page.h"
 #include "core/review/review.h"
+#include "store/intake.h"
 #include "ui/review/review_state.h"
 #include <chrono>
 #include <QComboBox>
@@ -314,45 +315,36 @@ void ArrivalsPage::start_next() {
         TrackOptions options;
         options.model_dir = session_.model_dir;
         const auto began = std::chrono::steady_clock::now();
-        options.progress = [this, began](std::size_t done, std::size_t total, const std::optional<BodyPx>&) {
+        options.progress = [this, owner = QPointer<QObject>(this), finder = session_.finder, began](std::size_t done, std::size_t total, const std::optional<BodyPx>&) {
             if (done % 10 != 0 && done != total) return;
             const double s = std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count();
             const double rate = s > 0 ? static_cast<double>(done) / s : 0;
-            QMetaObject::invokeMethod(this, [this, done, total, rate] {
+            finder->report(owner, [this, done, total, rate] {
                 progress_->setRange(0, static_cast<int>(total));
                 progress_->setValue(static_cast<int>(done));
                 const double left = rate > 0 ? static_cast<double>(total - done) / rate : 0;
                 progress_label_->setText(tr("%1 frames/s · %2 s left").arg(rate, 0, 'f', 0).arg(left, 0, 'f', 0));
-            }, Qt::QueuedConnection);
+            });
         };
-        session_.finder->post(this, [this, lib = session_.library, background = session_.background, clip, person, movement = movement ? std::optional(*movement) : std::nullopt,
+        session_.finder->post(this, [this, session = &session_, lib = session_.library, background = session_.background, clip, person, movement = movement ? std::optional(*movement) : std::nullopt,
                                      options, stop = stop_](std::stop_token quit) -> Background::After {
             const std::stop_callback forward(quit, [&] { stop->request_stop(); });
             auto found = track_clip(lib->path_of(clip), options, stop->get_token());
-            Error error;
-            bool failed = !found;
-            double width = 0;
-            if (!found) error = found.error();
+            Error error = found ? Error{} : found.error();
+            std::shared_ptr<const Review> review;
             if (found && movement) { // say early if the clip cannot be judged
-                auto review = make_review(found->track, *movement, review_options(session_, clip, person));
-                if (!review) {
-                    failed = true;
-                    error = review.error();
-                } else if ((*review)->motion.has_x && (*review)->motion.neutral.source == NeutralSource::quiet_second) {
-                    width = (*review)->motion.neutral.shoulder_width; // kept for the student's clips from the side
-                }
+                if (auto made = make_review(found->track, *movement, review_options(*session, clip, person)))
+                    review = *made;
+                else
+                    error = made.error();
+            } else if (found) {
+                error = {Code::not_found, clip.movement};
             }
-            const bool cancelled = failed && error.code == Code::cancelled;
-            Clip ended = clip;
-            ended.state = failed ? ClipState::failed : ClipState::tracked;
-            ended.problem = !failed ? std::string() : cancelled ? "cancelled" : error.code == Code::cannot_judge ? error.context : "unreadable: " + error.context;
             const auto track = found ? std::make_shared<Track>(std::move(found->track)) : nullptr;
-            return [this, background, lib, clip = ended, track, failed, error, width] {
-                background->post(this, [this, lib, clip, track, failed, error, width](std::stop_token) -> Background::After {
-                    Result<bool> ok = track ? lib->save_track(clip.id, *track) : Result<bool>(true);
-                    if (ok && width > 0) ok = lib->set_shoulder_width(clip.person, width);
-                    if (ok) ok = lib->update_clip(clip);
-                    return [this, clip, failed, e = ok ? error : ok.error(), bad = !ok] { finished(clip.id, failed || bad ? text::error(e) : QString()); };
+            return [this, background, lib, clip, track, review, error] {
+                background->post(this, [this, lib, clip, track, review, error](std::stop_token) -> Background::After {
+                    auto kept = keep_found(*lib, clip, {track.get(), review.get(), error});
+                    return [this, id = clip.id, failed = !kept || !review, e = kept ? error : kept.error()] { finished(id, failed ? text::error(e) : QString()); };
                 });
             };
         });

@@ -17,6 +17,12 @@ void Background::post(QObject* owner, std::function<After(std::stop_token)> work
     changed_.notify_all();
 }
 
+void Background::report(QPointer<QObject> owner, After what) {
+    QMetaObject::invokeMethod(this, [owner, what = std::move(what)] {
+        if (owner) what();
+    }, Qt::QueuedConnection);
+}
+
 bool Background::idle() const {
     const std::lock_guard lock(mutex_);
     return queue_.empty() && !busy_;
@@ -35,10 +41,7 @@ void Background::loop(const std::stop_token& stop) {
             busy_ = true;
         }
         After after = job.work(stop);
-        if (after)
-            QMetaObject::invokeMethod(this, [owner = job.owner, after = std::move(after)] {
-                if (owner) after();
-            }, Qt::QueuedConnection);
+        if (after) report(job.owner, std::move(after));
     }
 }
 

@@ -20,6 +20,8 @@ public:
     /// Runs `work` on the thread; what it returns is run on the interface thread while `owner` lives.
     using After = std::function<void()>;
     void post(QObject* owner, std::function<After(std::stop_token)> work);
+    /// From any thread: runs `what` on the interface thread while `owner` lives. For progress of work under way.
+    void report(QPointer<QObject> owner, After what);
     bool idle() const;
 
 private:

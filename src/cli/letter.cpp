@@ -1,0 +1,83 @@
+#include "cli/args.h"
+#include "cli/commands.h"
+#include "core/review/points_csv.h"
+#include "core/review/review.h"
+#include "media/tracker.h"
+#include "ui/paint/letter_document.h"
+#include "ui/text/text.h"
+#include <cstdio>
+#include <QGuiApplication>
+
+namespace bevel::cli {
+namespace {
+
+namespace fs = std::filesystem;
+
+/// Points and review behind a review file: the points file itself, or the clip found again.
+Result<Track> track_behind(const ReviewFile& file, const fs::path& where, const Environment& env, fs::path& clip) {
+    fs::path source(file.clip);
+    std::error_code ec;
+    if (!fs::exists(source, ec)) source = where.parent_path() / source.filename();
+    if (source.extension() == ".csv") return read_points(source);
+    clip = source;
+    TrackOptions o;
+    o.model_dir = find_model_dir(env.program);
+    auto found = track_clip(source, o, env.stop);
+    if (!found) return tl::unexpected(found.error());
+    return std::move(found->track);
+}
+
+} // namespace
+
+int letter(const Words& words, const Environment& env) {
+    const auto args = Args::parse(words, {"-o"});
+    if (!args) return complain(args.error());
+    const auto out = args->text("-o");
+    if (args->positional.size() != 1 || !out) return wrong_use("letter takes review.json and -o letter.pdf or letter.html");
+    const fs::path target(*out), source(args->positional[0]);
+    if (target.extension() != ".pdf" && target.extension() != ".html") return wrong_use("-o must end in .pdf or .html");
+    const auto json = read_text(source, 200U << 20U);
+    if (!json) return complain(json.error());
+    const auto file = parse_review_json(*json);
+    if (!file) return complain(file.error());
+    const Movement* movement = nullptr;
+    const auto data = find_data_dir(env.program);
+    const auto movements = load_movements(data);
+    for (const auto& m : movements)
+        if (m.id == file->movement) movement = &m;
+    if (!movement) return complain({Code::unreadable, "unknown movement " + file->movement});
+    const auto catalogue = ui::Catalogue::load(data);
+    if (!catalogue) return complain(catalogue.error());
+    fs::path clip;
+    const auto track = track_behind(*file, source, env, clip);
+    if (!track) return complain(track.error());
+    ReviewOptions options;
+    options.view = file->view;
+    options.stature_m = file->stature_m;
+    for (const auto& s : load_schools(data))
+        if (s.id == file->school) options.school = s.changes;
+    const auto review = make_review(*track, *movement, options);
+    if (!review) return complain(review.error());
+    qputenv("QT_QPA_PLATFORM", "offscreen");
+    int argc = 1;
+    std::string name = "bevel-cli";
+    std::array<char*, 2> argv{name.data(), nullptr};
+    const QGuiApplication app(argc, argv.data());
+    ui::Theme::load_fonts(data);
+    const ui::Theme theme;
+    ui::LetterSource content;
+    content.clip = clip;
+    content.track = &*track;
+    content.review = *review;
+    for (const auto& f : file->findings)
+        if (f.verdict == Verdict::outside) content.corrections.push_back(f);
+    ui::LetterContent c = ui::compose_letter(content, *catalogue, theme);
+    c.student = QStringLiteral("you");
+    c.date = QDate::currentDate();
+    for (const auto& f : file->findings)
+        if (f.verdict == Verdict::inside && c.praise.isEmpty()) c.praise = QString::fromStdString(f.good);
+    const auto ok = target.extension() == ".pdf" ? ui::write_letter_pdf(target, c) : write_text(target, ui::letter_html(c).toStdString());
+    return ok ? 0 : complain(ok.error());
+}
+
+} // namespace bevel::cli
