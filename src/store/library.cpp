@@ -6,7 +6,7 @@ namespace bevel {
 namespace {
 
 namespace fs = std::filesystem;
-constexpr int newest = 4;
+constexpr int newest = 5;
 
 /// Steps from one version of the library to the next; never edited once released, only added to.
 const std::array<const char*, newest> steps{
@@ -26,6 +26,8 @@ const std::array<const char*, newest> steps{
     "CREATE TABLE setting(key TEXT PRIMARY KEY, value TEXT NOT NULL);",
     // 4: a person's own shoulder width, for clips from the side
     "ALTER TABLE person ADD COLUMN shoulder_width_m REAL NOT NULL DEFAULT 0;",
+    // 5: how well a clip could be read
+    "CREATE TABLE quality(clip INTEGER PRIMARY KEY REFERENCES clip(id), found REAL NOT NULL, frames_per_s REAL NOT NULL, vertical_seen INTEGER NOT NULL, neutral_seen INTEGER NOT NULL);",
 };
 
 class Query {
@@ -66,6 +68,7 @@ public:
         return fail(Code::write_failed, sqlite3_errmsg(db_));
     }
     std::int64_t integer(int c) const { return sqlite3_column_int64(s_, c); }
+    bool absent(int c) const { return sqlite3_column_type(s_, c) == SQLITE_NULL; }
     double real(int c) const { return sqlite3_column_double(s_, c); }
     std::string text(int c) const {
         const auto* t = reinterpret_cast<const char*>(sqlite3_column_text(s_, c));
@@ -83,11 +86,14 @@ private:
     bool ok_ = false;
 };
 
-constexpr const char* clip_columns = "SELECT id, person, file, movement, school, view, filmed_on, arrived_on, state, problem FROM clip ";
+constexpr const char* clip_columns = "SELECT id, person, file, movement, school, view, filmed_on, arrived_on, state, problem, found, frames_per_s, vertical_seen, neutral_seen "
+                                     "FROM clip LEFT JOIN quality ON quality.clip = clip.id ";
 
 Clip clip_of(const Query& q) {
-    return {q.integer(0), q.integer(1), q.text(2), q.text(3), q.text(4), q.text(5), q.text(6), q.text(7),
-            static_cast<ClipState>(std::clamp<std::int64_t>(q.integer(8), 0, 3)), q.text(9)};
+    Clip c{q.integer(0), q.integer(1), q.text(2), q.text(3), q.text(4), q.text(5), q.text(6), q.text(7),
+           static_cast<ClipState>(std::clamp<std::int64_t>(q.integer(8), 0, 3)), q.text(9), std::nullopt};
+    if (!q.absent(10)) c.quality = ClipQuality{q.real(10), q.real(11), q.integer(12) != 0, q.integer(13) != 0};
+    return c;
 }
 
 } // namespace
@@ -157,6 +163,11 @@ Result<std::int64_t> Library::add_person(const Person& p) {
 Result<bool> Library::update_person(const Person& p) {
     Query q(db_, "UPDATE person SET name=?, stature_m=?, notes=? WHERE id=?");
     return q.bind(p.name).bind(p.stature_m).bind(p.notes).bind(p.id).run();
+}
+
+Result<bool> Library::save_quality(std::int64_t clip, const ClipQuality& c) {
+    Query q(db_, "INSERT OR REPLACE INTO quality(clip, found, frames_per_s, vertical_seen, neutral_seen) VALUES(?,?,?,?,?)");
+    return q.bind(clip).bind(c.found).bind(c.frames_per_s).bind(std::int64_t{c.vertical_seen}).bind(std::int64_t{c.neutral_seen}).run();
 }
 
 Result<bool> Library::set_shoulder_width(std::int64_t person, double metres) {

@@ -23,6 +23,14 @@ struct Person {
 enum class ClipState { waiting, tracked, reviewed, failed };
 std::string_view state_name(ClipState s);
 
+/// How well a clip could be read.
+struct ClipQuality {
+    double found = 0;            // share of frames on which the body was found
+    double frames_per_s = 0;     // of the clip
+    bool vertical_seen = false;  // from upright edges of the room; else the camera is taken as level
+    bool neutral_seen = false;   // a quiet upright second was found
+};
+
 struct Clip {
     std::int64_t id = 0, person = 0;
     std::string file;     // relative to the library's folder
@@ -32,6 +40,7 @@ struct Clip {
     std::string filmed_on, arrived_on; // ISO dates
     ClipState state = ClipState::waiting;
     std::string problem;  // reason code when failed
+    std::optional<ClipQuality> quality; // once the body was looked for
 };
 
 enum class Choice { open, kept, set_aside };
@@ -77,6 +86,7 @@ public:
     Result<Clip> clip(std::int64_t id) const;
     std::filesystem::path path_of(const Clip& c) const { return folder_ / c.file; }
 
+    Result<bool> save_quality(std::int64_t clip, const ClipQuality& quality);
     Result<bool> save_track(std::int64_t clip, const Track& track);
     Result<Track> load_track(std::int64_t clip) const;
 

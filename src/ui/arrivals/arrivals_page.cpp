@@ -43,6 +43,8 @@ void ArrivalsPage::build() {
     table_->setHorizontalHeaderLabels({tr("Student"), tr("Movement"), tr("Filmed"), tr("On"), tr("State")});
     table_->horizontalHeader()->setSectionResizeMode(QHeaderView::Interactive);
     table_->horizontalHeader()->setStretchLastSection(true);
+    table_->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
+    table_->horizontalHeader()->setHighlightSections(false);
     table_->setColumnWidth(0, 150);
     table_->setColumnWidth(1, 180);
     table_->setColumnWidth(2, 175);
@@ -56,6 +58,15 @@ void ArrivalsPage::build() {
     open_ = new QPushButton(tr("Open the review"));
     open_->setObjectName(QStringLiteral("openReview"));
     open_->setEnabled(false);
+    change_ = new QPushButton(tr("Change …"));
+    change_->setObjectName(QStringLiteral("change"));
+    change_->setToolTip(tr("Another student, movement, view or school for the chosen clip; it is judged again"));
+    change_->setEnabled(false);
+    detail_ = new QLabel;
+    detail_->setObjectName(QStringLiteral("detail"));
+    detail_->setWordWrap(true);
+    detail_->setMinimumHeight(40);
+    detail_->setAlignment(Qt::AlignLeft | Qt::AlignTop);
     progress_ = new QProgressBar;
     progress_->setAccessibleName(tr("Progress of finding the body"));
     progress_->hide();
@@ -66,14 +77,22 @@ void ArrivalsPage::build() {
     cancel_->hide();
     auto* below = new QHBoxLayout;
     below->addWidget(open_);
+    below->addWidget(change_);
+    below->addSpacing(12);
     below->addWidget(progress_, 1);
     below->addWidget(progress_label_);
     below->addWidget(cancel_);
-    below->addStretch(0);
+    below->addStretch(1);
     auto* left = new QVBoxLayout;
     left->addWidget(title);
     left->addWidget(hint);
+    empty_ = new QLabel(tr("No clips yet.\n\nDrop a clip here, or choose a file on the right. Bevel finds the body on every frame,\nmeasures it and holds it against the movement; then the clip waits here for your review."));
+    empty_->setAlignment(Qt::AlignCenter);
+    empty_->setObjectName(QStringLiteral("faint"));
+    empty_->hide();
+    left->addWidget(empty_, 1);
     left->addWidget(table_, 1);
+    left->addWidget(detail_);
     left->addLayout(below);
     auto* all = new QHBoxLayout(this);
     all->setContentsMargins(20, 16, 20, 16);
@@ -81,20 +100,12 @@ void ArrivalsPage::build() {
     all->addLayout(left, 1);
     all->addWidget(build_form());
     auto open_row = [this] {
-        const int r = table_->currentRow();
-        if (r >= 0 && r < static_cast<int>(rows_.size()) && rows_[static_cast<std::size_t>(r)].clip.state != ClipState::waiting &&
-            rows_[static_cast<std::size_t>(r)].clip.state != ClipState::failed)
-            emit open_review(rows_[static_cast<std::size_t>(r)].clip.id);
+        if (const auto* r = chosen(); r && (r->clip.state == ClipState::tracked || r->clip.state == ClipState::reviewed)) emit open_review(r->clip.id);
     };
     connect(open_, &QPushButton::clicked, this, open_row);
     connect(table_, &QTableWidget::cellActivated, this, open_row);
-    connect(table_, &QTableWidget::itemSelectionChanged, this, [this] {
-        const int r = table_->currentRow();
-        const bool row = r >= 0 && r < static_cast<int>(rows_.size());
-        const auto state = row ? rows_[static_cast<std::size_t>(r)].clip.state : ClipState::waiting;
-        open_->setEnabled(row && (state == ClipState::tracked || state == ClipState::reviewed));
-        if (row && state == ClipState::failed) say(text::reason(QString::fromStdString(rows_[static_cast<std::size_t>(r)].clip.problem)), true);
-    });
+    connect(change_, &QPushButton::clicked, this, &ArrivalsPage::edit_chosen);
+    connect(table_, &QTableWidget::itemSelectionChanged, this, &ArrivalsPage::show_chosen);
     connect(cancel_, &QPushButton::clicked, this, [this] {
         if (stop_) stop_->request_stop();
     });
@@ -117,6 +128,7 @@ QFrame* ArrivalsPage::build_form() {
     student_->setEditable(true);
     student_->setAccessibleName(tr("Student"));
     student_->setToolTip(tr("Choose a student, or type a new name"));
+    student_->lineEdit()->setPlaceholderText(tr("Whose practice is it?"));
     height_ = new QDoubleSpinBox;
     height_->setObjectName(QStringLiteral("height"));
     height_->setAccessibleName(tr("Height"));
@@ -142,6 +154,10 @@ QFrame* ArrivalsPage::build_form() {
     take_ = new QPushButton(tr("Take in and find the body"));
     take_->setObjectName(QStringLiteral("primary"));
     take_->setEnabled(false);
+    leave_ = new QPushButton(tr("Leave it as it is"));
+    leave_->setObjectName(QStringLiteral("leave"));
+    leave_->hide();
+    connect(leave_, &QPushButton::clicked, this, [this] { empty_form(); });
     message_ = new QLabel;
     message_->setWordWrap(true);
     auto* form = new QFormLayout;
@@ -156,7 +172,7 @@ QFrame* ArrivalsPage::build_form() {
     for (QWidget* w : std::initializer_list<QWidget*>{heading, file_label_, choose_}) box->addWidget(w);
     box->addLayout(form);
     box->addSpacing(6);
-    for (QWidget* w : std::initializer_list<QWidget*>{take_, message_}) box->addWidget(w);
+    for (QWidget* w : std::initializer_list<QWidget*>{take_, leave_, message_}) box->addWidget(w);
     box->addStretch(1);
     box->addWidget(privacy);
     connect(choose_, &QPushButton::clicked, this, [this] {
@@ -168,6 +184,61 @@ QFrame* ArrivalsPage::build_form() {
         if (i >= 0 && i < static_cast<int>(people_.size())) height_->setValue(people_[static_cast<std::size_t>(i)].stature_m * 100);
     });
     return card;
+}
+
+const ClipRow* ArrivalsPage::chosen() const {
+    const int r = table_->currentRow();
+    return r >= 0 && r < static_cast<int>(rows_.size()) ? &rows_[static_cast<std::size_t>(r)] : nullptr;
+}
+
+void ArrivalsPage::show_chosen() {
+    const auto* r = chosen();
+    open_->setEnabled(r && (r->clip.state == ClipState::tracked || r->clip.state == ClipState::reviewed));
+    change_->setEnabled(r && r->clip.id != running_);
+    QString about;
+    if (r && r->clip.state == ClipState::failed) {
+        about = text::reason(QString::fromStdString(r->clip.problem));
+    } else if (r && r->clip.quality) {
+        const auto& q = *r->clip.quality;
+        QStringList parts{tr("Body found on %1 % of the frames").arg(QLocale().toString(100 * q.found, 'f', q.found < 0.9995 ? 1 : 0)),
+                          tr("%1 frames/s").arg(QLocale().toString(q.frames_per_s, 'f', 0)),
+                          q.vertical_seen ? tr("true vertical seen in the room") : tr("no upright edges seen: the camera is taken as level, and its error is larger"),
+                          q.neutral_seen ? tr("quiet standing found") : tr("no quiet standing: figures that need it are left out")};
+        about = parts.join(QStringLiteral(" · "));
+    } else if (r) {
+        about = tr("Waiting: the body has not been looked for yet.");
+    }
+    detail_->setStyleSheet(QStringLiteral("color: %1;").arg((r && r->clip.state == ClipState::failed ? session_.theme.palette.outside : session_.theme.palette.faint).name()));
+    detail_->setText(about);
+}
+
+void ArrivalsPage::edit_chosen() {
+    const auto* r = chosen();
+    if (!r) return;
+    editing_ = r->clip;
+    file_.clear();
+    file_label_->setText(tr("Changing the clip of %1").arg(QString::fromStdString(r->person.name)));
+    student_->setCurrentText(QString::fromStdString(r->person.name));
+    height_->setValue(r->person.stature_m * 100);
+    auto choose = [](QComboBox* box, const std::string& id) { box->setCurrentIndex(std::max(0, box->findData(QString::fromStdString(id)))); };
+    choose(movement_, r->clip.movement);
+    choose(view_, r->clip.view);
+    choose(school_, r->clip.school);
+    take_->setText(tr("Save and judge again"));
+    take_->setEnabled(true);
+    leave_->show();
+    movement_->setFocus();
+    say({}, false);
+}
+
+void ArrivalsPage::empty_form(const QString& word) {
+    editing_.reset();
+    file_.clear();
+    file_label_->setText(tr("No file chosen yet."));
+    take_->setText(tr("Take in and find the body"));
+    take_->setEnabled(false);
+    leave_->hide();
+    say(word, false);
 }
 
 void ArrivalsPage::say(const QString& text, bool problem) {
@@ -211,7 +282,7 @@ void ArrivalsPage::show_rows(std::vector<ClipRow> rows, std::vector<Person> peop
             break;
         case ClipState::reviewed: state = tr("reviewed"); break;
         case ClipState::failed:
-            state = tr("cannot be judged");
+            state = r.clip.problem == "cancelled" ? tr("stopped") : tr("cannot be judged");
             colour = session_.theme.palette.outside;
             break;
         }
@@ -227,14 +298,22 @@ void ArrivalsPage::show_rows(std::vector<ClipRow> rows, std::vector<Person> peop
         if (r.clip.id == chosen) table_->selectRow(static_cast<int>(i));
     }
     if (table_->currentRow() < 0 && !rows_.empty()) table_->selectRow(0);
+    empty_->setVisible(rows_.empty());
+    table_->setVisible(!rows_.empty());
+    show_chosen();
     const QString typed = student_->currentText();
-    student_->clear();
-    for (const auto& p : people_) student_->addItem(QString::fromStdString(p.name));
-    if (!typed.isEmpty()) student_->setCurrentText(typed);
+    {
+        const QSignalBlocker quiet(student_);
+        student_->clear();
+        for (const auto& p : people_) student_->addItem(QString::fromStdString(p.name));
+        student_->setCurrentIndex(-1);
+        student_->setCurrentText(typed);
+    }
     start_next();
 }
 
 void ArrivalsPage::offer(const QString& file) {
+    empty_form();
     file_ = file;
     file_label_->setText(QFileInfo(file).fileName());
     take_->setEnabled(true);
@@ -269,31 +348,60 @@ void ArrivalsPage::take_in() {
             person.id = p.id;
             person.notes = p.notes;
         }
-    Clip clip;
+    Clip clip = editing_.value_or(Clip{});
     clip.movement = movement_->currentData().toString().toStdString();
     clip.view = view_->currentData().toString().toStdString();
     clip.school = school_->currentData().toString().toStdString();
+    take_->setEnabled(false);
+    if (editing_) {
+        say(tr("Judging again …"), false);
+        judge_again(person, clip);
+        return;
+    }
     clip.arrived_on = QDate::currentDate().toString(Qt::ISODate).toStdString();
     clip.filmed_on = QFileInfo(file_).lastModified().date().toString(Qt::ISODate).toStdString();
-    take_->setEnabled(false);
     say(tr("Copying the clip …"), false);
     session_.background->post(this, [this, lib = session_.library, person, clip, file = file_.toStdString()](std::stop_token) mutable -> Background::After {
-        auto reader = ClipReader::open(file);
-        if (!reader) return [this, e = reader.error()] { say(text::error(e), true); take_->setEnabled(true); };
-        if (person.id == 0) {
-            auto id = lib->add_person(person);
-            if (!id) return [this, e = id.error()] { say(text::error(e), true); take_->setEnabled(true); };
-            person.id = *id;
-        } else if (auto ok = lib->update_person(person); !ok) {
-            return [this, e = ok.error()] { say(text::error(e), true); take_->setEnabled(true); };
-        }
-        clip.person = person.id;
-        auto id = lib->add_clip(clip, file);
-        if (!id) return [this, e = id.error()] { say(text::error(e), true); take_->setEnabled(true); };
+        auto refuse = [this](const Error& e) -> Background::After { return [this, e] { say(text::error(e), true); take_->setEnabled(true); }; };
+        if (auto reader = ClipReader::open(file); !reader) return refuse(reader.error());
+        auto id = keep_person(*lib, person);
+        if (!id) return refuse(id.error());
+        clip.person = *id;
+        if (auto added = lib->add_clip(clip, file); !added) return refuse(added.error());
         return [this] {
-            say(tr("Taken in."), false);
-            file_.clear();
-            file_label_->setText(tr("No file chosen yet."));
+            empty_form(tr("Taken in."));
+            refresh();
+        };
+    });
+}
+
+Result<std::int64_t> ArrivalsPage::keep_person(Library& library, const Person& person) {
+    if (person.id == 0) return library.add_person(person);
+    if (auto ok = library.update_person(person); !ok) return tl::unexpected(ok.error());
+    return person.id;
+}
+
+/// With the points that were found before, if there are any; else the clip waits for its turn again.
+void ArrivalsPage::judge_again(const Person& person, const Clip& changed) {
+    session_.background->post(this, [this, session = &session_, lib = session_.library, person, clip = changed](std::stop_token) mutable -> Background::After {
+        auto refuse = [this](const Error& e) -> Background::After { return [this, e] { say(text::error(e), true); take_->setEnabled(true); }; };
+        auto id = keep_person(*lib, person);
+        if (!id) return refuse(id.error());
+        clip.person = *id;
+        const auto track = lib->load_track(clip.id);
+        const Movement* movement = session->movement(clip.movement);
+        QString word;
+        if (track && movement) {
+            const auto review = make_review(*track, *movement, review_options(*session, clip, person));
+            auto kept = keep_found(*lib, clip, {&*track, review ? review->get() : nullptr, review ? Error{} : review.error()});
+            if (!kept) return refuse(kept.error());
+            word = review ? tr("Judged again. The review is ready.") : text::error(review.error());
+        } else {
+            clip.state = ClipState::waiting;
+            if (auto ok = lib->update_clip(clip); !ok) return refuse(ok.error());
+        }
+        return [this, word] {
+            empty_form(word);
             refresh();
         };
     });

@@ -36,6 +36,12 @@ private:
     QFrame* build_form();
     void show_rows(std::vector<ClipRow> rows, std::vector<Person> people);
     void take_in();
+    void judge_again(const Person& person, const Clip& changed);
+    static Result<std::int64_t> keep_person(Library& library, const Person& person);
+    const ClipRow* chosen() const;
+    void show_chosen();
+    void edit_chosen();
+    void empty_form(const QString& word = {});
     void start_next();
     void finished(qint64 clip, const QString& problem);
     void say(const QString& text, bool problem);
@@ -44,13 +50,14 @@ private:
     std::vector<ClipRow> rows_;
     std::vector<Person> people_;
     QString file_;
+    std::optional<Clip> editing_; // the clip that is changed; else the form takes in a new one
     qint64 running_ = 0;
     std::shared_ptr<std::stop_source> stop_;
     QTableWidget* table_ = nullptr;
-    QLabel *file_label_ = nullptr, *message_ = nullptr, *progress_label_ = nullptr;
+    QLabel *file_label_ = nullptr, *message_ = nullptr, *progress_label_ = nullptr, *detail_ = nullptr, *empty_ = nullptr;
     QComboBox *student_ = nullptr, *movement_ = nullptr, *view_ = nullptr, *school_ = nullptr;
     QDoubleSpinBox* height_ = nullptr;
-    QPushButton *take_ = nullptr, *open_ = nullptr, *cancel_ = nullptr, *choose_ = nullptr;
+    QPushButton *take_ = nullptr, *open_ = nullptr, *cancel_ = nullptr, *choose_ = nullptr, *change_ = nullptr, *leave_ = nullptr;
     QProgressBar* progress_ = nullptr;
 };
 

@@ -57,6 +57,8 @@ QString Theme::style_sheet() const {
         "QToolButton#place:checked { color: %accent; background: %sheet; border-left: 3px solid %accent; }"
         "QToolButton#place:focus { border: 2px solid %focus; }"
         "QComboBox, QLineEdit, QPlainTextEdit, QDoubleSpinBox { background: %sheet; border: 1px solid %line; border-radius: 4px; padding: 3px 6px; min-height: 20px; selection-background-color: %accent; selection-color: %sheet; }"
+        "QComboBox::drop-down { border: none; width: 22px; }"
+        "QDoubleSpinBox::up-button, QDoubleSpinBox::down-button { border: none; background: transparent; width: 20px; }"
         "QComboBox QAbstractItemView { background: %sheet; selection-background-color: %accent; selection-color: %sheet; }"
         "QListView, QTableView, QScrollArea { background: %sheet; border: 1px solid %line; border-radius: 4px; }"
         "QListView::item:selected, QTableView::item:selected { background: %accent; color: %sheet; }"

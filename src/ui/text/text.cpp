@@ -209,6 +209,8 @@ QString reason(const QString& code) {
     if (code == QLatin1String("oblique_view")) return tr("Filmed obliquely. Film from the front, the back or straight from a side.");
     if (code == QLatin1String("view_needed")) return tr("Choose the view this clip was filmed from.");
     if (code == QLatin1String("no_repetition")) return tr("Nothing in the clip looks like this movement. Check that the right movement is chosen.");
+    if (code == QLatin1String("cancelled")) return tr("Finding the body was stopped. Choose “Change …” and save to start again.");
+    if (code.startsWith(QLatin1String("unreadable: "))) return error({Code::unreadable, code.mid(12).toStdString()});
     return code;
 }
 

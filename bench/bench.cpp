@@ -1,0 +1,113 @@
+// Speed of what a person waits for. Counters give ratios that carry over to other machines: "x real time" is clip seconds done a second.
+#include "media/tracker.h"
+#include "support/synthetic.h"
+#include <benchmark/benchmark.h>
+#include <fstream>
+
+using namespace bevel;
+
+namespace {
+
+std::filesystem::path models() { return std::filesystem::path(BEVEL_SOURCE_DIR) / "models"; }
+
+/// The largest clip of the demo: 1280 x 720.
+std::filesystem::path demo_clip() {
+    std::filesystem::path best;
+    std::uintmax_t size = 0;
+    std::error_code ec;
+    for (const auto& e : std::filesystem::directory_iterator(std::filesystem::path(BEVEL_SOURCE_DIR) / "data/demo/clips", ec))
+        if (e.file_size() > size) size = e.file_size(), best = e.path();
+    return best;
+}
+
+sim::Take take(View view) {
+    auto o = sim::take_of(3, 1.7);
+    o.phone.view = view;
+    o.phone.fps = 25;
+    return sim::Take(test::movement("gaze_at_the_moon"), o);
+}
+
+double resident_mb() {
+    std::ifstream f("/proc/self/status");
+    for (std::string line; std::getline(f, line);)
+        if (line.starts_with("VmHWM:")) return std::strtod(line.c_str() + 6, nullptr) / 1024;
+    return 0;
+}
+
+/// Decode, find the body, correct and smooth: a whole clip, as when it is taken in.
+void track(benchmark::State& state, Model model) {
+    const auto clip = demo_clip();
+    TrackOptions o;
+    o.model_dir = models();
+    o.model = model;
+    double seconds = 0, frames = 0;
+    for (auto _ : state) {
+        const auto r = track_clip(clip, o);
+        if (!r) return state.SkipWithError("no demo clip or no models");
+        seconds += r->clip.duration_s();
+        frames += static_cast<double>(r->track.frames());
+    }
+    state.counters["frames/s"] = benchmark::Counter(frames, benchmark::Counter::kIsRate);
+    state.counters["x real time"] = benchmark::Counter(seconds, benchmark::Counter::kIsRate);
+    state.counters["peak MB"] = resident_mb();
+}
+BENCHMARK_CAPTURE(track, lite, Model::lite)->Unit(benchmark::kMillisecond)->Iterations(1)->UseRealTime();
+BENCHMARK_CAPTURE(track, full, Model::full)->Unit(benchmark::kMillisecond)->Iterations(1)->UseRealTime();
+
+void decode(benchmark::State& state) {
+    auto reader = ClipReader::open(demo_clip());
+    if (!reader) return state.SkipWithError("no demo clip");
+    std::size_t i = 0, frames = 0;
+    for (auto _ : state) {
+        benchmark::DoNotOptimize(reader->frame(i));
+        i = (i + 1) % reader->info().time_s.size();
+        ++frames;
+    }
+    state.counters["frames/s"] = benchmark::Counter(static_cast<double>(frames), benchmark::Counter::kIsRate);
+}
+BENCHMARK(decode)->Unit(benchmark::kMillisecond);
+
+/// A frame back: what stepping backwards costs.
+void step_back(benchmark::State& state) {
+    auto reader = ClipReader::open(demo_clip());
+    if (!reader) return state.SkipWithError("no demo clip");
+    auto i = reader->info().time_s.size() - 1;
+    for (auto _ : state) {
+        benchmark::DoNotOptimize(reader->frame(i));
+        i = i > 0 ? i - 1 : reader->info().time_s.size() - 1;
+    }
+}
+BENCHMARK(step_back)->Unit(benchmark::kMillisecond);
+
+/// From points to findings.
+void review(benchmark::State& state) {
+    const auto t = take(View::front);
+    const auto m = test::movement("gaze_at_the_moon");
+    ReviewOptions o;
+    o.view = View::front;
+    o.stature_m = 1.7;
+    double seconds = 0;
+    for (auto _ : state) {
+        benchmark::DoNotOptimize(make_review(t.track(), m, o));
+        seconds += t.track().time_s.back();
+    }
+    state.counters["x real time"] = benchmark::Counter(seconds, benchmark::Counter::kIsRate);
+}
+BENCHMARK(review)->Unit(benchmark::kMillisecond);
+
+void simulate_points(benchmark::State& state) {
+    for (auto _ : state) benchmark::DoNotOptimize(take(View::front));
+}
+BENCHMARK(simulate_points)->Unit(benchmark::kMillisecond);
+
+void draw_picture(benchmark::State& state) {
+    const auto t = take(View::front);
+    std::size_t i = 0;
+    for (auto _ : state) benchmark::DoNotOptimize(t.picture(i++ % t.frames()));
+    state.counters["pictures/s"] = benchmark::Counter(static_cast<double>(state.iterations()), benchmark::Counter::kIsRate);
+}
+BENCHMARK(draw_picture)->Unit(benchmark::kMillisecond)->UseRealTime();
+
+} // namespace
+
+BENCHMARK_MAIN();

@@ -1,0 +1,118 @@
+// Takes the pictures of docs/screenshots from the demo: bevel-screenshots LIBRARY OUT [--dark] [--size WxH]. The library is copied first.
+#include "core/movement/movement.h"
+#include "ui/shell/main_window.h"
+#include <cstdio>
+#include <QApplication>
+#include <QComboBox>
+#include <QElapsedTimer>
+#include <QLabel>
+#include <QPushButton>
+#include <QTemporaryDir>
+#include <QThread>
+
+using namespace bevel;
+
+namespace {
+
+bool wait(const std::function<bool()>& until, int ms = 30000) {
+    QElapsedTimer t;
+    t.start();
+    while (!until()) {
+        if (t.elapsed() > ms) return false;
+        QCoreApplication::processEvents(QEventLoop::AllEvents, 20);
+        QThread::msleep(5);
+    }
+    return true;
+}
+void settle(int ms) {
+    QElapsedTimer t;
+    t.start();
+    wait([&] { return t.elapsed() > ms; });
+}
+
+} // namespace
+
+int main(int argc, char** argv) {
+    QApplication app(argc, argv);
+    const QStringList args = QApplication::arguments();
+    if (args.size() < 3) return 2;
+    QTemporaryDir copy;
+    const std::filesystem::path folder = copy.filePath(QStringLiteral("library")).toStdString();
+    std::filesystem::copy(args[1].toStdString(), folder, std::filesystem::copy_options::recursive);
+    std::filesystem::create_directories(args[2].toStdString());
+    const auto data = find_data_dir(argv[0]);
+    ui::Theme::load_fonts(data);
+    auto library = Library::open(folder);
+    auto catalogue = ui::Catalogue::load(data);
+    if (!library || !catalogue) return 3;
+    ui::Session session;
+    session.library = std::make_shared<Library>(std::move(*library));
+    session.catalogue = std::move(*catalogue);
+    session.movements = load_movements(data);
+    session.schools = load_schools(data);
+    session.theme = ui::Theme(args.contains(QStringLiteral("--dark")));
+    ui::Background background, finder;
+    session.background = &background;
+    session.finder = &finder; // without models: the waiting clip stays waiting
+    ui::MainWindow window(session);
+    if (const auto i = args.indexOf(QStringLiteral("--size")); i > 0) {
+        const auto wh = args[i + 1].split(QLatin1Char('x'));
+        window.resize(wh[0].toInt(), wh[1].toInt());
+    }
+    window.show();
+    int taken = 0;
+    auto shot = [&](const QString& name) {
+        window.grab().save(QStringLiteral("%1/%2.png").arg(args[2], name));
+        ++taken;
+    };
+    wait([&] { return background.idle(); });
+    settle(400);
+    shot(QStringLiteral("arrivals"));
+    const auto clips = session.library->clips();
+    if (!clips) return 3;
+    struct View {
+        const char *movement, *view;
+        Family family;
+        const char* name;
+    };
+    // Each family on a clip that shows it.
+    const std::vector<View> views{{"separate_the_clouds", "front", Family::feet, "review-feet"},  {"gaze_at_the_moon", "front", Family::weight, "review-weight"},
+                                  {"gaze_at_the_moon", "front", Family::knees, "review-knees"},   {"part_the_horses_mane", "left", Family::hips, "review-hips"},
+                                  {"part_the_horses_mane", "left", Family::spine, "review-spine"}, {"separate_the_clouds", "right", Family::head, "review-head"},
+                                  {"separate_the_clouds", "front", Family::arms, "review-arms"},  {"part_the_horses_mane", "left", Family::tempo, "review-tempo"}};
+    for (const auto& v : views) {
+        const Clip* clip = nullptr;
+        for (const auto& c : *clips)
+            if (c.movement == v.movement && c.view == v.view && (c.state == ClipState::tracked || c.state == ClipState::reviewed)) clip = &c;
+        if (!clip) continue;
+        auto* page = window.review();
+        if (!page->state().open || page->state().open->clip.id != clip->id) {
+            bool opened = false;
+            const auto link = QObject::connect(page, &ui::ReviewPage::opened, [&] { opened = true; });
+            window.open_review(clip->id);
+            wait([&] { return opened; });
+            QObject::disconnect(link);
+        }
+        page->state().set_family(v.family);
+        for (const auto& f : page->state().open->review->findings)
+            if (f.family == v.family && f.verdict != Verdict::cannot_tell) {
+                page->state().set_time(f.time_s);
+                break;
+            }
+        settle(900); // the pictures come from their own thread
+        shot(QString::fromLatin1(v.name));
+    }
+    for (const auto& c : *clips)
+        if (c.state == ClipState::reviewed) {
+            bool opened = false;
+            QObject::connect(window.review(), &ui::ReviewPage::opened, [&] { opened = true; });
+            window.open_review(c.id);
+            wait([&] { return opened; });
+            window.show_place(2);
+            settle(2500);
+            shot(QStringLiteral("letter"));
+            break;
+        }
+    std::printf("%d pictures\n", taken);
+    return taken > 0 ? 0 : 1;
+}
