@@ -108,6 +108,13 @@ bool compare(const sim::Take& take, const Track& found, View view, double statur
             if (e.kind == FootEvent::Kind::flat) flat.push_back(e);
         for (const auto& e : truth.foot_events)
             if (e.kind == FootEvent::Kind::flat) flat_truth.push_back(e);
+        if (std::getenv("BEVEL_ACCURACY_VERBOSE")) {
+            for (const auto* list : {&flat_truth, &flat}) {
+                std::fprintf(stderr, list == &flat ? "  found flat" : "  true flat ");
+                for (const auto& e : *list) std::fprintf(stderr, " %s %.2f", e.side == Side::left ? "left" : "right", e.time_s);
+                std::fprintf(stderr, "\n");
+            }
+        }
         for (const Side s : {Side::left, Side::right}) {
             auto of = [s](std::vector<FootEvent> v) {
                 std::erase_if(v, [s](const FootEvent& e) { return e.side != s; });

@@ -213,7 +213,13 @@ private:
             // Judged on the lower bound: pressure may sit anywhere from heel to ball.
             const double slack = motion_.has_x ? 0 : 0.1;
             o.value = std::max(0.0, all[f].value - slack);
-            o.sigma = std::hypot(all[f].sigma, 0.3 * flat->sigma_s);
+            // The share moves on while the moment is uncertain.
+            auto share_at = [&](double t) {
+                const auto k = static_cast<std::size_t>(std::lower_bound(ms_.time_s.begin(), ms_.time_s.end(), t) - ms_.time_s.begin());
+                return k < all.size() && all[k].present() ? all[k].value : all[f].value;
+            };
+            const double speed = std::abs(share_at(flat->time_s + 0.15) - share_at(flat->time_s - 0.15)) / 0.3;
+            o.sigma = std::hypot(all[f].sigma, std::max(0.3, speed) * flat->sigma_s);
             o.time_s = flat->time_s;
             o.absent = Absent::none;
             return;

@@ -149,16 +149,35 @@ public:
     RestingFoot(const Motion& m, Side s) : m_(m), heel_(s == Side::left ? 0 : 2), toe_(heel_ + 1) {
         find();
         if (m.has_z) drop_raised();
-        join();
+        join([](std::size_t, std::size_t) { return false; });
+    }
+
+    /// One foot bears while the other is on its way: a foot that is back at its place had not left it then.
+    void bear_for(const RestingFoot& other) {
+        join([&](std::size_t from, std::size_t to) {
+            std::size_t resting = 0;
+            for (const auto& r : other.rests_)
+                for (std::size_t f = std::max(r.from, from); f < std::min(r.to, to); ++f) ++resting;
+            return 2 * resting < to - from;
+        });
     }
 
     std::vector<Contact> contacts() const {
         std::vector<Contact> out(m_.frames(), Contact::off);
         for (const auto& r : rests_) {
-            // Outwards from the middle of the rest: as long as heel or toe keep their place they are down.
-            const std::size_t middle = (r.from + r.to) / 2;
-            mark(r, middle, 1, out);
-            mark(r, middle, -1, out);
+            // The ends of a rest may already belong to the step: they are judged by the place where the foot rested just before.
+            const std::size_t guard = std::min(frames(0.35), (r.to - r.from) / 4);
+            for (std::size_t f = r.from + guard; f < r.to - guard; ++f) out[f] = Contact::flat;
+            const std::size_t last = r.to - guard, first = r.from + guard;
+            leave(rest(last > r.from + frames(1.2) ? last - frames(1.2) : r.from, last), last, 1, out);
+            leave(rest(first, std::min(r.to, first + frames(1.2))), first - 1, -1, out);
+        }
+        // A heel or toe that seems up for less than a quarter of a second is noise.
+        for (std::size_t a = 1; a < out.size();) {
+            std::size_t b = a;
+            while (b < out.size() && out[b] != Contact::flat && out[b] != Contact::off) ++b;
+            if (b > a && b < out.size() && b - a < frames(0.25) && out[a - 1] == Contact::flat && out[b] == Contact::flat) std::fill(out.begin() + static_cast<std::ptrdiff_t>(a), out.begin() + static_cast<std::ptrdiff_t>(b), Contact::flat);
+            a = std::max(b, a + 1);
         }
         return out;
     }
@@ -179,7 +198,7 @@ private:
         for (std::size_t f = from; f < to; ++f)
             if (m_.valid[f]) away.push_back(std::max((at(f, heel_) - r.heel).norm(), (at(f, toe_) - r.toe).norm()));
         // 1 cm, or what the points wander while the foot rests.
-        r.reach = std::clamp(std::max(2 * m_.jitter, 1.25 * signal::quantile(away, 0.8)), 0.012, 0.035);
+        r.reach = std::clamp(std::max(2 * m_.jitter, 1.25 * signal::quantile(away, 0.8)), 0.012, 0.022);
         return r;
     }
 
@@ -196,7 +215,7 @@ private:
                 continue;
             }
             const double dt = m_.time_s[b] - m_.time_s[a];
-            const double v = 0.5 * ((at(b, heel_) - at(a, heel_)).norm() + (at(b, toe_) - at(a, toe_)).norm()) / dt;
+            const double v = std::max((at(b, heel_) - at(a, heel_)).norm(), (at(b, toe_) - at(a, toe_)).norm()) / dt;
             still[f] = v < (f > 0 && still[f - 1] ? 0.11 : 0.08);
         }
         remove_short(still, static_cast<std::size_t>(std::max(2.0, 0.2 * m_.rate)));
@@ -217,14 +236,15 @@ private:
         std::erase_if(rests_, [&](const Rest& r) { return std::min(r.heel.y(), r.toe.y()) > floor + 0.035; });
     }
 
-    /// Rests at one place with nothing but a wobble between them are one.
-    void join() {
+    /// Rests at one place with nothing but a wobble between them are one; so are those between which `bears` knows the foot bore the body.
+    template <class F> void join(F bears) {
         for (std::size_t i = 0; i + 1 < rests_.size();) {
             const Rest &a = rests_[i], &b = rests_[i + 1];
             double most = 0;
             for (std::size_t f = a.to; f < b.from; ++f)
                 if (m_.valid[f]) most = std::max(most, std::max((at(f, heel_) - a.heel).norm(), (at(f, toe_) - a.toe).norm()));
-            if ((a.heel - b.heel).norm() < 0.03 && (a.toe - b.toe).norm() < 0.03 && most < 0.035) {
+            const double apart = std::max((a.heel - b.heel).norm(), (a.toe - b.toe).norm());
+            if ((apart < 0.03 && most < 0.035) || (apart < 0.07 && bears(a.to, b.from))) {
                 rests_[i] = rest(a.from, b.to);
                 rests_.erase(rests_.begin() + static_cast<std::ptrdiff_t>(i) + 1);
             } else {
@@ -233,30 +253,27 @@ private:
         }
     }
 
-    void mark(const Rest& r, std::size_t middle, int step, std::vector<Contact>& out) const {
-        bool heel = true, toe = true;
-        int heel_away = 0, toe_away = 0;
-        auto f = static_cast<std::ptrdiff_t>(middle);
-        for (; f >= 0 && f < static_cast<std::ptrdiff_t>(m_.frames()) && (heel || toe); f += step) {
-            const auto i = static_cast<std::size_t>(f);
-            if (m_.valid[i]) {
-                // Two frames beyond its place: it has left.
-                heel_away = (at(i, heel_) - r.heel).norm() > r.reach ? heel_away + 1 : 0;
-                toe_away = (at(i, toe_) - r.toe).norm() > r.reach ? toe_away + 1 : 0;
-                const bool inside = i >= r.from && i < r.to && (i >= middle ? i + 1 < (middle + 3 * r.to) / 4 : i > (middle + 3 * r.from) / 4);
-                if (!inside) {
-                    if (heel_away >= 2) heel = false;
-                    if (toe_away >= 2) toe = false;
-                }
+    std::size_t frames(double seconds) const { return static_cast<std::size_t>(std::max(1.0, seconds * m_.rate)); }
+
+    /// From frame `from` on, in steps of +1 or -1: heel and toe are down until two frames lie beyond their place.
+    void leave(const Rest& r, std::size_t from, int step, std::vector<Contact>& out) const {
+        const auto n = static_cast<std::ptrdiff_t>(m_.frames());
+        auto away_from = [&](std::size_t k, const Vec2& place) {
+            int away = 0;
+            for (auto f = static_cast<std::ptrdiff_t>(from); f >= 0 && f < n; f += step) {
+                const auto i = static_cast<std::size_t>(f);
+                if (!m_.valid[i]) continue;
+                away = (at(i, k) - place).norm() > r.reach ? away + 1 : 0;
+                if (away == 2) return f - step; // the first of the two
             }
-            const Contact now = heel && toe ? Contact::flat : heel ? Contact::heel : toe ? Contact::toe : Contact::off;
-            if (now == Contact::off) {
-                if (f - step >= 0) out[static_cast<std::size_t>(f - step)] = Contact::off; // the first of the two frames
-                break;
-            }
-            if (now != Contact::flat && f - step >= 0 && out[static_cast<std::size_t>(f - step)] == Contact::flat && static_cast<std::size_t>(f - step) != middle)
-                out[static_cast<std::size_t>(f - step)] = now;
-            if (out[i] != Contact::flat) out[i] = now;
+            return step > 0 ? n : std::ptrdiff_t{-1};
+        };
+        const std::ptrdiff_t heel = away_from(heel_, r.heel), toe = away_from(toe_, r.toe);
+        for (auto f = static_cast<std::ptrdiff_t>(from); f >= 0 && f < n; f += step) {
+            const bool heel_down = step > 0 ? f < heel : f > heel, toe_down = step > 0 ? f < toe : f > toe;
+            if (!heel_down && !toe_down) break;
+            auto& c = out[static_cast<std::size_t>(f)];
+            if (c != Contact::flat) c = heel_down && toe_down ? Contact::flat : heel_down ? Contact::heel : Contact::toe;
         }
     }
 
@@ -269,9 +286,17 @@ private:
 
 void find_contacts(const Motion& m, Measures& out) {
     const bool exact = m.view == View::three_d;
+    if (exact) {
+        for (const Side s : {Side::left, Side::right}) out.contact[static_cast<std::size_t>(s)] = contacts_by_height(m, s);
+    } else {
+        RestingFoot left(m, Side::left), right(m, Side::right);
+        const RestingFoot left_alone = left;
+        left.bear_for(right);
+        right.bear_for(left_alone);
+        out.contact = {left.contacts(), right.contacts()};
+    }
     for (const Side s : {Side::left, Side::right}) {
-        auto& c = out.contact[static_cast<std::size_t>(s)];
-        c = exact ? contacts_by_height(m, s) : RestingFoot(m, s).contacts();
+        const auto& c = out.contact[static_cast<std::size_t>(s)];
         MeasureSeries state{"foot.state", "state", s, {}};
         for (std::size_t f = 0; f < m.frames(); ++f)
             state.samples.push_back(m.valid[f] ? Sample{static_cast<double>(c[f]), 0, Absent::none} : Sample{0, 0, Absent::no_body});
