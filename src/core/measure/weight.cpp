@@ -146,7 +146,12 @@ struct Rest {
 /// Contacts of a foot seen by one camera, told from where it rests: a foot on the floor keeps its place on the picture.
 class RestingFoot {
 public:
-    RestingFoot(const Motion& m, Side s) : m_(m), heel_(s == Side::left ? 0 : 2), toe_(heel_ + 1) {
+    RestingFoot(const Motion& m, Side s) : m_(m), side_(s), heel_(s == Side::left ? 0 : 2), toe_(heel_ + 1) {
+        Series sigmas;
+        for (const Side both : {Side::left, Side::right})
+            for (std::size_t f = 0; f < m.frames(); ++f)
+                if (m.valid[f]) sigmas.push_back(m.sigma[f][i(on(both, left_heel))] + m.sigma[f][i(on(both, left_toe))]);
+        least_sigma_ = signal::quantile(sigmas, 0.1);
         find();
         if (m.has_z) drop_raised();
         join([](std::size_t, std::size_t) { return false; });
@@ -184,6 +189,14 @@ public:
 
 private:
     const Vec2& at(std::size_t f, std::size_t k) const { return m_.foot_place[f][k]; }
+
+    /// Whether heel and toe are seen well on most of the frames: their sigma is near its least in the clip.
+    bool sure(std::size_t from, std::size_t to) const {
+        std::size_t well = 0;
+        for (std::size_t f = from; f < to; ++f) well += sigma(f) < 1.3 * least_sigma_ ? 1 : 0;
+        return 2 * well >= to - from;
+    }
+    double sigma(std::size_t f) const { return m_.sigma[f][i(on(side_, left_heel))] + m_.sigma[f][i(on(side_, left_toe))]; }
 
     Vec2 median_of(std::size_t from, std::size_t to, std::size_t k) const {
         Series x, y;
@@ -244,7 +257,9 @@ private:
             for (std::size_t f = a.to; f < b.from; ++f)
                 if (m_.valid[f]) most = std::max(most, std::max((at(f, heel_) - a.heel).norm(), (at(f, toe_) - a.toe).norm()));
             const double apart = std::max((a.heel - b.heel).norm(), (a.toe - b.toe).norm());
-            if ((apart < 0.03 && most < 0.035) || (apart < 0.07 && bears(a.to, b.from))) {
+            // A step lifts the foot by more than this; a hidden foot is told less surely.
+            const bool seen = sure(a.to, b.from);
+            if ((apart < (seen ? 0.03 : 0.04) && most < (seen ? 0.035 : 0.09)) || (apart < 0.07 && bears(a.to, b.from))) {
                 rests_[i] = rest(a.from, b.to);
                 rests_.erase(rests_.begin() + static_cast<std::ptrdiff_t>(i) + 1);
             } else {
@@ -278,7 +293,9 @@ private:
     }
 
     const Motion& m_;
+    Side side_;
     std::size_t heel_, toe_;
+    double least_sigma_ = 0;
     std::vector<Rest> rests_;
 };
 
@@ -302,7 +319,7 @@ void find_contacts(const Motion& m, Measures& out) {
             state.samples.push_back(m.valid[f] ? Sample{static_cast<double>(c[f]), 0, Absent::none} : Sample{0, 0, Absent::no_body});
         out.series[s == Side::left ? "foot.state.left" : "foot.state.right"] = std::move(state);
         for (std::size_t f = 1; f < m.frames(); ++f) {
-            const double at = 0.5 * (m.time_s[f] + m.time_s[f - 1]), sigma = exact ? 0.5 / m.rate : 0.10;
+            const double at = 0.5 * (m.time_s[f] + m.time_s[f - 1]), sigma = exact ? 0.5 / m.rate : 0.15;
             if (c[f] == Contact::off && c[f - 1] != Contact::off) out.foot_events.push_back({FootEvent::Kind::off, s, at, sigma});
             if (c[f] != Contact::off && c[f - 1] == Contact::off) out.foot_events.push_back({FootEvent::Kind::down, s, at, sigma});
             if (c[f] == Contact::flat && c[f - 1] != Contact::flat) out.foot_events.push_back({FootEvent::Kind::flat, s, at, sigma});

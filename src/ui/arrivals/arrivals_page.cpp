@@ -205,7 +205,7 @@ void ArrivalsPage::show_chosen() {
                           q.vertical_seen ? tr("true vertical seen in the room") : tr("no upright edges seen: the camera is taken as level, and its error is larger"),
                           q.neutral_seen ? tr("quiet standing found") : tr("no quiet standing: figures that need it are left out")};
         about = parts.join(QStringLiteral(" · "));
-    } else if (r) {
+    } else if (r && r->clip.state == ClipState::waiting) {
         about = tr("Waiting: the body has not been looked for yet.");
     }
     detail_->setStyleSheet(QStringLiteral("color: %1;").arg((r && r->clip.state == ClipState::failed ? session_.theme.palette.outside : session_.theme.palette.faint).name()));

@@ -62,6 +62,7 @@ void LetterPage::build() {
     corrections_->setObjectName(QStringLiteral("corrections"));
     corrections_->setAccessibleName(tr("Corrections, at most three"));
     corrections_->setWordWrap(true);
+    corrections_->setSpacing(4);
     count_ = new QLabel;
     count_->setObjectName(QStringLiteral("faint"));
     opening_ = new QPlainTextEdit;

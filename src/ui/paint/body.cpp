@@ -66,7 +66,7 @@ void draw_body(QPainter& p, const BodyPx& b, std::optional<Family> family, const
         pair(left_shoulder, left_elbow, Family::arms);
         pair(left_elbow, left_wrist, Family::arms);
         pair(left_wrist, left_index, Family::arms);
-        pair(left_shoulder, left_hip, Family::tempo);
+        segment(on(s, left_shoulder), on(s, left_hip), soft, 0.8 * line);
         pair(left_hip, left_knee, Family::knees);
         pair(left_knee, left_ankle, Family::knees);
         pair(left_ankle, left_heel, Family::feet);

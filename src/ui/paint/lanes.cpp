@@ -20,6 +20,7 @@ std::vector<Column> columns(const MeasureSeries& s, const std::vector<double>& t
     for (std::size_t i = 0; i < t.size() && i < s.samples.size(); ++i) {
         if (!s.samples[i].present()) continue;
         const double x0 = map.share(t[i]) * r.width(), x1 = i + 1 < t.size() ? map.share(t[i + 1]) * r.width() : x0 + 1;
+        if (x1 < 0 || x0 > r.width()) continue;
         for (auto c = static_cast<std::size_t>(std::max(0.0, x0)); c <= static_cast<std::size_t>(std::max(x0, x1 - 1)) && c < out.size(); ++c) {
             out[c].lo = std::min(out[c].lo, s.samples[i].value);
             out[c].hi = std::max(out[c].hi, s.samples[i].value);
@@ -33,10 +34,8 @@ std::vector<Column> columns(const MeasureSeries& s, const std::vector<double>& t
 void hatch(QPainter& p, const QRectF& r, const QColor& c) { p.fillRect(r, QBrush(c, Qt::BDiagPattern)); }
 
 /// Stretches of a repetition in which a check applies.
-std::vector<std::pair<double, double>> spans(const Check& c, const Repetition& rep, std::optional<Side> side) {
+std::vector<std::pair<double, double>> spans(const Check& c, const Repetition& rep) {
     std::vector<std::pair<double, double>> out;
-    if (side && c.side == "lead" && rep.side != *side) return out;
-    if (side && c.side == "rear" && rep.side == *side) return out;
     if (c.phases.empty()) return {{rep.start_s, rep.end_s}};
     for (const auto& ph : rep.phases)
         if (std::find(c.phases.begin(), c.phases.end(), ph.id) != c.phases.end()) out.emplace_back(ph.start_s, ph.end_s);
@@ -74,6 +73,26 @@ TimeMapper TimeMapper::movement(const Review& review) {
 double TimeMapper::share(double t) const { return signal::resample(time_, share_, std::vector<double>{t}).front(); }
 double TimeMapper::time(double s) const { return signal::resample(share_, time_, std::vector<double>{s}).front(); }
 
+TimeMapper TimeMapper::zoomed(double from_s, double to_s) const {
+    TimeMapper m = *this;
+    const double a = share(from_s), b = share(to_s);
+    if (b - a < 1e-9) return m;
+    for (double& s : m.share_) s = (s - a) / (b - a);
+    return m;
+}
+
+std::optional<Band> band_of(const Check& c, const Repetition& rep, const MeasureSeries& s) {
+    if (c.measure == "weight.lead" && s.id == "weight.left") {
+        if (rep.side == Side::left) return Band{c.low, c.high};
+        auto rest = [](const std::optional<double>& v) { return v ? std::optional(1 - *v) : std::nullopt; };
+        return Band{rest(c.high), rest(c.low)};
+    }
+    if (c.measure == "weight.lead" && s.id == "weight.front") return Band{c.low, c.high};
+    if (c.measure != s.id) return std::nullopt;
+    if (s.side && ((c.side == "lead" && rep.side != *s.side) || (c.side == "rear" && rep.side == *s.side))) return std::nullopt;
+    return Band{c.low, c.high};
+}
+
 std::vector<double> reference_times(const Review& review) {
     std::vector<double> out;
     for (const double t : review.measures.time_s) {
@@ -88,6 +107,20 @@ void draw_lane(QPainter& p, const QRectF& rect, const Lane& lane, const Review& 
     p.save();
     p.setRenderHint(QPainter::Antialiasing);
     p.fillRect(rect, c.sheet);
+    if (const auto why = lane.series->absent_throughout()) {
+        hatch(p, rect, c.line);
+        p.setPen(c.faint);
+        p.setFont(theme.font(10.5));
+        const QString word = text::absent(*why);
+        const QRectF room = p.boundingRect(rect, Qt::AlignCenter, word).adjusted(-6, -1, 6, 1);
+        p.fillRect(room, c.sheet);
+        p.drawText(rect, Qt::AlignCenter, word);
+        p.setPen(c.line);
+        p.drawRect(rect);
+        p.restore();
+        return;
+    }
+    p.setClipRect(rect.adjusted(-1, -1, 1, 1));
     const auto& t = review.measures.time_s;
     const auto cols = columns(*lane.series, t, map, rect);
     MeasureSeries warped;
@@ -114,8 +147,10 @@ void draw_lane(QPainter& p, const QRectF& rect, const Lane& lane, const Review& 
         if (s.present()) widen(s.value);
     const double data_span = std::max(hi - lo, 1e-6);
     for (const auto* k : lane.checks)
-        for (const auto& b : {k->low, k->high})
-            if (b && *b > lo - 1.2 * data_span && *b < hi + 1.2 * data_span) widen(*b);
+        for (const auto& rep : review.alignment.repetitions)
+            if (const auto band = band_of(*k, rep, *lane.series))
+                for (const auto& b : {band->low, band->high})
+                    if (b && *b > lo - 1.2 * data_span && *b < hi + 1.2 * data_span) widen(*b);
     if (lo > hi) lo = 0, hi = 1;
     const double room = std::max(0.1 * (hi - lo), 0.5 * sigma + 1e-6);
     lo -= room;
@@ -123,8 +158,10 @@ void draw_lane(QPainter& p, const QRectF& rect, const Lane& lane, const Review& 
     auto y = [&](double v) { return rect.bottom() - (std::clamp(v, lo, hi) - lo) / (hi - lo) * rect.height(); };
     for (const auto* k : lane.checks)
         for (const auto& rep : review.alignment.repetitions)
-            for (const auto& [from, to] : spans(*k, rep, lane.side)) {
-                const double top = y(k->high.value_or(hi)), bottom = y(k->low.value_or(lo));
+            for (const auto& [from, to] : spans(*k, rep)) {
+                const auto band = band_of(*k, rep, *lane.series);
+                if (!band) continue;
+                const double top = y(band->high.value_or(hi)), bottom = y(band->low.value_or(lo));
                 p.fillRect(QRectF(QPointF(map.x(from, rect), top), QPointF(map.x(to, rect), bottom)), c.band);
             }
     for (std::size_t i = 0; i < cols.size();) {
@@ -173,7 +210,7 @@ void draw_lane(QPainter& p, const QRectF& rect, const Lane& lane, const Review& 
     p.setPen(QPen(line, 2));
     p.drawPath(course);
     p.setPen(c.faint);
-    p.setFont(theme.font(8.5));
+    p.setFont(theme.font(10.5));
     p.drawText(rect.adjusted(2, 0, -3, -1), Qt::AlignRight | Qt::AlignTop, text::figure(hi - room, lane.unit));
     p.drawText(rect.adjusted(2, 0, -3, -1), Qt::AlignRight | Qt::AlignBottom, text::figure(lo + room, lane.unit));
     p.setPen(c.line);
@@ -186,6 +223,7 @@ void draw_tide(QPainter& p, const QRectF& rect, const Review& review, const std:
     p.save();
     p.setRenderHint(QPainter::Antialiasing);
     const double rail = 9;
+    p.setClipRect(rect.adjusted(-1, -1, 1, 1));
     const QRectF water = rect.adjusted(0, rail + 3, 0, -rail - 3);
     const bool sideways = review.motion.has_x;
     const auto* s = review.measures.find(sideways ? "weight.left" : "weight.along_raw");
@@ -214,7 +252,7 @@ void draw_tide(QPainter& p, const QRectF& rect, const Review& review, const std:
             edge.moveTo(x + 0.5, y);
         open = true;
     }
-    const auto* reference = review.reference->measures().find(sideways ? "weight.left" : "weight.left");
+    const auto* reference = review.reference->measures().find("weight.left");
     QPainterPath ref;
     open = false;
     for (std::size_t i = 0; i < ref_s.size(); ++i) {
@@ -252,7 +290,7 @@ void draw_tide(QPainter& p, const QRectF& rect, const Review& review, const std:
     }
     p.setPen(QPen(c.line, 1));
     p.drawRect(water);
-    p.setFont(theme.font(8.5, QFont::DemiBold));
+    p.setFont(theme.font(10.5, QFont::DemiBold));
     p.setPen(theme.side(Side::left));
     p.drawText(water.adjusted(5, 1, 0, 0), Qt::AlignLeft | Qt::AlignTop, tr("left foot"));
     p.setPen(theme.side(Side::right));
@@ -260,20 +298,57 @@ void draw_tide(QPainter& p, const QRectF& rect, const Review& review, const std:
     p.restore();
 }
 
+void draw_tempo(QPainter& p, const QRectF& rect, const Review& review, const TimeMapper& map, const Theme& theme) {
+    const Palette& c = theme.palette;
+    p.save();
+    p.setRenderHint(QPainter::Antialiasing);
+    p.setClipRect(rect.adjusted(-1, -1, 1, 1));
+    p.fillRect(rect, c.sheet);
+    const double middle = rect.center().y(), full = 0.42 * rect.height(); // of twice or half as long
+    double reference_s = 0;
+    for (const auto& ph : review.movement.phases) reference_s += ph.duration_s;
+    for (const auto& rep : review.alignment.repetitions) {
+        const double tempo = (rep.end_s - rep.start_s) / reference_s;
+        for (std::size_t i = 0; i < rep.phases.size(); ++i) {
+            const auto& ph = rep.phases[i];
+            const double ratio = (ph.end_s - ph.start_s) / (review.movement.phases[i].duration_s * tempo);
+            const double h = std::clamp(std::log2(std::max(ratio, 1e-3)), -1.1, 1.1) * full;
+            const double x0 = map.x(ph.start_s, rect) + 1, x1 = map.x(ph.end_s, rect) - 1;
+            QColor fill = theme.side(rep.side);
+            fill.setAlphaF(0.45F);
+            p.fillRect(QRectF(QPointF(x0, std::min(middle, middle - h)), QPointF(x1, std::max(middle, middle - h))), fill);
+            if (x1 - x0 > 34) {
+                p.setPen(c.faint);
+                p.setFont(theme.font(10.5));
+                p.drawText(QRectF(x0, h > 0 ? middle + 1 : middle - 16, x1 - x0, 15), Qt::AlignCenter, text::figure(ph.end_s - ph.start_s, QStringLiteral("s")));
+            }
+        }
+        p.setPen(theme.side(rep.side));
+        p.setFont(theme.font(10.5, QFont::DemiBold));
+        p.drawText(QRectF(QPointF(map.x(rep.start_s, rect) + 4, rect.top() + 2), QPointF(map.x(rep.end_s, rect), rect.top() + 18)), Qt::AlignLeft | Qt::AlignVCenter, text::figure(rep.end_s - rep.start_s, QStringLiteral("s")));
+    }
+    p.setPen(QPen(c.faint, 1));
+    p.drawLine(QPointF(rect.left(), middle), QPointF(rect.right(), middle));
+    p.setPen(c.line);
+    p.drawRect(rect);
+    p.restore();
+}
+
 void draw_ruler(QPainter& p, const QRectF& rect, const Review& review, const TimeMapper& map, const Theme& theme) {
     const Palette& c = theme.palette;
     p.save();
+    p.setClipRect(rect.adjusted(-1, -1, 1, 1));
     const double half = rect.height() / 2;
     int n = 0;
     for (const auto& rep : review.alignment.repetitions) {
         ++n;
         const QRectF r(QPointF(map.x(rep.start_s, rect), rect.top()), QPointF(map.x(rep.end_s, rect), rect.top() + half));
         p.setPen(theme.side(rep.side));
-        p.setFont(theme.font(9, QFont::DemiBold));
+        p.setFont(theme.font(10.5, QFont::DemiBold));
         p.drawText(r.adjusted(3, 0, 0, 0), Qt::AlignLeft | Qt::AlignVCenter, QFontMetricsF(p.font()).elidedText(tr("%1 · %2").arg(n).arg(text::side(rep.side)), Qt::ElideRight, r.width() - 4));
         p.setPen(QPen(c.faint, 1));
         p.drawLine(r.topLeft(), QPointF(r.left(), rect.bottom()));
-        p.setFont(theme.font(8.5));
+        p.setFont(theme.font(10.5));
         for (std::size_t i = 0; i < rep.phases.size(); ++i) {
             const QRectF q(QPointF(map.x(rep.phases[i].start_s, rect), rect.top() + half), QPointF(map.x(rep.phases[i].end_s, rect), rect.bottom()));
             p.setPen(QPen(c.line, 1));
@@ -295,7 +370,7 @@ void draw_floor_plan(QPainter& p, const QRectF& rect, const Review& review, std:
     p.setPen(c.line);
     p.drawRect(rect);
     const Motion& m = review.motion;
-    p.setFont(theme.font(8.5));
+    p.setFont(theme.font(10.5));
     if (frame >= m.frames() || !m.valid[frame]) {
         p.setPen(c.faint);
         p.drawText(rect, Qt::AlignCenter | Qt::TextWordWrap, tr("The body was not found on this frame."));

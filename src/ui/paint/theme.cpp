@@ -57,8 +57,13 @@ QString Theme::style_sheet() const {
         "QToolButton#place:checked { color: %accent; background: %sheet; border-left: 3px solid %accent; }"
         "QToolButton#place:focus { border: 2px solid %focus; }"
         "QComboBox, QLineEdit, QPlainTextEdit, QDoubleSpinBox { background: %sheet; border: 1px solid %line; border-radius: 4px; padding: 3px 6px; min-height: 20px; selection-background-color: %accent; selection-color: %sheet; }"
-        "QComboBox::drop-down { border: none; width: 22px; }"
-        "QDoubleSpinBox::up-button, QDoubleSpinBox::down-button { border: none; background: transparent; width: 20px; }"
+        "QComboBox::drop-down { border: none; width: 24px; }"
+        "QComboBox::down-arrow, QDoubleSpinBox::down-arrow { image: url(:/icons/chevron-down-%shade.png); width: 12px; height: 8px; }"
+        "QDoubleSpinBox::up-arrow { image: url(:/icons/chevron-up-%shade.png); width: 12px; height: 8px; }"
+        "QDoubleSpinBox::up-button, QDoubleSpinBox::down-button { border: none; background: transparent; width: 24px; subcontrol-origin: border; }"
+        "QDoubleSpinBox::up-button { subcontrol-position: top right; } QDoubleSpinBox::down-button { subcontrol-position: bottom right; }"
+        "QPushButton#goto { border: none; background: transparent; text-align: left; padding: 0; font-weight: 600; } QPushButton#goto:hover { color: %accent; }"
+        "QPushButton#goto:focus { border: 2px solid %focus; }"
         "QComboBox QAbstractItemView { background: %sheet; selection-background-color: %accent; selection-color: %sheet; }"
         "QListView, QTableView, QScrollArea { background: %sheet; border: 1px solid %line; border-radius: 4px; }"
         "QListView::item:selected, QTableView::item:selected { background: %accent; color: %sheet; }"
@@ -76,6 +81,7 @@ QString Theme::style_sheet() const {
                                                               {"%line", palette.line}, {"%accent", palette.accent}, {"%focus", palette.focus},
                                                               {"%band", palette.band}, {"%outside", palette.outside}}};
     for (const auto& [name, colour] : names) s.replace(QLatin1String(name), c(colour));
+    s.replace(QLatin1String("%shade"), palette.paper.lightnessF() > 0.5F ? QLatin1String("dark") : QLatin1String("light"));
     return s;
 }
 

@@ -82,6 +82,8 @@ QWidget* ReviewPage::build_bar() {
     row->addWidget(title_);
     row->addSpacing(10);
     row->addWidget(where_, 1);
+    for (auto* b : {one_, axis_, mirror_}) row->addWidget(b);
+    row->addSpacing(10);
     row->addWidget(letter);
     connect(letter, &QPushButton::clicked, this, &ReviewPage::write_letter);
     return bar;
@@ -102,6 +104,8 @@ QWidget* ReviewPage::build_transport() {
     mirror_->setCheckable(true);
     axis_ = tool(tr("By movement"), tr("Read the time axis by the movement instead of the clock (T)"), "axis");
     axis_->setCheckable(true);
+    one_ = tool(tr("One repetition"), tr("Only the repetition at the cursor on the time axis (Z)"), "oneRepetition");
+    one_->setCheckable(true);
     struct Step {
         QString label, tip;
         const char* name;
@@ -122,12 +126,8 @@ QWidget* ReviewPage::build_transport() {
         connect(b, &QToolButton::clicked, this, s.go);
         row->addWidget(b);
     }
-    message_ = new QLabel;
-    message_->setObjectName(QStringLiteral("faint"));
-    row->addSpacing(8);
-    row->addWidget(message_, 1);
-    row->addWidget(axis_);
-    row->addWidget(mirror_);
+    row->addStretch(1);
+    connect(one_, &QToolButton::toggled, &state_, &ReviewState::set_one_repetition);
     connect(play_, &QToolButton::toggled, this, &ReviewPage::play);
     connect(mirror_, &QToolButton::toggled, &state_, &ReviewState::set_mirrored);
     connect(axis_, &QToolButton::toggled, &state_, &ReviewState::set_by_movement);
@@ -135,25 +135,29 @@ QWidget* ReviewPage::build_transport() {
 }
 
 void ReviewPage::build() {
+    auto* transport = build_transport();
+    auto* bar = build_bar(); // shows switches that the transport makes
     student_ = new PictureView(session_, state_, false);
     reference_ = new PictureView(session_, state_, true);
     column_ = new ColumnView(session_, state_);
     time_ = new TimeView(session_, state_);
     floor_ = new FloorView(session_, state_);
-    figures_ = new QTableWidget(0, 4);
+    figures_ = new QTableWidget(0, 5);
     figures_->setObjectName(QStringLiteral("figures"));
     figures_->setAccessibleName(tr("Figures at this frame"));
-    figures_->setHorizontalHeaderLabels({tr("At this frame"), tr("Value"), tr("Reference"), tr("Band")});
+    figures_->setHorizontalHeaderLabels({tr("At this frame"), tr("Student"), tr("Ref."), tr("Off"), tr("Band")});
     figures_->verticalHeader()->hide();
     figures_->verticalHeader()->setDefaultSectionSize(24);
     figures_->setEditTriggers(QAbstractItemView::NoEditTriggers);
     figures_->setSelectionMode(QAbstractItemView::NoSelection);
     figures_->setFocusPolicy(Qt::NoFocus);
     figures_->setShowGrid(false);
+    figures_->horizontalHeader()->setMinimumSectionSize(34);
+    figures_->horizontalHeader()->setDefaultAlignment(Qt::AlignRight | Qt::AlignVCenter);
     figures_->setWordWrap(false);
     figures_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     figures_->horizontalHeader()->setSectionResizeMode(0, QHeaderView::Stretch);
-    for (int c = 1; c < 4; ++c) figures_->horizontalHeader()->setSectionResizeMode(c, QHeaderView::ResizeToContents);
+    for (int c = 1; c < 5; ++c) figures_->horizontalHeader()->setSectionResizeMode(c, QHeaderView::ResizeToContents);
     findings_ = new QScrollArea;
     findings_->setObjectName(QStringLiteral("findings"));
     findings_->setAccessibleName(tr("Findings"));
@@ -171,7 +175,7 @@ void ReviewPage::build() {
     auto* middle = new QVBoxLayout;
     middle->setSpacing(6);
     middle->addLayout(pictures, 11);
-    middle->addWidget(build_transport());
+    middle->addWidget(transport);
     middle->addWidget(time_, 9);
     auto* right = new QVBoxLayout;
     right->setSpacing(6);
@@ -182,15 +186,16 @@ void ReviewPage::build() {
     auto* side = new QWidget;
     side->setLayout(right);
     right->setContentsMargins(0, 0, 0, 0);
-    side->setFixedWidth(346);
+    side->setMinimumWidth(372);
+    side->setMaximumWidth(460);
     auto* body = new QHBoxLayout;
     body->setSpacing(10);
     body->addWidget(column_);
-    body->addLayout(middle, 1);
-    body->addWidget(side);
+    body->addLayout(middle, 5);
+    body->addWidget(side, 3);
     auto* all = new QVBoxLayout(this);
     all->setContentsMargins(14, 10, 14, 12);
-    all->addWidget(build_bar());
+    all->addWidget(bar);
     all->addLayout(body, 1);
 }
 
@@ -205,6 +210,7 @@ void ReviewPage::open_clip(qint64 id) {
 
 void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
     play_->setChecked(false);
+    undo_.clear(); // what was done to another clip is not undone in this one
     state_.open = open;
     state_.reference_s = reference_times(*open->review);
     decisions_ = open->decisions;
@@ -232,15 +238,6 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
 void ReviewPage::frame_changed() {
     if (!state_.open) return;
     if (source_) source_->wish(state_.frame, state_.reference_s[state_.frame]);
-    const auto* rep = state_.open->review->alignment.at(state_.time());
-    QString phase;
-    if (rep)
-        for (std::size_t i = 0; i < rep->phases.size(); ++i)
-            if (state_.time() >= rep->phases[i].start_s && state_.time() < rep->phases[i].end_s) {
-                const auto& ph = state_.open->review->movement.phases[i];
-                phase = tr("%1 · breath %2").arg(QString::fromStdString(ph.name), text::breath(ph.breath));
-            }
-    message_->setText(QStringLiteral("%1   %2").arg(text::time(state_.time()), phase));
     fill_figures();
 }
 
@@ -250,10 +247,29 @@ Decision ReviewPage::decision_of(const Finding& f) const {
     return {f.check, side_key(f), Choice::open, "", ""};
 }
 
+namespace {
+/// One decision about a finding, to be done and undone.
+class DecisionStep : public QUndoCommand {
+public:
+    DecisionStep(std::function<void(const Decision&)> apply, Decision before, Decision after) : apply_(std::move(apply)), before_(std::move(before)), after_(std::move(after)) {}
+    void redo() override { apply_(after_); }
+    void undo() override { apply_(before_); }
+
+private:
+    std::function<void(const Decision&)> apply_;
+    Decision before_, after_;
+};
+} // namespace
+
 void ReviewPage::decide(const Finding& f, Choice choice, const QString& wording) {
-    Decision d = decision_of(f);
-    d.choice = choice;
-    d.wording = wording.toStdString();
+    const Decision before = decision_of(f);
+    Decision after = before;
+    after.choice = choice;
+    after.wording = wording.toStdString();
+    undo_.push(new DecisionStep([this](const Decision& d) { apply(d); }, before, after));
+}
+
+void ReviewPage::apply(const Decision& d) {
     std::erase_if(decisions_, [&](const Decision& x) { return x.check == d.check && x.side == d.side; });
     decisions_.push_back(d);
     Clip clip = state_.open->clip;
@@ -277,15 +293,13 @@ QWidget* ReviewPage::finding_card(const Finding& f) {
     grid->setVerticalSpacing(3);
     const double width = f.low && f.high ? 0.5 * (*f.high - *f.low) : std::max(0.3 * std::abs(f.low ? *f.low : f.high ? *f.high : 1), 2 * f.sigma);
     grid->addWidget(new Mark(session_, f.verdict, width > 0 ? std::abs(f.excess()) / width : 1, f.excess() < 0 ? 1 : -1), 0, 0, Qt::AlignTop);
-    auto* head = new QToolButton;
+    auto* head = new QPushButton(text::headline(f, session_.catalogue));
     head->setObjectName(QStringLiteral("goto"));
-    head->setText(text::headline(f, session_.catalogue));
     head->setAccessibleName(tr("Go to %1").arg(head->text()));
     const auto* info = session_.catalogue.find(QString::fromStdString(f.measure));
     head->setToolTip(info ? tr("%1 (%2). Rule %3. Click to go to the moment.").arg(info->definition, info->unit, QString::fromStdString(f.rule)) : QString::fromStdString(f.rule));
-    head->setStyleSheet(QStringLiteral("QToolButton { font-weight: 600; text-align: left; padding: 0; min-height: 18px; } QToolButton:hover { color: %1; }").arg(theme.palette.accent.name()));
     head->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
-    connect(head, &QToolButton::clicked, this, [this, t = f.time_s, fam = f.family] {
+    connect(head, &QPushButton::clicked, this, [this, t = f.time_s, fam = f.family] {
         state_.set_family(fam);
         state_.set_time(t);
     });
@@ -371,6 +385,10 @@ void ReviewPage::fill_findings() {
 void ReviewPage::fill_figures() {
     if (!state_.open) return;
     const Review& r = *state_.open->review;
+    if (state_.family == Family::tempo) {
+        fill_tempo();
+        return;
+    }
     const auto keys = lane_keys(session_, r, state_.family);
     figures_->setRowCount(static_cast<int>(keys.size()));
     const double ref = state_.reference_s[state_.frame];
@@ -380,21 +398,24 @@ void ReviewPage::fill_figures() {
         const QString unit = QString::fromStdString(s.unit);
         QString name = session_.catalogue.name(QString::fromStdString(s.id));
         if (s.side) name = tr("%1, %2").arg(name, text::side(*s.side));
-        QString reference = QStringLiteral("–"), band = QStringLiteral("–");
+        QString reference = QStringLiteral("–"), band = QStringLiteral("–"), off = QStringLiteral("–");
         const auto* other = r.reference->measures().find(s.id, s.side);
         const auto k = static_cast<std::size_t>(std::isfinite(ref) ? std::max(0.0, ref * r.reference->rate()) : 0);
-        if (other && std::isfinite(ref) && k < other->samples.size() && other->samples[k].present()) reference = text::figure(other->samples[k].value, unit);
+        if (other && std::isfinite(ref) && k < other->samples.size() && other->samples[k].present()) {
+            reference = text::figure(other->samples[k].value, unit);
+            if (v.present()) off = text::difference(v.value - other->samples[k].value, unit);
+        }
         const auto* rep = r.alignment.at(state_.time());
         for (const auto& c : r.movement.checks) {
-            if (c.measure != s.id || !rep) continue;
-            if (s.side && ((c.side == "lead" && rep->side != *s.side) || (c.side == "rear" && rep->side == *s.side))) continue;
+            const auto applies = rep ? band_of(c, *rep, s) : std::nullopt;
+            if (!applies) continue;
             bool now = c.phases.empty();
             for (const auto& p : rep->phases)
                 if (state_.time() >= p.start_s && state_.time() < p.end_s && std::find(c.phases.begin(), c.phases.end(), p.id) != c.phases.end()) now = true;
-            if (now) band = text::band(c.low, c.high, unit);
+            if (now) band = text::band(applies->low, applies->high, unit);
         }
-        const std::array<QString, 4> cells{name, v.present() ? text::with_sigma(v.value, v.sigma, unit) : QStringLiteral("–"), reference, band};
-        for (int c = 0; c < 4; ++c) {
+        const std::array<QString, 5> cells{name, v.present() ? text::with_sigma(v.value, v.sigma, unit) : QStringLiteral("–"), reference, off, band};
+        for (int c = 0; c < 5; ++c) {
             auto* item = figures_->item(static_cast<int>(i), c);
             if (!item) figures_->setItem(static_cast<int>(i), c, item = new QTableWidgetItem);
             item->setText(cells[static_cast<std::size_t>(c)]);
@@ -403,6 +424,31 @@ void ReviewPage::fill_figures() {
             item->setToolTip(v.present() ? (info ? tr("%1: %2").arg(name, info->definition) : name) : tr("%1: %2").arg(name, text::absent(v.absent)));
             item->setForeground(!v.present() ? session_.theme.palette.faint : s.side ? session_.theme.side(*s.side) : session_.theme.palette.ink);
         }
+    }
+}
+
+void ReviewPage::fill_tempo() {
+    const Review& r = *state_.open->review;
+    const auto* rep = r.alignment.at(state_.time());
+    figures_->setRowCount(rep ? static_cast<int>(rep->phases.size()) + 1 : 0);
+    if (!rep) return;
+    const QString unit = QStringLiteral("s");
+    double whole = 0;
+    for (const auto& p : r.movement.phases) whole += p.duration_s;
+    auto row = [&](int at, const QString& name, double student, double reference, bool now) {
+        const std::array<QString, 5> cells{name, text::figure(student, unit), text::figure(reference, unit), text::difference(student - reference, unit), QStringLiteral("–")};
+        for (int c = 0; c < 5; ++c) {
+            auto* item = new QTableWidgetItem(cells[static_cast<std::size_t>(c)]);
+            if (c > 0) item->setTextAlignment(Qt::AlignRight | Qt::AlignVCenter);
+            item->setForeground(now ? session_.theme.palette.accent : session_.theme.palette.ink);
+            item->setToolTip(tr("%1: how long it took, against the reference").arg(name));
+            figures_->setItem(at, c, item);
+        }
+    };
+    row(0, tr("Repetition, %1").arg(text::side(rep->side)), rep->end_s - rep->start_s, whole, false);
+    for (std::size_t i = 0; i < rep->phases.size(); ++i) {
+        const auto& p = rep->phases[i];
+        row(static_cast<int>(i) + 1, QString::fromStdString(r.movement.phases[i].name), p.end_s - p.start_s, r.movement.phases[i].duration_s, state_.time() >= p.start_s && state_.time() < p.end_s);
     }
 }
 
@@ -457,6 +503,12 @@ void ReviewPage::keyPressEvent(QKeyEvent* e) {
     case Qt::Key_Space: play_->toggle(); return;
     case Qt::Key_M: mirror_->toggle(); return;
     case Qt::Key_T: axis_->toggle(); return;
+    case Qt::Key_Z:
+        if (ctrl)
+            (e->modifiers() & Qt::ShiftModifier) != 0 ? undo_.redo() : undo_.undo();
+        else
+            one_->toggle();
+        return;
     default: break;
     }
     if (e->key() >= Qt::Key_1 && e->key() <= Qt::Key_8) {

@@ -2,6 +2,7 @@
 #pragma once
 #include "ui/review/views.h"
 #include <QTimer>
+#include <QUndoStack>
 
 class QComboBox;
 class QLabel;
@@ -36,8 +37,10 @@ private:
     void fill_findings();
     QWidget* finding_card(const Finding& f);
     void fill_figures();
+    void fill_tempo();
     void decide(const Finding& f, Choice choice, const QString& wording);
     Decision decision_of(const Finding& f) const;
+    void apply(const Decision& d);
     void step_phase(int by);
     void step_repetition(int by);
     void play(bool on);
@@ -47,7 +50,8 @@ private:
     std::unique_ptr<FrameSource> source_;
     QTimer timer_;
     double clock_ = 0;
-    QLabel *title_ = nullptr, *where_ = nullptr, *message_ = nullptr;
+    QUndoStack undo_;
+    QLabel *title_ = nullptr, *where_ = nullptr;
     PictureView *student_ = nullptr, *reference_ = nullptr;
     ColumnView* column_ = nullptr;
     TimeView* time_ = nullptr;
@@ -55,7 +59,7 @@ private:
     QTableWidget* figures_ = nullptr;
     QScrollArea* findings_ = nullptr;
     QComboBox *speed_ = nullptr, *scope_ = nullptr;
-    QToolButton *play_ = nullptr, *mirror_ = nullptr, *axis_ = nullptr;
+    QToolButton *play_ = nullptr, *mirror_ = nullptr, *axis_ = nullptr, *one_ = nullptr;
     std::vector<Decision> decisions_;
 };
 

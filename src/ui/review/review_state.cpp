@@ -60,6 +60,10 @@ void ReviewState::set_mirrored(bool on) {
     mirrored = on;
     emit view_changed();
 }
+void ReviewState::set_one_repetition(bool on) {
+    one_repetition = on;
+    emit view_changed();
+}
 void ReviewState::set_by_movement(bool on) {
     by_movement = on;
     emit view_changed();
@@ -74,25 +78,23 @@ int ReviewState::repetition() const {
     return at;
 }
 
-std::pair<Verdict, double> ReviewState::verdict_of(Family f) const {
-    int worst = -1;
-    double size = 0;
+std::optional<ReviewState::FamilyVerdict> ReviewState::verdict_of(Family f) const {
+    std::optional<FamilyVerdict> worst;
     auto rank = [](Verdict v) { return v == Verdict::outside ? 3 : v == Verdict::edge ? 2 : v == Verdict::inside ? 1 : 0; };
-    if (!open) return {Verdict::cannot_tell, 0};
+    if (!open) return worst;
     const int rep = repetition();
     for (const auto& finding : open->review->findings) {
         if (finding.family != f) continue;
         for (const auto& o : finding.outcomes) {
             if (rep >= 0 && o.repetition != rep && finding.measure != "tempo.repetition_spread") continue;
-            if (rank(o.verdict) < worst) continue;
-            worst = rank(o.verdict);
-            const double width = o.low && o.high ? 0.5 * (*o.high - *o.low) : std::max(0.3 * std::abs(o.low ? *o.low : o.high ? *o.high : 1), 2 * o.sigma);
-            const double off = o.low && o.value < *o.low ? *o.low - o.value : o.high && o.value > *o.high ? o.value - *o.high : 0;
-            size = std::max(size, width > 0 ? off / width : 0);
+            const double half = o.low && o.high ? 0.5 * (*o.high - *o.low) : std::max(0.3 * std::abs(o.low ? *o.low : o.high ? *o.high : 1), 2 * o.sigma);
+            const bool below = o.low && o.value < *o.low;
+            const double off = below ? *o.low - o.value : o.high && o.value > *o.high ? o.value - *o.high : 0;
+            const FamilyVerdict now{o.verdict, half > 0 ? off / half : 0, below ? 1 : -1};
+            if (!worst || rank(now.verdict) > rank(worst->verdict) || (now.verdict == worst->verdict && now.size > worst->size)) worst = now;
         }
     }
-    const Verdict v = worst == 3 ? Verdict::outside : worst == 2 ? Verdict::edge : worst == 1 ? Verdict::inside : Verdict::cannot_tell;
-    return {v, size};
+    return worst;
 }
 
 } // namespace bevel::ui

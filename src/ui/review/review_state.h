@@ -30,6 +30,7 @@ public:
     std::size_t frame = 0;
     Family family = Family::feet;
     bool mirrored = false, by_movement = false;
+    bool one_repetition = false; // the time axis shows the repetition at the cursor only
     std::vector<double> reference_s; // per frame; NaN outside repetitions
 
     std::size_t frames() const { return open ? open->track.frames() : 0; }
@@ -39,10 +40,17 @@ public:
     void set_family(Family f);
     void set_mirrored(bool on);
     void set_by_movement(bool on);
+    void set_one_repetition(bool on);
     /// Repetition at or before the cursor; -1 when there is none.
     int repetition() const;
-    /// Worst verdict of a family in the repetition at the cursor (all repetitions outside of them), and how far outside.
-    std::pair<Verdict, double> verdict_of(Family f) const;
+    /// Worst verdict of a family in the repetition at the cursor (all repetitions outside of them), how far outside in half bands, and the
+    /// way back: -1 down, +1 up. Nothing when the movement has no check for it.
+    struct FamilyVerdict {
+        Verdict verdict = Verdict::cannot_tell;
+        double size = 0;
+        int towards = -1;
+    };
+    std::optional<FamilyVerdict> verdict_of(Family f) const;
 
 signals:
     void frame_changed();

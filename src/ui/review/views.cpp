@@ -83,18 +83,26 @@ void PictureView::paintEvent(QPaintEvent*) {
             captions << tr("between repetitions");
         }
     } else {
-        captions << (state_.open ? QString::fromStdString(state_.open->person.name) : tr("No review is open"));
+        captions << (state_.open ? text::time(state_.time()) : tr("No review is open"));
+        if (state_.open) {
+            const auto* rep = state_.open->review->alignment.at(state_.time());
+            for (std::size_t i = 0; rep && i < rep->phases.size(); ++i) {
+                if (state_.time() < rep->phases[i].start_s || state_.time() >= rep->phases[i].end_s) continue;
+                const auto& ph = state_.open->review->movement.phases[i];
+                captions << QString::fromStdString(ph.name) << tr("breath %1").arg(text::breath(ph.breath));
+            }
+        }
         if (state_.open && !found) captions << tr("body not found here");
     }
     if (state_.mirrored) captions << tr("mirrored");
-    p.setFont(session_.theme.font(9.5, QFont::DemiBold));
+    p.setFont(session_.theme.font(10.5, QFont::DemiBold));
     const QString caption = captions.join(QStringLiteral(" · "));
-    const QRectF tag(r.left(), r.top(), QFontMetricsF(p.font()).horizontalAdvance(caption) + 20, 24);
+    const QRectF tag(r.left(), r.top(), std::min(r.width(), QFontMetricsF(p.font()).horizontalAdvance(caption) + 20), 24);
     QColor veil = c.sheet;
     veil.setAlphaF(0.86F);
     p.fillRect(tag, veil);
     p.setPen(c.ink);
-    p.drawText(tag, Qt::AlignCenter, caption);
+    p.drawText(tag, Qt::AlignCenter, QFontMetricsF(p.font()).elidedText(caption, Qt::ElideRight, tag.width() - 12));
     p.setPen(c.line);
     p.drawRect(r);
 }
@@ -125,14 +133,13 @@ void ColumnView::paintEvent(QPaintEvent*) {
         p.setPen(QPen(chosen ? (hasFocus() ? c.focus : c.accent) : c.line, chosen ? 2 : 1));
         p.setBrush(chosen ? c.sheet : c.paper);
         p.drawRoundedRect(r, 6, 6);
-        const auto [verdict, size] = state_.verdict_of(f);
         const double m = 22;
-        draw_mark(p, QRectF(r.left() + 10, r.center().y() - m / 2, m, m), verdict, session_.theme, size);
+        if (const auto v = state_.verdict_of(f)) draw_mark(p, QRectF(r.left() + 10, r.center().y() - m / 2, m, m), v->verdict, session_.theme, v->size, v->towards);
         p.setPen(c.ink);
         p.setFont(session_.theme.font(10.5, chosen ? QFont::DemiBold : QFont::Normal));
         p.drawText(r.adjusted(40, 0, -16, 0), Qt::AlignVCenter | Qt::AlignLeft | Qt::TextWordWrap, text::family(f));
         p.setPen(c.faint);
-        p.setFont(session_.theme.font(8.5));
+        p.setFont(session_.theme.font(10.5));
         p.drawText(r.adjusted(0, 4, -7, 0), Qt::AlignRight | Qt::AlignTop, QString::number(i + 1));
     }
 }
@@ -156,7 +163,11 @@ bool ColumnView::event(QEvent* e) {
     if (e->type() == QEvent::ToolTip) {
         auto* help = static_cast<QHelpEvent*>(e);
         for (int i = 0; i < family_count; ++i)
-            if (box(i).contains(help->pos())) QToolTip::showText(help->globalPos(), tr("%1: %2 in this repetition").arg(text::family(static_cast<Family>(i)), text::verdict(state_.verdict_of(static_cast<Family>(i)).first)), this);
+            if (box(i).contains(help->pos())) {
+                const auto v = state_.verdict_of(static_cast<Family>(i));
+                const QString name = text::family(static_cast<Family>(i));
+                QToolTip::showText(help->globalPos(), v ? tr("%1: %2 in this repetition").arg(name, text::verdict(v->verdict)) : tr("%1: this movement has no check here").arg(name), this);
+            }
         return true;
     }
     return QWidget::event(e);
@@ -166,7 +177,10 @@ TimeView::TimeView(const Session& session, ReviewState& state, QWidget* parent) 
     setMinimumHeight(230);
     setAccessibleName(tr("Weight tide and lanes"));
     setMouseTracking(false);
-    connect(&state, &ReviewState::frame_changed, this, qOverload<>(&QWidget::update));
+    connect(&state, &ReviewState::frame_changed, this, [this] {
+        if (state_.one_repetition && state_.repetition() != shown_repetition_) rebuild();
+        update();
+    });
     connect(&state, &ReviewState::view_changed, this, &TimeView::rebuild);
 }
 
@@ -178,6 +192,12 @@ void TimeView::rebuild() {
     if (state_.open) {
         const Review& r = *state_.open->review;
         map_ = state_.by_movement ? TimeMapper::movement(r) : TimeMapper::clock(0, r.measures.time_s.back());
+        shown_repetition_ = state_.repetition();
+        if (state_.one_repetition && shown_repetition_ >= 0) {
+            const auto& rep = r.alignment.repetitions[static_cast<std::size_t>(shown_repetition_)];
+            const double room = 0.03 * (rep.end_s - rep.start_s);
+            map_ = map_.zoomed(std::max(0.0, rep.start_s - room), std::min(r.measures.time_s.back(), rep.end_s + room));
+        }
         const auto keys = lane_keys(session_, r, state_.family);
         for (const auto& key : keys) {
             if (lanes_.size() >= 4) break;
@@ -190,7 +210,7 @@ void TimeView::rebuild() {
             lane.side = s.side;
             lane.reference = r.reference->measures().find(s.id, s.side);
             for (const auto& k : r.movement.checks)
-                if (k.measure == s.id) lane.checks.push_back(&k);
+                if (k.measure == s.id || k.measure == "weight.lead") lane.checks.push_back(&k);
             lanes_.push_back(lane);
         }
     }
@@ -211,33 +231,39 @@ void TimeView::draw_still(QPainter& p) {
     draw_tide(p, tide_rect, r, state_.reference_s, map_, session_.theme);
     auto label = [&](const QRectF& at, const QString& title, const QString& below, const QColor& colour) {
         p.setPen(c.ink);
-        p.setFont(session_.theme.font(9.5, QFont::DemiBold));
+        p.setFont(session_.theme.font(10.5, QFont::DemiBold));
         const QRectF left(2, at.top(), 120, at.height());
         p.drawText(left, Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, title);
         const double used = p.boundingRect(left, Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, title).height();
         p.setPen(colour);
-        p.setFont(session_.theme.font(9));
+        p.setFont(session_.theme.font(10.5));
         p.drawText(left.adjusted(0, used, 0, 0), Qt::AlignLeft | Qt::AlignTop | Qt::TextWordWrap, below);
     };
     label(tide_rect, tr("Weight"), r.motion.has_x ? tr("share of each foot") : tr("share, feet apart lengthwise"), c.faint);
     double y = ruler + tide + 6;
-    if (lanes_.empty()) {
-        label(QRectF(area.left(), y, area.width(), 60), text::family(state_.family), tr("no course in time; see the figures"), c.faint);
+    if (state_.family == Family::tempo) {
+        const QRectF at(area.left(), y, area.width(), height() - y - 1);
+        draw_tempo(p, at, r, map_, session_.theme);
+        label(at, tr("Phases"), tr("up: longer than in the reference, down: shorter, as parts of the repetition"), c.faint);
         return;
     }
-    const double h = (height() - y - 1) / static_cast<double>(lanes_.size()) - 5;
+    if (lanes_.empty()) {
+        label(QRectF(area.left(), y, area.width(), 60), text::family(state_.family), tr("no course in time; see the findings"), c.faint);
+        return;
+    }
+    // A lane that this view cannot fill needs no more than a line to say so.
+    const double strip = 34;
+    double told = 0;
+    for (const auto& lane : lanes_) told += lane.series->absent_throughout() ? 0 : 1;
+    const double left = height() - y - 1 - (static_cast<double>(lanes_.size()) - told) * (strip + 5);
+    const double h = std::min(told > 0 ? left / told - 5 : 0.0, 220.0);
     for (const auto& lane : lanes_) {
-        const QRectF at(area.left(), y, area.width(), h);
+        const QRectF at(area.left(), y, area.width(), lane.series->absent_throughout() ? strip : h);
         draw_lane(p, at, lane, r, state_.reference_s, map_, session_.theme);
-        QString below = lane.side ? text::side(*lane.side) : QString();
-        QColor colour = lane.side ? session_.theme.side(*lane.side) : c.faint;
-        if (const auto why = lane.series->absent_throughout()) {
-            p.setPen(c.faint);
-            p.setFont(session_.theme.font(9.5));
-            p.drawText(at, Qt::AlignCenter, text::absent(*why));
-        }
-        label(at, lane.title, below, colour);
-        y += h + 5;
+        const QColor colour = lane.side ? session_.theme.side(*lane.side) : c.faint;
+        const bool low = at.height() < 50;
+        label(at, low && lane.side ? tr("%1, %2").arg(lane.title, text::side(*lane.side)) : lane.title, lane.side && !low ? text::side(*lane.side) : QString(), colour);
+        y += at.height() + 5;
     }
 }
 
@@ -252,6 +278,7 @@ void TimeView::paintEvent(QPaintEvent*) {
     p.drawPixmap(0, 0, still_);
     if (!state_.open) return;
     const double x = map_.x(state_.time(), time_area());
+    if (x < time_area().left() || x > time_area().right() + 1) return;
     p.setPen(QPen(session_.theme.palette.focus, 1.6));
     p.drawLine(QPointF(x, 17), QPointF(x, height()));
 }

@@ -62,6 +62,7 @@ private:
     const Session& session_;
     ReviewState& state_;
     TimeMapper map_;
+    int shown_repetition_ = -1;
     std::vector<Lane> lanes_;
     QPixmap still_; // everything but the cursor
 };

@@ -153,6 +153,11 @@ QString figure(double value, const QString& unit, double shoulder_width_m) {
     return s;
 }
 
+QString difference(double value, const QString& unit) {
+    const QString s = figure(value, unit);
+    return value >= 0 && !s.startsWith(QLatin1Char('-')) ? QLatin1Char('+') + s : s;
+}
+
 QString with_sigma(double value, double sigma, const QString& unit) {
     const Unit u = unit_of(unit);
     return number(value * u.factor, u.decimals) + QStringLiteral(" ± ") + number(std::max(sigma * u.factor, std::pow(10.0, -u.decimals)), u.decimals) + QString::fromUtf8(u.suffix);
