@@ -53,7 +53,8 @@ int main(int argc, char** argv) {
     session.theme = ui::Theme(args.contains(QStringLiteral("--dark")));
     ui::Background background, finder;
     session.background = &background;
-    session.finder = &finder; // without models: the waiting clip stays waiting
+    session.finder = &finder;
+    session.model_dir = find_model_dir(argv[0]);
     ui::MainWindow window(session);
     if (const auto i = args.indexOf(QStringLiteral("--size")); i > 0) {
         const auto wh = args[i + 1].split(QLatin1Char('x'));

@@ -92,21 +92,31 @@ public:
 
     std::vector<Chosen> run() {
         const auto m = student_.rows();
+        again_ = alike() ? 1000 : 20;
         for (std::size_t s = 0; s < 2; ++s) {
             const auto n = static_cast<std::size_t>(reference_[s].rows());
             cost_[s].assign(n, {inf, inf, inf});
             came_[s].assign(n * static_cast<std::size_t>(m), none);
         }
-        idle_came_.assign(static_cast<std::size_t>(m), from_idle);
+        idle_came_.assign(static_cast<std::size_t>(m) * 3, from_idle);
         for (Eigen::Index j = 0; j < m; ++j) step(j);
         return trace();
     }
 
 private:
     static constexpr double limit = 0.9;   // mean squared distance, in variances, from which a moment is better not explained
-    static constexpr double again = 3.0;   // where a view cannot tell the sides apart, they take turns
     static constexpr double uneven = 0.03; // price of leaving the reference's own pace
-    static constexpr unsigned char none = 255, from_idle = 9, from_end = 10; // else 3 * (steps - 1) + holds; from_end + 3 * side + holds
+    /// How a state was reached: 3 * (steps - 1) + holds within a repetition; from_idle + what came before; from_end + 3 * side + holds.
+    static constexpr unsigned char none = 255, from_idle = 9, from_end = 12;
+    static constexpr std::size_t start_of_clip = 2; // standing by after a left (0) or right (1) repetition, or before any
+
+    /// Whether the two sides look the same in this view, moment for moment: then they are taken to take turns.
+    bool alike() const {
+        const auto n = std::min(reference_[0].rows(), reference_[1].rows());
+        double sum = 0;
+        for (Eigen::Index k = 0; k < n; ++k) sum += distance(reference_[0], k, reference_[1], k);
+        return sum < 0.15 * static_cast<double>(n);
+    }
 
     double idle_cost(Eigen::Index j) const {
         double best = limit;
@@ -114,23 +124,38 @@ private:
         return best;
     }
 
-    /// Cheapest way to be free after the step before: standing by, or at the end of a repetition. `next` is the side that would follow.
+    /// Cheapest way to begin a repetition of side `next` after the step before; without one, the cheapest way to have ended.
     std::pair<double, unsigned char> free(std::optional<std::size_t> next) const {
-        std::pair<double, unsigned char> best{idle_, from_idle};
+        std::pair<double, unsigned char> best{inf, none};
+        auto offer = [&](double cost, std::size_t before, unsigned char how) {
+            const double c = cost + (next == before ? again_ : 0);
+            if (c < best.first) best = {c, how};
+        };
+        for (std::size_t before = 0; before < 3; ++before) offer(idle_[before], before, static_cast<unsigned char>(from_idle + before));
         for (std::size_t s = 0; s < 2; ++s)
-            for (std::size_t h = 0; h < 3; ++h) {
-                const double c = cost_[s].back()[h] + (next == s ? again : 0);
-                if (c < best.first) best = {c, static_cast<unsigned char>(from_end + 3 * s + h)};
-            }
+            for (std::size_t h = 0; h < 3; ++h) offer(cost_[s].back()[h], s, static_cast<unsigned char>(from_end + 3 * s + h));
         return best;
     }
 
+    /// Standing by at step j: as before, or since the end of a repetition.
+    void stand_by(Eigen::Index j) {
+        const double here = idle_cost(j);
+        for (std::size_t before = 0; before < 3; ++before) {
+            double best = j == 0 ? (before == start_of_clip ? 0.0 : inf) : idle_[before];
+            auto how = static_cast<unsigned char>(from_idle + before);
+            for (std::size_t h = 0; h < 3 && before < 2 && j > 0; ++h)
+                if (cost_[before].back()[h] < best) best = cost_[before].back()[h], how = static_cast<unsigned char>(from_end + 3 * before + h);
+            idle_came_[static_cast<std::size_t>(j) * 3 + before] = how;
+            next_idle_[before] = best + here;
+        }
+    }
+
     void step(Eigen::Index j) {
-        auto open_to = [&](std::optional<std::size_t> next) { return j == 0 ? std::pair{0.0, from_idle} : free(next); };
+        stand_by(j);
         std::array<std::vector<std::array<double, 3>>, 2> next;
         for (std::size_t s = 0; s < 2; ++s) {
             const auto n = cost_[s].size();
-            const auto [open, how] = open_to(s);
+            const auto [open, how] = j == 0 ? std::pair{0.0, static_cast<unsigned char>(from_idle + start_of_clip)} : free(s);
             next[s].assign(n, {inf, inf, inf});
             for (std::size_t i = 0; i < n; ++i) {
                 const double local = distance(reference_[s], static_cast<Eigen::Index>(i), student_, j);
@@ -146,9 +171,7 @@ private:
                 for (std::size_t h = 1; h < 3 && j > 0; ++h) next[s][i][h] = cost_[s][i][h - 1] + local + uneven;
             }
         }
-        const auto [open, how] = open_to(std::nullopt);
-        idle_came_[static_cast<std::size_t>(j)] = how;
-        idle_ = open + idle_cost(j);
+        idle_ = next_idle_;
         cost_ = std::move(next);
     }
 
@@ -157,8 +180,8 @@ private:
         unsigned char state = free(std::nullopt).second;
         auto j = static_cast<int>(student_.rows()) - 1;
         while (j >= 0) {
-            if (state == from_idle) {
-                state = idle_came_[static_cast<std::size_t>(j--)];
+            if (state < from_end) {
+                state = idle_came_[static_cast<std::size_t>(j--) * 3 + (state - from_idle)];
                 continue;
             }
             const auto s = static_cast<std::size_t>((state - from_end) / 3);
@@ -186,7 +209,8 @@ private:
     const std::array<Eigen::MatrixXd, 2>& reference_;
     const Eigen::MatrixXd &student_, &still_;
     std::array<std::vector<std::array<double, 3>>, 2> cost_; // of being at a moment after so many holds there
-    double idle_ = 0;
+    std::array<double, 3> idle_{inf, inf, 0}, next_idle_{};
+    double again_ = 20; // price of the same side once more without a pause
     std::array<std::vector<unsigned char>, 2> came_;
     std::vector<unsigned char> idle_came_;
 };

@@ -198,11 +198,19 @@ private:
         return best;
     }
 
+    /// From the side the foot behind the other is seen badly: the order of its landing and the shift is not judged.
+    static bool too_rough(const FootEvent& e, Outcome& o) {
+        if (e.sigma_s <= 0.25) return false;
+        o.absent = Absent::hidden;
+        return true;
+    }
+
     void event(const Check& c, const Repetition& rep, Outcome& o) const {
         o.absent = Absent::no_event;
         if (c.measure == "weight.landing") {
             const auto* flat = flat_in(rep);
             if (!flat) return;
+            if (too_rough(*flat, o)) return;
             const auto all = lead_weight(rep.side);
             const auto at = std::lower_bound(ms_.time_s.begin(), ms_.time_s.end(), flat->time_s) - ms_.time_s.begin();
             const auto f = std::min<std::size_t>(static_cast<std::size_t>(at), all.size() - 1);
@@ -240,6 +248,7 @@ private:
         } else if (c.measure == "lag.flat_to_shift") {
             const auto* flat = flat_in(rep);
             if (!flat) return;
+            if (too_rough(*flat, o)) return;
             o.value = s->onset_s - flat->time_s;
             o.sigma = std::hypot(s->sigma_s, flat->sigma_s);
             o.time_s = flat->time_s;

@@ -270,13 +270,13 @@ void gate_toes(const Motion& m, Measures& out) {
 } // namespace
 
 std::string_view absent_name(Absent a) {
-    constexpr std::array<std::string_view, 11> names{"none",       "view",       "no_body",     "turned",   "foreshortened", "toes_out",
-                                                     "feet_close", "no_neutral", "no_vertical", "foot_off", "no_event"};
+    constexpr std::array<std::string_view, 12> names{"none",       "view",       "no_body",     "turned",   "foreshortened", "toes_out",
+                                                     "feet_close", "no_neutral", "no_vertical", "foot_off", "no_event", "hidden"};
     return names[static_cast<std::size_t>(a)];
 }
 
 std::optional<Absent> MeasureSeries::absent_throughout() const {
-    std::array<std::size_t, 11> count{};
+    std::array<std::size_t, 12> count{};
     for (const auto& s : samples) {
         if (s.present()) return std::nullopt;
         ++count[static_cast<std::size_t>(s.absent)];

@@ -19,6 +19,7 @@ enum class Absent {
     no_vertical,    // the vertical is not known apart from the body
     foot_off,       // the foot is off the floor, or both are
     no_event,       // the event was not found
+    hidden,         // the foot is hidden in part, and the moment is told too roughly
 };
 std::string_view absent_name(Absent a);
 

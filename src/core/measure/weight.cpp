@@ -253,13 +253,18 @@ private:
     template <class F> void join(F bears) {
         for (std::size_t i = 0; i + 1 < rests_.size();) {
             const Rest &a = rests_[i], &b = rests_[i + 1];
-            double most = 0;
-            for (std::size_t f = a.to; f < b.from; ++f)
-                if (m_.valid[f]) most = std::max(most, std::max((at(f, heel_) - a.heel).norm(), (at(f, toe_) - a.toe).norm()));
+            const double level = a.toe.y() - a.heel.y();
+            double most = 0, tilt = std::abs(b.toe.y() - b.heel.y() - level);
+            for (std::size_t f = a.to; f < b.from; ++f) {
+                if (!m_.valid[f]) continue;
+                most = std::max(most, std::max((at(f, heel_) - a.heel).norm(), (at(f, toe_) - a.toe).norm()));
+                tilt = std::max(tilt, std::abs(at(f, toe_).y() - at(f, heel_).y() - level));
+            }
             const double apart = std::max((a.heel - b.heel).norm(), (a.toe - b.toe).norm());
-            // A step lifts the foot by more than this; a hidden foot is told less surely.
+            // A step lifts or moves the foot by more than this, and lifting heel or toe tilts it; the points of a foot that bears drift with
+            // the shin. A hidden foot is told less surely.
             const bool seen = sure(a.to, b.from);
-            if ((apart < (seen ? 0.03 : 0.04) && most < (seen ? 0.035 : 0.09)) || (apart < 0.07 && bears(a.to, b.from))) {
+            if ((apart < 0.06 && most < (seen ? 0.07 : 0.10) && tilt < (seen ? 0.03 : 0.04)) || (apart < 0.07 && bears(a.to, b.from))) {
                 rests_[i] = rest(a.from, b.to);
                 rests_.erase(rests_.begin() + static_cast<std::ptrdiff_t>(i) + 1);
             } else {
@@ -299,6 +304,13 @@ private:
     std::vector<Rest> rests_;
 };
 
+/// Of the time of an event of a foot, s. A foot that is hidden in part is told much less surely.
+double event_sigma(const Motion& m, std::size_t f, Side s) {
+    auto foot = [&](Side side) { return m.sigma[f][i(on(side, left_heel))] + m.sigma[f][i(on(side, left_toe))]; };
+    const double ratio = foot(s) / std::min(foot(Side::left), foot(Side::right));
+    return std::clamp(0.15 * std::pow(ratio, 2.5), 0.15, 0.5);
+}
+
 } // namespace
 
 void find_contacts(const Motion& m, Measures& out) {
@@ -319,7 +331,7 @@ void find_contacts(const Motion& m, Measures& out) {
             state.samples.push_back(m.valid[f] ? Sample{static_cast<double>(c[f]), 0, Absent::none} : Sample{0, 0, Absent::no_body});
         out.series[s == Side::left ? "foot.state.left" : "foot.state.right"] = std::move(state);
         for (std::size_t f = 1; f < m.frames(); ++f) {
-            const double at = 0.5 * (m.time_s[f] + m.time_s[f - 1]), sigma = exact ? 0.5 / m.rate : 0.15;
+            const double at = 0.5 * (m.time_s[f] + m.time_s[f - 1]), sigma = exact ? 0.5 / m.rate : event_sigma(m, f, s);
             if (c[f] == Contact::off && c[f - 1] != Contact::off) out.foot_events.push_back({FootEvent::Kind::off, s, at, sigma});
             if (c[f] != Contact::off && c[f - 1] == Contact::off) out.foot_events.push_back({FootEvent::Kind::down, s, at, sigma});
             if (c[f] == Contact::flat && c[f - 1] != Contact::flat) out.foot_events.push_back({FootEvent::Kind::flat, s, at, sigma});

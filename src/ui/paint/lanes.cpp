@@ -211,8 +211,17 @@ void draw_lane(QPainter& p, const QRectF& rect, const Lane& lane, const Review& 
     p.drawPath(course);
     p.setPen(c.faint);
     p.setFont(theme.font(10.5));
-    p.drawText(rect.adjusted(2, 0, -3, -1), Qt::AlignRight | Qt::AlignTop, text::figure(hi - room, lane.unit));
-    p.drawText(rect.adjusted(2, 0, -3, -1), Qt::AlignRight | Qt::AlignBottom, text::figure(lo + room, lane.unit));
+    auto end = [&](double value, bool top) {
+        const QString word = text::figure(value, lane.unit);
+        const double w = QFontMetricsF(p.font()).horizontalAdvance(word) + 6, h2 = 17;
+        const QRectF at(rect.right() - w - 1, top ? rect.top() + 1 : rect.bottom() - h2 - 1, w, h2);
+        QColor ground = c.sheet;
+        ground.setAlphaF(0.8F);
+        p.fillRect(at, ground);
+        p.drawText(at, Qt::AlignCenter, word);
+    };
+    end(hi - room, true);
+    if (rect.height() > 42) end(lo + room, false);
     p.setPen(c.line);
     p.drawRect(rect);
     p.restore();
@@ -291,10 +300,17 @@ void draw_tide(QPainter& p, const QRectF& rect, const Review& review, const std:
     p.setPen(QPen(c.line, 1));
     p.drawRect(water);
     p.setFont(theme.font(10.5, QFont::DemiBold));
-    p.setPen(theme.side(Side::left));
-    p.drawText(water.adjusted(5, 1, 0, 0), Qt::AlignLeft | Qt::AlignTop, tr("left foot"));
-    p.setPen(theme.side(Side::right));
-    p.drawText(water.adjusted(5, 0, 0, -1), Qt::AlignLeft | Qt::AlignBottom, tr("right foot"));
+    auto foot = [&](Side side, const QString& word) {
+        const double w = QFontMetricsF(p.font()).horizontalAdvance(word) + 8, h = 19;
+        const QRectF at(water.left() + 2, side == Side::left ? water.top() + 1 : water.bottom() - h - 1, w, h);
+        QColor veil = c.sheet;
+        veil.setAlphaF(0.75F);
+        p.fillRect(at, veil);
+        p.setPen(theme.side(side));
+        p.drawText(at, Qt::AlignCenter, word);
+    };
+    foot(Side::left, tr("left foot"));
+    foot(Side::right, tr("right foot"));
     p.restore();
 }
 
@@ -356,7 +372,7 @@ void draw_ruler(QPainter& p, const QRectF& rect, const Review& review, const Tim
             const QString name = QString::fromStdString(review.movement.phases[i].name);
             const QFontMetricsF fm(p.font());
             p.setPen(c.faint);
-            if (q.width() > 26) p.drawText(q.adjusted(3, 0, 0, 0), Qt::AlignLeft | Qt::AlignVCenter, fm.elidedText(name, Qt::ElideRight, q.width() - 4));
+            if (q.width() > 56) p.drawText(q.adjusted(3, 0, 0, 0), Qt::AlignLeft | Qt::AlignVCenter, fm.elidedText(name, Qt::ElideRight, q.width() - 4));
         }
     }
     p.restore();
@@ -409,7 +425,7 @@ void draw_floor_plan(QPainter& p, const QRectF& rect, const Review& review, std:
         p.setPen(pen);
         p.drawLine(a, b);
         p.setPen(theme.side(s));
-        const QRectF label(0.5 * (a.x() + b.x()) - 40, std::max(a.y(), b.y()) + 0.06 * scale, 80, 14);
+        const QRectF label(0.5 * (a.x() + b.x()) - 40, std::max(a.y(), b.y()) + 0.06 * scale, 80, 20);
         p.drawText(label, Qt::AlignHCenter | Qt::AlignTop, text::side(s));
     }
     if (frame < review.measures.centre.size()) {

@@ -86,7 +86,7 @@ private:
     }
     void item(int i) {
         const LetterItem& it = c_.items[i];
-        const double picture = 150, gap = 12, w = (text_w - gap) / 2;
+        const double picture = 168, gap = 12, w = (text_w - gap) / 2;
         const bool pictures = !it.reference.isNull();
         double h = 20 + put(p_, 0, 0, text_w, it.cue, points(t_, 13, QFont::DemiBold), t_.palette.ink, false) + 16 + (pictures ? picture + 22 : 0) +
                    put(p_, 0, 0, text_w, it.caution, points(t_, 10), t_.palette.outside, false);
@@ -222,10 +222,15 @@ Stills make_stills(const std::filesystem::path& clip, const Track& track, const 
     const auto& ts = track.time_s;
     auto i = static_cast<std::size_t>(std::lower_bound(ts.begin(), ts.end(), f.time_s - 1e-6) - ts.begin());
     i = std::min(i, ts.size() - 1);
-    const QRectF crop = crop_of(track, 1.6);
-    const double k = 640 / crop.width();
+    // Close about the body at this moment, so that it can be seen in print.
+    Track moment = track;
+    moment.px.assign(1, track.px[i] ? track.px[i] : std::nullopt);
+    const double aspect = 1.45;
+    const QRectF crop = crop_of(moment.px[0] ? moment : track, aspect);
+    const int wide = 720, high = static_cast<int>(wide / aspect);
+    const double k = wide / crop.width();
     auto framed = [&](const QImage& source, const BodyPx* body, double dx) {
-        QImage im(640, 400, QImage::Format_RGB32);
+        QImage im(wide, high, QImage::Format_RGB32);
         im.fill(QColor(0xF3, 0xEE, 0xE4));
         QPainter p(&im);
         p.setRenderHints(QPainter::SmoothPixmapTransform | QPainter::Antialiasing);

@@ -156,6 +156,7 @@ void ReviewPage::build() {
     figures_->horizontalHeader()->setDefaultAlignment(Qt::AlignRight | Qt::AlignVCenter);
     figures_->setWordWrap(false);
     figures_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    figures_->horizontalHeaderItem(0)->setTextAlignment(Qt::AlignLeft | Qt::AlignVCenter);
     figures_->horizontalHeader()->setSectionResizeMode(0, QHeaderView::Stretch);
     for (int c = 1; c < 5; ++c) figures_->horizontalHeader()->setSectionResizeMode(c, QHeaderView::ResizeToContents);
     findings_ = new QScrollArea;
@@ -402,7 +403,7 @@ void ReviewPage::fill_figures() {
         const auto* other = r.reference->measures().find(s.id, s.side);
         const auto k = static_cast<std::size_t>(std::isfinite(ref) ? std::max(0.0, ref * r.reference->rate()) : 0);
         if (other && std::isfinite(ref) && k < other->samples.size() && other->samples[k].present()) {
-            reference = text::figure(other->samples[k].value, unit);
+            reference = text::bare(other->samples[k].value, unit);
             if (v.present()) off = text::difference(v.value - other->samples[k].value, unit);
         }
         const auto* rep = r.alignment.at(state_.time());
@@ -412,7 +413,7 @@ void ReviewPage::fill_figures() {
             bool now = c.phases.empty();
             for (const auto& p : rep->phases)
                 if (state_.time() >= p.start_s && state_.time() < p.end_s && std::find(c.phases.begin(), c.phases.end(), p.id) != c.phases.end()) now = true;
-            if (now) band = text::band(applies->low, applies->high, unit);
+            if (now) band = text::bare_band(applies->low, applies->high, unit);
         }
         const std::array<QString, 5> cells{name, v.present() ? text::with_sigma(v.value, v.sigma, unit) : QStringLiteral("–"), reference, off, band};
         for (int c = 0; c < 5; ++c) {
@@ -436,7 +437,7 @@ void ReviewPage::fill_tempo() {
     double whole = 0;
     for (const auto& p : r.movement.phases) whole += p.duration_s;
     auto row = [&](int at, const QString& name, double student, double reference, bool now) {
-        const std::array<QString, 5> cells{name, text::figure(student, unit), text::figure(reference, unit), text::difference(student - reference, unit), QStringLiteral("–")};
+        const std::array<QString, 5> cells{name, text::figure(student, unit), text::bare(reference, unit), text::difference(student - reference, unit), QStringLiteral("–")};
         for (int c = 0; c < 5; ++c) {
             auto* item = new QTableWidgetItem(cells[static_cast<std::size_t>(c)]);
             if (c > 0) item->setTextAlignment(Qt::AlignRight | Qt::AlignVCenter);

@@ -28,7 +28,8 @@ QString number(double v, int decimals) {
     const double scale = std::pow(10.0, decimals);
     double r = std::round(v * scale) / scale;
     if (r == 0) r = 0; // no minus zero
-    return QLocale().toString(r, 'f', decimals);
+    QString s = QLocale().toString(r, 'f', decimals);
+    return s.replace(QLatin1Char('-'), QChar(0x2212)); // a true minus
 }
 } // namespace
 
@@ -139,6 +140,7 @@ QString absent(Absent a) {
     case Absent::no_neutral: return tr("no quiet standing to compare with");
     case Absent::no_vertical: return tr("the true vertical is not known");
     case Absent::foot_off: return tr("a foot is off the floor");
+    case Absent::hidden: return tr("this foot is hidden in part from this side");
     case Absent::no_event: break;
     }
     return tr("the moment was not found");
@@ -153,9 +155,20 @@ QString figure(double value, const QString& unit, double shoulder_width_m) {
     return s;
 }
 
+QString bare(double value, const QString& unit) {
+    const Unit u = unit_of(unit);
+    return number(value * u.factor, u.decimals);
+}
+
+QString bare_band(const std::optional<double>& low, const std::optional<double>& high, const QString& unit) {
+    if (low && high) return tr("%1 to %2").arg(bare(*low, unit), bare(*high, unit));
+    if (low) return tr("≥ %1").arg(bare(*low, unit));
+    return high ? tr("≤ %1").arg(bare(*high, unit)) : QString();
+}
+
 QString difference(double value, const QString& unit) {
-    const QString s = figure(value, unit);
-    return value >= 0 && !s.startsWith(QLatin1Char('-')) ? QLatin1Char('+') + s : s;
+    const QString s = bare(value, unit);
+    return value >= 0 && !s.startsWith(QChar(0x2212)) ? QLatin1Char('+') + s : s;
 }
 
 QString with_sigma(double value, double sigma, const QString& unit) {
@@ -165,7 +178,7 @@ QString with_sigma(double value, double sigma, const QString& unit) {
 
 QString band(const std::optional<double>& low, const std::optional<double>& high, const QString& unit) {
     const Unit u = unit_of(unit);
-    if (low && high) return number(*low * u.factor, u.decimals) + QStringLiteral(" – ") + figure(*high, unit);
+    if (low && high) return tr("%1 to %2").arg(number(*low * u.factor, u.decimals), figure(*high, unit));
     if (low) return tr("at least %1").arg(figure(*low, unit));
     if (high) return tr("up to %1").arg(figure(*high, unit));
     return {};
@@ -195,7 +208,9 @@ QString error(const Error& e) {
     const QString what = QString::fromStdString(e.context);
     switch (e.code) {
     case Code::cancelled: return tr("Cancelled.");
-    case Code::cannot_open: return tr("The file cannot be opened: %1. Check that it still exists and that you may read it.").arg(what);
+    case Code::cannot_open:
+        if (what.endsWith(QLatin1String(".tflite"))) return tr("The files of the body finder are missing. Set Bevel up again with “./run build”, then try once more.");
+        return tr("The file cannot be opened: %1. Check that it still exists and that you may read it.").arg(what);
     case Code::unreadable: return tr("This file cannot be read (%1). If it plays elsewhere, save it again as MP4 and try that.").arg(what);
     case Code::too_large: return tr("This file is larger than Bevel can take (%1). Cut the clip to the part that matters.").arg(what);
     case Code::write_failed: return tr("Writing failed: %1. Check that there is room and that the folder may be written to.").arg(what);
@@ -215,6 +230,7 @@ QString reason(const QString& code) {
     if (code == QLatin1String("view_needed")) return tr("Choose the view this clip was filmed from.");
     if (code == QLatin1String("no_repetition")) return tr("Nothing in the clip looks like this movement. Check that the right movement is chosen.");
     if (code == QLatin1String("cancelled")) return tr("Finding the body was stopped. Choose “Change …” and save to start again.");
+    if (code.startsWith(QLatin1String("unreadable: ")) && code.endsWith(QLatin1String(".tflite"))) return error({Code::cannot_open, code.mid(12).toStdString()});
     if (code.startsWith(QLatin1String("unreadable: "))) return error({Code::unreadable, code.mid(12).toStdString()});
     return code;
 }

@@ -36,7 +36,9 @@ QString absent(Absent a);
 QString breath(Breath b);
 /// A value in the unit people read: shares as percent, lengths with one decimal. `shoulder_width_m` adds cm to widths in SW.
 QString figure(double value, const QString& unit, double shoulder_width_m = 0);
-QString difference(double value, const QString& unit); // always with its sign
+QString difference(double value, const QString& unit); // always with its sign, without the unit
+QString bare(double value, const QString& unit);       // as figure, without the unit
+QString bare_band(const std::optional<double>& low, const std::optional<double>& high, const QString& unit);
 QString with_sigma(double value, double sigma, const QString& unit);
 QString band(const std::optional<double>& low, const std::optional<double>& high, const QString& unit);
 QString time(double seconds);         // m:ss.s
