@@ -145,6 +145,75 @@ private slots:
         }
         QVERIFY(near(value(b, "weight.left"), 0.5 + moved / 0.36, 1e-4));
     }
+    void stated_sigma_is_what_chance_gives() {
+        // Monte Carlo: every point of a bent body shaken by its own sigma.
+        Body3 bent = plain();
+        for (const Side s : {Side::left, Side::right}) {
+            auto at = [&](Point p) -> Vec3& { return bent[static_cast<std::size_t>(on(s, p))]; };
+            at(left_hip).y() = 0.80;
+            at(left_knee) = Vec3(s == Side::left ? 0.15 : -0.15, 0.46, 0.16);
+        }
+        for (const Point p : {left_shoulder, right_shoulder}) bent[p] += Vec3(0.02, -0.1, 0.08);
+        Motion m = still(plain());
+        const double sigma = 0.006;
+        for (auto& s : m.sigma) s.fill(sigma);
+        m.vertical_sigma = 0;
+        for (auto& b : m.m) b = bent;
+        const Measures stated = measure(m);
+        Rng rng(77);
+        Motion shaken = m;
+        std::vector<std::string> keys{"knee.flexion.left", "knee.inward.right", "trunk.lean", "trunk.side", "pelvis.tilt", "shoulder.turn", "stance.width", "knee.ahead.left", "hip.height"};
+        std::map<std::string, std::vector<double>> values;
+        for (int round = 0; round < 40; ++round) {
+            for (auto& b : shaken.m) {
+                b = bent;
+                for (auto& p : b) p += sigma * Vec3(rng.gauss(), rng.gauss(), rng.gauss());
+            }
+            const Measures now = measure(shaken);
+            for (const auto& k : keys)
+                for (const auto& s : now.series.at(k).samples)
+                    if (s.present()) values[k].push_back(s.value);
+        }
+        for (const auto& k : keys) {
+            double mean = 0, var = 0;
+            for (const double v : values[k]) mean += v / static_cast<double>(values[k].size());
+            for (const double v : values[k]) var += (v - mean) * (v - mean) / static_cast<double>(values[k].size());
+            double said = stated.series.at(k).samples[30].sigma;
+            if (k == "stance.width") said = std::sqrt(said * said - std::pow(0.002 * 1.0, 2)); // SW's own error is not shaken here
+            QVERIFY2(std::abs(said / std::sqrt(var) - 1) < 0.12, qPrintable(QStringLiteral("%1: said %2, is %3").arg(QString::fromStdString(k)).arg(said).arg(std::sqrt(var))));
+        }
+    }
+    void turned_hips_and_a_missing_neutral_leave_figures_out() {
+        sim::TakeOptions o = sim::take_of(7, 1.7);
+        o.student.score.repetitions = 1;
+        const sim::Take take(test::movement("gaze_at_the_moon"), o);
+        MotionOptions mo;
+        mo.view = View::front;
+        mo.stature_m = 1.7;
+        const auto motion = make_motion(test::pixel_track(take, 0.5, 1), mo);
+        QVERIFY(motion.has_value());
+        const Measures m = measure(*motion);
+        int turned = 0;
+        for (std::size_t i = 0; i < motion->frames(); ++i) {
+            const Vec3 d = take.truth().points[i][left_shoulder] - take.truth().points[i][right_shoulder];
+            if (std::abs(std::atan2(d.z(), d.x())) / deg < 32) continue;
+            ++turned;
+            QCOMPARE(m.series.at("shoulder.tilt").samples[i].absent, Absent::turned);
+        }
+        QVERIFY(turned > 20);
+        // From the side, cut to where nobody stands quietly.
+        o.phone.view = View::left;
+        o.from_s = 4;
+        o.to_s = 9;
+        const sim::Take busy(test::movement("gaze_at_the_moon"), o);
+        mo.view = View::left;
+        const auto side = make_motion(test::pixel_track(busy, 1, 1), mo);
+        QVERIFY(side.has_value());
+        QCOMPARE(side->neutral.source, NeutralSource::proportions);
+        QCOMPARE(measure(*side).series.at("head.offset").absent_throughout(), std::optional(Absent::no_neutral));
+        mo.shoulder_width_m = 0.40; // known from an earlier clip
+        QCOMPARE(make_motion(test::pixel_track(busy, 1, 1), mo)->neutral.shoulder_width, 0.40);
+    }
     void absence_has_its_reason_for_each_view() {
         sim::TakeOptions o = sim::take_of(7, 1.7);
         o.student.score.repetitions = 1;

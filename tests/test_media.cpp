@@ -151,6 +151,36 @@ private slots:
         stop.request_stop();
         QCOMPARE(track_clip(at, options, stop.get_token()).error().code, Code::cancelled);
     }
+    void one_of_two_people_is_followed_and_can_be_chosen() {
+        sim::TakeOptions near = sim::take_of(9, 1.78), far = sim::take_of(12, 1.60);
+        near.phone.width = far.phone.width = 640;
+        near.phone.height = far.phone.height = 720;
+        near.phone.focal = far.phone.focal = 1.2;
+        far.phone.distance_m = 5.5;
+        near.from_s = far.from_s = 3;
+        near.to_s = far.to_s = 3.4;
+        const sim::Take a(test::movement("gaze_at_the_moon"), near), b(test::movement("separate_the_clouds"), far);
+        auto both = [&](std::size_t i) {
+            const sim::Image l = a.picture(i), r = b.picture(i);
+            sim::Image im;
+            im.width = 1280;
+            im.height = 720;
+            for (int y = 0; y < 720; ++y)
+                for (const auto* half : {&l, &r}) im.rgb.insert(im.rgb.end(), half->rgb.begin() + y * 640 * 3, half->rgb.begin() + (y + 1) * 640 * 3);
+            return im;
+        };
+        for (const bool choose : {false, true}) {
+            auto finder = BodyFinder::load(std::filesystem::path(BEVEL_SOURCE_DIR) / "models", Model::lite);
+            QVERIFY(finder.has_value());
+            if (choose) finder->choose(640 + 320, 400);
+            for (std::size_t i = 0; i < 6; ++i) {
+                const auto found = finder->next(both(i));
+                QVERIFY(found.has_value());
+                const auto& truth = choose ? *b.track().px[i] : *a.track().px[i];
+                QVERIFY(std::abs((*found)[left_hip].x - (truth[left_hip].x + (choose ? 640 : 0))) < 30);
+            }
+        }
+    }
     void pictures_of_equal_seeds_agree() {
         sim::TakeOptions o = sim::take_of(9, 1.72);
         o.phone.width = 640;

@@ -7,7 +7,10 @@
 #include <fstream>
 #include <QTemporaryDir>
 #include <QTest>
+#include <csignal>
 #include <sqlite3.h>
+#include <sys/wait.h>
+#include <unistd.h>
 
 using namespace bevel;
 
@@ -90,6 +93,58 @@ private slots:
         QVERIFY(!parse_movement("[]"));
         QVERIFY(!parse_movement("{\"id\": 3}"));
         QVERIFY(!parse_movement(std::string(100000, '[')));
+    }
+    void schools_and_reviews() {
+        const std::string school = bytes_of(test::data_dir() / "schools/inclined.json");
+        int n = 0;
+        for (const auto& bytes : damaged(school, 6)) {
+            const auto file = path("school" + std::to_string(n++) + ".json");
+            put(file, bytes);
+            if (auto s = load_school(file); !s) QVERIFY(!s.error().context.empty());
+        }
+        sim::TakeOptions o = sim::take_of(1, 1.7);
+        o.student.score.repetitions = 1;
+        o.phone.fps = 15;
+        const auto m = test::movement("gaze_at_the_moon");
+        ReviewOptions ro;
+        ro.view = View::three_d;
+        const auto review = make_review(test::room_track(sim::Take(m, o)), m, ro);
+        QVERIFY(review.has_value());
+        for (const auto& bytes : damaged(review_json(**review, "x.mp4"), 7))
+            if (auto r = parse_review_json(bytes); !r) QVERIFY(!r.error().context.empty());
+    }
+    void what_was_acknowledged_outlives_a_kill() {
+        const auto folder = path("killed");
+        {
+            auto lib = Library::open(folder);
+            QVERIFY(lib.has_value());
+            QVERIFY(lib->add_person({0, "Greta", 1.61, "", 0}).has_value());
+        }
+        for (int round = 0; round < 3; ++round) {
+            int fd[2];
+            QCOMPARE(pipe(fd), 0);
+            const pid_t child = fork();
+            if (child == 0) {
+                auto lib = Library::open(folder);
+                for (int i = 0; lib; ++i) {
+                    if (!lib->set_setting("n" + std::to_string(round) + "." + std::to_string(i), "kept")) break;
+                    if (write(fd[1], &i, sizeof i) != sizeof i) break; // acknowledged
+                }
+                _exit(0);
+            }
+            close(fd[1]);
+            int last = -1, i = 0;
+            while (last < 20 + 13 * round && read(fd[0], &i, sizeof i) == sizeof i) last = i;
+            kill(child, SIGKILL);
+            waitpid(child, nullptr, 0);
+            while (read(fd[0], &i, sizeof i) == sizeof i) last = i;
+            close(fd[0]);
+            QVERIFY(last >= 20);
+            auto lib = Library::open(folder);
+            QVERIFY(lib.has_value());
+            for (int k = 0; k <= last; ++k) QCOMPARE(lib->setting("n" + std::to_string(round) + "." + std::to_string(k)), std::string("kept"));
+            QCOMPARE(lib->people()->front().name, std::string("Greta"));
+        }
     }
     void tracks() {
         sim::TakeOptions o = sim::take_of(1, 1.7);

@@ -128,7 +128,8 @@ private:
     std::pair<double, unsigned char> free(std::optional<std::size_t> next) const {
         std::pair<double, unsigned char> best{inf, none};
         auto offer = [&](double cost, std::size_t before, unsigned char how) {
-            const double c = cost + (next == before ? again_ : 0);
+            // Alike sides: the left is taken to begin.
+            const double c = cost + (next == before ? again_ : 0) + (before == start_of_clip && next == 1 && again_ > 100 ? 5 : 0);
             if (c < best.first) best = {c, how};
         };
         for (std::size_t before = 0; before < 3; ++before) offer(idle_[before], before, static_cast<unsigned char>(from_idle + before));
@@ -155,7 +156,7 @@ private:
         std::array<std::vector<std::array<double, 3>>, 2> next;
         for (std::size_t s = 0; s < 2; ++s) {
             const auto n = cost_[s].size();
-            const auto [open, how] = j == 0 ? std::pair{0.0, static_cast<unsigned char>(from_idle + start_of_clip)} : free(s);
+            const auto [open, how] = j == 0 ? std::pair{s == 1 && again_ > 100 ? 5.0 : 0.0, static_cast<unsigned char>(from_idle + start_of_clip)} : free(s);
             next[s].assign(n, {inf, inf, inf});
             for (std::size_t i = 0; i < n; ++i) {
                 const double local = distance(reference_[s], static_cast<Eigen::Index>(i), student_, j);

@@ -170,12 +170,15 @@ public:
     std::vector<Contact> contacts() const {
         std::vector<Contact> out(m_.frames(), Contact::off);
         for (const auto& r : rests_) {
-            // The ends of a rest may already belong to the step: they are judged by the place where the foot rested just before.
+            const double level = flat_level(r);
+            // The ends of a rest may already belong to the step: they are judged by how the foot rested just before.
             const std::size_t guard = std::min(frames(0.35), (r.to - r.from) / 4);
-            for (std::size_t f = r.from + guard; f < r.to - guard; ++f) out[f] = Contact::flat;
             const std::size_t last = r.to - guard, first = r.from + guard;
-            leave(rest(last > r.from + frames(1.2) ? last - frames(1.2) : r.from, last), last, 1, out);
-            leave(rest(first, std::min(r.to, first + frames(1.2))), first - 1, -1, out);
+            const Rest end = rest(last > r.from + frames(1.2) ? last - frames(1.2) : r.from, last), begin = rest(first, std::min(r.to, first + frames(1.2)));
+            const Contact now = tilted(r.toe.y() - r.heel.y() - level, 0.04);
+            for (std::size_t f = first; f < last; ++f) out[f] = now;
+            leave(end, now, level, last, 1, out);
+            leave(begin, now, level, first - 1, -1, out);
         }
         // A heel or toe that seems up for less than a quarter of a second is noise.
         for (std::size_t a = 1; a < out.size();) {
@@ -275,25 +278,43 @@ private:
 
     std::size_t frames(double seconds) const { return static_cast<std::size_t>(std::max(1.0, seconds * m_.rate)); }
 
-    /// From frame `from` on, in steps of +1 or -1: heel and toe are down until two frames lie beyond their place.
-    void leave(const Rest& r, std::size_t from, int step, std::vector<Contact>& out) const {
+    double tilt(std::size_t f) const { return at(f, toe_).y() - at(f, heel_).y(); }
+
+    /// Toe over heel on the picture while the foot is flat at the place of `r`: as in the longest rest there.
+    double flat_level(const Rest& r) const {
+        const Rest* longest = &r;
+        for (const auto& q : rests_)
+            if ((q.heel + q.toe - r.heel - r.toe).norm() < 0.24 && q.to - q.from > longest->to - longest->from) longest = &q;
+        return longest->toe.y() - longest->heel.y();
+    }
+
+    /// Toe up: on the heel. Heel up: on the toe.
+    static Contact tilted(double by, double limit) { return by > limit ? Contact::heel : by < -limit ? Contact::toe : Contact::flat; }
+
+    /// From frame `from` on, in steps of +1 or -1, until the foot as a whole has left its place for two frames. Its points drift together
+    /// with the shin above; heel against toe tells whether it lies flat.
+    void leave(const Rest& r, Contact inside, double level, std::size_t from, int step, std::vector<Contact>& out) const {
         const auto n = static_cast<std::ptrdiff_t>(m_.frames());
-        auto away_from = [&](std::size_t k, const Vec2& place) {
-            int away = 0;
-            for (auto f = static_cast<std::ptrdiff_t>(from); f >= 0 && f < n; f += step) {
-                const auto i = static_cast<std::size_t>(f);
-                if (!m_.valid[i]) continue;
-                away = (at(i, k) - place).norm() > r.reach ? away + 1 : 0;
-                if (away == 2) return f - step; // the first of the two
-            }
-            return step > 0 ? n : std::ptrdiff_t{-1};
-        };
-        const std::ptrdiff_t heel = away_from(heel_, r.heel), toe = away_from(toe_, r.toe);
+        const Vec2 middle = 0.5 * (r.heel + r.toe);
+        const double own = inside == Contact::flat ? r.toe.y() - r.heel.y() : level;
+        // How far heel or toe is lifted within the next second: flat is when most of that has gone.
+        double most = 0;
+        for (auto f = static_cast<std::ptrdiff_t>(from); f >= 0 && f < n && std::abs(f - static_cast<std::ptrdiff_t>(from)) < static_cast<std::ptrdiff_t>(frames(1.0)); f += step)
+            if (m_.valid[static_cast<std::size_t>(f)]) most = std::max(most, std::abs(tilt(static_cast<std::size_t>(f)) - own));
+        const double limit = std::clamp(0.35 * most, 0.014, 0.035);
+        int away = 0;
         for (auto f = static_cast<std::ptrdiff_t>(from); f >= 0 && f < n; f += step) {
-            const bool heel_down = step > 0 ? f < heel : f > heel, toe_down = step > 0 ? f < toe : f > toe;
-            if (!heel_down && !toe_down) break;
-            auto& c = out[static_cast<std::size_t>(f)];
-            if (c != Contact::flat) c = heel_down && toe_down ? Contact::flat : heel_down ? Contact::heel : Contact::toe;
+            const auto i = static_cast<std::size_t>(f);
+            auto& c = out[i];
+            if (!m_.valid[i]) continue;
+            away = (0.5 * (at(i, heel_) + at(i, toe_)) - middle).norm() > 0.035 ? away + 1 : 0;
+            if (away == 2) {
+                const auto before = static_cast<std::size_t>(f - step);
+                if (out[before] != Contact::flat) out[before] = Contact::off;
+                return;
+            }
+            const Contact now = tilted(tilt(i) - own, limit);
+            if (c == Contact::off || now == Contact::flat) c = now;
         }
     }
 
@@ -484,9 +505,10 @@ std::vector<Shift> find_shifts(const std::vector<double>& t, const std::vector<d
             for (std::size_t q = a; q <= b; ++q) speed.push_back(up * v[q]);
             s.onset_s = f < fast ? signal::crossing(ts, v, f, up * 0.1 * peak) : ts[f];
             s.peaks = static_cast<int>(std::max<std::size_t>(1, signal::prominent_peaks(speed, 0.35 * peak).size()));
+            const double standing = (noise > 0 ? 0.22 : 0.1) * peak; // noise of a picture's points looks like slow motion
             double halt = 0;
             for (std::size_t q = a; q <= b; ++q) {
-                if (ts[q] <= s.start_s || ts[q] >= s.end_s || up * v[q] > 0.1 * peak) {
+                if (ts[q] <= s.start_s || ts[q] >= s.end_s || up * v[q] > standing) {
                     halt = 0;
                     continue;
                 }
