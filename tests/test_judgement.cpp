@@ -75,7 +75,7 @@ private slots:
         row("gaze_at_the_moon", "hurried_shift=0.7", View::front, "shift_duration");
         row("gaze_at_the_moon", "halting_shift=1.5", View::front, "shift_stops");
         row("part_the_horses_mane", "hips_turn_foot_off=30", View::three_d, "hips_quiet");
-        row("separate_the_clouds", "knee_locked=13", View::three_d, "knee_soft");
+        row("separate_the_clouds", "knee_locked=7", View::three_d, "knee_soft");
     }
     void named_faults_are_found_in_their_best_view() {
         QFETCH(QString, movement);

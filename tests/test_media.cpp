@@ -177,7 +177,8 @@ private slots:
                 const auto found = finder->next(both(i));
                 QVERIFY(found.has_value());
                 const auto& truth = choose ? *b.track().px[i] : *a.track().px[i];
-                QVERIFY(std::abs((*found)[left_hip].x - (truth[left_hip].x + (choose ? 640 : 0))) < 30);
+                const double off = (*found)[left_hip].x - (truth[left_hip].x + (choose ? 640 : 0));
+                QVERIFY2(std::abs(off) < 30, qPrintable(QStringLiteral("frame %1: %2 px").arg(i).arg(off)));
             }
         }
     }

@@ -17,7 +17,7 @@ constexpr std::array<FaultInfo, 14> infos{{
     {Fault::stance_wide, "stance_wide", "SW", 1.2},
     {Fault::knee_in, "knee_in", "deg", 40},
     {Fault::knee_past_toe, "knee_past_toe", "cm", 20},
-    {Fault::knee_locked, "knee_locked", "deg", 20},
+    {Fault::knee_locked, "knee_locked", "deg", 7}, // as far as straight
     {Fault::early_weight, "early_weight", "s", 3},
     {Fault::shift_incomplete, "shift_incomplete", "share", 0.5},
     {Fault::lean_forward, "lean_forward", "deg", 45},
