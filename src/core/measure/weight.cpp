@@ -172,13 +172,13 @@ public:
         for (const auto& r : rests_) {
             const double level = flat_level(r);
             // The ends of a rest may already belong to the step: they are judged by how the foot rested just before.
-            const std::size_t guard = std::min(frames(0.35), (r.to - r.from) / 4);
+            const std::size_t guard = std::min(frames(0.8), (r.to - r.from) / 3);
             const std::size_t last = r.to - guard, first = r.from + guard;
             const Rest end = rest(last > r.from + frames(1.2) ? last - frames(1.2) : r.from, last), begin = rest(first, std::min(r.to, first + frames(1.2)));
-            const Contact now = tilted(r.toe.y() - r.heel.y() - level, 0.04);
+            const Contact now = tilted(r.toe.y() - r.heel.y() - level, 0.03);
             for (std::size_t f = first; f < last; ++f) out[f] = now;
-            leave(end, now, level, last, 1, out);
-            leave(begin, now, level, first - 1, -1, out);
+            leave(end, now, level, {last, r.to}, 1, out);
+            leave(begin, now, level, {first - 1, r.from}, -1, out);
         }
         // A heel or toe that seems up for less than a quarter of a second is noise.
         for (std::size_t a = 1; a < out.size();) {
@@ -267,7 +267,7 @@ private:
             // A step lifts or moves the foot by more than this, and lifting heel or toe tilts it; the points of a foot that bears drift with
             // the shin. A hidden foot is told less surely.
             const bool seen = sure(a.to, b.from);
-            if ((apart < 0.06 && most < (seen ? 0.07 : 0.10) && tilt < (seen ? 0.03 : 0.04)) || (apart < 0.07 && bears(a.to, b.from))) {
+            if ((apart < 0.06 && most < (seen ? 0.07 : 0.10) && tilt < (seen ? 0.03 : 0.04)) || (apart < 0.07 && tilt < 0.045 && bears(a.to, b.from))) {
                 rests_[i] = rest(a.from, b.to);
                 rests_.erase(rests_.begin() + static_cast<std::ptrdiff_t>(i) + 1);
             } else {
@@ -293,7 +293,8 @@ private:
 
     /// From frame `from` on, in steps of +1 or -1, until the foot as a whole has left its place for two frames. Its points drift together
     /// with the shin above; heel against toe tells whether it lies flat.
-    void leave(const Rest& r, Contact inside, double level, std::size_t from, int step, std::vector<Contact>& out) const {
+    void leave(const Rest& r, Contact inside, double level, std::pair<std::size_t, std::size_t> start_and_end_of_rest, int step, std::vector<Contact>& out) const {
+        const auto [from, end] = start_and_end_of_rest;
         const auto n = static_cast<std::ptrdiff_t>(m_.frames());
         const Vec2 middle = 0.5 * (r.heel + r.toe);
         const double own = inside == Contact::flat ? r.toe.y() - r.heel.y() : level;
@@ -307,7 +308,8 @@ private:
             const auto i = static_cast<std::size_t>(f);
             auto& c = out[i];
             if (!m_.valid[i]) continue;
-            away = (0.5 * (at(i, heel_) + at(i, toe_)) - middle).norm() > 0.035 ? away + 1 : 0;
+            const bool resting = step > 0 ? i < end : i >= end;
+            away = !resting && (0.5 * (at(i, heel_) + at(i, toe_)) - middle).norm() > 0.035 ? away + 1 : 0;
             if (away == 2) {
                 const auto before = static_cast<std::size_t>(f - step);
                 if (out[before] != Contact::flat) out[before] = Contact::off;
