@@ -8,7 +8,9 @@ using namespace bevel;
 
 namespace {
 
-std::filesystem::path models() { return std::filesystem::path(BEVEL_SOURCE_DIR) / "models"; }
+std::filesystem::path models() {
+    return std::filesystem::path(BEVEL_SOURCE_DIR) / "models";
+}
 
 /// The largest clip of the demo: 1280 x 720.
 std::filesystem::path demo_clip() {

@@ -45,18 +45,26 @@ private slots:
             QVERIFY2(track.has_value(), c.file);
             const sim::Take take(test::movement(c.movement), cli::scene_take(c));
             QCOMPARE(track->frames(), take.frames());
-            QVERIFY2(test::compare(take, *track, *view_from_name(c.view), cli::scene_students()[static_cast<std::size_t>(c.student)].stature_m, errors), c.file);
+            QVERIFY2(test::compare(take, *track, *view_from_name(c.view),
+                                   cli::scene_students()[static_cast<std::size_t>(c.student)].stature_m, errors),
+                     c.file);
             ++clips;
         }
         QVERIFY(clips >= 8);
         for (const auto& row : test::accuracy_rows()) {
             const auto& e = errors[row.id];
             QVERIFY2(e.count() >= 4, row.id);
-            QVERIFY2(e.mean_absolute() <= row.allowed, qPrintable(QStringLiteral("%1: %2 %3, allowed %4").arg(QLatin1String(row.id)).arg(e.mean_absolute()).arg(QLatin1String(row.unit)).arg(row.allowed)));
+            QVERIFY2(e.mean_absolute() <= row.allowed, qPrintable(QStringLiteral("%1: %2 %3, allowed %4")
+                                                                      .arg(QLatin1String(row.id))
+                                                                      .arg(e.mean_absolute())
+                                                                      .arg(QLatin1String(row.unit))
+                                                                      .arg(row.allowed)));
         }
         // The stated sigma is not rosy where figures are told frame by frame.
-        for (const char* id : {"knee.flexion near", "knee.flexion far", "knee.inward", "trunk.lean", "trunk.side", "stance.width", "weight.left"})
-            QVERIFY2(errors[id].covered(1.64) > 0.80, qPrintable(QStringLiteral("%1: %2").arg(QLatin1String(id)).arg(errors[id].covered(1.64))));
+        for (const char* id :
+             {"knee.flexion near", "knee.flexion far", "knee.inward", "trunk.lean", "trunk.side", "stance.width", "weight.left"})
+            QVERIFY2(errors[id].covered(1.64) > 0.80,
+                     qPrintable(QStringLiteral("%1: %2").arg(QLatin1String(id)).arg(errors[id].covered(1.64))));
     }
     void the_command_still_makes_the_demo_clips() {
         // A short stretch of two clips, drawn again and held against what is shipped.

@@ -21,15 +21,20 @@ class TestCli : public QObject {
 
 private slots:
     void from_simulation_to_letter() {
-        QCOMPARE(run({"simulate", "--movement", "gaze_at_the_moon", "--fault", "shift_incomplete=0.3", "--view", "front", "--repetitions", "1", "--truth", at("t.csv")}), 0);
+        QCOMPARE(run({"simulate", "--movement", "gaze_at_the_moon", "--fault", "shift_incomplete=0.3", "--view", "front", "--repetitions",
+                      "1", "--truth", at("t.csv")}),
+                 0);
         QCOMPARE(run({"review", at("t.csv"), "--movement", "gaze_at_the_moon", "--view", "3d", "-o", at("r.json")}), 0);
         const auto j = nlohmann::json::parse(*read_text(at("r.json").toStdString(), 200U << 20U));
-        for (const char* key : {"clip", "movement", "view", "measures", "events", "repetitions", "findings"}) QVERIFY2(j.contains(key), key);
+        for (const char* key : {"clip", "movement", "view", "measures", "events", "repetitions", "findings"})
+            QVERIFY2(j.contains(key), key);
         QCOMPARE(j["view"].get<std::string>(), std::string("3d"));
         QCOMPARE(j["repetitions"].size(), std::size_t{2});
         bool found = false;
         for (const auto& f : j["findings"]) {
-            for (const char* key : {"rule", "measure", "side", "phase", "repetitions", "value", "sigma", "band", "unit", "verdict", "severity", "time_s", "cue"}) QVERIFY2(f.contains(key), key);
+            for (const char* key : {"rule", "measure", "side", "phase", "repetitions", "value", "sigma", "band", "unit", "verdict",
+                                    "severity", "time_s", "cue"})
+                QVERIFY2(f.contains(key), key);
             found = found || (f["check"] == "shift_complete" && f["verdict"] == "outside");
         }
         QVERIFY(found);

@@ -7,7 +7,8 @@ using namespace bevel;
 class TestJudgement : public QObject {
     Q_OBJECT
 
-    static std::shared_ptr<const Review> reviewed(const std::string& id, const std::string& fault, View view, std::uint64_t seed, double noise_px = 2.0, double stature = 1.7, double tempo = 1) {
+    static std::shared_ptr<const Review> reviewed(const std::string& id, const std::string& fault, View view, std::uint64_t seed,
+                                                  double noise_px = 2.0, double stature = 1.7, double tempo = 1) {
         sim::TakeOptions o = sim::take_of(seed, stature);
         o.student.score.repetitions = 1;
         o.student.tempo = tempo;
@@ -27,9 +28,9 @@ private slots:
         bool widened = false;
         std::optional<double> low = 0, high = 10;
         QCOMPARE(verdict_of(5, 1, low, high, 0, widened), Verdict::inside);
-        QCOMPARE(verdict_of(11, 1, low, high, 0, widened), Verdict::edge);      // beyond, but by less than 1.64 sigma
+        QCOMPARE(verdict_of(11, 1, low, high, 0, widened), Verdict::edge); // beyond, but by less than 1.64 sigma
         QCOMPARE(verdict_of(11.7, 1, low, high, 0, widened), Verdict::outside);
-        QCOMPARE(verdict_of(11.7, 1, low, high, 2, widened), Verdict::edge);    // within what still counts as edge
+        QCOMPARE(verdict_of(11.7, 1, low, high, 2, widened), Verdict::edge); // within what still counts as edge
         QVERIFY(!widened);
         QCOMPARE(verdict_of(40, 6, low, high, 0, widened), Verdict::cannot_tell);
         QCOMPARE(verdict_of(12, 4, low, high, 0, widened), Verdict::inside);
@@ -52,7 +53,8 @@ private slots:
             double worst = 0;
             for (const auto& p : take.truth().phases)
                 for (std::size_t k = 0; k < m.phases.size(); ++k)
-                    if (m.phases[k].id == p.id) worst = std::max(worst, std::abs(reps[static_cast<std::size_t>(p.repetition)].phases[k].end_s - p.end_s));
+                    if (m.phases[k].id == p.id)
+                        worst = std::max(worst, std::abs(reps[static_cast<std::size_t>(p.repetition)].phases[k].end_s - p.end_s));
             QVERIFY2(worst < 1.0, qPrintable(QStringLiteral("%1: a phase border is off by %2 s").arg(QLatin1String(id)).arg(worst)));
         }
     }
@@ -61,7 +63,9 @@ private slots:
         QTest::addColumn<QString>("fault");
         QTest::addColumn<int>("view");
         QTest::addColumn<QString>("check");
-        auto row = [](const char* m, const char* f, View v, const char* c) { QTest::newRow(f) << QString::fromLatin1(m) << QString::fromLatin1(f) << static_cast<int>(v) << QString::fromLatin1(c); };
+        auto row = [](const char* m, const char* f, View v, const char* c) {
+            QTest::newRow(f) << QString::fromLatin1(m) << QString::fromLatin1(f) << static_cast<int>(v) << QString::fromLatin1(c);
+        };
         row("separate_the_clouds", "stance_narrow=0.5", View::front, "stance");
         row("gaze_at_the_moon", "stance_wide=0.5", View::front, "stance");
         row("gaze_at_the_moon", "knee_in=18", View::front, "knee_in");
@@ -83,14 +87,19 @@ private slots:
         QFETCH(int, view);
         QFETCH(QString, check);
         for (const std::uint64_t seed : {12U, 15U, 18U}) {
-            const auto r = reviewed(movement.toStdString(), fault.toStdString(), static_cast<View>(view), seed, 2.0, 1.58 + 0.02 * static_cast<double>(seed - 12) * 2);
+            const auto r = reviewed(movement.toStdString(), fault.toStdString(), static_cast<View>(view), seed, 2.0,
+                                    1.58 + 0.02 * static_cast<double>(seed - 12) * 2);
             QVERIFY(r);
             bool found = false;
             QString seen;
             for (const auto& f : r->findings)
                 if (f.check == check.toStdString()) {
                     found = found || f.verdict == Verdict::outside;
-                    seen += QStringLiteral(" seed %1: %2 (%3 ± %4)").arg(seed).arg(QString::fromStdString(std::string(verdict_name(f.verdict)))).arg(f.value).arg(f.sigma);
+                    seen += QStringLiteral(" seed %1: %2 (%3 ± %4)")
+                                .arg(seed)
+                                .arg(QString::fromStdString(std::string(verdict_name(f.verdict))))
+                                .arg(f.value)
+                                .arg(f.sigma);
                 }
             QVERIFY2(found, qPrintable(seen));
         }
@@ -103,12 +112,19 @@ private slots:
                     const double stature = 1.45 + 0.04 * static_cast<double>(seed - 30);
                     const auto r = reviewed(id, "", v, seed, 1.5, stature, 0.8 + 0.05 * static_cast<double>(seed % 12));
                     if (!r) {
-                        wrong << QStringLiteral("%1 seed %2 from %3 not reviewed").arg(QLatin1String(id)).arg(seed).arg(static_cast<int>(v));
+                        wrong
+                            << QStringLiteral("%1 seed %2 from %3 not reviewed").arg(QLatin1String(id)).arg(seed).arg(static_cast<int>(v));
                         continue;
                     }
                     for (const auto& f : r->findings)
                         if (f.verdict == Verdict::outside && (f.severity == Severity::safety || f.severity == Severity::ground))
-                            wrong << QStringLiteral("%1 seed %2 view %3: %4 %5 ± %6").arg(QLatin1String(id)).arg(seed).arg(static_cast<int>(v)).arg(QString::fromStdString(f.check)).arg(f.value).arg(f.sigma);
+                            wrong << QStringLiteral("%1 seed %2 view %3: %4 %5 ± %6")
+                                         .arg(QLatin1String(id))
+                                         .arg(seed)
+                                         .arg(static_cast<int>(v))
+                                         .arg(QString::fromStdString(f.check))
+                                         .arg(f.value)
+                                         .arg(f.sigma);
                 }
         QVERIFY2(wrong.isEmpty(), qPrintable(wrong.join(QLatin1Char('\n'))));
     }
@@ -135,7 +151,8 @@ private slots:
         const sim::Take take(m, o);
         ReviewOptions ro;
         ro.view = View::three_d;
-        const auto right = make_review(test::room_track(take), m, ro), wrong = make_review(test::room_track(take), test::movement("separate_the_clouds"), ro);
+        const auto right = make_review(test::room_track(take), m, ro),
+                   wrong = make_review(test::room_track(take), test::movement("separate_the_clouds"), ro);
         QVERIFY(right.has_value());
         QVERIFY((*right)->alignment.repetitions.front().cost < 0.1);
         QVERIFY(!wrong || (*wrong)->alignment.repetitions.front().cost > 0.3);

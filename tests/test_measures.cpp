@@ -52,7 +52,9 @@ double value(const Body3& b, const std::string& key) {
     return s.present() ? s.value : NAN;
 }
 
-bool near(double a, double b, double tolerance = 1e-6) { return std::abs(a - b) < tolerance; }
+bool near(double a, double b, double tolerance = 1e-6) {
+    return std::abs(a - b) < tolerance;
+}
 
 } // namespace
 
@@ -133,7 +135,8 @@ private slots:
     void weight_of_a_still_body_is_where_its_centre_hangs() {
         Body3 b = plain();
         QVERIFY(near(value(b, "weight.left"), 0.5, 1e-4));
-        // The whole body above the ankles moved by a fifth of the distance between the feet; shanks, thighs and the rest move in part or whole.
+        // The whole body above the ankles moved by a fifth of the distance between the feet; shanks, thighs and the rest move in part or
+        // whole.
         const auto w = centre_weights(SegmentTable::of(Sex::mean));
         double moved = 0;
         for (int p = 0; p < point_count; ++p) {
@@ -162,7 +165,8 @@ private slots:
         const Measures stated = measure(m);
         Rng rng(77);
         Motion shaken = m;
-        std::vector<std::string> keys{"knee.flexion.left", "knee.inward.right", "trunk.lean", "trunk.side", "pelvis.tilt", "shoulder.turn", "stance.width", "knee.ahead.left", "hip.height"};
+        std::vector<std::string> keys{"knee.flexion.left", "knee.inward.right", "trunk.lean",      "trunk.side", "pelvis.tilt",
+                                      "shoulder.turn",     "stance.width",      "knee.ahead.left", "hip.height"};
         std::map<std::string, std::vector<double>> values;
         for (int round = 0; round < 40; ++round) {
             for (auto& b : shaken.m) {
@@ -180,7 +184,8 @@ private slots:
             for (const double v : values[k]) var += (v - mean) * (v - mean) / static_cast<double>(values[k].size());
             double said = stated.series.at(k).samples[30].sigma;
             if (k == "stance.width") said = std::sqrt(said * said - std::pow(0.002 * 1.0, 2)); // SW's own error is not shaken here
-            QVERIFY2(std::abs(said / std::sqrt(var) - 1) < 0.12, qPrintable(QStringLiteral("%1: said %2, is %3").arg(QString::fromStdString(k)).arg(said).arg(std::sqrt(var))));
+            QVERIFY2(std::abs(said / std::sqrt(var) - 1) < 0.12,
+                     qPrintable(QStringLiteral("%1: said %2, is %3").arg(QString::fromStdString(k)).arg(said).arg(std::sqrt(var))));
         }
     }
     void turned_hips_and_a_missing_neutral_leave_figures_out() {
@@ -237,7 +242,8 @@ private slots:
     void feet_close_together_give_no_share() {
         Body3 b = plain();
         for (const Side s : {Side::left, Side::right})
-            for (const Point p : {left_ankle, left_heel, left_toe}) b[static_cast<std::size_t>(on(s, p))].x() = s == Side::left ? 0.05 : -0.05;
+            for (const Point p : {left_ankle, left_heel, left_toe})
+                b[static_cast<std::size_t>(on(s, p))].x() = s == Side::left ? 0.05 : -0.05;
         QCOMPARE(measure(still(b)).series.at("weight.left").samples[20].absent, Absent::feet_close);
     }
     void shifts_match_a_closed_form() {
@@ -259,7 +265,10 @@ private slots:
         QTest::addColumn<QString>("movement");
         QTest::addColumn<bool>("filtered");
         for (const char* id : {"part_the_horses_mane", "gaze_at_the_moon", "separate_the_clouds"})
-            for (const bool filtered : {false, true}) QTest::newRow(qPrintable(QStringLiteral("%1 %2").arg(QLatin1String(id), filtered ? QLatin1String("filtered") : QLatin1String("raw")))) << QString::fromLatin1(id) << filtered;
+            for (const bool filtered : {false, true})
+                QTest::newRow(
+                    qPrintable(QStringLiteral("%1 %2").arg(QLatin1String(id), filtered ? QLatin1String("filtered") : QLatin1String("raw"))))
+                    << QString::fromLatin1(id) << filtered;
     }
     void exact_points_give_exact_angles_contacts_and_shifts() {
         QFETCH(QString, movement);
@@ -281,13 +290,17 @@ private slots:
             for (const Side s : {Side::left, Side::right}) {
                 const std::string end = s == Side::left ? ".left" : ".right";
                 auto p = [&](Point l) { return b[static_cast<std::size_t>(on(s, l))]; };
-                v["knee.flexion" + end] = std::acos(std::clamp((p(left_knee) - p(left_hip)).normalized().dot((p(left_ankle) - p(left_knee)).normalized()), -1.0, 1.0)) / deg;
+                v["knee.flexion" + end] =
+                    std::acos(
+                        std::clamp((p(left_knee) - p(left_hip)).normalized().dot((p(left_ankle) - p(left_knee)).normalized()), -1.0, 1.0)) /
+                    deg;
                 v["thigh" + end] = std::asin((p(left_hip).y() - p(left_knee).y()) / (p(left_hip) - p(left_knee)).norm()) / deg;
                 const double upper = std::atan((p(left_knee).x() - p(left_hip).x()) / (p(left_hip).y() - p(left_knee).y()));
                 const double lower = std::atan((p(left_ankle).x() - p(left_knee).x()) / (p(left_knee).y() - p(left_ankle).y()));
                 v["knee.inward" + end] = (s == Side::left ? 1 : -1) * (lower - upper) / deg;
             }
-            const Vec3 trunk = mid(left_shoulder) - mid(left_hip), hips = b[left_hip] - b[right_hip], shoulders = b[left_shoulder] - b[right_shoulder];
+            const Vec3 trunk = mid(left_shoulder) - mid(left_hip), hips = b[left_hip] - b[right_hip],
+                       shoulders = b[left_shoulder] - b[right_shoulder];
             v["trunk.lean"] = std::atan(trunk.z() / trunk.y()) / deg;
             v["trunk.side"] = std::atan(trunk.x() / trunk.y()) / deg;
             v["pelvis.tilt"] = std::asin(hips.y() / hips.norm()) / deg;
@@ -302,21 +315,30 @@ private slots:
             const Body3& b = take.truth().points[i];
             for (const auto& [key, v] : truth_angles(b))
                 if (const auto& s = m.series.at(key).samples[i]; s.present()) worst[key] = std::max(worst[key], std::abs(s.value - v));
-            worst["stance mm"] = std::max(worst["stance mm"], 1000 * std::abs(m.series.at("stance.width").samples[i].value * motion->neutral.shoulder_width - std::abs(b[left_ankle].x() - b[right_ankle].x())));
+            worst["stance mm"] =
+                std::max(worst["stance mm"], 1000 * std::abs(m.series.at("stance.width").samples[i].value * motion->neutral.shoulder_width -
+                                                             std::abs(b[left_ankle].x() - b[right_ankle].x())));
             for (std::size_t s = 0; s < 2; ++s) {
                 bool near_change = false;
-                for (std::size_t k = i > 2 ? i - 2 : 0; k <= std::min(i + 2, take.frames() - 1); ++k) near_change = near_change || take.truth().contact[k][s] != take.truth().contact[i][s];
+                for (std::size_t k = i > 2 ? i - 2 : 0; k <= std::min(i + 2, take.frames() - 1); ++k)
+                    near_change = near_change || take.truth().contact[k][s] != take.truth().contact[i][s];
                 if (!near_change && m.contact[s][i] != take.truth().contact[i][s]) ++contact_wrong;
             }
         }
-        for (const auto& [key, off] : worst) QVERIFY2(off < (key == "stance mm" ? 1.0 : filtered ? 0.5 : 0.1), qPrintable(QStringLiteral("%1 %2").arg(QString::fromStdString(key)).arg(off)));
+        for (const auto& [key, off] : worst)
+            QVERIFY2(off < (key == "stance mm" ? 1.0
+                            : filtered         ? 0.5
+                                               : 0.1),
+                     qPrintable(QStringLiteral("%1 %2").arg(QString::fromStdString(key)).arg(off)));
         QCOMPARE(contact_wrong, 0);
         // The student's own segments carry other masses than the measures assume: that moves the share, hardly the times of a shift.
         const auto shifts = find_shifts(take.truth().time_s, take.truth().weight_raw, 0);
         QCOMPARE(m.shifts.size(), shifts.size());
         for (std::size_t i = 0; i < shifts.size(); ++i) {
-            QVERIFY2(std::abs(m.shifts[i].start_s - shifts[i].start_s) < 0.5 / 24, qPrintable(QString::number(m.shifts[i].start_s - shifts[i].start_s)));
-            QVERIFY2(std::abs(m.shifts[i].end_s - shifts[i].end_s) < 0.5 / 24, qPrintable(QString::number(m.shifts[i].end_s - shifts[i].end_s)));
+            QVERIFY2(std::abs(m.shifts[i].start_s - shifts[i].start_s) < 0.5 / 24,
+                     qPrintable(QString::number(m.shifts[i].start_s - shifts[i].start_s)));
+            QVERIFY2(std::abs(m.shifts[i].end_s - shifts[i].end_s) < 0.5 / 24,
+                     qPrintable(QString::number(m.shifts[i].end_s - shifts[i].end_s)));
         }
     }
     void readings_are_refused_with_a_reason() {

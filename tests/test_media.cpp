@@ -25,7 +25,8 @@ int number_of(const sim::Image& im, bool upright = true) {
     int n = 0;
     for (int b = 0; b < 8; ++b) {
         const int along = (2 * b + 1) * (upright ? im.width : im.height) / 16;
-        const auto i = upright ? (static_cast<std::size_t>(im.height / 2) * im.width + along) * 3 : (static_cast<std::size_t>(along) * im.width + im.width / 2) * 3;
+        const auto i = upright ? (static_cast<std::size_t>(im.height / 2) * im.width + along) * 3
+                               : (static_cast<std::size_t>(along) * im.width + im.width / 2) * 3;
         if (im.rgb[i] > 125) n |= 1 << b;
     }
     return n;
@@ -41,11 +42,16 @@ private slots:
     void frame_n_is_frame_n_after_any_seek_data() {
         QTest::addColumn<QString>("file");
         QTest::addColumn<QString>("codec");
-        QTest::newRow("h264") << "a.mp4" << "libx264";
-        QTest::newRow("h264 mkv") << "a.mkv" << "libx264";
-        QTest::newRow("vp9") << "a.webm" << "libvpx-vp9";
-        QTest::newRow("mpeg4 avi") << "a.avi" << "mpeg4";
-        QTest::newRow("mjpeg mov") << "a.mov" << "mjpeg";
+        QTest::newRow("h264") << "a.mp4"
+                              << "libx264";
+        QTest::newRow("h264 mkv") << "a.mkv"
+                                  << "libx264";
+        QTest::newRow("vp9") << "a.webm"
+                             << "libvpx-vp9";
+        QTest::newRow("mpeg4 avi") << "a.avi"
+                                   << "mpeg4";
+        QTest::newRow("mjpeg mov") << "a.mov"
+                                   << "mjpeg";
     }
     void frame_n_is_frame_n_after_any_seek() {
         QFETCH(QString, file);
@@ -166,7 +172,8 @@ private slots:
             im.width = 1280;
             im.height = 720;
             for (int y = 0; y < 720; ++y)
-                for (const auto* half : {&l, &r}) im.rgb.insert(im.rgb.end(), half->rgb.begin() + y * 640 * 3, half->rgb.begin() + (y + 1) * 640 * 3);
+                for (const auto* half : {&l, &r})
+                    im.rgb.insert(im.rgb.end(), half->rgb.begin() + y * 640 * 3, half->rgb.begin() + (y + 1) * 640 * 3);
             return im;
         };
         for (const bool choose : {false, true}) {

@@ -14,7 +14,8 @@ class TestMovement : public QObject {
     static std::vector<std::string> ids() { return {"part_the_horses_mane", "gaze_at_the_moon", "separate_the_clouds"}; }
 
     static bool valid(const std::filesystem::path& schema_file, const std::filesystem::path& file) {
-        const auto schema_json = nlohmann::json::parse(*read_text(schema_file, 1 << 20)), document = nlohmann::json::parse(*read_text(file, 1 << 20));
+        const auto schema_json = nlohmann::json::parse(*read_text(schema_file, 1 << 20)),
+                   document = nlohmann::json::parse(*read_text(file, 1 << 20));
         valijson::Schema schema;
         valijson::SchemaParser parser;
         valijson::adapters::NlohmannJsonAdapter schema_adapter(schema_json), target(document);
@@ -26,8 +27,10 @@ class TestMovement : public QObject {
 private slots:
     void shipped_files_fit_their_schemas() {
         const auto dir = test::data_dir();
-        for (const auto& id : ids()) QVERIFY2(valid(dir / "movements/movement.schema.json", dir / "movements" / (id + ".json")), id.c_str());
-        for (const char* id : {"middle_upright", "inclined", "high_mobile"}) QVERIFY(valid(dir / "schools/school.schema.json", dir / "schools" / (std::string(id) + ".json")));
+        for (const auto& id : ids())
+            QVERIFY2(valid(dir / "movements/movement.schema.json", dir / "movements" / (id + ".json")), id.c_str());
+        for (const char* id : {"middle_upright", "inclined", "high_mobile"})
+            QVERIFY(valid(dir / "schools/school.schema.json", dir / "schools" / (std::string(id) + ".json")));
     }
     void a_sliding_foot_is_refused() {
         auto text = *read_text(test::data_dir() / "movements/gaze_at_the_moon.json", 1 << 20);
@@ -50,7 +53,8 @@ private slots:
                 const Body3& b = pose.points;
                 for (const Side side : {Side::left, Side::right}) {
                     const auto heel = static_cast<std::size_t>(on(side, left_heel)), toe = static_cast<std::size_t>(on(side, left_toe));
-                    if (b[heel].y() < 1e-4 && before[heel].y() < 1e-4 && b[toe].y() < 1e-4 && before[toe].y() < 1e-4) QVERIFY2((b[heel] - before[heel]).norm() < 0.0015, id.c_str());
+                    if (b[heel].y() < 1e-4 && before[heel].y() < 1e-4 && b[toe].y() < 1e-4 && before[toe].y() < 1e-4)
+                        QVERIFY2((b[heel] - before[heel]).norm() < 0.0015, id.c_str());
                     for (const auto& p : b) QVERIFY(p.allFinite());
                     QVERIFY(b[heel].y() > -1e-6 && b[toe].y() > -1e-6);
                 }
@@ -85,7 +89,8 @@ private slots:
     void faults_are_parsed_and_bad_ones_refused() {
         const auto f = sim::parse_fault("knee_in.left=12");
         QVERIFY(f && f->fault == sim::Fault::knee_in && f->side == Side::left && f->size == 12);
-        for (const char* bad : {"knee_in", "nothing=3", "knee_in.up=3", "knee_in=x", "knee_in=-1", "knee_in=400", "=", "knee_in.left="}) QVERIFY2(!sim::parse_fault(bad), bad);
+        for (const char* bad : {"knee_in", "nothing=3", "knee_in.up=3", "knee_in=x", "knee_in=-1", "knee_in=400", "=", "knee_in.left="})
+            QVERIFY2(!sim::parse_fault(bad), bad);
     }
     void truth_puts_all_weight_on_the_standing_foot() {
         sim::TakeOptions o = sim::take_of(3, 1.7);

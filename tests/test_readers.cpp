@@ -4,10 +4,10 @@
 #include "media/clip.h"
 #include "store/library.h"
 #include "support/synthetic.h"
+#include <csignal>
 #include <fstream>
 #include <QTemporaryDir>
 #include <QTest>
-#include <csignal>
 #include <sqlite3.h>
 #include <sys/wait.h>
 #include <unistd.h>
@@ -18,13 +18,20 @@ class TestReaders : public QObject {
     Q_OBJECT
     QTemporaryDir dir_;
     std::filesystem::path path(const std::string& name) const { return std::filesystem::path(dir_.path().toStdString()) / name; }
-    static void put(const std::filesystem::path& p, const std::string& bytes) { std::ofstream(p, std::ios::binary).write(bytes.data(), static_cast<std::streamsize>(bytes.size())); }
+    static void put(const std::filesystem::path& p, const std::string& bytes) {
+        std::ofstream(p, std::ios::binary).write(bytes.data(), static_cast<std::streamsize>(bytes.size()));
+    }
     static std::string bytes_of(const std::filesystem::path& p) { return *read_text(p, 64U << 20U); }
 
     /// Thirty damaged forms of a good file: cut short, emptied, overwritten in places, turned, repeated.
     static std::vector<std::string> damaged(const std::string& good, std::uint64_t seed) {
         Rng rng(seed);
-        std::vector<std::string> out{"", std::string(1, '\0'), "not this kind of file\n", std::string(4096, '\xff'), good + good, std::string(good.rbegin(), good.rend())};
+        std::vector<std::string> out{"",
+                                     std::string(1, '\0'),
+                                     "not this kind of file\n",
+                                     std::string(4096, '\xff'),
+                                     good + good,
+                                     std::string(good.rbegin(), good.rend())};
         for (int i = 1; i <= 10; ++i) out.push_back(good.substr(0, good.size() * static_cast<std::size_t>(i) / 11));
         while (out.size() < 30) {
             std::string s = good;
@@ -142,7 +149,8 @@ private slots:
             QVERIFY(last >= 20);
             auto lib = Library::open(folder);
             QVERIFY(lib.has_value());
-            for (int k = 0; k <= last; ++k) QCOMPARE(lib->setting("n" + std::to_string(round) + "." + std::to_string(k)), std::string("kept"));
+            for (int k = 0; k <= last; ++k)
+                QCOMPARE(lib->setting("n" + std::to_string(round) + "." + std::to_string(k)), std::string("kept"));
             QCOMPARE(lib->people()->front().name, std::string("Greta"));
         }
     }
@@ -213,10 +221,16 @@ private slots:
         std::filesystem::create_directories(old);
         sqlite3* db = nullptr;
         QCOMPARE(sqlite3_open((old / "library.sqlite").string().c_str(), &db), SQLITE_OK);
-        sqlite3_exec(db, "CREATE TABLE person(id INTEGER PRIMARY KEY, name TEXT NOT NULL, stature_m REAL NOT NULL, notes TEXT NOT NULL DEFAULT '');"
-                         "CREATE TABLE clip(id INTEGER PRIMARY KEY, person INTEGER, file TEXT, movement TEXT, school TEXT, view TEXT, filmed_on TEXT, arrived_on TEXT, state INTEGER, problem TEXT);"
-                         "CREATE TABLE decision(clip INTEGER, check_id TEXT, side TEXT, choice INTEGER, wording TEXT NOT NULL DEFAULT '', PRIMARY KEY(clip, check_id, side));"
-                         "INSERT INTO person(name, stature_m) VALUES('Greta', 1.61); INSERT INTO decision VALUES(1, 'head', '', 1, ''); PRAGMA user_version=1", nullptr, nullptr, nullptr);
+        sqlite3_exec(
+            db,
+            "CREATE TABLE person(id INTEGER PRIMARY KEY, name TEXT NOT NULL, stature_m REAL NOT NULL, notes TEXT NOT NULL DEFAULT '');"
+            "CREATE TABLE clip(id INTEGER PRIMARY KEY, person INTEGER, file TEXT, movement TEXT, school TEXT, view TEXT, filmed_on TEXT, "
+            "arrived_on TEXT, state INTEGER, problem TEXT);"
+            "CREATE TABLE decision(clip INTEGER, check_id TEXT, side TEXT, choice INTEGER, wording TEXT NOT NULL DEFAULT '', PRIMARY "
+            "KEY(clip, check_id, side));"
+            "INSERT INTO person(name, stature_m) VALUES('Greta', 1.61); INSERT INTO decision VALUES(1, 'head', '', 1, ''); PRAGMA "
+            "user_version=1",
+            nullptr, nullptr, nullptr);
         sqlite3_close(db);
         {
             auto upgraded = Library::open(old);

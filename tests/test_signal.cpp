@@ -22,7 +22,8 @@ class TestSignal : public QObject {
 
 private slots:
     void butterworth_is_3_db_down_at_its_cutoff_over_both_runs() {
-        for (const double cutoff : {2.0, 6.0}) QVERIFY(std::abs(amplitude(signal::butterworth_zero_phase(sine(cutoff, 60, 2400), 60, cutoff)) - 0.7071) < 0.004);
+        for (const double cutoff : {2.0, 6.0})
+            QVERIFY(std::abs(amplitude(signal::butterworth_zero_phase(sine(cutoff, 60, 2400), 60, cutoff)) - 0.7071) < 0.004);
         QVERIFY(amplitude(signal::butterworth_zero_phase(sine(20, 60, 2400), 60, 6)) < 0.02);
         QVERIFY(std::abs(amplitude(signal::butterworth_zero_phase(sine(0.5, 60, 2400), 60, 6)) - 1) < 0.002);
     }

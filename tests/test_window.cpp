@@ -152,21 +152,26 @@ private slots:
         page->offer(wrong);
         page->findChild<QComboBox*>(QStringLiteral("student"))->setCurrentText(QStringLiteral("Wen"));
         QTest::mouseClick(page->findChild<QPushButton*>(QStringLiteral("primary")), Qt::LeftButton);
-        QTRY_VERIFY_WITH_TIMEOUT([&] {
-            for (const auto* l : page->findChildren<QLabel*>())
-                if (l->text().contains(QLatin1String("cannot be read"))) return true;
-            return false;
-        }(), 10000);
+        QTRY_VERIFY_WITH_TIMEOUT(
+            [&] {
+                for (const auto* l : page->findChildren<QLabel*>())
+                    if (l->text().contains(QLatin1String("cannot be read"))) return true;
+                return false;
+            }(),
+            10000);
         QCOMPARE(page->findChild<QTableWidget*>(QStringLiteral("clips"))->rowCount(), 0);
     }
     void everything_focusable_has_a_name() {
         Bench b(folder_);
         QStringList nameless;
         for (auto* w : b.window->findChildren<QWidget*>()) {
-            if ((w->focusPolicy() & Qt::TabFocus) == 0 || !w->isEnabled() || w->objectName().startsWith(QLatin1String("qt_")) || qstrcmp(w->metaObject()->className(), "QComboBoxListView") == 0) continue;
+            if ((w->focusPolicy() & Qt::TabFocus) == 0 || !w->isEnabled() || w->objectName().startsWith(QLatin1String("qt_")) ||
+                qstrcmp(w->metaObject()->className(), "QComboBoxListView") == 0)
+                continue;
             const auto* button = qobject_cast<QAbstractButton*>(w);
-            if (w->accessibleName().isEmpty() && !(button && !button->text().isEmpty()) && w->parentWidget() && !qobject_cast<QComboBox*>(w->parentWidget()) &&
-                !qobject_cast<QAbstractSpinBox*>(w->parentWidget()) && w != b.window->review())
+            if (w->accessibleName().isEmpty() && !(button && !button->text().isEmpty()) && w->parentWidget() &&
+                !qobject_cast<QComboBox*>(w->parentWidget()) && !qobject_cast<QAbstractSpinBox*>(w->parentWidget()) &&
+                w != b.window->review())
                 nameless << QLatin1String(w->metaObject()->className()) + QLatin1Char(' ') + w->objectName();
         }
         QVERIFY2(nameless.isEmpty(), qPrintable(nameless.join(QLatin1String(", "))));
@@ -175,7 +180,9 @@ private slots:
         for (const bool dark : {false, true}) {
             const ui::Palette p = dark ? ui::Palette::dark() : ui::Palette::light();
             for (const QColor& c : {p.ink, p.faint, p.accent, p.left, p.right, p.outside, p.edge, p.inside, p.cannot})
-                for (const QColor& ground : {p.paper, p.sheet}) QVERIFY2(ui::contrast(c, ground) >= 4.5, qPrintable(c.name() + QLatin1Char(' ') + QString::number(ui::contrast(c, ground))));
+                for (const QColor& ground : {p.paper, p.sheet})
+                    QVERIFY2(ui::contrast(c, ground) >= 4.5,
+                             qPrintable(c.name() + QLatin1Char(' ') + QString::number(ui::contrast(c, ground))));
         }
     }
 };

@@ -1,4 +1,5 @@
-// Draws a movement as a sheet of pictures, one every so many seconds, to see how it plays: bevel-contact-sheet MOVEMENT VIEW SEED OUT.png [EVERY_S] [FAULT]
+// Draws a movement as a sheet of pictures, one every so many seconds, to see how it plays: bevel-contact-sheet MOVEMENT VIEW SEED OUT.png
+// [EVERY_S] [FAULT]
 #include "core/sim/take.h"
 #include "media/clip.h"
 #include <cstdio>
@@ -34,7 +35,8 @@ int main(int argc, char** argv) {
         const QImage q(im.rgb.data(), im.width, im.height, im.width * 3, QImage::Format_RGB888);
         const QRect at(i % columns * w, i / columns * h, w - 2, h - 2);
         p.drawImage(at, q, QRect(im.width / 2 - im.height * w / h / 2, 0, im.height * w / h, im.height));
-        p.drawText(at.adjusted(4, 2, 0, 0), Qt::AlignLeft | Qt::AlignTop, QString::fromStdString(take.truth().phase[f]) + QStringLiteral(" %1 s").arg(take.truth().time_s[f]));
+        p.drawText(at.adjusted(4, 2, 0, 0), Qt::AlignLeft | Qt::AlignTop,
+                   QString::fromStdString(take.truth().phase[f]) + QStringLiteral(" %1 s").arg(take.truth().time_s[f]));
     }
     p.end();
     return sheet.save(QString::fromLocal8Bit(argv[4])) ? 0 : 3;

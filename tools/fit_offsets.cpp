@@ -12,7 +12,8 @@ namespace {
 struct Sums {
     double n = 0, along = 0, across = 0, square = 0;
 };
-constexpr std::array<Point, 14> bases{nose, left_eye, left_ear, left_shoulder, left_elbow, left_wrist, left_thumb, left_index, left_little, left_hip, left_knee, left_ankle, left_heel, left_toe};
+constexpr std::array<Point, 14> bases{nose,       left_eye,    left_ear, left_shoulder, left_elbow, left_wrist, left_thumb,
+                                      left_index, left_little, left_hip, left_knee,     left_ankle, left_heel,  left_toe};
 using Table = std::array<std::array<Sums, 14>, 3>;
 
 void add(Table& table, const BodyPx& found, const BodyPx& truth, View view, double height) {
@@ -73,7 +74,8 @@ int main(int argc, char** argv) {
                 add(table, *found, truth, view, height);
             }
         }
-    std::printf("// Mean offset of the network's points from the joint centres along and across (see offset_axes) and the spread about it, in body\n"
+    std::printf("// Mean offset of the network's points from the joint centres along and across (see offset_axes) and the spread about it, "
+                "in body\n"
                 "// heights (ankle to ear): front and back; side near; side far. Made by `./run fit-offsets` on simulated figures.\n"
                 "constexpr std::array<std::array<PointOffset, 14>, 3> mean_offsets{{\n");
     for (const auto& kind : table) {

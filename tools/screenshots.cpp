@@ -77,14 +77,16 @@ int main(int argc, char** argv) {
         const char* name;
     };
     // Each family on a clip that shows it.
-    const std::vector<View> views{{"separate_the_clouds", "front", Family::feet, "review-feet"},  {"gaze_at_the_moon", "front", Family::weight, "review-weight"},
-                                  {"gaze_at_the_moon", "front", Family::knees, "review-knees"},   {"part_the_horses_mane", "left", Family::hips, "review-hips"},
-                                  {"part_the_horses_mane", "left", Family::spine, "review-spine"}, {"separate_the_clouds", "right", Family::head, "review-head"},
-                                  {"separate_the_clouds", "front", Family::arms, "review-arms"},  {"part_the_horses_mane", "left", Family::tempo, "review-tempo"}};
+    const std::vector<View> views{
+        {"separate_the_clouds", "front", Family::feet, "review-feet"},   {"gaze_at_the_moon", "front", Family::weight, "review-weight"},
+        {"gaze_at_the_moon", "front", Family::knees, "review-knees"},    {"part_the_horses_mane", "left", Family::hips, "review-hips"},
+        {"part_the_horses_mane", "left", Family::spine, "review-spine"}, {"separate_the_clouds", "right", Family::head, "review-head"},
+        {"separate_the_clouds", "front", Family::arms, "review-arms"},   {"part_the_horses_mane", "left", Family::tempo, "review-tempo"}};
     for (const auto& v : views) {
         const Clip* clip = nullptr;
         for (const auto& c : *clips)
-            if (c.movement == v.movement && c.view == v.view && (c.state == ClipState::tracked || c.state == ClipState::reviewed)) clip = &c;
+            if (c.movement == v.movement && c.view == v.view && (c.state == ClipState::tracked || c.state == ClipState::reviewed))
+                clip = &c;
         if (!clip) continue;
         auto* page = window.review();
         if (!page->state().open || page->state().open->clip.id != clip->id) {

@@ -32,7 +32,8 @@ int main(int argc, char** argv) {
     const std::filesystem::path home = QStandardPaths::writableLocation(QStandardPaths::AppDataLocation).toStdString();
     const bool demo = args.contains(QStringLiteral("--demo"));
     std::filesystem::path folder = demo ? unpack_demo(data, home) : home / "library";
-    if (const int i = static_cast<int>(args.indexOf(QStringLiteral("--library"))); i >= 0 && i + 1 < args.size()) folder = args[i + 1].toStdString();
+    if (const int i = static_cast<int>(args.indexOf(QStringLiteral("--library"))); i >= 0 && i + 1 < args.size())
+        folder = args[i + 1].toStdString();
     ui::Session session;
     auto catalogue = ui::Catalogue::load(data);
     auto library = Library::open(folder);

@@ -47,7 +47,9 @@ struct Progress {
     }
 };
 
-bool is_points(const fs::path& p) { return p.extension() == ".csv"; }
+bool is_points(const fs::path& p) {
+    return p.extension() == ".csv";
+}
 
 Result<TrackResult> find_bodies(const fs::path& clip, const std::string& model, const Environment& env) {
     TrackOptions o;
@@ -61,7 +63,8 @@ Result<TrackResult> find_bodies(const fs::path& clip, const std::string& model, 
 }
 
 Result<bool> film(const sim::Take& take, const sim::PhoneOptions& phone, const std::string& file, const Environment& env) {
-    auto writer = ClipWriter::create(file, phone.width, phone.height, phone.fps, 27, fs::path(file).extension() == ".webm" ? "libvpx-vp9" : "libx264");
+    auto writer = ClipWriter::create(file, phone.width, phone.height, phone.fps, 27,
+                                     fs::path(file).extension() == ".webm" ? "libvpx-vp9" : "libx264");
     if (!writer) return tl::unexpected(writer.error());
     Progress progress;
     for (std::size_t i = 0; i < take.frames(); ++i) {
@@ -76,13 +79,26 @@ Result<bool> film(const sim::Take& take, const sim::PhoneOptions& phone, const s
 
 int complain(const Error& e) {
     switch (e.code) {
-    case Code::cancelled: std::cerr << "cancelled\n"; return 130;
-    case Code::cannot_judge: std::cerr << "cannot be judged: " << reason(e.context) << "\n"; return 4;
-    case Code::cannot_open: std::cerr << "cannot open " << e.context << "\n"; return 3;
-    case Code::unreadable: std::cerr << "cannot be read: " << e.context << "\n"; return 3;
-    case Code::too_large: std::cerr << "too large: " << e.context << "\n"; return 3;
-    case Code::write_failed: std::cerr << "cannot write " << e.context << "\n"; return 3;
-    default: return wrong_use(e.context);
+    case Code::cancelled:
+        std::cerr << "cancelled\n";
+        return 130;
+    case Code::cannot_judge:
+        std::cerr << "cannot be judged: " << reason(e.context) << "\n";
+        return 4;
+    case Code::cannot_open:
+        std::cerr << "cannot open " << e.context << "\n";
+        return 3;
+    case Code::unreadable:
+        std::cerr << "cannot be read: " << e.context << "\n";
+        return 3;
+    case Code::too_large:
+        std::cerr << "too large: " << e.context << "\n";
+        return 3;
+    case Code::write_failed:
+        std::cerr << "cannot write " << e.context << "\n";
+        return 3;
+    default:
+        return wrong_use(e.context);
     }
 }
 
@@ -92,8 +108,10 @@ int wrong_use(const std::string& what) {
 }
 
 int simulate(const Words& words, const Environment& env) {
-    const auto args = Args::parse(words, {"--movement", "--fault", "--view", "--size", "--fps", "--seed", "--height-cm", "-o", "--truth", "--distance", "--tilt",
-                                          "--roll", "--exposure", "--shake", "--tempo", "--repetitions", "--camera-height", "--looks", "--from", "--to"});
+    const auto args =
+        Args::parse(words, {"--movement", "--fault",       "--view",          "--size",  "--fps",  "--seed",     "--height-cm",
+                            "-o",         "--truth",       "--distance",      "--tilt",  "--roll", "--exposure", "--shake",
+                            "--tempo",    "--repetitions", "--camera-height", "--looks", "--from", "--to"});
     if (!args) return complain(args.error());
     if (!args->positional.empty()) return wrong_use("unexpected '" + args->positional[0] + "'");
     const auto movement = movement_called(args->text("--movement"), env);
@@ -107,10 +125,11 @@ int simulate(const Words& words, const Environment& env) {
     };
     double seed = 1, height = 170, repetitions = movement->repetitions, looks = -1;
     for (const Number& n : {Number{"--fps", 5, 240, &o.phone.fps}, Number{"--seed", 0, 1e9, &seed}, Number{"--height-cm", 90, 230, &height},
-                            Number{"--distance", 1.5, 15, &o.phone.distance_m}, Number{"--tilt", -30, 45, &o.phone.tilt_deg}, Number{"--roll", -45, 45, &o.phone.roll_deg},
-                            Number{"--exposure", 0.02, 4, &o.phone.exposure}, Number{"--shake", 0, 20, &o.phone.shake_px}, Number{"--tempo", 0.3, 4, &o.student.tempo},
-                            Number{"--repetitions", 1, 50, &repetitions}, Number{"--camera-height", 0.1, 3, &o.phone.height_m}, Number{"--looks", 0, 1e9, &looks},
-                            Number{"--from", 0, 1e5, &o.from_s}, Number{"--to", 0, 1e9, &o.to_s}}) {
+                            Number{"--distance", 1.5, 15, &o.phone.distance_m}, Number{"--tilt", -30, 45, &o.phone.tilt_deg},
+                            Number{"--roll", -45, 45, &o.phone.roll_deg}, Number{"--exposure", 0.02, 4, &o.phone.exposure},
+                            Number{"--shake", 0, 20, &o.phone.shake_px}, Number{"--tempo", 0.3, 4, &o.student.tempo},
+                            Number{"--repetitions", 1, 50, &repetitions}, Number{"--camera-height", 0.1, 3, &o.phone.height_m},
+                            Number{"--looks", 0, 1e9, &looks}, Number{"--from", 0, 1e5, &o.from_s}, Number{"--to", 0, 1e9, &o.to_s}}) {
         const auto v = args->number(n.name, n.low, n.high);
         if (!v) return complain(v.error());
         if (*v) *n.into = **v;
@@ -195,7 +214,8 @@ int review(const Words& words, const Environment& env) {
     }
     const auto made = make_review(*points, *movement, o);
     if (!made) return complain(made.error());
-    if (auto ok = write_text(*out, review_json(**made, input.string(), args->text("--school").value_or(""))); !ok) return complain(ok.error());
+    if (auto ok = write_text(*out, review_json(**made, input.string(), args->text("--school").value_or(""))); !ok)
+        return complain(ok.error());
     return 0;
 }
 
@@ -204,7 +224,8 @@ int movements(const Words& words, const Environment& env) {
     std::vector<Error> problems;
     for (const auto& m : load_movements(find_data_dir(env.program), &problems)) {
         std::printf("%-24s %s (%s)", m.id.c_str(), m.name.c_str(), m.kind.c_str());
-        for (std::size_t i = 0; i < m.best_views.size(); ++i) std::printf("%s%s", i == 0 ? "; best from " : ", ", std::string(view_name(m.best_views[i])).c_str());
+        for (std::size_t i = 0; i < m.best_views.size(); ++i)
+            std::printf("%s%s", i == 0 ? "; best from " : ", ", std::string(view_name(m.best_views[i])).c_str());
         std::printf("\n");
     }
     for (const auto& p : problems) std::fprintf(stderr, "%s\n", p.context.c_str());
@@ -218,7 +239,8 @@ int measures(const Words& words, const Environment& env) {
     const auto j = nlohmann::json::parse(*text, nullptr, false);
     if (j.is_discarded()) return complain({Code::unreadable, "measures.json"});
     for (const auto& m : j["measures"])
-        std::printf("%-22s %-6s %s; seen from %s\n", m.value("id", "").c_str(), m.value("unit", "").c_str(), m.value("definition", "").c_str(), m.value("seen_from", "").c_str());
+        std::printf("%-22s %-6s %s; seen from %s\n", m.value("id", "").c_str(), m.value("unit", "").c_str(),
+                    m.value("definition", "").c_str(), m.value("seen_from", "").c_str());
     return 0;
 }
 

@@ -11,8 +11,12 @@ namespace {
 
 namespace fs = std::filesystem;
 
-std::string side_word(const Finding& f) { return !f.side ? "" : *f.side == Side::left ? "left" : "right"; }
-std::string key_of(const Finding& f) { return f.check + "/" + side_word(f); }
+std::string side_word(const Finding& f) {
+    return !f.side ? "" : *f.side == Side::left ? "left" : "right";
+}
+std::string key_of(const Finding& f) {
+    return f.check + "/" + side_word(f);
+}
 
 Result<bool> film(const SceneClip& c, const Movement& movement, const fs::path& file) {
     const auto options = scene_take(c);
@@ -36,7 +40,8 @@ Result<bool> decide(Library& library, const Clip& clip, const Review& review, co
         if (f.verdict == Verdict::inside && letter.praise.empty() && !f.good.empty()) letter.praise = key_of(f);
         if (f.verdict != Verdict::outside) continue;
         const bool keep = letter.checks.size() < 3;
-        if (auto ok = library.save_decision(clip.id, {f.check, side_word(f), keep ? Choice::kept : Choice::set_aside, "", ""}); !ok) return ok;
+        if (auto ok = library.save_decision(clip.id, {f.check, side_word(f), keep ? Choice::kept : Choice::set_aside, "", ""}); !ok)
+            return ok;
         if (keep) letter.checks.push_back(key_of(f));
     }
     if (auto ok = library.save_letter(letter); !ok) return tl::unexpected(ok.error());
@@ -45,7 +50,8 @@ Result<bool> decide(Library& library, const Clip& clip, const Review& review, co
 
 class Scene {
 public:
-    Scene(Library& library, const Environment& env, fs::path studio) : library_(library), env_(env), studio_(std::move(studio)), movements_(load_movements(find_data_dir(env.program))) {}
+    Scene(Library& library, const Environment& env, fs::path studio)
+        : library_(library), env_(env), studio_(std::move(studio)), movements_(load_movements(find_data_dir(env.program))) {}
 
     Result<bool> run() {
         if (auto ok = library_.set_setting("signed_by", "Maren Oduya"); !ok) return ok;

@@ -8,26 +8,26 @@
 
 namespace {
 
-constexpr const char* usage =
-    "bevel-cli - measures and judges clips of tai chi and qigong practice\n"
-    "\n"
-    "  bevel-cli simulate --movement ID [--fault NAME[.left|.right]=SIZE]... [--view V] [--size WxH] [--fps N]\n"
-    "                     [--seed N] [--height-cm H] [-o clip.mp4] [--truth truth.csv]\n"
-    "  bevel-cli track CLIP -o points.csv [--model lite|full|heavy]\n"
-    "  bevel-cli review CLIP|points.csv --movement ID [--view V] [--height-cm H] [--school ID] -o review.json\n"
-    "  bevel-cli letter review.json -o letter.pdf|letter.html\n"
-    "  bevel-cli movements\n"
-    "  bevel-cli measures\n"
-    "  bevel-cli demo --make FOLDER\n"
-    "\n"
-    "Exit codes: 0 done, 2 wrong use, 3 input cannot be read, 4 cannot be judged, 130 cancelled.\n";
+constexpr const char* usage = "bevel-cli - measures and judges clips of tai chi and qigong practice\n"
+                              "\n"
+                              "  bevel-cli simulate --movement ID [--fault NAME[.left|.right]=SIZE]... [--view V] [--size WxH] [--fps N]\n"
+                              "                     [--seed N] [--height-cm H] [-o clip.mp4] [--truth truth.csv]\n"
+                              "  bevel-cli track CLIP -o points.csv [--model lite|full|heavy]\n"
+                              "  bevel-cli review CLIP|points.csv --movement ID [--view V] [--height-cm H] [--school ID] -o review.json\n"
+                              "  bevel-cli letter review.json -o letter.pdf|letter.html\n"
+                              "  bevel-cli movements\n"
+                              "  bevel-cli measures\n"
+                              "  bevel-cli demo --make FOLDER\n"
+                              "\n"
+                              "Exit codes: 0 done, 2 wrong use, 3 input cannot be read, 4 cannot be judged, 130 cancelled.\n";
 
 } // namespace
 
 int main(int argc, char** argv) {
     using namespace bevel::cli;
     const std::map<std::string, int (*)(const Words&, const Environment&)> commands{
-        {"simulate", simulate}, {"track", track}, {"review", review}, {"letter", letter}, {"movements", movements}, {"measures", measures}, {"demo", demo}};
+        {"simulate", simulate},   {"track", track},       {"review", review}, {"letter", letter},
+        {"movements", movements}, {"measures", measures}, {"demo", demo}};
     const Words words(argv + 1, argv + argc);
     if (words.empty() || words[0] == "--help" || words[0] == "-h") {
         std::cout << usage;

@@ -7,12 +7,12 @@ namespace bevel {
 
 enum class Code {
     cancelled,
-    cannot_open,    // context: path
-    unreadable,     // file is of no known kind or damaged beyond use
-    too_large,      // a bound of the reader was passed
-    bad_value,      // a field holds what it must not; context names it
-    not_found,      // a named thing does not exist
-    cannot_judge,   // input is readable, but no judgement is possible
+    cannot_open,  // context: path
+    unreadable,   // file is of no known kind or damaged beyond use
+    too_large,    // a bound of the reader was passed
+    bad_value,    // a field holds what it must not; context names it
+    not_found,    // a named thing does not exist
+    cannot_judge, // input is readable, but no judgement is possible
     write_failed,
 };
 

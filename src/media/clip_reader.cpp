@@ -183,8 +183,8 @@ struct ClipReader::Impl {
 
     std::shared_ptr<const sim::Image> convert() {
         const auto format_in = static_cast<AVPixelFormat>(frame->format);
-        scaler.reset(sws_getCachedContext(scaler.release(), frame->width, frame->height, format_in, frame->width, frame->height, AV_PIX_FMT_RGB24,
-                                          SWS_POINT, nullptr, nullptr, nullptr));
+        scaler.reset(sws_getCachedContext(scaler.release(), frame->width, frame->height, format_in, frame->width, frame->height,
+                                          AV_PIX_FMT_RGB24, SWS_POINT, nullptr, nullptr, nullptr));
         if (!scaler || frame->width > most_side || frame->height > most_side) return nullptr;
         sim::Image im;
         im.width = frame->width;
@@ -192,7 +192,8 @@ struct ClipReader::Impl {
         im.rgb.resize(static_cast<std::size_t>(im.width) * im.height * 3 + 64);
         std::array<std::uint8_t*, 4> data{im.rgb.data()};
         std::array<int, 4> stride{im.width * 3};
-        if (sws_scale(scaler.get(), frame->data, frame->linesize, 0, frame->height, data.data(), stride.data()) != im.height) return nullptr;
+        if (sws_scale(scaler.get(), frame->data, frame->linesize, 0, frame->height, data.data(), stride.data()) != im.height)
+            return nullptr;
         im.rgb.resize(static_cast<std::size_t>(im.width) * im.height * 3);
         return std::make_shared<const sim::Image>(turned(std::move(im), info.rotation));
     }
@@ -238,8 +239,12 @@ ClipReader::ClipReader(std::unique_ptr<Impl> impl) : impl_(std::move(impl)) {}
 ClipReader::ClipReader(ClipReader&&) noexcept = default;
 ClipReader& ClipReader::operator=(ClipReader&&) noexcept = default;
 ClipReader::~ClipReader() = default;
-const ClipInfo& ClipReader::info() const { return impl_->info; }
-Result<std::shared_ptr<const sim::Image>> ClipReader::frame(std::size_t i) { return impl_->get(i); }
+const ClipInfo& ClipReader::info() const {
+    return impl_->info;
+}
+Result<std::shared_ptr<const sim::Image>> ClipReader::frame(std::size_t i) {
+    return impl_->get(i);
+}
 
 Result<ClipReader> ClipReader::open(const std::filesystem::path& file) {
     auto impl = std::make_unique<Impl>();

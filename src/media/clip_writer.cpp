@@ -101,8 +101,8 @@ ClipWriter::ClipWriter(ClipWriter&&) noexcept = default;
 ClipWriter& ClipWriter::operator=(ClipWriter&&) noexcept = default;
 ClipWriter::~ClipWriter() = default;
 
-Result<ClipWriter> ClipWriter::create(const std::filesystem::path& file, int width, int height, double fps, int quality, const std::string& codec,
-                                      int rotation) {
+Result<ClipWriter> ClipWriter::create(const std::filesystem::path& file, int width, int height, double fps, int quality,
+                                      const std::string& codec, int rotation) {
     auto impl = std::make_unique<Impl>();
     if (auto ok = impl->open(file, width, height, fps, quality, codec, rotation); !ok) return tl::unexpected(ok.error());
     return ClipWriter(std::move(impl));

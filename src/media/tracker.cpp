@@ -94,7 +94,8 @@ Result<TrackResult> track_clip(const std::filesystem::path& file, const TrackOpt
     out.clip.damaged = reader->info().damaged;
     const double took = std::chrono::duration<double>(std::chrono::steady_clock::now() - started).count();
     out.frames_per_s = took > 0 ? static_cast<double>(n) / took : 0;
-    if (std::none_of(out.track.px.begin(), out.track.px.end(), [](const auto& f) { return f.has_value(); })) return fail(Code::cannot_judge, "no_body");
+    if (std::none_of(out.track.px.begin(), out.track.px.end(), [](const auto& f) { return f.has_value(); }))
+        return fail(Code::cannot_judge, "no_body");
     out.track.vertical = room_vertical(kept);
     if (options.correct_offsets) correct_offsets(out.track, guess_view(out.track));
     if (options.smooth) smooth(out.track, 6.0);
@@ -151,7 +152,9 @@ std::optional<VerticalOnPicture> room_vertical(const std::vector<std::pair<Pictu
         for (int y = 2; y < h - 2; ++y)
             for (int x = 2; x < w - 2; ++x)
                 edge[static_cast<std::size_t>(y) * w + x] =
-                    static_cast<float>(grey(x + 1, y - 1) + 2 * grey(x + 1, y) + grey(x + 1, y + 1) - grey(x - 1, y - 1) - 2 * grey(x - 1, y) - grey(x - 1, y + 1)) / 4.0F;
+                    static_cast<float>(grey(x + 1, y - 1) + 2 * grey(x + 1, y) + grey(x + 1, y + 1) - grey(x - 1, y - 1) -
+                                       2 * grey(x - 1, y) - grey(x - 1, y + 1)) /
+                    4.0F;
         std::vector<bool> used(edge.size(), false);
         auto e = [&](int x, int y) { return std::abs(edge[static_cast<std::size_t>(y) * w + x]); };
         auto sub = [&](int x, int y) {

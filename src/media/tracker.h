@@ -27,7 +27,8 @@ struct TrackResult {
 Result<TrackResult> track_clip(const std::filesystem::path& file, const TrackOptions& options, std::stop_token stop = {});
 
 /// Upright edges of the room (posts, doors, windows) outside the person's box on some frames of a clip; nothing when too few are seen.
-std::optional<VerticalOnPicture> room_vertical(const std::vector<std::pair<std::shared_ptr<const sim::Image>, std::optional<BodyPx>>>& frames);
+std::optional<VerticalOnPicture> room_vertical(
+    const std::vector<std::pair<std::shared_ptr<const sim::Image>, std::optional<BodyPx>>>& frames);
 
 /// Moves the network's points onto the anatomical joints by the shipped mean offsets (src/media/pose/offsets.cpp).
 void correct_offsets(Track& track, View view);
@@ -37,7 +38,8 @@ struct PointOffset {
     double along = 0, across = 0;
     double spread = 0.012; // 1-sigma of each coordinate that remains, in body heights
 };
-/// Axes used for a point: along the limb, and across (outward from the midline seen from front or back; the way the person faces from the side).
+/// Axes used for a point: along the limb, and across (outward from the midline seen from front or back; the way the person faces from the
+/// side).
 std::pair<Vec2, Vec2> offset_axes(const BodyPx& body, Point p, View view);
 
 /// Zero-phase smoothing that trusts each point by its visibility.

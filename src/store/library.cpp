@@ -11,14 +11,17 @@ constexpr int newest = 5;
 /// Steps from one version of the library to the next; never edited once released, only added to.
 const std::array<const char*, newest> steps{
     // 1: people, clips, tracks, decisions, letters
-    "CREATE TABLE person(id INTEGER PRIMARY KEY, name TEXT NOT NULL, stature_m REAL NOT NULL CHECK(stature_m BETWEEN 0.8 AND 2.5), notes TEXT NOT NULL DEFAULT '');"
+    "CREATE TABLE person(id INTEGER PRIMARY KEY, name TEXT NOT NULL, stature_m REAL NOT NULL CHECK(stature_m BETWEEN 0.8 AND 2.5), notes "
+    "TEXT NOT NULL DEFAULT '');"
     "CREATE TABLE clip(id INTEGER PRIMARY KEY, person INTEGER NOT NULL REFERENCES person(id), file TEXT NOT NULL, movement TEXT NOT NULL,"
-    " school TEXT NOT NULL DEFAULT '', view TEXT NOT NULL DEFAULT '', filmed_on TEXT NOT NULL DEFAULT '', arrived_on TEXT NOT NULL DEFAULT '',"
+    " school TEXT NOT NULL DEFAULT '', view TEXT NOT NULL DEFAULT '', filmed_on TEXT NOT NULL DEFAULT '', arrived_on TEXT NOT NULL DEFAULT "
+    "'',"
     " state INTEGER NOT NULL DEFAULT 0, problem TEXT NOT NULL DEFAULT '');"
     "CREATE TABLE track(clip INTEGER PRIMARY KEY REFERENCES clip(id), points BLOB NOT NULL);"
     "CREATE TABLE decision(clip INTEGER NOT NULL REFERENCES clip(id), check_id TEXT NOT NULL, side TEXT NOT NULL, choice INTEGER NOT NULL,"
     " wording TEXT NOT NULL DEFAULT '', PRIMARY KEY(clip, check_id, side));"
-    "CREATE TABLE letter(id INTEGER PRIMARY KEY, clip INTEGER NOT NULL UNIQUE REFERENCES clip(id), body TEXT NOT NULL, sent_on TEXT NOT NULL DEFAULT '');"
+    "CREATE TABLE letter(id INTEGER PRIMARY KEY, clip INTEGER NOT NULL UNIQUE REFERENCES clip(id), body TEXT NOT NULL, sent_on TEXT NOT "
+    "NULL DEFAULT '');"
     "CREATE INDEX clip_person ON clip(person);",
     // 2: a note on each decision
     "ALTER TABLE decision ADD COLUMN note TEXT NOT NULL DEFAULT '';",
@@ -27,7 +30,8 @@ const std::array<const char*, newest> steps{
     // 4: a person's own shoulder width, for clips from the side
     "ALTER TABLE person ADD COLUMN shoulder_width_m REAL NOT NULL DEFAULT 0;",
     // 5: how well a clip could be read
-    "CREATE TABLE quality(clip INTEGER PRIMARY KEY REFERENCES clip(id), found REAL NOT NULL, frames_per_s REAL NOT NULL, vertical_seen INTEGER NOT NULL, neutral_seen INTEGER NOT NULL);",
+    "CREATE TABLE quality(clip INTEGER PRIMARY KEY REFERENCES clip(id), found REAL NOT NULL, frames_per_s REAL NOT NULL, vertical_seen "
+    "INTEGER NOT NULL, neutral_seen INTEGER NOT NULL);",
 };
 
 class Query {
@@ -86,12 +90,15 @@ private:
     bool ok_ = false;
 };
 
-constexpr const char* clip_columns = "SELECT id, person, file, movement, school, view, filmed_on, arrived_on, state, problem, found, frames_per_s, vertical_seen, neutral_seen "
+constexpr const char* clip_columns = "SELECT id, person, file, movement, school, view, filmed_on, arrived_on, state, problem, found, "
+                                     "frames_per_s, vertical_seen, neutral_seen "
                                      "FROM clip LEFT JOIN quality ON quality.clip = clip.id ";
 
 Clip clip_of(const Query& q) {
-    Clip c{q.integer(0), q.integer(1), q.text(2), q.text(3), q.text(4), q.text(5), q.text(6), q.text(7),
-           static_cast<ClipState>(std::clamp<std::int64_t>(q.integer(8), 0, 3)), q.text(9), std::nullopt};
+    Clip c{q.integer(0), q.integer(1), q.text(2),
+           q.text(3),    q.text(4),    q.text(5),
+           q.text(6),    q.text(7),    static_cast<ClipState>(std::clamp<std::int64_t>(q.integer(8), 0, 3)),
+           q.text(9),    std::nullopt};
     if (!q.absent(10)) c.quality = ClipQuality{q.real(10), q.real(11), q.integer(12) != 0, q.integer(13) != 0};
     return c;
 }
@@ -103,14 +110,18 @@ std::string_view state_name(ClipState s) {
     return n[static_cast<std::size_t>(s)];
 }
 
-int Library::schema_version() { return newest; }
+int Library::schema_version() {
+    return newest;
+}
 Library::Library(Library&& o) noexcept : db_(std::exchange(o.db_, nullptr)), folder_(std::move(o.folder_)) {}
 Library& Library::operator=(Library&& o) noexcept {
     std::swap(db_, o.db_);
     std::swap(folder_, o.folder_);
     return *this;
 }
-Library::~Library() { sqlite3_close(db_); }
+Library::~Library() {
+    sqlite3_close(db_);
+}
 
 Result<Library> Library::open(const fs::path& folder) {
     std::error_code ec;
@@ -143,7 +154,8 @@ Result<bool> Library::migrate() {
     }
     if (version > newest || version < 0) return fail(Code::unreadable, "made by a newer version of Bevel");
     for (; version < newest; ++version) {
-        const std::string sql = std::string("BEGIN IMMEDIATE;") + steps[static_cast<std::size_t>(version)] + "PRAGMA user_version=" + std::to_string(version + 1) + ";COMMIT;";
+        const std::string sql = std::string("BEGIN IMMEDIATE;") + steps[static_cast<std::size_t>(version)] +
+                                "PRAGMA user_version=" + std::to_string(version + 1) + ";COMMIT;";
         if (sqlite3_exec(db_, sql.c_str(), nullptr, nullptr, nullptr) != SQLITE_OK) {
             const std::string why = sqlite3_errmsg(db_);
             sqlite3_exec(db_, "ROLLBACK", nullptr, nullptr, nullptr);
@@ -197,7 +209,13 @@ Result<std::int64_t> Library::add_clip(const Clip& c, const fs::path& source) {
     fs::rename(part, target, ec);
     if (ec) return fail(Code::write_failed, target.string());
     Query q(db_, "INSERT INTO clip(person, file, movement, school, view, filmed_on, arrived_on, state, problem) VALUES(?,?,?,?,?,?,?,?,?)");
-    q.bind(c.person).bind("clips/" + target.filename().string()).bind(c.movement).bind(c.school).bind(c.view).bind(c.filmed_on).bind(c.arrived_on);
+    q.bind(c.person)
+        .bind("clips/" + target.filename().string())
+        .bind(c.movement)
+        .bind(c.school)
+        .bind(c.view)
+        .bind(c.filmed_on)
+        .bind(c.arrived_on);
     if (auto ok = q.bind(static_cast<std::int64_t>(c.state)).bind(c.problem).run(); !ok) {
         fs::remove(target, ec);
         return tl::unexpected(ok.error());
@@ -207,7 +225,15 @@ Result<std::int64_t> Library::add_clip(const Clip& c, const fs::path& source) {
 
 Result<bool> Library::update_clip(const Clip& c) {
     Query q(db_, "UPDATE clip SET person=?, movement=?, school=?, view=?, filmed_on=?, state=?, problem=? WHERE id=?");
-    return q.bind(c.person).bind(c.movement).bind(c.school).bind(c.view).bind(c.filmed_on).bind(static_cast<std::int64_t>(c.state)).bind(c.problem).bind(c.id).run();
+    return q.bind(c.person)
+        .bind(c.movement)
+        .bind(c.school)
+        .bind(c.view)
+        .bind(c.filmed_on)
+        .bind(static_cast<std::int64_t>(c.state))
+        .bind(c.problem)
+        .bind(c.id)
+        .run();
 }
 
 Result<std::vector<Clip>> Library::clips() const {
@@ -247,14 +273,22 @@ Result<std::vector<Decision>> Library::decisions(std::int64_t clip) const {
     Query q(db_, "SELECT check_id, side, choice, wording, note FROM decision WHERE clip=? ORDER BY check_id, side");
     q.bind(clip);
     std::vector<Decision> out;
-    while (q.row()) out.push_back({q.text(0), q.text(1), static_cast<Choice>(std::clamp<std::int64_t>(q.integer(2), 0, 2)), q.text(3), q.text(4)});
+    while (q.row())
+        out.push_back({q.text(0), q.text(1), static_cast<Choice>(std::clamp<std::int64_t>(q.integer(2), 0, 2)), q.text(3), q.text(4)});
     if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
     return out;
 }
 
 Result<std::int64_t> Library::save_letter(const LetterRecord& l) {
-    const nlohmann::json body{{"praise", l.praise}, {"checks", l.checks}, {"opening", l.opening}, {"closing", l.closing}, {"hide_identity", l.hide_identity}, {"signed_by", l.signed_by}, {"place", l.place}};
-    Query q(db_, "INSERT INTO letter(clip, body, sent_on) VALUES(?,?,?) ON CONFLICT(clip) DO UPDATE SET body=excluded.body, sent_on=excluded.sent_on");
+    const nlohmann::json body{{"praise", l.praise},
+                              {"checks", l.checks},
+                              {"opening", l.opening},
+                              {"closing", l.closing},
+                              {"hide_identity", l.hide_identity},
+                              {"signed_by", l.signed_by},
+                              {"place", l.place}};
+    Query q(db_, "INSERT INTO letter(clip, body, sent_on) VALUES(?,?,?) ON CONFLICT(clip) DO UPDATE SET body=excluded.body, "
+                 "sent_on=excluded.sent_on");
     if (auto ok = q.bind(l.clip).bind(body.dump()).bind(l.sent_on).run(); !ok) return tl::unexpected(ok.error());
     Query id(db_, "SELECT id FROM letter WHERE clip=?");
     id.bind(l.clip);

@@ -16,7 +16,7 @@ struct Person {
     std::int64_t id = 0;
     std::string name;
     double stature_m = 1.7;
-    std::string notes; // limits and agreed adaptations, as the instructor writes them
+    std::string notes;           // limits and agreed adaptations, as the instructor writes them
     double shoulder_width_m = 0; // SW as last measured from the front; 0 when it never was
 };
 
@@ -25,21 +25,21 @@ std::string_view state_name(ClipState s);
 
 /// How well a clip could be read.
 struct ClipQuality {
-    double found = 0;            // share of frames on which the body was found
-    double frames_per_s = 0;     // of the clip
-    bool vertical_seen = false;  // from upright edges of the room; else the camera is taken as level
-    bool neutral_seen = false;   // a quiet upright second was found
+    double found = 0;           // share of frames on which the body was found
+    double frames_per_s = 0;    // of the clip
+    bool vertical_seen = false; // from upright edges of the room; else the camera is taken as level
+    bool neutral_seen = false;  // a quiet upright second was found
 };
 
 struct Clip {
     std::int64_t id = 0, person = 0;
-    std::string file;     // relative to the library's folder
-    std::string movement; // id
-    std::string school;   // id or empty
-    std::string view;     // declared view, empty: told from the clip
+    std::string file;                  // relative to the library's folder
+    std::string movement;              // id
+    std::string school;                // id or empty
+    std::string view;                  // declared view, empty: told from the clip
     std::string filmed_on, arrived_on; // ISO dates
     ClipState state = ClipState::waiting;
-    std::string problem;  // reason code when failed
+    std::string problem;                // reason code when failed
     std::optional<ClipQuality> quality; // once the body was looked for
 };
 
@@ -56,17 +56,18 @@ struct Decision {
 
 struct LetterRecord {
     std::int64_t id = 0, clip = 0;
-    std::string praise;               // check id of the thing that went well
-    std::vector<std::string> checks;  // "check/side" of up to three corrections
-    std::string opening, closing;     // free text
+    std::string praise;              // check id of the thing that went well
+    std::vector<std::string> checks; // "check/side" of up to three corrections
+    std::string opening, closing;    // free text
     bool hide_identity = false;
-    std::string signed_by, place;     // as the letter goes out; kept as settings for the next one
-    std::string sent_on;              // ISO date when exported, else empty
+    std::string signed_by, place; // as the letter goes out; kept as settings for the next one
+    std::string sent_on;          // ISO date when exported, else empty
 };
 
 class Library {
 public:
-    /// Opens or makes the library in `folder`; brings an older one up to date. cannot_open, unreadable (damaged or newer than this program).
+    /// Opens or makes the library in `folder`; brings an older one up to date. cannot_open, unreadable (damaged or newer than this
+    /// program).
     static Result<Library> open(const std::filesystem::path& folder);
     Library(Library&&) noexcept;
     Library& operator=(Library&&) noexcept;

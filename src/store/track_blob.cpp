@@ -8,7 +8,9 @@ namespace {
 constexpr char magic[8] = {'b', 'e', 'v', 't', 'r', 'k', '0', '1'};
 constexpr std::uint32_t most_frames = 500000;
 
-template <class T> void put(std::string& out, T v) { out.append(reinterpret_cast<const char*>(&v), sizeof v); }
+template <class T> void put(std::string& out, T v) {
+    out.append(reinterpret_cast<const char*>(&v), sizeof v);
+}
 
 class Reader {
 public:
@@ -59,7 +61,8 @@ Result<Track> unpack_track(const std::string& bytes) {
     std::int32_t w = 0, h = 0;
     std::uint8_t has = 0, room = 0;
     VerticalOnPicture v;
-    if (!r.get(n) || !r.get(w) || !r.get(h) || !r.get(has) || !r.get(room) || !r.get(v.roll) || !r.get(v.slope) || !r.get(v.roll_sigma) || !r.get(v.slope_sigma))
+    if (!r.get(n) || !r.get(w) || !r.get(h) || !r.get(has) || !r.get(room) || !r.get(v.roll) || !r.get(v.slope) || !r.get(v.roll_sigma) ||
+        !r.get(v.slope_sigma))
         return fail(Code::unreadable, "track");
     if (n > most_frames || n > r.left() / 9 || w < 0 || h < 0 || w > 8192 || h > 8192) return fail(Code::unreadable, "track");
     Track t;
@@ -67,7 +70,8 @@ Result<Track> unpack_track(const std::string& bytes) {
     t.height = h;
     v.from_room = room != 0;
     if (has != 0) {
-        if (!std::isfinite(v.roll) || !std::isfinite(v.slope) || !std::isfinite(v.roll_sigma) || !std::isfinite(v.slope_sigma)) return fail(Code::unreadable, "track");
+        if (!std::isfinite(v.roll) || !std::isfinite(v.slope) || !std::isfinite(v.roll_sigma) || !std::isfinite(v.slope_sigma))
+            return fail(Code::unreadable, "track");
         t.vertical = v;
     }
     double last = -1e18;

@@ -21,7 +21,9 @@ void frame_by_frame(const Measures& measured, const Measures& truth, const std::
 }
 
 /// Each event of the truth against the nearest that was found, if there is one within `reach_s`.
-template <class T> void events(const std::vector<T>& found, const std::vector<T>& truth, double reach_s, Errors& into, double (*time)(const T&), double (*sigma)(const T&)) {
+template <class T>
+void events(const std::vector<T>& found, const std::vector<T>& truth, double reach_s, Errors& into, double (*time)(const T&),
+            double (*sigma)(const T&)) {
     for (const auto& t : truth) {
         const T* best = nullptr;
         for (const auto& f : found)
@@ -113,7 +115,8 @@ bool compare(const sim::Take& take, const Track& found, View view, double statur
                 for (std::size_t s = 0; s < 2; ++s) {
                     std::fprintf(stderr, "  %s %s", which == &truth ? "true" : "found", s == 0 ? "left" : "right");
                     for (std::size_t i = 0; i < which->contact[s].size(); ++i)
-                        if (i == 0 || which->contact[s][i] != which->contact[s][i - 1]) std::fprintf(stderr, " %s@%.2f", std::string(contact_name(which->contact[s][i])).c_str(), which->time_s[i]);
+                        if (i == 0 || which->contact[s][i] != which->contact[s][i - 1])
+                            std::fprintf(stderr, " %s@%.2f", std::string(contact_name(which->contact[s][i])).c_str(), which->time_s[i]);
                     std::fprintf(stderr, "\n");
                 }
             for (const auto* list : {&flat_truth, &flat}) {
@@ -128,17 +131,22 @@ bool compare(const sim::Take& take, const Track& found, View view, double statur
             std::erase_if(v, [s](const FootEvent& e) { return e.side != s; });
             return v;
         };
-        events<FootEvent>(of(flat), of(flat_truth), 1.0, into["foot-flat"], [](const FootEvent& e) { return e.time_s; }, [](const FootEvent& e) { return e.sigma_s; });
+        events<FootEvent>(
+            of(flat), of(flat_truth), 1.0, into["foot-flat"], [](const FootEvent& e) { return e.time_s; },
+            [](const FootEvent& e) { return e.sigma_s; });
     } else {
         for (const char* k : {".left", ".right"}) frame_by_frame(measured, truth, std::string("knee.inward") + k, into["knee.inward"]);
         frame_by_frame(measured, truth, "trunk.side", into["trunk.side"]);
         auto width = [](const Motion& m, std::size_t i) { return 100 * std::abs(m.m[i][left_ankle].x() - m.m[i][right_ankle].x()); };
         const auto& stated = measured.series.at("stance.width").samples;
         for (std::size_t i = 0; i < motion->frames(); ++i)
-            if (motion->valid[i]) add(into["stance.width"], width(*motion, i) - width(*truth_motion, i), 100 * stated[i].sigma * motion->neutral.shoulder_width);
+            if (motion->valid[i])
+                add(into["stance.width"], width(*motion, i) - width(*truth_motion, i),
+                    100 * stated[i].sigma * motion->neutral.shoulder_width);
         const auto& share = measured.series.at("weight.left").samples;
         for (std::size_t i = 0; i < motion->frames(); ++i)
-            if (share[i].present() && width(*truth_motion, i) >= 45) add(into["weight.left"], share[i].value - take.truth().weight_left[i], share[i].sigma);
+            if (share[i].present() && width(*truth_motion, i) >= 45)
+                add(into["weight.left"], share[i].value - take.truth().weight_left[i], share[i].sigma);
     }
     // The truth of the shifts comes from the moments of the student's own segments.
     if (measured.series.at("weight.along_raw").absent_throughout()) return true; // feet side by side, seen from the side
@@ -151,15 +159,19 @@ bool compare(const sim::Take& take, const Track& found, View view, double statur
     });
     if (std::getenv("BEVEL_ACCURACY_VERBOSE")) {
         std::fprintf(stderr, "  true shifts");
-        for (const auto& s : true_shifts) std::fprintf(stderr, " [%.2f %.2f > %.2f: %.2f > %.2f]", s.onset_s, s.start_s, s.end_s, s.from, s.to);
+        for (const auto& s : true_shifts)
+            std::fprintf(stderr, " [%.2f %.2f > %.2f: %.2f > %.2f]", s.onset_s, s.start_s, s.end_s, s.from, s.to);
         std::fprintf(stderr, "\n  found      ");
-        for (const auto& s : measured.shifts) std::fprintf(stderr, " [%.2f %.2f > %.2f: %.2f > %.2f s %.2f]", s.onset_s, s.start_s, s.end_s, s.from, s.to, s.sigma_s);
+        for (const auto& s : measured.shifts)
+            std::fprintf(stderr, " [%.2f %.2f > %.2f: %.2f > %.2f s %.2f]", s.onset_s, s.start_s, s.end_s, s.from, s.to, s.sigma_s);
         std::fprintf(stderr, "\n");
     }
     for (const bool up : {true, false}) {
         const auto a = towards(measured.shifts, up), b = towards(true_shifts, up);
-        events<Shift>(a, b, 1.0, into["shift.start"], [](const Shift& s) { return s.start_s; }, [](const Shift& s) { return s.sigma_s; });
-        events<Shift>(a, b, 1.0, into["shift.end"], [](const Shift& s) { return s.end_s; }, [](const Shift& s) { return s.sigma_s; });
+        events<Shift>(
+            a, b, 1.0, into["shift.start"], [](const Shift& s) { return s.start_s; }, [](const Shift& s) { return s.sigma_s; });
+        events<Shift>(
+            a, b, 1.0, into["shift.end"], [](const Shift& s) { return s.end_s; }, [](const Shift& s) { return s.sigma_s; });
     }
     return true;
 }

@@ -14,8 +14,8 @@ struct Errors {
     std::size_t count() const { return error.size(); }
     double mean_absolute() const;
     double bias() const;
-    double worst_of_95() const;           // 95 % of the errors are no larger
-    double covered(double sigmas) const;  // share of errors within so many stated sigmas
+    double worst_of_95() const;          // 95 % of the errors are no larger
+    double covered(double sigmas) const; // share of errors within so many stated sigmas
 };
 
 /// Names of the compared figures, in the order of the table, with unit and the error that is allowed.

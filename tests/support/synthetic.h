@@ -6,7 +6,9 @@
 
 namespace bevel::test {
 
-inline std::filesystem::path data_dir() { return std::filesystem::path(BEVEL_SOURCE_DIR) / "data"; }
+inline std::filesystem::path data_dir() {
+    return std::filesystem::path(BEVEL_SOURCE_DIR) / "data";
+}
 
 inline Movement movement(const std::string& id) {
     auto m = load_movement(data_dir() / "movements" / (id + ".json"));

@@ -9,7 +9,9 @@ namespace {
 using signal::Series;
 constexpr double inf = 1e18;
 
-Vec3 mid(const Body3& b, Point l) { return 0.5 * (b[l] + b[static_cast<std::size_t>(mirrored(l))]); }
+Vec3 mid(const Body3& b, Point l) {
+    return 0.5 * (b[l] + b[static_cast<std::size_t>(mirrored(l))]);
+}
 
 /// What is compared: places of hands and feet against the hips, depth and weight, as far as the view shows them. One row a moment.
 Eigen::MatrixXd features(const Motion& m, bool use_x, bool use_z, const Series& times) {
@@ -35,7 +37,9 @@ Eigen::MatrixXd features(const Motion& m, bool use_x, bool use_z, const Series& 
     }
     for (const Point a : {left_ankle, right_ankle}) add([&](std::size_t i) { return 1.5 * body(i)[a].y() / h; });
     const auto lateral = use_x ? 0 : 2;
-    auto over_feet = [&](std::size_t i, Eigen::Index axis) { return 2 * (mid(body(i), left_hip)[axis] - mid(body(i), left_ankle)[axis]) / h; };
+    auto over_feet = [&](std::size_t i, Eigen::Index axis) {
+        return 2 * (mid(body(i), left_hip)[axis] - mid(body(i), left_ankle)[axis]) / h;
+    };
     add([&](std::size_t i) { return over_feet(i, lateral); });
     if (use_z) {
         add([&](std::size_t i) { return 1.5 * (body(i)[left_ankle].z() - body(i)[right_ankle].z()) / h; });
@@ -145,7 +149,8 @@ private:
             double best = j == 0 ? (before == start_of_clip ? 0.0 : inf) : idle_[before];
             auto how = static_cast<unsigned char>(from_idle + before);
             for (std::size_t h = 0; h < 3 && before < 2 && j > 0; ++h)
-                if (cost_[before].back()[h] < best) best = cost_[before].back()[h], how = static_cast<unsigned char>(from_end + 3 * before + h);
+                if (cost_[before].back()[h] < best)
+                    best = cost_[before].back()[h], how = static_cast<unsigned char>(from_end + 3 * before + h);
             idle_came_[static_cast<std::size_t>(j) * 3 + before] = how;
             next_idle_[before] = best + here;
         }
@@ -156,7 +161,8 @@ private:
         std::array<std::vector<std::array<double, 3>>, 2> next;
         for (std::size_t s = 0; s < 2; ++s) {
             const auto n = cost_[s].size();
-            const auto [open, how] = j == 0 ? std::pair{s == 1 && again_ > 100 ? 5.0 : 0.0, static_cast<unsigned char>(from_idle + start_of_clip)} : free(s);
+            const auto [open, how] =
+                j == 0 ? std::pair{s == 1 && again_ > 100 ? 5.0 : 0.0, static_cast<unsigned char>(from_idle + start_of_clip)} : free(s);
             next[s].assign(n, {inf, inf, inf});
             for (std::size_t i = 0; i < n; ++i) {
                 const double local = distance(reference_[s], static_cast<Eigen::Index>(i), student_, j);

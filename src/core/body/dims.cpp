@@ -27,13 +27,20 @@ SegmentTable SegmentTable::of(Sex sex) {
     if (sex == Sex::female) return f;
     if (sex == Sex::male) return m;
     auto mid = [](double a, double b) { return 0.5 * (a + b); };
-    return {mid(f.head, m.head),           mid(f.trunk, m.trunk),
-            mid(f.trunk_at, m.trunk_at),   mid(f.upper_arm, m.upper_arm),
-            mid(f.upper_arm_at, m.upper_arm_at), mid(f.forearm, m.forearm),
-            mid(f.forearm_at, m.forearm_at), mid(f.hand, m.hand),
-            mid(f.thigh, m.thigh),         mid(f.thigh_at, m.thigh_at),
-            mid(f.shank, m.shank),         mid(f.shank_at, m.shank_at),
-            mid(f.foot, m.foot),           mid(f.foot_at, m.foot_at)};
+    return {mid(f.head, m.head),
+            mid(f.trunk, m.trunk),
+            mid(f.trunk_at, m.trunk_at),
+            mid(f.upper_arm, m.upper_arm),
+            mid(f.upper_arm_at, m.upper_arm_at),
+            mid(f.forearm, m.forearm),
+            mid(f.forearm_at, m.forearm_at),
+            mid(f.hand, m.hand),
+            mid(f.thigh, m.thigh),
+            mid(f.thigh_at, m.thigh_at),
+            mid(f.shank, m.shank),
+            mid(f.shank_at, m.shank_at),
+            mid(f.foot, m.foot),
+            mid(f.foot_at, m.foot_at)};
 }
 
 std::array<double, point_count> centre_weights(const SegmentTable& t) {

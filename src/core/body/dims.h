@@ -20,8 +20,7 @@ enum class Sex { female, male, mean };
 /// Mass shares and centres by de Leva (1996, J Biomech 29:1223): share of the body's mass, and the centre as a share of the segment's
 /// length from its proximal end. Trunk from mid-shoulder to mid-hip; shank from knee to ankle joint centre; head taken at mid-ear.
 struct SegmentTable {
-    double head, trunk, trunk_at, upper_arm, upper_arm_at, forearm, forearm_at, hand, thigh, thigh_at, shank, shank_at, foot,
-        foot_at;
+    double head, trunk, trunk_at, upper_arm, upper_arm_at, forearm, forearm_at, hand, thigh, thigh_at, shank, shank_at, foot, foot_at;
     static SegmentTable of(Sex sex);
 };
 

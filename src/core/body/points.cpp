@@ -3,14 +3,16 @@
 namespace bevel {
 namespace {
 constexpr std::array<std::string_view, point_count> names = {
-    "nose", "left_eye", "left_ear", "left_shoulder", "left_elbow", "left_wrist", "left_thumb", "left_index",
-    "left_little", "left_hip", "left_knee", "left_ankle", "left_heel", "left_toe", "right_eye", "right_ear",
-    "right_shoulder", "right_elbow", "right_wrist", "right_thumb", "right_index", "right_little", "right_hip",
-    "right_knee", "right_ankle", "right_heel", "right_toe"};
+    "nose",         "left_eye",    "left_ear",       "left_shoulder", "left_elbow",  "left_wrist",  "left_thumb",
+    "left_index",   "left_little", "left_hip",       "left_knee",     "left_ankle",  "left_heel",   "left_toe",
+    "right_eye",    "right_ear",   "right_shoulder", "right_elbow",   "right_wrist", "right_thumb", "right_index",
+    "right_little", "right_hip",   "right_knee",     "right_ankle",   "right_heel",  "right_toe"};
 constexpr std::array<std::string_view, 6> views = {"front", "back", "left", "right", "oblique", "3d"};
 } // namespace
 
-std::string_view point_name(Point p) { return names[static_cast<std::size_t>(p)]; }
+std::string_view point_name(Point p) {
+    return names[static_cast<std::size_t>(p)];
+}
 
 std::optional<Point> point_from_name(std::string_view name) {
     for (int i = 0; i < point_count; ++i)
@@ -18,7 +20,9 @@ std::optional<Point> point_from_name(std::string_view name) {
     return std::nullopt;
 }
 
-std::string_view view_name(View v) { return views[static_cast<std::size_t>(v)]; }
+std::string_view view_name(View v) {
+    return views[static_cast<std::size_t>(v)];
+}
 
 std::optional<View> view_from_name(std::string_view name) {
     for (std::size_t i = 0; i < views.size(); ++i)

@@ -13,16 +13,40 @@ using Vec3 = Eigen::Vector3d;
 
 enum Point : int {
     nose,
-    left_eye, left_ear, left_shoulder, left_elbow, left_wrist, left_thumb, left_index, left_little,
-    left_hip, left_knee, left_ankle, left_heel, left_toe,
-    right_eye, right_ear, right_shoulder, right_elbow, right_wrist, right_thumb, right_index, right_little,
-    right_hip, right_knee, right_ankle, right_heel, right_toe,
+    left_eye,
+    left_ear,
+    left_shoulder,
+    left_elbow,
+    left_wrist,
+    left_thumb,
+    left_index,
+    left_little,
+    left_hip,
+    left_knee,
+    left_ankle,
+    left_heel,
+    left_toe,
+    right_eye,
+    right_ear,
+    right_shoulder,
+    right_elbow,
+    right_wrist,
+    right_thumb,
+    right_index,
+    right_little,
+    right_hip,
+    right_knee,
+    right_ankle,
+    right_heel,
+    right_toe,
 };
 inline constexpr int point_count = 27;
 inline constexpr int side_offset = right_eye - left_eye;
 
 enum class Side { left, right };
-inline Side other(Side s) { return s == Side::left ? Side::right : Side::left; }
+inline Side other(Side s) {
+    return s == Side::left ? Side::right : Side::left;
+}
 
 /// The point of a pair on the given side; `left_point` must be a left_ point.
 inline Point on(Side side, Point left_point) {

@@ -80,7 +80,8 @@ private:
     std::vector<Window> windows(const Check& c, const Repetition& r) const {
         std::vector<Window> w;
         for (const auto& p : r.phases)
-            if (c.phases.empty() || std::find(c.phases.begin(), c.phases.end(), p.id) != c.phases.end()) w.push_back({p.start_s, p.end_s, p.id});
+            if (c.phases.empty() || std::find(c.phases.begin(), c.phases.end(), p.id) != c.phases.end())
+                w.push_back({p.start_s, p.end_s, p.id});
         return w;
     }
 
@@ -156,13 +157,24 @@ private:
         }
         o.sigma = signal::median(sg);
         switch (c.summary) {
-        case Summary::max: o.value = signal::quantile(v, 0.90); break;
-        case Summary::min: o.value = signal::quantile(v, 0.10); break;
-        case Summary::at_start: o.value = v.front(); break;
-        case Summary::at_end: o.value = v.back(); break;
-        default: o.value = signal::median(v); break;
+        case Summary::max:
+            o.value = signal::quantile(v, 0.90);
+            break;
+        case Summary::min:
+            o.value = signal::quantile(v, 0.10);
+            break;
+        case Summary::at_start:
+            o.value = v.front();
+            break;
+        case Summary::at_end:
+            o.value = v.back();
+            break;
+        default:
+            o.value = signal::median(v);
+            break;
         }
-        const auto nearest = std::min_element(in.begin(), in.end(), [&](const At& a, const At& b) { return std::abs(a.v - o.value) < std::abs(b.v - o.value); });
+        const auto nearest = std::min_element(in.begin(), in.end(),
+                                              [&](const At& a, const At& b) { return std::abs(a.v - o.value) < std::abs(b.v - o.value); });
         o.time_s = nearest->t;
     }
 
@@ -273,7 +285,9 @@ private:
             for (const double v : d) var += (v - mean) * (v - mean) / static_cast<double>(d.size() - 1);
             o.value = 100 * std::sqrt(var) / mean;
             o.sigma = 100 * 0.35 / mean;
-            const auto worst = std::max_element(d.begin(), d.end(), [&](double a, double b) { return std::abs(a - mean) < std::abs(b - mean); }) - d.begin();
+            const auto worst =
+                std::max_element(d.begin(), d.end(), [&](double a, double b) { return std::abs(a - mean) < std::abs(b - mean); }) -
+                d.begin();
             o.repetition = static_cast<int>(worst);
             o.time_s = al_.repetitions[static_cast<std::size_t>(worst)].start_s;
             o.verdict = verdict_of(o.value, o.sigma, o.low, o.high, c.edge.value_or(0), o.widened);
@@ -323,7 +337,8 @@ private:
             // Shown for a check that holds: the middle repetition.
             const double m = signal::median(values);
             for (const auto& o : f.outcomes)
-                if (o.verdict != Verdict::cannot_tell && (worst == nullptr || std::abs(o.value - m) < std::abs(worst->value - m))) worst = &o;
+                if (o.verdict != Verdict::cannot_tell && (worst == nullptr || std::abs(o.value - m) < std::abs(worst->value - m)))
+                    worst = &o;
         }
         f.value = worst->value;
         f.sigma = worst->sigma;
@@ -389,13 +404,20 @@ std::string_view family_name(Family f) {
 Family family_of(const std::string& rule) {
     if (rule.empty()) return Family::tempo;
     switch (rule[0]) {
-    case 'F': return Family::feet;
-    case 'W': return Family::weight;
-    case 'K': return Family::knees;
-    case 'H': return Family::hips;
-    case 'S': return rule == "S3" || rule == "S4" ? Family::head : Family::spine;
-    case 'A': return Family::arms;
-    default: return Family::tempo;
+    case 'F':
+        return Family::feet;
+    case 'W':
+        return Family::weight;
+    case 'K':
+        return Family::knees;
+    case 'H':
+        return Family::hips;
+    case 'S':
+        return rule == "S3" || rule == "S4" ? Family::head : Family::spine;
+    case 'A':
+        return Family::arms;
+    default:
+        return Family::tempo;
     }
 }
 

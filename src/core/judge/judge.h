@@ -31,14 +31,14 @@ struct Finding {
     Severity severity = Severity::shape;
     Verdict verdict = Verdict::cannot_tell;
     Absent absent = Absent::none;
-    std::vector<int> repetitions;  // those outside
-    int judged = 0;                // repetitions in which it could be told
+    std::vector<int> repetitions; // those outside
+    int judged = 0;               // repetitions in which it could be told
     double value = 0, sigma = 0, time_s = 0;
     std::optional<double> low, high;
     bool widened = false;
-    std::string cue, good;         // wording of the movement file
+    std::string cue, good;             // wording of the movement file
     std::vector<std::string> cause_of; // checks higher up that this may cause
-    std::vector<Outcome> outcomes; // one a repetition of that side
+    std::vector<Outcome> outcomes;     // one a repetition of that side
     /// How far outside, in the measure's unit, signed towards where it must go back from; 0 inside.
     double excess() const;
 };

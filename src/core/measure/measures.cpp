@@ -11,10 +11,16 @@ namespace {
 
 using signal::Series;
 constexpr double deg = std::numbers::pi / 180;
-constexpr std::size_t i(Point p) { return static_cast<std::size_t>(p); }
+constexpr std::size_t i(Point p) {
+    return static_cast<std::size_t>(p);
+}
 
-Vec3 mid(const Body3& b, Point l) { return 0.5 * (b[i(l)] + b[i(mirrored(l))]); }
-double outward(Side s) { return s == Side::left ? 1 : -1; }
+Vec3 mid(const Body3& b, Point l) {
+    return 0.5 * (b[i(l)] + b[i(mirrored(l))]);
+}
+double outward(Side s) {
+    return s == Side::left ? 1 : -1;
+}
 
 /// What a frame measure may look at besides the points.
 struct Context {
@@ -149,37 +155,79 @@ std::vector<Def> definitions() {
     d.push_back({"knee.inward", "deg", true, leg, knee_inward, false, 1.5});
     d.push_back({"knee.ahead", "cm", true, {left_knee, left_toe}, knee_ahead, false, 1.0});
     d.push_back({"knee.toe", "deg", true, {left_knee, left_ankle, left_heel, left_toe}, knee_toe});
-    d.push_back({"pelvis.tilt", "deg", false, {left_hip, right_hip}, [](const Body3& b, const Context& c) { return tilt_of(b, c, left_hip, 0.1 * c.m.stature); }, true});
-    d.push_back({"shoulder.tilt", "deg", false, {left_shoulder, right_shoulder}, [](const Body3& b, const Context& c) { return tilt_of(b, c, left_shoulder, c.sw()); }, true});
-    d.push_back({"pelvis.turn", "deg", false, {left_hip, right_hip}, [](const Body3& b, const Context& c) { return turn_of(b, c, left_hip, 0.1 * c.m.stature); }, false, 6});
-    d.push_back({"shoulder.turn", "deg", false, {left_shoulder, right_shoulder}, [](const Body3& b, const Context& c) { return turn_of(b, c, left_shoulder, c.sw()); }, false, 6});
-    d.push_back({"turn.gap", "deg", false, trunk, [](const Body3& b, const Context& c) -> Value {
+    d.push_back({"pelvis.tilt",
+                 "deg",
+                 false,
+                 {left_hip, right_hip},
+                 [](const Body3& b, const Context& c) { return tilt_of(b, c, left_hip, 0.1 * c.m.stature); },
+                 true});
+    d.push_back({"shoulder.tilt",
+                 "deg",
+                 false,
+                 {left_shoulder, right_shoulder},
+                 [](const Body3& b, const Context& c) { return tilt_of(b, c, left_shoulder, c.sw()); },
+                 true});
+    d.push_back({"pelvis.turn",
+                 "deg",
+                 false,
+                 {left_hip, right_hip},
+                 [](const Body3& b, const Context& c) { return turn_of(b, c, left_hip, 0.1 * c.m.stature); },
+                 false,
+                 6});
+    d.push_back({"shoulder.turn",
+                 "deg",
+                 false,
+                 {left_shoulder, right_shoulder},
+                 [](const Body3& b, const Context& c) { return turn_of(b, c, left_shoulder, c.sw()); },
+                 false,
+                 6});
+    d.push_back({"turn.gap", "deg", false, trunk,
+                 [](const Body3& b, const Context& c) -> Value {
                      const Value p = turn_of(b, c, left_hip, 0.1 * c.m.stature), s = turn_of(b, c, left_shoulder, c.sw());
                      if (p.absent != Absent::none) return p;
                      if (s.absent != Absent::none) return s;
                      return std::remainder(s.v - p.v, 360);
-                 }, false, 8});
-    d.push_back({"hip.height", "1", false, {left_hip, right_hip}, [](const Body3& b, const Context& c) -> Value { return mid(b, left_hip).y() / c.m.neutral.hip_height; }});
-    d.push_back({"thigh", "deg", true, {left_hip, left_knee}, [](const Body3& b, const Context& c) -> Value {
+                 },
+                 false, 8});
+    d.push_back({"hip.height", "1", false, {left_hip, right_hip}, [](const Body3& b, const Context& c) -> Value {
+                     return mid(b, left_hip).y() / c.m.neutral.hip_height;
+                 }});
+    d.push_back({"thigh",
+                 "deg",
+                 true,
+                 {left_hip, left_knee},
+                 [](const Body3& b, const Context& c) -> Value {
                      if (!c.has_z()) return Absent::view;
                      const Vec3 t = b[i(on(c.side, left_knee))] - b[i(on(c.side, left_hip))];
                      return std::atan2(-t.y(), std::hypot(t.x(), t.z())) / deg;
-                 }, true});
+                 },
+                 true});
     d.push_back({"trunk.lean", "deg", false, trunk, lean, true});
     d.push_back({"trunk.side", "deg", false, trunk, side_bend, true});
-    d.push_back({"head.offset", "cm", false, {left_ear, right_ear, left_shoulder, right_shoulder}, [](const Body3& b, const Context& c) -> Value {
-                     if (!c.has_z()) return Absent::view;
-                     if (c.m.neutral.source == NeutralSource::proportions) return Absent::no_neutral;
-                     return 100 * (mid(b, left_ear).z() - mid(b, left_shoulder).z() - c.m.neutral.head_offset);
-                 }});
-    d.push_back({"plumb.side", "cm", false, {left_ear, right_ear, left_heel, right_heel, left_toe, right_toe}, [](const Body3& b, const Context& c) -> Value {
+    d.push_back(
+        {"head.offset", "cm", false, {left_ear, right_ear, left_shoulder, right_shoulder}, [](const Body3& b, const Context& c) -> Value {
+             if (!c.has_z()) return Absent::view;
+             if (c.m.neutral.source == NeutralSource::proportions) return Absent::no_neutral;
+             return 100 * (mid(b, left_ear).z() - mid(b, left_shoulder).z() - c.m.neutral.head_offset);
+         }});
+    d.push_back({"plumb.side",
+                 "cm",
+                 false,
+                 {left_ear, right_ear, left_heel, right_heel, left_toe, right_toe},
+                 [](const Body3& b, const Context& c) -> Value {
                      if (!c.has_x()) return Absent::view;
                      return plumb_of(b, 0);
-                 }, true});
-    d.push_back({"plumb.forward", "cm", false, {left_ear, right_ear, left_heel, right_heel, left_toe, right_toe}, [](const Body3& b, const Context& c) -> Value {
+                 },
+                 true});
+    d.push_back({"plumb.forward",
+                 "cm",
+                 false,
+                 {left_ear, right_ear, left_heel, right_heel, left_toe, right_toe},
+                 [](const Body3& b, const Context& c) -> Value {
                      if (!c.has_z()) return Absent::view;
                      return plumb_of(b, 2);
-                 }, true});
+                 },
+                 true});
     d.push_back({"shoulder.gap", "1", true, {left_ear, left_shoulder}, [](const Body3& b, const Context& c) -> Value {
                      if (c.m.neutral.source == NeutralSource::proportions) return Absent::no_neutral;
                      return (b[i(on(c.side, left_ear))].y() - b[i(on(c.side, left_shoulder))].y()) / c.m.neutral.ear_shoulder_gap;
@@ -188,8 +236,14 @@ std::vector<Def> definitions() {
                      if (!c.full()) return Absent::view;
                      return joint_bend(b[i(on(c.side, left_shoulder))], b[i(on(c.side, left_elbow))], b[i(on(c.side, left_wrist))]);
                  }});
-    d.push_back({"hand.height", "1", true, {left_wrist}, [](const Body3& b, const Context& c) -> Value { return b[i(on(c.side, left_wrist))].y() / c.m.stature; }});
-    d.push_back({"hand.centre", "SW", true, {left_wrist, left_shoulder, right_shoulder, left_hip, right_hip}, [](const Body3& b, const Context& c) -> Value {
+    d.push_back({"hand.height", "1", true, {left_wrist}, [](const Body3& b, const Context& c) -> Value {
+                     return b[i(on(c.side, left_wrist))].y() / c.m.stature;
+                 }});
+    d.push_back({"hand.centre",
+                 "SW",
+                 true,
+                 {left_wrist, left_shoulder, right_shoulder, left_hip, right_hip},
+                 [](const Body3& b, const Context& c) -> Value {
                      if (!c.has_x()) return Absent::view;
                      const double bone = 0.6 * mid(b, left_shoulder).x() + 0.4 * mid(b, left_hip).x();
                      return outward(c.side) * (b[i(on(c.side, left_wrist))].x() - bone) / c.sw();
@@ -203,7 +257,8 @@ double propagate(const Def& d, const Body3& b, const Context& c, std::size_t fra
     Body3 moved = b;
     const auto& s = c.m.sigma[frame];
     for (const Point base : d.points) {
-        const auto p = i(d.sided && base != right_hip && base != right_shoulder && base >= left_eye && base < right_eye ? on(c.side, base) : base);
+        const auto p =
+            i(d.sided && base != right_hip && base != right_shoulder && base >= left_eye && base < right_eye ? on(c.side, base) : base);
         for (Eigen::Index axis = 0; axis < 3; ++axis) {
             if ((axis == 0 && !c.m.has_x) || (axis == 2 && !c.m.has_z)) continue;
             const double step = std::max(1e-4, s[p]);
@@ -240,7 +295,11 @@ MeasureSeries run(const Def& d, const Motion& m, std::optional<Side> side) {
         }
         // Scale: lengths in cm and heights carry it; shares of SW carry the error of SW instead.
         if (m.camera && unit == "cm") var += std::pow(v.v * m.camera->scale_sigma, 2);
-        if (unit == "SW") var += std::pow(v.v * std::hypot(m.neutral.shoulder_width_sigma / m.neutral.shoulder_width, m.has_x ? 0 : m.camera ? m.camera->scale_sigma : 0), 2);
+        if (unit == "SW")
+            var += std::pow(v.v * std::hypot(m.neutral.shoulder_width_sigma / m.neutral.shoulder_width, m.has_x    ? 0
+                                                                                                        : m.camera ? m.camera->scale_sigma
+                                                                                                                   : 0),
+                            2);
         s.sigma = std::sqrt(var);
     }
     return out;
@@ -263,7 +322,8 @@ void gate_toes(const Motion& m, Measures& out) {
         const Series slow = m.view == View::three_d ? angle : signal::low_pass(m.time_s, angle, 0.5);
         const double limit = m.view == View::three_d ? 15.0 : 26.0; // one camera tells the toes' direction to about 10 degrees
         for (std::size_t f = 0; f < m.frames(); ++f)
-            if (inward.samples[f].present() && std::isfinite(slow[f]) && slow[f] > limit + 1e-9) inward.samples[f] = {0, 0, Absent::toes_out};
+            if (inward.samples[f].present() && std::isfinite(slow[f]) && slow[f] > limit + 1e-9)
+                inward.samples[f] = {0, 0, Absent::toes_out};
     }
 }
 
@@ -271,7 +331,7 @@ void gate_toes(const Motion& m, Measures& out) {
 
 std::string_view absent_name(Absent a) {
     constexpr std::array<std::string_view, 12> names{"none",       "view",       "no_body",     "turned",   "foreshortened", "toes_out",
-                                                     "feet_close", "no_neutral", "no_vertical", "foot_off", "no_event", "hidden"};
+                                                     "feet_close", "no_neutral", "no_vertical", "foot_off", "no_event",      "hidden"};
     return names[static_cast<std::size_t>(a)];
 }
 
@@ -298,7 +358,8 @@ Measures measure(const Motion& m, const MeasureOptions& options) {
             out.series[d.id] = run(d, m, std::nullopt);
             continue;
         }
-        for (const Side s : {Side::left, Side::right}) out.series[std::string(d.id) + (s == Side::left ? ".left" : ".right")] = run(d, m, s);
+        for (const Side s : {Side::left, Side::right})
+            out.series[std::string(d.id) + (s == Side::left ? ".left" : ".right")] = run(d, m, s);
     }
     gate_toes(m, out);
     find_contacts(m, out);

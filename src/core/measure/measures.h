@@ -9,17 +9,17 @@ namespace bevel {
 /// Why a measure has no value at a frame or in a whole clip.
 enum class Absent {
     none,
-    view,           // cannot be told from this view
-    no_body,        // nobody found on the frame
-    turned,         // the part is turned too far from the picture plane
-    foreshortened,  // the thigh shows less than 0.8 of its length
-    toes_out,       // toes point more than 15 degrees out
-    feet_close,     // feet less than 0.25 m apart
-    no_neutral,     // no quiet standing to compare with
-    no_vertical,    // the vertical is not known apart from the body
-    foot_off,       // the foot is off the floor, or both are
-    no_event,       // the event was not found
-    hidden,         // the foot is hidden in part, and the moment is told too roughly
+    view,          // cannot be told from this view
+    no_body,       // nobody found on the frame
+    turned,        // the part is turned too far from the picture plane
+    foreshortened, // the thigh shows less than 0.8 of its length
+    toes_out,      // toes point more than 15 degrees out
+    feet_close,    // feet less than 0.25 m apart
+    no_neutral,    // no quiet standing to compare with
+    no_vertical,   // the vertical is not known apart from the body
+    foot_off,      // the foot is off the floor, or both are
+    no_event,      // the event was not found
+    hidden,        // the foot is hidden in part, and the moment is told too roughly
 };
 std::string_view absent_name(Absent a);
 
@@ -61,7 +61,7 @@ struct Measures {
     std::vector<Shift> shifts;                   // of weight.left, or of weight.front where only that is seen
     bool shifts_are_front = false;               // shifts run along the forward axis (share on the forward foot's side: left foot)
     std::vector<FootEvent> foot_events;
-    std::vector<Vec3> centre;                    // body centre, m
+    std::vector<Vec3> centre; // body centre, m
     const MeasureSeries* find(const std::string& id, std::optional<Side> side = std::nullopt) const;
 };
 

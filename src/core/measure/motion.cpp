@@ -11,7 +11,9 @@ using signal::Series;
 constexpr double usual_focal = 0.80; // of the longer picture side; main cameras of phones lie within 0.68 to 0.95
 constexpr double deg = std::numbers::pi / 180;
 
-Vec3 mid(const Body3& b, Point l) { return 0.5 * (b[l] + b[static_cast<std::size_t>(mirrored(l))]); }
+Vec3 mid(const Body3& b, Point l) {
+    return 0.5 * (b[l] + b[static_cast<std::size_t>(mirrored(l))]);
+}
 
 double bend(const Vec3& a, const Vec3& b, const Vec3& c) {
     const Vec3 u = a - b, v = c - b;
@@ -159,7 +161,8 @@ private:
                 m_.sigma[i][static_cast<std::size_t>(k)] = std::max(px.sigma, 0.3) * w / c.focal_px;
                 if (base == left_heel || base == left_toe) {
                     const double level = c.distance - depth_offset(p, view_, d);
-                    m_.foot_place[i][static_cast<std::size_t>((left ? 0 : 2) + (base == left_toe ? 1 : 0))] = Vec2(r.x() * level, r.y() * level);
+                    m_.foot_place[i][static_cast<std::size_t>((left ? 0 : 2) + (base == left_toe ? 1 : 0))] =
+                        Vec2(r.x() * level, r.y() * level);
                 }
             }
         }
@@ -327,7 +330,9 @@ void find_neutral(Motion& m, const MotionOptions& o) {
     auto length = [&](Point a, Point b) {
         return median_of([&](const Body3& p) { return 0.5 * ((p[a] - p[b]).norm() + (p[mirrored(a)] - p[mirrored(b)]).norm()); });
     };
-    const double side_bend = median_of([&](const Body3& p) { return 0.5 * (bend(p[left_hip], p[left_knee], p[left_ankle]) + bend(p[right_hip], p[right_knee], p[right_ankle])); });
+    const double side_bend = median_of([&](const Body3& p) {
+        return 0.5 * (bend(p[left_hip], p[left_knee], p[left_ankle]) + bend(p[right_hip], p[right_knee], p[right_ankle]));
+    });
     const double lean = median_of([&](const Body3& p) {
         const Vec3 d = mid(p, left_shoulder) - mid(p, left_hip);
         return std::atan2(std::hypot(d.x(), d.z()), d.y()) / deg;
@@ -416,7 +421,9 @@ Result<Motion> make_motion(const Track& track, const MotionOptions& options) {
     if (view != View::three_d && track.height > 0) {
         std::size_t cut = 0;
         for (const auto& f : track.px)
-            if (f && (std::max((*f)[left_heel].y, (*f)[left_toe].y) > track.height || std::max((*f)[right_heel].y, (*f)[right_toe].y) > track.height)) ++cut;
+            if (f && (std::max((*f)[left_heel].y, (*f)[left_toe].y) > track.height ||
+                      std::max((*f)[right_heel].y, (*f)[right_toe].y) > track.height))
+                ++cut;
         if (cut * 5 > seen) return fail(Code::cannot_judge, "feet_cut_off");
     }
     fill(m);

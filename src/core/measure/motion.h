@@ -10,13 +10,13 @@ enum class NeutralSource { quiet_second, proportions };
 /// The student standing quietly. Lengths in metres.
 struct Neutral {
     NeutralSource source = NeutralSource::proportions;
-    double from_s = 0, to_s = 0;     // where in the clip it was found
+    double from_s = 0, to_s = 0;                         // where in the clip it was found
     double shoulder_width = 0, shoulder_width_sigma = 0; // SW
     double hip_height = 0;
     double thigh = 0, shank = 0, trunk = 0, foot = 0;
-    double head_offset = 0;          // mid-ear ahead of mid-shoulder
+    double head_offset = 0; // mid-ear ahead of mid-shoulder
     double ear_shoulder_gap = 0;
-    double knee_sum = 0;             // mean knee bend while standing, degrees
+    double knee_sum = 0; // mean knee bend while standing, degrees
 };
 
 /// Camera of a single-camera clip as it was estimated.
@@ -41,8 +41,8 @@ struct Motion {
     /// One camera: heel and toe (left heel, left toe, right heel, right toe) on the picture as if at the standing distance, m: (right, up).
     /// A foot that rests keeps its place here whatever its depth; a step towards the camera moves down. Empty for 3D points.
     std::vector<std::array<Vec2, 4>> foot_place;
-    double jitter = 0;                                  // m, the part of sigma that changes from frame to frame, after filtering
-    double vertical_sigma = 0;                          // rad, of the vertical itself
+    double jitter = 0;         // m, the part of sigma that changes from frame to frame, after filtering
+    double vertical_sigma = 0; // rad, of the vertical itself
     double stature = 1.7, stature_sigma = 0.02;
     double rate = 30;
     std::optional<CameraEstimate> camera;
@@ -51,11 +51,11 @@ struct Motion {
 };
 
 struct MotionOptions {
-    std::optional<View> view;              // as declared; needed for tracks of pixels
-    std::optional<double> stature_m;       // the student's height
+    std::optional<View> view;               // as declared; needed for tracks of pixels
+    std::optional<double> stature_m;        // the student's height
     std::optional<double> shoulder_width_m; // from an earlier clip of this student; used where this one cannot show it
     bool filter = true;
-    double cutoff_hz = 0;                  // 0: 6 Hz for 3D points, 4 Hz for points found on pictures
+    double cutoff_hz = 0; // 0: 6 Hz for 3D points, 4 Hz for points found on pictures
     std::string validate() const;
 };
 

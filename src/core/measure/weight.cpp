@@ -8,7 +8,9 @@ namespace {
 
 using signal::Series;
 constexpr double gravity = 9.81;
-constexpr std::size_t i(Point p) { return static_cast<std::size_t>(p); }
+constexpr std::size_t i(Point p) {
+    return static_cast<std::size_t>(p);
+}
 
 Series coordinate(const Motion& m, Point p, Eigen::Index axis) {
     Series y(m.frames(), NAN);
@@ -32,7 +34,9 @@ Vec3 foot_centre(const Body3& b, Side s) {
     return heel + 0.36 * (toe - heel); // middle of heel to 72 % of the foot
 }
 
-double foot_sigma(const Motion& m, std::size_t f, Side s) { return m.sigma[f][i(on(s, left_heel))] * 0.75; }
+double foot_sigma(const Motion& m, std::size_t f, Side s) {
+    return m.sigma[f][i(on(s, left_heel))] * 0.75;
+}
 
 using Feet = std::array<std::vector<Vec3>, 2>; // foot centres, left and right, a frame each
 
@@ -57,7 +61,8 @@ Feet standing_feet(const Motion& m, const Measures& out) {
             while (b < n && contact[b] == Contact::off) ++b;
             if (b > a) {
                 const auto few = static_cast<std::size_t>(std::max(3.0, 0.3 * m.rate));
-                const auto before = a > 0 ? placed(a > few ? a - few : 0, a) : std::nullopt, after = b < n ? placed(b, std::min(n, b + few)) : std::nullopt;
+                const auto before = a > 0 ? placed(a > few ? a - few : 0, a) : std::nullopt,
+                           after = b < n ? placed(b, std::min(n, b + few)) : std::nullopt;
                 for (std::size_t f = a; f < b; ++f) {
                     const auto& at = f < (a + b) / 2 ? (before ? before : after) : (after ? after : before);
                     if (at) c[f] = *at;
@@ -87,7 +92,8 @@ Sample share_at(const Motion& m, const Feet& feet, std::size_t f, const Vec3& ze
     const double centre_sigma = m.view == View::three_d ? 0.008 : 0.011;
     const double foot = 0.5 * (foot_sigma(m, f, Side::left) + foot_sigma(m, f, Side::right));
     const double tilt = m.vertical_sigma * 0.95; // a tilted vertical moves the centre, 0.95 m up, over the feet
-    return {w, std::sqrt(centre_sigma * centre_sigma + foot * foot * (w * w + (1 - w) * (1 - w)) + tilt * tilt) / std::abs(span), Absent::none};
+    return {w, std::sqrt(centre_sigma * centre_sigma + foot * foot * (w * w + (1 - w) * (1 - w)) + tilt * tilt) / std::abs(span),
+            Absent::none};
 }
 
 /// Offset of the share learnt from quiet single supports, where all of it must be on one foot.
@@ -174,7 +180,8 @@ public:
             // The ends of a rest may already belong to the step: they are judged by how the foot rested just before.
             const std::size_t guard = std::min(frames(0.8), (r.to - r.from) / 3);
             const std::size_t last = r.to - guard, first = r.from + guard;
-            const Rest end = rest(last > r.from + frames(1.2) ? last - frames(1.2) : r.from, last), begin = rest(first, std::min(r.to, first + frames(1.2)));
+            const Rest end = rest(last > r.from + frames(1.2) ? last - frames(1.2) : r.from, last),
+                       begin = rest(first, std::min(r.to, first + frames(1.2)));
             const Contact now = tilted(r.toe.y() - r.heel.y() - level, 0.03);
             for (std::size_t f = first; f < last; ++f) out[f] = now;
             leave(end, now, level, {last, r.to}, 1, out);
@@ -184,7 +191,8 @@ public:
         for (std::size_t a = 1; a < out.size();) {
             std::size_t b = a;
             while (b < out.size() && out[b] != Contact::flat && out[b] != Contact::off) ++b;
-            if (b > a && b < out.size() && b - a < frames(0.25) && out[a - 1] == Contact::flat && out[b] == Contact::flat) std::fill(out.begin() + static_cast<std::ptrdiff_t>(a), out.begin() + static_cast<std::ptrdiff_t>(b), Contact::flat);
+            if (b > a && b < out.size() && b - a < frames(0.25) && out[a - 1] == Contact::flat && out[b] == Contact::flat)
+                std::fill(out.begin() + static_cast<std::ptrdiff_t>(a), out.begin() + static_cast<std::ptrdiff_t>(b), Contact::flat);
             a = std::max(b, a + 1);
         }
         return out;
@@ -264,10 +272,11 @@ private:
                 tilt = std::max(tilt, std::abs(at(f, toe_).y() - at(f, heel_).y() - level));
             }
             const double apart = std::max((a.heel - b.heel).norm(), (a.toe - b.toe).norm());
-            // A step lifts or moves the foot by more than this, and lifting heel or toe tilts it; the points of a foot that bears drift with
-            // the shin. A hidden foot is told less surely.
+            // A step lifts or moves the foot by more than this, and lifting heel or toe tilts it; the points of a foot that bears drift
+            // with the shin. A hidden foot is told less surely.
             const bool seen = sure(a.to, b.from);
-            if ((apart < 0.06 && most < (seen ? 0.07 : 0.10) && tilt < (seen ? 0.03 : 0.04)) || (apart < 0.07 && tilt < 0.045 && bears(a.to, b.from))) {
+            if ((apart < 0.06 && most < (seen ? 0.07 : 0.10) && tilt < (seen ? 0.03 : 0.04)) ||
+                (apart < 0.07 && tilt < 0.045 && bears(a.to, b.from))) {
                 rests_[i] = rest(a.from, b.to);
                 rests_.erase(rests_.begin() + static_cast<std::ptrdiff_t>(i) + 1);
             } else {
@@ -293,14 +302,16 @@ private:
 
     /// From frame `from` on, in steps of +1 or -1, until the foot as a whole has left its place for two frames. Its points drift together
     /// with the shin above; heel against toe tells whether it lies flat.
-    void leave(const Rest& r, Contact inside, double level, std::pair<std::size_t, std::size_t> start_and_end_of_rest, int step, std::vector<Contact>& out) const {
+    void leave(const Rest& r, Contact inside, double level, std::pair<std::size_t, std::size_t> start_and_end_of_rest, int step,
+               std::vector<Contact>& out) const {
         const auto [from, end] = start_and_end_of_rest;
         const auto n = static_cast<std::ptrdiff_t>(m_.frames());
         const Vec2 middle = 0.5 * (r.heel + r.toe);
         const double own = inside == Contact::flat ? r.toe.y() - r.heel.y() : level;
         // How far heel or toe is lifted within the next second: flat is when most of that has gone.
         double most = 0;
-        for (auto f = static_cast<std::ptrdiff_t>(from); f >= 0 && f < n && std::abs(f - static_cast<std::ptrdiff_t>(from)) < static_cast<std::ptrdiff_t>(frames(1.0)); f += step)
+        for (auto f = static_cast<std::ptrdiff_t>(from);
+             f >= 0 && f < n && std::abs(f - static_cast<std::ptrdiff_t>(from)) < static_cast<std::ptrdiff_t>(frames(1.0)); f += step)
             if (m_.valid[static_cast<std::size_t>(f)]) most = std::max(most, std::abs(tilt(static_cast<std::size_t>(f)) - own));
         const double limit = std::clamp(0.35 * most, 0.014, 0.035);
         int away = 0;

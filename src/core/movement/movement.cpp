@@ -54,9 +54,9 @@ FootTarget foot(const json& j, FootTarget f) {
     f.z = number(j, "z", f.z, -6, 6);
     f.toe_out = number(j, "toe_out", f.toe_out, -30, 70);
     if (j.contains("contact"))
-        f.contact = pick<Contact>(text(j, "contact"),
-                                  {{"flat", Contact::flat}, {"heel", Contact::heel}, {"toe", Contact::toe}, {"off", Contact::off}},
-                                  "contact");
+        f.contact =
+            pick<Contact>(text(j, "contact"),
+                          {{"flat", Contact::flat}, {"heel", Contact::heel}, {"toe", Contact::toe}, {"off", Contact::off}}, "contact");
     return f;
 }
 
@@ -112,12 +112,19 @@ Check check(const json& j) {
     if (c.low && c.high && *c.low > *c.high) throw Bad{"band"};
     if (j.contains("edge")) c.edge = number(j, "edge", 0, 0, 1000);
     c.summary = pick<Summary>(text(j, "summary"),
-                              {{"max", Summary::max}, {"min", Summary::min}, {"median", Summary::median},
-                               {"at_end", Summary::at_end}, {"at_start", Summary::at_start}, {"event", Summary::event}},
+                              {{"max", Summary::max},
+                               {"min", Summary::min},
+                               {"median", Summary::median},
+                               {"at_end", Summary::at_end},
+                               {"at_start", Summary::at_start},
+                               {"event", Summary::event}},
                               "summary");
     c.severity = pick<Severity>(text(j, "severity"),
-                                {{"safety", Severity::safety}, {"ground", Severity::ground}, {"timing", Severity::timing},
-                                 {"shape", Severity::shape}, {"even", Severity::even}},
+                                {{"safety", Severity::safety},
+                                 {"ground", Severity::ground},
+                                 {"timing", Severity::timing},
+                                 {"shape", Severity::shape},
+                                 {"even", Severity::even}},
                                 "severity");
     c.good = text(j, "good", false);
     c.cue_low = text(j, "cue_low", false);
@@ -184,11 +191,9 @@ Movement read_movement(const json& j) {
         ph.duration_s = number(p, "duration_s", -1, 0.1, 120);
         if (ph.duration_s < 0) throw Bad{"duration_s"};
         ph.breath = pick<Breath>(text(p, "breath"), {{"in", Breath::in}, {"out", Breath::out}, {"free", Breath::free}}, "breath");
-        if (p.contains("easing"))
-            ph.ease = pick<Ease>(text(p, "easing"), {{"flow", Ease::flow}, {"settle", Ease::settle}}, "easing");
+        if (p.contains("easing")) ph.ease = pick<Ease>(text(p, "easing"), {{"flow", Ease::flow}, {"settle", Ease::settle}}, "easing");
         ph.ends_at = text(p, "ends_at", false);
-        if (!ph.ends_at.empty())
-            pick<int>(ph.ends_at, {{"foot_off", 0}, {"foot_flat", 1}, {"shift_end", 2}, {"foot_down", 3}}, "ends_at");
+        if (!ph.ends_at.empty()) pick<int>(ph.ends_at, {{"foot_off", 0}, {"foot_flat", 1}, {"shift_end", 2}, {"foot_down", 3}}, "ends_at");
         ph.posture = posture(part(p, "posture", json::value_t::object), before);
         check_feet(before, ph);
         before = ph.posture;
@@ -219,8 +224,7 @@ template <class F> auto guarded(const std::string& source, F read) -> Result<dec
     }
 }
 
-template <class T, class F>
-std::vector<T> load_all(const fs::path& dir, const char* skip, F load, std::vector<Error>* problems) {
+template <class T, class F> std::vector<T> load_all(const fs::path& dir, const char* skip, F load, std::vector<Error>* problems) {
     std::vector<fs::path> files;
     std::error_code ec;
     for (const auto& e : fs::directory_iterator(dir, ec))
@@ -295,7 +299,9 @@ Result<std::string> read_text(const fs::path& file, std::size_t max_bytes) {
     return s;
 }
 
-Result<Movement> parse_movement(const std::string& source) { return guarded(source, read_movement); }
+Result<Movement> parse_movement(const std::string& source) {
+    return guarded(source, read_movement);
+}
 
 Result<Movement> load_movement(const fs::path& file) {
     auto source = read_text(file, 1 << 20);

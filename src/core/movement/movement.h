@@ -30,14 +30,14 @@ enum class Summary { max, min, median, at_end, at_start, event };
 
 struct Check {
     std::string id, rule, measure;
-    std::string side;                   // "lead", "rear", "both" or "" for measures without a side; lead is the side of the repetition
-    std::vector<std::string> phases;    // empty: the whole repetition
-    std::optional<double> low, high;    // band; an absent end is open
-    std::optional<double> edge;         // how far outside the band still counts as edge
+    std::string side;                // "lead", "rear", "both" or "" for measures without a side; lead is the side of the repetition
+    std::vector<std::string> phases; // empty: the whole repetition
+    std::optional<double> low, high; // band; an absent end is open
+    std::optional<double> edge;      // how far outside the band still counts as edge
     Summary summary = Summary::median;
     Severity severity = Severity::shape;
-    std::string good;                   // what to praise when it is inside
-    std::string cue_low, cue_high;      // what to do when below / above the band
+    std::string good;              // what to praise when it is inside
+    std::string cue_low, cue_high; // what to do when below / above the band
 };
 
 /// A band that a school or a student sets in place of the movement's own.

@@ -27,11 +27,11 @@ struct HandTarget {
 struct Posture {
     FootTarget left_foot, right_foot;
     HandTarget left_hand, right_hand;
-    double weight_left = 0.5;             // share of weight on the left foot
-    double depth = 1;                     // hip height over the floor / its neutral value
+    double weight_left = 0.5;                  // share of weight on the left foot
+    double depth = 1;                          // hip height over the floor / its neutral value
     double pelvis_turn = 0, shoulder_turn = 0; // degrees to own left
-    double lean = 0, side = 0;            // trunk, degrees forward / to own left
-    double gaze_turn = 0, gaze_pitch = 0; // degrees against the shoulders; left, up
+    double lean = 0, side = 0;                 // trunk, degrees forward / to own left
+    double gaze_turn = 0, gaze_pitch = 0;      // degrees against the shoulders; left, up
     Posture mirrored() const;
 };
 
@@ -49,14 +49,13 @@ struct Channels {
     };
     std::array<Foot, 2> foot; // left, right
     std::array<Hand, 2> hand;
-    double weight_left = 0.5, depth = 1, pelvis_turn = 0, shoulder_turn = 0, lean = 0, side = 0, gaze_turn = 0,
-           gaze_pitch = 0;
+    double weight_left = 0.5, depth = 1, pelvis_turn = 0, shoulder_turn = 0, lean = 0, side = 0, gaze_turn = 0, gaze_pitch = 0;
     // Only faults and sway set these.
-    std::array<double, 2> knee_in{0, 0};    // deg of frontal-plane projection to add
-    double head_forward = 0;                // m
-    double pelvis_forward = 0;              // m added after weight has been placed
-    double min_knee_flexion = 7;            // deg kept in every leg on the ground
-    Vec3 sway = Vec3::Zero();               // m, of the pelvis
+    std::array<double, 2> knee_in{0, 0}; // deg of frontal-plane projection to add
+    double head_forward = 0;             // m
+    double pelvis_forward = 0;           // m added after weight has been placed
+    double min_knee_flexion = 7;         // deg kept in every leg on the ground
+    Vec3 sway = Vec3::Zero();            // m, of the pelvis
     std::array<Vec3, 2> hand_sway{Vec3::Zero(), Vec3::Zero()};
 };
 

@@ -12,11 +12,13 @@ constexpr std::size_t scalar_count = 16;
 
 std::array<double, scalar_count> scalars(const Posture& p) {
     const Channels c = channels_of(p);
-    return {c.weight_left, c.depth,     c.pelvis_turn, c.shoulder_turn, c.lean,           c.side,      c.gaze_turn, c.gaze_pitch,
+    return {c.weight_left, c.depth,     c.pelvis_turn, c.shoulder_turn,     c.lean,      c.side,      c.gaze_turn, c.gaze_pitch,
             c.hand[0].x,   c.hand[0].y, c.hand[0].z,   c.hand[0].elbow_out, c.hand[1].x, c.hand[1].y, c.hand[1].z, c.hand[1].elbow_out};
 }
 
-const FootTarget& foot_of(const Posture& p, Side s) { return s == Side::left ? p.left_foot : p.right_foot; }
+const FootTarget& foot_of(const Posture& p, Side s) {
+    return s == Side::left ? p.left_foot : p.right_foot;
+}
 
 double smooth(double u) {
     u = std::clamp(u, 0.0, 1.0);
@@ -93,8 +95,7 @@ Channels::Foot Score::foot_at(std::size_t i, double u, Side side) const {
         const double rise = std::max(0.0, (u - leave) / (1 - leave));
         travel = rise;
         f.lift = high * smooth(rise);
-        f.pitch = u < leave ? pitch_of(a.contact) + (peel - pitch_of(a.contact)) * smooth(u / leave)
-                            : peel * (1 - smooth(rise));
+        f.pitch = u < leave ? pitch_of(a.contact) + (peel - pitch_of(a.contact)) * smooth(u / leave) : peel * (1 - smooth(rise));
         f.contact = u <= 0 ? a.contact : u < leave ? Contact::toe : Contact::off;
     } else if (a.contact == Contact::off && b.contact != Contact::off) {
         travel = u / 0.9;

@@ -15,9 +15,9 @@ struct ScoreKey {
 };
 
 struct ScoreOptions {
-    int repetitions = 2;          // a side
-    bool alternate = true;        // left, right, left, right; else one side after the other
-    bool both_sides = true;       // else left only
+    int repetitions = 2;    // a side
+    bool alternate = true;  // left, right, left, right; else one side after the other
+    bool both_sides = true; // else left only
     double quiet_before_s = 1.5, quiet_after_s = 1.0, approach_s = 1.5;
 };
 

@@ -10,7 +10,9 @@ namespace {
 constexpr double deg = std::numbers::pi / 180.0;
 const Vec3 up(0, 1, 0);
 
-Eigen::Matrix3d about_y(double degrees) { return Eigen::AngleAxisd(degrees * deg, up).toRotationMatrix(); }
+Eigen::Matrix3d about_y(double degrees) {
+    return Eigen::AngleAxisd(degrees * deg, up).toRotationMatrix();
+}
 
 Eigen::Matrix3d tilt_to(const Vec3& direction) {
     return Eigen::Quaterniond::FromTwoVectors(up, direction).toRotationMatrix();
@@ -86,14 +88,19 @@ ArmTurn arm_turn(const Vec3& shoulder, const Vec3& elbow, const Vec3& wrist, Sid
 
 double level_share(Level l) {
     switch (l) {
-    case Level::belly: return 0.10;
-    case Level::heart: return 0.65;
-    case Level::brow: return 1.36;
+    case Level::belly:
+        return 0.10;
+    case Level::heart:
+        return 0.65;
+    case Level::brow:
+        return 1.36;
     }
     return 0;
 }
 
-Channels::Hand hand_channel(const HandTarget& h) { return {h.x, level_share(h.level) + 0.71 * h.y, h.z, h.elbow_out}; }
+Channels::Hand hand_channel(const HandTarget& h) {
+    return {h.x, level_share(h.level) + 0.71 * h.y, h.z, h.elbow_out};
+}
 
 Channels::Foot foot_channel(const FootTarget& f) {
     Channels::Foot c{f.x, f.z, f.toe_out, 0, 0, f.contact};
@@ -254,8 +261,7 @@ Pose Solver::build(const Channels& c, const Vec3& m, const std::array<Foot, 2>& 
     p[left_shoulder] = s + chest * Vec3(0.5 * dims_.shoulder_width, 0, 0);
     p[right_shoulder] = s - chest * Vec3(0.5 * dims_.shoulder_width, 0, 0);
     const Vec3 chest_forward = about_y(c.shoulder_turn) * Vec3(0, 0, 1);
-    const Vec3 ears = s + dims_.neck_to_ear * (0.5 * d + 0.5 * up).normalized() +
-                      (dims_.ear_forward + c.head_forward) * chest_forward;
+    const Vec3 ears = s + dims_.neck_to_ear * (0.5 * d + 0.5 * up).normalized() + (dims_.ear_forward + c.head_forward) * chest_forward;
     const Eigen::Matrix3d head =
         about_y(c.shoulder_turn + c.gaze_turn) * Eigen::AngleAxisd(-c.gaze_pitch * deg, Vec3(1, 0, 0)).toRotationMatrix();
     const double h = dims_.stature;

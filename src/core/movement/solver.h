@@ -6,9 +6,23 @@
 namespace bevel {
 
 enum Bone : int {
-    bone_pelvis, bone_waist, bone_chest, bone_neck, bone_head,
-    bone_upper_arm_l, bone_forearm_l, bone_hand_l, bone_thigh_l, bone_shank_l, bone_foot_l,
-    bone_upper_arm_r, bone_forearm_r, bone_hand_r, bone_thigh_r, bone_shank_r, bone_foot_r,
+    bone_pelvis,
+    bone_waist,
+    bone_chest,
+    bone_neck,
+    bone_head,
+    bone_upper_arm_l,
+    bone_forearm_l,
+    bone_hand_l,
+    bone_thigh_l,
+    bone_shank_l,
+    bone_foot_l,
+    bone_upper_arm_r,
+    bone_forearm_r,
+    bone_hand_r,
+    bone_thigh_r,
+    bone_shank_r,
+    bone_foot_r,
 };
 inline constexpr int bone_count = 17;
 inline constexpr int bone_side_offset = bone_upper_arm_r - bone_upper_arm_l;

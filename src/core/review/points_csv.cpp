@@ -48,7 +48,8 @@ Result<Columns> columns(std::string_view header) {
         if (n == "time_s") c.time = static_cast<int>(i);
         for (std::size_t e = 0; e < endings.size(); ++e)
             if (n.ends_with(endings[e]))
-                if (const auto p = point_from_name(n.substr(0, n.size() - endings[e].size()))) c.of[static_cast<std::size_t>(*p)][e] = static_cast<int>(i);
+                if (const auto p = point_from_name(n.substr(0, n.size() - endings[e].size())))
+                    c.of[static_cast<std::size_t>(*p)][e] = static_cast<int>(i);
     }
     if (c.time < 0) return fail(Code::unreadable, "no column time_s");
     std::string missing;
@@ -135,7 +136,8 @@ Result<Track> parse_points(const std::string& text) {
         const auto cells = split(l);
         const std::string where = "row " + std::to_string(t.time_s.size() + 2);
         auto value = [&](int column) -> std::optional<double> {
-            return column >= 0 && static_cast<std::size_t>(column) < cells.size() ? cell(cells[static_cast<std::size_t>(column)]) : std::nullopt;
+            return column >= 0 && static_cast<std::size_t>(column) < cells.size() ? cell(cells[static_cast<std::size_t>(column)])
+                                                                                  : std::nullopt;
         };
         const auto time = value(head->time);
         if (!time || *time <= last) return fail(Code::bad_value, where + ": time_s");
@@ -187,8 +189,9 @@ Result<Track> read_points(const std::filesystem::path& file) {
                 track->width = std::clamp(j.value("width", 0), 0, 8192);
                 track->height = std::clamp(j.value("height", 0), 0, 8192);
                 if (j.contains("roll"))
-                    track->vertical = VerticalOnPicture{j.at("roll").get<double>(), j.at("slope").get<double>(), j.at("roll_sigma").get<double>(),
-                                                        j.at("slope_sigma").get<double>(), j.at("from_room").get<bool>()};
+                    track->vertical =
+                        VerticalOnPicture{j.at("roll").get<double>(), j.at("slope").get<double>(), j.at("roll_sigma").get<double>(),
+                                          j.at("slope_sigma").get<double>(), j.at("from_room").get<bool>()};
             }
         } catch (const nlohmann::json::exception&) {
             track->vertical.reset(); // a damaged companion file only loses the vertical

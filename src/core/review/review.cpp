@@ -7,9 +7,15 @@ namespace {
 
 using nlohmann::json;
 
-json number(double v) { return std::isfinite(v) ? json(std::round(v * 1e5) / 1e5) : json(nullptr); }
-json bound(const std::optional<double>& v) { return v ? number(*v) : json(nullptr); }
-const char* side_name(Side s) { return s == Side::left ? "left" : "right"; }
+json number(double v) {
+    return std::isfinite(v) ? json(std::round(v * 1e5) / 1e5) : json(nullptr);
+}
+json bound(const std::optional<double>& v) {
+    return v ? number(*v) : json(nullptr);
+}
+const char* side_name(Side s) {
+    return s == Side::left ? "left" : "right";
+}
 
 json measures_json(const Measures& ms) {
     json out = json::object();
@@ -38,16 +44,33 @@ json events_json(const Measures& ms) {
         out.push_back({{"event", kind}, {"side", side_name(e.side)}, {"time_s", number(e.time_s)}, {"sigma_s", number(e.sigma_s)}});
     }
     for (const auto& s : ms.shifts)
-        out.push_back({{"event", "shift"}, {"along", ms.shifts_are_front ? "front" : "left"}, {"onset_s", number(s.onset_s)}, {"start_s", number(s.start_s)},
-                       {"end_s", number(s.end_s)}, {"from", number(s.from)}, {"to", number(s.to)}, {"peaks", s.peaks}, {"stop_s", number(s.stop_s)},
+        out.push_back({{"event", "shift"},
+                       {"along", ms.shifts_are_front ? "front" : "left"},
+                       {"onset_s", number(s.onset_s)},
+                       {"start_s", number(s.start_s)},
+                       {"end_s", number(s.end_s)},
+                       {"from", number(s.from)},
+                       {"to", number(s.to)},
+                       {"peaks", s.peaks},
+                       {"stop_s", number(s.stop_s)},
                        {"sigma_s", number(s.sigma_s)}});
     return out;
 }
 
 json finding_json(const Finding& f) {
-    json j{{"rule", f.rule}, {"check", f.check}, {"measure", f.measure}, {"side", f.side ? json(side_name(*f.side)) : json(nullptr)}, {"phase", f.phase},
-           {"repetitions", f.repetitions}, {"judged", f.judged}, {"band", {bound(f.low), bound(f.high)}}, {"unit", f.unit},
-           {"verdict", verdict_name(f.verdict)}, {"severity", severity_name(f.severity)}, {"time_s", number(f.time_s)}, {"cue", f.cue}};
+    json j{{"rule", f.rule},
+           {"check", f.check},
+           {"measure", f.measure},
+           {"side", f.side ? json(side_name(*f.side)) : json(nullptr)},
+           {"phase", f.phase},
+           {"repetitions", f.repetitions},
+           {"judged", f.judged},
+           {"band", {bound(f.low), bound(f.high)}},
+           {"unit", f.unit},
+           {"verdict", verdict_name(f.verdict)},
+           {"severity", severity_name(f.severity)},
+           {"time_s", number(f.time_s)},
+           {"cue", f.cue}};
     const bool told = f.verdict != Verdict::cannot_tell;
     j["value"] = told ? number(f.value) : json(nullptr);
     j["sigma"] = told ? number(f.sigma) : json(nullptr);
@@ -88,13 +111,22 @@ std::string review_json(const Review& r, const std::string& clip, const std::str
     for (const auto& rep : r.alignment.repetitions) {
         json phases = json::array();
         for (const auto& p : rep.phases) phases.push_back({{"id", p.id}, {"start_s", number(p.start_s)}, {"end_s", number(p.end_s)}});
-        reps.push_back({{"side", side_name(rep.side)}, {"start_s", number(rep.start_s)}, {"end_s", number(rep.end_s)}, {"cost", number(rep.cost)}, {"phases", phases}});
+        reps.push_back({{"side", side_name(rep.side)},
+                        {"start_s", number(rep.start_s)},
+                        {"end_s", number(rep.end_s)},
+                        {"cost", number(rep.cost)},
+                        {"phases", phases}});
     }
     json findings = json::array();
     for (const auto& f : r.findings) findings.push_back(finding_json(f));
-    json out{{"clip", clip},           {"movement", r.movement.id},         {"view", view_name(r.motion.view)},
-                   {"height_cm", number(r.motion.stature * 100)}, {"measures", measures_json(r.measures)}, {"events", events_json(r.measures)},
-                   {"repetitions", reps},    {"findings", findings}};
+    json out{{"clip", clip},
+             {"movement", r.movement.id},
+             {"view", view_name(r.motion.view)},
+             {"height_cm", number(r.motion.stature * 100)},
+             {"measures", measures_json(r.measures)},
+             {"events", events_json(r.measures)},
+             {"repetitions", reps},
+             {"findings", findings}};
     if (!school.empty()) out["school"] = school;
     return out.dump(1, ' ', false, json::error_handler_t::replace) + "\n";
 }

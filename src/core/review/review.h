@@ -8,7 +8,7 @@ namespace bevel {
 struct ReviewOptions {
     std::optional<View> view;
     std::optional<double> stature_m;
-    std::optional<double> shoulder_width_m; // from an earlier clip from the front
+    std::optional<double> shoulder_width_m;      // from an earlier clip from the front
     std::vector<BandChange> school, adaptations; // applied in this order
     Sex sex = Sex::mean;
 };

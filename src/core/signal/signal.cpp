@@ -17,8 +17,7 @@ struct Biquad {
 Biquad butter2(double rate, double cutoff) {
     const double k = std::tan(std::numbers::pi * cutoff / rate);
     const double norm = 1.0 / (1.0 + std::numbers::sqrt2 * k + k * k);
-    return {k * k * norm, 2 * k * k * norm, k * k * norm, 2 * (k * k - 1) * norm,
-            (1 - std::numbers::sqrt2 * k + k * k) * norm};
+    return {k * k * norm, 2 * k * k * norm, k * k * norm, 2 * (k * k - 1) * norm, (1 - std::numbers::sqrt2 * k + k * k) * norm};
 }
 
 void run_in_place(const Biquad& f, Series& x) {
@@ -46,7 +45,8 @@ Series butterworth_zero_phase(std::span<const double> x, double rate_hz, double 
     if (cutoff_hz >= 0.45 * rate_hz || single >= 0.49 * rate_hz) return in;
     const Biquad f = butter2(rate_hz, single);
     const auto n = x.size();
-    const auto pad = std::min<std::size_t>(n - 1, static_cast<std::size_t>(std::ceil(4 * rate_hz / cutoff_hz)) /* the start has died away to 1e-7 */);
+    const auto pad =
+        std::min<std::size_t>(n - 1, static_cast<std::size_t>(std::ceil(4 * rate_hz / cutoff_hz)) /* the start has died away to 1e-7 */);
     Series ext;
     ext.reserve(n + 2 * pad);
     for (std::size_t i = pad; i > 0; --i) ext.push_back(2 * x[0] - x[i]);
@@ -174,8 +174,7 @@ Series fill_gaps(std::span<const double> t, std::span<const double> y, double ma
             const double m1 = after ? (y[j + 1] - y[j]) / (t[j + 1] - t[j]) : chord;
             for (std::size_t k = i; k < j; ++k) {
                 const double u = (t[k] - t[i - 1]) / h, u2 = u * u, u3 = u2 * u;
-                out[k] = (2 * u3 - 3 * u2 + 1) * y[i - 1] + (u3 - 2 * u2 + u) * h * m0 + (3 * u2 - 2 * u3) * y[j] +
-                         (u3 - u2) * h * m1;
+                out[k] = (2 * u3 - 3 * u2 + 1) * y[i - 1] + (u3 - 2 * u2 + u) * h * m0 + (3 * u2 - 2 * u3) * y[j] + (u3 - u2) * h * m1;
             }
         }
         i = j;

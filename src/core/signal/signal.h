@@ -44,7 +44,9 @@ Series low_pass(std::span<const double> t, std::span<const double> y, double cut
 
 /// Value at quantile q in [0,1] of the finite samples; NaN when there are none.
 double quantile(std::span<const double> y, double q);
-inline double median(std::span<const double> y) { return quantile(y, 0.5); }
+inline double median(std::span<const double> y) {
+    return quantile(y, 0.5);
+}
 
 /// Half-open index ranges of unbroken finite samples.
 std::vector<std::pair<std::size_t, std::size_t>> finite_runs(std::span<const double> y);

@@ -143,10 +143,11 @@ void Figure::build_mesh() {
                 const Vec3 at = place(x, y, z) + step * sum / hits;
                 vert.rest = at.cast<float>();
                 const double e = 0.004;
-                vert.normal = Vec3(field(at + Vec3(e, 0, 0)) - field(at - Vec3(e, 0, 0)), field(at + Vec3(0, e, 0)) - field(at - Vec3(0, e, 0)),
-                                   field(at + Vec3(0, 0, e)) - field(at - Vec3(0, 0, e)))
-                                  .normalized()
-                                  .cast<float>();
+                vert.normal =
+                    Vec3(field(at + Vec3(e, 0, 0)) - field(at - Vec3(e, 0, 0)), field(at + Vec3(0, e, 0)) - field(at - Vec3(0, e, 0)),
+                         field(at + Vec3(0, 0, e)) - field(at - Vec3(0, 0, e)))
+                        .normalized()
+                        .cast<float>();
                 weigh(vert);
                 vertex[id(x, y, z)] = static_cast<std::uint32_t>(mesh_.vertices.size());
                 mesh_.vertices.push_back(vert);
@@ -211,9 +212,11 @@ Eigen::Vector3f Figure::colour(const Eigen::Vector3f& q) const {
             return hair;
         if (e.z() > 0.02F) {
             const float ex = (x - 0.019F) / 0.0085F, ey = (e.y() - 0.016F) / 0.0048F;
-            if (ex * ex + ey * ey < 1) return ex * ex * 3.4F + ey * ey * 0.7F < 1 ? Eigen::Vector3f(0.10F, 0.07F, 0.06F) : Eigen::Vector3f(0.93F, 0.92F, 0.9F);
+            if (ex * ex + ey * ey < 1)
+                return ex * ex * 3.4F + ey * ey * 0.7F < 1 ? Eigen::Vector3f(0.10F, 0.07F, 0.06F) : Eigen::Vector3f(0.93F, 0.92F, 0.9F);
             if (x > 0.009F && x < 0.030F && std::abs(e.y() - 0.0285F) < 0.0028F) return Eigen::Vector3f(0.6F * hair + 0.2F * skin);
-            if (x < 0.015F && std::abs(e.y() + 0.0295F) < 0.0034F) return Eigen::Vector3f(skin.x() * 0.86F, skin.y() * 0.58F, skin.z() * 0.58F);
+            if (x < 0.015F && std::abs(e.y() + 0.0295F) < 0.0034F)
+                return Eigen::Vector3f(skin.x() * 0.86F, skin.y() * 0.58F, skin.z() * 0.58F);
             if (x > 0.003F && x < 0.008F && std::abs(e.y() + 0.013F) < 0.0022F) return Eigen::Vector3f(0.6F * skin);
         }
         return skin;
@@ -223,7 +226,8 @@ Eigen::Vector3f Figure::colour(const Eigen::Vector3f& q) const {
     const Vec3 s = p[static_cast<std::size_t>(on(side, left_shoulder))], w = p[static_cast<std::size_t>(on(side, left_wrist))];
     const double along = (at - s).dot(w - s) / (w - s).squaredNorm();
     const double off = (at - s - along * (w - s)).norm();
-    if (along > 0.16 && off < 0.05 * dims_.stature && q.y() > hip_y - 0.05F * h && ax > 0.10F * h) return along > looks_.sleeve ? skin : shirt;
+    if (along > 0.16 && off < 0.05 * dims_.stature && q.y() > hip_y - 0.05F * h && ax > 0.10F * h)
+        return along > looks_.sleeve ? skin : shirt;
     if (q.y() > shoulder_y + 0.022F * h && ax < 0.048F * h) return skin;
     if (q.z() > 0 && q.y() > shoulder_y - (0.035F * h - ax) && ax < 0.03F * h) return skin; // open collar
     if (q.y() > hip_y + 0.02F * h) return shirt;
@@ -237,8 +241,10 @@ Looks Looks::of_seed(std::uint64_t seed) {
                                            Vec3(0.90, 0.74, 0.64), Vec3(0.42, 0.29, 0.22), Vec3(0.70, 0.50, 0.38)};
     static const std::array<Vec3, 6> shirts{Vec3(0.25, 0.44, 0.48), Vec3(0.72, 0.66, 0.54), Vec3(0.55, 0.25, 0.24),
                                             Vec3(0.33, 0.40, 0.26), Vec3(0.30, 0.30, 0.45), Vec3(0.82, 0.80, 0.76)};
-    static const std::array<Vec3, 4> trousers{Vec3(0.16, 0.16, 0.20), Vec3(0.36, 0.33, 0.29), Vec3(0.24, 0.27, 0.34), Vec3(0.30, 0.24, 0.22)};
-    static const std::array<Vec3, 5> hairs{Vec3(0.10, 0.08, 0.07), Vec3(0.72, 0.72, 0.72), Vec3(0.36, 0.22, 0.13), Vec3(0.56, 0.55, 0.54), Vec3(0.20, 0.14, 0.10)};
+    static const std::array<Vec3, 4> trousers{Vec3(0.16, 0.16, 0.20), Vec3(0.36, 0.33, 0.29), Vec3(0.24, 0.27, 0.34),
+                                              Vec3(0.30, 0.24, 0.22)};
+    static const std::array<Vec3, 5> hairs{Vec3(0.10, 0.08, 0.07), Vec3(0.72, 0.72, 0.72), Vec3(0.36, 0.22, 0.13), Vec3(0.56, 0.55, 0.54),
+                                           Vec3(0.20, 0.14, 0.10)};
     Rng rng(seed * 31 + 5);
     Looks l;
     l.skin = skins[seed % skins.size()];

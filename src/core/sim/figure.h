@@ -25,7 +25,7 @@ public:
 
 private:
     struct Primitive {
-        Vec3 a, b;        // round cone from a to b, or ellipsoid about a with radii b
+        Vec3 a, b; // round cone from a to b, or ellipsoid about a with radii b
         double ra, rb;
         bool ellipsoid;
         int bone;

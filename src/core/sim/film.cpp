@@ -24,7 +24,9 @@ double band(double x, double lo, double hi, double w) {
     return std::clamp((x - lo) / w + 0.5, 0.0, 1.0) * std::clamp((hi - x) / w + 0.5, 0.0, 1.0);
 }
 
-Col mix(const Col& a, const Col& b, double u) { return a + static_cast<float>(u) * (b - a); }
+Col mix(const Col& a, const Col& b, double u) {
+    return a + static_cast<float>(u) * (b - a);
+}
 
 Col floor_colour(double x, double z, double w) {
     const int plank = static_cast<int>(std::floor(x / 0.16));
@@ -64,11 +66,20 @@ Vec2 Camera::project(const Vec3& p) const {
 Camera Camera::of(const PhoneOptions& o) {
     double azimuth = 0; // from the student's front towards own left
     switch (o.view) {
-    case View::left: azimuth = 90; break;
-    case View::right: azimuth = -90; break;
-    case View::back: azimuth = 180; break;
-    case View::oblique: azimuth = 40; break;
-    default: break;
+    case View::left:
+        azimuth = 90;
+        break;
+    case View::right:
+        azimuth = -90;
+        break;
+    case View::back:
+        azimuth = 180;
+        break;
+    case View::oblique:
+        azimuth = 40;
+        break;
+    default:
+        break;
     }
     Camera c;
     const Vec3 out(std::sin(azimuth * deg), 0, std::cos(azimuth * deg));
@@ -101,7 +112,7 @@ struct Film::Impl {
     Figure figure;
     PhoneOptions phone;
     Camera camera;
-    int bw, bh;                    // background with margin
+    int bw, bh; // background with margin
     std::vector<Col> background;
     std::vector<Eigen::Vector2f> floor_at; // floor place of each background pixel; NaN off the floor
     std::array<double, 8> shake_phase{};
@@ -119,7 +130,8 @@ struct Film::Impl {
         const double half = 4.9;
         for (int y = 0; y < bh; ++y)
             for (int x = 0; x < bw; ++x) {
-                const Vec3 ray = camera.r.transpose() * Vec3((x - margin + 0.5 - camera.cx) / camera.focal, (y - margin + 0.5 - camera.cy) / camera.focal, 1);
+                const Vec3 ray = camera.r.transpose() *
+                                 Vec3((x - margin + 0.5 - camera.cx) / camera.focal, (y - margin + 0.5 - camera.cy) / camera.focal, 1);
                 double best = 1e9;
                 int hit = 3;
                 auto plane = [&](double at, double o, double d, int which) {
@@ -173,7 +185,8 @@ struct Film::Impl {
         s.x0 = mid.x() - Shadow::n * Shadow::cell / 2;
         s.z0 = mid.z() - Shadow::n * Shadow::cell / 2;
         for (const auto& p : at) {
-            const int i = static_cast<int>((p.x() - 0.35F * p.y() - s.x0) / Shadow::cell), j = static_cast<int>((p.z() - 0.25F * p.y() - s.z0) / Shadow::cell);
+            const int i = static_cast<int>((p.x() - 0.35F * p.y() - s.x0) / Shadow::cell),
+                      j = static_cast<int>((p.z() - 0.25F * p.y() - s.z0) / Shadow::cell);
             if (i < 0 || j < 0 || i >= Shadow::n || j >= Shadow::n) continue;
             auto& d = s.dark[static_cast<std::size_t>(j) * Shadow::n + i];
             d = std::max(d, 1.0F / (1.0F + 1.2F * p.y()));
@@ -307,15 +320,22 @@ struct Film::Impl {
                 const float n = (static_cast<float>(noise >> 16U) / 65536.0F - 0.5F) * 2.0F * static_cast<float>(phone.noise);
                 const auto k = (static_cast<std::size_t>(y) * out.width + x) * 3;
                 for (std::size_t ch = 0; ch < 3; ++ch)
-                    out.rgb[k + ch] = static_cast<std::uint8_t>(std::clamp(c[static_cast<Eigen::Index>(ch)] * 255.0F * static_cast<float>(phone.exposure) + n, 0.0F, 255.0F));
+                    out.rgb[k + ch] = static_cast<std::uint8_t>(
+                        std::clamp(c[static_cast<Eigen::Index>(ch)] * 255.0F * static_cast<float>(phone.exposure) + n, 0.0F, 255.0F));
             }
     }
 };
 
 Film::Film(const Solver& solver, const Looks& looks, const PhoneOptions& phone) : impl_(std::make_unique<Impl>(solver, looks, phone)) {}
 Film::~Film() = default;
-Image Film::shoot(const Pose& pose, double t) const { return impl_->shoot(pose, t); }
-Vec2 Film::shake(double t) const { return impl_->shake(t); }
-const Camera& Film::camera() const { return impl_->camera; }
+Image Film::shoot(const Pose& pose, double t) const {
+    return impl_->shoot(pose, t);
+}
+Vec2 Film::shake(double t) const {
+    return impl_->shake(t);
+}
+const Camera& Film::camera() const {
+    return impl_->camera;
+}
 
 } // namespace bevel::sim

@@ -16,13 +16,13 @@ struct PhoneOptions {
     int width = 1280, height = 720;
     double fps = 30;
     double distance_m = 4.2, height_m = 1.10;
-    double tilt_deg = 3;   // looking down positive
-    double roll_deg = 0;   // clockwise turn of the camera
-    double focal = 0.80;   // in units of the longer picture side
-    double exposure = 1;   // 1: well lit
-    double shake_px = 0;   // amplitude of a held phone
-    double noise = 1.2;    // grey levels
-    bool paper = false;    // plain paper in place of the room: for the reference figure
+    double tilt_deg = 3; // looking down positive
+    double roll_deg = 0; // clockwise turn of the camera
+    double focal = 0.80; // in units of the longer picture side
+    double exposure = 1; // 1: well lit
+    double shake_px = 0; // amplitude of a held phone
+    double noise = 1.2;  // grey levels
+    bool paper = false;  // plain paper in place of the room: for the reference figure
     std::uint64_t seed = 1;
     /// Empty when usable, else what is wrong.
     std::string validate() const;

@@ -31,8 +31,8 @@ constexpr std::array<FaultInfo, 14> infos{{
 
 BodyDims vary(double stature, double spread, Rng& rng) {
     BodyDims d = BodyDims::of_stature(stature);
-    for (double* v : {&d.shank, &d.thigh, &d.hip_width, &d.shoulder_width, &d.trunk, &d.neck_to_ear, &d.upper_arm, &d.forearm,
-                      &d.hand, &d.foot_length})
+    for (double* v :
+         {&d.shank, &d.thigh, &d.hip_width, &d.shoulder_width, &d.trunk, &d.neck_to_ear, &d.upper_arm, &d.forearm, &d.hand, &d.foot_length})
         *v *= 1 + spread * std::clamp(rng.gauss(), -2.0, 2.0);
     d.heel_behind = 0.25 * d.foot_length;
     // Legs, trunk and neck must still add up to the stature.
@@ -43,8 +43,12 @@ BodyDims vary(double stature, double spread, Rng& rng) {
 
 } // namespace
 
-std::string_view fault_name(Fault f) { return infos[static_cast<std::size_t>(f)].name; }
-std::string_view fault_unit(Fault f) { return infos[static_cast<std::size_t>(f)].unit; }
+std::string_view fault_name(Fault f) {
+    return infos[static_cast<std::size_t>(f)].name;
+}
+std::string_view fault_unit(Fault f) {
+    return infos[static_cast<std::size_t>(f)].unit;
+}
 
 std::optional<Fault> fault_from_name(std::string_view name) {
     for (const auto& i : infos)
@@ -69,10 +73,8 @@ Result<FaultSpec> parse_fault(const std::string& text) {
     const std::string size = text.substr(eq + 1);
     char* end = nullptr;
     spec.size = std::strtod(size.c_str(), &end);
-    if (size.empty() || *end != '\0' || !std::isfinite(spec.size) || spec.size < 0 ||
-        spec.size > infos[static_cast<std::size_t>(*f)].most)
-        return fail(Code::bad_value, text + ": size must lie between 0 and " +
-                                         std::to_string(infos[static_cast<std::size_t>(*f)].most));
+    if (size.empty() || *end != '\0' || !std::isfinite(spec.size) || spec.size < 0 || spec.size > infos[static_cast<std::size_t>(*f)].most)
+        return fail(Code::bad_value, text + ": size must lie between 0 and " + std::to_string(infos[static_cast<std::size_t>(*f)].most));
     return spec;
 }
 
@@ -238,9 +240,15 @@ void Student::apply_fault(const FaultSpec& f, double s, Channels& c) const {
         c.weight_left -= f.size * shifted(s);
         break;
     }
-    case Fault::lean_forward: c.lean += f.size * all; break;
-    case Fault::lean_side: c.side += f.size * all * (f.side ? way : 1); break;
-    case Fault::head_forward: c.head_forward += 0.01 * f.size * all; break;
+    case Fault::lean_forward:
+        c.lean += f.size * all;
+        break;
+    case Fault::lean_side:
+        c.side += f.size * all * (f.side ? way : 1);
+        break;
+    case Fault::head_forward:
+        c.head_forward += 0.01 * f.size * all;
+        break;
     case Fault::turn_gap: {
         const double e = envelope(turning_, s) * (c.shoulder_turn >= 0 ? 1 : -1);
         c.shoulder_turn += 0.6 * f.size * e * std::min(1.0, std::abs(c.shoulder_turn) / 10);
@@ -257,7 +265,8 @@ void Student::apply_fault(const FaultSpec& f, double s, Channels& c) const {
         break;
     }
     case Fault::hurried_shift:
-    case Fault::halting_shift: break; // in the clock
+    case Fault::halting_shift:
+        break; // in the clock
     }
 }
 
@@ -267,8 +276,8 @@ Channels Student::faulty(double t) const {
     const auto& key = score_.keys()[score_.stretch_at(s)];
     if (key.repetition >= 0) {
         const double in = envelope(in_repetition_, s);
-        const double size = 1 + (repetition_size_[static_cast<std::size_t>(key.repetition)] - 1) * in *
-                                    std::min(1.0, std::abs(c.shoulder_turn) / 10 + 0.3);
+        const double size =
+            1 + (repetition_size_[static_cast<std::size_t>(key.repetition)] - 1) * in * std::min(1.0, std::abs(c.shoulder_turn) / 10 + 0.3);
         for (auto& h : c.hand) {
             h.x *= size;
             h.z *= size;
@@ -279,7 +288,8 @@ Channels Student::faulty(double t) const {
     std::size_t k = 0;
     auto wave = [&](double mm) {
         double v = 0;
-        for (const double hz : {0.13, 0.29, 0.47, 0.83}) v += std::sin(2 * std::numbers::pi * hz * t + sway_phase_[k++ % 48]) / (1 + 3 * hz);
+        for (const double hz : {0.13, 0.29, 0.47, 0.83})
+            v += std::sin(2 * std::numbers::pi * hz * t + sway_phase_[k++ % 48]) / (1 + 3 * hz);
         return 0.0006 * mm * v * options_.sway;
     };
     c.sway = Vec3(wave(4), 0, wave(5));
@@ -288,7 +298,9 @@ Channels Student::faulty(double t) const {
     return c;
 }
 
-Pose Student::pose(double t) const { return solver_.solve(faulty(t)); }
+Pose Student::pose(double t) const {
+    return solver_.solve(faulty(t));
+}
 
 std::vector<SegmentMass> Student::masses(const Pose& pose) const {
     const auto& p = pose.points;
@@ -355,8 +367,8 @@ Truth make_truth(const Student& student, const std::vector<double>& times) {
         const double w = rel.dot(axis) / axis.squaredNorm();
         std::array<Contact, 2> contact{};
         for (const Side s : {Side::left, Side::right})
-            contact[static_cast<std::size_t>(s)] = contact_from_heights(p[static_cast<std::size_t>(on(s, left_heel))].y(),
-                                                                        p[static_cast<std::size_t>(on(s, left_toe))].y());
+            contact[static_cast<std::size_t>(s)] =
+                contact_from_heights(p[static_cast<std::size_t>(on(s, left_heel))].y(), p[static_cast<std::size_t>(on(s, left_toe))].y());
         double shown = std::clamp(w, 0.0, 1.0);
         if (contact[0] == Contact::off) shown = 0;
         if (contact[1] == Contact::off) shown = 1;

@@ -74,7 +74,8 @@ private:
     void apply_fault(const FaultSpec& f, double s, Channels& c) const;
     /// 1 inside the marked stretches (index by score key), easing over 0.35 s outside them.
     double envelope(const std::vector<bool>& stretches, double s) const;
-    /// How far a shift has gone: grows to 1 (to the left foot) or -1 over the shift, stays while the weight does, and goes back over the next stretch.
+    /// How far a shift has gone: grows to 1 (to the left foot) or -1 over the shift, stays while the weight does, and goes back over the
+    /// next stretch.
     double shifted(double s) const;
     std::vector<Side> sides_of(const FaultSpec& f, double s) const;
 
@@ -92,9 +93,9 @@ private:
 struct Truth {
     std::vector<double> time_s;
     std::vector<Body3> points;
-    std::vector<std::string> phase;      // phase id or ""
-    std::vector<double> weight_left;     // moments of the segments with their acceleration; clamped
-    std::vector<double> weight_raw;      // unclamped
+    std::vector<std::string> phase;  // phase id or ""
+    std::vector<double> weight_left; // moments of the segments with their acceleration; clamped
+    std::vector<double> weight_raw;  // unclamped
     std::vector<std::array<Contact, 2>> contact;
     struct Span {
         std::string id;

@@ -7,7 +7,8 @@ namespace bevel::sim {
 Take::Take(const Movement& movement, const TakeOptions& o) : options_(o), student_(movement, o.student) {
     std::vector<double> scene; // time of the performance at each frame; the clip's own time starts at 0
     const double to = std::min(o.to_s, student_.duration());
-    for (std::size_t i = 0; o.from_s + static_cast<double>(i) / o.phone.fps <= to; ++i) scene.push_back(o.from_s + static_cast<double>(i) / o.phone.fps);
+    for (std::size_t i = 0; o.from_s + static_cast<double>(i) / o.phone.fps <= to; ++i)
+        scene.push_back(o.from_s + static_cast<double>(i) / o.phone.fps);
     truth_ = make_truth(student_, scene);
     for (double& t : truth_.time_s) t -= o.from_s;
     for (auto& p : truth_.phases) {
@@ -36,7 +37,8 @@ Take::Take(const Movement& movement, const TakeOptions& o) : options_(o), studen
 }
 
 Image Take::picture(std::size_t frame) const {
-    if (!film_) film_ = std::make_unique<Film>(student_.solver(), Looks::of_seed(options_.looks.value_or(options_.student.seed)), options_.phone);
+    if (!film_)
+        film_ = std::make_unique<Film>(student_.solver(), Looks::of_seed(options_.looks.value_or(options_.student.seed)), options_.phone);
     const double t = truth_.time_s[frame] + options_.from_s;
     return film_->shoot(student_.pose(t), t);
 }

@@ -8,11 +8,13 @@ namespace bevel {
 namespace {
 
 /// Network's landmark order -> our points.
-constexpr std::array<int, point_count> landmark_of = {0, 2, 7, 11, 13, 15, 21, 19, 17, 23, 25, 27, 29, 31,
+constexpr std::array<int, point_count> landmark_of = {0, 2, 7,  11, 13, 15, 21, 19, 17, 23, 25, 27, 29, 31,
                                                       5, 8, 12, 14, 16, 22, 20, 18, 24, 26, 28, 30, 32};
 constexpr int crop_size = 256, detect_size = 224, heat_size = 64, landmark_count = 39;
 
-double sigmoid(double x) { return 1.0 / (1.0 + std::exp(-x)); }
+double sigmoid(double x) {
+    return 1.0 / (1.0 + std::exp(-x));
+}
 
 /// Bilinear reading with pixel centres at +0.5 and replicated border.
 struct Sampler {
@@ -50,8 +52,8 @@ const std::vector<Anchor>& anchors() {
 }
 
 struct Found {
-    double score, x, y, w, h;           // box, share of the letterboxed square
-    std::array<double, 4> key;          // hip centre, circle point
+    double score, x, y, w, h;  // box, share of the letterboxed square
+    std::array<double, 4> key; // hip centre, circle point
 };
 
 double overlap(const Found& a, const Found& b) {
@@ -104,7 +106,9 @@ std::optional<Model> model_from_name(std::string_view name) {
     return std::nullopt;
 }
 
-std::string_view model_name(Model m) { return m == Model::lite ? "lite" : m == Model::full ? "full" : "heavy"; }
+std::string_view model_name(Model m) {
+    return m == Model::lite ? "lite" : m == Model::full ? "full" : "heavy";
+}
 
 std::filesystem::path find_model_dir(const std::filesystem::path& program) {
     namespace fs = std::filesystem;
@@ -120,10 +124,12 @@ std::filesystem::path find_model_dir(const std::filesystem::path& program) {
 Result<BodyFinder> BodyFinder::load(const std::filesystem::path& dir, Model model) {
     auto detector = Network::load(dir / "pose_detector.tflite", {"Identity", "Identity_1"});
     if (!detector) return tl::unexpected(detector.error());
-    auto landmark = Network::load(dir / ("pose_landmark_" + std::string(model_name(model)) + ".tflite"), {"Identity", "Identity_1", "Identity_3"});
+    auto landmark =
+        Network::load(dir / ("pose_landmark_" + std::string(model_name(model)) + ".tflite"), {"Identity", "Identity_1", "Identity_3"});
     if (!landmark) return tl::unexpected(landmark.error());
     if (landmark->input().size() != crop_size * crop_size * 3 || detector->input().size() != detect_size * detect_size * 3 ||
-        landmark->output("Identity").size() != landmark_count * 5 || landmark->output("Identity_3").size() != heat_size * heat_size * landmark_count)
+        landmark->output("Identity").size() != landmark_count * 5 ||
+        landmark->output("Identity_3").size() != heat_size * heat_size * landmark_count)
         return fail(Code::unreadable, "model shapes");
     return BodyFinder(std::move(*detector), std::move(*landmark));
 }
@@ -176,7 +182,8 @@ std::optional<Region> BodyFinder::find_person(const sim::Image& picture) {
     std::vector<Region> regions;
     if (hint_ && !last_) { // the part of the picture about the place pointed at: the detector likes the largest person best
         const double part = 0.8 * std::min(picture.width, picture.height);
-        const double x = std::clamp(hint_->x() - part / 2, 0.0, picture.width - part), y = std::clamp(hint_->y() - part / 2, 0.0, picture.height - part);
+        const double x = std::clamp(hint_->x() - part / 2, 0.0, picture.width - part),
+                     y = std::clamp(hint_->y() - part / 2, 0.0, picture.height - part);
         regions = detect(picture, x, y, part, part);
     }
     if (regions.empty()) regions = detect(picture, 0, 0, picture.width, picture.height);

@@ -23,7 +23,10 @@ public:
     /// Body on the next picture of a clip, raw network points in pixels; nothing when nobody is found. The person followed is the one
     /// found first (largest and nearest to the middle, or to `hint`), and the nearest to the last place when lost and found again.
     std::optional<BodyPx> next(const sim::Image& picture);
-    void reset() { region_.reset(); last_.reset(); }
+    void reset() {
+        region_.reset();
+        last_.reset();
+    }
     /// Place the user pointed at (pixels), to choose among several people.
     void choose(double x, double y) { hint_ = Vec2(x, y); }
 

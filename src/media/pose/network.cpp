@@ -13,8 +13,20 @@
 namespace bevel {
 namespace {
 
-enum Op { op_add = 0, op_concatenation = 2, op_conv = 3, op_depthwise = 4, op_depth_to_space = 5, op_dequantize = 6, op_logistic = 14,
-          op_max_pool = 17, op_reshape = 22, op_resize = 23, op_pad = 34, op_densify = 124 };
+enum Op {
+    op_add = 0,
+    op_concatenation = 2,
+    op_conv = 3,
+    op_depthwise = 4,
+    op_depth_to_space = 5,
+    op_dequantize = 6,
+    op_logistic = 14,
+    op_max_pool = 17,
+    op_reshape = 22,
+    op_resize = 23,
+    op_pad = 34,
+    op_densify = 124
+};
 constexpr std::uint32_t no_id = std::numeric_limits<std::uint32_t>::max();
 constexpr float inf = std::numeric_limits<float>::infinity();
 
@@ -60,7 +72,8 @@ std::size_t count_of(const std::vector<int>& shape) {
 /// Expands a block-sparse tensor to its dense form.
 class Densifier {
 public:
-    Densifier(const model::Sparsity& s, const std::vector<int>& shape, std::vector<float> values) : shape_(shape), values_(std::move(values)) {
+    Densifier(const model::Sparsity& s, const std::vector<int>& shape, std::vector<float> values)
+        : shape_(shape), values_(std::move(values)) {
         if (!s.traversal_order() || !s.dim_metadata()) throw BadModel{"sparsity"};
         for (const int d : *s.traversal_order()) order_.push_back(d);
         if (s.block_map())
@@ -132,11 +145,16 @@ struct Range {
 };
 Range activation(int a) {
     switch (a) {
-    case 0: return {-inf, inf};
-    case 1: return {0, inf};
-    case 2: return {-1, 1};
-    case 3: return {0, 6};
-    default: throw BadModel{"activation"};
+    case 0:
+        return {-inf, inf};
+    case 1:
+        return {0, inf};
+    case 2:
+        return {-1, 1};
+    case 3:
+        return {0, 6};
+    default:
+        throw BadModel{"activation"};
     }
 }
 
@@ -334,7 +352,8 @@ private:
         if (!valid || !op || code(*op) != op_pad || uses_[t] != 1) return t;
         const auto* p = constant(arg(*op, 1));
         if (!p || shape(t).size() != 4 || (*p)[0] != 0 || (*p)[1] != 0 || (*p)[6] != 0 || (*p)[7] != 0) return t;
-        pads = {static_cast<std::uint32_t>((*p)[2]), static_cast<std::uint32_t>((*p)[5]), static_cast<std::uint32_t>((*p)[3]), static_cast<std::uint32_t>((*p)[4])};
+        pads = {static_cast<std::uint32_t>((*p)[2]), static_cast<std::uint32_t>((*p)[5]), static_cast<std::uint32_t>((*p)[3]),
+                static_cast<std::uint32_t>((*p)[4])};
         return arg(*op, 0);
     }
     template <class T> const T& options(const model::Operator& op) const {
@@ -361,8 +380,12 @@ private:
 
     void add(const model::Operator& op) {
         switch (code(op)) {
-        case op_conv: conv(op); break;
-        case op_depthwise: depthwise(op); break;
+        case op_conv:
+            conv(op);
+            break;
+        case op_depthwise:
+            depthwise(op);
+            break;
         case op_add: {
             const Range r = activation(op.options() ? options<model::AddOptions>(op).activation() : 0);
             check(xnn_define_add2(impl_.graph, r.low, r.high, id(arg(op, 0)), id(arg(op, 1)), id(out(op)), 0), "add");
@@ -383,16 +406,21 @@ private:
         case op_resize: {
             const auto s = shape(out(op));
             const auto& o = options<model::ResizeOptions>(op);
-            const std::uint32_t flags = o.align_corners() ? XNN_FLAG_ALIGN_CORNERS : o.half_pixel_centers() ? 0 : XNN_FLAG_TENSORFLOW_LEGACY_MODE;
+            const std::uint32_t flags = o.align_corners()        ? XNN_FLAG_ALIGN_CORNERS
+                                        : o.half_pixel_centers() ? 0
+                                                                 : XNN_FLAG_TENSORFLOW_LEGACY_MODE;
             check(xnn_define_static_resize_bilinear_2d(impl_.graph, static_cast<std::size_t>(s.at(1)), static_cast<std::size_t>(s.at(2)),
-                                                       id(arg(op, 0)), id(out(op)), flags), "resize");
+                                                       id(arg(op, 0)), id(out(op)), flags),
+                  "resize");
             break;
         }
         case op_max_pool: {
             const auto& o = options<model::PoolOptions>(op);
             const Range r = activation(o.activation());
-            check(xnn_define_max_pooling_2d(impl_.graph, 0, 0, 0, 0, u(o.filter_h()), u(o.filter_w()), u(o.stride_h()), u(o.stride_w()), 1, 1,
-                                            r.low, r.high, id(arg(op, 0)), id(out(op)), o.padding() == 0 ? XNN_FLAG_TENSORFLOW_SAME_PADDING : 0), "pool");
+            check(xnn_define_max_pooling_2d(impl_.graph, 0, 0, 0, 0, u(o.filter_h()), u(o.filter_w()), u(o.stride_h()), u(o.stride_w()), 1,
+                                            1, r.low, r.high, id(arg(op, 0)), id(out(op)),
+                                            o.padding() == 0 ? XNN_FLAG_TENSORFLOW_SAME_PADDING : 0),
+                  "pool");
             break;
         }
         case op_reshape: {
@@ -401,15 +429,20 @@ private:
             check(xnn_define_static_reshape(impl_.graph, dims.size(), dims.data(), id(arg(op, 0)), id(out(op)), 0), "reshape");
             break;
         }
-        case op_logistic: check(xnn_define_sigmoid(impl_.graph, id(arg(op, 0)), id(out(op)), 0), "sigmoid"); break;
+        case op_logistic:
+            check(xnn_define_sigmoid(impl_.graph, id(arg(op, 0)), id(out(op)), 0), "sigmoid");
+            break;
         case op_depth_to_space:
-            check(xnn_define_depth_to_space(impl_.graph, id(arg(op, 0)), id(out(op)), u(options<model::DepthToSpaceOptions>(op).block_size()), 0), "depth to space");
+            check(xnn_define_depth_to_space(impl_.graph, id(arg(op, 0)), id(out(op)),
+                                            u(options<model::DepthToSpaceOptions>(op).block_size()), 0),
+                  "depth to space");
             break;
         case op_dequantize:
         case op_densify:
             if (!constant(out(op))) throw BadModel{"constant"};
             break;
-        default: throw BadModel{"operator " + std::to_string(code(op))};
+        default:
+            throw BadModel{"operator " + std::to_string(code(op))};
         }
     }
     static std::uint32_t u(int v) {
@@ -423,9 +456,11 @@ private:
         const int in = unpadded(arg(op, 0), p, o.padding() == 1);
         const Range r = activation(o.activation());
         if (f.size() != 4) throw BadModel{"filter"};
-        check(xnn_define_convolution_2d(impl_.graph, p.top, p.right, p.bottom, p.left, u(f[1]), u(f[2]), u(o.stride_h()), u(o.stride_w()), u(o.dilation_h()),
-                                        u(o.dilation_w()), 1, static_cast<std::size_t>(f[3]), static_cast<std::size_t>(f[0]), r.low, r.high, id(in),
-                                        id(arg(op, 1)), id(arg(op, 2)), id(out(op)), o.padding() == 0 ? XNN_FLAG_TENSORFLOW_SAME_PADDING : 0), "convolution");
+        check(xnn_define_convolution_2d(impl_.graph, p.top, p.right, p.bottom, p.left, u(f[1]), u(f[2]), u(o.stride_h()), u(o.stride_w()),
+                                        u(o.dilation_h()), u(o.dilation_w()), 1, static_cast<std::size_t>(f[3]),
+                                        static_cast<std::size_t>(f[0]), r.low, r.high, id(in), id(arg(op, 1)), id(arg(op, 2)), id(out(op)),
+                                        o.padding() == 0 ? XNN_FLAG_TENSORFLOW_SAME_PADDING : 0),
+              "convolution");
     }
     void depthwise(const model::Operator& op) {
         const auto& o = options<model::DepthwiseOptions>(op);
@@ -434,10 +469,11 @@ private:
         const int in = unpadded(arg(op, 0), p, o.padding() == 1);
         const Range r = activation(o.activation());
         if (f.size() != 4) throw BadModel{"filter"};
-        check(xnn_define_depthwise_convolution_2d(impl_.graph, p.top, p.right, p.bottom, p.left, u(f[1]), u(f[2]), u(o.stride_h()), u(o.stride_w()),
-                                                  u(o.dilation_h()), u(o.dilation_w()), u(o.multiplier()), static_cast<std::size_t>(f[3] / u(o.multiplier())),
-                                                  r.low, r.high, id(in), id(arg(op, 1)), id(arg(op, 2)), id(out(op)),
-                                                  o.padding() == 0 ? XNN_FLAG_TENSORFLOW_SAME_PADDING : 0), "depthwise");
+        check(xnn_define_depthwise_convolution_2d(impl_.graph, p.top, p.right, p.bottom, p.left, u(f[1]), u(f[2]), u(o.stride_h()),
+                                                  u(o.stride_w()), u(o.dilation_h()), u(o.dilation_w()), u(o.multiplier()),
+                                                  static_cast<std::size_t>(f[3] / u(o.multiplier())), r.low, r.high, id(in), id(arg(op, 1)),
+                                                  id(arg(op, 2)), id(out(op)), o.padding() == 0 ? XNN_FLAG_TENSORFLOW_SAME_PADDING : 0),
+              "depthwise");
     }
 
     const model::Model& model_;
@@ -482,8 +518,12 @@ Result<Network> Network::load(const std::filesystem::path& file, const std::vect
     return Network(std::move(impl));
 }
 
-std::span<float> Network::input() { return {impl_->in.data(), impl_->in.size() - XNN_EXTRA_BYTES}; }
-std::span<const int> Network::input_shape() const { return impl_->in_shape; }
+std::span<float> Network::input() {
+    return {impl_->in.data(), impl_->in.size() - XNN_EXTRA_BYTES};
+}
+std::span<const int> Network::input_shape() const {
+    return impl_->in_shape;
+}
 
 bool Network::run() {
     if (xnn_invoke_runtime(impl_->runtime) != xnn_status_success) return false;

@@ -1,5 +1,5 @@
-#include "media/tracker.h"
 #include "core/signal/signal.h"
+#include "media/tracker.h"
 #include <cmath>
 
 namespace bevel {
@@ -23,7 +23,8 @@ std::pair<Vec2, Vec2> offset_axes(const BodyPx& b, Point p, View view) {
     if (base == left_knee) along = at(on(side, left_knee)) - at(on(side, left_hip));
     if (base == left_ankle || base == left_heel || base == left_toe) along = at(on(side, left_ankle)) - at(on(side, left_knee));
     if (base == left_elbow) along = at(on(side, left_elbow)) - at(on(side, left_shoulder));
-    if (base == left_wrist || base == left_index || base == left_little || base == left_thumb) along = at(on(side, left_wrist)) - at(on(side, left_elbow));
+    if (base == left_wrist || base == left_index || base == left_little || base == left_thumb)
+        along = at(on(side, left_wrist)) - at(on(side, left_elbow));
     along = along.norm() > 1e-6 ? Vec2(along.normalized()) : Vec2(0, 1);
     // Across, on the picture: outward from the midline seen from front and back; the way the person faces from the side.
     double right = 1;
@@ -48,14 +49,17 @@ void correct_offsets(Track& t, View view) {
             // Seen from the side, the near and the far side of the body have offsets of their own.
             const bool left = q != nose && q < right_eye;
             const bool far = kind == 1 && q != nose && left != (view == View::left);
-            const PointOffset& o = mean_offsets[static_cast<std::size_t>(kind == 0 ? 0 : far ? 2 : 1)][static_cast<std::size_t>(q == nose || left ? q : mirrored(q))];
+            const PointOffset& o =
+                mean_offsets[static_cast<std::size_t>(kind == 0 ? 0
+                                                      : far     ? 2
+                                                                : 1)][static_cast<std::size_t>(q == nose || left ? q : mirrored(q))];
             const auto [along, across] = offset_axes(raw, q, view);
             auto& out = (*f)[static_cast<std::size_t>(p)];
             out.x -= height * (o.along * along.x() + o.across * across.x());
             out.y -= height * (o.along * along.y() + o.across * across.y());
             // What remains is wider where the network itself is unsure.
             out.sigma = 0.8 * height * o.spread * // part of the spread is the figures' own, and measures take differences
-                         (1 + 1.5 * std::max(0.0, 0.9 - out.visibility));
+                        (1 + 1.5 * std::max(0.0, 0.9 - out.visibility));
         }
     }
 }

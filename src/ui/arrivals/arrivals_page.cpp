@@ -34,7 +34,8 @@ ArrivalsPage::~ArrivalsPage() {
 void ArrivalsPage::build() {
     auto* title = new QLabel(tr("Arrivals"));
     title->setObjectName(QStringLiteral("title"));
-    auto* hint = new QLabel(tr("Drop a clip anywhere on this page. Film from the front or straight from a side, whole body and both feet in the picture."));
+    auto* hint = new QLabel(
+        tr("Drop a clip anywhere on this page. Film from the front or straight from a side, whole body and both feet in the picture."));
     hint->setObjectName(QStringLiteral("faint"));
     hint->setWordWrap(true);
     table_ = new QTableWidget(0, 5);
@@ -86,7 +87,8 @@ void ArrivalsPage::build() {
     auto* left = new QVBoxLayout;
     left->addWidget(title);
     left->addWidget(hint);
-    empty_ = new QLabel(tr("No clips yet.\n\nDrop a clip here, or choose a file on the right. Bevel finds the body on every frame,\nmeasures it and holds it against the movement; then the clip waits here for your review."));
+    empty_ = new QLabel(tr("No clips yet.\n\nDrop a clip here, or choose a file on the right. Bevel finds the body on every "
+                           "frame,\nmeasures it and holds it against the movement; then the clip waits here for your review."));
     empty_->setAlignment(Qt::AlignCenter);
     empty_->setObjectName(QStringLiteral("faint"));
     empty_->hide();
@@ -100,7 +102,8 @@ void ArrivalsPage::build() {
     all->addLayout(left, 1);
     all->addWidget(build_form());
     auto open_row = [this] {
-        if (const auto* r = chosen(); r && (r->clip.state == ClipState::tracked || r->clip.state == ClipState::reviewed)) emit open_review(r->clip.id);
+        if (const auto* r = chosen(); r && (r->clip.state == ClipState::tracked || r->clip.state == ClipState::reviewed))
+            emit open_review(r->clip.id);
     };
     connect(open_, &QPushButton::clicked, this, open_row);
     connect(table_, &QTableWidget::cellActivated, this, open_row);
@@ -145,7 +148,10 @@ QFrame* ArrivalsPage::build_form() {
     view_->setObjectName(QStringLiteral("view"));
     view_->setAccessibleName(tr("Filmed from"));
     view_->addItem(tr("told from the clip"), QString());
-    for (const auto& [name, id] : {std::pair{tr("the front"), "front"}, {tr("the back"), "back"}, {tr("the student's left"), "left"}, {tr("the student's right"), "right"}})
+    for (const auto& [name, id] : {std::pair{tr("the front"), "front"},
+                                   {tr("the back"), "back"},
+                                   {tr("the student's left"), "left"},
+                                   {tr("the student's right"), "right"}})
         view_->addItem(name, QString::fromLatin1(id));
     school_ = new QComboBox;
     school_->setAccessibleName(tr("School"));
@@ -176,7 +182,8 @@ QFrame* ArrivalsPage::build_form() {
     box->addStretch(1);
     box->addWidget(privacy);
     connect(choose_, &QPushButton::clicked, this, [this] {
-        const QString f = QFileDialog::getOpenFileName(this, tr("Choose a clip"), QString(), tr("Clips (*.mp4 *.mov *.webm *.mkv *.avi *.m4v);;All files (*)"));
+        const QString f = QFileDialog::getOpenFileName(this, tr("Choose a clip"), QString(),
+                                                       tr("Clips (*.mp4 *.mov *.webm *.mkv *.avi *.m4v);;All files (*)"));
         if (!f.isEmpty()) offer(f);
     });
     connect(take_, &QPushButton::clicked, this, &ArrivalsPage::take_in);
@@ -202,13 +209,16 @@ void ArrivalsPage::show_chosen() {
         const auto& q = *r->clip.quality;
         QStringList parts{tr("Body found on %1 % of the frames").arg(QLocale().toString(100 * q.found, 'f', q.found < 0.9995 ? 1 : 0)),
                           tr("%1 frames/s").arg(QLocale().toString(q.frames_per_s, 'f', 0)),
-                          q.vertical_seen ? tr("true vertical seen in the room") : tr("no upright edges seen: the camera is taken as level, and its error is larger"),
+                          q.vertical_seen ? tr("true vertical seen in the room")
+                                          : tr("no upright edges seen: the camera is taken as level, and its error is larger"),
                           q.neutral_seen ? tr("quiet standing found") : tr("no quiet standing: figures that need it are left out")};
         about = parts.join(QStringLiteral(" · "));
     } else if (r && r->clip.state == ClipState::waiting) {
         about = tr("Waiting: the body has not been looked for yet.");
     }
-    detail_->setStyleSheet(QStringLiteral("color: %1;").arg((r && r->clip.state == ClipState::failed ? session_.theme.palette.outside : session_.theme.palette.faint).name()));
+    detail_->setStyleSheet(
+        QStringLiteral("color: %1;")
+            .arg((r && r->clip.state == ClipState::failed ? session_.theme.palette.outside : session_.theme.palette.faint).name()));
     detail_->setText(about);
 }
 
@@ -220,7 +230,9 @@ void ArrivalsPage::edit_chosen() {
     file_label_->setText(tr("Changing the clip of %1").arg(QString::fromStdString(r->person.name)));
     student_->setCurrentText(QString::fromStdString(r->person.name));
     height_->setValue(r->person.stature_m * 100);
-    auto choose = [](QComboBox* box, const std::string& id) { box->setCurrentIndex(std::max(0, box->findData(QString::fromStdString(id)))); };
+    auto choose = [](QComboBox* box, const std::string& id) {
+        box->setCurrentIndex(std::max(0, box->findData(QString::fromStdString(id))));
+    };
     choose(movement_, r->clip.movement);
     choose(view_, r->clip.view);
     choose(school_, r->clip.school);
@@ -243,7 +255,8 @@ void ArrivalsPage::empty_form(const QString& word) {
 
 void ArrivalsPage::say(const QString& text, bool problem) {
     message_->setObjectName(problem ? QStringLiteral("problem") : QStringLiteral("faint"));
-    message_->setStyleSheet(QStringLiteral("color: %1; background: transparent;").arg((problem ? session_.theme.palette.outside : session_.theme.palette.faint).name()));
+    message_->setStyleSheet(QStringLiteral("color: %1; background: transparent;")
+                                .arg((problem ? session_.theme.palette.outside : session_.theme.palette.faint).name()));
     message_->setText(text);
 }
 
@@ -261,7 +274,9 @@ void ArrivalsPage::refresh() {
 }
 
 void ArrivalsPage::show_rows(std::vector<ClipRow> rows, std::vector<Person> people) {
-    const qint64 chosen = table_->currentRow() >= 0 && table_->currentRow() < static_cast<int>(rows_.size()) ? rows_[static_cast<std::size_t>(table_->currentRow())].clip.id : 0;
+    const qint64 chosen = table_->currentRow() >= 0 && table_->currentRow() < static_cast<int>(rows_.size())
+                              ? rows_[static_cast<std::size_t>(table_->currentRow())].clip.id
+                              : 0;
     rows_ = std::move(rows);
     people_ = std::move(people);
     table_->setRowCount(static_cast<int>(rows_.size()));
@@ -280,15 +295,18 @@ void ArrivalsPage::show_rows(std::vector<ClipRow> rows, std::vector<Person> peop
             state = tr("to be reviewed");
             colour = session_.theme.palette.accent;
             break;
-        case ClipState::reviewed: state = tr("reviewed"); break;
+        case ClipState::reviewed:
+            state = tr("reviewed");
+            break;
         case ClipState::failed:
             state = r.clip.problem == "cancelled" ? tr("stopped") : tr("cannot be judged");
             colour = session_.theme.palette.outside;
             break;
         }
         const QDate date = QDate::fromString(QString::fromStdString(r.clip.filmed_on), Qt::ISODate);
-        const QStringList cells{QString::fromStdString(r.person.name), m ? QString::fromStdString(m->name) : QString::fromStdString(r.clip.movement),
-                                view ? text::view(*view) : tr("as the clip shows"), QLocale().toString(date, QStringLiteral("d MMM yyyy")), state};
+        const QStringList cells{
+            QString::fromStdString(r.person.name), m ? QString::fromStdString(m->name) : QString::fromStdString(r.clip.movement),
+            view ? text::view(*view) : tr("as the clip shows"), QLocale().toString(date, QStringLiteral("d MMM yyyy")), state};
         for (int c = 0; c < cells.size(); ++c) {
             auto* item = new QTableWidgetItem(cells[c]);
             item->setToolTip(cells[c]);
@@ -361,18 +379,24 @@ void ArrivalsPage::take_in() {
     clip.arrived_on = QDate::currentDate().toString(Qt::ISODate).toStdString();
     clip.filmed_on = QFileInfo(file_).lastModified().date().toString(Qt::ISODate).toStdString();
     say(tr("Copying the clip …"), false);
-    session_.background->post(this, [this, lib = session_.library, person, clip, file = file_.toStdString()](std::stop_token) mutable -> Background::After {
-        auto refuse = [this](const Error& e) -> Background::After { return [this, e] { say(text::error(e), true); take_->setEnabled(true); }; };
-        if (auto reader = ClipReader::open(file); !reader) return refuse(reader.error());
-        auto id = keep_person(*lib, person);
-        if (!id) return refuse(id.error());
-        clip.person = *id;
-        if (auto added = lib->add_clip(clip, file); !added) return refuse(added.error());
-        return [this] {
-            empty_form(tr("Taken in."));
-            refresh();
-        };
-    });
+    session_.background->post(
+        this, [this, lib = session_.library, person, clip, file = file_.toStdString()](std::stop_token) mutable -> Background::After {
+            auto refuse = [this](const Error& e) -> Background::After {
+                return [this, e] {
+                    say(text::error(e), true);
+                    take_->setEnabled(true);
+                };
+            };
+            if (auto reader = ClipReader::open(file); !reader) return refuse(reader.error());
+            auto id = keep_person(*lib, person);
+            if (!id) return refuse(id.error());
+            clip.person = *id;
+            if (auto added = lib->add_clip(clip, file); !added) return refuse(added.error());
+            return [this] {
+                empty_form(tr("Taken in."));
+                refresh();
+            };
+        });
 }
 
 Result<std::int64_t> ArrivalsPage::keep_person(Library& library, const Person& person) {
@@ -383,28 +407,34 @@ Result<std::int64_t> ArrivalsPage::keep_person(Library& library, const Person& p
 
 /// With the points that were found before, if there are any; else the clip waits for its turn again.
 void ArrivalsPage::judge_again(const Person& person, const Clip& changed) {
-    session_.background->post(this, [this, session = &session_, lib = session_.library, person, clip = changed](std::stop_token) mutable -> Background::After {
-        auto refuse = [this](const Error& e) -> Background::After { return [this, e] { say(text::error(e), true); take_->setEnabled(true); }; };
-        auto id = keep_person(*lib, person);
-        if (!id) return refuse(id.error());
-        clip.person = *id;
-        const auto track = lib->load_track(clip.id);
-        const Movement* movement = session->movement(clip.movement);
-        QString word;
-        if (track && movement) {
-            const auto review = make_review(*track, *movement, review_options(*session, clip, person));
-            auto kept = keep_found(*lib, clip, {&*track, review ? review->get() : nullptr, review ? Error{} : review.error()});
-            if (!kept) return refuse(kept.error());
-            word = review ? tr("Judged again. The review is ready.") : text::error(review.error());
-        } else {
-            clip.state = ClipState::waiting;
-            if (auto ok = lib->update_clip(clip); !ok) return refuse(ok.error());
-        }
-        return [this, word] {
-            empty_form(word);
-            refresh();
-        };
-    });
+    session_.background->post(
+        this, [this, session = &session_, lib = session_.library, person, clip = changed](std::stop_token) mutable -> Background::After {
+            auto refuse = [this](const Error& e) -> Background::After {
+                return [this, e] {
+                    say(text::error(e), true);
+                    take_->setEnabled(true);
+                };
+            };
+            auto id = keep_person(*lib, person);
+            if (!id) return refuse(id.error());
+            clip.person = *id;
+            const auto track = lib->load_track(clip.id);
+            const Movement* movement = session->movement(clip.movement);
+            QString word;
+            if (track && movement) {
+                const auto review = make_review(*track, *movement, review_options(*session, clip, person));
+                auto kept = keep_found(*lib, clip, {&*track, review ? review->get() : nullptr, review ? Error{} : review.error()});
+                if (!kept) return refuse(kept.error());
+                word = review ? tr("Judged again. The review is ready.") : text::error(review.error());
+            } else {
+                clip.state = ClipState::waiting;
+                if (auto ok = lib->update_clip(clip); !ok) return refuse(ok.error());
+            }
+            return [this, word] {
+                empty_form(word);
+                refresh();
+            };
+        });
 }
 
 void ArrivalsPage::start_next() {
@@ -423,7 +453,8 @@ void ArrivalsPage::start_next() {
         TrackOptions options;
         options.model_dir = session_.model_dir;
         const auto began = std::chrono::steady_clock::now();
-        options.progress = [this, owner = QPointer<QObject>(this), finder = session_.finder, began](std::size_t done, std::size_t total, const std::optional<BodyPx>&) {
+        options.progress = [this, owner = QPointer<QObject>(this), finder = session_.finder, began](std::size_t done, std::size_t total,
+                                                                                                    const std::optional<BodyPx>&) {
             if (done % 10 != 0 && done != total) return;
             const double s = std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count();
             const double rate = s > 0 ? static_cast<double>(done) / s : 0;
@@ -434,28 +465,32 @@ void ArrivalsPage::start_next() {
                 progress_label_->setText(tr("%1 frames/s · %2 s left").arg(rate, 0, 'f', 0).arg(left, 0, 'f', 0));
             });
         };
-        session_.finder->post(this, [this, session = &session_, lib = session_.library, background = session_.background, clip, person, movement = movement ? std::optional(*movement) : std::nullopt,
-                                     options, stop = stop_](std::stop_token quit) -> Background::After {
-            const std::stop_callback forward(quit, [&] { stop->request_stop(); });
-            auto found = track_clip(lib->path_of(clip), options, stop->get_token());
-            Error error = found ? Error{} : found.error();
-            std::shared_ptr<const Review> review;
-            if (found && movement) { // say early if the clip cannot be judged
-                if (auto made = make_review(found->track, *movement, review_options(*session, clip, person)))
-                    review = *made;
-                else
-                    error = made.error();
-            } else if (found) {
-                error = {Code::not_found, clip.movement};
-            }
-            const auto track = found ? std::make_shared<Track>(std::move(found->track)) : nullptr;
-            return [this, background, lib, clip, track, review, error] {
-                background->post(this, [this, lib, clip, track, review, error](std::stop_token) -> Background::After {
-                    auto kept = keep_found(*lib, clip, {track.get(), review.get(), error});
-                    return [this, id = clip.id, failed = !kept || !review, e = kept ? error : kept.error()] { finished(id, failed ? text::error(e) : QString()); };
-                });
-            };
-        });
+        session_.finder->post(this,
+                              [this, session = &session_, lib = session_.library, background = session_.background, clip, person,
+                               movement = movement ? std::optional(*movement) : std::nullopt, options,
+                               stop = stop_](std::stop_token quit) -> Background::After {
+                                  const std::stop_callback forward(quit, [&] { stop->request_stop(); });
+                                  auto found = track_clip(lib->path_of(clip), options, stop->get_token());
+                                  Error error = found ? Error{} : found.error();
+                                  std::shared_ptr<const Review> review;
+                                  if (found && movement) { // say early if the clip cannot be judged
+                                      if (auto made = make_review(found->track, *movement, review_options(*session, clip, person)))
+                                          review = *made;
+                                      else
+                                          error = made.error();
+                                  } else if (found) {
+                                      error = {Code::not_found, clip.movement};
+                                  }
+                                  const auto track = found ? std::make_shared<Track>(std::move(found->track)) : nullptr;
+                                  return [this, background, lib, clip, track, review, error] {
+                                      background->post(this, [this, lib, clip, track, review, error](std::stop_token) -> Background::After {
+                                          auto kept = keep_found(*lib, clip, {track.get(), review.get(), error});
+                                          return [this, id = clip.id, failed = !kept || !review, e = kept ? error : kept.error()] {
+                                              finished(id, failed ? text::error(e) : QString());
+                                          };
+                                      });
+                                  };
+                              });
         return;
     }
 }

@@ -18,9 +18,12 @@ void Background::post(QObject* owner, std::function<After(std::stop_token)> work
 }
 
 void Background::report(QPointer<QObject> owner, After what) {
-    QMetaObject::invokeMethod(this, [owner, what = std::move(what)] {
-        if (owner) what();
-    }, Qt::QueuedConnection);
+    QMetaObject::invokeMethod(
+        this,
+        [owner, what = std::move(what)] {
+            if (owner) what();
+        },
+        Qt::QueuedConnection);
 }
 
 bool Background::idle() const {

@@ -14,7 +14,9 @@
 
 namespace bevel::ui {
 namespace {
-QString key_of(const Finding& f) { return QString::fromStdString(finding_key(f)); }
+QString key_of(const Finding& f) {
+    return QString::fromStdString(finding_key(f));
+}
 
 LetterContent compose(const OpenReview& open, const LetterRecord& record, const Catalogue& catalogue, const Theme& theme) {
     const auto& findings = open.review->findings;
@@ -179,19 +181,23 @@ void LetterPage::show_choices() {
         auto* item = new QListWidgetItem(text::headline(f, session_.catalogue) + QLatin1Char('\n') + cue, corrections_);
         item->setData(Qt::UserRole, key);
         item->setFlags(Qt::ItemIsEnabled | Qt::ItemIsSelectable | Qt::ItemIsUserCheckable);
-        const bool on = saved ? std::find(saved->checks.begin(), saved->checks.end(), key.toStdString()) != saved->checks.end() : chosen < 3;
+        const bool on =
+            saved ? std::find(saved->checks.begin(), saved->checks.end(), key.toStdString()) != saved->checks.end() : chosen < 3;
         item->setCheckState(on && chosen < 3 ? Qt::Checked : Qt::Unchecked);
         chosen += item->checkState() == Qt::Checked ? 1 : 0;
     }
-    praise_->setCurrentIndex(saved ? std::max(0, praise_->findData(QString::fromStdString(saved->praise))) : std::min(1, praise_->count() - 1));
+    praise_->setCurrentIndex(saved ? std::max(0, praise_->findData(QString::fromStdString(saved->praise)))
+                                   : std::min(1, praise_->count() - 1));
     const QString first = QString::fromStdString(open_->person.name).section(QLatin1Char(' '), 0, 0);
     opening_->setPlainText(saved ? QString::fromStdString(saved->opening) : tr("Dear %1, thank you for your clip.").arg(first));
     closing_->setPlainText(saved ? QString::fromStdString(saved->closing) : tr("Take one of these at a time. Warm wishes,"));
     signed_->setText(sender_.first);
     place_->setText(sender_.second);
     hide_->setChecked(saved && saved->hide_identity);
-    if (corrections_->count() == 0) message_->setText(tr("Nothing is kept yet: keep findings in the review first."));
-    else message_->clear();
+    if (corrections_->count() == 0)
+        message_->setText(tr("Nothing is kept yet: keep findings in the review first."));
+    else
+        message_->clear();
     filling_ = false;
     choices_changed();
 }
@@ -201,7 +207,8 @@ LetterRecord LetterPage::record() const {
     r.clip = open_ ? open_->clip.id : 0;
     r.praise = praise_->currentData().toString().toStdString();
     for (int i = 0; i < corrections_->count(); ++i)
-        if (corrections_->item(i)->checkState() == Qt::Checked) r.checks.push_back(corrections_->item(i)->data(Qt::UserRole).toString().toStdString());
+        if (corrections_->item(i)->checkState() == Qt::Checked)
+            r.checks.push_back(corrections_->item(i)->data(Qt::UserRole).toString().toStdString());
     r.opening = opening_->toPlainText().toStdString();
     r.closing = closing_->toPlainText().toStdString();
     r.hide_identity = hide_->isChecked();
@@ -217,7 +224,8 @@ void LetterPage::choices_changed() {
     filling_ = true; // with three chosen the others rest
     for (int i = 0; i < corrections_->count(); ++i) {
         auto* it = corrections_->item(i);
-        it->setFlags(on >= 3 && it->checkState() != Qt::Checked ? Qt::ItemIsSelectable : Qt::ItemIsEnabled | Qt::ItemIsSelectable | Qt::ItemIsUserCheckable);
+        it->setFlags(on >= 3 && it->checkState() != Qt::Checked ? Qt::ItemIsSelectable
+                                                                : Qt::ItemIsEnabled | Qt::ItemIsSelectable | Qt::ItemIsUserCheckable);
     }
     filling_ = false;
     count_->setText(tr("%1 of at most 3 chosen").arg(on));
@@ -227,16 +235,17 @@ void LetterPage::choices_changed() {
 void LetterPage::render() {
     if (!open_) return;
     const int run = ++run_;
-    session_.background->post(this, [this, run, lib = session_.library, open = open_, record = record()](std::stop_token) -> Background::After {
-        auto saved = lib->save_letter(record);
-        if (!saved) return [this, e = saved.error()] { message_->setText(text::error(e)); };
-        (void)lib->set_setting("signed_by", record.signed_by);
-        (void)lib->set_setting("place", record.place);
-        auto content = compose(*open, record, session_.catalogue, Theme()); // letters are printed on white
-        return [this, run, content = std::move(content)]() mutable {
-            if (run == run_) content_ready(std::move(content)); // an older one is dropped
-        };
-    });
+    session_.background->post(this,
+                              [this, run, lib = session_.library, open = open_, record = record()](std::stop_token) -> Background::After {
+                                  auto saved = lib->save_letter(record);
+                                  if (!saved) return [this, e = saved.error()] { message_->setText(text::error(e)); };
+                                  (void)lib->set_setting("signed_by", record.signed_by);
+                                  (void)lib->set_setting("place", record.place);
+                                  auto content = compose(*open, record, session_.catalogue, Theme()); // letters are printed on white
+                                  return [this, run, content = std::move(content)]() mutable {
+                                      if (run == run_) content_ready(std::move(content)); // an older one is dropped
+                                  };
+                              });
 }
 
 void LetterPage::content_ready(LetterContent content) {
@@ -261,14 +270,16 @@ void LetterPage::content_ready(LetterContent content) {
 }
 
 void LetterPage::ask_and_export(const QString& ending) {
-    const QString file = QFileDialog::getSaveFileName(this, tr("Save the letter"), QStringLiteral("letter.") + ending, ending == QLatin1String("pdf") ? tr("PDF (*.pdf)") : tr("HTML (*.html)"));
+    const QString file = QFileDialog::getSaveFileName(this, tr("Save the letter"), QStringLiteral("letter.") + ending,
+                                                      ending == QLatin1String("pdf") ? tr("PDF (*.pdf)") : tr("HTML (*.html)"));
     if (!file.isEmpty()) export_to(file);
 }
 
 void LetterPage::export_to(const QString& file) {
     if (!content_) return;
     session_.background->post(this, [this, file, content = *content_](std::stop_token) -> Background::After {
-        auto ok = file.endsWith(QLatin1String(".html")) ? write_text(file.toStdString(), letter_html(content).toStdString()) : write_letter_pdf(file.toStdString(), content);
+        auto ok = file.endsWith(QLatin1String(".html")) ? write_text(file.toStdString(), letter_html(content).toStdString())
+                                                        : write_letter_pdf(file.toStdString(), content);
         return [this, file, ok] {
             message_->setText(ok ? tr("Saved: %1").arg(file) : text::error(ok.error()));
             if (ok) emit exported(file);

@@ -21,7 +21,8 @@ QRectF crop_of(const Track& t, double aspect) {
         x0.push_back(a), x1.push_back(b), y0.push_back(c), y1.push_back(d);
     }
     if (x0.empty()) return {0, 0, static_cast<double>(t.width), static_cast<double>(t.height)};
-    double left = signal::quantile(x0, 0.02), right = signal::quantile(x1, 0.98), top = signal::quantile(y0, 0.02), bottom = signal::quantile(y1, 0.98);
+    double left = signal::quantile(x0, 0.02), right = signal::quantile(x1, 0.98), top = signal::quantile(y0, 0.02),
+           bottom = signal::quantile(y1, 0.98);
     const double tall = bottom - top;
     top -= 0.14 * tall; // the crown lies above the ears
     bottom += 0.06 * tall;
@@ -39,7 +40,8 @@ QRectF crop_of(const Track& t, double aspect) {
     return r;
 }
 
-void draw_body(QPainter& p, const BodyPx& b, std::optional<Family> family, const std::function<QPointF(double, double)>& to, const Theme& theme, double line, double roll) {
+void draw_body(QPainter& p, const BodyPx& b, std::optional<Family> family, const std::function<QPointF(double, double)>& to,
+               const Theme& theme, double line, double roll) {
     p.save();
     p.setRenderHint(QPainter::Antialiasing);
     auto at = [&](Point q) { return to(b[q].x, b[q].y); };
@@ -72,7 +74,8 @@ void draw_body(QPainter& p, const BodyPx& b, std::optional<Family> family, const
         pair(left_ankle, left_heel, Family::feet);
         pair(left_heel, left_toe, Family::feet);
     }
-    segment(left_shoulder, right_shoulder, family == Family::arms || family == Family::hips ? theme.palette.accent : ink, (family == Family::arms ? 2.0 : 0.8) * line);
+    segment(left_shoulder, right_shoulder, family == Family::arms || family == Family::hips ? theme.palette.accent : ink,
+            (family == Family::arms ? 2.0 : 0.8) * line);
     segment(left_hip, right_hip, family == Family::hips ? theme.palette.accent : ink, (family == Family::hips ? 2.2 : 0.8) * line);
     const QPen strong(theme.palette.accent, 2.2 * line, Qt::SolidLine, Qt::RoundCap), plumb(ink, line, Qt::DashLine);
     const double up = std::hypot(mid(left_shoulder).x() - mid(left_hip).x(), mid(left_shoulder).y() - mid(left_hip).y());

@@ -4,8 +4,8 @@
 #include "core/sim/film.h"
 #include "ui/paint/theme.h"
 #include <functional>
-#include <QImage>
 #include <memory>
+#include <QImage>
 
 namespace bevel::ui {
 
@@ -14,8 +14,10 @@ QImage to_image(const sim::Image& im);
 /// Part of a picture that is shown, in its pixels.
 QRectF crop_of(const Track& track, double aspect);
 
-/// Body lines of a frame and, thick, what belongs to `family`. `to` maps picture pixels to the painter. Unsure points give thin broken lines.
-void draw_body(QPainter& p, const BodyPx& body, std::optional<Family> family, const std::function<QPointF(double, double)>& to, const Theme& theme, double line, double roll = 0);
+/// Body lines of a frame and, thick, what belongs to `family`. `to` maps picture pixels to the painter. Unsure points give thin broken
+/// lines.
+void draw_body(QPainter& p, const BodyPx& body, std::optional<Family> family, const std::function<QPointF(double, double)>& to,
+               const Theme& theme, double line, double roll = 0);
 
 /// Draws the reference figure as the clip's camera would see it.
 class ReferencePainter {

@@ -8,7 +8,9 @@
 namespace bevel::ui {
 namespace {
 
-QString tr(const char* s) { return QCoreApplication::translate("lanes", s); }
+QString tr(const char* s) {
+    return QCoreApplication::translate("lanes", s);
+}
 
 struct Column {
     double lo = 1e18, hi = -1e18, sigma = 0;
@@ -21,7 +23,8 @@ std::vector<Column> columns(const MeasureSeries& s, const std::vector<double>& t
         if (!s.samples[i].present()) continue;
         const double x0 = map.share(t[i]) * r.width(), x1 = i + 1 < t.size() ? map.share(t[i + 1]) * r.width() : x0 + 1;
         if (x1 < 0 || x0 > r.width()) continue;
-        for (auto c = static_cast<std::size_t>(std::max(0.0, x0)); c <= static_cast<std::size_t>(std::max(x0, x1 - 1)) && c < out.size(); ++c) {
+        for (auto c = static_cast<std::size_t>(std::max(0.0, x0)); c <= static_cast<std::size_t>(std::max(x0, x1 - 1)) && c < out.size();
+             ++c) {
             out[c].lo = std::min(out[c].lo, s.samples[i].value);
             out[c].hi = std::max(out[c].hi, s.samples[i].value);
             out[c].sigma = std::max(out[c].sigma, s.samples[i].sigma);
@@ -31,7 +34,9 @@ std::vector<Column> columns(const MeasureSeries& s, const std::vector<double>& t
     return out;
 }
 
-void hatch(QPainter& p, const QRectF& r, const QColor& c) { p.fillRect(r, QBrush(c, Qt::BDiagPattern)); }
+void hatch(QPainter& p, const QRectF& r, const QColor& c) {
+    p.fillRect(r, QBrush(c, Qt::BDiagPattern));
+}
 
 /// Stretches of a repetition in which a check applies.
 std::vector<std::pair<double, double>> spans(const Check& c, const Repetition& rep) {
@@ -70,8 +75,12 @@ TimeMapper TimeMapper::movement(const Review& review) {
     return m;
 }
 
-double TimeMapper::share(double t) const { return signal::resample(time_, share_, std::vector<double>{t}).front(); }
-double TimeMapper::time(double s) const { return signal::resample(share_, time_, std::vector<double>{s}).front(); }
+double TimeMapper::share(double t) const {
+    return signal::resample(time_, share_, std::vector<double>{t}).front();
+}
+double TimeMapper::time(double s) const {
+    return signal::resample(share_, time_, std::vector<double>{s}).front();
+}
 
 TimeMapper TimeMapper::zoomed(double from_s, double to_s) const {
     TimeMapper m = *this;
@@ -102,7 +111,8 @@ std::vector<double> reference_times(const Review& review) {
     return out;
 }
 
-void draw_lane(QPainter& p, const QRectF& rect, const Lane& lane, const Review& review, const std::vector<double>& ref_s, const TimeMapper& map, const Theme& theme) {
+void draw_lane(QPainter& p, const QRectF& rect, const Lane& lane, const Review& review, const std::vector<double>& ref_s,
+               const TimeMapper& map, const Theme& theme) {
     const Palette& c = theme.palette;
     p.save();
     p.setRenderHint(QPainter::Antialiasing);
@@ -167,7 +177,8 @@ void draw_lane(QPainter& p, const QRectF& rect, const Lane& lane, const Review& 
     for (std::size_t i = 0; i < cols.size();) {
         std::size_t j = i;
         while (j < cols.size() && cols[j].any == cols[i].any) ++j;
-        if (!cols[i].any) hatch(p, QRectF(rect.left() + static_cast<double>(i), rect.top(), static_cast<double>(j - i), rect.height()), c.line);
+        if (!cols[i].any)
+            hatch(p, QRectF(rect.left() + static_cast<double>(i), rect.top(), static_cast<double>(j - i), rect.height()), c.line);
         i = j;
     }
     const QColor line = lane.side ? theme.side(*lane.side) : c.accent;
@@ -227,7 +238,8 @@ void draw_lane(QPainter& p, const QRectF& rect, const Lane& lane, const Review& 
     p.restore();
 }
 
-void draw_tide(QPainter& p, const QRectF& rect, const Review& review, const std::vector<double>& ref_s, const TimeMapper& map, const Theme& theme) {
+void draw_tide(QPainter& p, const QRectF& rect, const Review& review, const std::vector<double>& ref_s, const TimeMapper& map,
+               const Theme& theme) {
     const Palette& c = theme.palette;
     p.save();
     p.setRenderHint(QPainter::Antialiasing);
@@ -336,12 +348,14 @@ void draw_tempo(QPainter& p, const QRectF& rect, const Review& review, const Tim
             if (x1 - x0 > 34) {
                 p.setPen(c.faint);
                 p.setFont(theme.font(10.5));
-                p.drawText(QRectF(x0, h > 0 ? middle + 1 : middle - 16, x1 - x0, 15), Qt::AlignCenter, text::figure(ph.end_s - ph.start_s, QStringLiteral("s")));
+                p.drawText(QRectF(x0, h > 0 ? middle + 1 : middle - 16, x1 - x0, 15), Qt::AlignCenter,
+                           text::figure(ph.end_s - ph.start_s, QStringLiteral("s")));
             }
         }
         p.setPen(theme.side(rep.side));
         p.setFont(theme.font(10.5, QFont::DemiBold));
-        p.drawText(QRectF(QPointF(map.x(rep.start_s, rect) + 4, rect.top() + 2), QPointF(map.x(rep.end_s, rect), rect.top() + 18)), Qt::AlignLeft | Qt::AlignVCenter, text::figure(rep.end_s - rep.start_s, QStringLiteral("s")));
+        p.drawText(QRectF(QPointF(map.x(rep.start_s, rect) + 4, rect.top() + 2), QPointF(map.x(rep.end_s, rect), rect.top() + 18)),
+                   Qt::AlignLeft | Qt::AlignVCenter, text::figure(rep.end_s - rep.start_s, QStringLiteral("s")));
     }
     p.setPen(QPen(c.faint, 1));
     p.drawLine(QPointF(rect.left(), middle), QPointF(rect.right(), middle));
@@ -361,18 +375,21 @@ void draw_ruler(QPainter& p, const QRectF& rect, const Review& review, const Tim
         const QRectF r(QPointF(map.x(rep.start_s, rect), rect.top()), QPointF(map.x(rep.end_s, rect), rect.top() + half));
         p.setPen(theme.side(rep.side));
         p.setFont(theme.font(10.5, QFont::DemiBold));
-        p.drawText(r.adjusted(3, 0, 0, 0), Qt::AlignLeft | Qt::AlignVCenter, QFontMetricsF(p.font()).elidedText(tr("%1 · %2").arg(n).arg(text::side(rep.side)), Qt::ElideRight, r.width() - 4));
+        p.drawText(r.adjusted(3, 0, 0, 0), Qt::AlignLeft | Qt::AlignVCenter,
+                   QFontMetricsF(p.font()).elidedText(tr("%1 · %2").arg(n).arg(text::side(rep.side)), Qt::ElideRight, r.width() - 4));
         p.setPen(QPen(c.faint, 1));
         p.drawLine(r.topLeft(), QPointF(r.left(), rect.bottom()));
         p.setFont(theme.font(10.5));
         for (std::size_t i = 0; i < rep.phases.size(); ++i) {
-            const QRectF q(QPointF(map.x(rep.phases[i].start_s, rect), rect.top() + half), QPointF(map.x(rep.phases[i].end_s, rect), rect.bottom()));
+            const QRectF q(QPointF(map.x(rep.phases[i].start_s, rect), rect.top() + half),
+                           QPointF(map.x(rep.phases[i].end_s, rect), rect.bottom()));
             p.setPen(QPen(c.line, 1));
             p.drawLine(q.topLeft(), q.bottomLeft());
             const QString name = QString::fromStdString(review.movement.phases[i].name);
             const QFontMetricsF fm(p.font());
             p.setPen(c.faint);
-            if (q.width() > 56) p.drawText(q.adjusted(3, 0, 0, 0), Qt::AlignLeft | Qt::AlignVCenter, fm.elidedText(name, Qt::ElideRight, q.width() - 4));
+            if (q.width() > 56)
+                p.drawText(q.adjusted(3, 0, 0, 0), Qt::AlignLeft | Qt::AlignVCenter, fm.elidedText(name, Qt::ElideRight, q.width() - 4));
         }
     }
     p.restore();
@@ -399,17 +416,21 @@ void draw_floor_plan(QPainter& p, const QRectF& rect, const Review& review, std:
         for (const Point q : {left_heel, left_toe}) middle += 0.25 * m.m[frame][static_cast<std::size_t>(on(s, q))];
     // Facing up on the plan, as seen from above and behind: own left is on the left.
     auto place = [&](const Vec3& v) {
-        return QPointF(rect.center().x() - (m.has_x ? (v.x() - middle.x()) * scale : 0), rect.center().y() - (m.has_z ? (v.z() - middle.z()) * scale : 0));
+        return QPointF(rect.center().x() - (m.has_x ? (v.x() - middle.x()) * scale : 0),
+                       rect.center().y() - (m.has_z ? (v.z() - middle.z()) * scale : 0));
     };
     p.setPen(QPen(c.line, 1, Qt::DotLine));
     for (int i = -3; i <= 3; ++i) {
         const double d = i * 0.25 * scale;
-        if (std::abs(d) < rect.width() / 2) p.drawLine(QPointF(rect.center().x() + d, rect.top()), QPointF(rect.center().x() + d, rect.bottom()));
-        if (std::abs(d) < rect.height() / 2) p.drawLine(QPointF(rect.left(), rect.center().y() + d), QPointF(rect.right(), rect.center().y() + d));
+        if (std::abs(d) < rect.width() / 2)
+            p.drawLine(QPointF(rect.center().x() + d, rect.top()), QPointF(rect.center().x() + d, rect.bottom()));
+        if (std::abs(d) < rect.height() / 2)
+            p.drawLine(QPointF(rect.left(), rect.center().y() + d), QPointF(rect.right(), rect.center().y() + d));
     }
     p.setClipRect(rect);
     for (const Side s : {Side::left, Side::right}) {
-        const Vec3 &heel = m.m[frame][static_cast<std::size_t>(on(s, left_heel))], &toe = m.m[frame][static_cast<std::size_t>(on(s, left_toe))];
+        const Vec3 &heel = m.m[frame][static_cast<std::size_t>(on(s, left_heel))],
+                   &toe = m.m[frame][static_cast<std::size_t>(on(s, left_toe))];
         QPointF a = place(heel), b = place(toe);
         const double offset = (s == Side::left ? -1 : 1) * 0.16 * scale; // the unknown axis is spread out, not to scale
         if (!m.has_x) a.rx() += offset, b.rx() += offset;
@@ -454,7 +475,9 @@ void draw_floor_plan(QPainter& p, const QRectF& rect, const Review& review, std:
         }
     }
     p.setPen(c.faint);
-    const QString note = m.has_x && m.has_z ? tr("From above; grid 25 cm") : m.has_x ? tr("From above: sideways only") : tr("From above: forward only");
+    const QString note = m.has_x && m.has_z ? tr("From above; grid 25 cm")
+                         : m.has_x          ? tr("From above: sideways only")
+                                            : tr("From above: forward only");
     p.drawText(rect.adjusted(5, 2, -4, 0), Qt::AlignLeft | Qt::AlignTop, note);
     p.restore();
 }

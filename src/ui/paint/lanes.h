@@ -42,10 +42,12 @@ struct Lane {
 
 /// A lane: band, reference as a thin second line, the student's course with its 1-sigma veil; hatched where it cannot be told.
 /// Values drawn as one min/max per pixel column.
-void draw_lane(QPainter& p, const QRectF& rect, const Lane& lane, const Review& review, const std::vector<double>& reference_s, const TimeMapper& map, const Theme& theme);
+void draw_lane(QPainter& p, const QRectF& rect, const Lane& lane, const Review& review, const std::vector<double>& reference_s,
+               const TimeMapper& map, const Theme& theme);
 
 /// The tide: boundary of the share on the left foot, reference boundary as a thin line, rails of both feet above and below.
-void draw_tide(QPainter& p, const QRectF& rect, const Review& review, const std::vector<double>& reference_s, const TimeMapper& map, const Theme& theme);
+void draw_tide(QPainter& p, const QRectF& rect, const Review& review, const std::vector<double>& reference_s, const TimeMapper& map,
+               const Theme& theme);
 
 /// How long each phase took against the reference, both as parts of their repetition: bars up are slower, down quicker. And the
 /// duration of each repetition.

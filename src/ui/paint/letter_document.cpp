@@ -12,7 +12,9 @@
 namespace bevel::ui {
 namespace {
 
-QString tr(const char* s) { return QCoreApplication::translate("letter", s); }
+QString tr(const char* s) {
+    return QCoreApplication::translate("letter", s);
+}
 constexpr double page_w = 595, page_h = 842, margin = 48, text_w = page_w - 2 * margin;
 
 /// Draws wrapped text and returns the height used; measures only when the painter is null.
@@ -88,8 +90,8 @@ private:
         const LetterItem& it = c_.items[i];
         const double picture = 168, gap = 12, w = (text_w - gap) / 2;
         const bool pictures = !it.reference.isNull();
-        double h = 20 + put(p_, 0, 0, text_w, it.cue, points(t_, 13, QFont::DemiBold), t_.palette.ink, false) + 16 + (pictures ? picture + 22 : 0) +
-                   put(p_, 0, 0, text_w, it.caution, points(t_, 10), t_.palette.outside, false);
+        double h = 20 + put(p_, 0, 0, text_w, it.cue, points(t_, 13, QFont::DemiBold), t_.palette.ink, false) + 16 +
+                   (pictures ? picture + 22 : 0) + put(p_, 0, 0, text_w, it.caution, points(t_, 10), t_.palette.outside, false);
         room(h);
         line(tr("%1 · %2").arg(i + 1).arg(it.moment), 10, QFont::DemiBold, t_.palette.accent, 2);
         line(it.cue, 13, QFont::DemiBold, t_.palette.ink, 3);
@@ -165,31 +167,44 @@ Result<bool> write_letter_pdf(const std::filesystem::path& file, const LetterCon
 
 QString letter_html(const LetterContent& c) {
     auto e = [](const QString& s) { return s.toHtmlEscaped(); };
-    QString h = QStringLiteral(
-        "<!DOCTYPE html>\n<html><head><meta charset=\"utf-8\"><title>%1</title><style>body{font-family:'Open Sans',sans-serif;background:#f5f0e6;color:#2b2622;"
-        "max-width:46em;margin:2em auto;padding:0 1em;line-height:1.5}h1{font-size:1.6em}.faint{color:#625a50}.caution{color:#9c242b}"
-        ".pair{display:flex;gap:1em}.pair figure{flex:1;margin:0}.pair img{width:100%}footer{border-top:1px solid #d9cfbe;margin-top:2em;padding-top:.6em}</style></head><body>\n")
-                    .arg(e(tr("%1 for %2").arg(c.movement, c.student)));
-    h += QStringLiteral("<p class=\"faint\">%1</p><h1>%2</h1><p class=\"faint\">%3</p>\n").arg(e(c.place), e(tr("%1 for %2").arg(c.movement, c.student)), e(tr("%1 · filmed %2").arg(QLocale().toString(c.date, QLocale::LongFormat), c.view)));
+    QString h =
+        QStringLiteral(
+            "<!DOCTYPE html>\n<html><head><meta charset=\"utf-8\"><title>%1</title><style>body{font-family:'Open "
+            "Sans',sans-serif;background:#f5f0e6;color:#2b2622;"
+            "max-width:46em;margin:2em auto;padding:0 1em;line-height:1.5}h1{font-size:1.6em}.faint{color:#625a50}.caution{color:#9c242b}"
+            ".pair{display:flex;gap:1em}.pair figure{flex:1;margin:0}.pair img{width:100%}footer{border-top:1px solid "
+            "#d9cfbe;margin-top:2em;padding-top:.6em}</style></head><body>\n")
+            .arg(e(tr("%1 for %2").arg(c.movement, c.student)));
+    h += QStringLiteral("<p class=\"faint\">%1</p><h1>%2</h1><p class=\"faint\">%3</p>\n")
+             .arg(e(c.place), e(tr("%1 for %2").arg(c.movement, c.student)),
+                  e(tr("%1 · filmed %2").arg(QLocale().toString(c.date, QLocale::LongFormat), c.view)));
     if (!c.opening.isEmpty()) h += QStringLiteral("<p>%1</p>\n").arg(e(c.opening));
     if (!c.praise.isEmpty()) h += QStringLiteral("<h2>%1</h2><p>%2</p>\n").arg(e(tr("What went well")), e(c.praise));
     for (int i = 0; i < c.items.size(); ++i) {
         const auto& it = c.items[i];
-        h += QStringLiteral("<section><h2>%1. %2</h2><p class=\"faint\">%3 · %4</p>\n").arg(i + 1).arg(e(it.cue), e(it.moment), e(it.figure));
+        h += QStringLiteral("<section><h2>%1. %2</h2><p class=\"faint\">%3 · %4</p>\n")
+                 .arg(i + 1)
+                 .arg(e(it.cue), e(it.moment), e(it.figure));
         if (!it.reference.isNull()) {
             h += QStringLiteral("<div class=\"pair\">");
-            if (!it.still.isNull()) h += QStringLiteral("<figure><img alt=\"%1\" src=\"%2\"><figcaption>%1</figcaption></figure>").arg(e(tr("You, at this moment")), data_url(it.still));
-            h += QStringLiteral("<figure><img alt=\"%1\" src=\"%2\"><figcaption>%1</figcaption></figure></div>\n").arg(e(tr("The reference, at the same moment of the movement")), data_url(it.reference));
+            if (!it.still.isNull())
+                h += QStringLiteral("<figure><img alt=\"%1\" src=\"%2\"><figcaption>%1</figcaption></figure>")
+                         .arg(e(tr("You, at this moment")), data_url(it.still));
+            h += QStringLiteral("<figure><img alt=\"%1\" src=\"%2\"><figcaption>%1</figcaption></figure></div>\n")
+                     .arg(e(tr("The reference, at the same moment of the movement")), data_url(it.reference));
         }
         if (!it.caution.isEmpty()) h += QStringLiteral("<p class=\"caution\">%1</p>").arg(e(it.caution));
         h += QStringLiteral("</section>\n");
     }
     if (!c.closing.isEmpty()) h += QStringLiteral("<p>%1</p>\n").arg(e(c.closing));
-    h += QStringLiteral("<p>%1</p>\n<footer class=\"faint\"><p>%2</p></footer></body></html>\n").arg(e(c.instructor), e(c.cautions.join(QLatin1Char(' '))));
+    h += QStringLiteral("<p>%1</p>\n<footer class=\"faint\"><p>%2</p></footer></body></html>\n")
+             .arg(e(c.instructor), e(c.cautions.join(QLatin1Char(' '))));
     return h;
 }
 
-std::string finding_key(const Finding& f) { return f.check + "/" + (!f.side ? "" : *f.side == Side::left ? "left" : "right"); }
+std::string finding_key(const Finding& f) {
+    return f.check + "/" + (!f.side ? "" : *f.side == Side::left ? "left" : "right");
+}
 
 LetterContent compose_letter(const LetterSource& source, const Catalogue& catalogue, const Theme& theme) {
     LetterContent c;
@@ -204,7 +219,9 @@ LetterContent compose_letter(const LetterSource& source, const Catalogue& catalo
         const auto own = source.wording.find(finding_key(f));
         item.cue = own != source.wording.end() && !own->second.isEmpty() ? own->second : QString::fromStdString(f.cue);
         const QString unit = QString::fromStdString(f.unit);
-        item.figure = tr("%1 (± %2; aim: %3), %4").arg(text::headline(f, catalogue), text::figure(f.sigma, unit), text::band(f.low, f.high, unit), text::repetitions(f));
+        item.figure =
+            tr("%1 (± %2; aim: %3), %4")
+                .arg(text::headline(f, catalogue), text::figure(f.sigma, unit), text::band(f.low, f.high, unit), text::repetitions(f));
         item.caution = text::caution_of(f);
         if (source.track->width > 0) {
             const auto stills = make_stills(source.clip, *source.track, source.review, f, source.hide_identity, theme);
@@ -217,7 +234,8 @@ LetterContent compose_letter(const LetterSource& source, const Catalogue& catalo
     return c;
 }
 
-Stills make_stills(const std::filesystem::path& clip, const Track& track, const std::shared_ptr<const Review>& review, const Finding& f, bool hide_identity, const Theme& theme) {
+Stills make_stills(const std::filesystem::path& clip, const Track& track, const std::shared_ptr<const Review>& review, const Finding& f,
+                   bool hide_identity, const Theme& theme) {
     Stills out;
     const auto& ts = track.time_s;
     auto i = static_cast<std::size_t>(std::lower_bound(ts.begin(), ts.end(), f.time_s - 1e-6) - ts.begin());
@@ -236,7 +254,9 @@ Stills make_stills(const std::filesystem::path& clip, const Track& track, const 
         p.setRenderHints(QPainter::SmoothPixmapTransform | QPainter::Antialiasing);
         const double left = crop.left() + dx;
         p.drawImage(QRectF(-left * k, -crop.top() * k, source.width() * k, source.height() * k), source);
-        if (body) draw_body(p, *body, f.family, [&](double x, double y) { return QPointF((x - left) * k, (y - crop.top()) * k); }, theme, 2.0);
+        if (body)
+            draw_body(
+                p, *body, f.family, [&](double x, double y) { return QPointF((x - left) * k, (y - crop.top()) * k); }, theme, 2.0);
         return im;
     };
     const BodyPx* body = track.px[i] ? &*track.px[i] : nullptr;

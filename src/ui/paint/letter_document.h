@@ -3,18 +3,18 @@
 #include "core/review/review.h"
 #include "ui/paint/theme.h"
 #include "ui/text/text.h"
+#include <map>
 #include <QDate>
 #include <QImage>
 #include <QString>
 #include <QStringList>
-#include <map>
 
 namespace bevel::ui {
 
 struct LetterItem {
-    QString moment;   // "Shift and part, 0:12.3"
-    QString cue;      // what to do
-    QString figure;   // "Front knee past toe 3 cm (aim: up to 0 cm), in 2 of 3 repetitions"
+    QString moment; // "Shift and part, 0:12.3"
+    QString cue;    // what to do
+    QString figure; // "Front knee past toe 3 cm (aim: up to 0 cm), in 2 of 3 repetitions"
     QString caution;
     QImage still, reference;
 };
@@ -32,7 +32,7 @@ struct LetterSource {
     std::filesystem::path clip; // empty: no stills of the student
     const Track* track = nullptr;
     std::shared_ptr<const Review> review;
-    std::vector<Finding> corrections; // at most three are used, in this order
+    std::vector<Finding> corrections;       // at most three are used, in this order
     std::map<std::string, QString> wording; // the instructor's own, by key
     bool hide_identity = false;
 };
@@ -53,6 +53,7 @@ QString letter_html(const LetterContent& c);
 struct Stills {
     QImage still, reference;
 };
-Stills make_stills(const std::filesystem::path& clip, const Track& track, const std::shared_ptr<const Review>& review, const Finding& f, bool hide_identity, const Theme& theme);
+Stills make_stills(const std::filesystem::path& clip, const Track& track, const std::shared_ptr<const Review>& review, const Finding& f,
+                   bool hide_identity, const Theme& theme);
 
 } // namespace bevel::ui

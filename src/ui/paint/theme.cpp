@@ -6,15 +6,17 @@
 namespace bevel::ui {
 
 Palette Palette::light() {
-    return {QColor(0xF5, 0xF0, 0xE6), QColor(0xFD, 0xFA, 0xF3), QColor(0x2B, 0x26, 0x22), QColor(0x62, 0x5A, 0x50), QColor(0xD9, 0xCF, 0xBE),
-            QColor(0x1F, 0x5F, 0x62), QColor(0x1F, 0x5F, 0x94), QColor(0xA0, 0x46, 0x1C), QColor(0x9C, 0x24, 0x2B), QColor(0x7A, 0x5A, 0x0C),
-            QColor(0x3B, 0x66, 0x36), QColor(0x62, 0x5A, 0x50), QColor(0xE3, 0xE6, 0xD2), QColor(0xC2, 0x7A, 0x12)};
+    return {QColor(0xF5, 0xF0, 0xE6), QColor(0xFD, 0xFA, 0xF3), QColor(0x2B, 0x26, 0x22), QColor(0x62, 0x5A, 0x50),
+            QColor(0xD9, 0xCF, 0xBE), QColor(0x1F, 0x5F, 0x62), QColor(0x1F, 0x5F, 0x94), QColor(0xA0, 0x46, 0x1C),
+            QColor(0x9C, 0x24, 0x2B), QColor(0x7A, 0x5A, 0x0C), QColor(0x3B, 0x66, 0x36), QColor(0x62, 0x5A, 0x50),
+            QColor(0xE3, 0xE6, 0xD2), QColor(0xC2, 0x7A, 0x12)};
 }
 
 Palette Palette::dark() {
-    return {QColor(0x22, 0x1F, 0x1C), QColor(0x2C, 0x28, 0x24), QColor(0xEF, 0xE8, 0xDC), QColor(0xB5, 0xAB, 0x9C), QColor(0x4A, 0x44, 0x3D),
-            QColor(0x7F, 0xC4, 0xC2), QColor(0x7F, 0xB8, 0xE6), QColor(0xEE, 0x9A, 0x6E), QColor(0xF2, 0x8B, 0x8B), QColor(0xE0, 0xB8, 0x5A),
-            QColor(0x9C, 0xCB, 0x90), QColor(0xB5, 0xAB, 0x9C), QColor(0x3A, 0x40, 0x30), QColor(0xF0, 0xB0, 0x50)};
+    return {QColor(0x22, 0x1F, 0x1C), QColor(0x2C, 0x28, 0x24), QColor(0xEF, 0xE8, 0xDC), QColor(0xB5, 0xAB, 0x9C),
+            QColor(0x4A, 0x44, 0x3D), QColor(0x7F, 0xC4, 0xC2), QColor(0x7F, 0xB8, 0xE6), QColor(0xEE, 0x9A, 0x6E),
+            QColor(0xF2, 0x8B, 0x8B), QColor(0xE0, 0xB8, 0x5A), QColor(0x9C, 0xCB, 0x90), QColor(0xB5, 0xAB, 0x9C),
+            QColor(0x3A, 0x40, 0x30), QColor(0xF0, 0xB0, 0x50)};
 }
 
 QFont Theme::font(double points, QFont::Weight weight) const {
@@ -26,10 +28,14 @@ QFont Theme::font(double points, QFont::Weight weight) const {
 
 QColor Theme::verdict(Verdict v) const {
     switch (v) {
-    case Verdict::inside: return palette.inside;
-    case Verdict::edge: return palette.edge;
-    case Verdict::outside: return palette.outside;
-    case Verdict::cannot_tell: break;
+    case Verdict::inside:
+        return palette.inside;
+    case Verdict::edge:
+        return palette.edge;
+    case Verdict::outside:
+        return palette.outside;
+    case Verdict::cannot_tell:
+        break;
     }
     return palette.cannot;
 }
@@ -48,38 +54,53 @@ QString Theme::style_sheet() const {
         "QPushButton, QToolButton { background: %sheet; border: 1px solid %line; border-radius: 5px; padding: 4px 10px; min-height: 20px; }"
         "QToolButton { padding: 3px 6px; }"
         "QPushButton:hover, QToolButton:hover { border-color: %accent; }"
-        "QPushButton:focus, QToolButton:focus, QComboBox:focus, QLineEdit:focus, QPlainTextEdit:focus, QListView:focus, QTableView:focus, QDoubleSpinBox:focus, QSlider:focus { border: 2px solid %focus; }"
+        "QPushButton:focus, QToolButton:focus, QComboBox:focus, QLineEdit:focus, QPlainTextEdit:focus, QListView:focus, QTableView:focus, "
+        "QDoubleSpinBox:focus, QSlider:focus { border: 2px solid %focus; }"
         "QPushButton:checked, QToolButton:checked { background: %accent; color: %paper; border-color: %accent; }"
         "QPushButton:disabled, QToolButton:disabled { color: %faint; background: %paper; }"
         "QPushButton#primary { background: %accent; color: %sheet; border-color: %accent; font-weight: 600; }"
         "QPushButton#primary:disabled { background: %line; color: %faint; border-color: %line; }"
-        "QToolButton#place { border: none; background: transparent; border-radius: 0; padding: 10px 4px; min-width: 78px; color: %faint; font-weight: 600; }"
+        "QToolButton#place { border: none; background: transparent; border-radius: 0; padding: 10px 4px; min-width: 78px; color: %faint; "
+        "font-weight: 600; }"
         "QToolButton#place:checked { color: %accent; background: %sheet; border-left: 3px solid %accent; }"
         "QToolButton#place:focus { border: 2px solid %focus; }"
-        "QComboBox, QLineEdit, QPlainTextEdit, QDoubleSpinBox { background: %sheet; border: 1px solid %line; border-radius: 4px; padding: 3px 6px; min-height: 20px; selection-background-color: %accent; selection-color: %sheet; }"
+        "QComboBox, QLineEdit, QPlainTextEdit, QDoubleSpinBox { background: %sheet; border: 1px solid %line; border-radius: 4px; padding: "
+        "3px 6px; min-height: 20px; selection-background-color: %accent; selection-color: %sheet; }"
         "QComboBox::drop-down { border: none; width: 24px; }"
         "QComboBox::down-arrow, QDoubleSpinBox::down-arrow { image: url(:/icons/chevron-down-%shade.png); width: 12px; height: 8px; }"
         "QDoubleSpinBox::up-arrow { image: url(:/icons/chevron-up-%shade.png); width: 12px; height: 8px; }"
-        "QDoubleSpinBox::up-button, QDoubleSpinBox::down-button { border: none; background: transparent; width: 24px; subcontrol-origin: border; }"
+        "QDoubleSpinBox::up-button, QDoubleSpinBox::down-button { border: none; background: transparent; width: 24px; subcontrol-origin: "
+        "border; }"
         "QDoubleSpinBox::up-button { subcontrol-position: top right; } QDoubleSpinBox::down-button { subcontrol-position: bottom right; }"
-        "QPushButton#goto { border: none; background: transparent; text-align: left; padding: 0; font-weight: 600; } QPushButton#goto:hover { color: %accent; }"
+        "QPushButton#goto { border: none; background: transparent; text-align: left; padding: 0; font-weight: 600; } "
+        "QPushButton#goto:hover { color: %accent; }"
         "QPushButton#goto:focus { border: 2px solid %focus; }"
         "QComboBox QAbstractItemView { background: %sheet; selection-background-color: %accent; selection-color: %sheet; }"
         "QListView, QTableView, QScrollArea { background: %sheet; border: 1px solid %line; border-radius: 4px; }"
         "QListView::item:selected, QTableView::item:selected { background: %accent; color: %sheet; }"
-        "QHeaderView::section { background: %paper; border: none; border-bottom: 1px solid %line; padding: 4px 6px; color: %faint; font-weight: 600; }"
+        "QHeaderView::section { background: %paper; border: none; border-bottom: 1px solid %line; padding: 4px 6px; color: %faint; "
+        "font-weight: 600; }"
         "QProgressBar { background: %paper; border: 1px solid %line; border-radius: 4px; text-align: center; min-height: 16px; }"
         "QProgressBar::chunk { background: %band; }"
-        "QLabel#faint { color: %faint; } QLabel#title { font-size: 15pt; font-weight: 600; } QLabel#heading { font-size: 11.5pt; font-weight: 600; }"
+        "QLabel#faint { color: %faint; } QLabel#title { font-size: 15pt; font-weight: 600; } QLabel#heading { font-size: 11.5pt; "
+        "font-weight: 600; }"
         "QLabel#problem { color: %outside; }"
         "QToolTip { background: %ink; color: %paper; border: none; padding: 5px; }"
-        "QScrollBar:vertical { background: %paper; width: 12px; } QScrollBar::handle:vertical { background: %line; border-radius: 5px; min-height: 30px; margin: 1px; }"
-        "QScrollBar:horizontal { background: %paper; height: 12px; } QScrollBar::handle:horizontal { background: %line; border-radius: 5px; min-width: 30px; margin: 1px; }"
+        "QScrollBar:vertical { background: %paper; width: 12px; } QScrollBar::handle:vertical { background: %line; border-radius: 5px; "
+        "min-height: 30px; margin: 1px; }"
+        "QScrollBar:horizontal { background: %paper; height: 12px; } QScrollBar::handle:horizontal { background: %line; border-radius: "
+        "5px; min-width: 30px; margin: 1px; }"
         "QScrollBar::add-line, QScrollBar::sub-line { width: 0; height: 0; }"
         "QSplitter::handle { background: %paper; }");
-    const std::array<std::pair<const char*, QColor>, 9> names{{{"%paper", palette.paper}, {"%sheet", palette.sheet}, {"%ink", palette.ink}, {"%faint", palette.faint},
-                                                              {"%line", palette.line}, {"%accent", palette.accent}, {"%focus", palette.focus},
-                                                              {"%band", palette.band}, {"%outside", palette.outside}}};
+    const std::array<std::pair<const char*, QColor>, 9> names{{{"%paper", palette.paper},
+                                                               {"%sheet", palette.sheet},
+                                                               {"%ink", palette.ink},
+                                                               {"%faint", palette.faint},
+                                                               {"%line", palette.line},
+                                                               {"%accent", palette.accent},
+                                                               {"%focus", palette.focus},
+                                                               {"%band", palette.band},
+                                                               {"%outside", palette.outside}}};
     for (const auto& [name, colour] : names) s.replace(QLatin1String(name), c(colour));
     s.replace(QLatin1String("%shade"), palette.paper.lightnessF() > 0.5F ? QLatin1String("dark") : QLatin1String("light"));
     return s;

@@ -40,7 +40,8 @@ void FrameSource::loop(const std::stop_token& stop) {
         out->reference = std::move(shot.picture);
         out->reference_points = shot.points;
         out->has_reference = true;
-        QMetaObject::invokeMethod(this, [this, out] { emit ready(out); }, Qt::QueuedConnection);
+        QMetaObject::invokeMethod(
+            this, [this, out] { emit ready(out); }, Qt::QueuedConnection);
     }
 }
 

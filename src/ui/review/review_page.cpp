@@ -45,7 +45,9 @@ QToolButton* tool(const QString& label, const QString& tip, const char* name) {
     return b;
 }
 
-std::string side_key(const Finding& f) { return !f.side ? "" : *f.side == Side::left ? "left" : "right"; }
+std::string side_key(const Finding& f) {
+    return !f.side ? "" : *f.side == Side::left ? "left" : "right";
+}
 
 } // namespace
 
@@ -204,7 +206,11 @@ void ReviewPage::open_clip(qint64 id) {
     title_->setText(tr("Opening …"));
     session_.background->post(this, [this, lib = session_.library, id](std::stop_token) -> Background::After {
         auto open = load_review(*lib, session_, id);
-        if (!open) return [this, e = open.error()] { title_->setText(tr("Review")); where_->setText(text::error(e)); };
+        if (!open)
+            return [this, e = open.error()] {
+                title_->setText(tr("Review"));
+                where_->setText(text::error(e));
+            };
         return [this, open = *open] { show_review(open); };
     });
 }
@@ -252,7 +258,8 @@ namespace {
 /// One decision about a finding, to be done and undone.
 class DecisionStep : public QUndoCommand {
 public:
-    DecisionStep(std::function<void(const Decision&)> apply, Decision before, Decision after) : apply_(std::move(apply)), before_(std::move(before)), after_(std::move(after)) {}
+    DecisionStep(std::function<void(const Decision&)> apply, Decision before, Decision after)
+        : apply_(std::move(apply)), before_(std::move(before)), after_(std::move(after)) {}
     void redo() override { apply_(after_); }
     void undo() override { apply_(before_); }
 
@@ -292,13 +299,20 @@ QWidget* ReviewPage::finding_card(const Finding& f) {
     grid->setContentsMargins(8, 7, 8, 7);
     grid->setHorizontalSpacing(8);
     grid->setVerticalSpacing(3);
-    const double width = f.low && f.high ? 0.5 * (*f.high - *f.low) : std::max(0.3 * std::abs(f.low ? *f.low : f.high ? *f.high : 1), 2 * f.sigma);
-    grid->addWidget(new Mark(session_, f.verdict, width > 0 ? std::abs(f.excess()) / width : 1, f.excess() < 0 ? 1 : -1), 0, 0, Qt::AlignTop);
+    const double width = f.low && f.high ? 0.5 * (*f.high - *f.low)
+                                         : std::max(0.3 * std::abs(f.low    ? *f.low
+                                                                   : f.high ? *f.high
+                                                                            : 1),
+                                                    2 * f.sigma);
+    grid->addWidget(new Mark(session_, f.verdict, width > 0 ? std::abs(f.excess()) / width : 1, f.excess() < 0 ? 1 : -1), 0, 0,
+                    Qt::AlignTop);
     auto* head = new QPushButton(text::headline(f, session_.catalogue));
     head->setObjectName(QStringLiteral("goto"));
     head->setAccessibleName(tr("Go to %1").arg(head->text()));
     const auto* info = session_.catalogue.find(QString::fromStdString(f.measure));
-    head->setToolTip(info ? tr("%1 (%2). Rule %3. Click to go to the moment.").arg(info->definition, info->unit, QString::fromStdString(f.rule)) : QString::fromStdString(f.rule));
+    head->setToolTip(
+        info ? tr("%1 (%2). Rule %3. Click to go to the moment.").arg(info->definition, info->unit, QString::fromStdString(f.rule))
+             : QString::fromStdString(f.rule));
     head->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
     connect(head, &QPushButton::clicked, this, [this, t = f.time_s, fam = f.family] {
         state_.set_family(fam);
@@ -334,8 +348,10 @@ QWidget* ReviewPage::finding_card(const Finding& f) {
             b->setCheckable(true);
             b->setChecked(on);
             b->setAccessibleName(tr("%1: %2").arg(label, head->text()));
-            b->setStyleSheet(QStringLiteral("QToolButton { border: 1px solid %1; padding: 1px 8px; } QToolButton:checked { background: %2; color: %3; } QToolButton:focus { border: 2px solid %4; }")
-                                 .arg(theme.palette.line.name(), theme.palette.accent.name(), theme.palette.sheet.name(), theme.palette.focus.name()));
+            b->setStyleSheet(
+                QStringLiteral("QToolButton { border: 1px solid %1; padding: 1px 8px; } QToolButton:checked { background: %2; color: %3; } "
+                               "QToolButton:focus { border: 2px solid %4; }")
+                    .arg(theme.palette.line.name(), theme.palette.accent.name(), theme.palette.sheet.name(), theme.palette.focus.name()));
             row->addWidget(b);
             return b;
         };
@@ -345,9 +361,12 @@ QWidget* ReviewPage::finding_card(const Finding& f) {
                 [this, f, d](bool on) { decide(f, on ? Choice::set_aside : Choice::open, QString::fromStdString(d.wording)); });
         connect(button(tr("Reword"), "reword", !d.wording.empty()), &QToolButton::clicked, this, [this, f, d, cue] {
             bool ok = false;
-            const QString words = QInputDialog::getMultiLineText(this, tr("In your own words"), tr("What should the student do?"), cue, &ok);
-            if (ok) decide(f, d.choice, words.trimmed() == QString::fromStdString(f.cue) ? QString() : words.trimmed());
-            else fill_findings();
+            const QString words =
+                QInputDialog::getMultiLineText(this, tr("In your own words"), tr("What should the student do?"), cue, &ok);
+            if (ok)
+                decide(f, d.choice, words.trimmed() == QString::fromStdString(f.cue) ? QString() : words.trimmed());
+            else
+                fill_findings();
         });
         row->addStretch(1);
         grid->addLayout(row, 3, 1);
@@ -370,9 +389,11 @@ void ReviewPage::fill_findings() {
             ++shown;
         }
     if (shown == 0) {
-        auto* none = new QLabel(!state_.open ? tr("Open a clip from Arrivals to see its findings.")
-                                : scope_->currentIndex() == 0 ? tr("Nothing outside its band in this clip. Choose a part on the left to see what was held against which band.")
-                                                              : tr("The movement has no check for this part."));
+        auto* none =
+            new QLabel(!state_.open ? tr("Open a clip from Arrivals to see its findings.")
+                       : scope_->currentIndex() == 0
+                           ? tr("Nothing outside its band in this clip. Choose a part on the left to see what was held against which band.")
+                           : tr("The movement has no check for this part."));
         none->setWordWrap(true);
         none->setObjectName(QStringLiteral("faint"));
         box->addWidget(none);
@@ -412,18 +433,24 @@ void ReviewPage::fill_figures() {
             if (!applies) continue;
             bool now = c.phases.empty();
             for (const auto& p : rep->phases)
-                if (state_.time() >= p.start_s && state_.time() < p.end_s && std::find(c.phases.begin(), c.phases.end(), p.id) != c.phases.end()) now = true;
+                if (state_.time() >= p.start_s && state_.time() < p.end_s &&
+                    std::find(c.phases.begin(), c.phases.end(), p.id) != c.phases.end())
+                    now = true;
             if (now) band = text::bare_band(applies->low, applies->high, unit);
         }
-        const std::array<QString, 5> cells{name, v.present() ? text::with_sigma(v.value, v.sigma, unit) : QStringLiteral("–"), reference, off, band};
+        const std::array<QString, 5> cells{name, v.present() ? text::with_sigma(v.value, v.sigma, unit) : QStringLiteral("–"), reference,
+                                           off, band};
         for (int c = 0; c < 5; ++c) {
             auto* item = figures_->item(static_cast<int>(i), c);
             if (!item) figures_->setItem(static_cast<int>(i), c, item = new QTableWidgetItem);
             item->setText(cells[static_cast<std::size_t>(c)]);
             if (c > 0) item->setTextAlignment(Qt::AlignRight | Qt::AlignVCenter);
             const auto* info = session_.catalogue.find(QString::fromStdString(s.id));
-            item->setToolTip(v.present() ? (info ? tr("%1: %2").arg(name, info->definition) : name) : tr("%1: %2").arg(name, text::absent(v.absent)));
-            item->setForeground(!v.present() ? session_.theme.palette.faint : s.side ? session_.theme.side(*s.side) : session_.theme.palette.ink);
+            item->setToolTip(v.present() ? (info ? tr("%1: %2").arg(name, info->definition) : name)
+                                         : tr("%1: %2").arg(name, text::absent(v.absent)));
+            item->setForeground(!v.present() ? session_.theme.palette.faint
+                                : s.side     ? session_.theme.side(*s.side)
+                                             : session_.theme.palette.ink);
         }
     }
 }
@@ -437,7 +464,8 @@ void ReviewPage::fill_tempo() {
     double whole = 0;
     for (const auto& p : r.movement.phases) whole += p.duration_s;
     auto row = [&](int at, const QString& name, double student, double reference, bool now) {
-        const std::array<QString, 5> cells{name, text::figure(student, unit), text::bare(reference, unit), text::difference(student - reference, unit), QStringLiteral("–")};
+        const std::array<QString, 5> cells{name, text::figure(student, unit), text::bare(reference, unit),
+                                           text::difference(student - reference, unit), QStringLiteral("–")};
         for (int c = 0; c < 5; ++c) {
             auto* item = new QTableWidgetItem(cells[static_cast<std::size_t>(c)]);
             if (c > 0) item->setTextAlignment(Qt::AlignRight | Qt::AlignVCenter);
@@ -449,7 +477,8 @@ void ReviewPage::fill_tempo() {
     row(0, tr("Repetition, %1").arg(text::side(rep->side)), rep->end_s - rep->start_s, whole, false);
     for (std::size_t i = 0; i < rep->phases.size(); ++i) {
         const auto& p = rep->phases[i];
-        row(static_cast<int>(i) + 1, QString::fromStdString(r.movement.phases[i].name), p.end_s - p.start_s, r.movement.phases[i].duration_s, state_.time() >= p.start_s && state_.time() < p.end_s);
+        row(static_cast<int>(i) + 1, QString::fromStdString(r.movement.phases[i].name), p.end_s - p.start_s,
+            r.movement.phases[i].duration_s, state_.time() >= p.start_s && state_.time() < p.end_s);
     }
 }
 
@@ -495,22 +524,41 @@ void ReviewPage::keyPressEvent(QKeyEvent* e) {
     const bool ctrl = (e->modifiers() & Qt::ControlModifier) != 0;
     const auto frame = static_cast<std::ptrdiff_t>(state_.frame);
     switch (e->key()) {
-    case Qt::Key_Left: ctrl ? step_phase(-1) : state_.set_frame(frame - 1); return;
-    case Qt::Key_Right: ctrl ? step_phase(1) : state_.set_frame(frame + 1); return;
-    case Qt::Key_PageUp: step_repetition(-1); return;
-    case Qt::Key_PageDown: step_repetition(1); return;
-    case Qt::Key_Home: state_.set_frame(0); return;
-    case Qt::Key_End: state_.set_frame(static_cast<std::ptrdiff_t>(state_.frames())); return;
-    case Qt::Key_Space: play_->toggle(); return;
-    case Qt::Key_M: mirror_->toggle(); return;
-    case Qt::Key_T: axis_->toggle(); return;
+    case Qt::Key_Left:
+        ctrl ? step_phase(-1) : state_.set_frame(frame - 1);
+        return;
+    case Qt::Key_Right:
+        ctrl ? step_phase(1) : state_.set_frame(frame + 1);
+        return;
+    case Qt::Key_PageUp:
+        step_repetition(-1);
+        return;
+    case Qt::Key_PageDown:
+        step_repetition(1);
+        return;
+    case Qt::Key_Home:
+        state_.set_frame(0);
+        return;
+    case Qt::Key_End:
+        state_.set_frame(static_cast<std::ptrdiff_t>(state_.frames()));
+        return;
+    case Qt::Key_Space:
+        play_->toggle();
+        return;
+    case Qt::Key_M:
+        mirror_->toggle();
+        return;
+    case Qt::Key_T:
+        axis_->toggle();
+        return;
     case Qt::Key_Z:
         if (ctrl)
             (e->modifiers() & Qt::ShiftModifier) != 0 ? undo_.redo() : undo_.undo();
         else
             one_->toggle();
         return;
-    default: break;
+    default:
+        break;
     }
     if (e->key() >= Qt::Key_1 && e->key() <= Qt::Key_8) {
         state_.set_family(static_cast<Family>(e->key() - Qt::Key_1));

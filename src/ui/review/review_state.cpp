@@ -48,7 +48,9 @@ void ReviewState::set_time(double t) {
     if (frames() == 0) return;
     const auto& ts = open->track.time_s;
     auto i = std::lower_bound(ts.begin(), ts.end(), t) - ts.begin();
-    if (i > 0 && (i == static_cast<std::ptrdiff_t>(ts.size()) || t - ts[static_cast<std::size_t>(i - 1)] < ts[static_cast<std::size_t>(i)] - t)) --i;
+    if (i > 0 &&
+        (i == static_cast<std::ptrdiff_t>(ts.size()) || t - ts[static_cast<std::size_t>(i - 1)] < ts[static_cast<std::size_t>(i)] - t))
+        --i;
     set_frame(i);
 }
 
@@ -87,11 +89,16 @@ std::optional<ReviewState::FamilyVerdict> ReviewState::verdict_of(Family f) cons
         if (finding.family != f) continue;
         for (const auto& o : finding.outcomes) {
             if (rep >= 0 && o.repetition != rep && finding.measure != "tempo.repetition_spread") continue;
-            const double half = o.low && o.high ? 0.5 * (*o.high - *o.low) : std::max(0.3 * std::abs(o.low ? *o.low : o.high ? *o.high : 1), 2 * o.sigma);
+            const double half = o.low && o.high ? 0.5 * (*o.high - *o.low)
+                                                : std::max(0.3 * std::abs(o.low    ? *o.low
+                                                                          : o.high ? *o.high
+                                                                                   : 1),
+                                                           2 * o.sigma);
             const bool below = o.low && o.value < *o.low;
             const double off = below ? *o.low - o.value : o.high && o.value > *o.high ? o.value - *o.high : 0;
             const FamilyVerdict now{o.verdict, half > 0 ? off / half : 0, below ? 1 : -1};
-            if (!worst || rank(now.verdict) > rank(worst->verdict) || (now.verdict == worst->verdict && now.size > worst->size)) worst = now;
+            if (!worst || rank(now.verdict) > rank(worst->verdict) || (now.verdict == worst->verdict && now.size > worst->size))
+                worst = now;
         }
     }
     return worst;

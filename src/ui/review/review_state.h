@@ -30,7 +30,7 @@ public:
     std::size_t frame = 0;
     Family family = Family::feet;
     bool mirrored = false, by_movement = false;
-    bool one_repetition = false; // the time axis shows the repetition at the cursor only
+    bool one_repetition = false;     // the time axis shows the repetition at the cursor only
     std::vector<double> reference_s; // per frame; NaN outside repetitions
 
     std::size_t frames() const { return open ? open->track.frames() : 0; }

@@ -46,7 +46,9 @@ void PictureView::paintEvent(QPaintEvent*) {
     if (image && !image->isNull() && state_.open) {
         const Track& track = state_.open->track;
         QRectF crop = crop_of(track, r.width() / r.height());
-        const BodyPx* body = reference_ ? &pictures_->reference_points : pictures_->frame < track.px.size() && track.px[pictures_->frame] ? &*track.px[pictures_->frame] : nullptr;
+        const BodyPx* body = reference_                                                         ? &pictures_->reference_points
+                             : pictures_->frame < track.px.size() && track.px[pictures_->frame] ? &*track.px[pictures_->frame]
+                                                                                                : nullptr;
         if (reference_ && body) {
             // The figure stands where the student stands: feet at the same place of the crop.
             const auto& px = track.px[std::min(pictures_->frame, track.px.size() - 1)];
@@ -65,8 +67,10 @@ void PictureView::paintEvent(QPaintEvent*) {
         p.drawImage(QRectF(r.left() - crop.left() * k, r.top() - crop.top() * k, image->width() * k, image->height() * k), *image);
         if (body) {
             const double roll = reference_ ? 0 : track.vertical.value_or(VerticalOnPicture{}).roll;
-            draw_body(p, *body, state_.family, [&](double x, double y) { return QPointF(r.left() + (x - crop.left()) * k, r.top() + (y - crop.top()) * k); }, session_.theme,
-                      1.6, roll);
+            draw_body(
+                p, *body, state_.family,
+                [&](double x, double y) { return QPointF(r.left() + (x - crop.left()) * k, r.top() + (y - crop.top()) * k); },
+                session_.theme, 1.6, roll);
         }
         p.restore();
     }
@@ -78,7 +82,9 @@ void PictureView::paintEvent(QPaintEvent*) {
         const auto* rep = state_.open ? state_.open->review->alignment.at(state_.time()) : nullptr;
         if (rep && std::isfinite(ref)) {
             const double apart = (state_.time() - rep->start_s) - (ref - rep->reference_s.front());
-            captions << (std::abs(apart) < 0.15 ? tr("in time with the student") : apart > 0 ? tr("student %1 s behind").arg(apart, 0, 'f', 1) : tr("student %1 s ahead").arg(-apart, 0, 'f', 1));
+            captions << (std::abs(apart) < 0.15 ? tr("in time with the student")
+                         : apart > 0            ? tr("student %1 s behind").arg(apart, 0, 'f', 1)
+                                                : tr("student %1 s ahead").arg(-apart, 0, 'f', 1));
         } else {
             captions << tr("between repetitions");
         }
@@ -134,7 +140,8 @@ void ColumnView::paintEvent(QPaintEvent*) {
         p.setBrush(chosen ? c.sheet : c.paper);
         p.drawRoundedRect(r, 6, 6);
         const double m = 22;
-        if (const auto v = state_.verdict_of(f)) draw_mark(p, QRectF(r.left() + 10, r.center().y() - m / 2, m, m), v->verdict, session_.theme, v->size, v->towards);
+        if (const auto v = state_.verdict_of(f))
+            draw_mark(p, QRectF(r.left() + 10, r.center().y() - m / 2, m, m), v->verdict, session_.theme, v->size, v->towards);
         p.setPen(c.ink);
         p.setFont(session_.theme.font(10.5, chosen ? QFont::DemiBold : QFont::Normal));
         p.drawText(r.adjusted(40, 0, -16, 0), Qt::AlignVCenter | Qt::AlignLeft | Qt::TextWordWrap, text::family(f));
@@ -166,7 +173,10 @@ bool ColumnView::event(QEvent* e) {
             if (box(i).contains(help->pos())) {
                 const auto v = state_.verdict_of(static_cast<Family>(i));
                 const QString name = text::family(static_cast<Family>(i));
-                QToolTip::showText(help->globalPos(), v ? tr("%1: %2 in this repetition").arg(name, text::verdict(v->verdict)) : tr("%1: this movement has no check here").arg(name), this);
+                QToolTip::showText(help->globalPos(),
+                                   v ? tr("%1: %2 in this repetition").arg(name, text::verdict(v->verdict))
+                                     : tr("%1: this movement has no check here").arg(name),
+                                   this);
             }
         return true;
     }
@@ -184,7 +194,9 @@ TimeView::TimeView(const Session& session, ReviewState& state, QWidget* parent) 
     connect(&state, &ReviewState::view_changed, this, &TimeView::rebuild);
 }
 
-QRectF TimeView::time_area() const { return {128, 0, width() - 129.0, static_cast<double>(height())}; }
+QRectF TimeView::time_area() const {
+    return {128, 0, width() - 129.0, static_cast<double>(height())};
+}
 
 void TimeView::rebuild() {
     lanes_.clear();
@@ -217,7 +229,9 @@ void TimeView::rebuild() {
     update();
 }
 
-void TimeView::resizeEvent(QResizeEvent*) { still_ = QPixmap(); }
+void TimeView::resizeEvent(QResizeEvent*) {
+    still_ = QPixmap();
+}
 
 void TimeView::draw_still(QPainter& p) {
     const Palette& c = session_.theme.palette;
@@ -262,7 +276,8 @@ void TimeView::draw_still(QPainter& p) {
         draw_lane(p, at, lane, r, state_.reference_s, map_, session_.theme);
         const QColor colour = lane.side ? session_.theme.side(*lane.side) : c.faint;
         const bool low = at.height() < 50;
-        label(at, low && lane.side ? tr("%1, %2").arg(lane.title, text::side(*lane.side)) : lane.title, lane.side && !low ? text::side(*lane.side) : QString(), colour);
+        label(at, low && lane.side ? tr("%1, %2").arg(lane.title, text::side(*lane.side)) : lane.title,
+              lane.side && !low ? text::side(*lane.side) : QString(), colour);
         y += at.height() + 5;
     }
 }
@@ -287,7 +302,9 @@ void TimeView::mousePressEvent(QMouseEvent* e) {
     const QRectF a = time_area();
     if (state_.open) state_.set_time(map_.time((e->position().x() - a.left()) / a.width()));
 }
-void TimeView::mouseMoveEvent(QMouseEvent* e) { mousePressEvent(e); }
+void TimeView::mouseMoveEvent(QMouseEvent* e) {
+    mousePressEvent(e);
+}
 
 FloorView::FloorView(const Session& session, ReviewState& state, QWidget* parent) : QWidget(parent), session_(session), state_(state) {
     setMinimumSize(150, 120);

@@ -7,7 +7,9 @@
 
 namespace bevel::ui {
 namespace {
-QString tr(const char* s, int n = -1) { return QCoreApplication::translate("text", s, nullptr, n); }
+QString tr(const char* s, int n = -1) {
+    return QCoreApplication::translate("text", s, nullptr, n);
+}
 
 struct Unit {
     double factor;
@@ -81,72 +83,111 @@ namespace text {
 
 QString family(Family f) {
     switch (f) {
-    case Family::feet: return tr("Feet");
-    case Family::weight: return tr("Weight");
-    case Family::knees: return tr("Knees");
-    case Family::hips: return tr("Hips");
-    case Family::spine: return tr("Spine");
-    case Family::head: return tr("Head");
-    case Family::arms: return tr("Arms");
-    case Family::tempo: break;
+    case Family::feet:
+        return tr("Feet");
+    case Family::weight:
+        return tr("Weight");
+    case Family::knees:
+        return tr("Knees");
+    case Family::hips:
+        return tr("Hips");
+    case Family::spine:
+        return tr("Spine");
+    case Family::head:
+        return tr("Head");
+    case Family::arms:
+        return tr("Arms");
+    case Family::tempo:
+        break;
     }
     return tr("Breath & tempo");
 }
 
-QString side(Side s) { return s == Side::left ? tr("left") : tr("right"); }
+QString side(Side s) {
+    return s == Side::left ? tr("left") : tr("right");
+}
 
 QString view(View v) {
     switch (v) {
-    case View::front: return tr("from the front");
-    case View::back: return tr("from the back");
-    case View::left: return tr("from the student's left");
-    case View::right: return tr("from the student's right");
-    case View::oblique: return tr("obliquely");
-    case View::three_d: break;
+    case View::front:
+        return tr("from the front");
+    case View::back:
+        return tr("from the back");
+    case View::left:
+        return tr("from the student's left");
+    case View::right:
+        return tr("from the student's right");
+    case View::oblique:
+        return tr("obliquely");
+    case View::three_d:
+        break;
     }
     return tr("in 3D");
 }
 
 QString verdict(Verdict v) {
     switch (v) {
-    case Verdict::inside: return tr("inside");
-    case Verdict::edge: return tr("at the edge");
-    case Verdict::outside: return tr("outside");
-    case Verdict::cannot_tell: break;
+    case Verdict::inside:
+        return tr("inside");
+    case Verdict::edge:
+        return tr("at the edge");
+    case Verdict::outside:
+        return tr("outside");
+    case Verdict::cannot_tell:
+        break;
     }
     return tr("cannot tell");
 }
 
 QString severity(Severity s) {
     switch (s) {
-    case Severity::safety: return tr("safety");
-    case Severity::ground: return tr("groundwork");
-    case Severity::timing: return tr("timing");
-    case Severity::shape: return tr("shape");
-    case Severity::even: break;
+    case Severity::safety:
+        return tr("safety");
+    case Severity::ground:
+        return tr("groundwork");
+    case Severity::timing:
+        return tr("timing");
+    case Severity::shape:
+        return tr("shape");
+    case Severity::even:
+        break;
     }
     return tr("evenness");
 }
 
 QString absent(Absent a) {
     switch (a) {
-    case Absent::none: return tr("the error is larger than the band");
-    case Absent::view: return tr("cannot be told from this view");
-    case Absent::no_body: return tr("the body was not found here");
-    case Absent::turned: return tr("turned too far from the picture");
-    case Absent::foreshortened: return tr("the thigh points too much at the camera");
-    case Absent::toes_out: return tr("the toes point too far out for this figure");
-    case Absent::feet_close: return tr("the feet are too close together");
-    case Absent::no_neutral: return tr("no quiet standing to compare with");
-    case Absent::no_vertical: return tr("the true vertical is not known");
-    case Absent::foot_off: return tr("a foot is off the floor");
-    case Absent::hidden: return tr("this foot is hidden in part from this side");
-    case Absent::no_event: break;
+    case Absent::none:
+        return tr("the error is larger than the band");
+    case Absent::view:
+        return tr("cannot be told from this view");
+    case Absent::no_body:
+        return tr("the body was not found here");
+    case Absent::turned:
+        return tr("turned too far from the picture");
+    case Absent::foreshortened:
+        return tr("the thigh points too much at the camera");
+    case Absent::toes_out:
+        return tr("the toes point too far out for this figure");
+    case Absent::feet_close:
+        return tr("the feet are too close together");
+    case Absent::no_neutral:
+        return tr("no quiet standing to compare with");
+    case Absent::no_vertical:
+        return tr("the true vertical is not known");
+    case Absent::foot_off:
+        return tr("a foot is off the floor");
+    case Absent::hidden:
+        return tr("this foot is hidden in part from this side");
+    case Absent::no_event:
+        break;
     }
     return tr("the moment was not found");
 }
 
-QString breath(Breath b) { return b == Breath::in ? tr("in") : b == Breath::out ? tr("out") : tr("free"); }
+QString breath(Breath b) {
+    return b == Breath::in ? tr("in") : b == Breath::out ? tr("out") : tr("free");
+}
 
 QString figure(double value, const QString& unit, double shoulder_width_m) {
     const Unit u = unit_of(unit);
@@ -173,7 +214,8 @@ QString difference(double value, const QString& unit) {
 
 QString with_sigma(double value, double sigma, const QString& unit) {
     const Unit u = unit_of(unit);
-    return number(value * u.factor, u.decimals) + QStringLiteral(" ± ") + number(std::max(sigma * u.factor, std::pow(10.0, -u.decimals)), u.decimals) + QString::fromUtf8(u.suffix);
+    return number(value * u.factor, u.decimals) + QStringLiteral(" ± ") +
+           number(std::max(sigma * u.factor, std::pow(10.0, -u.decimals)), u.decimals) + QString::fromUtf8(u.suffix);
 }
 
 QString band(const std::optional<double>& low, const std::optional<double>& high, const QString& unit) {
@@ -186,7 +228,9 @@ QString band(const std::optional<double>& low, const std::optional<double>& high
 
 QString time(double seconds) {
     const int tenths = static_cast<int>(std::lround(std::max(0.0, seconds) * 10));
-    return QStringLiteral("%1:%2").arg(tenths / 600).arg(QLocale().toString((tenths % 600) / 10.0, 'f', 1).rightJustified(4, QLatin1Char('0')));
+    return QStringLiteral("%1:%2")
+        .arg(tenths / 600)
+        .arg(QLocale().toString((tenths % 600) / 10.0, 'f', 1).rightJustified(4, QLatin1Char('0')));
 }
 
 QString repetitions(const Finding& f) {
@@ -207,30 +251,42 @@ QString headline(const Finding& f, const Catalogue& c) {
 QString error(const Error& e) {
     const QString what = QString::fromStdString(e.context);
     switch (e.code) {
-    case Code::cancelled: return tr("Cancelled.");
+    case Code::cancelled:
+        return tr("Cancelled.");
     case Code::cannot_open:
-        if (what.endsWith(QLatin1String(".tflite"))) return tr("The files of the body finder are missing. Set Bevel up again with “./run build”, then try once more.");
+        if (what.endsWith(QLatin1String(".tflite")))
+            return tr("The files of the body finder are missing. Set Bevel up again with “./run build”, then try once more.");
         return tr("The file cannot be opened: %1. Check that it still exists and that you may read it.").arg(what);
-    case Code::unreadable: return tr("This file cannot be read (%1). If it plays elsewhere, save it again as MP4 and try that.").arg(what);
-    case Code::too_large: return tr("This file is larger than Bevel can take (%1). Cut the clip to the part that matters.").arg(what);
-    case Code::write_failed: return tr("Writing failed: %1. Check that there is room and that the folder may be written to.").arg(what);
-    case Code::cannot_judge: return reason(what);
-    case Code::not_found: return tr("Not found: %1.").arg(what);
-    case Code::bad_value: break;
+    case Code::unreadable:
+        return tr("This file cannot be read (%1). If it plays elsewhere, save it again as MP4 and try that.").arg(what);
+    case Code::too_large:
+        return tr("This file is larger than Bevel can take (%1). Cut the clip to the part that matters.").arg(what);
+    case Code::write_failed:
+        return tr("Writing failed: %1. Check that there is room and that the folder may be written to.").arg(what);
+    case Code::cannot_judge:
+        return reason(what);
+    case Code::not_found:
+        return tr("Not found: %1.").arg(what);
+    case Code::bad_value:
+        break;
     }
     return tr("A value is not usable: %1.").arg(what);
 }
 
 QString reason(const QString& code) {
-    if (code == QLatin1String("no_body")) return tr("Nobody was found in this clip for long enough. Film in better light, with the whole body in the picture.");
+    if (code == QLatin1String("no_body"))
+        return tr("Nobody was found in this clip for long enough. Film in better light, with the whole body in the picture.");
     if (code == QLatin1String("too_short")) return tr("The clip is too short to judge. A whole repetition is needed.");
-    if (code == QLatin1String("feet_cut_off")) return tr("The feet are cut off. Step back or tilt the phone down, so that the floor shows below both feet.");
+    if (code == QLatin1String("feet_cut_off"))
+        return tr("The feet are cut off. Step back or tilt the phone down, so that the floor shows below both feet.");
     if (code == QLatin1String("too_small")) return tr("The student is too small in the picture. Film from closer.");
     if (code == QLatin1String("oblique_view")) return tr("Filmed obliquely. Film from the front, the back or straight from a side.");
     if (code == QLatin1String("view_needed")) return tr("Choose the view this clip was filmed from.");
-    if (code == QLatin1String("no_repetition")) return tr("Nothing in the clip looks like this movement. Check that the right movement is chosen.");
+    if (code == QLatin1String("no_repetition"))
+        return tr("Nothing in the clip looks like this movement. Check that the right movement is chosen.");
     if (code == QLatin1String("cancelled")) return tr("Finding the body was stopped. Choose “Change …” and save to start again.");
-    if (code.startsWith(QLatin1String("unreadable: ")) && code.endsWith(QLatin1String(".tflite"))) return error({Code::cannot_open, code.mid(12).toStdString()});
+    if (code.startsWith(QLatin1String("unreadable: ")) && code.endsWith(QLatin1String(".tflite")))
+        return error({Code::cannot_open, code.mid(12).toStdString()});
     if (code.startsWith(QLatin1String("unreadable: "))) return error({Code::unreadable, code.mid(12).toStdString()});
     return code;
 }
@@ -239,10 +295,12 @@ QString caution(const QString& code) {
     if (code == QLatin1String("knees")) return tr("Knees follow the toes; no twist under load. Pain means stop, or make it smaller.");
     if (code == QLatin1String("balance")) return tr("Keep a chair or wall in reach for steps and one-leg moments; steadier side first.");
     if (code == QLatin1String("dizziness")) return tr("If you feel dizzy, sit down.");
-    if (code == QLatin1String("overhead")) return tr("Hands overhead only as high as stays easy; if you feel dizzy, lower them and sit down.");
+    if (code == QLatin1String("overhead"))
+        return tr("Hands overhead only as high as stays easy; if you feel dizzy, lower them and sit down.");
     if (code == QLatin1String("bends")) return tr("Bend with soft knees, and come up slowly.");
     if (code == QLatin1String("general"))
-        return tr("Pain means stop or make it smaller. New to practice, pregnant, after surgery, or with heart, blood-pressure, eye, back or bone conditions: ask a "
+        return tr("Pain means stop or make it smaller. New to practice, pregnant, after surgery, or with heart, blood-pressure, eye, back "
+                  "or bone conditions: ask a "
                   "licensed clinician first. These remarks describe form; figures from one camera carry the error stated beside them.");
     return {};
 }

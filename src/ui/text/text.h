@@ -28,7 +28,7 @@ private:
 
 namespace text {
 QString family(Family f);
-QString side(Side s);                 // "left" / "right"
+QString side(Side s); // "left" / "right"
 QString view(View v);
 QString verdict(Verdict v);
 QString severity(Severity s);
@@ -41,15 +41,15 @@ QString bare(double value, const QString& unit);       // as figure, without the
 QString bare_band(const std::optional<double>& low, const std::optional<double>& high, const QString& unit);
 QString with_sigma(double value, double sigma, const QString& unit);
 QString band(const std::optional<double>& low, const std::optional<double>& high, const QString& unit);
-QString time(double seconds);         // m:ss.s
+QString time(double seconds); // m:ss.s
 /// "5 of 6 repetitions", "1 of 6", "every repetition".
 QString repetitions(const Finding& f);
 /// What is the matter, in one short line: "Right knee falls in: 11° (band up to 6°)".
 QString headline(const Finding& f, const Catalogue& c);
 QString error(const Error& e);
-QString reason(const QString& code);  // of cannot_judge
+QString reason(const QString& code); // of cannot_judge
 QString caution(const QString& code);
-QString caution_of(const Finding& f); // the caution that a finding itself calls for, or empty
+QString caution_of(const Finding& f);                    // the caution that a finding itself calls for, or empty
 QString phase(const Movement& m, const std::string& id); // its name, or empty
 QStringList cautions_for(const std::vector<Finding>& findings, const Movement* movement);
 } // namespace text
