@@ -9,10 +9,6 @@ namespace {
 using signal::Series;
 constexpr double inf = 1e18;
 
-Vec3 mid(const Body3& b, Point l) {
-    return 0.5 * (b[l] + b[static_cast<std::size_t>(mirrored(l))]);
-}
-
 /// What is compared: places of hands and feet against the hips, depth and weight, as far as the view shows them. One row a moment.
 Eigen::MatrixXd features(const Motion& m, bool use_x, bool use_z, const Series& times) {
     std::vector<Series> columns;

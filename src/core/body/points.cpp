@@ -1,4 +1,6 @@
 #include "core/body/points.h"
+#include <cmath>
+#include <numbers>
 
 namespace bevel {
 namespace {
@@ -28,6 +30,11 @@ std::optional<View> view_from_name(std::string_view name) {
     for (std::size_t i = 0; i < views.size(); ++i)
         if (views[i] == name) return static_cast<View>(i);
     return std::nullopt;
+}
+
+double joint_bend(const Vec3& a, const Vec3& b, const Vec3& c) {
+    const Vec3 u = a - b, v = c - b;
+    return 180 - std::atan2(u.cross(v).norm(), u.dot(v)) * 180 / std::numbers::pi;
 }
 
 } // namespace bevel

@@ -64,6 +64,18 @@ std::optional<Point> point_from_name(std::string_view name);
 /// Room coordinates of all points in metres (x own left, y up, z forward).
 using Body3 = std::array<Vec3, point_count>;
 
+/// Middle of a pair, by its left point.
+inline Vec3 mid(const Body3& b, Point left) {
+    return 0.5 * (b[static_cast<std::size_t>(left)] + b[static_cast<std::size_t>(mirrored(left))]);
+}
+/// Middle of the contact area, from heel to ball (72 % of the foot).
+inline Vec3 foot_centre(const Body3& b, Side s) {
+    const Vec3 &heel = b[static_cast<std::size_t>(on(s, left_heel))], &toe = b[static_cast<std::size_t>(on(s, left_toe))];
+    return heel + 0.36 * (toe - heel);
+}
+/// Bend of a joint at b: 180 degrees minus its angle; 0 is straight.
+double joint_bend(const Vec3& a, const Vec3& b, const Vec3& c);
+
 /// One point on the picture: pixels, visibility 0..1 and 1-sigma in pixels.
 struct PicturePoint {
     double x = 0, y = 0;

@@ -1,4 +1,5 @@
 #include "core/measure/measures.h"
+#include "core/measure/contact.h"
 #include "core/measure/weight.h"
 #include "core/signal/signal.h"
 #include <algorithm>
@@ -15,9 +16,6 @@ constexpr std::size_t i(Point p) {
     return static_cast<std::size_t>(p);
 }
 
-Vec3 mid(const Body3& b, Point l) {
-    return 0.5 * (b[i(l)] + b[i(mirrored(l))]);
-}
 double outward(Side s) {
     return s == Side::left ? 1 : -1;
 }
@@ -48,12 +46,6 @@ struct Def {
     bool uses_vertical = false;
     double extra_sigma = 0; // error of the model itself when told from one camera
 };
-
-/// Bend of a joint: 180 degrees minus its angle; hyperextension of a leg is negative (knee behind the line hip-ankle).
-double joint_bend(const Vec3& a, const Vec3& b, const Vec3& c) {
-    const Vec3 u = a - b, v = c - b;
-    return 180 - std::atan2(u.cross(v).norm(), u.dot(v)) / deg;
-}
 
 Value knee_flexion(const Body3& b, const Context& c) {
     if (!c.has_z()) return Absent::view;
@@ -127,11 +119,6 @@ Value side_bend(const Body3& b, const Context& c) {
     if (!c.has_x()) return Absent::view;
     const Vec3 d = mid(b, left_shoulder) - mid(b, left_hip);
     return std::atan2(d.x(), d.y()) / deg;
-}
-
-Vec3 foot_centre(const Body3& b, Side s) {
-    const Vec3 &heel = b[i(on(s, left_heel))], &toe = b[i(on(s, left_toe))];
-    return heel + 0.36 * (toe - heel);
 }
 
 double plumb_of(const Body3& b, Eigen::Index axis) {

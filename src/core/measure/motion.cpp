@@ -11,15 +11,6 @@ using signal::Series;
 constexpr double usual_focal = 0.80; // of the longer picture side; main cameras of phones lie within 0.68 to 0.95
 constexpr double deg = std::numbers::pi / 180;
 
-Vec3 mid(const Body3& b, Point l) {
-    return 0.5 * (b[l] + b[static_cast<std::size_t>(mirrored(l))]);
-}
-
-double bend(const Vec3& a, const Vec3& b, const Vec3& c) {
-    const Vec3 u = a - b, v = c - b;
-    return 180 - std::atan2(u.cross(v).norm(), u.dot(v)) / deg;
-}
-
 struct Px {
     const BodyPx& b;
     Vec2 at(Point p) const { return {b[p].x, b[p].y}; }
@@ -331,7 +322,7 @@ void find_neutral(Motion& m, const MotionOptions& o) {
         return median_of([&](const Body3& p) { return 0.5 * ((p[a] - p[b]).norm() + (p[mirrored(a)] - p[mirrored(b)]).norm()); });
     };
     const double side_bend = median_of([&](const Body3& p) {
-        return 0.5 * (bend(p[left_hip], p[left_knee], p[left_ankle]) + bend(p[right_hip], p[right_knee], p[right_ankle]));
+        return 0.5 * (joint_bend(p[left_hip], p[left_knee], p[left_ankle]) + joint_bend(p[right_hip], p[right_knee], p[right_ankle]));
     });
     const double lean = median_of([&](const Body3& p) {
         const Vec3 d = mid(p, left_shoulder) - mid(p, left_hip);
