@@ -1,5 +1,6 @@
 // Drives the real window: a clip is dropped, found, reviewed and ends as a PDF.
 #include "support/synthetic.h"
+#include "ui/shell/elided_label.h"
 #include "ui/shell/main_window.h"
 #include <QCheckBox>
 #include <QComboBox>
@@ -38,26 +39,50 @@ class TestWindow : public QObject {
         }
         ~Bench() { window.reset(); }
     };
+    /// Visible widgets whose text has less room than it needs.
+    static QStringList clipped(const QWidget& window, const QString& where) {
+        QStringList out;
+        for (auto* w : window.findChildren<QWidget*>()) {
+            if (!w->isVisible()) continue;
+            QString text;
+            bool fits = true;
+            if (const auto* button = qobject_cast<QAbstractButton*>(w)) {
+                text = button->text();
+                fits = button->width() + 1 >= button->sizeHint().width();
+            } else if (const auto* label = qobject_cast<QLabel*>(w);
+                       label && !label->text().isEmpty() && !dynamic_cast<const ui::ElidedLabel*>(label)) {
+                text = label->text();
+                fits = label->wordWrap() ? label->heightForWidth(label->width()) <= label->height() + 1
+                                         : label->sizeHint().width() <= label->width() + 1;
+            } else if (const auto* box = qobject_cast<QComboBox*>(w); box && !box->isEditable()) {
+                text = box->currentText();
+                fits = box->fontMetrics().horizontalAdvance(text) + 34 <= box->width();
+            }
+            if (!text.isEmpty() && !fits) out << where + QStringLiteral(": ") + text;
+        }
+        return out;
+    }
     QTemporaryDir dir_;
-    std::filesystem::path folder_;
+    std::filesystem::path folder_, demo_;
     std::filesystem::path clip_;
 
 private slots:
     void initTestCase() {
         ui::Theme::load_fonts(test::data_dir());
         folder_ = dir_.filePath(QStringLiteral("library")).toStdString();
-        clip_ = dir_.filePath(QStringLiteral("noor.mp4")).toStdString();
-        sim::TakeOptions o = sim::take_of(41, 1.68);
-        o.student.score.repetitions = 1;
-        o.student.score.both_sides = false;
-        o.student.score.quiet_after_s = 0.5;
-        o.student.faults.push_back(*sim::parse_fault("lean_side.left=14"));
-        o.phone.fps = 20;
-        const sim::Take take(test::movement("separate_the_clouds"), o);
-        auto w = ClipWriter::create(clip_, o.phone.width, o.phone.height, o.phone.fps);
-        QVERIFY(w.has_value());
-        for (std::size_t i = 0; i < take.frames(); ++i) QVERIFY(w->add(take.picture(i), take.track().time_s[i]).has_value());
-        QVERIFY(w->finish().has_value());
+        demo_ = dir_.filePath(QStringLiteral("demo")).toStdString();
+        std::filesystem::copy(test::data_dir() / "demo", demo_, std::filesystem::copy_options::recursive);
+        // The clip that waits in the demo is the one that is dropped; in the copy it has been dealt with.
+        clip_ = demo_ / "clips/noor-mane-left.mp4";
+        auto lib = Library::open(demo_);
+        QVERIFY(lib.has_value());
+        const auto clips = *lib->clips();
+        for (auto c : clips)
+            if (c.state == ClipState::waiting) {
+                c.state = ClipState::failed;
+                c.problem = "cancelled";
+                QVERIFY(lib->update_clip(c).has_value());
+            }
     }
     void from_a_dropped_clip_to_a_pdf() {
         Bench b(folder_);
@@ -72,9 +97,9 @@ private slots:
         auto* take = page->findChild<QPushButton*>(QStringLiteral("primary"));
         QVERIFY(take->isEnabled());
         page->findChild<QComboBox*>(QStringLiteral("student"))->setCurrentText(QStringLiteral("Noor Haddad"));
-        page->findChild<QDoubleSpinBox*>(QStringLiteral("height"))->setValue(168);
+        page->findChild<QDoubleSpinBox*>(QStringLiteral("height"))->setValue(170);
         auto* movement = page->findChild<QComboBox*>(QStringLiteral("movement"));
-        movement->setCurrentIndex(movement->findData(QStringLiteral("separate_the_clouds")));
+        movement->setCurrentIndex(movement->findData(QStringLiteral("part_the_horses_mane")));
         QTest::mouseClick(take, Qt::LeftButton);
         auto* table = page->findChild<QTableWidget*>(QStringLiteral("clips"));
         QTRY_COMPARE_WITH_TIMEOUT(table->rowCount(), 1, 20000);
@@ -86,10 +111,11 @@ private slots:
         QTest::mouseClick(open, Qt::LeftButton);
         QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 1, 30000);
         auto* review = b.window->review();
-        QVERIFY(review->state().open->review->alignment.repetitions.size() == 1);
+        QCOMPARE(review->state().open->review->alignment.repetitions.size(), std::size_t{2});
+        QCOMPARE(review->state().open->review->motion.view, View::left); // told from the clip
         // Keep the finding that leads the list, by its button.
         auto* keep = review->findChild<QToolButton*>(QStringLiteral("keep"));
-        QVERIFY2(keep, "the lean to the side gives a finding");
+        QVERIFY2(keep, "the head forward gives a finding");
         QSignalSpy decided(review, &ui::ReviewPage::decided);
         keep->click();
         QTRY_COMPARE_WITH_TIMEOUT(decided.count(), 1, 10000);
@@ -118,7 +144,7 @@ private slots:
         QVERIFY(!lib->letters(clips[0].id)->empty());
     }
     void the_review_answers_to_the_keyboard() {
-        Bench b(folder_);
+        Bench b(demo_);
         QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened);
         b.window->open_review(1);
         QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 1, 30000);
@@ -137,8 +163,82 @@ private slots:
         QCOMPARE(state.family, Family::spine);
         QTest::keyClick(page, Qt::Key_M);
         QVERIFY(state.mirrored);
+        QTest::keyClick(page, Qt::Key_Z);
+        QVERIFY(state.one_repetition);
+        QTest::keyClick(page, Qt::Key_T);
+        QVERIFY(state.by_movement);
         QTest::keyClick(page, Qt::Key_End);
         QCOMPARE(state.frame, state.frames() - 1);
+        // Playing moves on by itself and stops where the clip does.
+        QTest::keyClick(page, Qt::Key_Home);
+        QTest::keyClick(page, Qt::Key_Space);
+        QTRY_VERIFY(state.frame > 3);
+        QTest::keyClick(page, Qt::Key_Space);
+        const auto at = state.frame;
+        QTest::qWait(80);
+        QCOMPARE(state.frame, at);
+    }
+    void decisions_are_undone_and_done_again() {
+        Bench b(demo_);
+        QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened);
+        b.window->open_review(5);
+        QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 1, 30000);
+        auto* page = b.window->review();
+        QSignalSpy decided(page, &ui::ReviewPage::decided);
+        auto choice = [&] {
+            const auto d = b.session.library->decisions(5); // the background rests: it has just said so
+            return d && !d->empty() ? d->front().choice : Choice::open;
+        };
+        page->findChild<QToolButton*>(QStringLiteral("keep"))->click();
+        QTRY_COMPARE(decided.count(), 1);
+        QCOMPARE(choice(), Choice::kept);
+        QTest::keyClick(page, Qt::Key_Z, Qt::ControlModifier);
+        QTRY_COMPARE(decided.count(), 2);
+        QCOMPARE(choice(), Choice::open);
+        QTest::keyClick(page, Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
+        QTRY_COMPARE(decided.count(), 3);
+        QCOMPARE(choice(), Choice::kept);
+    }
+    void a_clip_can_be_given_another_movement_and_back() {
+        Bench b(demo_);
+        auto* page = b.window->arrivals();
+        auto* table = page->findChild<QTableWidget*>(QStringLiteral("clips"));
+        QTRY_COMPARE_WITH_TIMEOUT(table->rowCount(), 9, 20000);
+        int row = -1;
+        for (int i = 0; i < table->rowCount(); ++i)
+            if (table->item(i, 0)->text() == QLatin1String("Greta Olmstead")) row = i;
+        QVERIFY(row >= 0);
+        for (const char* id : {"part_the_horses_mane", "separate_the_clouds"}) {
+            table->selectRow(row);
+            auto* change = page->findChild<QPushButton*>(QStringLiteral("change"));
+            QTRY_VERIFY(change->isEnabled());
+            QTest::mouseClick(change, Qt::LeftButton);
+            auto* movement = page->findChild<QComboBox*>(QStringLiteral("movement"));
+            movement->setCurrentIndex(movement->findData(QLatin1String(id)));
+            QTest::mouseClick(page->findChild<QPushButton*>(QStringLiteral("primary")), Qt::LeftButton);
+            const bool right = qstrcmp(id, "separate_the_clouds") == 0;
+            QTRY_COMPARE_WITH_TIMEOUT(table->item(row, 4)->text(),
+                                      right ? QStringLiteral("to be reviewed") : QStringLiteral("cannot be judged"), 20000);
+            auto* detail = page->findChild<QLabel*>(QStringLiteral("detail"));
+            QTRY_VERIFY(detail->text().contains(right ? QLatin1String("Body found on 100 %")
+                                                      : QLatin1String("Nothing in the clip looks like this movement")));
+        }
+    }
+    void nothing_is_clipped() {
+        Bench b(demo_);
+        QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened);
+        b.window->open_review(2);
+        QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 1, 30000);
+        QStringList wrong;
+        for (const QSize size : {QSize(1280, 800), QSize(1024, 700)})
+            for (int place = 0; place < 3; ++place) {
+                b.window->resize(size);
+                b.window->show_place(place);
+                QTest::qWait(150);
+                wrong << clipped(*b.window, QStringLiteral("%1x%2 place %3").arg(size.width()).arg(size.height()).arg(place));
+                QCOMPARE(b.window->size(), size); // nothing forces it wider
+            }
+        QVERIFY2(wrong.isEmpty(), qPrintable(wrong.join(QLatin1Char('\n'))));
     }
     void a_clip_that_cannot_be_read_says_so_and_nothing_is_kept() {
         const auto folder = dir_.filePath(QStringLiteral("other")).toStdString();

@@ -446,7 +446,8 @@ void draw_floor_plan(QPainter& p, const QRectF& rect, const Review& review, std:
         p.setPen(pen);
         p.drawLine(a, b);
         p.setPen(theme.side(s));
-        const QRectF label(0.5 * (a.x() + b.x()) - 40, std::max(a.y(), b.y()) + 0.06 * scale, 80, 20);
+        const double below = std::min(std::max(a.y(), b.y()) + 0.06 * scale, rect.bottom() - 20);
+        const QRectF label(0.5 * (a.x() + b.x()) - 40, below, 80, 20);
         p.drawText(label, Qt::AlignHCenter | Qt::AlignTop, text::side(s));
     }
     if (frame < review.measures.centre.size()) {

@@ -60,7 +60,7 @@ QString Theme::style_sheet() const {
         "QPushButton:disabled, QToolButton:disabled { color: %faint; background: %paper; }"
         "QPushButton#primary { background: %accent; color: %sheet; border-color: %accent; font-weight: 600; }"
         "QPushButton#primary:disabled { background: %line; color: %faint; border-color: %line; }"
-        "QToolButton#place { border: none; background: transparent; border-radius: 0; padding: 10px 4px; min-width: 78px; color: %faint; "
+        "QToolButton#place { border: none; background: transparent; border-radius: 0; padding: 10px 2px; color: %faint; "
         "font-weight: 600; }"
         "QToolButton#place:checked { color: %accent; background: %sheet; border-left: 3px solid %accent; }"
         "QToolButton#place:focus { border: 2px solid %focus; }"

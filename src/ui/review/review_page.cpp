@@ -1,4 +1,5 @@
 #include "ui/review/review_page.h"
+#include "ui/shell/elided_label.h"
 #include <cmath>
 #include <QComboBox>
 #include <QHeaderView>
@@ -77,7 +78,7 @@ QWidget* ReviewPage::build_bar() {
     row->setContentsMargins(0, 0, 0, 0);
     title_ = new QLabel(tr("Review"));
     title_->setObjectName(QStringLiteral("title"));
-    where_ = new QLabel;
+    where_ = new ElidedLabel;
     where_->setObjectName(QStringLiteral("faint"));
     auto* letter = new QPushButton(tr("Write the letter"));
     letter->setObjectName(QStringLiteral("primary"));
@@ -109,17 +110,19 @@ QWidget* ReviewPage::build_transport() {
     one_ = tool(tr("One repetition"), tr("Only the repetition at the cursor on the time axis (Z)"), "oneRepetition");
     one_->setCheckable(true);
     struct Step {
-        QString label, tip;
+        QString label, narrow, tip;
         const char* name;
         std::function<void()> go;
     };
     const std::vector<Step> steps{
-        {tr("« Rep"), tr("Repetition back (Page Up)"), "repBack", [this] { step_repetition(-1); }},
-        {tr("‹ Phase"), tr("Phase back (Ctrl+Left)"), "phaseBack", [this] { step_phase(-1); }},
-        {tr("− 1"), tr("Frame back (Left)"), "frameBack", [this] { state_.set_frame(static_cast<std::ptrdiff_t>(state_.frame) - 1); }},
-        {tr("+ 1"), tr("Frame on (Right)"), "frameOn", [this] { state_.set_frame(static_cast<std::ptrdiff_t>(state_.frame) + 1); }},
-        {tr("Phase ›"), tr("Phase on (Ctrl+Right)"), "phaseOn", [this] { step_phase(1); }},
-        {tr("Rep »"), tr("Repetition on (Page Down)"), "repOn", [this] { step_repetition(1); }},
+        {tr("« Rep"), tr("«"), tr("Repetition back (Page Up)"), "repBack", [this] { step_repetition(-1); }},
+        {tr("‹ Phase"), tr("‹"), tr("Phase back (Ctrl+Left)"), "phaseBack", [this] { step_phase(-1); }},
+        {tr("− 1"), tr("−"), tr("Frame back (Left)"), "frameBack",
+         [this] { state_.set_frame(static_cast<std::ptrdiff_t>(state_.frame) - 1); }},
+        {tr("+ 1"), tr("+"), tr("Frame on (Right)"), "frameOn",
+         [this] { state_.set_frame(static_cast<std::ptrdiff_t>(state_.frame) + 1); }},
+        {tr("Phase ›"), tr("›"), tr("Phase on (Ctrl+Right)"), "phaseOn", [this] { step_phase(1); }},
+        {tr("Rep »"), tr("»"), tr("Repetition on (Page Down)"), "repOn", [this] { step_repetition(1); }},
     };
     row->addWidget(play_);
     row->addWidget(speed_);
@@ -127,6 +130,7 @@ QWidget* ReviewPage::build_transport() {
         auto* b = tool(s.label, s.tip, s.name);
         connect(b, &QToolButton::clicked, this, s.go);
         row->addWidget(b);
+        steps_.push_back({b, s.label, s.narrow});
     }
     row->addStretch(1);
     connect(one_, &QToolButton::toggled, &state_, &ReviewState::set_one_repetition);
@@ -186,20 +190,27 @@ void ReviewPage::build() {
     right->addWidget(findings_, 5);
     right->addWidget(figures_, 3);
     right->addWidget(floor_, 2);
-    auto* side = new QWidget;
-    side->setLayout(right);
+    side_ = new QWidget;
+    side_->setLayout(right);
     right->setContentsMargins(0, 0, 0, 0);
-    side->setMinimumWidth(372);
-    side->setMaximumWidth(460);
+    side_->setMaximumWidth(460);
     auto* body = new QHBoxLayout;
     body->setSpacing(10);
     body->addWidget(column_);
     body->addLayout(middle, 5);
-    body->addWidget(side, 3);
+    body->addWidget(side_, 3);
     auto* all = new QVBoxLayout(this);
     all->setContentsMargins(14, 10, 14, 12);
     all->addWidget(bar);
     all->addLayout(body, 1);
+}
+
+void ReviewPage::resizeEvent(QResizeEvent* e) {
+    QWidget::resizeEvent(e);
+    const bool narrow = width() < 1120;
+    for (const auto& [button, label, brief] : steps_) button->setText(narrow ? brief : label);
+    column_->setFixedWidth(narrow ? 112 : 132);
+    side_->setMinimumWidth(narrow ? 318 : 372);
 }
 
 void ReviewPage::open_clip(qint64 id) {

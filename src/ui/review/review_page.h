@@ -27,6 +27,7 @@ signals:
 
 protected:
     void keyPressEvent(QKeyEvent* e) override;
+    void resizeEvent(QResizeEvent* e) override;
 
 private:
     void build();
@@ -60,6 +61,12 @@ private:
     QScrollArea* findings_ = nullptr;
     QComboBox *speed_ = nullptr, *scope_ = nullptr;
     QToolButton *play_ = nullptr, *mirror_ = nullptr, *axis_ = nullptr, *one_ = nullptr;
+    QWidget* side_ = nullptr;
+    struct StepButton {
+        QToolButton* button;
+        QString label, narrow;
+    };
+    std::vector<StepButton> steps_;
     std::vector<Decision> decisions_;
 };
 

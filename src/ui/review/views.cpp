@@ -21,7 +21,7 @@ std::vector<std::string> lane_keys(const Session& session, const Review& review,
 
 PictureView::PictureView(const Session& session, ReviewState& state, bool reference, QWidget* parent)
     : QWidget(parent), session_(session), state_(state), reference_(reference) {
-    setMinimumSize(220, 220);
+    setMinimumSize(150, 180);
     setAccessibleName(reference ? tr("Reference figure at the same moment") : tr("The student's frame"));
     connect(&state, &ReviewState::view_changed, this, qOverload<>(&QWidget::update));
 }

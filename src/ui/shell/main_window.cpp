@@ -16,6 +16,7 @@ MainWindow::MainWindow(Session& session) : session_(session), stack_(new QStacke
     review_ = new ReviewPage(session_);
     letter_ = new LetterPage(session_);
     auto* rail = new QWidget;
+    rail->setFixedWidth(102);
     auto* column = new QVBoxLayout(rail);
     column->setContentsMargins(0, 12, 0, 0);
     column->setSpacing(2);
@@ -28,6 +29,7 @@ MainWindow::MainWindow(Session& session) : session_(session), stack_(new QStacke
         b->setAccessibleName(all[i].first);
         b->setToolTip(tr("%1 (Ctrl+%2)").arg(all[i].first).arg(i + 1));
         b->setCheckable(true);
+        b->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
         group->addButton(b, i);
         column->addWidget(b);
         places_ << b;
