@@ -318,7 +318,7 @@ private:
             if (o.verdict == Verdict::edge) ++edges;
             if (!worst || std::abs(off(o)) > std::abs(off(*worst))) worst = &o;
         }
-        if (f.judged == 0) {
+        if (f.judged == 0 || !worst) {
             f.verdict = Verdict::cannot_tell;
             int most = -1;
             for (const auto& [a, n] : missing)
