@@ -1,6 +1,7 @@
 #include "ui/arrivals/arrivals_page.h"
 #include "core/review/review.h"
 #include "store/intake.h"
+#include "ui/arrivals/live_body.h"
 #include "ui/review/review_state.h"
 #include <chrono>
 #include <QComboBox>
@@ -179,6 +180,10 @@ QFrame* ArrivalsPage::build_form() {
     box->addLayout(form);
     box->addSpacing(6);
     for (QWidget* w : std::initializer_list<QWidget*>{take_, leave_, message_}) box->addWidget(w);
+    live_ = new LiveBody(session_.theme);
+    live_->setObjectName(QStringLiteral("live"));
+    live_->hide();
+    box->addWidget(live_, 2);
     box->addStretch(1);
     box->addWidget(privacy);
     connect(choose_, &QPushButton::clicked, this, [this] {
@@ -214,7 +219,8 @@ void ArrivalsPage::show_chosen() {
                           q.neutral_seen ? tr("quiet standing found") : tr("no quiet standing: figures that need it are left out")};
         about = parts.join(QStringLiteral(" · "));
     } else if (r && r->clip.state == ClipState::waiting) {
-        about = tr("Waiting: the body has not been looked for yet.");
+        about = r->clip.id == running_ ? tr("The body is being looked for on every frame.")
+                                       : tr("Waiting for its turn: the body has not been looked for yet.");
     }
     detail_->setStyleSheet(
         QStringLiteral("color: %1;")
@@ -447,6 +453,9 @@ void ArrivalsPage::start_next() {
         progress_->show();
         cancel_->show();
         progress_label_->setText(tr("reading …"));
+        const auto row = static_cast<int>(std::distance(it, rows_.rend())) - 1;
+        if (auto* state = table_->item(row, 4)) state->setText(tr("finding the body …"));
+        show_chosen();
         const Clip clip = it->clip;
         const Person person = it->person;
         const Movement* movement = session_.movement(clip.movement);
@@ -454,16 +463,11 @@ void ArrivalsPage::start_next() {
         options.model_dir = session_.model_dir;
         const auto began = std::chrono::steady_clock::now();
         options.progress = [this, owner = QPointer<QObject>(this), finder = session_.finder, began](std::size_t done, std::size_t total,
-                                                                                                    const std::optional<BodyPx>&) {
-            if (done % 10 != 0 && done != total) return;
+                                                                                                    const std::optional<BodyPx>& body) {
+            if (done % 5 != 0 && done != total) return;
             const double s = std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count();
             const double rate = s > 0 ? static_cast<double>(done) / s : 0;
-            finder->report(owner, [this, done, total, rate] {
-                progress_->setRange(0, static_cast<int>(total));
-                progress_->setValue(static_cast<int>(done));
-                const double left = rate > 0 ? static_cast<double>(total - done) / rate : 0;
-                progress_label_->setText(tr("%1 frames/s · %2 s left").arg(rate, 0, 'f', 0).arg(left, 0, 'f', 0));
-            });
+            finder->report(owner, [this, done, total, rate, body] { show_progress(done, total, rate, body); });
         };
         session_.finder->post(this,
                               [this, session = &session_, lib = session_.library, background = session_.background, clip, person,
@@ -495,8 +499,20 @@ void ArrivalsPage::start_next() {
     }
 }
 
+void ArrivalsPage::show_progress(std::size_t done, std::size_t total, double rate, const std::optional<BodyPx>& body) {
+    if (running_ == 0) return;
+    progress_->setRange(0, static_cast<int>(total));
+    progress_->setValue(static_cast<int>(done));
+    const double left = rate > 0 ? static_cast<double>(total - done) / rate : 0;
+    progress_label_->setText(tr("%1 frames/s · %2 s left").arg(rate, 0, 'f', 0).arg(left, 0, 'f', 0));
+    live_->show();
+    live_->show_body(body);
+}
+
 void ArrivalsPage::finished(qint64, const QString& problem) {
     running_ = 0;
+    live_->hide();
+    live_->show_body(std::nullopt);
     progress_->hide();
     cancel_->hide();
     progress_label_->clear();

@@ -15,6 +15,8 @@ class QTableWidget;
 
 namespace bevel::ui {
 
+class LiveBody;
+
 class ArrivalsPage : public QWidget {
     Q_OBJECT
 public:
@@ -43,6 +45,7 @@ private:
     void edit_chosen();
     void empty_form(const QString& word = {});
     void start_next();
+    void show_progress(std::size_t done, std::size_t total, double rate, const std::optional<BodyPx>& body);
     void finished(qint64 clip, const QString& problem);
     void say(const QString& text, bool problem);
 
@@ -59,6 +62,7 @@ private:
     QDoubleSpinBox* height_ = nullptr;
     QPushButton *take_ = nullptr, *open_ = nullptr, *cancel_ = nullptr, *choose_ = nullptr, *change_ = nullptr, *leave_ = nullptr;
     QProgressBar* progress_ = nullptr;
+    LiveBody* live_ = nullptr;
 };
 
 } // namespace bevel::ui

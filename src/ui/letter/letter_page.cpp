@@ -26,8 +26,11 @@ LetterContent compose(const OpenReview& open, const LetterRecord& record, const 
     source.review = open.review;
     source.hide_identity = record.hide_identity;
     for (const auto& d : open.decisions) source.wording[d.check + "/" + d.side] = QString::fromStdString(d.wording);
-    for (const auto& f : findings)
-        if (std::find(record.checks.begin(), record.checks.end(), finding_key(f)) != record.checks.end()) source.corrections.push_back(f);
+    for (const auto& f : findings) {
+        const bool chosen = std::find(record.checks.begin(), record.checks.end(), finding_key(f)) != record.checks.end();
+        // What is no longer told or outside (another height, another school) is not sent, whatever was chosen before.
+        if (chosen && (f.verdict == Verdict::outside || f.verdict == Verdict::edge)) source.corrections.push_back(f);
+    }
     LetterContent c = compose_letter(source, catalogue, theme);
     c.student = record.hide_identity ? QCoreApplication::translate("letter", "a student") : QString::fromStdString(open.person.name);
     c.instructor = QString::fromStdString(record.signed_by);
@@ -177,7 +180,7 @@ void LetterPage::show_choices() {
                 choice = d.choice;
                 if (!d.wording.empty()) cue = QString::fromStdString(d.wording);
             }
-        if (choice != Choice::kept) continue;
+        if (choice != Choice::kept || (f.verdict != Verdict::outside && f.verdict != Verdict::edge)) continue;
         auto* item = new QListWidgetItem(text::headline(f, session_.catalogue) + QLatin1Char('\n') + cue, corrections_);
         item->setData(Qt::UserRole, key);
         item->setFlags(Qt::ItemIsEnabled | Qt::ItemIsSelectable | Qt::ItemIsUserCheckable);

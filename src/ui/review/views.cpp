@@ -266,7 +266,7 @@ void TimeView::draw_still(QPainter& p) {
         return;
     }
     // A lane that this view cannot fill needs no more than a line to say so.
-    const double strip = 34;
+    const double strip = 42;
     double told = 0;
     for (const auto& lane : lanes_) told += lane.series->absent_throughout() ? 0 : 1;
     const double left = height() - y - 1 - (static_cast<double>(lanes_.size()) - told) * (strip + 5);
