@@ -1,4 +1,6 @@
+#include "core/review/points_csv.h"
 #include "support/synthetic.h"
+#include <cmath>
 #include <nlohmann/json.hpp>
 #include <QElapsedTimer>
 #include <QProcess>
@@ -42,6 +44,63 @@ private slots:
         QVERIFY(read_text(at("l.pdf").toStdString(), 64U << 20U)->starts_with("%PDF"));
         QCOMPARE(run({"letter", at("r.json"), "-o", at("l.html")}), 0);
         QVERIFY(read_text(at("l.html").toStdString(), 64U << 20U)->find("Pour the weight across until") != std::string::npos);
+    }
+    void a_clip_is_tracked_reviewed_and_becomes_a_letter_with_pictures() {
+        QCOMPARE(run({"simulate",
+                      "--movement",
+                      "separate_the_clouds",
+                      "--fault",
+                      "lean_side.left=14",
+                      "--view",
+                      "front",
+                      "--repetitions",
+                      "1",
+                      "--fps",
+                      "8",
+                      "--size",
+                      "640x480",
+                      "--to",
+                      "14",
+                      "--distance",
+                      "5",
+                      "-o",
+                      at("c.webm"),
+                      "--truth",
+                      at("c.csv")}),
+                 0);
+        QCOMPARE(run({"track", at("c.webm"), "--model", "lite", "-o", at("p.csv")}), 0);
+        const auto found = read_points(at("p.csv").toStdString()), truth = read_points(at("c.csv").toStdString());
+        QVERIFY(found.has_value() && truth.has_value());
+        QCOMPARE(found->frames(), truth->frames());
+        QCOMPARE(found->width, 640); // kept beside the points
+        double off = 0;
+        for (std::size_t i = 0; i < found->frames(); ++i)
+            for (const Point p : {left_shoulder, right_hip, left_ankle})
+                off += std::hypot((*found->px[i])[p].x - (*truth->px[i])[p].x, (*found->px[i])[p].y - (*truth->px[i])[p].y);
+        QVERIFY(off / (3.0 * static_cast<double>(found->frames())) < 8);
+        QCOMPARE(run({"review", at("p.csv"), "--movement", "separate_the_clouds", "--height-cm", "170", "-o", at("p.json")}), 0);
+        const auto j = nlohmann::json::parse(*read_text(at("p.json").toStdString(), 200U << 20U));
+        QCOMPARE(j["view"].get<std::string>(), std::string("front")); // told from the points
+        bool found_lean = false;
+        for (const auto& f : j["findings"]) found_lean = found_lean || (f["measure"] == "trunk.side" && f["verdict"] == "outside");
+        QVERIFY(found_lean);
+        // Absent figures are null, with the reason beside them.
+        QCOMPARE(j["measures"]["trunk.lean"]["absent_reason"].get<std::string>(), std::string("view"));
+        for (const auto& v : j["measures"]["trunk.lean"]["value"]) QVERIFY(v.is_null());
+        QCOMPARE(run({"letter", at("p.json"), "-o", at("p.html")}), 0);
+        QVERIFY(read_text(at("p.html").toStdString(), 64U << 20U)->find("data:image/png") != std::string::npos);
+    }
+    void equal_seeds_give_equal_truth_and_a_stop_is_obeyed() {
+        for (const char* name : {"a.csv", "b.csv"})
+            QCOMPARE(run({"simulate", "--movement", "gaze_at_the_moon", "--seed", "9", "--repetitions", "1", "--truth", at(name)}), 0);
+        QCOMPARE(*read_text(at("a.csv").toStdString(), 64U << 20U), *read_text(at("b.csv").toStdString(), 64U << 20U));
+        QProcess p;
+        p.start(QStringLiteral(BEVEL_CLI), {"simulate", "--movement", "gaze_at_the_moon", "-o", at("long.mp4")});
+        QVERIFY(p.waitForStarted(10000));
+        QTest::qWait(1500);
+        p.terminate();
+        QVERIFY(p.waitForFinished(20000));
+        QCOMPARE(p.exitCode(), 130);
     }
     void exit_codes() {
         QString err;

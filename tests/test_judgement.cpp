@@ -178,6 +178,64 @@ private slots:
         apply(m, {off});
         QVERIFY(std::none_of(m.checks.begin(), m.checks.end(), [](const Check& c) { return c.rule == "S3"; }));
     }
+    void a_phase_switches_a_rule_off_or_sets_its_own_band() {
+        auto source = *read_text(test::data_dir() / "movements/separate_the_clouds.json", 1 << 20);
+        const std::string place = "\"id\": \"sink\",";
+        QVERIFY(source.find(place) != std::string::npos);
+        auto with = [&](const std::string& exceptions) {
+            auto s = source;
+            s.replace(s.find(place), place.size(), place + " \"exceptions\": " + exceptions + ",");
+            return parse_movement(s);
+        };
+        const auto plain = parse_movement(source);
+        auto check = [](const Movement& m, const std::string& id) {
+            for (const auto& c : m.checks)
+                if (c.id == id) return &c;
+            return static_cast<const Check*>(nullptr);
+        };
+        QVERIFY(plain.has_value() && check(*plain, "trunk_lean"));
+        const auto off = with(R"([{"rule": "S1", "measure": "trunk.lean", "off": true, "reason": "the bow comes here"}])");
+        QVERIFY(off.has_value());
+        const auto* rest = check(*off, "trunk_lean");
+        QVERIFY(rest && !rest->phases.empty() && std::find(rest->phases.begin(), rest->phases.end(), "sink") == rest->phases.end());
+        const auto own = with(R"([{"rule": "S1", "measure": "trunk.lean", "low": 10, "high": 40, "reason": "the bow comes here"}])");
+        QVERIFY(own.has_value());
+        const auto* there = check(*own, "trunk_lean@sink");
+        QVERIFY(there && there->low == 10 && there->high == 40 && there->phases == std::vector<std::string>{"sink"} &&
+                there->reason == "the bow comes here");
+        QVERIFY(!with(R"([{"rule": "S1", "off": true}])")); // a reason is owed
+        QVERIFY(!with(R"([{"rule": "S1", "measure": "trunk.lean", "low": "x", "reason": "y"}])"));
+        // A school's band leaves the phase its own.
+        Movement m = *own;
+        BandChange school;
+        school.rule = "S1";
+        school.measure = "trunk.lean";
+        school.high = 30;
+        school.reason = "leans by custom";
+        apply(m, {school});
+        QVERIFY(check(m, "trunk_lean")->high == 30 && check(m, "trunk_lean")->reason == "leans by custom");
+        QVERIFY(check(m, "trunk_lean@sink")->high == 40);
+        // Upright where the bow is asked for is now what is found.
+        sim::TakeOptions o = sim::take_of(12, 1.7);
+        o.student.score.repetitions = 1;
+        ReviewOptions ro;
+        ro.view = View::three_d;
+        const auto r = make_review(test::room_track(sim::Take(*plain, o)), *own, ro);
+        QVERIFY(r.has_value());
+        const auto* f = test::find(**r, "trunk_lean@sink");
+        QVERIFY(f && f->verdict == Verdict::outside && f->reason == "the bow comes here");
+        QCOMPARE(test::find(**r, "trunk_lean")->verdict, Verdict::inside);
+    }
+    void the_lowest_cause_is_named() {
+        const auto r = reviewed("part_the_horses_mane", "knee_past_toe=18", View::three_d, 14);
+        QVERIFY(r);
+        for (const auto& f : r->findings)
+            for (const auto& above : f.cause_of) {
+                const auto* g = test::find(*r, above);
+                QVERIFY(g && g->verdict == Verdict::outside && f.verdict == Verdict::outside);
+                QVERIFY(static_cast<int>(f.family) <= static_cast<int>(g->family)); // from the ground up
+            }
+    }
     void the_review_file_reads_back() {
         const auto r = reviewed("gaze_at_the_moon", "knee_in=18", View::front, 12);
         QVERIFY(r);

@@ -2,7 +2,7 @@
 #include "core/review/points_csv.h"
 #include "core/review/review.h"
 #include "media/clip.h"
-#include "store/library.h"
+#include "store/intake.h"
 #include "support/synthetic.h"
 #include <csignal>
 #include <fstream>
@@ -188,6 +188,50 @@ private slots:
             (void)lib->people();
             (void)lib->clips();
         }
+    }
+    void the_end_of_taking_in_a_clip_is_recorded() {
+        const auto folder = path("intake");
+        auto lib = Library::open(folder);
+        QVERIFY(lib.has_value());
+        put(path("y.mp4"), "clip");
+        Clip c;
+        c.person = *lib->add_person({0, "Noor", 1.7, "", 0});
+        c.movement = "gaze_at_the_moon";
+        c.id = *lib->add_clip(c, path("y.mp4"));
+        c = *lib->clip(c.id);
+        QVERIFY(!c.quality);
+        // Stopped: nothing found, and said so.
+        auto kept = keep_found(*lib, c, {nullptr, nullptr, {Code::cancelled, ""}});
+        QVERIFY(kept.has_value());
+        QCOMPARE(lib->clip(c.id)->state, ClipState::failed);
+        QCOMPARE(lib->clip(c.id)->problem, std::string("cancelled"));
+        QVERIFY(!lib->load_track(c.id));
+        // Found but not like the movement: points and quality stay.
+        sim::TakeOptions o = sim::take_of(1, 1.7);
+        o.student.score.repetitions = 1;
+        o.phone.fps = 20;
+        const auto m = test::movement("gaze_at_the_moon");
+        Track t = test::pixel_track(sim::Take(m, o), 1, 1);
+        for (std::size_t i = 0; i < t.frames(); i += 4) t.px[i].reset();
+        kept = keep_found(*lib, c, {&t, nullptr, {Code::cannot_judge, "no_repetition"}});
+        QVERIFY(kept.has_value());
+        QCOMPARE(lib->clip(c.id)->problem, std::string("no_repetition"));
+        QVERIFY(std::abs(lib->clip(c.id)->quality->found - 0.75) < 0.01);
+        QVERIFY(!lib->clip(c.id)->quality->neutral_seen);
+        QCOMPARE(lib->load_track(c.id)->frames(), t.frames());
+        // Reviewed: the view it was told to have, and the student's own shoulder width.
+        t = test::pixel_track(sim::Take(m, o), 1, 1);
+        ReviewOptions ro;
+        ro.stature_m = 1.7;
+        const auto review = make_review(t, m, ro);
+        QVERIFY(review.has_value());
+        kept = keep_found(*lib, c, {&t, review->get(), {}});
+        QVERIFY(kept.has_value());
+        const auto now = *lib->clip(c.id);
+        QCOMPARE(now.state, ClipState::tracked);
+        QCOMPARE(now.view, std::string("front"));
+        QVERIFY(now.problem.empty() && now.quality->neutral_seen && now.quality->found == 1);
+        QVERIFY(std::abs(lib->people()->front().shoulder_width_m - (*review)->motion.neutral.shoulder_width) < 1e-12);
     }
     void a_library_keeps_what_was_written_and_upgrades_older_ones() {
         const auto folder = path("kept");

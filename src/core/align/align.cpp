@@ -246,6 +246,19 @@ void snap(Repetition& r, const Movement& movement, const Measures& ms) {
 
 } // namespace
 
+namespace {
+/// Whether a repetition is like the reference from its beginning to its end: one that is cut off by the end of the clip is squeezed to fit.
+bool is_whole(const Path& path, const Eigen::MatrixXd& reference, const Eigen::MatrixXd& student) {
+    const std::size_t part = std::max<std::size_t>(1, path.size() / 6);
+    auto mean = [&](std::size_t from, std::size_t to) {
+        double sum = 0;
+        for (std::size_t k = from; k < to; ++k) sum += distance(reference, path[k].first, student, path[k].second);
+        return sum / static_cast<double>(to - from);
+    };
+    return mean(0, part) < 0.9 && mean(path.size() - part, path.size()) < 0.9;
+}
+} // namespace
+
 Path warp(const Eigen::MatrixXd& a, const Eigen::MatrixXd& b, double band, double& cost) {
     const int n = static_cast<int>(a.rows()), m = static_cast<int>(b.rows());
     cost = inf;
@@ -342,8 +355,9 @@ Result<Alignment> align(const Motion& motion, const Measures& measures, const Re
         r.start_s = grid[static_cast<std::size_t>(c.start)];
         r.end_s = grid[static_cast<std::size_t>(c.end)];
         const Series rt = part(c.side, fine), st = times(r.start_s, r.end_s, fine);
-        const Path path = warp(of_reference(rt), of_student(st), 0.2, r.cost);
-        if (path.empty()) continue;
+        const Eigen::MatrixXd ref = of_reference(rt), stu = of_student(st);
+        const Path path = warp(ref, stu, 0.2, r.cost);
+        if (path.empty() || !is_whole(path, ref, stu)) continue;
         for (const auto& [i, j] : path) {
             r.reference_s.push_back(rt[static_cast<std::size_t>(i)]);
             r.student_s.push_back(st[static_cast<std::size_t>(j)]);

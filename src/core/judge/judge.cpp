@@ -63,6 +63,7 @@ private:
         f.low = c.low;
         f.high = c.high;
         f.good = c.good;
+        f.reason = c.reason;
         f.phase = c.phases.empty() ? "" : c.phases.front();
         f.unit = unit_of(c.measure);
         return f;

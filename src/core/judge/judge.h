@@ -37,6 +37,7 @@ struct Finding {
     std::optional<double> low, high;
     bool widened = false;
     std::string cue, good;             // wording of the movement file
+    std::string reason;                // why the band differs from the usual, or empty
     std::vector<std::string> cause_of; // checks higher up that this may cause
     std::vector<Outcome> outcomes;     // one a repetition of that side
     /// How far outside, in the measure's unit, signed towards where it must go back from; 0 inside.

@@ -165,6 +165,36 @@ std::vector<BandChange> changes(const json& j) {
     return out;
 }
 
+/// Exceptions of phases become data of the checks: a rule switched off in a phase is not looked at there; another band makes a check of its
+/// own for that phase.
+void settle_exceptions(Movement& m) {
+    std::vector<Check> own;
+    std::vector<std::string> whole; // checks of the whole repetition
+    for (const auto& c : m.checks)
+        if (c.phases.empty()) whole.push_back(c.id);
+    for (const auto& ph : m.phases)
+        for (const auto& e : ph.exceptions)
+            for (auto& c : m.checks) {
+                if ((!e.rule.empty() && e.rule != c.rule) || (!e.measure.empty() && e.measure != c.measure)) continue;
+                if (c.phases.empty()) {
+                    std::erase(whole, c.id);
+                    for (const auto& all : m.phases) c.phases.push_back(all.id);
+                }
+                if (std::erase(c.phases, ph.id) == 0 || e.off) continue;
+                Check there = c;
+                there.id += "@" + ph.id;
+                there.phases = {ph.id};
+                there.reason = e.reason;
+                there.low = e.low;
+                there.high = e.high;
+                if ((there.low && there.cue_low.empty()) || (there.high && there.cue_high.empty()))
+                    throw Bad{c.id + ": no cue for the band of " + ph.id};
+                own.push_back(std::move(there));
+            }
+    std::erase_if(m.checks, [&](const Check& c) { return c.phases.empty() && std::find(whole.begin(), whole.end(), c.id) == whole.end(); });
+    m.checks.insert(m.checks.end(), own.begin(), own.end());
+}
+
 Movement read_movement(const json& j) {
     Movement m;
     m.id = text(j, "id");
@@ -192,6 +222,7 @@ Movement read_movement(const json& j) {
         if (ph.duration_s < 0) throw Bad{"duration_s"};
         ph.breath = pick<Breath>(text(p, "breath"), {{"in", Breath::in}, {"out", Breath::out}, {"free", Breath::free}}, "breath");
         if (p.contains("easing")) ph.ease = pick<Ease>(text(p, "easing"), {{"flow", Ease::flow}, {"settle", Ease::settle}}, "easing");
+        if (p.contains("exceptions")) ph.exceptions = changes(part(p, "exceptions", json::value_t::array));
         ph.ends_at = text(p, "ends_at", false);
         if (!ph.ends_at.empty()) pick<int>(ph.ends_at, {{"foot_off", 0}, {"foot_flat", 1}, {"shift_end", 2}, {"foot_down", 3}}, "ends_at");
         ph.posture = posture(part(p, "posture", json::value_t::object), before);
@@ -209,6 +240,7 @@ Movement read_movement(const json& j) {
             if (std::none_of(m.phases.begin(), m.phases.end(), [&](const Phase& p) { return p.id == id; }))
                 throw Bad{"check " + m.checks.back().id + ": no phase '" + id + "'"};
     }
+    settle_exceptions(m);
     return m;
 }
 
@@ -327,7 +359,8 @@ void apply(Movement& movement, const std::vector<BandChange>& list) {
             continue;
         }
         for (auto& c : movement.checks) {
-            if (!matches(c)) continue;
+            if (!matches(c) || c.id.find('@') != std::string::npos) continue;
+            c.reason = change.reason;
             if (change.low) c.low = change.low;
             if (change.high) c.high = change.high;
         }

@@ -12,6 +12,14 @@ namespace bevel {
 enum class Breath { in, out, free };
 enum class Ease { flow, settle };
 
+/// A band that a school, a student or a phase sets in place of the movement's own, or a rule switched off, with the reason for the reader.
+struct BandChange {
+    std::string rule, measure; // both must match; an empty one matches all
+    std::optional<double> low, high;
+    bool off = false;
+    std::string reason;
+};
+
 /// The posture is reached at the phase's end. Written for the left side; the right side is its mirror image.
 struct Phase {
     std::string id, name;
@@ -19,7 +27,8 @@ struct Phase {
     Breath breath = Breath::free;
     Ease ease = Ease::flow; // settle: everything comes to rest at the end
     Posture posture;
-    std::string ends_at; // event its end snaps to: "", "foot_off", "foot_flat", "shift_end", "foot_down"
+    std::vector<BandChange> exceptions; // hold in this phase only
+    std::string ends_at;                // event its end snaps to: "", "foot_off", "foot_flat", "shift_end", "foot_down"
 };
 
 enum class Severity { safety, ground, timing, shape, even };
@@ -38,14 +47,7 @@ struct Check {
     Severity severity = Severity::shape;
     std::string good;              // what to praise when it is inside
     std::string cue_low, cue_high; // what to do when below / above the band
-};
-
-/// A band that a school or a student sets in place of the movement's own.
-struct BandChange {
-    std::string rule, measure; // both must match; an empty one matches all
-    std::optional<double> low, high;
-    bool off = false;
-    std::string reason;
+    std::string reason;            // why the band differs from the usual, or empty
 };
 
 struct Movement {
@@ -65,7 +67,7 @@ struct Movement {
 /// The movement in `text`, or bad_value naming the place. Feet may move over the floor only while they are off it.
 Result<Movement> parse_movement(const std::string& text);
 Result<Movement> load_movement(const std::filesystem::path& file);
-/// Applies a school's or student's changes; later ones win.
+/// Applies a school's or student's changes; later ones win. Checks that a phase made its own ("check@phase") keep the phase's band.
 void apply(Movement& movement, const std::vector<BandChange>& changes);
 
 struct School {

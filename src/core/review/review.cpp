@@ -76,6 +76,7 @@ json finding_json(const Finding& f) {
     j["sigma"] = told ? number(f.sigma) : json(nullptr);
     if (!told) j["absent_reason"] = f.absent == Absent::none ? "sigma" : std::string(absent_name(f.absent));
     if (f.widened) j["widened"] = true;
+    if (!f.reason.empty()) j["reason"] = f.reason;
     if (!f.good.empty()) j["good"] = f.good;
     if (!f.cause_of.empty()) j["cause_of"] = f.cause_of;
     return j;

@@ -336,6 +336,7 @@ QWidget* ReviewPage::finding_card(const Finding& f) {
     } else {
         const QString unit = QString::fromStdString(f.unit);
         facts << tr("%1, band %2").arg(text::with_sigma(f.value, f.sigma, unit), text::band(f.low, f.high, unit)) << text::repetitions(f);
+        if (!f.reason.empty()) facts << QString::fromStdString(f.reason);
         if (f.widened) facts << tr("band widened to what this clip can tell");
         if (f.verdict == Verdict::outside) facts << text::severity(f.severity);
     }
