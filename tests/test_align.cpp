@@ -18,7 +18,8 @@ class TestAlign : public QObject {
         ReviewOptions ro;
         ro.view = view;
         ro.stature_m = o.student.stature_m;
-        const auto r = make_review(view == View::three_d ? test::room_track(take) : test::pixel_track(take, noise_px, o.student.seed), m, ro);
+        const auto r =
+            make_review(view == View::three_d ? test::room_track(take) : test::pixel_track(take, noise_px, o.student.seed), m, ro);
         return r ? Found{(*r)->alignment.repetitions, take.truth(), ""} : Found{{}, take.truth(), r.error().context};
     }
     static sim::TakeOptions take(std::uint64_t seed, int repetitions, View view = View::front) {
@@ -52,7 +53,8 @@ private slots:
         QTest::addColumn<int>("view");
         for (const double t : {0.6, 0.8, 1.5, 2.0})
             for (const View v : {View::front, View::left, View::three_d})
-                QTest::newRow(qPrintable(QStringLiteral("%1 %2").arg(t).arg(QLatin1String(std::string(view_name(v)).c_str())))) << t << static_cast<int>(v);
+                QTest::newRow(qPrintable(QStringLiteral("%1 %2").arg(t).arg(QLatin1String(std::string(view_name(v)).c_str()))))
+                    << t << static_cast<int>(v);
     }
     void any_tempo_within_the_slopes() {
         QFETCH(double, tempo);

@@ -40,7 +40,9 @@ int ink(const QImage& im, const QRect& r, const QColor& c) {
     for (int y = r.top(); y <= r.bottom(); ++y)
         for (int x = r.left(); x <= r.right(); ++x) {
             const QColor p = im.pixelColor(x, y);
-            const auto away = [&](const QColor& q) { return std::abs(p.red() - q.red()) + std::abs(p.green() - q.green()) + std::abs(p.blue() - q.blue()); };
+            const auto away = [&](const QColor& q) {
+                return std::abs(p.red() - q.red()) + std::abs(p.green() - q.green()) + std::abs(p.blue() - q.blue());
+            };
             n += away(c) < away(Qt::white) ? 1 : 0;
         }
     return n;
@@ -97,7 +99,8 @@ private slots:
         const QRect all(0, 0, 44, 44), middle(18, 18, 8, 8), left(0, 0, 22, 44), right(22, 0, 22, 44);
         const QImage ring = mark(Verdict::inside), half = mark(Verdict::edge), dashed = mark(Verdict::cannot_tell);
         QCOMPARE(ink(ring, middle, theme.palette.inside), 0);
-        QVERIFY(ink(ring, left, theme.palette.inside) > 100 && std::abs(ink(ring, left, theme.palette.inside) - ink(ring, right, theme.palette.inside)) < 20);
+        QVERIFY(ink(ring, left, theme.palette.inside) > 100 &&
+                std::abs(ink(ring, left, theme.palette.inside) - ink(ring, right, theme.palette.inside)) < 20);
         QVERIFY(ink(half, left, theme.palette.edge) > 100);
         QVERIFY(ink(half, right.adjusted(3, 0, 0, 0), theme.palette.edge) < 15);
         const int gaps = ink(dashed, all, theme.palette.cannot);
@@ -126,7 +129,9 @@ private slots:
         const TimeMapper by_movement = TimeMapper::movement(*r);
         const auto& reps = r->alignment.repetitions;
         for (std::size_t i = 0; i < reps[0].phases.size(); ++i) {
-            const auto width = [&](const Repetition& rep) { return by_movement.share(rep.phases[i].end_s) - by_movement.share(rep.phases[i].start_s); };
+            const auto width = [&](const Repetition& rep) {
+                return by_movement.share(rep.phases[i].end_s) - by_movement.share(rep.phases[i].start_s);
+            };
             QVERIFY(std::abs(width(reps[0]) - width(reps[1])) < 1e-6);
         }
     }
@@ -190,7 +195,8 @@ private slots:
         // Blue hangs from the top as far as the left foot carries.
         const auto& share = r->measures.series.at("weight.left");
         for (const double t : {7.0, 15.5}) {
-            const auto i = static_cast<std::size_t>(std::lower_bound(r->measures.time_s.begin(), r->measures.time_s.end(), t) - r->measures.time_s.begin());
+            const auto i = static_cast<std::size_t>(std::lower_bound(r->measures.time_s.begin(), r->measures.time_s.end(), t) -
+                                                    r->measures.time_s.begin());
             const int x = static_cast<int>(map.x(t, QRectF(0, 0, 799, 123)));
             int blue = 0, red = 0;
             for (int y = 14; y < 110; ++y) {
@@ -214,7 +220,8 @@ private slots:
         for (int dy = -static_cast<int>(head / 2); dy <= head / 2; ++dy)
             for (int dx = -static_cast<int>(head / 2); dx <= head / 2; ++dx) tones.insert(after.pixel(nose_at + QPoint(dx, dy)));
         QVERIFY(tones.size() <= 16); // a few blocks, no eyes
-        QCOMPARE(after.pixel(static_cast<int>(body[left_knee].x), static_cast<int>(body[left_knee].y)), before.pixel(static_cast<int>(body[left_knee].x), static_cast<int>(body[left_knee].y)));
+        QCOMPARE(after.pixel(static_cast<int>(body[left_knee].x), static_cast<int>(body[left_knee].y)),
+                 before.pixel(static_cast<int>(body[left_knee].x), static_cast<int>(body[left_knee].y)));
     }
     void the_crop_holds_the_body_and_stays_in_the_picture() {
         auto o = sim::take_of(4, 1.7);
@@ -251,7 +258,8 @@ private slots:
         QVERIFY(html.contains(QStringLiteral("&lt;script&gt;Wen")));
         QVERIFY(html.contains(QStringLiteral("toes look &amp; stay")));
         QCOMPARE(html.count(QStringLiteral("data:image/png;base64,")), 4);
-        QVERIFY(!html.contains(QStringLiteral("http://")) && !html.contains(QStringLiteral("https://"))); // nothing is loaded from elsewhere
+        QVERIFY(!html.contains(QStringLiteral("http://")) &&
+                !html.contains(QStringLiteral("https://"))); // nothing is loaded from elsewhere
     }
     void a_letter_is_composed_from_findings() {
         const auto r = reviewed("gaze_at_the_moon", View::front, "knee_in=18");
@@ -301,7 +309,8 @@ private slots:
             reasons.insert(text::absent(static_cast<Absent>(a)));
         }
         QCOMPARE(reasons.size(), static_cast<int>(Absent::hidden) + 1); // each its own
-        for (const char* code : {"no_body", "too_short", "feet_cut_off", "too_small", "oblique_view", "view_needed", "no_repetition", "cancelled", "unreadable: x"})
+        for (const char* code : {"no_body", "too_short", "feet_cut_off", "too_small", "oblique_view", "view_needed", "no_repetition",
+                                 "cancelled", "unreadable: x"})
             QVERIFY2(text::reason(QLatin1String(code)) != QLatin1String(code), code);
         for (const auto& m : load_movements(test::data_dir())) {
             for (const auto& c : m.checks) {
@@ -310,7 +319,9 @@ private slots:
             }
             for (const auto& code : m.cautions) QVERIFY2(!text::caution(QString::fromStdString(code)).isEmpty(), code.c_str());
             // Invitations that make people brace are not among the words.
-            for (const auto& c : m.checks) QVERIFY2(!QString::fromStdString(c.cue_low + c.cue_high).contains(QStringLiteral("straighten"), Qt::CaseInsensitive), c.id.c_str());
+            for (const auto& c : m.checks)
+                QVERIFY2(!QString::fromStdString(c.cue_low + c.cue_high).contains(QStringLiteral("straighten"), Qt::CaseInsensitive),
+                         c.id.c_str());
         }
     }
 };

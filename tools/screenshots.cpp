@@ -67,7 +67,7 @@ int main(int argc, char** argv) {
         ++taken;
     };
     wait([&] { return background.idle(); });
-    settle(400);
+    settle(1500);
     shot(QStringLiteral("arrivals"));
     const auto clips = session.library->clips();
     if (!clips) return 3;
@@ -112,7 +112,9 @@ int main(int argc, char** argv) {
             window.open_review(c.id);
             wait([&] { return opened; });
             window.show_place(2);
-            settle(2500);
+            const auto* pdf = window.letter()->findChild<QPushButton*>(QStringLiteral("primary"));
+            wait([&] { return pdf->isEnabled(); }, 60000);
+            settle(600);
             shot(QStringLiteral("letter"));
             break;
         }

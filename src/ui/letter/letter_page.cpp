@@ -253,7 +253,7 @@ void LetterPage::render() {
 
 void LetterPage::content_ready(LetterContent content) {
     content_ = std::move(content);
-    const double zoom = 1.12;
+    const double zoom = 1.08;
     const int pages = letter_pages(*content_);
     QImage im(static_cast<int>(595 * zoom), static_cast<int>((842 * pages + 12 * (pages - 1)) * zoom), QImage::Format_RGB32);
     im.fill(session_.theme.palette.paper);
