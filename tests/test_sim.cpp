@@ -1,0 +1,180 @@
+// The practice room: masses, camera, score and solver against hand-worked truth.
+#include "core/movement/score.h"
+#include "core/sim/film.h"
+#include "support/synthetic.h"
+#include <cmath>
+#include <QTest>
+
+using namespace bevel;
+
+class TestSim : public QObject {
+    Q_OBJECT
+
+private slots:
+    void segment_masses_add_up_to_a_body() {
+        for (const Sex sex : {Sex::female, Sex::male, Sex::mean}) {
+            const auto t = SegmentTable::of(sex);
+            const double sum = t.head + t.trunk + 2 * (t.upper_arm + t.forearm + t.hand + t.thigh + t.shank + t.foot);
+            QVERIFY2(std::abs(sum - 1) < 0.002, qPrintable(QString::number(sum))); // the published shares are rounded
+            double weights = 0;
+            for (const double w : centre_weights(t)) {
+                QVERIFY(w >= 0);
+                weights += w;
+            }
+            QVERIFY(std::abs(weights - 1) < 1e-12);
+        }
+        // Every point at one place: the centre is there. One ankle moved by 10 cm moves it by its weight.
+        Body3 b;
+        b.fill(Vec3(0.3, 1.1, -0.2));
+        const auto t = SegmentTable::of(Sex::mean);
+        QVERIFY((body_centre(b, t) - Vec3(0.3, 1.1, -0.2)).norm() < 1e-12);
+        b[left_ankle].x() += 0.1;
+        QVERIFY(std::abs(body_centre(b, t).x() - 0.3 - 0.1 * centre_weights(t)[left_ankle]) < 1e-12);
+    }
+    void proportions_make_the_stature() {
+        for (const double h : {1.45, 1.7, 2.0}) {
+            const auto d = BodyDims::of_stature(h);
+            QVERIFY(std::abs((d.shank + d.thigh + d.trunk + d.neck_to_ear) / h - 0.887) < 1e-9); // ankle to ear
+            QVERIFY(std::abs(d.shoulder_width / h - 0.205) < 1e-12);
+        }
+    }
+    void a_camera_projects_as_a_pinhole_does() {
+        sim::PhoneOptions o;
+        o.view = View::front;
+        o.tilt_deg = 0;
+        o.distance_m = 4;
+        o.height_m = 1;
+        o.focal = 0.8; // 1024 px
+        const auto c = sim::Camera::of(o);
+        QVERIFY((c.project(Vec3(0, 1, 0)) - Vec2(640, 360)).norm() < 1e-9);
+        // From the front the student's own left is on the right of the picture; half a metre is 128 px at 4 m.
+        QVERIFY((c.project(Vec3(0.5, 1, 0)) - Vec2(768, 360)).norm() < 1e-9);
+        QVERIFY((c.project(Vec3(0, 1.5, 0)) - Vec2(640, 232)).norm() < 1e-9);
+        QVERIFY((c.project(Vec3(0.5, 1, 2)) - Vec2(640 + 256, 360)).norm() < 1e-9); // nearer is larger
+        o.view = View::back;
+        QVERIFY(sim::Camera::of(o).project(Vec3(0.5, 1, 0)).x() < 640);
+        o.view = View::left; // seen from the left they face the left edge
+        QVERIFY(sim::Camera::of(o).project(Vec3(0, 1, 0.5)).x() < sim::Camera::of(o).project(Vec3(0, 1, 0)).x());
+        o.view = View::right;
+        QVERIFY(sim::Camera::of(o).project(Vec3(0, 1, 0.5)).x() > sim::Camera::of(o).project(Vec3(0, 1, 0)).x());
+        // Looking down by 10 degrees moves the horizon up by f * tan(10 deg).
+        o.view = View::front;
+        o.tilt_deg = 10;
+        const auto down = sim::Camera::of(o);
+        const Vec2 horizon = down.project(Vec3(0, 1, -1e7));
+        QVERIFY(std::abs(horizon.y() - (360 - 1024 * std::tan(10 * 3.14159265358979 / 180))) < 0.01);
+    }
+    void wrong_phones_are_refused() {
+        sim::PhoneOptions o;
+        QVERIFY(o.validate().empty());
+        o.width = 1281;
+        QCOMPARE(o.validate(), std::string("size"));
+        o = {};
+        o.fps = 1;
+        QCOMPARE(o.validate(), std::string("fps"));
+        o = {};
+        o.view = View::three_d;
+        QCOMPARE(o.validate(), std::string("view"));
+    }
+    void light_scales_the_picture() {
+        auto o = sim::take_of(3, 1.7);
+        o.phone.width = 320;
+        o.phone.height = 240;
+        o.phone.noise = 0;
+        o.to_s = 0.02;
+        auto mean = [&](double exposure) {
+            o.phone.exposure = exposure;
+            const auto im = sim::Take(test::movement("gaze_at_the_moon"), o).picture(0);
+            double sum = 0;
+            for (const auto v : im.rgb) sum += v;
+            return sum / static_cast<double>(im.rgb.size());
+        };
+        QVERIFY(std::abs(mean(0.5) / mean(1) - 0.5) < 0.02);
+    }
+    void random_numbers_are_even_and_their_own() {
+        Rng a(7), b(7), c(8);
+        double mean = 0, square = 0;
+        bool differ = false;
+        for (int i = 0; i < 20000; ++i) {
+            const double x = a.gauss();
+            QCOMPARE(b.gauss(), x);
+            differ = differ || c.gauss() != x;
+            mean += x / 20000;
+            square += x * x / 20000;
+        }
+        QVERIFY(differ);
+        QVERIFY(std::abs(mean) < 0.03 && std::abs(square - 1) < 0.05);
+    }
+    void the_score_has_no_jumps_and_ends_where_it_began() {
+        for (const auto& m : load_movements(test::data_dir())) {
+            const Score score(m, {});
+            double last_weight = score.at(0).weight_left, last_depth = score.at(0).depth;
+            for (double t = 0.01; t < score.duration(); t += 0.01) {
+                const auto c = score.at(t);
+                QVERIFY2(std::abs(c.weight_left - last_weight) < 0.02 && std::abs(c.depth - last_depth) < 0.006, m.id.c_str());
+                last_weight = c.weight_left;
+                last_depth = c.depth;
+            }
+            QVERIFY(std::abs(score.at(score.duration()).weight_left - score.at(0).weight_left) < 1e-9);
+            QVERIFY(std::abs(score.at(score.duration()).depth - score.at(0).depth) < 1e-9);
+        }
+    }
+    void the_solver_puts_the_weight_where_it_is_asked_for() {
+        // A body held still: its centre hangs over the line between the foot centres, at the asked share.
+        const auto m = test::movement("part_the_horses_mane");
+        const Solver solver(BodyDims::of_stature(1.68), m.quiet());
+        for (const auto& ph : m.phases) {
+            const Pose pose = solver.solve(channels_of(ph.posture));
+            const Vec3 l = foot_centre(pose.points, Side::left), r = foot_centre(pose.points, Side::right);
+            const Vec3 c = body_centre(pose.points, SegmentTable::of(Sex::mean));
+            Vec3 line = l - r, rel = c - r;
+            line.y() = rel.y() = 0;
+            if (ph.posture.left_foot.contact == Contact::off) continue;
+            QVERIFY2(std::abs(rel.dot(line) / line.squaredNorm() - ph.posture.weight_left) < 0.06, ph.id.c_str());
+        }
+    }
+    void size_scales_with_the_student() {
+        const auto m = test::movement("gaze_at_the_moon");
+        const Solver small(BodyDims::of_stature(1.5), m.quiet()), large(BodyDims::of_stature(1.8), m.quiet());
+        const Pose a = small.solve(channels_of(m.home)), b = large.solve(channels_of(m.home));
+        for (std::size_t i = 0; i < point_count; ++i) QVERIFY((b.points[i] - 1.2 * a.points[i]).norm() < 0.01);
+    }
+    void contact_is_told_from_heights_alone() {
+        QCOMPARE(sim::contact_from_heights(0, 0), Contact::flat);
+        QCOMPARE(sim::contact_from_heights(0, 0.05), Contact::heel);
+        QCOMPARE(sim::contact_from_heights(0.05, 0), Contact::toe);
+        QCOMPARE(sim::contact_from_heights(0.05, 0.05), Contact::off);
+    }
+    void a_fault_has_the_size_it_is_given() {
+        auto measured = [](const char* id, const char* fault, const char* key, double from, double to) {
+            auto o = sim::take_of(31, 1.7);
+            o.student.score.repetitions = 1;
+            o.student.sway = 0;
+            if (*fault != 0) o.student.faults.push_back(*sim::parse_fault(fault));
+            const sim::Take take(test::movement(id), o);
+            MotionOptions mo;
+            mo.view = View::three_d;
+            mo.stature_m = 1.7;
+            const auto motion = make_motion(test::room_track(take), mo);
+            const Measures ms = measure(*motion);
+            double sum = 0;
+            int n = 0;
+            for (std::size_t i = 0; i < take.frames(); ++i)
+                if (const auto& s = ms.series.at(key).samples[i];
+                    take.truth().time_s[i] > from && take.truth().time_s[i] < to && s.present())
+                    sum += s.value, ++n;
+            return sum / n;
+        };
+        auto grows = [&](const char* id, const char* fault, const char* key, double from, double to) {
+            return measured(id, fault, key, from, to) - measured(id, "", key, from, to);
+        };
+        QVERIFY(std::abs(grows("separate_the_clouds", "lean_forward=12", "trunk.lean", 5, 9) - 12) < 0.8);
+        QVERIFY(std::abs(grows("separate_the_clouds", "lean_side.left=9", "trunk.side", 5, 9) - 9) < 0.8);
+        QVERIFY(std::abs(grows("separate_the_clouds", "lean_side.right=9", "trunk.side", 5, 9) + 9) < 0.8);
+        QVERIFY(std::abs(grows("separate_the_clouds", "head_forward=7", "head.offset", 5, 9) - 7) < 0.8);
+        QVERIFY(std::abs(grows("gaze_at_the_moon", "shift_incomplete=0.2", "weight.left", 6.2, 7.4) + 0.2) < 0.03);
+        QVERIFY(std::abs(grows("part_the_horses_mane", "knee_past_toe=6", "knee.ahead.left", 10.9, 11.1) - 6) < 1.5);
+    }
+};
+QTEST_GUILESS_MAIN(TestSim)
+#include "test_sim.moc"
