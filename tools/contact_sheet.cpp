@@ -1,5 +1,5 @@
 // Draws a movement as a sheet of pictures, one every so many seconds, to see how it plays: bevel-contact-sheet MOVEMENT VIEW SEED OUT.png
-// [EVERY_S] [FAULT]
+// [EVERY_S] [FAULT or -] [FAMILY 0-3]
 #include "core/sim/take.h"
 #include "media/clip.h"
 #include <cstdio>
@@ -20,7 +20,8 @@ int main(int argc, char** argv) {
     o.student.score.repetitions = 1;
     o.phone.view = *view;
     o.phone.fps = 10;
-    if (argc > 6)
+    if (argc > 7) o.family = static_cast<sim::Looks::Family>(std::atoi(argv[7]) % 4);
+    if (argc > 6 && std::string_view(argv[6]) != "-")
         if (auto f = sim::parse_fault(argv[6])) o.student.faults.push_back(*f);
     const sim::Take take(*movement, o);
     const double every = argc > 5 ? std::atof(argv[5]) : 1.0;

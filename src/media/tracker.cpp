@@ -1,5 +1,4 @@
 #include "media/tracker.h"
-#include "core/measure/motion.h"
 #include "core/signal/signal.h"
 #include <chrono>
 #include <cmath>
@@ -97,32 +96,9 @@ Result<TrackResult> track_clip(const std::filesystem::path& file, const TrackOpt
     if (std::none_of(out.track.px.begin(), out.track.px.end(), [](const auto& f) { return f.has_value(); }))
         return fail(Code::cannot_judge, "no_body");
     out.track.vertical = room_vertical(kept);
-    if (options.correct_offsets) correct_offsets(out.track, guess_view(out.track));
-    if (options.smooth) smooth(out.track, 6.0);
+    out.track.model = model_name(options.model);
+    out.track.model_version = BodyFinder::version;
     return out;
-}
-
-void smooth(Track& t, double cutoff_hz) {
-    const double rate = signal::median_rate(t.time_s);
-    if (t.frames() < 8 || rate <= 0) return;
-    const signal::Series grid = signal::uniform_grid(t.time_s, rate);
-    for (std::size_t p = 0; p < point_count; ++p) {
-        signal::Series x(t.frames(), NAN), y(t.frames(), NAN), w(t.frames(), 0);
-        for (std::size_t i = 0; i < t.frames(); ++i)
-            if (t.px[i]) {
-                x[i] = (*t.px[i])[p].x;
-                y[i] = (*t.px[i])[p].y;
-                const double v = (*t.px[i])[p].visibility;
-                w[i] = 0.05 + 0.95 * v * v;
-            }
-        // Variable frame rate: frames within a tenth of the usual spacing are taken as they are.
-        const auto gx = signal::smooth_weighted(x, w, rate, cutoff_hz), gy = signal::smooth_weighted(y, w, rate, cutoff_hz);
-        for (std::size_t i = 0; i < t.frames(); ++i)
-            if (t.px[i] && std::isfinite(gx[i]) && std::isfinite(gy[i])) {
-                (*t.px[i])[p].x = gx[i];
-                (*t.px[i])[p].y = gy[i];
-            }
-    }
 }
 
 // Edge pixels are strongest across in their row; runs of them downwards are fitted by straight lines, and the lines' tilt by

@@ -1,4 +1,4 @@
-// From a clip to a track: every frame through the body finder, offsets corrected, smoothed by confidence; the room's vertical.
+// From a clip to a track: every frame through the body finder, points as the network gave them; the room's vertical.
 #pragma once
 #include "media/clip.h"
 #include "media/pose/finder.h"
@@ -11,7 +11,6 @@ struct TrackOptions {
     std::filesystem::path model_dir;
     Model model = Model::full;
     std::optional<Vec2> person; // pixel on the person to follow, when several are in view
-    bool correct_offsets = true, smooth = true;
     /// Called from the working thread after each frame with what was found there.
     std::function<void(std::size_t done, std::size_t total, const std::optional<BodyPx>&)> progress;
 };
@@ -29,20 +28,5 @@ Result<TrackResult> track_clip(const std::filesystem::path& file, const TrackOpt
 /// Upright edges of the room (posts, doors, windows) outside the person's box on some frames of a clip; nothing when too few are seen.
 std::optional<VerticalOnPicture> room_vertical(
     const std::vector<std::pair<std::shared_ptr<const sim::Image>, std::optional<BodyPx>>>& frames);
-
-/// Moves the network's points onto the anatomical joints by the shipped mean offsets (src/media/pose/offsets.cpp).
-void correct_offsets(Track& track, View view);
-
-/// Systematic offset of a point in its own frame: along the limb that leads to it and across, in body heights (ankle to ear).
-struct PointOffset {
-    double along = 0, across = 0;
-    double spread = 0.012; // 1-sigma of each coordinate that remains, in body heights
-};
-/// Axes used for a point: along the limb, and across (outward from the midline seen from front or back; the way the person faces from the
-/// side).
-std::pair<Vec2, Vec2> offset_axes(const BodyPx& body, Point p, View view);
-
-/// Zero-phase smoothing that trusts each point by its visibility.
-void smooth(Track& track, double cutoff_hz);
 
 } // namespace bevel

@@ -1,8 +1,10 @@
 // The points of the body, in the order and under the names used by files and screens.
 #pragma once
 #include <array>
+#include <cstdint>
 #include <Eigen/Geometry>
 #include <optional>
+#include <string>
 #include <string_view>
 #include <vector>
 
@@ -76,11 +78,12 @@ inline Vec3 foot_centre(const Body3& b, Side s) {
 /// Bend of a joint at b: 180 degrees minus its angle; 0 is straight.
 double joint_bend(const Vec3& a, const Vec3& b, const Vec3& c);
 
-/// One point on the picture: pixels, visibility 0..1 and 1-sigma in pixels.
+/// One point on the picture: pixels, visibility 0..1; 1-sigma in pixels of what changes from frame to frame (0: not stated) and of what
+/// stays with the person for the whole clip.
 struct PicturePoint {
     double x = 0, y = 0;
     double visibility = 0;
-    double sigma = 0;
+    double sigma = 0, bias = 0;
 };
 using BodyPx = std::array<PicturePoint, point_count>;
 
@@ -90,20 +93,48 @@ struct VerticalOnPicture {
     double slope = 0;         // rad per px; tan(pitch) / focal length
     double roll_sigma = 0.02; // rad
     double slope_sigma = 5e-5;
-    bool from_room = false; // seen in the room's own upright edges; otherwise the camera is taken as level
+    bool from_room = false; // seen in the room's own upright edges, or marked by hand; otherwise it is not known
 };
 
 enum class View { front, back, left, right, oblique, three_d };
 std::string_view view_name(View v);
 std::optional<View> view_from_name(std::string_view name);
 
-/// The body on every frame of a clip. `px` or `m` (or both) hold one entry a frame; an absent frame means nobody was found.
+/// A length the user marked on the picture, at the student's distance.
+struct MarkedLength {
+    double x0 = 0, y0 = 0, x1 = 0, y1 = 0; // px
+    double metres = 0;
+};
+/// A point moved by hand on one frame, in pixels of the picture as it was filmed.
+struct PointEdit {
+    std::uint32_t frame = 0;
+    Point point = nose;
+    double x = 0, y = 0;
+};
+
+/// What is laid over the raw points of a track; applied when it is put on the ground, so that the points themselves stay as found.
+struct Layers {
+    bool mirrored = false;                      // the picture shows left and right swapped
+    std::optional<double> trim_from_s, trim_to_s; // only this stretch is used, half-open
+    std::optional<VerticalOnPicture> vertical;  // marked by hand; stands before the room's
+    std::optional<MarkedLength> scale;          // stands before the student's height
+    std::optional<double> camera_height_m;      // floor: height of the camera over it
+    std::vector<PointEdit> edits;
+};
+
+/// The body on every frame of a clip, as it was found or read. `px` or `m` (or both) hold one entry a frame; an absent frame means nobody
+/// was found.
 struct Track {
     std::vector<double> time_s; // from the stream's own timestamps
     std::vector<std::optional<BodyPx>> px;
     std::vector<std::optional<Body3>> m;
-    int width = 0, height = 0; // picture, after rotation; 0 when unknown
-    std::optional<VerticalOnPicture> vertical;
+    std::vector<std::array<double, point_count>> m_sigma; // 1-sigma of each point in metres; empty when not stated
+    int width = 0, height = 0;                            // picture, after rotation; 0 when unknown
+    std::optional<VerticalOnPicture> vertical;            // of the room
+    std::optional<double> focal_px;                       // where it is known
+    std::string model; // network that found the points, whose own offsets are still in them; empty: points as given, nothing to correct
+    int model_version = 0;
+    Layers layers;
     std::size_t frames() const { return time_s.size(); }
 };
 

@@ -56,6 +56,11 @@ double soft_min(double a, double b, double k) {
     return std::min(a, b) - h * h * h * k / 6.0;
 }
 
+/// Soft limits keep a leg from going straight; where straight legs are asked for they are hard.
+double straightness(const Channels& c) {
+    return std::clamp(c.min_knee_flexion / 7, 0.01, 1.0);
+}
+
 double span_at(double a, double b, double flexion_deg) {
     return std::sqrt(a * a + b * b + 2 * a * b * std::cos(flexion_deg * deg));
 }
@@ -167,25 +172,28 @@ double Solver::reach_limit(const Channels& c, double x, double z, const std::arr
         const auto k = static_cast<std::size_t>(i);
         // A foot without weight may reach with a longer leg; the more it lies on the floor, the less.
         const double away = std::clamp(std::abs(c.foot[k].pitch) / 16 + c.foot[k].lift / 0.02, 0.0, 1.0);
-        const double flat_least = c.min_knee_flexion + 1, free_least = std::min(c.min_knee_flexion, 4.0);
+        const double flat_least = c.min_knee_flexion + std::min(1.0, straightness(c)), free_least = std::min(c.min_knee_flexion, 4.0);
         const double least = flat_least + (free_least - flat_least) * away * away * (3 - 2 * away);
-        const double span = span_at(dims_.thigh, dims_.shank, least);
+        const double span = span_at(dims_.thigh, dims_.shank, std::abs(least));
         const Vec3& a = feet[k].ankle;
         const double flat = std::hypot(hip.x() - a.x(), hip.z() - a.z());
         const double h = a.y() + std::sqrt(std::max(0.04, span * span - flat * flat));
-        limit = first ? h : soft_min(limit, h, 0.008);
+        limit = first ? h : soft_min(limit, h, 0.008 * straightness(c));
         first = false;
     }
     return limit;
 }
 
-void Solver::leg(Pose& pose, Side side, const Foot& foot, double knee_in, const Vec3& pelvis_forward) const {
+void Solver::leg(Pose& pose, Side side, const Foot& foot, double knee_in, double least, const Vec3& pelvis_forward) const {
     const auto off = side == Side::left ? 0 : bone_side_offset;
     const Vec3 hip = pose.points[static_cast<std::size_t>(on(side, left_hip))];
     Vec3 ankle = foot.ankle;
     Vec3 pole = foot.forward + 0.15 * pelvis_forward;
     const Vec3 wanted = ankle;
+    // Past straight: the knee lies behind the line from hip to ankle.
+    if (least < 0 && (ankle - hip).norm() > span_at(dims_.thigh, dims_.shank, 1.3 - least)) pole = -pole;
     Vec3 knee = two_bone(hip, ankle, dims_.thigh, dims_.shank, pole);
+    if (least < 0) pole = foot.forward; // the skin still faces forward
     if (knee_in > 0.01) {
         // Turn the knee about the line hip-ankle until the frontal-plane projection has grown by knee_in.
         const Vec3 axis = (ankle - hip).normalized();
@@ -277,7 +285,7 @@ Pose Solver::build(const Channels& c, const Vec3& m, const std::array<Foot, 2>& 
     pose.bones[bone_head] = {head, ears};
     for (const Side side : {Side::left, Side::right}) {
         const auto i = static_cast<std::size_t>(side);
-        leg(pose, side, feet[i], c.knee_in[i], pelvis * Vec3(0, 0, 1));
+        leg(pose, side, feet[i], c.knee_in[i], c.min_knee_flexion, pelvis * Vec3(0, 0, 1));
         const Vec3 wrist = m + d * (c.hand[i].y * dims_.trunk) +
                            about_y(c.shoulder_turn) * Vec3(c.hand[i].x, 0, c.hand[i].z) * dims_.shoulder_width + c.hand_sway[i];
         arm(pose, side, wrist, c.hand[i].elbow_out, c.shoulder_turn);
@@ -297,14 +305,14 @@ Pose Solver::solve(const Channels& c) const {
     const double wanted = c.depth * neutral_hip_;
     Pose pose;
     for (int i = 0; i < 6; ++i) {
-        m.y() = soft_min(wanted, reach_limit(c, m.x(), m.z(), feet), 0.012);
+        m.y() = soft_min(wanted, reach_limit(c, m.x(), m.z(), feet), 0.012 * straightness(c));
         pose = build(c, m, feet);
         const Vec3 off = target - body_centre(pose.points, table);
         if (i < 5) m += Vec3(off.x(), 0, off.z());
     }
     if (c.pelvis_forward != 0 || !c.sway.isZero()) {
         m += Vec3(0, 0, c.pelvis_forward) + c.sway;
-        m.y() = soft_min(wanted + c.sway.y(), reach_limit(c, m.x(), m.z(), feet), 0.012);
+        m.y() = soft_min(wanted + c.sway.y(), reach_limit(c, m.x(), m.z(), feet), 0.012 * straightness(c));
         pose = build(c, m, feet);
     }
     return pose;

@@ -55,7 +55,7 @@ private:
     Foot place_foot(const Channels::Foot& f, Side side) const;
     Pose build(const Channels& c, const Vec3& mid_hip, const std::array<Foot, 2>& feet) const;
     double reach_limit(const Channels& c, double x, double z, const std::array<Foot, 2>& feet) const;
-    void leg(Pose& pose, Side side, const Foot& foot, double knee_in, const Vec3& pelvis_forward) const;
+    void leg(Pose& pose, Side side, const Foot& foot, double knee_in, double least, const Vec3& pelvis_forward) const;
     void arm(Pose& pose, Side side, const Vec3& wrist, double elbow_out, double shoulder_yaw) const;
 
     BodyDims dims_;

@@ -1,7 +1,7 @@
 #include "core/signal/signal.h"
 #include <algorithm>
+#include <array>
 #include <cmath>
-#include <Eigen/SparseCholesky>
 #include <limits>
 #include <numbers>
 
@@ -59,38 +59,47 @@ Series butterworth_zero_phase(std::span<const double> x, double rate_hz, double 
     return {ext.begin() + static_cast<std::ptrdiff_t>(pad), ext.begin() + static_cast<std::ptrdiff_t>(pad + n)};
 }
 
-Series smooth_weighted(std::span<const double> x, std::span<const double> w, double rate_hz, double cutoff_hz) {
-    const auto n = static_cast<Eigen::Index>(x.size());
-    Series out(x.begin(), x.end());
-    if (n < 5 || cutoff_hz >= 0.45 * rate_hz) return out;
-    const double s = 2 * std::sin(std::numbers::pi * cutoff_hz / rate_hz);
-    const double k = (std::numbers::sqrt2 - 1) / std::pow(s, 6);
-    std::vector<Eigen::Triplet<double>> triplets;
-    triplets.reserve(static_cast<std::size_t>(n) * 17);
-    Eigen::VectorXd rhs(n);
-    bool any = false;
-    for (Eigen::Index i = 0; i < n; ++i) {
-        const double v = x[static_cast<std::size_t>(i)];
-        const double wi = std::isfinite(v) ? w[static_cast<std::size_t>(i)] : 0.0;
-        any = any || wi > 0;
-        rhs[i] = wi > 0 ? wi * v : 0.0;
-        triplets.emplace_back(i, i, wi + 1e-12 * k);
-        if (wi > 0) continue;
-        triplets.emplace_back(i, i, 0.0);
+void smooth_weighted(std::span<const double> t, std::span<const double> w, double cutoff_hz, std::span<double> x, std::span<double> y) {
+    const auto n = t.size();
+    if (n < 5) return;
+    // Symmetric band matrix of half width 3, row i holding its elements (i, i-3) to (i, i); factored as L D L' in place.
+    std::vector<std::array<double, 4>> a(n, {0, 0, 0, 0});
+    for (std::size_t i = 0; i < n; ++i) a[i][3] = w[i] + 1e-12;
+    for (std::size_t i = 0; i + 3 < n; ++i) {
+        const double h = (t[i + 3] - t[i]) / 3;
+        if (cutoff_hz * h >= 0.45) continue;
+        const double k = (std::numbers::sqrt2 - 1) / std::pow(2 * std::sin(std::numbers::pi * cutoff_hz * h), 6);
+        std::array<double, 4> d{};
+        for (std::size_t p = 0; p < 4; ++p) {
+            double product = 1;
+            for (std::size_t q = 0; q < 4; ++q)
+                if (q != p) product *= (t[i + p] - t[i + q]) / h;
+            d[p] = 6 / product;
+        }
+        for (std::size_t p = 0; p < 4; ++p)
+            for (std::size_t q = 0; q <= p; ++q) a[i + p][3 - (p - q)] += k * d[p] * d[q];
     }
-    if (!any) return Series(x.size(), nan);
-    const std::array<double, 4> d{-1, 3, -3, 1};
-    for (Eigen::Index i = 0; i + 3 < n; ++i)
-        for (Eigen::Index a = 0; a < 4; ++a)
-            for (Eigen::Index b = 0; b < 4; ++b)
-                triplets.emplace_back(i + a, i + b, k * d[static_cast<std::size_t>(a)] * d[static_cast<std::size_t>(b)]);
-    Eigen::SparseMatrix<double> m(n, n);
-    m.setFromTriplets(triplets.begin(), triplets.end());
-    Eigen::SimplicialLDLT<Eigen::SparseMatrix<double>, Eigen::Lower, Eigen::NaturalOrdering<int>> solver(m);
-    if (solver.info() != Eigen::Success) return out;
-    const Eigen::VectorXd y = solver.solve(rhs);
-    for (Eigen::Index i = 0; i < n; ++i) out[static_cast<std::size_t>(i)] = y[i];
-    return out;
+    for (std::size_t i = 0; i < n; ++i) x[i] *= w[i], y[i] *= w[i];
+    for (std::size_t i = 0; i < n; ++i) {
+        for (std::size_t p = std::min<std::size_t>(3, i); p > 0; --p) {
+            const std::size_t j = i - p;
+            double v = a[i][3 - p];
+            for (std::size_t q = p + 1; q <= std::min<std::size_t>(3, i); ++q)
+                if (q - p <= 3) v -= a[i][3 - q] * a[j][3 - (q - p)] * a[i - q][3];
+            a[i][3 - p] = v / a[j][3];
+        }
+        for (std::size_t p = 1; p <= std::min<std::size_t>(3, i); ++p) {
+            a[i][3] -= a[i][3 - p] * a[i][3 - p] * a[i - p][3];
+            x[i] -= a[i][3 - p] * x[i - p];
+            y[i] -= a[i][3 - p] * y[i - p];
+        }
+    }
+    for (std::size_t i = 0; i < n; ++i) x[i] /= a[i][3], y[i] /= a[i][3];
+    for (std::size_t i = n; i-- > 0;)
+        for (std::size_t p = 1; p <= 3 && i + p < n; ++p) {
+            x[i] -= a[i + p][3 - p] * x[i + p];
+            y[i] -= a[i + p][3 - p] * y[i + p];
+        }
 }
 
 Series monotone_slopes(std::span<const double> t, std::span<const double> y) {

@@ -14,9 +14,10 @@ using Series = std::vector<double>;
 /// extended by odd reflection. A cutoff at or above 0.45 of the rate returns the input.
 Series butterworth_zero_phase(std::span<const double> x, double rate_hz, double cutoff_hz);
 
-/// Smoothing that trusts each sample by its weight (>= 0; 0 = absent): minimises sum w (x-y)^2 + k sum (third difference of y)^2, with
-/// k set so that at weight 1 the -3 dB point is `cutoff_hz` (Whittaker 1923; Eilers 2003). Zero phase; bridges absent samples.
-Series smooth_weighted(std::span<const double> x, std::span<const double> w, double rate_hz, double cutoff_hz);
+/// Smoothing in place of two series on the same increasing times that trusts each sample by its weight (>= 0; 0 = absent): minimises
+/// sum w (x-y)^2 + k sum (third divided difference of y)^2, with k set from the local spacing so that at weight 1 the -3 dB point is
+/// `cutoff_hz` (Whittaker 1923; Eilers 2003). Zero phase; bridges absent samples; samples too far apart for the cutoff stay as they are.
+void smooth_weighted(std::span<const double> t, std::span<const double> w, double cutoff_hz, std::span<double> x, std::span<double> y);
 
 /// Slopes for monotone cubic interpolation (Fritsch and Butland 1984); knots strictly increasing, at least one.
 Series monotone_slopes(std::span<const double> t, std::span<const double> y);

@@ -5,28 +5,50 @@
 namespace bevel::sim {
 
 double Figure::Primitive::distance(const Vec3& p) const {
-    if (ellipsoid) {
+    if (kind == Kind::ellipsoid) {
         const Vec3 q = (p - a).cwiseQuotient(b), g = (p - a).cwiseQuotient(b.cwiseProduct(b));
         const double k0 = q.norm(), k1 = g.norm();
         return k1 < 1e-12 ? -b.minCoeff() : k0 * (k0 - 1) / k1;
     }
+    if (kind == Kind::box) {
+        const Vec3 q = (turn * (p - a)).cwiseAbs() - b + Vec3::Constant(ra);
+        return q.cwiseMax(0.0).norm() + std::min(q.maxCoeff(), 0.0) - ra;
+    }
     const Vec3 d = b - a;
-    const double u = std::clamp((p - a).dot(d) / d.squaredNorm(), 0.0, 1.0);
+    const double u = std::clamp((p - a).dot(d) / std::max(d.squaredNorm(), 1e-12), 0.0, 1.0);
     return (p - a - u * d).norm() - (ra + u * (rb - ra));
 }
 
 Figure::Figure(const Solver& solver, const Looks& looks) : rest_(solver.rest()), dims_(solver.dims()), looks_(looks) {
-    build_primitives();
-    build_mesh();
+    switch (looks_.family) {
+    case Looks::Family::rounded:
+        build_primitives();
+        build_mesh();
+        break;
+    case Looks::Family::boxy:
+        build_boxes();
+        build_mesh();
+        break;
+    case Looks::Family::draped:
+        build_blobs();
+        build_mesh();
+        build_skirt();
+        break;
+    case Looks::Family::lofted:
+        build_lofts();
+        break;
+    }
 }
 
 void Figure::build_primitives() {
     const double h = dims_.stature, g = looks_.girth;
     const auto& p = rest_.points;
     auto cone = [&](const Vec3& a, const Vec3& b, double ra, double rb, int bone) {
-        primitives_.push_back({a, b, ra * h, rb * h, false, bone});
+        primitives_.push_back({Primitive::Kind::cone, a, b, ra * h, rb * h, bone});
     };
-    auto ball = [&](const Vec3& at, const Vec3& radii, int bone) { primitives_.push_back({at, radii * h, 0, 0, true, bone}); };
+    auto ball = [&](const Vec3& at, const Vec3& radii, int bone) {
+        primitives_.push_back({Primitive::Kind::ellipsoid, at, radii * h, 0, 0, bone});
+    };
     const Vec3 m = 0.5 * (p[left_hip] + p[right_hip]), s = 0.5 * (p[left_shoulder] + p[right_shoulder]);
     const Vec3 ears = 0.5 * (p[left_ear] + p[right_ear]);
     const Vec3 trunk = s - m;
@@ -65,6 +87,15 @@ void Figure::build_primitives() {
 }
 
 double Figure::field(const Vec3& p) const {
+    if (looks_.family == Looks::Family::draped) { // blobs flow into each other: level set of a sum of bells
+        double sum = 0, nearest = 1e9;
+        for (const auto& prim : primitives_) {
+            const double r = 0.5 * (prim.ra + prim.rb), d = (prim.distance(p) + r) / r;
+            nearest = std::min(nearest, (d - 1) * r);
+            if (d < 2.2) sum += std::exp(-1.6 * (d * d - 1));
+        }
+        return std::max(sum > 1e-3 ? std::clamp(-0.3 * std::log(sum) * 0.1 * dims_.stature, -0.05, nearest + 0.02) : nearest, -p.y());
+    }
     const double k = 0.014 * dims_.stature;
     double d = 1e9;
     for (const auto& prim : primitives_) {
@@ -207,6 +238,8 @@ Eigen::Vector3f Figure::colour(const Eigen::Vector3f& q) const {
         const Eigen::Vector3f e = (q - ears) / h;
         const float x = std::abs(e.x());
         const bool bald = looks_.style == Looks::Hair::bald;
+        if (looks_.hat && e.y() > 0.030F) return 0.5F * (shirt + Eigen::Vector3f(0.5F, 0.42F, 0.3F));
+        if (looks_.style == Looks::Hair::longer && (e.z() < 0.012F || (x > 0.030F && e.z() < 0.035F))) return hair;
         if (!bald && (e.y() > 0.046F - 0.10F * std::max(0.0F, 0.02F - e.z()) || (e.z() < -0.004F && e.y() > -0.025F) ||
                       (x > 0.036F && e.z() < 0.016F && e.y() > 0.012F)))
             return hair;
@@ -254,6 +287,17 @@ Looks Looks::of_seed(std::uint64_t seed) {
     l.girth = rng.uniform(0.92, 1.22);
     l.sleeve = rng.uniform(0.35, 0.95);
     l.style = static_cast<Hair>(seed % 4);
+    return l;
+}
+
+Looks Looks::of_family(Family family, std::uint64_t seed) {
+    Looks l = of_seed(seed * 13 + static_cast<std::uint64_t>(family));
+    Rng rng(seed * 131 + static_cast<std::uint64_t>(family));
+    l.family = family;
+    l.girth = rng.uniform(0.85, 1.45);
+    l.loose = rng.uniform(0, 1);
+    l.hat = rng.uniform() < 0.3;
+    if (rng.uniform() < 0.4) l.style = Hair::longer;
     return l;
 }
 

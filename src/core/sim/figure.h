@@ -25,14 +25,22 @@ public:
 
 private:
     struct Primitive {
-        Vec3 a, b; // round cone from a to b, or ellipsoid about a with radii b
+        enum class Kind { cone, ellipsoid, box, blob } kind;
+        Vec3 a, b; // cone, blob: from a to b; ellipsoid: radii b about a; box: half sizes b about a, edges rounded by ra
         double ra, rb;
-        bool ellipsoid;
         int bone;
+        Eigen::Matrix3d turn = Eigen::Matrix3d::Identity(); // of a box: room to own axes
         double distance(const Vec3& p) const;
     };
     void build_primitives();
     void build_mesh();
+    // The other families (figure_families.cpp).
+    void build_boxes();
+    void build_blobs();
+    void build_skirt();
+    void build_lofts();
+    void ring_tube(const std::vector<Vec3>& path, const std::vector<Vec2>& radii, const std::vector<std::array<std::pair<int, double>, 2>>& bones,
+                   const Vec3& front, double squareness);
     double field(const Vec3& p) const;
     void weigh(Mesh::Vertex& v) const;
 

@@ -60,7 +60,9 @@ std::string PhoneOptions::validate() const {
 
 Vec2 Camera::project(const Vec3& p) const {
     const Vec3 c = r * (p - at);
-    return {cx + focal * c.x() / c.z(), cy + focal * c.y() / c.z()};
+    const Vec2 q(focal * c.x() / c.z(), focal * c.y() / c.z());
+    const double bend = 1 + distortion * q.squaredNorm() / (cx * cx + cy * cy);
+    return {cx + bend * q.x(), cy + bend * q.y()};
 }
 
 Camera Camera::of(const PhoneOptions& o) {
@@ -81,9 +83,12 @@ Camera Camera::of(const PhoneOptions& o) {
     default:
         break;
     }
+    azimuth += o.turn_deg;
     Camera c;
+    c.distortion = o.distortion;
     const Vec3 out(std::sin(azimuth * deg), 0, std::cos(azimuth * deg));
-    c.at = out * o.distance_m + Vec3(0, o.height_m, 0.15 * std::abs(out.x()));
+    const Vec3 to_right = Vec3(0, 1, 0).cross(out); // of the picture, on the floor
+    c.at = out * o.distance_m + Vec3(0, o.height_m, 0.15 * std::abs(out.x())) - o.beside_m * to_right;
     const Vec3 ahead = (-out * std::cos(o.tilt_deg * deg) - Vec3(0, std::sin(o.tilt_deg * deg), 0)).normalized();
     Vec3 right = ahead.cross(Vec3(0, 1, 0)).normalized();
     Vec3 down = ahead.cross(right);
@@ -148,8 +153,9 @@ struct Film::Impl {
                 const Vec3 p = camera.at + best * ray;
                 const double w = best / camera.focal * 1.3;
                 Col c(0.9F, 0.89F, 0.86F);
-                if (hit == 0) c = wall_colour(p.z() + 20.4, p.y(), w);
-                if (hit == 1) c = wall_colour(p.x() + 20.7, p.y(), w) * 0.97F;
+                if (hit <= 1 && phone.bare) c = Col(0.84F, 0.82F, 0.77F) * static_cast<float>(0.97 + 0.03 * p.y() / 3);
+                if (hit == 0 && !phone.bare) c = wall_colour(p.z() + 20.4, p.y(), w);
+                if (hit == 1 && !phone.bare) c = wall_colour(p.x() + 20.7, p.y(), w) * 0.97F;
                 if (hit == 2) {
                     c = floor_colour(p.x(), p.z(), w);
                     floor_at[static_cast<std::size_t>(y) * bw + x] = Eigen::Vector2f(static_cast<float>(p.x()), static_cast<float>(p.z()));

@@ -18,6 +18,10 @@ struct PhoneOptions {
     double distance_m = 4.2, height_m = 1.10;
     double tilt_deg = 3; // looking down positive
     double roll_deg = 0; // clockwise turn of the camera
+    double turn_deg = 0;   // the camera stands so much further round, towards the student's own left
+    double beside_m = 0;   // the student stands so far to the right of the picture's middle
+    double distortion = 0; // radial, of the half diagonal: r (1 + k r^2); points only, the drawn pictures have none
+    bool bare = false;     // a room without upright edges
     double focal = 0.80; // in units of the longer picture side
     double exposure = 1; // 1: well lit
     double shake_px = 0; // amplitude of a held phone
@@ -32,7 +36,7 @@ struct PhoneOptions {
 struct Camera {
     Eigen::Matrix3d r = Eigen::Matrix3d::Identity();
     Vec3 at = Vec3::Zero();
-    double focal = 1000, cx = 640, cy = 360;
+    double focal = 1000, cx = 640, cy = 360, distortion = 0;
     Vec2 project(const Vec3& p) const;
     static Camera of(const PhoneOptions& o);
 };
@@ -40,13 +44,19 @@ struct Camera {
 /// Shift of the picture by a held phone at time t: slow sines with the given phases, px.
 Vec2 shake_at(const std::array<double, 8>& phases, double amplitude_px, double t);
 
-/// How a figure looks: builds, clothes and hair that tell people apart. Colours are 0..1 RGB.
+/// How a figure looks: builds, clothes and hair that tell people apart. Colours are 0..1 RGB. The families share no primitive: rounded cones,
+/// lofted rings, rounded boxes, soft blobs under a long skirt.
 struct Looks {
+    enum class Family { rounded, lofted, boxy, draped } family = Family::rounded;
     double girth = 1.0;
+    double loose = 0; // 0: close-fitting; 1: wide trousers and sleeves
+    bool hat = false;
     Vec3 skin{0.80, 0.62, 0.50}, hair{0.16, 0.11, 0.08}, shirt{0.27, 0.43, 0.47}, trousers{0.20, 0.20, 0.24}, shoes{0.85, 0.83, 0.78};
     double sleeve = 0.45; // share of the arm that is covered
-    enum class Hair { cropped, full, bun, bald } style = Hair::full;
+    enum class Hair { cropped, full, bun, bald, longer } style = Hair::full;
     static Looks of_seed(std::uint64_t seed);
+    /// The same people in a family of their own, with looser clothes, hats and long hair.
+    static Looks of_family(Family family, std::uint64_t seed);
 };
 
 class Film {

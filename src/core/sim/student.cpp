@@ -17,7 +17,7 @@ constexpr std::array<FaultInfo, 14> infos{{
     {Fault::stance_wide, "stance_wide", "SW", 1.2},
     {Fault::knee_in, "knee_in", "deg", 40},
     {Fault::knee_past_toe, "knee_past_toe", "cm", 20},
-    {Fault::knee_locked, "knee_locked", "deg", 7}, // as far as straight
+    {Fault::knee_locked, "knee_locked", "deg", 20}, // past straight too
     {Fault::early_weight, "early_weight", "s", 3},
     {Fault::shift_incomplete, "shift_incomplete", "share", 0.5},
     {Fault::lean_forward, "lean_forward", "deg", 45},
@@ -29,7 +29,8 @@ constexpr std::array<FaultInfo, 14> infos{{
     {Fault::hips_turn_foot_off, "hips_turn_foot_off", "deg", 60},
 }};
 
-BodyDims vary(double stature, double spread, Rng& rng) {
+BodyDims vary(const StudentOptions& o, Rng& rng) {
+    const double stature = o.stature_m, spread = o.proportion_spread;
     BodyDims d = BodyDims::of_stature(stature);
     for (double* v :
          {&d.shank, &d.thigh, &d.hip_width, &d.shoulder_width, &d.trunk, &d.neck_to_ear, &d.upper_arm, &d.forearm, &d.hand, &d.foot_length})
@@ -38,6 +39,13 @@ BodyDims vary(double stature, double spread, Rng& rng) {
     // Legs, trunk and neck must still add up to the stature.
     const double want = (0.926 - 0.039) * stature, have = d.shank + d.thigh + d.trunk + d.neck_to_ear;
     for (double* v : {&d.shank, &d.thigh, &d.trunk, &d.neck_to_ear}) *v *= want / have;
+    const double legs = d.shank + d.thigh, trunk = d.trunk;
+    d.shank *= o.legs;
+    d.thigh *= o.legs;
+    d.trunk -= (o.legs - 1) * legs; // long legs, short trunk
+    if (d.trunk < 0.5 * trunk) d.trunk = 0.5 * trunk;
+    d.hip_width *= o.hips;
+    d.neck_to_ear *= o.neck; // ankle to ear leaves 0.887 of stature
     return d;
 }
 
@@ -82,7 +90,7 @@ Student::Student(const Movement& movement, const StudentOptions& o)
     : score_(movement, o.score), solver_(
                                      [&] {
                                          Rng rng(o.seed * 7919 + 11);
-                                         return vary(o.stature_m, o.proportion_spread, rng);
+                                         return vary(o, rng);
                                      }(),
                                      movement.quiet()),
       options_(o) {
@@ -112,10 +120,21 @@ Student::Student(const Movement& movement, const StudentOptions& o)
             for (std::size_t j = i + 1; j < n && std::abs(keys[j].posture.weight_left - keys[i].posture.weight_left) < 0.1; ++j)
                 after_shift_[j] = true;
     for (double& p : sway_phase_) p = rng.uniform(0, 2 * std::numbers::pi);
-    for (double& m : mass_noise_) m = 1 + 0.04 * std::clamp(rng.gauss(), -2.0, 2.0);
+    for (double& m : mass_noise_) m = 1 + o.mass_spread * std::clamp(rng.gauss(), -2.0, 2.0);
     for (std::size_t i = 0; i <= static_cast<std::size_t>(std::max(0, keys[n - 3].repetition + 1)); ++i)
         repetition_size_.push_back(1 + o.size_spread * std::clamp(rng.gauss(), -2.0, 2.0));
     run_clock(o, rng);
+    int last = -1;
+    for (const auto& k : keys) last = std::max(last, k.repetition);
+    for (const auto& k : keys)
+        if (o.turn_deg != 0 && k.repetition <= last / 2) turn_from_ = time_of(k.time);
+    turn_to_ = turn_from_ + 1.2;
+}
+
+double Student::facing(double t) const {
+    if (options_.turn_deg == 0) return 0;
+    const double u = std::clamp((t - turn_from_ + 0.6) / (turn_to_ - turn_from_), 0.0, 1.0);
+    return options_.turn_deg * std::numbers::pi / 180 * u * u * (3 - 2 * u);
 }
 
 void Student::run_clock(const StudentOptions& o, Rng& rng) {
@@ -221,7 +240,7 @@ void Student::apply_fault(const FaultSpec& f, double s, Channels& c) const {
     case Fault::knee_locked: {
         const double e = envelope(high_, s);
         c.min_knee_flexion -= f.size * e;
-        c.depth += 0.05 * e;
+        c.depth += 0.05 * e; // as tall as the knees allow
         break;
     }
     case Fault::early_weight: {
@@ -284,6 +303,15 @@ Channels Student::faulty(double t) const {
         }
     }
     for (const auto& f : options_.faults) apply_fault(f, s, c);
+    if (options_.stand_knee) {
+        c.min_knee_flexion = std::min(c.min_knee_flexion, *options_.stand_knee);
+        const double quiet = 1 - envelope(in_repetition_, s);
+        if (*options_.stand_knee < 7) c.depth += 0.02 * quiet;
+        if (*options_.stand_knee > 7) c.min_knee_flexion = 7 + (*options_.stand_knee - 7) * quiet;
+    }
+    c.lean += options_.stand_lean;
+    c.head_forward += options_.stand_head;
+    for (auto& f : c.foot) f.toe_out += options_.toe_out;
     // Natural sway: a few slow sines with fixed phases.
     std::size_t k = 0;
     auto wave = [&](double mm) {
@@ -299,7 +327,15 @@ Channels Student::faulty(double t) const {
 }
 
 Pose Student::pose(double t) const {
-    return solver_.solve(faulty(t));
+    Pose pose = solver_.solve(faulty(t));
+    if (options_.turn_deg == 0) return pose;
+    const Eigen::Matrix3d r = Eigen::AngleAxisd(facing(t), Vec3(0, 1, 0)).toRotationMatrix();
+    for (auto& p : pose.points) p = r * p;
+    for (auto& b : pose.bones) {
+        b.r = r * b.r;
+        b.o = r * b.o;
+    }
+    return pose;
 }
 
 std::vector<SegmentMass> Student::masses(const Pose& pose) const {
@@ -374,6 +410,8 @@ Truth make_truth(const Student& student, const std::vector<double>& times) {
         if (contact[1] == Contact::off) shown = 1;
         out.points.push_back(p);
         out.weight_raw.push_back(w);
+        out.facing.push_back(student.facing(t));
+        out.centre.push_back(c0);
         out.weight_left.push_back(shown);
         out.contact.push_back(contact);
         const auto& key = keys[student.score().stretch_at(student.score_time(t))];

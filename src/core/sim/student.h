@@ -43,6 +43,12 @@ struct StudentOptions {
     double tempo_spread = 0.04;      // relative SD between phases
     double size_spread = 0.03;       // relative SD of hand paths between repetitions
     double sway = 1.0;               // 1: ordinary
+    // Bodies outside the table of proportions: factors of leg length, hip width and neck; spread of the segments' masses.
+    double legs = 1, hips = 1, neck = 1, mass_spread = 0.04;
+    // How this person stands and moves at all times: least knee bend (deg, below 0 past straight), lean (deg), head forward (m), toes out (deg).
+    std::optional<double> stand_knee;
+    double stand_lean = 0, stand_head = 0, toe_out = 0;
+    double turn_deg = 0; // turns by so much on the spot between the first and the second half of the repetitions
     std::vector<FaultSpec> faults;
     ScoreOptions score;
     std::uint64_t seed = 1;
@@ -65,6 +71,8 @@ public:
     const Solver& solver() const { return solver_; }
     /// Score time at time t, and the time at which the score reaches s.
     double score_time(double t) const;
+    /// Where the student faces, rad to own left from the start.
+    double facing(double t) const;
     double time_of(double score_time) const;
 
 private:
@@ -85,6 +93,7 @@ private:
     std::vector<double> clock_; // score time at every clock step
     std::vector<bool> in_repetition_, shifting_, after_shift_, foot_off_, turning_, deep_, high_;
     std::vector<double> repetition_size_;
+    double turn_from_ = 0, turn_to_ = 0; // s, when the student turns
     std::array<double, 48> sway_phase_{};
     std::array<double, 5> mass_noise_{};
 };
@@ -96,6 +105,8 @@ struct Truth {
     std::vector<std::string> phase;  // phase id or ""
     std::vector<double> weight_left; // moments of the segments with their acceleration; clamped
     std::vector<double> weight_raw;  // unclamped
+    std::vector<double> facing;      // rad to own left from the start
+    std::vector<Vec3> centre;        // body centre of the student's own segments
     std::vector<std::array<Contact, 2>> contact;
     struct Span {
         std::string id;

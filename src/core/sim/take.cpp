@@ -7,8 +7,12 @@ namespace bevel::sim {
 Take::Take(const Movement& movement, const TakeOptions& o) : options_(o), student_(movement, o.student) {
     std::vector<double> scene; // time of the performance at each frame; the clip's own time starts at 0
     const double to = std::min(o.to_s, student_.duration());
-    for (std::size_t i = 0; o.from_s + static_cast<double>(i) / o.phone.fps <= to; ++i)
-        scene.push_back(o.from_s + static_cast<double>(i) / o.phone.fps);
+    Rng clock(o.phone.seed * 131 + 17);
+    for (std::size_t i = 0; o.from_s + static_cast<double>(i) / o.phone.fps <= to; ++i) {
+        const double late = o.rate_jitter * clock.uniform(-0.5, 0.5), kept = clock.uniform();
+        if (i > 0 && kept < o.dropped) continue;
+        scene.push_back(o.from_s + (static_cast<double>(i) + (i > 0 ? late : 0)) / o.phone.fps);
+    }
     truth_ = make_truth(student_, scene);
     for (double& t : truth_.time_s) t -= o.from_s;
     for (auto& p : truth_.phases) {
@@ -33,12 +37,20 @@ Take::Take(const Movement& movement, const TakeOptions& o) : options_(o), studen
         track_.m.emplace_back(truth_.points[i]);
     }
     const double pitch = o.phone.tilt_deg * std::numbers::pi / 180;
-    track_.vertical = VerticalOnPicture{o.phone.roll_deg * std::numbers::pi / 180 * -1, std::tan(pitch) / camera.focal, 0.002, 1e-6, true};
+    if (o.vertical_known) {
+        Rng edges(o.phone.seed * 7 + 1);
+        const double roll_off = o.roll_sigma > 0.002 ? o.roll_sigma * edges.gauss() : 0, slope_off = o.slope_sigma > 1e-6 ? o.slope_sigma * edges.gauss() : 0;
+        track_.vertical = VerticalOnPicture{-o.phone.roll_deg * std::numbers::pi / 180 + roll_off, std::tan(pitch) / camera.focal + slope_off,
+                                            o.roll_sigma, o.slope_sigma, true};
+    }
 }
 
 Image Take::picture(std::size_t frame) const {
     if (!film_)
-        film_ = std::make_unique<Film>(student_.solver(), Looks::of_seed(options_.looks.value_or(options_.student.seed)), options_.phone);
+    {
+        const auto seed = options_.looks.value_or(options_.student.seed);
+        film_ = std::make_unique<Film>(student_.solver(), options_.family ? Looks::of_family(*options_.family, seed) : Looks::of_seed(seed), options_.phone);
+    }
     const double t = truth_.time_s[frame] + options_.from_s;
     return film_->shoot(student_.pose(t), t);
 }

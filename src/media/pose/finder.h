@@ -17,6 +17,8 @@ struct Region {
 
 class BodyFinder {
 public:
+    /// Of the networks and of how their points are read; kept with every track.
+    static constexpr int version = 2;
     /// Models are read from `dir` (pose_detector.tflite, pose_landmark_*.tflite).
     static Result<BodyFinder> load(const std::filesystem::path& dir, Model model);
 

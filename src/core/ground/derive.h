@@ -1,0 +1,53 @@
+// From the raw points of a track to the points that are measured: layers applied, the network's own offsets taken out, smoothed.
+#pragma once
+#include "core/body/points.h"
+
+namespace bevel {
+
+/// Where the camera stands, seen from the student: the angle from the way they face to the camera, to own left positive. 0: in front,
+/// 90 degrees: at their left. Given by its cosine and sine, which are not normalised: their length tells how sure it is.
+struct Azimuth {
+    double c = 1, s = 0;
+    double angle() const;                 // rad
+    Azimuth unit() const;
+};
+
+/// Azimuth of the camera on every frame of pixels: signed widths of shoulders and hips give the cosine, feet and face the sine; slowly
+/// varying (a turn of the waist does not turn the student). Frames without a body carry their neighbours' value.
+std::vector<Azimuth> rough_azimuth(const Track& track);
+
+/// Mean place of a network's point against the joint, by where the camera stands, in body heights (ankle to ear): along the limb that leads to
+/// it and square to it (outward from the midline seen from front or back; the way the person faces, from the side), and how both grow with
+/// the bend of the knee (per radian). What remains is stated as two 1-sigmas: within a clip, and between persons.
+struct PointOffset {
+    double along = 0, across = 0, along_bend = 0, across_bend = 0;
+    double own = 0.010, person = 0.012;
+};
+enum class Seen { front, back, near, far }; // near, far: side of the body towards the camera or away from it
+
+/// Axes of the offset of point p on the picture: along the limb and square to it, both of length 1.
+struct OffsetAxes {
+    Vec2 along, across;
+    double bend = 0; // rad, of the knee as it shows; 0 for points above the hips
+};
+OffsetAxes offset_axes(const BodyPx& body, Point p, Seen seen, const Azimuth& azimuth);
+/// Kinds of seeing that a point takes part in at an azimuth, with weights that add to 1.
+std::vector<std::pair<Seen, double>> seen_as(Point p, const Azimuth& azimuth);
+
+/// Ankle to ear on the picture, px: the largest usual over the clip.
+double body_height_px(const Track& track);
+
+/// Layers applied (mirroring undone, trimmed frames absent, edits in), offsets of the network taken out, points smoothed by their visibility,
+/// sigma and bias of every point filled in. Points read from a file that states no sigma get one from the size of the body.
+Track derive(const Track& raw);
+/// The same in steps, for tests: layers only; offsets only.
+Track with_layers(const Track& raw);
+void correct_offsets(Track& track, const std::vector<Azimuth>& azimuth);
+
+/// Zero-phase smoothing on the track's own times that trusts each point by its visibility; never across a gap of more than 0.25 s or a cut.
+void smooth(Track& track, double cutoff_hz);
+
+/// Takes back the corrections that tracks of format 1 hold, so that they become what the network gave (up to the smoothing).
+void uncorrect_version_1(Track& track);
+
+} // namespace bevel
