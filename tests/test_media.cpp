@@ -1,4 +1,4 @@
-#include "core/measure/motion.h"
+#include "core/ground/motion.h"
 #include "media/tracker.h"
 #include "support/synthetic.h"
 #include <cmath>

@@ -1,3 +1,4 @@
+#include "core/rng.h"
 #include "core/signal/signal.h"
 #include <cmath>
 #include <numbers>
@@ -38,12 +39,35 @@ private slots:
     }
     void weighted_smoothing_has_its_cutoff_and_bridges_absent_samples() {
         const Series s = sine(6, 60, 1200), w(1200, 1.0);
-        QVERIFY(std::abs(amplitude(signal::smooth_weighted(s, w, 60, 6)) - 0.7071) < 0.01);
+        auto smoothed = [](Series x, const Series& weight, double rate, double cutoff) {
+            Series t, y = x;
+            for (std::size_t i = 0; i < x.size(); ++i) t.push_back(static_cast<double>(i) / rate);
+            signal::smooth_weighted(t, weight, cutoff, x, y);
+            return x;
+        };
+        QVERIFY(std::abs(amplitude(smoothed(s, w, 60, 6)) - 0.7071) < 0.01);
         Series slow = sine(0.3, 30, 300), ww(300, 1.0);
         const Series truth = slow;
-        for (std::size_t i = 100; i < 106; ++i) slow[i] = NAN;
-        const Series out = signal::smooth_weighted(slow, ww, 30, 6);
+        for (std::size_t i = 100; i < 106; ++i) slow[i] = 99, ww[i] = 0;
+        const Series out = smoothed(slow, ww, 30, 6);
         for (std::size_t i = 95; i < 110; ++i) QVERIFY(std::abs(out[i] - truth[i]) < 0.01);
+    }
+    void weighted_smoothing_follows_the_times_of_its_samples() {
+        // A parabola is kept whatever the spacing; a slow sine too, with a third of the samples missing.
+        Rng rng(3);
+        Series t, x, y, w, truth;
+        for (int i = 0; i < 300; ++i) {
+            if (rng.uniform() < 0.33) continue;
+            const double at = i / 30.0;
+            t.push_back(at);
+            x.push_back(2 + 3 * at - 0.4 * at * at);
+            y.push_back(std::sin(2 * 3.14159265358979 * 0.5 * at));
+            w.push_back(1);
+        }
+        const Series parabola = x, sine_in = y;
+        signal::smooth_weighted(t, w, 4, x, y);
+        for (std::size_t i = 0; i < t.size(); ++i) QVERIFY(std::abs(x[i] - parabola[i]) < 1e-6);
+        for (std::size_t i = 5; i + 5 < t.size(); ++i) QVERIFY(std::abs(y[i] - sine_in[i]) < 0.01);
     }
     void quintic_passes_through_values_and_slopes() {
         QCOMPARE(signal::quintic(1, 2, 5, -1, 0.5, 0), 1.0);

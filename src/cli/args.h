@@ -12,13 +12,18 @@ namespace bevel::cli {
 
 class Args {
 public:
-    /// `allowed` names the options that take a value; any other option is an error.
-    static Result<Args> parse(const std::vector<std::string>& words, const std::set<std::string>& allowed) {
+    /// `allowed` names the options that take a value, `flags` those that take none; any other option is an error.
+    static Result<Args> parse(const std::vector<std::string>& words, const std::set<std::string>& allowed,
+                              const std::set<std::string>& flags = {}) {
         Args a;
         for (std::size_t i = 0; i < words.size(); ++i) {
             const std::string& w = words[i];
             if (w.size() < 2 || w[0] != '-') {
                 a.positional.push_back(w);
+                continue;
+            }
+            if (flags.contains(w)) {
+                a.flags_.insert(w);
                 continue;
             }
             if (!allowed.contains(w)) return fail(Code::bad_value, "unknown option " + w);
@@ -31,6 +36,7 @@ public:
         const auto it = options_.find(name);
         return it == options_.end() ? std::nullopt : std::optional(it->second.back());
     }
+    bool flag(const std::string& name) const { return flags_.contains(name); }
     std::vector<std::string> all(const std::string& name) const {
         const auto it = options_.find(name);
         return it == options_.end() ? std::vector<std::string>{} : it->second;
@@ -49,6 +55,7 @@ public:
 
 private:
     std::map<std::string, std::vector<std::string>> options_;
+    std::set<std::string> flags_;
 };
 
 } // namespace bevel::cli

@@ -1,5 +1,6 @@
 #include "cli/commands.h"
 #include "cli/args.h"
+#include "core/ground/derive.h"
 #include "core/review/points_csv.h"
 #include "core/review/review.h"
 #include "core/sim/take.h"
@@ -173,7 +174,8 @@ int track(const Words& words, const Environment& env) {
     if (!found) return complain(found.error());
     std::fprintf(stderr, "%.1f frames/s\n", found->frames_per_s);
     if (found->clip.damaged) std::fprintf(stderr, "part of the clip is damaged; what is readable was used\n");
-    if (auto ok = write_text(*out, points_csv(found->track)); !ok) return complain(ok.error());
+    // Points as they are measured: corrected, smoothed, with their errors.
+    if (auto ok = write_text(*out, points_csv(derive(found->track))); !ok) return complain(ok.error());
     auto camera = fs::path(*out);
     camera.replace_extension(".camera.json");
     if (auto ok = write_text(camera, camera_json(found->track)); !ok) return complain(ok.error());
@@ -181,7 +183,7 @@ int track(const Words& words, const Environment& env) {
 }
 
 int review(const Words& words, const Environment& env) {
-    const auto args = Args::parse(words, {"-o", "--movement", "--view", "--height-cm", "--school", "--model"});
+    const auto args = Args::parse(words, {"-o", "--movement", "--view", "--height-cm", "--school", "--model"}, {"--mirrored"});
     if (!args) return complain(args.error());
     const auto out = args->text("-o");
     if (args->positional.size() != 1 || !out) return wrong_use("review takes one clip or points.csv and -o review.json");
@@ -212,6 +214,7 @@ int review(const Words& words, const Environment& env) {
         if (!found) return complain(found.error());
         points = std::move(found->track);
     }
+    if (args->flag("--mirrored")) points->layers.mirrored = true;
     const auto made = make_review(*points, *movement, o);
     if (!made) return complain(made.error());
     if (auto ok = write_text(*out, review_json(**made, input.string(), args->text("--school").value_or(""))); !ok)

@@ -2,6 +2,7 @@
 #include "cli/commands.h"
 #include "core/review/points_csv.h"
 #include "core/review/review.h"
+#include "core/ground/derive.h"
 #include "media/tracker.h"
 #include "ui/paint/letter_document.h"
 #include "ui/text/text.h"
@@ -67,7 +68,8 @@ int letter(const Words& words, const Environment& env) {
     const ui::Theme theme;
     ui::LetterSource content;
     content.clip = clip;
-    content.track = &*track;
+    const Track drawn = drawn_points(*track);
+    content.track = &drawn;
     content.review = *review;
     for (const auto& f : file->findings)
         if (f.verdict == Verdict::outside) content.corrections.push_back(f);

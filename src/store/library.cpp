@@ -6,7 +6,7 @@ namespace bevel {
 namespace {
 
 namespace fs = std::filesystem;
-constexpr int newest = 5;
+constexpr int newest = 6;
 
 /// Steps from one version of the library to the next; never edited once released, only added to.
 const std::array<const char*, newest> steps{
@@ -32,6 +32,8 @@ const std::array<const char*, newest> steps{
     // 5: how well a clip could be read
     "CREATE TABLE quality(clip INTEGER PRIMARY KEY REFERENCES clip(id), found REAL NOT NULL, frames_per_s REAL NOT NULL, vertical_seen "
     "INTEGER NOT NULL, neutral_seen INTEGER NOT NULL);",
+    // 6: mirrored clips; tracks are turned into format 2 with it
+    "ALTER TABLE clip ADD COLUMN mirrored INTEGER NOT NULL DEFAULT 0;",
 };
 
 class Query {
@@ -91,14 +93,15 @@ private:
 };
 
 constexpr const char* clip_columns = "SELECT id, person, file, movement, school, view, filmed_on, arrived_on, state, problem, found, "
-                                     "frames_per_s, vertical_seen, neutral_seen "
+                                     "frames_per_s, vertical_seen, neutral_seen, mirrored "
                                      "FROM clip LEFT JOIN quality ON quality.clip = clip.id ";
 
 Clip clip_of(const Query& q) {
     Clip c{q.integer(0), q.integer(1), q.text(2),
            q.text(3),    q.text(4),    q.text(5),
            q.text(6),    q.text(7),    static_cast<ClipState>(std::clamp<std::int64_t>(q.integer(8), 0, 3)),
-           q.text(9),    std::nullopt};
+           q.text(9),    std::nullopt, false};
+    c.mirrored = q.integer(14) != 0;
     if (!q.absent(10)) c.quality = ClipQuality{q.real(10), q.real(11), q.integer(12) != 0, q.integer(13) != 0};
     return c;
 }
@@ -153,14 +156,42 @@ Result<bool> Library::migrate() {
         if (!check.row() || check.text(0) != "ok") return fail(Code::unreadable, (folder_ / "library.sqlite").string());
     }
     if (version > newest || version < 0) return fail(Code::unreadable, "made by a newer version of Bevel");
+    if (version > 0 && version < newest)
+        if (auto ok = back_up(static_cast<int>(version)); !ok) return ok;
     for (; version < newest; ++version) {
         const std::string sql = std::string("BEGIN IMMEDIATE;") + steps[static_cast<std::size_t>(version)] +
-                                "PRAGMA user_version=" + std::to_string(version + 1) + ";COMMIT;";
-        if (sqlite3_exec(db_, sql.c_str(), nullptr, nullptr, nullptr) != SQLITE_OK) {
+                                "PRAGMA user_version=" + std::to_string(version + 1) + ";";
+        const bool ok = sqlite3_exec(db_, sql.c_str(), nullptr, nullptr, nullptr) == SQLITE_OK && (version + 1 != 6 || renew_tracks()) &&
+                        sqlite3_exec(db_, "COMMIT", nullptr, nullptr, nullptr) == SQLITE_OK;
+        if (!ok) {
             const std::string why = sqlite3_errmsg(db_);
             sqlite3_exec(db_, "ROLLBACK", nullptr, nullptr, nullptr);
             return fail(Code::unreadable, why);
         }
+    }
+    return true;
+}
+
+Result<bool> Library::back_up(int version) {
+    const auto copy = folder_ / ("library-version-" + std::to_string(version) + ".sqlite");
+    std::error_code ec;
+    if (fs::exists(copy, ec)) return true; // an upgrade that was broken off: the first copy is the one to keep
+    Query q(db_, "VACUUM INTO ?");
+    if (auto ok = q.bind(copy.string()).run(); !ok) return fail(Code::write_failed, copy.string());
+    return true;
+}
+
+bool Library::renew_tracks() {
+    std::vector<std::int64_t> clips;
+    {
+        Query q(db_, "SELECT clip FROM track");
+        while (q.row()) clips.push_back(q.integer(0));
+        if (!q.end()) return false;
+    }
+    for (const auto id : clips) {
+        auto track = load_track(id);
+        if (!track) continue; // one that cannot be read stays as it is, and says so when it is opened
+        if (!save_track(id, *track)) return false;
     }
     return true;
 }
@@ -208,7 +239,7 @@ Result<std::int64_t> Library::add_clip(const Clip& c, const fs::path& source) {
     if (!fs::copy_file(source, part, fs::copy_options::overwrite_existing, ec)) return fail(Code::cannot_open, source.string());
     fs::rename(part, target, ec);
     if (ec) return fail(Code::write_failed, target.string());
-    Query q(db_, "INSERT INTO clip(person, file, movement, school, view, filmed_on, arrived_on, state, problem) VALUES(?,?,?,?,?,?,?,?,?)");
+    Query q(db_, "INSERT INTO clip(person, file, movement, school, view, filmed_on, arrived_on, state, problem, mirrored) VALUES(?,?,?,?,?,?,?,?,?,?)");
     q.bind(c.person)
         .bind("clips/" + target.filename().string())
         .bind(c.movement)
@@ -216,7 +247,7 @@ Result<std::int64_t> Library::add_clip(const Clip& c, const fs::path& source) {
         .bind(c.view)
         .bind(c.filmed_on)
         .bind(c.arrived_on);
-    if (auto ok = q.bind(static_cast<std::int64_t>(c.state)).bind(c.problem).run(); !ok) {
+    if (auto ok = q.bind(static_cast<std::int64_t>(c.state)).bind(c.problem).bind(std::int64_t{c.mirrored}).run(); !ok) {
         fs::remove(target, ec);
         return tl::unexpected(ok.error());
     }
@@ -224,7 +255,7 @@ Result<std::int64_t> Library::add_clip(const Clip& c, const fs::path& source) {
 }
 
 Result<bool> Library::update_clip(const Clip& c) {
-    Query q(db_, "UPDATE clip SET person=?, movement=?, school=?, view=?, filmed_on=?, state=?, problem=? WHERE id=?");
+    Query q(db_, "UPDATE clip SET person=?, movement=?, school=?, view=?, filmed_on=?, state=?, problem=?, mirrored=? WHERE id=?");
     return q.bind(c.person)
         .bind(c.movement)
         .bind(c.school)
@@ -232,6 +263,7 @@ Result<bool> Library::update_clip(const Clip& c) {
         .bind(c.filmed_on)
         .bind(static_cast<std::int64_t>(c.state))
         .bind(c.problem)
+        .bind(std::int64_t{c.mirrored})
         .bind(c.id)
         .run();
 }

@@ -41,6 +41,7 @@ struct Clip {
     ClipState state = ClipState::waiting;
     std::string problem;                // reason code when failed
     std::optional<ClipQuality> quality; // once the body was looked for
+    bool mirrored = false;              // the picture shows left and right swapped
 };
 
 enum class Choice { open, kept, set_aside };
@@ -66,7 +67,8 @@ struct LetterRecord {
 
 class Library {
 public:
-    /// Opens or makes the library in `folder`; brings an older one up to date. cannot_open, unreadable (damaged or newer than this
+    /// Opens or makes the library in `folder`; brings an older one up to date, with a copy of what it was beside it
+    /// (library-version-N.sqlite). cannot_open, unreadable (damaged or newer than this
     /// program).
     static Result<Library> open(const std::filesystem::path& folder);
     Library(Library&&) noexcept;
@@ -107,11 +109,13 @@ public:
 private:
     Library(sqlite3* db, std::filesystem::path folder) : db_(db), folder_(std::move(folder)) {}
     Result<bool> migrate();
+    Result<bool> back_up(int version);
+    bool renew_tracks();
     sqlite3* db_ = nullptr;
     std::filesystem::path folder_;
 };
 
-/// A track as bytes: points to 1/16 px, visibility and sigma in 8 bits. Reading is bounded and refuses what does not add up.
+/// A track as bytes (format 2, see track_blob.cpp). Reading knows format 1 too, is bounded and refuses what does not add up.
 std::string pack_track(const Track& track);
 Result<Track> unpack_track(const std::string& bytes);
 

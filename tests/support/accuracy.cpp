@@ -1,6 +1,7 @@
 #include "support/accuracy.h"
 #include "core/measure/measures.h"
 #include "core/signal/signal.h"
+#include "support/truth.h"
 #include <algorithm>
 #include <cmath>
 #include <cstdio>
@@ -14,32 +15,16 @@ void add(Errors& e, double error, double sigma) {
     e.sigma.push_back(sigma);
 }
 
-void frame_by_frame(const Measures& measured, const Measures& truth, const std::string& key, Errors& into) {
-    const auto &a = measured.series.at(key), &b = truth.series.at(key);
-    for (std::size_t i = 0; i < std::min(a.samples.size(), b.samples.size()); ++i)
-        if (a.samples[i].present() && b.samples[i].present()) add(into, a.samples[i].value - b.samples[i].value, a.samples[i].sigma);
-}
-
-/// Each event of the truth against the nearest that was found, if there is one within `reach_s`.
-template <class T>
-void events(const std::vector<T>& found, const std::vector<T>& truth, double reach_s, Errors& into, double (*time)(const T&),
-            double (*sigma)(const T&)) {
-    for (const auto& t : truth) {
-        const T* best = nullptr;
+void add_events(const std::vector<double>& truth, const std::vector<std::pair<double, double>>& found, double reach_s, Errors& into) {
+    for (const double t : truth) {
+        const std::pair<double, double>* best = nullptr;
         for (const auto& f : found)
-            if (!best || std::abs(time(f) - time(t)) < std::abs(time(*best) - time(t))) best = &f;
-        if (!best || std::abs(time(*best) - time(t)) > reach_s)
+            if (!best || std::abs(f.first - t) < std::abs(best->first - t)) best = &f;
+        if (!best || std::abs(best->first - t) > reach_s)
             ++into.missed;
         else
-            add(into, time(*best) - time(t), sigma(*best));
+            add(into, best->first - t, best->second);
     }
-}
-
-std::vector<Shift> towards(const std::vector<Shift>& all, bool up) {
-    std::vector<Shift> out;
-    for (const auto& s : all)
-        if ((s.to > s.from) == up) out.push_back(s);
-    return out;
 }
 
 } // namespace
@@ -76,6 +61,7 @@ const std::vector<AccuracyRow>& accuracy_rows() {
         {"knee.inward", "deg", "front view, where not absent", 4},
         {"trunk.lean", "deg", "side view", 3},
         {"trunk.side", "deg", "front view", 3},
+        {"head.offset", "cm", "side view", 2},
         {"stance.width", "cm", "front view", 3},
         {"weight.left", "share", "front view, feet at least 0.45 m apart", 0.06},
         {"shift.start", "s", "", 0.15},
@@ -90,88 +76,63 @@ bool compare(const sim::Take& take, const Track& found, View view, double statur
     options.view = view;
     options.stature_m = stature_m;
     const auto motion = make_motion(found, options);
-    Track room = take.track();
-    for (auto& f : room.px) f.reset();
-    MotionOptions exact;
-    exact.view = View::three_d;
-    exact.stature_m = stature_m;
-    exact.filter = false;
-    const auto truth_motion = make_motion(room, exact);
-    if (!motion || !truth_motion) return false;
-    const Measures measured = measure(*motion), truth = measure(*truth_motion);
+    if (!motion) return false;
+    const Measures ms = measure(*motion);
     const bool side = view == View::left || view == View::right;
-    if (side) {
-        const std::string near = view == View::left ? ".left" : ".right", far = view == View::left ? ".right" : ".left";
-        frame_by_frame(measured, truth, "knee.flexion" + near, into["knee.flexion near"]);
-        frame_by_frame(measured, truth, "knee.flexion" + far, into["knee.flexion far"]);
-        frame_by_frame(measured, truth, "trunk.lean", into["trunk.lean"]);
-        std::vector<FootEvent> flat, flat_truth;
-        for (const auto& e : measured.foot_events)
-            if (e.kind == FootEvent::Kind::flat) flat.push_back(e);
-        for (const auto& e : truth.foot_events)
-            if (e.kind == FootEvent::Kind::flat) flat_truth.push_back(e);
-        if (std::getenv("BEVEL_ACCURACY_VERBOSE")) {
-            for (const Measures* which : {&truth, &measured})
-                for (std::size_t s = 0; s < 2; ++s) {
-                    std::fprintf(stderr, "  %s %s", which == &truth ? "true" : "found", s == 0 ? "left" : "right");
-                    for (std::size_t i = 0; i < which->contact[s].size(); ++i)
-                        if (i == 0 || which->contact[s][i] != which->contact[s][i - 1])
-                            std::fprintf(stderr, " %s@%.2f", std::string(contact_name(which->contact[s][i])).c_str(), which->time_s[i]);
-                    std::fprintf(stderr, "\n");
-                }
-            for (const auto* list : {&flat_truth, &flat}) {
-                std::fprintf(stderr, list == &flat ? "  found flat" : "  true flat ");
-                for (const auto& e : *list) std::fprintf(stderr, " %s %.2f", e.side == Side::left ? "left" : "right", e.time_s);
-                std::fprintf(stderr, "\n");
-            }
-        }
-        // The foot behind the other is seen badly, and the order of its landing is not judged.
-        const Side s = view == View::left ? Side::left : Side::right;
-        auto of = [s](std::vector<FootEvent> v) {
-            std::erase_if(v, [s](const FootEvent& e) { return e.side != s; });
-            return v;
+    const std::string near = view == View::left ? ".left" : ".right", far = view == View::left ? ".right" : ".left";
+    const QuietTruth stand =
+        motion->neutral.source == NeutralSource::quiet_second ? quiet_truth(take, motion->neutral.from_s, motion->neutral.to_s) : QuietTruth{};
+    const std::size_t n = std::min(motion->frames(), take.frames());
+    for (std::size_t f = 0; f < n; ++f) {
+        const auto truth = frame_truth(take, f, stand).value;
+        auto figure = [&](const std::string& key, const std::string& row) {
+            const auto& s = ms.series.at(key).samples[f];
+            const auto t = truth.find(key);
+            if (s.present() && t != truth.end()) add(into[row], std::remainder(s.value - t->second, 360), s.sigma);
         };
-        events<FootEvent>(
-            of(flat), of(flat_truth), 1.0, into["foot-flat"], [](const FootEvent& e) { return e.time_s; },
-            [](const FootEvent& e) { return e.sigma_s; });
-    } else {
-        for (const char* k : {".left", ".right"}) frame_by_frame(measured, truth, std::string("knee.inward") + k, into["knee.inward"]);
-        frame_by_frame(measured, truth, "trunk.side", into["trunk.side"]);
-        auto width = [](const Motion& m, std::size_t i) { return 100 * std::abs(m.m[i][left_ankle].x() - m.m[i][right_ankle].x()); };
-        const auto& stated = measured.series.at("stance.width").samples;
-        for (std::size_t i = 0; i < motion->frames(); ++i)
-            if (motion->valid[i])
-                add(into["stance.width"], width(*motion, i) - width(*truth_motion, i),
-                    100 * stated[i].sigma * motion->neutral.shoulder_width);
-        const auto& share = measured.series.at("weight.left").samples;
-        for (std::size_t i = 0; i < motion->frames(); ++i)
-            if (share[i].present() && width(*truth_motion, i) >= 45)
-                add(into["weight.left"], share[i].value - take.truth().weight_left[i], share[i].sigma);
+        if (side) {
+            figure("knee.flexion" + near, "knee.flexion near");
+            figure("knee.flexion" + far, "knee.flexion far");
+            figure("trunk.lean", "trunk.lean");
+            figure("head.offset", "head.offset");
+            continue;
+        }
+        figure("knee.inward.left", "knee.inward");
+        figure("knee.inward.right", "knee.inward");
+        figure("trunk.side", "trunk.side");
+        const double sw = take.student().dims().shoulder_width, width = truth.at("stance.width") * sw;
+        const auto& w = ms.series.at("stance.width").samples[f];
+        if (w.present()) add(into["stance.width"], 100 * (w.value * motion->neutral.shoulder_width - width), 100 * w.sigma * motion->neutral.shoulder_width);
+        const auto& share = ms.series.at("weight.left").samples[f];
+        if (share.present() && width >= 0.45) add(into["weight.left"], share.value - take.truth().weight_left[f], share.sigma);
     }
-    // The truth of the shifts comes from the moments of the student's own segments.
-    if (measured.series.at("weight.along_raw").absent_throughout()) return true; // feet side by side, seen from the side
-    auto true_shifts = find_shifts(take.truth().time_s, take.truth().weight_raw, 0);
-    const auto& along = measured.series.at("weight.along_raw").samples;
-    std::erase_if(true_shifts, [&](const Shift& s) { // the feet close together on the picture, from beginning to end
-        for (std::size_t i = 0; i < along.size(); ++i)
-            if (measured.time_s[i] >= s.start_s - 0.2 && measured.time_s[i] <= s.end_s + 0.2 && !along[i].present()) return true;
-        return false;
-    });
-    if (std::getenv("BEVEL_ACCURACY_VERBOSE")) {
-        std::fprintf(stderr, "  true shifts");
-        for (const auto& s : true_shifts)
-            std::fprintf(stderr, " [%.2f %.2f > %.2f: %.2f > %.2f]", s.onset_s, s.start_s, s.end_s, s.from, s.to);
-        std::fprintf(stderr, "\n  found      ");
-        for (const auto& s : measured.shifts)
-            std::fprintf(stderr, " [%.2f %.2f > %.2f: %.2f > %.2f s %.2f]", s.onset_s, s.start_s, s.end_s, s.from, s.to, s.sigma_s);
-        std::fprintf(stderr, "\n");
+    if (side) {
+        const Side s = view == View::left ? Side::left : Side::right;
+        std::vector<double> truth;
+        std::vector<std::pair<double, double>> flat;
+        for (const auto& t : flat_truth(take))
+            if (t.side == s) truth.push_back(t.flat_s);
+        for (const auto& e : ms.events)
+            if (e.kind == EventKind::flat && e.side == s) flat.emplace_back(e.time_s, e.sigma_s);
+        add_events(truth, flat, 1.0, into["foot-flat"]);
     }
+    if (ms.series.at("weight.along_raw").absent_throughout()) return true; // feet side by side, seen from the side
+    const auto& along = ms.series.at("weight.along_raw").samples;
     for (const bool up : {true, false}) {
-        const auto a = towards(measured.shifts, up), b = towards(true_shifts, up);
-        events<Shift>(
-            a, b, 1.0, into["shift.start"], [](const Shift& s) { return s.start_s; }, [](const Shift& s) { return s.sigma_s; });
-        events<Shift>(
-            a, b, 1.0, into["shift.end"], [](const Shift& s) { return s.end_s; }, [](const Shift& s) { return s.sigma_s; });
+        std::vector<double> starts, ends;
+        std::vector<std::pair<double, double>> found_starts, found_ends;
+        for (const auto& t : shift_truth(take, 0.3)) {
+            bool apart = true; // the feet far enough apart on the picture, from beginning to end
+            for (std::size_t i = 0; i < along.size(); ++i)
+                if (ms.time_s[i] >= t.start_s - 0.2 && ms.time_s[i] <= t.end_s + 0.2 && !along[i].present()) apart = false;
+            if (!apart || (t.to > t.from) != up) continue;
+            starts.push_back(t.start_s);
+            ends.push_back(t.end_s);
+        }
+        for (const auto& s : ms.shifts)
+            if ((s.to > s.from) == up) found_starts.emplace_back(s.start_s, s.sigma_s), found_ends.emplace_back(s.end_s, s.sigma_s);
+        add_events(starts, found_starts, 1.0, into["shift.start"]);
+        add_events(ends, found_ends, 1.0, into["shift.end"]);
     }
     return true;
 }

@@ -9,10 +9,35 @@ namespace {
 using signal::Series;
 constexpr double inf = 1e18;
 
-/// What is compared: places of hands and feet against the hips, depth and weight, as far as the view shows them. One row a moment.
-Eigen::MatrixXd features(const Motion& m, bool use_x, bool use_z, const Series& times) {
+/// What is compared: places of hands and feet against the hips, depth and weight, along the axes that the view shows: own sideways and
+/// forward for points in metres, the picture's own horizontal for one camera. One row a moment.
+struct Axes {
+    bool room = true;
+    double azimuth = 0; // one camera: where it stands; the reference is seen from there
+};
+
+Axes axes_of(const Motion& student) {
+    Axes a;
+    a.room = !student.from_pictures();
+    if (a.room) return a;
+    double c = 0, s = 0;
+    for (std::size_t i = 0; i < student.frames(); ++i)
+        if (student.valid[i]) c += std::cos(student.azimuth[i]), s += std::sin(student.azimuth[i]);
+    a.azimuth = std::atan2(s, c);
+    return a;
+}
+
+Eigen::MatrixXd features(const Motion& m, const Axes& axes, const Series& times) {
     std::vector<Series> columns;
     const auto n = m.frames();
+    std::vector<Body3> own(n);
+    std::vector<Vec2> right(n); // picture's right in own (x, z)
+    for (std::size_t i = 0; i < n; ++i) {
+        if (!m.valid[i]) continue;
+        own[i] = m.own(i);
+        const double a = m.from_pictures() ? m.azimuth[i] : axes.azimuth;
+        right[i] = Vec2(std::cos(a), -std::sin(a));
+    }
     auto add = [&](auto f) {
         Series y(n, NAN);
         for (std::size_t i = 0; i < n; ++i)
@@ -23,23 +48,30 @@ Eigen::MatrixXd features(const Motion& m, bool use_x, bool use_z, const Series& 
         columns.push_back(signal::resample(m.time_s, y, times));
     };
     const double h = m.stature;
-    auto body = [&](std::size_t i) -> const Body3& { return m.m[i]; };
+    auto body = [&](std::size_t i) -> const Body3& { return own[i]; };
+    auto across = [&](std::size_t i, const Vec3& v) { return v.x() * right[i].x() + v.z() * right[i].y(); };
     add([&](std::size_t i) { return 3.0 * mid(body(i), left_hip).y() / m.neutral.hip_height; });
     for (const Point w : {left_wrist, right_wrist}) {
         // Against the shoulders: a trunk that leans carries the hands along.
-        add([&](std::size_t i) { return (body(i)[w].y() - mid(body(i), left_shoulder).y()) / h; });
-        if (use_x) add([&](std::size_t i) { return (body(i)[w].x() - mid(body(i), left_shoulder).x()) / h; });
-        if (use_z) add([&](std::size_t i) { return (body(i)[w].z() - mid(body(i), left_shoulder).z()) / h; });
+        auto hand = [&](std::size_t i) { return Vec3((body(i)[w] - mid(body(i), left_shoulder)) / h); };
+        add([&](std::size_t i) { return hand(i).y(); });
+        if (axes.room) {
+            add([&](std::size_t i) { return hand(i).x(); });
+            add([&](std::size_t i) { return hand(i).z(); });
+        } else {
+            add([&](std::size_t i) { return across(i, hand(i)); });
+        }
     }
     for (const Point a : {left_ankle, right_ankle}) add([&](std::size_t i) { return 1.5 * body(i)[a].y() / h; });
-    const auto lateral = use_x ? 0 : 2;
-    auto over_feet = [&](std::size_t i, Eigen::Index axis) {
-        return 2 * (mid(body(i), left_hip)[axis] - mid(body(i), left_ankle)[axis]) / h;
-    };
-    add([&](std::size_t i) { return over_feet(i, lateral); });
-    if (use_z) {
-        add([&](std::size_t i) { return 1.5 * (body(i)[left_ankle].z() - body(i)[right_ankle].z()) / h; });
-        if (use_x) add([&](std::size_t i) { return over_feet(i, 2); });
+    auto over_feet = [&](std::size_t i) { return Vec3(2 * (mid(body(i), left_hip) - mid(body(i), left_ankle)) / h); };
+    auto feet = [&](std::size_t i) { return Vec3(1.5 * (body(i)[left_ankle] - body(i)[right_ankle]) / h); };
+    if (axes.room) {
+        add([&](std::size_t i) { return over_feet(i).x(); });
+        add([&](std::size_t i) { return feet(i).z(); });
+        add([&](std::size_t i) { return over_feet(i).z(); });
+    } else {
+        add([&](std::size_t i) { return across(i, over_feet(i)); });
+        if (std::abs(std::sin(axes.azimuth)) > 0.4) add([&](std::size_t i) { return across(i, feet(i)); });
     }
     Eigen::MatrixXd out(static_cast<Eigen::Index>(times.size()), static_cast<Eigen::Index>(columns.size()));
     for (std::size_t c = 0; c < columns.size(); ++c)
@@ -56,8 +88,8 @@ struct Standard {
 
 /// Spread over the whole reference, both sides. Build is what differs in quiet standing; nothing where the clip shows none.
 Standard standard(const Motion& reference, const Motion& student) {
-    const bool x = student.has_x, z = student.has_z;
-    const Eigen::MatrixXd all = features(reference, x, z, signal::uniform_grid(reference.time_s, 10));
+    const Axes axes = axes_of(student);
+    const Eigen::MatrixXd all = features(reference, axes, signal::uniform_grid(reference.time_s, 10));
     Standard s;
     s.mean = all.colwise().mean();
     s.sd = ((all.rowwise() - s.mean).array().square().colwise().mean().sqrt()).max(0.08); // what hardly moves tells little
@@ -66,7 +98,7 @@ Standard standard(const Motion& reference, const Motion& student) {
     if (n.source == NeutralSource::quiet_second && n.to_s > n.from_s) {
         Series t;
         for (double at = n.from_s; at <= n.to_s; at += 0.1) t.push_back(at);
-        s.build = features(student, x, z, t).colwise().mean() - all.row(0);
+        s.build = features(student, axes, t).colwise().mean() - all.row(0);
         // Hands may hang elsewhere without meaning anything: at most as far as the movement itself moves.
         s.build = s.build.cwiseMin(s.sd).cwiseMax(-s.sd);
     }
@@ -229,11 +261,11 @@ void snap(Repetition& r, const Movement& movement, const Measures& ms) {
                 at = t;
             }
         };
-        for (const auto& e : ms.foot_events) {
-            if (e.side != r.side) continue;
-            if (kind == "foot_off" && e.kind == FootEvent::Kind::off) offer(e.time_s);
-            if (kind == "foot_down" && e.kind == FootEvent::Kind::down) offer(e.time_s);
-            if (kind == "foot_flat" && e.kind == FootEvent::Kind::flat) offer(e.time_s);
+        for (const auto& e : ms.events) {
+            if (e.side != r.side || e.part != Part::foot) continue;
+            if (kind == "foot_off" && e.kind == EventKind::off) offer(e.time_s);
+            if (kind == "foot_down" && (e.kind == EventKind::heel_down || e.kind == EventKind::toe_down)) offer(e.time_s);
+            if (kind == "foot_flat" && e.kind == EventKind::flat) offer(e.time_s);
         }
         if (kind == "shift_end")
             for (const auto& s : ms.shifts) offer(s.end_s);
@@ -327,14 +359,15 @@ const Repetition* Alignment::at(double t) const {
 Result<Alignment> align(const Motion& motion, const Measures& measures, const Reference& reference) {
     const double coarse = 10, fine = 25;
     const Motion& whole = reference.motion();
+    const Axes axes = axes_of(motion);
     const Standard scale = standard(whole, motion);
     auto of_reference = [&](const Series& t) {
-        Eigen::MatrixXd f = features(whole, motion.has_x, motion.has_z, t);
+        Eigen::MatrixXd f = features(whole, axes, t);
         scale.reference(f);
         return f;
     };
     auto of_student = [&](const Series& t) {
-        Eigen::MatrixXd f = features(motion, motion.has_x, motion.has_z, t);
+        Eigen::MatrixXd f = features(motion, axes, t);
         scale.student(f);
         return f;
     };

@@ -23,6 +23,7 @@ Reference::Reference(const Movement& movement, double stature_m)
     o.stature_m = stature_m;
     // The reference has no noise to filter; a body solved from a checked movement always makes a motion.
     o.filter = false;
+    o.errors = false;
     if (auto m = make_motion(track, o)) motion_ = std::move(*m);
     measures_ = measure(motion_);
     const auto& keys = score_.keys();

@@ -283,6 +283,16 @@ Track derive(const Track& raw) {
     return t;
 }
 
+Track drawn_points(const Track& raw) {
+    Track t = derive(raw);
+    if (!raw.layers.mirrored) return t;
+    for (auto& f : t.px)
+        if (f)
+            for (auto& p : *f) p.x = t.width - p.x;
+    if (t.vertical) t.vertical->roll = -t.vertical->roll;
+    return t;
+}
+
 void uncorrect_version_1(Track& t) {
     const double height = body_height_px(t);
     if (height <= 0) return;

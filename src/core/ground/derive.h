@@ -40,6 +40,8 @@ double body_height_px(const Track& track);
 /// Layers applied (mirroring undone, trimmed frames absent, edits in), offsets of the network taken out, points smoothed by their visibility,
 /// sigma and bias of every point filled in. Points read from a file that states no sigma get one from the size of the body.
 Track derive(const Track& raw);
+/// The derived points as they are drawn on the picture: sides told rightly, places as filmed, mirrored clips too.
+Track drawn_points(const Track& raw);
 /// The same in steps, for tests: layers only; offsets only.
 Track with_layers(const Track& raw);
 void correct_offsets(Track& track, const std::vector<Azimuth>& azimuth);

@@ -197,13 +197,13 @@ private:
     }
 
     /// Foot-flat of the leading foot nearest to the end of its landing.
-    const FootEvent* flat_in(const Repetition& rep) const {
-        const FootEvent* best = nullptr;
+    const Event* flat_in(const Repetition& rep) const {
+        const Event* best = nullptr;
         double least = 1.0;
         for (const auto& p : rep.phases) {
             if (p.id != "set") continue;
-            for (const auto& e : ms_.foot_events)
-                if (e.side == rep.side && e.kind == FootEvent::Kind::flat && std::abs(e.time_s - p.end_s) < least) {
+            for (const auto& e : ms_.events)
+                if (e.side == rep.side && e.kind == EventKind::flat && std::abs(e.time_s - p.end_s) < least) {
                     least = std::abs(e.time_s - p.end_s);
                     best = &e;
                 }
@@ -212,7 +212,7 @@ private:
     }
 
     /// From the side the foot behind the other is seen badly: the order of its landing and the shift is not judged.
-    static bool too_rough(const FootEvent& e, Outcome& o) {
+    static bool too_rough(const Event& e, Outcome& o) {
         if (e.sigma_s <= 0.25) return false;
         o.absent = Absent::hidden;
         return true;
@@ -257,13 +257,13 @@ private:
             o.sigma = 1.4 * s->sigma_s;
         } else if (c.measure == "shift.stops") {
             o.value = s->stop_s;
-            o.sigma = motion_.view == View::three_d ? 0.03 : 0.12;
+            o.sigma = s->stop_sigma_s;
         } else if (c.measure == "lag.flat_to_shift") {
             const auto* flat = flat_in(rep);
             if (!flat) return;
             if (too_rough(*flat, o)) return;
             o.value = s->onset_s - flat->time_s;
-            o.sigma = std::hypot(s->sigma_s, flat->sigma_s);
+            o.sigma = std::hypot(s->onset_sigma_s, flat->sigma_s);
             o.time_s = flat->time_s;
         } else {
             return;

@@ -28,17 +28,18 @@ void remove_short(std::vector<bool>& v, std::size_t least) {
     }
 }
 
-/// Exact points: on the floor below 1 cm.
+/// Points in metres: on the floor below 1 cm, or below what their noise lets tell; leaving needs a little more than arriving.
 std::vector<Contact> contacts_by_height(const Motion& m, Side s) {
-    const double floor = 0.010;
+    const double floor = std::max(0.010, 2.0 * m.jitter), leave = m.jitter > 0.002 ? 1.5 : 1.1;
     const Series heel_y = coordinate(m, on(s, left_heel), 1), toe_y = coordinate(m, on(s, left_toe), 1);
     std::vector<bool> heel, toe;
     for (std::size_t f = 0; f < m.frames(); ++f) { // leaving needs a little more than arriving
-        heel.push_back(std::isfinite(heel_y[f]) ? heel_y[f] < (f > 0 && heel[f - 1] ? 1.1 : 1.0) * floor : f > 0 && heel[f - 1]);
-        toe.push_back(std::isfinite(toe_y[f]) ? toe_y[f] < (f > 0 && toe[f - 1] ? 1.1 : 1.0) * floor : f > 0 && toe[f - 1]);
+        heel.push_back(std::isfinite(heel_y[f]) ? heel_y[f] < (f > 0 && heel[f - 1] ? leave : 1.0) * floor : f > 0 && heel[f - 1]);
+        toe.push_back(std::isfinite(toe_y[f]) ? toe_y[f] < (f > 0 && toe[f - 1] ? leave : 1.0) * floor : f > 0 && toe[f - 1]);
     }
-    remove_short(heel, 2);
-    remove_short(toe, 2);
+    const auto least = static_cast<std::size_t>(std::max(2.0, std::min(0.15, 30 * m.jitter) * m.rate));
+    remove_short(heel, least);
+    remove_short(toe, least);
     std::vector<Contact> out;
     for (std::size_t f = 0; f < m.frames(); ++f)
         out.push_back(heel[f] && toe[f] ? Contact::flat : heel[f] ? Contact::heel : toe[f] ? Contact::toe : Contact::off);
@@ -59,7 +60,7 @@ public:
         Series sigmas;
         for (const Side both : {Side::left, Side::right})
             for (std::size_t f = 0; f < m.frames(); ++f)
-                if (m.valid[f]) sigmas.push_back(m.sigma[f][i(on(both, left_heel))] + m.sigma[f][i(on(both, left_toe))]);
+                if (m.valid[f]) sigmas.push_back(m.sigma[f][i(on(both, left_heel))].across + m.sigma[f][i(on(both, left_toe))].across);
         least_sigma_ = signal::quantile(sigmas, 0.1);
         find();
         if (m.has_z) drop_raised();
@@ -110,7 +111,7 @@ private:
         for (std::size_t f = from; f < to; ++f) well += sigma(f) < 1.3 * least_sigma_ ? 1 : 0;
         return 2 * well >= to - from;
     }
-    double sigma(std::size_t f) const { return m_.sigma[f][i(on(side_, left_heel))] + m_.sigma[f][i(on(side_, left_toe))]; }
+    double sigma(std::size_t f) const { return m_.sigma[f][i(on(side_, left_heel))].across + m_.sigma[f][i(on(side_, left_toe))].across; }
 
     Vec2 median_of(std::size_t from, std::size_t to, std::size_t k) const {
         Series x, y;
@@ -241,13 +242,6 @@ private:
     std::vector<Rest> rests_;
 };
 
-/// Of the time of an event of a foot, s. A foot that is hidden in part is told much less surely.
-double event_sigma(const Motion& m, std::size_t f, Side s) {
-    auto foot = [&](Side side) { return m.sigma[f][i(on(side, left_heel))] + m.sigma[f][i(on(side, left_toe))]; };
-    const double ratio = foot(s) / std::min(foot(Side::left), foot(Side::right));
-    return std::clamp(0.15 * std::pow(ratio, 2.5), 0.15, 0.5);
-}
-
 } // namespace
 
 void find_contacts(const Motion& m, Measures& out) {
@@ -267,14 +261,7 @@ void find_contacts(const Motion& m, Measures& out) {
         for (std::size_t f = 0; f < m.frames(); ++f)
             state.samples.push_back(m.valid[f] ? Sample{static_cast<double>(c[f]), 0, Absent::none} : Sample{0, 0, Absent::no_body});
         out.series[s == Side::left ? "foot.state.left" : "foot.state.right"] = std::move(state);
-        for (std::size_t f = 1; f < m.frames(); ++f) {
-            const double at = 0.5 * (m.time_s[f] + m.time_s[f - 1]), sigma = exact ? 0.5 / m.rate : event_sigma(m, f, s);
-            if (c[f] == Contact::off && c[f - 1] != Contact::off) out.foot_events.push_back({FootEvent::Kind::off, s, at, sigma});
-            if (c[f] != Contact::off && c[f - 1] == Contact::off) out.foot_events.push_back({FootEvent::Kind::down, s, at, sigma});
-            if (c[f] == Contact::flat && c[f - 1] != Contact::flat) out.foot_events.push_back({FootEvent::Kind::flat, s, at, sigma});
-        }
     }
-    std::sort(out.foot_events.begin(), out.foot_events.end(), [](const FootEvent& a, const FootEvent& b) { return a.time_s < b.time_s; });
 }
 
 } // namespace bevel

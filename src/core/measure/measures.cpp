@@ -1,10 +1,10 @@
-#include "core/measure/measures.h"
 #include "core/measure/contact.h"
+#include "core/measure/events.h"
+#include "core/measure/frame_measures.h"
 #include "core/measure/weight.h"
 #include "core/signal/signal.h"
 #include <algorithm>
 #include <cmath>
-#include <functional>
 #include <numbers>
 
 namespace bevel {
@@ -12,318 +12,259 @@ namespace {
 
 using signal::Series;
 constexpr double deg = std::numbers::pi / 180;
-constexpr std::size_t i(Point p) {
-    return static_cast<std::size_t>(p);
+
+std::string keyed(const std::string& id, std::optional<Side> side) {
+    return side ? id + (*side == Side::left ? ".left" : ".right") : id;
 }
 
-double outward(Side s) {
-    return s == Side::left ? 1 : -1;
+/// Whether the axis a measure is told along lies near enough to the picture on this frame.
+Absent seen(const Motion& m, std::size_t f, Axis axis, const MeasureInfo& info) {
+    if (!m.from_pictures() || axis == Axis::any) return Absent::none;
+    if (axis == Axis::room) return Absent::view;
+    if (axis == Axis::plan) return Absent::none; // the errors decide
+    const double c = std::abs(std::cos(m.azimuth[f])), s = std::abs(std::sin(m.azimuth[f]));
+    const double off = axis == Axis::sideways ? std::atan2(s, c) / deg : std::atan2(c, s) / deg;
+    // The gate is for the part itself, turned from where the picture would show it squarely.
+    const double most = info.turned_deg.value_or(45);
+    if (off <= most + 1e-9) return Absent::none;
+    return off > 45 ? Absent::view : Absent::turned;
 }
 
-/// What a frame measure may look at besides the points.
-struct Context {
-    const Motion& m;
-    Side side = Side::left;
-    bool has_x() const { return m.has_x; }
-    bool has_z() const { return m.has_z; }
-    bool full() const { return m.has_x && m.has_z; }
-    double sw() const { return m.neutral.shoulder_width; }
-};
+/// Works out one measure over the clip: values on every frame, errors on the grid of the motion and between them by interpolation.
+class Column {
+public:
+    Column(const Motion& m, const std::vector<Body3>& own, const FrameMeasure& d, std::optional<Side> side)
+        : m_(m), own_(own), d_(d), info_(*measure_info(d.id)), side_(side) {
+        c_.side = side.value_or(Side::left);
+        c_.info = &info_;
+        c_.stature = m.stature;
+        c_.shoulder_width = m.neutral.shoulder_width;
+        c_.hip_height = m.neutral.hip_height;
+        c_.thigh = m.neutral.thigh;
+        if (m.neutral.source == NeutralSource::quiet_second) c_.neutral = &m.neutral.body;
+    }
 
-struct Value {
-    double v = 0;
-    Absent absent = Absent::none;
-    Value(double x) : v(x) {} // NOLINT: a plain number is a present value
-    Value(Absent a) : absent(a) {}
-};
+    MeasureSeries run() {
+        MeasureSeries out{d_.id, info_.unit, side_, std::vector<Sample>(m_.frames())};
+        for (std::size_t f = 0; f < m_.frames(); ++f) {
+            Sample& s = out.samples[f];
+            s.absent = !m_.valid[f]                                  ? Absent::no_body
+                       : info_.needs_vertical && !m_.vertical_known ? Absent::no_vertical
+                       : info_.needs_neutral && !c_.neutral         ? Absent::no_neutral
+                                                                    : seen(m_, f, d_.axis, info_);
+            if (!s.present()) continue;
+            const Value v = d_.f(own_[f], c_);
+            s.absent = v.absent;
+            s.value = v.v;
+        }
+        errors(out);
+        return out;
+    }
 
-struct Def {
-    const char* id;
-    const char* unit;
-    bool sided;
-    std::vector<Point> points; // left ones for a sided measure; their mirror is added for mid points
-    std::function<Value(const Body3&, const Context&)> f;
-    bool uses_vertical = false;
-    double extra_sigma = 0; // error of the model itself when told from one camera
-};
+private:
+    /// Line of sight through a point of a frame in own axes, unit.
+    Vec3 sight(std::size_t f, std::size_t p) const {
+        const Vec3 d = (m_.m[f][p] - m_.camera_at).normalized();
+        const double c = std::cos(m_.facing[f]), s = std::sin(m_.facing[f]);
+        return Vec3(d.x() * c - d.z() * s, d.y(), d.x() * s + d.z() * c);
+    }
 
-Value knee_flexion(const Body3& b, const Context& c) {
-    if (!c.has_z()) return Absent::view;
-    const Vec3 &h = b[i(on(c.side, left_hip))], &k = b[i(on(c.side, left_knee))], &a = b[i(on(c.side, left_ankle))];
-    const double bend = joint_bend(h, k, a);
-    // Forward is where the toes point; a knee behind the line hip-ankle is past straight.
-    Vec3 toe = b[i(on(c.side, left_toe))] - b[i(on(c.side, left_heel))];
-    toe.y() = 0;
-    const double u = (k - h).dot(a - h) / (a - h).squaredNorm();
-    const Vec3 off = k - h - u * (a - h);
-    return off.dot(toe) < 0 ? -bend : bend;
-}
-
-Value knee_inward(const Body3& b, const Context& c) {
-    if (!c.has_x()) return Absent::view;
-    const Vec3 &h = b[i(on(c.side, left_hip))], &k = b[i(on(c.side, left_knee))], &a = b[i(on(c.side, left_ankle))];
-    const Vec2 t(k.x() - h.x(), k.y() - h.y()), l(a.x() - k.x(), a.y() - k.y());
-    if (t.norm() < 0.8 * c.m.neutral.thigh) return Absent::foreshortened;
-    return outward(c.side) * std::atan2(t.x() * l.y() - t.y() * l.x(), t.dot(l)) / deg;
-}
-
-Value knee_ahead(const Body3& b, const Context& c) {
-    if (!c.has_z()) return Absent::view;
-    const Vec3 &k = b[i(on(c.side, left_knee))], &toe = b[i(on(c.side, left_toe))], &heel = b[i(on(c.side, left_heel))];
-    Vec3 line = toe - heel;
-    line.y() = 0;
-    if (line.norm() < 0.05) return Absent::turned;
-    return 100 * (k - toe).dot(line.normalized());
-}
-
-Value knee_toe(const Body3& b, const Context& c) {
-    if (!c.full()) return Absent::view;
-    Vec3 shin = b[i(on(c.side, left_knee))] - b[i(on(c.side, left_ankle))], foot = b[i(on(c.side, left_toe))] - b[i(on(c.side, left_heel))];
-    shin.y() = foot.y() = 0;
-    if (shin.norm() < 0.08 || shin.dot(foot) <= 0) return Absent::foreshortened; // too short to have a direction, or leaning back
-    const double turn = std::atan2(foot.z() * shin.x() - foot.x() * shin.z(), foot.dot(shin)) / deg;
-    return -outward(c.side) * turn; // inwards positive
-}
-
-Value foot_angle(const Body3& b, const Context& c) {
-    if (!c.full()) return Absent::view;
-    const Vec3 f = b[i(on(c.side, left_toe))] - b[i(on(c.side, left_heel))];
-    return outward(c.side) * std::atan2(f.x(), f.z()) / deg;
-}
-
-Value tilt_of(const Body3& b, const Context& c, Point left, double neutral_width) {
-    if (!c.has_x()) return Absent::view;
-    Vec3 d = b[i(left)] - b[i(mirrored(left))];
-    if (!c.full() && std::abs(d.x()) < std::cos(20 * deg) * neutral_width * 0.93) return Absent::turned;
-    const double run = c.full() ? std::hypot(d.x(), d.z()) : std::abs(d.x());
-    return std::atan2(d.y(), run) / deg;
-}
-
-Value turn_of(const Body3& b, const Context& c, Point left, double width) {
-    const Vec3 d = b[i(left)] - b[i(mirrored(left))];
-    if (c.full()) return std::atan2(-d.z(), d.x()) / deg;
-    if (!c.has_z()) return Absent::view;
-    // From the side the line of hips or shoulders shows its sine.
-    const double s = -d.z() / width;
-    if (std::abs(s) > std::sin(50 * deg)) return Absent::turned;
-    return std::asin(s) / deg;
-}
-
-Value lean(const Body3& b, const Context& c) {
-    if (!c.has_z()) return Absent::view;
-    const Vec3 d = mid(b, left_shoulder) - mid(b, left_hip);
-    return std::atan2(d.z(), d.y()) / deg;
-}
-
-Value side_bend(const Body3& b, const Context& c) {
-    if (!c.has_x()) return Absent::view;
-    const Vec3 d = mid(b, left_shoulder) - mid(b, left_hip);
-    return std::atan2(d.x(), d.y()) / deg;
-}
-
-double plumb_of(const Body3& b, Eigen::Index axis) {
-    return 100 * (mid(b, left_ear)[axis] - 0.5 * (foot_centre(b, Side::left)[axis] + foot_centre(b, Side::right)[axis]));
-}
-
-std::vector<Def> definitions() {
-    const std::vector<Point> leg{left_hip, left_knee, left_ankle};
-    const std::vector<Point> trunk{left_hip, right_hip, left_shoulder, right_shoulder};
-    std::vector<Def> d;
-    d.push_back({"stance.width", "SW", false, {left_ankle, right_ankle}, [](const Body3& b, const Context& c) -> Value {
-                     if (!c.has_x()) return Absent::view;
-                     return std::abs(b[left_ankle].x() - b[right_ankle].x()) / c.sw();
-                 }});
-    d.push_back({"stance.length", "SW", false, {left_ankle, right_ankle}, [](const Body3& b, const Context& c) -> Value {
-                     if (!c.has_z()) return Absent::view;
-                     return std::abs(b[left_ankle].z() - b[right_ankle].z()) / c.sw();
-                 }});
-    d.push_back({"foot.angle", "deg", true, {left_heel, left_toe}, foot_angle});
-    d.push_back({"knee.flexion", "deg", true, leg, knee_flexion, false, 2.0});
-    d.push_back({"knee.inward", "deg", true, leg, knee_inward, false, 1.5});
-    d.push_back({"knee.ahead", "cm", true, {left_knee, left_toe}, knee_ahead, false, 1.0});
-    d.push_back({"knee.toe", "deg", true, {left_knee, left_ankle, left_heel, left_toe}, knee_toe});
-    d.push_back({"pelvis.tilt",
-                 "deg",
-                 false,
-                 {left_hip, right_hip},
-                 [](const Body3& b, const Context& c) { return tilt_of(b, c, left_hip, 0.1 * c.m.stature); },
-                 true});
-    d.push_back({"shoulder.tilt",
-                 "deg",
-                 false,
-                 {left_shoulder, right_shoulder},
-                 [](const Body3& b, const Context& c) { return tilt_of(b, c, left_shoulder, c.sw()); },
-                 true});
-    d.push_back({"pelvis.turn",
-                 "deg",
-                 false,
-                 {left_hip, right_hip},
-                 [](const Body3& b, const Context& c) { return turn_of(b, c, left_hip, 0.1 * c.m.stature); },
-                 false,
-                 6});
-    d.push_back({"shoulder.turn",
-                 "deg",
-                 false,
-                 {left_shoulder, right_shoulder},
-                 [](const Body3& b, const Context& c) { return turn_of(b, c, left_shoulder, c.sw()); },
-                 false,
-                 6});
-    d.push_back({"turn.gap", "deg", false, trunk,
-                 [](const Body3& b, const Context& c) -> Value {
-                     const Value p = turn_of(b, c, left_hip, 0.1 * c.m.stature), s = turn_of(b, c, left_shoulder, c.sw());
-                     if (p.absent != Absent::none) return p;
-                     if (s.absent != Absent::none) return s;
-                     return std::remainder(s.v - p.v, 360);
-                 },
-                 false, 8});
-    d.push_back({"hip.height", "1", false, {left_hip, right_hip}, [](const Body3& b, const Context& c) -> Value {
-                     return mid(b, left_hip).y() / c.m.neutral.hip_height;
-                 }});
-    d.push_back({"thigh",
-                 "deg",
-                 true,
-                 {left_hip, left_knee},
-                 [](const Body3& b, const Context& c) -> Value {
-                     if (!c.has_z()) return Absent::view;
-                     const Vec3 t = b[i(on(c.side, left_knee))] - b[i(on(c.side, left_hip))];
-                     return std::atan2(-t.y(), std::hypot(t.x(), t.z())) / deg;
-                 },
-                 true});
-    d.push_back({"trunk.lean", "deg", false, trunk, lean, true});
-    d.push_back({"trunk.side", "deg", false, trunk, side_bend, true});
-    d.push_back(
-        {"head.offset", "cm", false, {left_ear, right_ear, left_shoulder, right_shoulder}, [](const Body3& b, const Context& c) -> Value {
-             if (!c.has_z()) return Absent::view;
-             if (c.m.neutral.source == NeutralSource::proportions) return Absent::no_neutral;
-             return 100 * (mid(b, left_ear).z() - mid(b, left_shoulder).z() - c.m.neutral.head_offset);
-         }});
-    d.push_back({"plumb.side",
-                 "cm",
-                 false,
-                 {left_ear, right_ear, left_heel, right_heel, left_toe, right_toe},
-                 [](const Body3& b, const Context& c) -> Value {
-                     if (!c.has_x()) return Absent::view;
-                     return plumb_of(b, 0);
-                 },
-                 true});
-    d.push_back({"plumb.forward",
-                 "cm",
-                 false,
-                 {left_ear, right_ear, left_heel, right_heel, left_toe, right_toe},
-                 [](const Body3& b, const Context& c) -> Value {
-                     if (!c.has_z()) return Absent::view;
-                     return plumb_of(b, 2);
-                 },
-                 true});
-    d.push_back({"shoulder.gap", "1", true, {left_ear, left_shoulder}, [](const Body3& b, const Context& c) -> Value {
-                     if (c.m.neutral.source == NeutralSource::proportions) return Absent::no_neutral;
-                     return (b[i(on(c.side, left_ear))].y() - b[i(on(c.side, left_shoulder))].y()) / c.m.neutral.ear_shoulder_gap;
-                 }});
-    d.push_back({"elbow.flexion", "deg", true, {left_shoulder, left_elbow, left_wrist}, [](const Body3& b, const Context& c) -> Value {
-                     if (!c.full()) return Absent::view;
-                     return joint_bend(b[i(on(c.side, left_shoulder))], b[i(on(c.side, left_elbow))], b[i(on(c.side, left_wrist))]);
-                 }});
-    d.push_back({"hand.height", "1", true, {left_wrist}, [](const Body3& b, const Context& c) -> Value {
-                     return b[i(on(c.side, left_wrist))].y() / c.m.stature;
-                 }});
-    d.push_back({"hand.centre",
-                 "SW",
-                 true,
-                 {left_wrist, left_shoulder, right_shoulder, left_hip, right_hip},
-                 [](const Body3& b, const Context& c) -> Value {
-                     if (!c.has_x()) return Absent::view;
-                     const double bone = 0.6 * mid(b, left_shoulder).x() + 0.4 * mid(b, left_hip).x();
-                     return outward(c.side) * (b[i(on(c.side, left_wrist))].x() - bone) / c.sw();
-                 }});
-    return d;
-}
-
-/// First-order propagation: each point moved by its own sigma along every known axis, effects added in squares.
-double propagate(const Def& d, const Body3& b, const Context& c, std::size_t frame, double centre) {
-    double sum = 0;
-    Body3 moved = b;
-    const auto& s = c.m.sigma[frame];
-    for (const Point base : d.points) {
-        const auto p =
-            i(d.sided && base != right_hip && base != right_shoulder && base >= left_eye && base < right_eye ? on(c.side, base) : base);
-        for (Eigen::Index axis = 0; axis < 3; ++axis) {
-            if ((axis == 0 && !c.m.has_x) || (axis == 2 && !c.m.has_z)) continue;
-            const double step = std::max(1e-4, s[p]);
-            moved[p][axis] += step;
-            const Value v = d.f(moved, c);
-            moved[p][axis] = b[p][axis];
-            if (v.absent == Absent::none) sum += std::pow((v.v - centre) / step * s[p], 2);
+    void errors(MeasureSeries& out) {
+        std::vector<std::array<float, 3>> at; // own, clip, person; squared
+        std::vector<std::size_t> frames;
+        for (std::size_t g = 0; g < m_.grid.size(); ++g) {
+            const auto f = m_.grid[g];
+            if (!out.samples[f].present()) continue;
+            at.push_back(error(f, g, out.samples[f].value));
+            frames.push_back(f);
+        }
+        if (at.empty()) {
+            for (auto& s : out.samples)
+                if (s.present() && !m_.grid.empty()) at.push_back(error(m_.grid.front(), 0, s.value)), frames.push_back(m_.grid.front());
+            if (at.empty()) return;
+        }
+        std::size_t k = 0;
+        for (std::size_t f = 0; f < out.samples.size(); ++f) {
+            Sample& s = out.samples[f];
+            if (!s.present()) continue;
+            while (k + 1 < frames.size() && frames[k + 1] <= f) ++k;
+            const auto& a = at[k];
+            const auto& b = at[std::min(k + 1, at.size() - 1)];
+            const double span = k + 1 < frames.size() ? static_cast<double>(frames[k + 1] - frames[k]) : 1;
+            const auto u = static_cast<float>(std::clamp((static_cast<double>(f) - static_cast<double>(frames[k])) / span, 0.0, 1.0));
+            s.own = std::sqrt(a[0] + u * (b[0] - a[0]));
+            s.clip = std::sqrt(a[1] + u * (b[1] - a[1]));
+            s.person = std::sqrt(a[2] + u * (b[2] - a[2]));
+            s.sigma = std::sqrt(s.own * s.own + s.clip * s.clip + s.person * s.person);
+            if (info_.most_sigma && s.sigma > *info_.most_sigma) s = {0, 0, Absent::view};
         }
     }
-    return std::sqrt(sum);
+
+    double difference(const Value& v, double centre) const {
+        if (v.absent != Absent::none) return 0;
+        return info_.unit == "deg" ? std::remainder(v.v - centre, 360) : v.v - centre;
+    }
+
+    std::array<float, 3> error(std::size_t f, std::size_t g, double centre) {
+        double own = 0, clip = 0, person = 0;
+        Body3 now = own_[f];
+        Body3 then = c_.neutral ? *c_.neutral : now;
+        Build c = c_;
+        if (c.neutral) c.neutral = &then;
+        const bool sided = side_.has_value();
+        for (const Point base : d_.points) {
+            const bool follows = sided && base >= left_eye && base < right_eye && !pair_named(base);
+            const auto p = static_cast<std::size_t>(follows ? on(c_.side, base) : base);
+            const PointSigma& s = m_.sigma[f][p];
+            const Vec3 keep = now[p], keep_then = then[p];
+            std::array<std::pair<Vec3, double>, 3> steps{{{Vec3(1, 0, 0), s.across}, {Vec3(0, 1, 0), s.across}, {Vec3(0, 0, 1), s.across}}};
+            if (m_.from_pictures()) {
+                const Vec3 d = sight(f, p), e1 = Vec3(0, 1, 0).cross(d).normalized();
+                steps = {{{e1, s.across}, {d.cross(e1), s.across}, {d, s.depth}}};
+            }
+            for (std::size_t k = 0; k < 3; ++k) {
+                const double h = std::max(1e-4, steps[k].second);
+                now[p] = keep + h * steps[k].first;
+                const double by = difference(d_.f(now, c), centre) / h;
+                own += std::pow(by * steps[k].second, 2);
+                if (m_.from_pictures() && k < 2 && s.person > 0) { // what stays with the person moved the neutral alike
+                    double with = by;
+                    if (c.neutral && info_.needs_neutral) {
+                        then[p] = keep_then + h * steps[k].first;
+                        with = difference(d_.f(now, c), centre) / h;
+                        // A third of it changes with the posture.
+                        with = std::hypot(with, 0.33 * by);
+                    }
+                    person += std::pow(with * s.person, 2);
+                }
+                now[p] = keep;
+                then[p] = keep_then;
+            }
+        }
+        for (const auto& e : m_.shared) {
+            Build moved = c_;
+            moved.stature = e.stature;
+            moved.shoulder_width = e.shoulder_width;
+            moved.hip_height = c_.hip_height * e.stature / m_.stature;
+            moved.thigh = c_.thigh * e.stature / m_.stature;
+            if (moved.neutral) moved.neutral = &e.neutral;
+            const double by = difference(d_.f(e.moved.empty() ? own_[f] : e.moved[g], moved), centre);
+            (e.person ? person : clip) += by * by;
+        }
+        if (std::string_view(d_.id) == "hip.height" && !c_.neutral) person += std::pow(0.03 * centre, 2); // hips of a body of this height
+        return {static_cast<float>(own), static_cast<float>(clip), static_cast<float>(person)};
+    }
+    bool pair_named(Point left) const { return std::find(d_.points.begin(), d_.points.end(), mirrored(left)) != d_.points.end(); }
+
+    const Motion& m_;
+    const std::vector<Body3>& own_;
+    const FrameMeasure& d_;
+    const MeasureInfo& info_;
+    std::optional<Side> side_;
+    Build c_;
+};
+
+Series present_values(const MeasureSeries& s) {
+    Series y(s.samples.size(), NAN);
+    for (std::size_t f = 0; f < y.size(); ++f)
+        if (s.samples[f].present()) y[f] = s.samples[f].value;
+    return y;
 }
 
-MeasureSeries run(const Def& d, const Motion& m, std::optional<Side> side) {
-    MeasureSeries out{d.id, d.unit, side, {}};
-    out.samples.resize(m.frames());
-    Context c{m, side.value_or(Side::left)};
-    const bool one_camera = m.view != View::three_d;
+/// Toes more than so far out make the frontal-plane projection of the knee meaningless; judged on the slow course of the toe-out.
+void gate_toes(const Motion& m, Measures& out) {
+    const double limit = *measure_info("knee.inward")->toes_out_deg;
+    for (const Side side : {Side::left, Side::right}) {
+        auto& inward = out.series.at(keyed("knee.inward", side));
+        const Series angle = present_values(out.series.at(keyed("foot.angle", side)));
+        const Series slow = m.from_pictures() ? signal::low_pass(m.time_s, signal::fill_gaps(m.time_s, angle, 1e9), 0.5) : angle;
+        for (std::size_t f = 0; f < m.frames(); ++f)
+            if (inward.samples[f].present() && std::isfinite(slow[f]) && slow[f] > limit + 1e-9) inward.samples[f] = {0, 0, Absent::toes_out};
+    }
+}
+
+MeasureSeries blank(const char* id, std::optional<Side> side, std::size_t n, Absent why) {
+    const MeasureInfo& i = *measure_info(id);
+    return {i.id, i.unit, side, std::vector<Sample>(n, Sample{0, 0, why})};
+}
+
+/// Way of the foot since it was set down, in foot lengths, and of the knee sideways, in SW.
+void wander(const Motion& m, const std::vector<Body3>& own, Measures& out) {
+    const double foot = m.neutral.foot > 0 ? m.neutral.foot : 0.152 * m.stature;
+    for (const Side s : {Side::left, Side::right}) {
+        MeasureSeries drift = blank("foot.drift", s, m.frames(), Absent::foot_off), knee = blank("knee.drift", s, m.frames(), Absent::foot_off);
+        std::optional<Vec3> set, knee_set;
+        for (std::size_t f = 0; f < m.frames(); ++f) {
+            if (!m.valid[f]) continue;
+            const bool flat = out.contact[static_cast<std::size_t>(s)][f] == Contact::flat;
+            if (!flat) {
+                set.reset();
+                continue;
+            }
+            const Vec3 c = foot_centre(m.m[f], s), k = own[f][static_cast<std::size_t>(on(s, left_knee))];
+            if (!set) set = c, knee_set = k;
+            const auto& ps = m.sigma[f][static_cast<std::size_t>(on(s, left_heel))];
+            const auto& ks = m.sigma[f][static_cast<std::size_t>(on(s, left_knee))];
+            Vec3 way = c - *set;
+            way.y() = 0;
+            double length = way.norm();
+            if (m.from_pictures()) { // across the line of sight only
+                const Vec3 d = (m.m[f][left_hip] - m.camera_at).cross(Vec3(0, 1, 0)).normalized();
+                length = std::abs(way.dot(d));
+            }
+            auto sample = [](double v, double sigma) {
+                Sample q{v, sigma, Absent::none};
+                q.own = static_cast<float>(sigma);
+                return q;
+            };
+            drift.samples[f] = sample(length / foot, 1.414 * ps.across / foot);
+            const Absent turned = seen(m, f, Axis::sideways, *measure_info("knee.drift"));
+            knee.samples[f] = turned == Absent::none ? sample((k.x() - knee_set->x()) / m.neutral.shoulder_width, 1.414 * ks.across / m.neutral.shoulder_width)
+                                                     : Sample{0, 0, turned};
+        }
+        out.series[keyed("foot.drift", s)] = std::move(drift);
+        out.series[keyed("knee.drift", s)] = std::move(knee);
+    }
+    MeasureSeries facing = blank("step.facing", std::nullopt, m.frames(), Absent::no_body);
+    for (std::size_t f = 0; f < m.frames(); ++f)
+        if (m.valid[f]) {
+            facing.samples[f] = {m.facing[f] / deg, m.facing_sigma / deg, Absent::none};
+            facing.samples[f].clip = static_cast<float>(m.facing_sigma / deg);
+        }
+    out.series["step.facing"] = std::move(facing);
+}
+
+/// Turn of the pelvis per second, for the rule that it rests while a foot is off.
+void turn_rate(const Motion& m, Measures& out) {
+    const auto& turn = out.series.at("pelvis.turn");
+    const Series rate = signal::derivative(m.time_s, signal::low_pass(m.time_s, present_values(turn), 2.0));
+    MeasureSeries series = blank("pelvis.turn_rate", std::nullopt, m.frames(), Absent::view);
     for (std::size_t f = 0; f < m.frames(); ++f) {
-        Sample& s = out.samples[f];
-        if (!m.valid[f]) {
+        auto& s = series.samples[f];
+        s.absent = turn.samples[f].absent;
+        if (!s.present()) continue;
+        if (!std::isfinite(rate[f])) {
             s.absent = Absent::no_body;
             continue;
         }
-        const Value v = d.f(m.m[f], c);
-        s.absent = v.absent;
-        if (!s.present()) continue;
-        s.value = v.v;
-        double var = std::pow(propagate(d, m.m[f], c, f, v.v), 2);
-        if (one_camera) var += d.extra_sigma * d.extra_sigma;
-        const std::string_view unit = d.unit;
-        if (d.uses_vertical) {
-            const double per = unit == "deg" ? 1 / deg : unit == "cm" ? 100 * 0.9 * m.stature : 0;
-            var += std::pow(per * m.vertical_sigma, 2);
-        }
-        // Scale: lengths in cm and heights carry it; shares of SW carry the error of SW instead.
-        if (m.camera && unit == "cm") var += std::pow(v.v * m.camera->scale_sigma, 2);
-        if (unit == "SW")
-            var += std::pow(v.v * std::hypot(m.neutral.shoulder_width_sigma / m.neutral.shoulder_width, m.has_x    ? 0
-                                                                                                        : m.camera ? m.camera->scale_sigma
-                                                                                                                   : 0),
-                            2);
-        s.sigma = std::sqrt(var);
+        s.value = std::abs(rate[f]);
+        // Noise of the turn, of which a derivative after 2 Hz lets through about 2 pi times 1.2 Hz; the filter takes two thirds of it.
+        s.own = static_cast<float>(std::max(0.5, turn.samples[f].own * 2 * std::numbers::pi * 1.2 * 0.35));
+        s.sigma = s.own;
     }
-    return out;
-}
-
-/// Toes more than 15 degrees out make the frontal-plane projection of the knee meaningless; judged on the planted foot's median.
-void gate_toes(const Motion& m, Measures& out) {
-    for (const Side side : {Side::left, Side::right}) {
-        auto& inward = out.series[std::string("knee.inward.") + (side == Side::left ? "left" : "right")];
-        Series angle(m.frames(), NAN);
-        const double foot = m.view == View::three_d ? 1 : 0.152 * m.stature;
-        for (std::size_t f = 0; f < m.frames(); ++f) {
-            if (!m.valid[f]) continue;
-            const Vec3 d = m.m[f][i(on(side, left_toe))] - m.m[f][i(on(side, left_heel))];
-            if (m.view == View::three_d)
-                angle[f] = outward(side) * std::atan2(d.x(), d.z()) / deg;
-            else if (m.has_x)
-                angle[f] = outward(side) * std::asin(std::clamp(d.x() / foot, -1.0, 1.0)) / deg;
-        }
-        const Series slow = m.view == View::three_d ? angle : signal::low_pass(m.time_s, angle, 0.5);
-        const double limit = m.view == View::three_d ? 15.0 : 26.0; // one camera tells the toes' direction to about 10 degrees
-        for (std::size_t f = 0; f < m.frames(); ++f)
-            if (inward.samples[f].present() && std::isfinite(slow[f]) && slow[f] > limit + 1e-9)
-                inward.samples[f] = {0, 0, Absent::toes_out};
-    }
+    out.series["pelvis.turn_rate"] = std::move(series);
 }
 
 } // namespace
 
 std::string_view absent_name(Absent a) {
-    constexpr std::array<std::string_view, 12> names{"none",       "view",       "no_body",     "turned",   "foreshortened", "toes_out",
-                                                     "feet_close", "no_neutral", "no_vertical", "foot_off", "no_event",      "hidden"};
+    constexpr std::array<std::string_view, absent_count> names{"none",       "view",       "no_body",     "turned",   "foreshortened", "toes_out", "feet_close",
+                                                               "no_neutral", "no_vertical", "foot_off", "no_event",      "hidden",   "not_marked", "no_floor"};
     return names[static_cast<std::size_t>(a)];
 }
 
 std::optional<Absent> MeasureSeries::absent_throughout() const {
-    std::array<std::size_t, 12> count{};
+    std::array<std::size_t, absent_count> count{};
     for (const auto& s : samples) {
         if (s.present()) return std::nullopt;
         ++count[static_cast<std::size_t>(s.absent)];
@@ -332,43 +273,30 @@ std::optional<Absent> MeasureSeries::absent_throughout() const {
 }
 
 const MeasureSeries* Measures::find(const std::string& id, std::optional<Side> side) const {
-    const auto it = series.find(side ? id + (*side == Side::left ? ".left" : ".right") : id);
+    const auto it = series.find(keyed(id, side));
     return it == series.end() ? nullptr : &it->second;
 }
 
 Measures measure(const Motion& m, const MeasureOptions& options) {
     Measures out;
     out.time_s = m.time_s;
-    static const std::vector<Def> defs = definitions();
-    for (const auto& d : defs) {
-        if (!d.sided) {
-            out.series[d.id] = run(d, m, std::nullopt);
+    std::vector<Body3> own(m.frames());
+    for (std::size_t f = 0; f < m.frames(); ++f)
+        if (m.valid[f]) own[f] = m.own(f);
+    for (const auto& d : frame_measures()) {
+        if (!measure_info(d.id)->sided) {
+            out.series[d.id] = Column(m, own, d, std::nullopt).run();
             continue;
         }
-        for (const Side s : {Side::left, Side::right})
-            out.series[std::string(d.id) + (s == Side::left ? ".left" : ".right")] = run(d, m, s);
+        for (const Side s : {Side::left, Side::right}) out.series[keyed(d.id, s)] = Column(m, own, d, s).run();
     }
     gate_toes(m, out);
     find_contacts(m, out);
     weigh(m, options.sex, out);
-    // Turn of the pelvis per second, for the rule that it rests while a foot is off.
-    const auto& turn = out.series.at("pelvis.turn");
-    Series y(m.frames(), NAN);
-    for (std::size_t f = 0; f < m.frames(); ++f)
-        if (turn.samples[f].present()) y[f] = turn.samples[f].value;
-    const Series rate = signal::derivative(m.time_s, signal::low_pass(m.time_s, y, 2.0));
-    MeasureSeries series{"pelvis.turn_rate", "deg/s", std::nullopt, turn.samples};
-    for (std::size_t f = 0; f < m.frames(); ++f) {
-        auto& s = series.samples[f];
-        if (!s.present()) continue;
-        if (!std::isfinite(rate[f])) {
-            s.absent = Absent::no_body;
-            continue;
-        }
-        s.value = std::abs(rate[f]);
-        s.sigma = m.view == View::three_d ? 1.0 : 16.0;
-    }
-    out.series["pelvis.turn_rate"] = std::move(series);
+    wander(m, own, out);
+    turn_rate(m, out);
+    for (const char* id : {"back.upper", "back.lower", "breath.lag"}) out.series[id] = blank(id, std::nullopt, m.frames(), Absent::not_marked);
+    find_events(m, out);
     return out;
 }
 

@@ -1,6 +1,7 @@
-// Measures of the body over time. Ids, signs and units are those of the measure catalogue (data/measures.json).
+// Evidence: measures of the body over time and its events. Ids, signs, units and gates are those of the measure catalogue
+// (data/measures.json, built into the program). Knows no movement, no band, no school.
 #pragma once
-#include "core/measure/motion.h"
+#include "core/ground/motion.h"
 #include "core/movement/posture.h"
 #include <map>
 
@@ -12,7 +13,7 @@ enum class Absent {
     view,          // cannot be told from this view
     no_body,       // nobody found on the frame
     turned,        // the part is turned too far from the picture plane
-    foreshortened, // the thigh shows less than 0.8 of its length
+    foreshortened, // the limb shows too little of its length
     toes_out,      // toes point more than 15 degrees out
     feet_close,    // feet less than 0.25 m apart
     no_neutral,    // no quiet standing to compare with
@@ -20,14 +21,36 @@ enum class Absent {
     foot_off,      // the foot is off the floor, or both are
     no_event,      // the event was not found
     hidden,        // the foot is hidden in part, and the moment is told too roughly
+    not_marked,    // needs points or moments that a person marks
+    no_floor,      // the floor is not known, and the feet stand at different depths
 };
+inline constexpr std::size_t absent_count = 14;
 std::string_view absent_name(Absent a);
 
 struct Sample {
     double value = 0, sigma = 0;
     Absent absent = Absent::none;
+    // Parts of sigma: of this frame alone, of the whole clip, of the person in every clip from this view.
+    float own = 0, clip = 0, person = 0;
     bool present() const { return absent == Absent::none; }
 };
+
+/// What the catalogue says of a measure.
+struct MeasureInfo {
+    std::string id, name, unit, family, definition, seen_from;
+    bool sided = false, hidden = false;
+    // Gates, where the catalogue sets them.
+    std::optional<double> turned_deg; // the axis it is told along may be turned so far out of the picture
+    std::optional<double> most_sigma; // a larger error is "cannot be told from this view"
+    std::optional<double> least_m;    // what must be that long to have a direction
+    std::optional<double> share;      // of its length that a limb must show
+    std::optional<double> toes_out_deg;
+    bool needs_vertical = false, needs_neutral = false;
+};
+/// The catalogue, in the order of the file.
+const std::vector<MeasureInfo>& measure_catalogue();
+/// Nothing for an unknown id.
+const MeasureInfo* measure_info(std::string_view id);
 
 /// One measure through the clip, a sample a frame.
 struct MeasureSeries {
@@ -38,31 +61,51 @@ struct MeasureSeries {
     std::optional<Absent> absent_throughout() const;
 };
 
-/// One shift of weight from one level to another.
+/// One transfer of weight from one level to another, from the projection of the body centre between the feet. An overshoot, a plateau and
+/// a way back are shifts of their own or none.
 struct Shift {
     double onset_s = 0, start_s = 0, end_s = 0; // 10 % of peak speed; 10 % and 90 % of the way
-    double from = 0, to = 0;                    // share on the left foot (or on the front foot) before and after
+    double from = 0, to = 0;                    // share on the left foot before and after
     int peaks = 1;                              // prominent peaks of speed
     double stop_s = 0;                          // longest halt on the way
-    double sigma_s = 0.05;
+    double stop_sigma_s = 0.05;                 // of the length of a halt: error of the share over the speed around it
+    double sigma_s = 0.05;                      // of start and end
+    double onset_sigma_s = 0.05;
     double duration() const { return end_s - start_s; }
 };
 
-struct FootEvent {
-    enum class Kind { off, down, flat } kind; // leaves the floor; first touch; flat
-    Side side;
+enum class EventKind {
+    heel_down, toe_down, flat, heel_up, toe_up, off, // of a foot
+    shift_onset, shift_start, shift_end, stop,       // of the weight
+    turn_onset, turn_end,                            // of pelvis, shoulders or head
+    hand_stop,
+    low, high, // of the hips
+};
+enum class Part { foot, weight, pelvis, shoulders, head, hand, hips };
+std::string_view event_name(EventKind k);
+std::string_view part_name(Part p);
+
+struct Event {
+    EventKind kind;
+    Part part = Part::foot;
+    std::optional<Side> side;
     double time_s = 0, sigma_s = 0;
 };
 
 struct Measures {
     std::vector<double> time_s;
-    std::map<std::string, MeasureSeries> series; // key: id, with .left / .right for sided ones
+    std::map<std::string, MeasureSeries> series; // key: id of the catalogue, with .left / .right for sided ones
     std::array<std::vector<Contact>, 2> contact; // left, right
-    std::vector<Shift> shifts;                   // of weight.left, or of weight.front where only that is seen
-    bool shifts_are_front = false;               // shifts run along the forward axis (share on the forward foot's side: left foot)
-    std::vector<FootEvent> foot_events;
-    std::vector<Vec3> centre; // body centre, m
+    std::vector<Shift> shifts;
+    bool shifts_are_front = false; // only the share along the forward axis is seen
+    std::vector<Event> events;     // in order of time
+    std::vector<Vec3> centre;      // body centre, m
     const MeasureSeries* find(const std::string& id, std::optional<Side> side = std::nullopt) const;
+};
+
+struct Evidence {
+    Motion motion;
+    Measures measures;
 };
 
 struct MeasureOptions {
@@ -72,7 +115,8 @@ struct MeasureOptions {
 /// All measures of a motion. Each has either a value with its 1-sigma or the reason for having none, at every frame.
 Measures measure(const Motion& motion, const MeasureOptions& options = {});
 
-/// Shifts in a signal of the share of weight (unclamped): every change by at least 0.25 between turning points.
-std::vector<Shift> find_shifts(const std::vector<double>& time_s, const std::vector<double>& share, double noise);
+/// Shifts in a signal of the share of weight (unclamped projection) whose 1-sigma from moment to moment is `noise`, and that wanders with the
+/// posture by `wander`. Found are changes of at least 0.15 and five sigma.
+std::vector<Shift> find_shifts(const std::vector<double>& time_s, const std::vector<double>& share, double noise, double wander = 0);
 
 } // namespace bevel

@@ -8,25 +8,22 @@ namespace {
 
 using signal::Series;
 constexpr double gravity = 9.81;
+// Of a body of the table's masses: where its centre lies beside that of the person, m (segments' masses differ by some per cent).
+constexpr double masses_spread = 0.009;
 constexpr std::size_t i(Point p) {
     return static_cast<std::size_t>(p);
 }
 
-double foot_sigma(const Motion& m, std::size_t f, Side s) {
-    return m.sigma[f][i(on(s, left_heel))] * 0.75;
-}
-
 using Feet = std::array<std::vector<Vec3>, 2>; // foot centres, left and right, a frame each
 
-/// Where the feet stand. From one camera a foot in the air counts where it stood, and from the middle of its way on where it will stand:
-/// on its way it would change the line between the feet and with it the share of a body that does not move.
+/// Where the feet stand. A foot in the air counts where it stood, and from the middle of its way on where it will stand: on its way it
+/// would change the line between the feet and with it the share of a body that does not move.
 Feet standing_feet(const Motion& m, const Measures& out) {
     Feet feet;
     const auto n = m.frames();
     for (const Side s : {Side::left, Side::right}) {
         auto& c = feet[static_cast<std::size_t>(s)];
-        for (std::size_t f = 0; f < n; ++f) c.push_back(foot_centre(m.m[f], s));
-        if (m.view == View::three_d) continue;
+        for (std::size_t f = 0; f < n; ++f) c.push_back(m.valid[f] ? foot_centre(m.m[f], s) : Vec3(NAN, NAN, NAN));
         const auto& contact = out.contact[static_cast<std::size_t>(s)];
         auto placed = [&](std::size_t from, std::size_t to) {
             Series x, z;
@@ -52,51 +49,111 @@ Feet standing_feet(const Motion& m, const Measures& out) {
     return feet;
 }
 
-/// Share on the left foot of a point over the floor; axis 0 sideways, 2 forward, -1 along the line of the feet in plan.
-Sample share_at(const Motion& m, const Feet& feet, std::size_t f, const Vec3& zero_moment, Eigen::Index axis) {
-    const Vec3 &l = feet[0][f], &r = feet[1][f];
-    double span = 0, along = 0;
-    if (axis < 0) {
-        Vec3 line = l - r, rel = zero_moment - r;
-        line.y() = rel.y() = 0;
-        span = line.norm();
-        along = span > 0 ? rel.dot(line) / span : 0;
-    } else {
-        span = l[axis] - r[axis];
-        along = zero_moment[axis] - r[axis];
+/// The share of weight along one direction of the floor: of each camera the one that lies in its picture, of 3D points the line of the feet.
+struct Along {
+    Series span, still, moving; // distance of the feet; projection of the body centre and of its zero moment, share on the left foot
+    Series sigma;               // of a share, the vertical's part left out
+    double tilt = 0;            // part of the vertical, m
+};
+
+Along project(const Motion& m, const Feet& feet, const std::vector<Vec3>& centre, const std::array<Series, 3>& acc, double centre_sigma) {
+    const auto n = m.frames();
+    Along a{Series(n, NAN), Series(n, NAN), Series(n, NAN), Series(n, NAN), 0};
+    const Vec3 right(std::cos(m.start_azimuth), 0, -std::sin(m.start_azimuth)); // of the picture
+    for (std::size_t f = 0; f < n; ++f) {
+        if (!m.valid[f]) continue;
+        Vec3 line = feet[0][f] - feet[1][f];
+        line.y() = 0;
+        const Vec3 axis = m.from_pictures() ? right : Vec3(line.normalized());
+        const double span = line.dot(axis);
+        Vec3 zero = centre[f];
+        for (Eigen::Index k = 0; k < 3; k += 2)
+            if (std::isfinite(acc[static_cast<std::size_t>(k)][f])) zero[k] -= acc[static_cast<std::size_t>(k)][f] * centre[f].y() / gravity;
+        a.span[f] = span;
+        a.still[f] = (centre[f] - feet[1][f]).dot(axis) / span;
+        a.moving[f] = (zero - feet[1][f]).dot(axis) / span;
+        auto foot = [&](Side s) {
+            const auto& p = m.sigma[f][i(on(s, left_heel))];
+            return 0.75 * std::hypot(p.across, p.person);
+        };
+        // A body beside the line of the feet is projected beside its place.
+        const double slant = std::sqrt(std::max(0.0, line.squaredNorm() - span * span)) / std::max(0.05, std::abs(span));
+        const double w = a.still[f], body = std::hypot(centre_sigma, m.from_pictures() ? 0.03 * slant : 0);
+        a.sigma[f] = std::sqrt(body * body + std::pow(foot(Side::left) * w, 2) + std::pow(foot(Side::right) * (1 - w), 2)) / std::abs(span);
     }
-    if (std::abs(span) < (m.view == View::three_d ? 0.12 : 0.25)) return {0, 0, Absent::feet_close};
-    const double w = along / span;
-    const double centre_sigma = m.view == View::three_d ? 0.008 : 0.011;
-    const double foot = 0.5 * (foot_sigma(m, f, Side::left) + foot_sigma(m, f, Side::right));
-    const double tilt = m.vertical_sigma * 0.95; // a tilted vertical moves the centre, 0.95 m up, over the feet
-    return {w, std::sqrt(centre_sigma * centre_sigma + foot * foot * (w * w + (1 - w) * (1 - w)) + tilt * tilt) / std::abs(span),
-            Absent::none};
+    a.tilt = (m.camera ? m.camera->roll.sigma : m.vertical_sigma) * 0.56 * m.stature; // the body centre stands so high
+    return a;
 }
 
-/// Offset of the share learnt from quiet single supports, where all of it must be on one foot.
-double single_support_offset(const Motion& m, const Feet& feet, const Measures& out, const std::vector<Sample>& raw, Eigen::Index axis) {
+/// Offset, m, learnt from quiet single supports of 0.3 s and more, where all of the weight must be on one foot; with it goes most of the
+/// error of a tilted vertical. Nothing without such a support.
+std::optional<double> calibration(const Motion& m, const Measures& out, const Along& a) {
     Series metres;
     const auto n = m.frames();
     for (const Side up : {Side::left, Side::right}) {
         const auto& c = out.contact[static_cast<std::size_t>(up)];
-        for (std::size_t a = 0; a < n;) {
-            std::size_t b = a;
+        for (std::size_t k = 0; k < n;) {
+            std::size_t b = k;
             while (b < n && c[b] == Contact::off) ++b;
-            if (b > a + 2 && m.time_s[b - 1] - m.time_s[a] >= 0.3) {
-                // The middle half of the support: the body has arrived and does not yet leave.
-                for (std::size_t f = a + (b - a) / 4; f < b - (b - a) / 4; ++f) {
-                    if (!raw[f].present()) continue;
-                    const double want = up == Side::left ? 0.0 : 1.0;
-                    const double span = feet[0][f][axis] - feet[1][f][axis];
-                    metres.push_back((raw[f].value - want) * span);
-                }
-            }
-            a = std::max(b, a + 1);
+            if (b > k + 2 && m.time_s[b - 1] - m.time_s[k] >= 0.3) // its middle half: the body has arrived and does not yet leave
+                for (std::size_t f = k + (b - k) / 4; f < b - (b - k) / 4; ++f)
+                    if (std::isfinite(a.still[f]) && std::abs(a.span[f]) > 0.12) metres.push_back((a.still[f] - (up == Side::left ? 0.0 : 1.0)) * a.span[f]);
+            k = std::max(b, k + 1);
         }
     }
-    if (metres.size() < 10) return 0;
-    return std::clamp(signal::median(metres), -0.04, 0.04);
+    if (metres.size() < 10) return std::nullopt;
+    const double most = std::hypot(0.04, 2 * a.tilt);
+    return std::clamp(signal::median(metres), -most, most);
+}
+
+/// The outline of the feet on the ground against the extrapolated body centre (Hof 2005), in half widths; points in metres.
+Value base_margin(const Motion& m, const Measures& out, std::size_t f, const Vec3& centre, const Vec3& speed) {
+    std::vector<Vec2> points;
+    for (const Side s : {Side::left, Side::right}) {
+        if (out.contact[static_cast<std::size_t>(s)][f] == Contact::off) continue;
+        const Vec3 &heel = m.m[f][i(on(s, left_heel))], &toe = m.m[f][i(on(s, left_toe))];
+        const Vec2 h(heel.x(), heel.z()), d = Vec2(toe.x(), toe.z()) - h;
+        if (d.norm() < 0.05) continue;
+        const Vec2 side = Vec2(-d.y(), d.x()).normalized() * 0.035; // half the width of a foot
+        for (const Vec2& p : {h, Vec2(h + 0.72 * d)}) points.push_back(p + side), points.push_back(p - side);
+    }
+    if (points.size() < 4) return Absent::foot_off;
+    // Convex hull (Andrew 1979).
+    std::sort(points.begin(), points.end(), [](const Vec2& a, const Vec2& b) { return a.x() < b.x() || (a.x() == b.x() && a.y() < b.y()); });
+    auto cross = [](const Vec2& o, const Vec2& a, const Vec2& b) { return (a.x() - o.x()) * (b.y() - o.y()) - (a.y() - o.y()) * (b.x() - o.x()); };
+    std::vector<Vec2> hull(2 * points.size());
+    std::size_t k = 0;
+    for (std::size_t q = 0; q < points.size(); hull[k++] = points[q++])
+        while (k >= 2 && cross(hull[k - 2], hull[k - 1], points[q]) <= 0) --k;
+    for (std::size_t q = points.size() - 1, least = k + 1; q-- > 0; hull[k++] = points[q])
+        while (k >= least && cross(hull[k - 2], hull[k - 1], points[q]) <= 0) --k;
+    hull.resize(k - 1);
+    const double l = std::max(0.3, centre.y());
+    const Vec2 x = Vec2(centre.x(), centre.z()) + Vec2(speed.x(), speed.z()) / std::sqrt(gravity / l);
+    double nearest = 1e9, half = 1e9;
+    for (std::size_t q = 0; q < hull.size(); ++q) {
+        const Vec2 &a = hull[q], d = hull[(q + 1) % hull.size()] - a;
+        if (d.norm() < 1e-6) continue;
+        const Vec2 inward = Vec2(-d.y(), d.x()).normalized();
+        nearest = std::min(nearest, (x - a).dot(inward));
+        double width = 0;
+        for (const auto& p : hull) width = std::max(width, (p - a).dot(inward));
+        half = std::min(half, 0.5 * width);
+    }
+    return nearest / half;
+}
+
+Sample sample(double v, double own, double clip, double person) {
+    Sample s{v, std::sqrt(own * own + clip * clip + person * person), Absent::none};
+    s.own = static_cast<float>(own);
+    s.clip = static_cast<float>(clip);
+    s.person = static_cast<float>(person);
+    return s;
+}
+
+MeasureSeries column(const char* id, std::optional<Side> side, std::vector<Sample> samples) {
+    const MeasureInfo& info = *measure_info(id);
+    return {info.id, info.unit, side, std::move(samples)};
 }
 
 } // namespace
@@ -106,39 +163,46 @@ void weigh(const Motion& m, Sex sex, Measures& out) {
     const auto w = centre_weights(SegmentTable::of(sex));
     std::array<Series, 3> c{Series(n, NAN), Series(n, NAN), Series(n, NAN)};
     out.centre.assign(n, Vec3::Zero());
+    Series own_noise;
+    double person = 0;
     for (std::size_t f = 0; f < n; ++f) {
         if (!m.valid[f]) continue;
         Vec3 at = Vec3::Zero();
-        for (std::size_t p = 0; p < w.size(); ++p) at += w[p] * m.m[f][p];
+        double own = 0, bias = 0;
+        for (std::size_t p = 0; p < w.size(); ++p) {
+            at += w[p] * m.m[f][p];
+            own += std::pow(w[p] * m.sigma[f][p].across, 2);
+            bias += std::pow(w[p] * m.sigma[f][p].person, 2);
+        }
         out.centre[f] = at;
+        own_noise.push_back(std::sqrt(own));
+        person = std::max(person, std::sqrt(bias));
         for (std::size_t a = 0; a < 3; ++a) c[a][f] = at[static_cast<Eigen::Index>(a)];
     }
-    std::array<Series, 3> acc;
+    std::array<Series, 3> speed, acc;
     for (std::size_t a = 0; a < 3; ++a) {
         const Series slow = signal::low_pass(m.time_s, c[a], 2.0);
-        acc[a] = signal::derivative(m.time_s, signal::derivative(m.time_s, slow));
+        speed[a] = signal::derivative(m.time_s, slow);
+        acc[a] = signal::derivative(m.time_s, speed[a]);
     }
     const Feet feet = standing_feet(m, out);
-    auto course = [&](Eigen::Index axis, bool visible) {
+    const double own = own_noise.empty() ? 0 : signal::median(own_noise);
+    Along along = project(m, feet, out.centre, acc, std::hypot(masses_spread, person));
+    const auto offset = m.from_pictures() ? calibration(m, out, along) : std::nullopt;
+    const double tilt = along.tilt * (offset ? 0.35 : 1);
+    const double least = *measure_info("weight.left")->least_m, most = *measure_info("weight.left")->most_sigma;
+    auto course = [&](const Series& share, Absent hidden, double noise) {
         std::vector<Sample> raw(n);
         for (std::size_t f = 0; f < n; ++f) {
-            if (!visible) {
-                raw[f].absent = Absent::view;
-            } else if (!m.valid[f]) {
-                raw[f].absent = Absent::no_body;
-            } else {
-                Vec3 zero = out.centre[f];
-                for (Eigen::Index a = 0; a < 3; ++a) {
-                    const double q = acc[static_cast<std::size_t>(a)][f];
-                    if (a != 1 && std::isfinite(q)) zero[a] -= q * out.centre[f].y() / gravity;
-                }
-                raw[f] = share_at(m, feet, f, zero, axis);
+            Sample& s = raw[f];
+            s.absent = !m.valid[f] ? Absent::no_body : hidden;
+            if (!s.present()) continue;
+            if (std::abs(along.span[f]) < (m.from_pictures() ? least : 0.12)) {
+                s.absent = Absent::feet_close;
+                continue;
             }
-        }
-        if (visible && axis >= 0) {
-            const double offset = single_support_offset(m, feet, out, raw, axis);
-            for (std::size_t f = 0; f < n; ++f)
-                if (raw[f].present()) raw[f].value -= offset / (feet[0][f][axis] - feet[1][f][axis]);
+            s = sample(share[f] - offset.value_or(0) / along.span[f], noise / std::abs(along.span[f]), tilt / std::abs(along.span[f]), along.sigma[f]);
+            if (s.sigma > most) s = {0, 0, Absent::view};
         }
         return raw;
     };
@@ -149,39 +213,100 @@ void weigh(const Motion& m, Sex sex, Measures& out) {
             if (l && r) {
                 raw[f] = {0, 0, Absent::foot_off};
             } else if (l || r) {
-                raw[f] = {l ? 0.0 : 1.0, raw[f].present() ? raw[f].sigma : 0.05, Absent::none}; // a lifted foot carries nothing
+                raw[f] = sample(l ? 0.0 : 1.0, 0.02, 0, raw[f].present() ? 0.5 * raw[f].sigma : 0.05); // a lifted foot carries nothing
             } else if (raw[f].present()) {
                 raw[f].value = std::clamp(raw[f].value, 0.0, 1.0);
             }
         }
         return raw;
     };
-    const bool full = m.view == View::three_d;
-    const auto left_raw = course(full ? -1 : 0, m.has_x);
-    // Forward share: on the foot that is the left one, along the forward axis; the front foot's own share follows from which is ahead.
-    const auto along_raw = course(2, m.has_z);
-    out.series["weight.left"] = {"weight.left", "1", std::nullopt, shown(left_raw)};
-    out.series["weight.left_raw"] = {"weight.left_raw", "1", std::nullopt, left_raw};
-    MeasureSeries front{"weight.front", "1", std::nullopt, along_raw};
+    const bool full = !m.from_pictures();
+    // The correction by the acceleration of the body centre carries its noise: twice differentiated below 2 Hz, times height over g.
+    const double shaken = 3 * own;
+    const auto left_raw = course(along.moving, full || m.has_x ? Absent::none : Absent::view, shaken);
+    const auto front_raw = course(along.moving, full || m.has_z ? Absent::none : Absent::view, shaken);
+    out.series["weight.left"] = column("weight.left", std::nullopt, shown(left_raw));
+    out.series["weight.left_raw"] = column("weight.left_raw", std::nullopt, left_raw);
+    MeasureSeries front = column("weight.front", std::nullopt, shown(front_raw));
     for (std::size_t f = 0; f < n; ++f) {
         auto& s = front.samples[f];
         if (!s.present()) continue;
-        const bool left_ahead = feet[0][f].z() > feet[1][f].z();
-        s.value = std::clamp(left_ahead ? s.value : 1 - s.value, 0.0, 1.0);
+        const Vec3 line = feet[0][f] - feet[1][f];
+        const double ahead = line.x() * std::sin(m.facing[f]) + line.z() * std::cos(m.facing[f]);
+        if (std::abs(ahead) < least) // side by side: no foot is the front one
+            s = {0, 0, Absent::feet_close};
+        else
+            s.value = ahead > 0 ? s.value : 1 - s.value;
     }
     out.series["weight.front"] = std::move(front);
     out.shifts_are_front = !m.has_x;
-    const auto& source = out.shifts_are_front ? along_raw : left_raw;
-    out.series["weight.along_raw"] = {"weight.along_raw", "1", std::nullopt, source};
-    Series y(n, NAN);
-    Series sig;
+    const auto still = course(along.still, Absent::none, own);
+    out.series["weight.along_raw"] = column("weight.along_raw", std::nullopt, still);
+    Series y(n, NAN), noise, wander;
     for (std::size_t f = 0; f < n; ++f)
-        if (source[f].present()) {
-            y[f] = source[f].value;
-            sig.push_back(source[f].sigma);
+        if (still[f].present()) {
+            y[f] = still[f].value;
+            noise.push_back(still[f].own);
+            wander.push_back(still[f].person);
         }
-    out.shifts = find_shifts(m.time_s, y, full ? 0 : 0.02);
-    for (auto& s : out.shifts) s.sigma_s = full ? 0.5 / m.rate : std::clamp(s.sigma_s, 0.05, 0.4);
+    // About half of what stays with the person changes with the posture, and so with the shift.
+    out.shifts = noise.empty() ? std::vector<Shift>{} : find_shifts(m.time_s, y, signal::median(noise), 0.5 * signal::median(wander));
+
+    // Heel against ball of each foot, the margin of balance, sway.
+    const double turned = measure_info("weight.heel")->turned_deg.value_or(25) * 3.14159265358979 / 180;
+    for (const Side s : {Side::left, Side::right}) {
+        std::vector<Sample> heel(n, Sample{0, 0, Absent::view});
+        for (std::size_t f = 0; f < n; ++f) {
+            if (!m.valid[f]) heel[f].absent = Absent::no_body;
+            if (!m.valid[f] || (!full && std::abs(std::sin(m.azimuth[f])) < std::cos(turned))) continue;
+            if (!m.vertical_known) {
+                heel[f].absent = Absent::no_vertical;
+                continue;
+            }
+            if (out.contact[static_cast<std::size_t>(s)][f] == Contact::off) {
+                heel[f].absent = Absent::foot_off;
+                continue;
+            }
+            const Vec3 &h = m.m[f][i(on(s, left_heel))], &toe = m.m[f][i(on(s, left_toe))];
+            Vec3 d = 0.72 * (toe - h), rel = out.centre[f] - h;
+            d.y() = rel.y() = 0;
+            if (d.norm() < 0.08) continue;
+            const double per = 1 / d.norm();
+            const auto& p = m.sigma[f][i(on(s, left_heel))];
+            heel[f] = sample(1 - rel.dot(d) * per * per, std::hypot(own, p.across) * per,
+                             (m.camera ? m.camera->roll.sigma : m.vertical_sigma) * 0.56 * m.stature * per,
+                             std::sqrt(masses_spread * masses_spread + person * person + p.person * p.person) * per);
+            if (heel[f].sigma > *measure_info("weight.heel")->most_sigma) heel[f] = {0, 0, Absent::view};
+        }
+        out.series[s == Side::left ? "weight.heel.left" : "weight.heel.right"] = column("weight.heel", s, std::move(heel));
+    }
+    std::vector<Sample> margin(n, Sample{0, 0, full ? Absent::no_body : Absent::view});
+    for (std::size_t f = 0; f < n && full; ++f) {
+        if (!m.valid[f]) continue;
+        auto rate = [&](std::size_t a) { return std::isfinite(speed[a][f]) ? speed[a][f] : 0; };
+        const Value v = base_margin(m, out, f, out.centre[f], Vec3(rate(0), rate(1), rate(2)));
+        margin[f].absent = v.absent;
+        if (v.absent == Absent::none) margin[f] = sample(v.v, own / 0.1, 0.01, std::hypot(masses_spread, 0.01) / 0.1);
+    }
+    out.series["base.margin"] = column("base.margin", std::nullopt, std::move(margin));
+    std::vector<Sample> sway(n, Sample{0, 0, Absent::no_neutral});
+    const Neutral& u = m.neutral;
+    if (u.source == NeutralSource::quiet_second) {
+        double path = 0, time = 0;
+        std::size_t last = n;
+        for (std::size_t f = 0; f < n; ++f) {
+            if (m.time_s[f] < u.from_s || m.time_s[f] > u.to_s || !m.valid[f] || !std::isfinite(speed[0][f]) || !std::isfinite(speed[2][f])) continue;
+            if (last < n) {
+                const Vec3 v(speed[0][f], 0, speed[2][f]), right(std::cos(m.start_azimuth), 0, -std::sin(m.start_azimuth));
+                path += (full ? v.norm() : std::abs(v.dot(right))) * (m.time_s[f] - m.time_s[last]);
+                time += m.time_s[f] - m.time_s[last];
+            }
+            last = f;
+        }
+        for (std::size_t f = 0; f < n; ++f)
+            if (time > 0.5 && m.time_s[f] >= u.from_s && m.time_s[f] <= u.to_s) sway[f] = sample(1000 * path / time, 1000 * own * 2.0, 0, 1);
+    }
+    out.series["sway.speed"] = column("sway.speed", std::nullopt, std::move(sway));
 }
 
 } // namespace bevel

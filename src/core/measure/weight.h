@@ -1,6 +1,6 @@
 // Body centre, share of weight and its shifts. Contacts must be known before.
 #pragma once
-#include "core/measure/measures.h"
+#include "core/measure/frame_measures.h"
 
 namespace bevel {
 

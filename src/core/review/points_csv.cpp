@@ -32,12 +32,12 @@ std::optional<double> cell(std::string_view s) {
 
 struct Columns {
     int time = -1;
-    std::array<std::array<int, 6>, point_count> of; // x_px y_px vis x_m y_m z_m
-    bool px = true, m = true;
+    std::array<std::array<int, 8>, point_count> of; // x_px y_px vis x_m y_m z_m sigma_px sigma_m
+    bool px = true, m = true, m_sigma = false;
 };
 
 Result<Columns> columns(std::string_view header) {
-    static constexpr std::array<std::string_view, 6> endings{"_x_px", "_y_px", "_vis", "_x_m", "_y_m", "_z_m"};
+    static constexpr std::array<std::string_view, 8> endings{"_x_px", "_y_px", "_vis", "_x_m", "_y_m", "_z_m", "_sigma_px", "_sigma_m"};
     Columns c;
     for (auto& o : c.of) o.fill(-1);
     const auto names = split(header);
@@ -58,6 +58,7 @@ Result<Columns> columns(std::string_view header) {
         const bool px = o[0] >= 0 && o[1] >= 0, m = o[3] >= 0 && o[4] >= 0 && o[5] >= 0;
         c.px = c.px && px;
         c.m = c.m && m;
+        c.m_sigma = c.m_sigma || o[7] >= 0;
         if (!px && !m && missing.empty()) missing = point_name(static_cast<Point>(p));
     }
     if (!c.px && !c.m) return fail(Code::unreadable, "no columns for " + missing);
@@ -70,7 +71,7 @@ void put(std::string& out, double v, int decimals) {
     if (ec == std::errc()) out.append(buf.data(), end);
 }
 
-std::string header(bool px, bool m) {
+std::string header(bool px, bool m, bool px_sigma, bool m_sigma) {
     std::string out = "time_s";
     for (int p = 0; p < point_count; ++p) {
         const std::string n(point_name(static_cast<Point>(p)));
@@ -79,11 +80,13 @@ std::string header(bool px, bool m) {
             for (const char* e : {"_x_px", "_y_px", "_vis"}) column(e);
         if (m)
             for (const char* e : {"_x_m", "_y_m", "_z_m"}) column(e);
+        if (px_sigma) column("_sigma_px");
+        if (m_sigma) column("_sigma_m");
     }
     return out;
 }
 
-void row(std::string& out, const Track& t, std::size_t i, bool px, bool m) {
+void row(std::string& out, const Track& t, std::size_t i, bool px, bool m, bool px_sigma, bool m_sigma) {
     put(out, t.time_s[i], 6);
     for (std::size_t p = 0; p < point_count; ++p) {
         if (px) {
@@ -104,6 +107,14 @@ void row(std::string& out, const Track& t, std::size_t i, bool px, bool m) {
                 out += ',';
                 if (t.m[i]) put(out, (*t.m[i])[p][a], 6);
             }
+        }
+        if (px_sigma) {
+            out += ',';
+            if (t.px[i]) put(out, std::hypot((*t.px[i])[p].sigma, (*t.px[i])[p].bias), 3);
+        }
+        if (m_sigma) {
+            out += ',';
+            if (t.m[i]) put(out, t.m_sigma[i][p], 6);
         }
     }
 }
@@ -153,7 +164,7 @@ Result<Track> parse_points(const std::string& text) {
                 if (!x || !y || !vis)
                     has_px = false;
                 else
-                    px[p] = {*x, *y, std::clamp(*vis, 0.0, 1.0), 0};
+                    px[p] = {*x, *y, std::clamp(*vis, 0.0, 1.0), std::max(0.0, value(o[6]).value_or(0)), 0};
             }
             if (has_m) {
                 const auto x = value(o[3]), y = value(o[4]), z = value(o[5]);
@@ -163,9 +174,10 @@ Result<Track> parse_points(const std::string& text) {
                     m[p] = Vec3(*x, *y, *z);
             }
         }
-        if (has_px) { // sigma from the size of the body and what was seen of it
-            const double tall = std::abs(px[left_ankle].y - px[left_ear].y);
-            for (auto& p : px) p.sigma = std::max(0.5, 0.006 * tall) * (1 + 3 * (1 - p.visibility));
+        if (head->m_sigma) {
+            std::array<double, point_count> s{};
+            for (std::size_t p = 0; p < point_count; ++p) s[p] = std::clamp(value(head->of[p][7]).value_or(0), 0.0, 1.0);
+            t.m_sigma.push_back(s);
         }
         t.time_s.push_back(*time);
         t.px.push_back(has_px ? std::optional(px) : std::nullopt);
@@ -188,6 +200,8 @@ Result<Track> read_points(const std::filesystem::path& file) {
             if (j.is_object()) {
                 track->width = std::clamp(j.value("width", 0), 0, 8192);
                 track->height = std::clamp(j.value("height", 0), 0, 8192);
+                if (j.contains("focal_px")) track->focal_px = std::clamp(j.at("focal_px").get<double>(), 50.0, 50000.0);
+                track->layers.mirrored = j.value("mirrored", false);
                 if (j.contains("roll"))
                     track->vertical =
                         VerticalOnPicture{j.at("roll").get<double>(), j.at("slope").get<double>(), j.at("roll_sigma").get<double>(),
@@ -201,19 +215,20 @@ Result<Track> read_points(const std::filesystem::path& file) {
 }
 
 std::string points_csv(const Track& t) {
-    const bool px = any_px(t) || !any_m(t), m = any_m(t);
-    std::string out = header(px, m) + "\n";
+    const bool px = any_px(t) || !any_m(t), m = any_m(t), m_sigma = m && t.m_sigma.size() == t.frames();
+    const bool px_sigma = std::any_of(t.px.begin(), t.px.end(), [](const auto& f) { return f && (*f)[nose].sigma > 0; });
+    std::string out = header(px, m, px_sigma, m_sigma) + "\n";
     for (std::size_t i = 0; i < t.frames(); ++i) {
-        row(out, t, i, px, m);
+        row(out, t, i, px, m, px_sigma, m_sigma);
         out += '\n';
     }
     return out;
 }
 
 std::string truth_csv(const Track& t, const sim::Truth& truth) {
-    std::string out = header(true, true) + ",phase,weight_left,left_contact,right_contact\n";
+    std::string out = header(true, true, false, false) + ",phase,weight_left,left_contact,right_contact\n";
     for (std::size_t i = 0; i < t.frames(); ++i) {
-        row(out, t, i, true, true);
+        row(out, t, i, true, true, false, false);
         out.append(1, ',').append(truth.phase[i]).append(1, ',');
         put(out, truth.weight_left[i], 5);
         for (const Contact c : truth.contact[i]) out.append(1, ',').append(contact_name(c));
@@ -224,6 +239,8 @@ std::string truth_csv(const Track& t, const sim::Truth& truth) {
 
 std::string camera_json(const Track& t) {
     nlohmann::json j{{"width", t.width}, {"height", t.height}};
+    if (t.focal_px) j["focal_px"] = *t.focal_px;
+    if (t.layers.mirrored) j["mirrored"] = true;
     if (t.vertical) {
         j["roll"] = t.vertical->roll;
         j["slope"] = t.vertical->slope;

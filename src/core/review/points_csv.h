@@ -1,4 +1,5 @@
-// points.csv: one row a frame, `time_s`, then NAME_x_px, NAME_y_px, NAME_vis and, where known, NAME_x_m, NAME_y_m, NAME_z_m.
+// points.csv: one row a frame, `time_s`, then NAME_x_px, NAME_y_px, NAME_vis and, where known, NAME_x_m, NAME_y_m, NAME_z_m,
+// and the 1-sigma of a point as NAME_sigma_px or NAME_sigma_m.
 #pragma once
 #include "core/body/points.h"
 #include "core/result.h"

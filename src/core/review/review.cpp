@@ -39,9 +39,25 @@ json measures_json(const Measures& ms) {
 
 json events_json(const Measures& ms) {
     json out = json::array();
-    for (const auto& e : ms.foot_events) {
-        const char* kind = e.kind == FootEvent::Kind::off ? "foot_off" : e.kind == FootEvent::Kind::down ? "foot_down" : "foot_flat";
-        out.push_back({{"event", kind}, {"side", side_name(e.side)}, {"time_s", number(e.time_s)}, {"sigma_s", number(e.sigma_s)}});
+    std::array<bool, 2> off{false, false};
+    for (const auto& e : ms.events) {
+        json j{{"event", event_name(e.kind)}, {"part", part_name(e.part)}, {"time_s", number(e.time_s)}, {"sigma_s", number(e.sigma_s)}};
+        if (e.side) j["side"] = side_name(*e.side);
+        out.push_back(j);
+        if (e.part != Part::foot) continue;
+        // The names of the first contract: leaves the floor, first touch, flat.
+        bool& up = off[static_cast<std::size_t>(*e.side)];
+        const char* old = e.kind == EventKind::off ? "foot_off" : e.kind == EventKind::flat ? "foot_flat" : nullptr;
+        if (up && (e.kind == EventKind::heel_down || e.kind == EventKind::toe_down)) {
+            j["event"] = "foot_down";
+            out.push_back(j);
+            up = false;
+        }
+        if (e.kind == EventKind::off) up = true;
+        if (old) {
+            j["event"] = old;
+            out.push_back(j);
+        }
     }
     for (const auto& s : ms.shifts)
         out.push_back({{"event", "shift"},

@@ -19,6 +19,7 @@ class Take {
 public:
     Take(const Movement& movement, const TakeOptions& options);
     const Student& student() const { return student_; }
+    double start_s() const { return options_.from_s; } // where in the performance the clip begins
     const Truth& truth() const { return truth_; }
     /// Exact points in pixels (with the phone's shake) and metres, picture size and the camera's true vertical.
     const Track& track() const { return track_; }

@@ -112,7 +112,14 @@ void draw_body(QPainter& p, const BodyPx& b, std::optional<Family> family, const
 }
 
 ReferencePainter::ReferencePainter(std::shared_ptr<const Review> review, int width, int height) : review_(std::move(review)) {
-    phone_.view = review_->motion.view == View::three_d ? View::front : review_->motion.view;
+    // Seen from where the camera of the clip stands.
+    const Motion& m = review_->motion;
+    if (m.from_pictures()) {
+        double c = 0, s = 0;
+        for (std::size_t i = 0; i < m.frames(); ++i)
+            if (m.valid[i]) c += std::cos(m.azimuth[i]), s += std::sin(m.azimuth[i]);
+        phone_.turn_deg = std::atan2(s, c) * 57.29578;
+    }
     phone_.width = width / 2 * 2;
     phone_.height = height / 2 * 2;
     phone_.paper = true;
@@ -120,8 +127,8 @@ ReferencePainter::ReferencePainter(std::shared_ptr<const Review> review, int wid
     phone_.tilt_deg = 0;
     if (const auto& c = review_->motion.camera) {
         phone_.distance_m = std::clamp(c->distance, 1.2, 15.0);
-        phone_.height_m = std::clamp(c->height, 0.2, 2.5);
-        phone_.tilt_deg = c->pitch * 57.29578;
+        phone_.height_m = std::clamp(c->height.value, 0.2, 2.5);
+        phone_.tilt_deg = c->pitch.value * 57.29578;
     }
     sim::Looks clay;
     clay.skin = clay.hair = clay.shirt = clay.trousers = clay.shoes = Vec3(0.72, 0.62, 0.52);

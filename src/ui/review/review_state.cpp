@@ -1,4 +1,5 @@
 #include "ui/review/review_state.h"
+#include "core/ground/derive.h"
 #include <cmath>
 
 namespace bevel::ui {
@@ -8,6 +9,7 @@ Result<std::shared_ptr<const OpenReview>> load_review(const Library& library, co
     if (!clip) return tl::unexpected(clip.error());
     auto track = library.load_track(id);
     if (!track) return tl::unexpected(track.error());
+    track->layers.mirrored = clip->mirrored;
     auto people = library.people();
     if (!people) return tl::unexpected(people.error());
     const Movement* movement = session.movement(clip->movement);
@@ -19,7 +21,7 @@ Result<std::shared_ptr<const OpenReview>> load_review(const Library& library, co
     auto review = make_review(*track, *movement, review_options(session, *clip, open->person));
     if (!review) return tl::unexpected(review.error());
     open->review = *review;
-    open->track = std::move(*track);
+    open->track = drawn_points(*track);
     open->file = library.path_of(*clip);
     auto decisions = library.decisions(id);
     if (!decisions) return tl::unexpected(decisions.error());

@@ -179,6 +179,10 @@ QString absent(Absent a) {
         return tr("a foot is off the floor");
     case Absent::hidden:
         return tr("this foot is hidden in part from this side");
+    case Absent::not_marked:
+        return tr("needs points or moments marked by hand");
+    case Absent::no_floor:
+        return tr("the floor is not known, and the feet stand at different depths");
     case Absent::no_event:
         break;
     }

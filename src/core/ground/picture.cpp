@@ -1,0 +1,443 @@
+#include "core/ground/picture.h"
+#include "core/signal/signal.h"
+#include <algorithm>
+#include <cmath>
+#include <numbers>
+
+namespace bevel::grounding {
+namespace {
+
+using signal::Series;
+constexpr double deg = std::numbers::pi / 180;
+
+// What is usual of cameras, with the 1-sigma that a figure carries where nothing tells it better.
+constexpr double usual_focal = 0.82, focal_spread = 0.28; // of the longer picture side; relative. Phones: 0.68 to 0.95, others 0.5 to 1.6
+constexpr double distortion_spread = 0.02;
+constexpr double pitch_spread = 7 * deg, roll_spread = 3 * deg; // propped up somewhere
+constexpr double ear_share = 0.887, ear_share_spread = 0.012;   // ankle-to-ear height of stature
+constexpr double ankle_share = 0.039, ankle_spread = 0.008;     // height of the ankle, of stature; m
+constexpr double body_over_feet = 0.07;                         // m, how far the middle of the body is from the middle of the feet
+
+Vec2 at(const BodyPx& b, Point p) {
+    return {b[p].x, b[p].y};
+}
+Vec2 mid_px(const BodyPx& b, Point left) {
+    return 0.5 * (at(b, left) + at(b, mirrored(left)));
+}
+double wrap(double a) {
+    return std::remainder(a, 2 * std::numbers::pi);
+}
+/// Own forward and left in the (r, w) plane of the level frame, for an azimuth against the optical axis.
+Vec2 forward_of(double azimuth) {
+    return {-std::sin(azimuth), -std::cos(azimuth)};
+}
+Vec2 left_of(double azimuth) {
+    return {std::cos(azimuth), -std::sin(azimuth)};
+}
+double smoothstep(double u) {
+    u = std::clamp(u, 0.0, 1.0);
+    return u * u * u * (10 - 15 * u + 6 * u * u);
+}
+
+} // namespace
+
+Camera Picture::prior(const Off& off) const {
+    double w = t_.width, h = t_.height;
+    if (w <= 0 || h <= 0) {
+        w = 1280, h = 720;
+        for (const auto& f : t_.px)
+            if (f)
+                for (const auto& p : *f) {
+                    if (p.visibility < 0.3) continue;
+                    w = std::max(w, p.x * 1.05);
+                    h = std::max(h, p.y * 1.05);
+                }
+    }
+    Camera c;
+    c.cx = w / 2;
+    c.cy = h / 2;
+    c.focal = t_.focal_px ? Told{*t_.focal_px, 0.02, From::stated} : Told{usual_focal * std::max(w, h), focal_spread, From::assumed};
+    c.focal.value *= std::exp(off.focal * c.focal.sigma);
+    c.distortion = {off.distortion * distortion_spread, distortion_spread, From::assumed};
+    const bool known = vertical_known();
+    const VerticalOnPicture v = t_.vertical.value_or(VerticalOnPicture{});
+    c.roll = known ? Told{v.roll, std::hypot(v.roll_sigma, 0.001), t_.layers.vertical ? From::mark : From::room} : Told{0, roll_spread, From::assumed};
+    c.pitch = known ? Told{std::atan(v.slope * c.focal.value), v.slope_sigma * c.focal.value, c.roll.from} : Told{2 * deg, pitch_spread, From::assumed};
+    c.roll.value += off.roll * c.roll.sigma;
+    c.pitch.value += off.pitch * c.pitch.sigma;
+    return c;
+}
+
+Result<bool> Picture::look() {
+    const Camera c = prior({});
+    if (std::none_of(t_.px.begin(), t_.px.end(), [](const auto& f) { return f.has_value(); })) return fail(Code::cannot_judge, "no_body");
+    stature_ = o_.stature_m.value_or(1.70);
+    stature_sigma_ = o_.stature_m ? 0.01 : 0.09;
+    scale_from_ = o_.stature_m ? From::stated : From::assumed;
+    find_standing(c);
+    if (standing_.empty()) return fail(Code::cannot_judge, "no_body");
+    Series tall;
+    for (const auto i : standing_) tall.push_back((mid_px(*t_.px[i], left_ear) - mid_px(*t_.px[i], left_ankle)).norm());
+    if (signal::median(tall) < 60) return fail(Code::cannot_judge, "too_small");
+    if (t_.layers.scale) scale_from_ = From::mark;
+    const Camera full = camera({});
+    floor_known_ = full.distance * std::abs(full.ray(full.cx, full.cy).y()) < 1e6; // settled by the feet below
+    Series fall;
+    for (const auto i : standing_) {
+        const Vec2 a = mid_px(*t_.px[i], left_ankle);
+        fall.push_back(-full.ray(a.x(), a.y()).y());
+    }
+    // A ray that falls by less than 6 cm a metre tells depth too badly to be one.
+    floor_known_ = signal::median(fall) > 0.06;
+    find_rests(full);
+    face(full);
+    return true;
+}
+
+/// The frames on which the body is longest from ankle to ear: knees at their straightest, trunk upright.
+void Picture::find_standing(const Camera& c) {
+    Series tall(t_.frames(), NAN);
+    for (std::size_t i = 0; i < t_.frames(); ++i) {
+        if (!t_.px[i]) continue;
+        const Vec2 ear = mid_px(*t_.px[i], left_ear), ankle = mid_px(*t_.px[i], left_ankle);
+        tall[i] = c.ray(ear.x(), ear.y()).y() - c.ray(ankle.x(), ankle.y()).y();
+    }
+    const double top = signal::quantile(tall, 0.97);
+    std::vector<std::size_t> all;
+    for (std::size_t i = 0; i < tall.size(); ++i)
+        if (std::isfinite(tall[i]) && tall[i] > 0.985 * top) all.push_back(i);
+    const std::size_t step = std::max<std::size_t>(1, all.size() / 40);
+    for (std::size_t k = 0; k < all.size(); k += step) standing_.push_back(all[k]);
+    // Knees that are bent there show from the side: the sum of the segments stays what it is.
+    Series ratio;
+    for (const auto i : standing_) {
+        const BodyPx& b = *t_.px[i];
+        const Vec2 ear = mid_px(b, left_ear), shoulder = mid_px(b, left_shoulder), hip = mid_px(b, left_hip);
+        double legs = 0;
+        for (const Side s : {Side::left, Side::right})
+            legs = std::max(legs, (at(b, on(s, left_hip)) - at(b, on(s, left_knee))).norm() + (at(b, on(s, left_knee)) - at(b, on(s, left_ankle))).norm());
+        const double sum = (ear - shoulder).norm() + (shoulder - hip).norm() + legs;
+        if (sum > 0) ratio.push_back(std::min(1.0, (ear - mid_px(b, left_ankle)).norm() / sum));
+    }
+    bent_ = ratio.empty() ? 1 : signal::median(ratio);
+    if (bent_ > 0.985) bent_ = 1; // points wander about a straight body too
+    // Longest is not always straight: from the front a bend of the knees hides in the depth.
+    scale_sigma_ = std::hypot(stature_sigma_ / stature_, std::hypot(ear_share_spread / ear_share, 0.010));
+}
+
+Camera Picture::camera(const Off& off) const {
+    Camera c = prior(off);
+    const double ankle = ankle_share * stature_ + off.floor * ankle_spread;
+    Series d, h;
+    for (const auto i : standing_) {
+        const BodyPx& b = *t_.px[i];
+        const Vec2 ear = mid_px(b, left_ear), foot = mid_px(b, left_ankle);
+        const double up = c.ray(ear.x(), ear.y()).y(), down = c.ray(foot.x(), foot.y()).y();
+        if (up - down < 1e-3) continue;
+        const double w = ear_share * stature_ * bent_ * (1 + off.scale * scale_sigma_) / (up - down);
+        d.push_back(w);
+        h.push_back(ankle - w * down);
+    }
+    c.distance = d.empty() ? 4 : signal::median(d);
+    if (t_.layers.scale) {
+        const auto& m = *t_.layers.scale;
+        const double px = std::hypot(m.x1 - m.x0, m.y1 - m.y0);
+        if (px > 5) c.distance = c.focal.value * m.metres * (1 + off.scale * 0.01) / px;
+    }
+    c.height = {h.empty() ? 1.1 : std::max(0.15, signal::median(h)), std::hypot(0.03, c.distance * c.pitch.sigma), From::floor};
+    if (t_.layers.camera_height_m) c.height = {*t_.layers.camera_height_m + off.floor * 0.02, 0.02, From::mark};
+    return c;
+}
+
+/// Stretches in which ankle, heel and toe keep their place on the picture for a quarter of a second and more.
+void Picture::find_rests(const Camera& c) {
+    const auto n = t_.frames();
+    for (const Side s : {Side::left, Side::right}) {
+        auto& out = rests_[static_cast<std::size_t>(s)];
+        std::size_t a = 0, b = 0;
+        std::vector<std::size_t> run;
+        auto close = [&] {
+            if (run.size() >= 3 && t_.time_s[run.back()] - t_.time_s[run.front()] >= 0.25) {
+                Series x, y;
+                for (const auto i : run) x.push_back((*t_.px[i])[on(s, left_ankle)].x), y.push_back((*t_.px[i])[on(s, left_ankle)].y);
+                out.push_back({t_.time_s[run.front()], t_.time_s[run.back()], {signal::median(x), signal::median(y)}});
+            }
+            run.clear();
+        };
+        for (std::size_t i = 0; i < n; ++i) {
+            while (b + 1 < n && t_.time_s[b] < t_.time_s[i] + 0.1) ++b;
+            while (t_.time_s[a] < t_.time_s[i] - 0.1) ++a;
+            bool still = t_.px[i] && t_.px[a] && t_.px[b] && b > a;
+            if (still) {
+                const double dt = t_.time_s[b] - t_.time_s[a];
+                for (const Point p : {left_ankle, left_heel, left_toe})
+                    still = still && (at(*t_.px[b], on(s, p)) - at(*t_.px[a], on(s, p))).norm() / c.focal.value * c.distance < 0.09 * dt;
+            }
+            if (still)
+                run.push_back(i);
+            else
+                close();
+        }
+        close();
+    }
+}
+
+Picture::Depths Picture::depths(const Camera& c, const Off& off, const std::vector<std::size_t>& frames) const {
+    Depths out;
+    for (std::size_t s = 0; s < 2; ++s) {
+        auto& w = out.of[s];
+        w.assign(frames.size(), c.distance);
+        const auto& rests = rests_[s];
+        if (!floor_known_ || rests.empty()) continue;
+        const double ankle = ankle_share * stature_ + off.floor * ankle_spread;
+        // The network puts each person's ankles a little too high or low, the two of them not alike.
+        const double bias = [&] {
+            Series v;
+            for (std::size_t i = 0; i < t_.frames(); i += 7)
+                if (t_.px[i]) v.push_back((*t_.px[i])[s == 0 ? left_ankle : right_ankle].bias);
+            return v.empty() ? 0.0 : signal::median(v);
+        }();
+        std::vector<double> depth;
+        for (const auto& r : rests) {
+            const double fall = -c.ray(r.ankle.x(), r.ankle.y() + (s == 0 ? off.left_foot : off.right_foot) * bias).y();
+            depth.push_back(fall > 0.02 ? std::clamp((c.height.value - ankle) / fall, c.distance - 1.2, c.distance + 1.2) : c.distance);
+        }
+        std::size_t k = 0;
+        for (std::size_t q = 0; q < frames.size(); ++q) {
+            const double t = t_.time_s[frames[q]];
+            while (k + 1 < rests.size() && rests[k].to_s < t) ++k;
+            if (t <= rests[k].to_s && (t >= rests[k].from_s || k == 0)) {
+                w[q] = depth[k];
+            } else if (t > rests[k].to_s) {
+                w[q] = depth[k];
+            } else { // on the way from one place to the next
+                const double u = (t - rests[k - 1].to_s) / std::max(1e-6, rests[k].from_s - rests[k - 1].to_s);
+                w[q] = depth[k - 1] + (depth[k] - depth[k - 1]) * smoothstep(u);
+            }
+        }
+    }
+    return out;
+}
+
+bool Picture::resting(Side s, double t) const {
+    const auto& foot = rests_[static_cast<std::size_t>(s)];
+    const auto after = std::upper_bound(foot.begin(), foot.end(), t, [](double v, const FootRest& r) { return v < r.from_s; });
+    return after != foot.begin() && t <= std::prev(after)->to_s;
+}
+
+double Picture::to_sight(std::size_t frame, const Camera& c) const {
+    if (!t_.px[frame]) return 0;
+    const Vec2 hip = mid_px(*t_.px[frame], left_hip);
+    return std::atan(c.ray(hip.x(), hip.y()).x());
+}
+
+/// The way the student faces against the camera: constant where the clip lets it be, else held between the steps.
+void Picture::face(const Camera& c) {
+    const auto n = t_.frames();
+    axis_.assign(n, 0);
+    std::vector<Azimuth> cue = rough_azimuth(t_);
+    std::optional<double> declared;
+    if (o_.view) {
+        if (*o_.view == View::front) declared = 0;
+        if (*o_.view == View::left) declared = 90 * deg;
+        if (*o_.view == View::right) declared = -90 * deg;
+        if (*o_.view == View::back) declared = 180 * deg;
+    }
+    auto planted = [&](double t) { return resting(Side::left, t) && resting(Side::right, t); };
+    std::vector<std::size_t> used, any;
+    for (double t = t_.time_s.front(); t <= t_.time_s.back(); t += 0.2) {
+        const auto i = static_cast<std::size_t>(std::lower_bound(t_.time_s.begin(), t_.time_s.end(), t) - t_.time_s.begin());
+        if (i >= n || !t_.px[i]) continue;
+        any.push_back(i);
+        if (planted(t_.time_s[i])) used.push_back(i);
+    }
+    if (used.size() < 5) used = any;
+    auto middle = [&](std::size_t from, std::size_t to) {
+        Series cs, ss;
+        for (std::size_t k = from; k < to; ++k) cs.push_back(cue[used[k]].c), ss.push_back(cue[used[k]].s);
+        return std::atan2(signal::median(ss), signal::median(cs));
+    };
+    const double whole = middle(0, used.size());
+    std::vector<double> local(used.size());
+    Series off;
+    for (std::size_t k = 0; k < used.size(); ++k) {
+        std::size_t from = k, to = k + 1;
+        while (from > 0 && t_.time_s[used[k]] - t_.time_s[used[from - 1]] < 2.5) --from;
+        while (to < used.size() && t_.time_s[used[to]] - t_.time_s[used[k]] < 2.5) ++to;
+        local[k] = middle(from, to);
+        off.push_back(std::abs(wrap(local[k] - whole)));
+    }
+    // A turn of the waist comes and goes; a turned student stays turned.
+    const bool turns = signal::quantile(off, 0.8) > 14 * deg && [&] {
+        const auto third = used.size() / 3;
+        return third > 5 && std::abs(wrap(middle(0, third) - middle(used.size() - third, used.size()))) > 10 * deg;
+    }();
+    const double sight = [&] {
+        Series v;
+        for (const auto i : used) v.push_back(to_sight(i, c));
+        return signal::median(v);
+    }();
+    std::size_t k = 0;
+    for (std::size_t i = 0; i < n; ++i) {
+        while (k + 1 < used.size() && used[k + 1] <= i) ++k;
+        axis_[i] = wrap((turns ? local[k] : whole) + sight);
+    }
+    azimuth_sigma_ = 5 * deg;
+    if (!declared) return;
+    const double between = wrap(whole - *declared);
+    if (std::abs(between) < 50 * deg) return;
+    if (std::abs(between) > 130 * deg) {
+        mirrored_hint_ = "view"; // the body shows the other side than was declared
+        return;
+    }
+    for (double& a : axis_) a = *declared + sight;
+    azimuth_sigma_ = 15 * deg;
+}
+
+/// How far a foot points out of the student's direction, rad. Told where it plainly shows; else what is usual.
+double Picture::toe_out(std::size_t frame, Side side, const Camera& c, double w) const {
+    const BodyPx& b = *t_.px[frame];
+    const Vec2 heel = at(b, on(side, left_heel)), toe = at(b, on(side, left_toe));
+    const double run = (c.ray(toe.x(), toe.y()).x() - c.ray(heel.x(), heel.y()).x()) * w / (0.152 * stature_);
+    const double los = axis_[frame] - to_sight(frame, c), sign = side == Side::left ? 1 : -1;
+    const double usual = 12 * deg;
+    if (std::abs(std::cos(los)) > 0.7) { // seen from front or back: run = -sin(los - sign * toe_out) turned by the facing
+        const double angle = std::asin(std::clamp(-run, -1.0, 1.0));
+        const double out = std::cos(los) > 0 ? los - angle : wrap(std::numbers::pi - angle - los) * -1;
+        return std::clamp(sign * (std::cos(los) > 0 ? out : -out), -20 * deg, 60 * deg);
+    }
+    const double shown = std::abs(run);
+    return shown < 0.82 ? std::clamp(std::acos(shown), 0.0, 60 * deg) : usual;
+}
+
+Body3 Picture::level(std::size_t frame, const Camera& c, double left_w, double right_w, const Off& off) const {
+    const BodyPx& px = *t_.px[frame];
+    Body3 out;
+    const double az = axis_[frame];
+    const Vec2 f = forward_of(az), l = left_of(az);
+    std::array<Vec2, point_count> ray;
+    for (std::size_t p = 0; p < point_count; ++p) ray[p] = c.ray(px[p].x, px[p].y);
+    auto put = [&](Point p, double w) {
+        const auto i = static_cast<std::size_t>(p);
+        out[i] = Vec3(ray[i].x() * w, c.height.value + ray[i].y() * w, w);
+    };
+    auto mid_ray = [&](Point left) { return Vec2(0.5 * (ray[left] + ray[mirrored(left)])); };
+    const BodyDims d = BodyDims::of_stature(stature_);
+    const double los = az - to_sight(frame, c);
+    const bool sideways = std::abs(std::sin(los)) > 0.707;
+    const double middle = 0.5 * (left_w + right_w) + off.depth * body_over_feet;
+    // How far a pair's left point is nearer or farther than its middle: from the side told by how much of the pair shows, else by the facing.
+    auto half_depth = [&](Point left, double width) {
+        if (!sideways) return 0.5 * width * l.y();
+        const double seen = std::clamp((ray[left].x() - ray[mirrored(left)].x()) * middle / width, -1.0, 1.0);
+        return -0.5 * width * std::sqrt(1 - seen * seen) * (std::sin(los) > 0 ? 1 : -1);
+    };
+    // Depth of a point that lies over another: displaced the way the student faces when seen from the side, sideways when seen from the front.
+    auto over = [&](const Vec2& upper, const Vec2& lower, double w) {
+        const double shift = (upper.x() - lower.x()) * w;
+        const Vec2& along = sideways ? f : l;
+        const double side = std::abs(along.x()) > 0.3 ? shift / along.x() : 0;
+        return w + std::clamp(side * along.y(), -0.3, 0.3);
+    };
+    const double hips = half_depth(left_hip, d.hip_width);
+    put(left_hip, middle + hips);
+    put(right_hip, middle - hips);
+    const double top = over(mid_ray(left_shoulder), mid_ray(left_hip), middle);
+    const double width = o_.shoulder_width_m.value_or(d.shoulder_width), shoulders = half_depth(left_shoulder, width);
+    put(left_shoulder, top + shoulders);
+    put(right_shoulder, top - shoulders);
+    const double head = over(mid_ray(left_ear), mid_ray(left_shoulder), top);
+    const double ears = half_depth(left_ear, 0.086 * stature_);
+    put(left_ear, head + ears);
+    put(right_ear, head - ears);
+    put(nose, head + 0.064 * stature_ * f.y());
+    put(left_eye, head + 0.05 * stature_ * f.y() + 0.4 * ears);
+    put(right_eye, head + 0.05 * stature_ * f.y() - 0.4 * ears);
+    for (const Side s : {Side::left, Side::right}) {
+        const double foot = s == Side::left ? left_w : right_w, sign = s == Side::left ? 1 : -1;
+        auto P = [&](Point q) { return on(s, q); };
+        const double out_angle = toe_out(frame, s, c, foot);
+        const Vec2 g = std::cos(out_angle) * f + sign * std::sin(out_angle) * l;
+        put(P(left_ankle), foot);
+        put(P(left_heel), foot - d.heel_behind * g.y());
+        put(P(left_toe), foot + (d.foot_length - d.heel_behind) * g.y());
+        // Knee: off the line from hip to ankle the way the foot points.
+        const Vec3 &hip = out[P(left_hip)], &ankle = out[P(left_ankle)];
+        const Vec2& k = ray[P(left_knee)];
+        const double y = c.height.value + k.y() * 0.5 * (hip.z() + ankle.z());
+        const double u = std::clamp((hip.y() - y) / std::max(0.1, hip.y() - ankle.y()), 0.0, 1.0);
+        const double r0 = hip.x() + u * (ankle.x() - hip.x()), w0 = hip.z() + u * (ankle.z() - hip.z());
+        double ahead = 0;
+        const double slant = g.x() - k.x() * g.y(); // r moves along the ray when the depth does
+        if (std::abs(slant) > 0.6) {
+            ahead = (k.x() * w0 - r0) / slant;
+        } else { // from front and back the bend hides in the depth: what the thigh lacks of its length
+            const double seen = std::hypot(k.x() * w0 - hip.x(), hip.y() - y);
+            const double lacks = std::sqrt(std::max(0.0, d.thigh * d.thigh - seen * seen));
+            ahead = std::max(0.0, lacks * 0.8);
+        }
+        put(P(left_knee), w0 + std::clamp(ahead, -0.1, 0.5) * g.y());
+        const double shoulder = out[P(left_shoulder)].z();
+        const double reach = 0.5 * (d.upper_arm + d.forearm) * 0.8;
+        put(P(left_elbow), shoulder + 0.15 * reach * f.y());
+        for (const Point h : {left_wrist, left_thumb, left_index, left_little}) put(P(h), 0.5 * (shoulder + top) + reach * f.y());
+    }
+    return out;
+}
+
+std::array<PointSigma, point_count> Picture::sigma(std::size_t frame, const Camera& c, double w) const {
+    // Along the line of sight, m: how far a part may be from where it is taken to be, given the posture that shows. The part that the
+    // whole clip shares (feet, body over the feet) is told apart in the shared errors.
+    const double los = axis_[frame] - to_sight(frame, c);
+    const bool sideways = std::abs(std::sin(los)) > 0.707;
+    std::array<PointSigma, point_count> out;
+    for (int k = 0; k < point_count; ++k) {
+        const auto p = static_cast<Point>(k);
+        const auto& q = (*t_.px[frame])[static_cast<std::size_t>(k)];
+        double depth = 0.05;
+        switch (p == nose || p < right_eye ? p : mirrored(p)) {
+        case left_ankle:
+        case left_heel:
+        case left_toe:
+            depth = !floor_known_ ? 0.25 : resting(p < right_eye ? Side::left : Side::right, t_.time_s[frame]) ? 0.02 : 0.07;
+            break;
+        case left_knee: // from the front its depth rests on how much of the thigh shows
+            depth = sideways ? 0.05 : 0.09;
+            break;
+        case left_hip: // a turn of the pelvis by 15 degrees that the front does not show
+            depth = 0.04;
+            break;
+        case left_shoulder:
+            depth = sideways ? 0.03 : 0.05;
+            break;
+        case left_elbow:
+            depth = 0.12;
+            break;
+        case left_wrist:
+        case left_thumb:
+        case left_index:
+        case left_little:
+            depth = 0.2;
+            break;
+        default:
+            depth = 0.04;
+        }
+        const double per = w / c.focal.value;
+        out[static_cast<std::size_t>(k)] = {static_cast<float>(std::max(q.sigma, 0.2) * per), static_cast<float>(depth), static_cast<float>(q.bias * per)};
+    }
+    return out;
+}
+
+std::array<Vec2, 4> Picture::foot_place(std::size_t frame, const Camera& c) const {
+    std::array<Vec2, 4> out;
+    const double w = c.distance;
+    const std::array<Point, 4> which{left_heel, left_toe, right_heel, right_toe};
+    for (std::size_t k = 0; k < 4; ++k) {
+        const auto& p = (*t_.px[frame])[which[k]];
+        const double near = which[k] == left_heel || which[k] == left_toe ? left_of(axis_[frame]).y() : -left_of(axis_[frame]).y();
+        out[k] = c.ray(p.x, p.y) * (w + 0.075 * stature_ * near);
+    }
+    return out;
+}
+
+} // namespace bevel::grounding

@@ -1,0 +1,69 @@
+// One camera: from pixels to the level frame of the camera. Used by ground() only.
+#pragma once
+#include "core/ground/derive.h"
+#include "core/ground/motion.h"
+
+namespace bevel::grounding {
+
+/// One figure of the clip off by so many of its own sigmas; all zero is the best estimate.
+struct Off {
+    double focal = 0, pitch = 0, roll = 0, distortion = 0, scale = 0, floor = 0, depth = 0, left_foot = 0, right_foot = 0;
+};
+
+/// A stretch in which a foot rests, with its place on the picture.
+struct FootRest {
+    double from_s = 0, to_s = 0;
+    Vec2 ankle = Vec2::Zero(); // px, median
+};
+
+class Picture {
+public:
+    Picture(const Track& derived, const MotionOptions& options) : t_(derived), o_(options) {}
+
+    /// Camera, standing frames, rests of the feet and facing. cannot_judge as make_motion.
+    Result<bool> look();
+
+    Camera camera(const Off& off) const;
+    struct Depths {
+        std::array<std::vector<double>, 2> of; // m of w, left and right foot, per frame asked for
+    };
+    Depths depths(const Camera& c, const Off& off, const std::vector<std::size_t>& frames) const;
+    /// Points of a frame in the level frame (r, u over the floor, w).
+    Body3 level(std::size_t frame, const Camera& c, double left_w, double right_w, const Off& off) const;
+    std::array<PointSigma, point_count> sigma(std::size_t frame, const Camera& c, double w) const;
+    std::array<Vec2, 4> foot_place(std::size_t frame, const Camera& c) const;
+
+    const std::vector<double>& azimuth() const { return axis_; } // rad, against the optical axis
+    double to_sight(std::size_t frame, const Camera& c) const;   // what to subtract to have it against the line of sight
+    double azimuth_sigma() const { return azimuth_sigma_; }
+    double stature() const { return stature_; }
+    double stature_sigma() const { return stature_sigma_; }
+    From scale_from() const { return scale_from_; }
+    bool floor_known() const { return floor_known_; }
+    bool vertical_known() const { return t_.vertical && t_.vertical->from_room; }
+    const std::string& mirrored_hint() const { return mirrored_hint_; }
+    /// Sigma of the figure behind each field of Off, in its own unit.
+    double scale_sigma() const { return scale_sigma_; }
+
+private:
+    Camera prior(const Off& off) const;
+    void find_standing(const Camera& c);
+    void find_rests(const Camera& c);
+    void face(const Camera& c);
+    bool resting(Side side, double t) const;
+    double toe_out(std::size_t frame, Side side, const Camera& c, double w) const;
+
+    const Track& t_;
+    const MotionOptions& o_;
+    double stature_ = 1.7, stature_sigma_ = 0.09, scale_sigma_ = 0.05;
+    From scale_from_ = From::assumed;
+    std::vector<std::size_t> standing_; // frames on which the body is at its longest
+    double bent_ = 1;                   // ankle to ear against the sum of the segments on them
+    std::array<std::vector<FootRest>, 2> rests_;
+    std::vector<double> axis_;
+    double azimuth_sigma_ = 0.08;
+    bool floor_known_ = true;
+    std::string mirrored_hint_;
+};
+
+} // namespace bevel::grounding

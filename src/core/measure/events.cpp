@@ -1,0 +1,152 @@
+#include "core/measure/events.h"
+#include "core/signal/signal.h"
+#include <algorithm>
+#include <cmath>
+
+namespace bevel {
+namespace {
+
+using signal::Series;
+constexpr std::size_t i(Point p) {
+    return static_cast<std::size_t>(p);
+}
+
+void feet(const Motion& m, Measures& out) {
+    for (const Side s : {Side::left, Side::right}) {
+        const auto& c = out.contact[static_cast<std::size_t>(s)];
+        for (std::size_t f = 1; f < m.frames(); ++f) {
+            if (c[f] == c[f - 1]) continue;
+            const double at = 0.5 * (m.time_s[f] + m.time_s[f - 1]), sigma = contact_sigma(m, f, s);
+            auto emit = [&](EventKind k) { out.events.push_back({k, Part::foot, s, at, sigma}); };
+            auto heel = [](Contact k) { return k == Contact::flat || k == Contact::heel; };
+            auto toe = [](Contact k) { return k == Contact::flat || k == Contact::toe; };
+            if (heel(c[f]) && !heel(c[f - 1])) emit(EventKind::heel_down);
+            if (toe(c[f]) && !toe(c[f - 1])) emit(EventKind::toe_down);
+            if (!heel(c[f]) && heel(c[f - 1])) emit(EventKind::heel_up);
+            if (!toe(c[f]) && toe(c[f - 1])) emit(EventKind::toe_up);
+            if (c[f] == Contact::flat) emit(EventKind::flat);
+            if (c[f] == Contact::off) emit(EventKind::off);
+        }
+    }
+}
+
+void weight(const Measures& ms, std::vector<Event>& out) {
+    for (const auto& s : ms.shifts) {
+        const Side to = s.to > s.from ? Side::left : Side::right;
+        out.push_back({EventKind::shift_onset, Part::weight, to, s.onset_s, s.onset_sigma_s});
+        out.push_back({EventKind::shift_start, Part::weight, to, s.start_s, s.sigma_s});
+        out.push_back({EventKind::shift_end, Part::weight, to, s.end_s, s.sigma_s});
+        if (s.stop_s > 3 * s.stop_sigma_s) out.push_back({EventKind::stop, Part::weight, to, 0.5 * (s.start_s + s.end_s), s.stop_s});
+    }
+}
+
+/// Onsets and ends of moves of a series by at least `least`: where its speed passes 10 % of the peak of the move.
+void moves(const std::vector<double>& t, const Series& y, double least, double noise, double cutoff, EventKind from, EventKind to, Part part,
+           std::vector<Event>& out) {
+    const Series smooth = signal::low_pass(t, y, cutoff), v = signal::derivative(t, smooth);
+    for (const auto& [a, b] : signal::finite_runs(smooth)) {
+        if (b - a < 8) continue;
+        std::size_t k = a;
+        while (k < b) {
+            std::size_t e = k;
+            while (e + 1 < b && (v[e + 1] > 0) == (v[k] > 0)) ++e;
+            if (std::abs(smooth[e] - smooth[k]) >= std::max(least, 4 * noise)) {
+                std::size_t peak = k;
+                for (std::size_t q = k; q <= e; ++q)
+                    if (std::abs(v[q]) > std::abs(v[peak])) peak = q;
+                const double edge = 0.1 * std::abs(v[peak]);
+                std::size_t lo = peak, hi = peak;
+                while (lo > k && std::abs(v[lo]) > edge) --lo;
+                while (hi < e && std::abs(v[hi]) > edge) ++hi;
+                const double sigma = std::max(0.5 * (t[b - 1] - t[a]) / static_cast<double>(b - a), noise / std::max(1e-9, 0.3 * std::abs(v[peak])));
+                out.push_back({from, part, std::nullopt, t[lo], sigma});
+                out.push_back({to, part, std::nullopt, t[hi], sigma});
+            }
+            k = e + 1;
+        }
+    }
+}
+
+void turns(const Motion& m, const Measures& ms, std::vector<Event>& out) {
+    const std::array<std::pair<const char*, Part>, 3> parts{{{"pelvis.turn", Part::pelvis}, {"shoulder.turn", Part::shoulders}, {"head.turn", Part::head}}};
+    for (const auto& [id, part] : parts) {
+        const auto& s = ms.series.at(id).samples;
+        Series y(s.size(), NAN), own;
+        for (std::size_t f = 0; f < s.size(); ++f)
+            if (s[f].present()) y[f] = s[f].value, own.push_back(s[f].own);
+        if (!own.empty()) moves(m.time_s, y, 8, signal::median(own), 2.0, EventKind::turn_onset, EventKind::turn_end, part, out);
+    }
+}
+
+void hands(const Motion& m, std::vector<Event>& out) {
+    for (const Side s : {Side::left, Side::right}) {
+        Series speed(m.frames(), NAN);
+        for (std::size_t f = 1; f + 1 < m.frames(); ++f) {
+            if (!m.valid[f - 1] || !m.valid[f + 1]) continue;
+            const auto w = i(on(s, left_wrist));
+            Vec3 d = m.m[f + 1][w] - m.m[f - 1][w];
+            if (m.from_pictures()) {
+                const Vec3 sight = (m.m[f][w] - m.camera_at).normalized();
+                d -= sight * sight.dot(d);
+            }
+            speed[f] = d.norm() / (m.time_s[f + 1] - m.time_s[f - 1]);
+        }
+        const Series slow = signal::low_pass(m.time_s, speed, 2.0);
+        double peak = 0;
+        for (std::size_t f = 1; f < m.frames(); ++f) {
+            if (!std::isfinite(slow[f]) || !std::isfinite(slow[f - 1])) continue;
+            peak = std::max(peak, slow[f]);
+            // A stop: from a peak of at least 15 cm/s down to a tenth of it, or to what the points' noise allows.
+            const double edge = std::max(0.1 * peak, 0.02);
+            if (peak > 0.15 && slow[f - 1] >= edge && slow[f] < edge) {
+                out.push_back({EventKind::hand_stop, Part::hand, s, m.time_s[f], 0.05});
+                peak = 0;
+            }
+        }
+    }
+}
+
+void rise_and_sink(const Motion& m, const Measures& ms, std::vector<Event>& out) {
+    const auto& s = ms.series.at("hip.height").samples;
+    Series y(s.size(), NAN), own;
+    for (std::size_t f = 0; f < s.size(); ++f)
+        if (s[f].present()) y[f] = s[f].value, own.push_back(s[f].own);
+    if (own.empty()) return;
+    Series high = signal::low_pass(m.time_s, y, 1.5), low = high;
+    for (double& v : low) v = -v;
+    const double prominence = std::max(0.02, 3 * signal::median(own));
+    for (const auto& [kind, which] : {std::pair{EventKind::high, &high}, std::pair{EventKind::low, &low}})
+        for (const auto k : signal::prominent_peaks(*which, prominence))
+            if (k > 0 && k + 1 < which->size()) out.push_back({kind, Part::hips, std::nullopt, m.time_s[k], 0.1});
+}
+
+} // namespace
+
+double contact_sigma(const Motion& m, std::size_t f, Side s) {
+    if (!m.from_pictures()) // a height told to so much, passed at the speed of a foot that is set down
+        return std::hypot(0.5 / m.rate, m.jitter / 0.15);
+    auto foot = [&](Side side) { return m.sigma[f][i(on(side, left_heel))].across + m.sigma[f][i(on(side, left_toe))].across; };
+    const double ratio = foot(s) / std::min(foot(Side::left), foot(Side::right));
+    return std::clamp(0.15 * std::pow(ratio, 2.5), 0.15, 0.5);
+}
+
+std::string_view event_name(EventKind k) {
+    constexpr std::array<std::string_view, 15> n{"heel_down",   "toe_down",  "flat", "heel_up",    "toe_up",   "off",       "shift_onset", "shift_start",
+                                                 "shift_end", "stop", "turn_onset", "turn_end", "hand_stop", "low",         "high"};
+    return n[static_cast<std::size_t>(k)];
+}
+std::string_view part_name(Part p) {
+    constexpr std::array<std::string_view, 7> n{"foot", "weight", "pelvis", "shoulders", "head", "hand", "hips"};
+    return n[static_cast<std::size_t>(p)];
+}
+
+void find_events(const Motion& m, Measures& out) {
+    feet(m, out);
+    weight(out, out.events);
+    turns(m, out, out.events);
+    hands(m, out.events);
+    rise_and_sink(m, out, out.events);
+    std::stable_sort(out.events.begin(), out.events.end(), [](const Event& a, const Event& b) { return a.time_s < b.time_s; });
+}
+
+} // namespace bevel

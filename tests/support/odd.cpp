@@ -1,0 +1,219 @@
+#include "support/odd.h"
+#include "support/synthetic.h"
+#include "support/truth.h"
+#include <algorithm>
+#include <cmath>
+#include <cstdio>
+#include <cstdlib>
+
+namespace bevel::test {
+
+OddTake odd_take(std::uint64_t number) {
+    Rng r(number * 7919 + 77);
+    OddTake o;
+    constexpr std::array<const char*, 3> movements{"part_the_horses_mane", "gaze_at_the_moon", "separate_the_clouds"};
+    o.movement = movements[number % 3];
+    o.metres = number % 4 == 3;
+    auto chance = [&](double p) { return r.uniform() < p; };
+    auto& t = o.options;
+    t = sim::take_of(number + 5000, r.uniform(1.15, 2.05));
+    auto& s = t.student;
+    s.score.repetitions = 1;
+    s.tempo = r.uniform(0.6, 1.6);
+    s.legs = r.uniform(0.94, 1.08);
+    s.hips = r.uniform(0.85, 1.3);
+    s.neck = r.uniform(0.9, 1.1);
+    s.mass_spread = 0.075; // two sigma are 15 %
+    if (chance(0.4)) {
+        s.stand_knee = r.uniform(-3, 12);
+        s.stand_lean = r.uniform(-3, 6);
+        s.stand_head = r.uniform(0, 0.06);
+    }
+    if (chance(0.4)) s.toe_out = r.uniform(-8, 25);
+    auto& p = t.phone;
+    constexpr std::array<View, 4> views{View::front, View::left, View::right, View::back};
+    p.view = views[r.next() % 4];
+    // Most film from about the front or the side; one in four from anywhere.
+    p.turn_deg = chance(0.25) ? r.uniform(-45, 45) : r.uniform(-15, 15);
+    p.beside_m = chance(0.5) ? r.uniform(-1.2, 1.2) : 0;
+    p.roll_deg = chance(0.5) ? r.uniform(-6, 6) : 0;
+    p.height_m = r.uniform(0.4, 2.0);
+    p.focal = std::exp(r.uniform(std::log(0.5), std::log(1.6)));
+    p.distance_m = std::clamp(4.2 * p.focal / 0.8, 2.6, 8.0) * s.stature_m / 1.7;
+    // Somebody aimed it, more or less.
+    p.tilt_deg = std::clamp(std::atan2(p.height_m - 0.5 * s.stature_m, p.distance_m) * 57.3 + (chance(0.5) ? r.uniform(-4, 4) : 0), -6.0, 15.0);
+    p.distortion = chance(0.5) ? r.uniform(-0.04, 0.04) : 0;
+    if (chance(0.3)) std::swap(p.width, p.height);
+    constexpr std::array<double, 5> rates{24, 25, 30, 60, 120};
+    p.fps = rates[r.next() % 5];
+    if (chance(0.3)) t.rate_jitter = r.uniform(0, 0.6);
+    if (chance(0.3)) t.dropped = r.uniform(0, 0.15);
+    t.vertical_known = chance(0.6);
+    t.roll_sigma = 0.005;
+    t.slope_sigma = 0.006 / (p.focal * p.width);
+    if (chance(0.15)) s.turn_deg = r.uniform(-60, 60);
+    if (chance(0.3)) { // only the moving part, or cut in it
+        o.quiet = false;
+        t.from_s = 2.6 * s.tempo + r.uniform(0, 1.5);
+        t.to_s = t.from_s + r.uniform(14, 26) * s.tempo;
+    }
+    o.mirrored = !o.metres && chance(0.2);
+    o.noise = o.metres ? r.uniform(0.004, 0.020) : 0.006 * 0.887 * s.stature_m * p.focal * std::max(p.width, p.height) / p.distance_m;
+    o.turn = r.uniform(-3.1, 3.1);
+    o.place_x = r.uniform(-3, 3);
+    o.place_z = r.uniform(-3, 3);
+    o.floor_y = r.uniform(-1, 1);
+    o.slope_x = chance(0.4) ? r.uniform(-0.02, 0.02) : 0;
+    o.slope_z = chance(0.4) ? r.uniform(-0.02, 0.02) : 0;
+    return o;
+}
+
+std::string OddTake::told() const {
+    char text[400];
+    const auto& p = options.phone;
+    const auto& s = options.student;
+    std::snprintf(text, sizeof text,
+                  "%s %s turn %.0f beside %.1f roll %.0f tilt %.0f height %.1f focal %.2f dist %.1f %dx%d %.0f/s %s stature %.2f tempo %.2f%s%s turns %.0f toe %.0f",
+                  movement.c_str(), metres ? "3d" : std::string(view_name(p.view)).c_str(), p.turn_deg, p.beside_m, p.roll_deg, p.tilt_deg, p.height_m,
+                  p.focal, p.distance_m, p.width, p.height, p.fps, options.vertical_known ? "edges" : "bare", s.stature_m, s.tempo, quiet ? "" : " moving",
+                  mirrored ? " mirrored" : "", s.turn_deg, s.toe_out);
+    return text;
+}
+
+Track odd_track(const OddTake& o, const sim::Take& take) {
+    Track t = take.track();
+    Rng r(o.options.student.seed * 31 + 9);
+    if (o.metres) {
+        for (auto& f : t.px) f.reset();
+        t.vertical.reset();
+        const double c = std::cos(o.turn), s = std::sin(o.turn);
+        for (auto& f : t.m)
+            for (auto& q : *f) {
+                // A sloping floor: the student stands upright on it, every point raised by the floor under it.
+                const Vec3 turned(q.x() * c + q.z() * s + o.place_x, q.y(), -q.x() * s + q.z() * c + o.place_z);
+                q = turned + Vec3(0, o.floor_y + o.slope_x * (turned.x() - o.place_x) + o.slope_z * (turned.z() - o.place_z), 0);
+                q += o.noise * Vec3(r.gauss(), r.gauss(), r.gauss());
+            }
+        return t;
+    }
+    for (auto& f : t.m) f.reset();
+    BodyPx drift{};
+    double last = t.time_s.empty() ? 0 : t.time_s.front();
+    for (std::size_t i = 0; i < t.frames(); ++i) {
+        // Noise that stays alike over about a third of a second, whatever the frame rate.
+        const double keep = i == 0 ? 0 : std::exp(-(t.time_s[i] - last) / 0.3), fresh = std::sqrt(1 - keep * keep);
+        last = t.time_s[i];
+        for (std::size_t p = 0; p < point_count; ++p) {
+            drift[p].x = keep * drift[p].x + fresh * o.noise * r.gauss();
+            drift[p].y = keep * drift[p].y + fresh * o.noise * r.gauss();
+            auto& q = (*t.px[i])[p];
+            q.x += drift[p].x;
+            q.y += drift[p].y;
+            q.sigma = o.noise;
+        }
+    }
+    if (!o.mirrored) return t;
+    for (auto& f : t.px) {
+        const BodyPx b = *f;
+        for (int k = 0; k < point_count; ++k) {
+            auto q = b[static_cast<std::size_t>(mirrored(static_cast<Point>(k)))];
+            q.x = t.width - q.x;
+            (*f)[static_cast<std::size_t>(k)] = q;
+        }
+    }
+    if (t.vertical) t.vertical->roll = -t.vertical->roll;
+    t.layers.mirrored = true;
+    return t;
+}
+
+ReviewOptions odd_options(const OddTake& o) {
+    ReviewOptions r;
+    if (o.metres) r.view = View::three_d;
+    r.stature_m = o.options.student.stature_m;
+    return r;
+}
+
+bool odd_errors(std::uint64_t number, std::map<std::string, std::vector<Error>>& into, std::string& why) {
+    const OddTake odd = odd_take(number);
+    const sim::Take take(movement(odd.movement), odd.options);
+    MotionOptions o;
+    if (odd.metres) o.view = View::three_d;
+    o.stature_m = odd.options.student.stature_m;
+    const auto motion = make_motion(odd_track(odd, take), o);
+    if (!motion) {
+        why = motion.error().context + ": " + odd.told();
+        return false;
+    }
+    const Measures found = measure(*motion);
+    const bool quiet = motion->neutral.source == NeutralSource::quiet_second;
+    const QuietTruth stand = quiet ? quiet_truth(take, motion->neutral.from_s, motion->neutral.to_s) : QuietTruth{};
+    Rng r(number + 12345);
+    const char* show = std::getenv("BEVEL_ODD");
+    auto keep = [&](const std::string& id, double error, double sigma) {
+        into[id + (odd.metres ? " 3d" : "")].push_back({error, sigma});
+        if (show && id.find(show) == 0 && std::abs(error) > 2.5 * sigma)
+            std::fprintf(stderr, "%llu %s: %.3g +- %.3g, %s\n", static_cast<unsigned long long>(number), id.c_str(), error, sigma, odd.told().c_str());
+    };
+    std::map<std::string, std::vector<std::size_t>> frames;
+    for (const auto& [key, s] : found.series)
+        for (std::size_t f = 0; f < s.samples.size(); f += 3)
+            if (s.samples[f].present()) frames[key].push_back(f);
+    for (const auto& [key, list] : frames) {
+        for (int tries = 0; tries < 4; ++tries) {
+            const auto f = list[r.next() % list.size()];
+            const auto truth = frame_truth(take, f, stand).value;
+            const auto v = truth.find(key);
+            if (v == truth.end()) continue;
+            // A clamped share at its end says only that it is there.
+            if (key == "weight.left" && (v->second <= 0 || v->second >= 1)) continue;
+            const auto& s = found.series.at(key).samples[f];
+            const double e = found.series.at(key).unit == "deg" ? std::remainder(s.value - v->second, 360) : s.value - v->second;
+            keep(key.substr(0, key.find(".left") == std::string::npos || key == "weight.left" ? key.find(".right") : key.find(".left")), e, s.sigma);
+            break;
+        }
+    }
+    // One shift and one landing of each take.
+    const auto shifts = shift_truth(take, 0.3);
+    for (std::size_t k = 0; k < shifts.size(); ++k) {
+        const auto& truth = shifts[(k + number) % shifts.size()];
+        if (truth.start_s < 0.3 || truth.end_s > take.truth().time_s.back() - 0.3) continue;
+        const Shift* best = nullptr;
+        for (const auto& s : found.shifts)
+            if ((s.to > s.from) == (truth.to > truth.from) && (!best || std::abs(s.start_s + s.end_s - truth.start_s - truth.end_s) <
+                                                                            std::abs(best->start_s + best->end_s - truth.start_s - truth.end_s)))
+                best = &s;
+        if (!best || std::abs(best->start_s + best->end_s - truth.start_s - truth.end_s) > 1.6) continue;
+        keep("shift.start", best->start_s - truth.start_s, best->sigma_s);
+        keep("shift.end", best->end_s - truth.end_s, best->sigma_s);
+        keep("shift.onset", best->onset_s - truth.onset_s, best->onset_sigma_s);
+        keep("shift.duration", best->duration() - (truth.end_s - truth.start_s), 1.4 * best->sigma_s);
+        break;
+    }
+    const auto flats = flat_truth(take);
+    for (std::size_t k = 0; k < flats.size(); ++k) {
+        const auto& truth = flats[(k + number) % flats.size()];
+        const Event* best = nullptr;
+        for (const auto& e : found.events)
+            if (e.kind == EventKind::flat && e.side == truth.side && (!best || std::abs(e.time_s - truth.flat_s) < std::abs(best->time_s - truth.flat_s))) best = &e;
+        if (!best || std::abs(best->time_s - truth.flat_s) > 1.0) continue;
+        keep("flat", best->time_s - truth.flat_s, best->sigma_s);
+        break;
+    }
+    return true;
+}
+
+double covered(const std::vector<Error>& e, double sigmas) {
+    double in = 0;
+    for (const auto& x : e) in += std::abs(x.error) <= sigmas * x.sigma ? 1 : 0;
+    return e.empty() ? NAN : in / static_cast<double>(e.size());
+}
+
+double median_absolute(const std::vector<Error>& e) {
+    std::vector<double> a;
+    for (const auto& x : e) a.push_back(std::abs(x.error));
+    if (a.empty()) return NAN;
+    std::nth_element(a.begin(), a.begin() + static_cast<std::ptrdiff_t>(a.size() / 2), a.end());
+    return a[a.size() / 2];
+}
+
+} // namespace bevel::test

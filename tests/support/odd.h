@@ -1,0 +1,34 @@
+// Clips unlike the practice room's: turned and moved students, tilted cameras of any lens, rooms without edges, bodies outside the table,
+// clips without a quiet stand, cut, mirrored, of any frame rate. Each follows from its number alone.
+#pragma once
+#include "core/review/review.h"
+#include "core/sim/take.h"
+#include <map>
+
+namespace bevel::test {
+
+struct OddTake {
+    std::string movement;
+    sim::TakeOptions options;
+    bool metres = false, mirrored = false, quiet = true;
+    double noise = 0; // px or m
+    // Points in metres: anywhere in the room.
+    double turn = 0, place_x = 0, place_z = 0, floor_y = 0, slope_x = 0, slope_z = 0;
+    std::string told() const; // what is odd about it, for messages
+};
+OddTake odd_take(std::uint64_t number);
+/// The points as a body finder would give them; exact but for the noise. Mirrored clips show everything swapped.
+Track odd_track(const OddTake& odd, const sim::Take& take);
+ReviewOptions odd_options(const OddTake& odd);
+
+/// Error and stated sigma of one figure at one moment of one take.
+struct Error {
+    double error = 0, sigma = 0;
+};
+/// One value per take and figure (a frame drawn from those that have one), keyed by id. False when the clip was refused (`why`).
+bool odd_errors(std::uint64_t number, std::map<std::string, std::vector<Error>>& into, std::string& why);
+
+double covered(const std::vector<Error>& e, double sigmas);
+double median_absolute(const std::vector<Error>& e);
+
+} // namespace bevel::test
