@@ -4,6 +4,7 @@
 #include "media/clip.h"
 #include "store/intake.h"
 #include "support/synthetic.h"
+#include <cmath>
 #include <csignal>
 #include <fstream>
 #include <QTemporaryDir>
@@ -38,6 +39,39 @@ class TestReaders : public QObject {
             const auto hits = 1 + rng.next() % 40;
             for (std::uint32_t k = 0; k < hits; ++k) s[rng.next() % s.size()] = static_cast<char>(rng.next());
             out.push_back(std::move(s));
+        }
+        return out;
+    }
+
+    /// A short standing track of pixels.
+    static Track track() {
+        sim::TakeOptions o = sim::take_of(1, 1.7);
+        o.phone.fps = 10;
+        o.to_s = 2;
+        const sim::Take take(test::movement("gaze_at_the_moon"), o);
+        Track t = take.track();
+        for (auto& f : t.m) f.reset();
+        return t;
+    }
+    /// A track as format 1 laid it down.
+    static std::string first_format(const Track& t) {
+        std::string out = "bevtrk01";
+        auto add = [&](auto v) { out.append(reinterpret_cast<const char*>(&v), sizeof v); };
+        add(static_cast<std::uint32_t>(t.frames()));
+        add(static_cast<std::int32_t>(t.width));
+        add(static_cast<std::int32_t>(t.height));
+        add(static_cast<std::uint8_t>(0));
+        add(static_cast<std::uint8_t>(0));
+        for (int i = 0; i < 4; ++i) add(0.0);
+        for (std::size_t i = 0; i < t.frames(); ++i) {
+            add(t.time_s[i]);
+            add(static_cast<std::uint8_t>(1));
+            for (const auto& p : *t.px[i]) {
+                add(static_cast<std::int16_t>(std::lround(p.x * 16)));
+                add(static_cast<std::int16_t>(std::lround(p.y * 16)));
+                add(static_cast<std::uint8_t>(255));
+                add(static_cast<std::uint8_t>(8));
+            }
         }
         return out;
     }
@@ -168,6 +202,55 @@ private slots:
         QVERIFY(std::abs((*back->px[4])[right_toe].y - (*t.px[4])[right_toe].y) <= 1.0 / 16);
         QVERIFY(back->vertical && back->vertical->from_room);
         for (const auto& bytes : damaged(good, 4)) (void)unpack_track(bytes);
+        for (const auto& bytes : damaged(first_format(track()), 5)) (void)unpack_track(bytes);
+    }
+    void tracks_keep_the_raw_points_and_every_layer() {
+        Track t = track();
+        t.model = "heavy";
+        t.model_version = 7;
+        t.width = 2160; // a portrait clip of 4K: feet beyond 2048 px stay where they are
+        t.height = 3840;
+        (*t.px[2])[left_toe] = {1234.5678, 3456.789, 0.25, 0, 0};
+        t.focal_px = 1800;
+        Layers& l = t.layers;
+        l.mirrored = true;
+        l.trim_from_s = 0.3;
+        l.trim_to_s = 1.7;
+        l.vertical = VerticalOnPicture{0.02, 1e-5, 0.003, 2e-6, true};
+        l.scale = MarkedLength{10, 20, 10, 520, 1.5};
+        l.camera_height_m = 0.9;
+        l.edits = {{4, right_knee, 700.25, 1500.5}, {5, nose, 3, 4}};
+        const auto back = unpack_track(pack_track(t));
+        QVERIFY(back.has_value());
+        QCOMPARE(back->model, t.model);
+        QCOMPARE(back->model_version, 7);
+        QCOMPARE(back->height, 3840);
+        QVERIFY(std::abs((*back->px[2])[left_toe].y - 3456.789) < 1e-3);
+        QCOMPARE(back->layers.mirrored, true);
+        QCOMPARE(back->layers.trim_from_s, l.trim_from_s);
+        QCOMPARE(back->layers.trim_to_s, l.trim_to_s);
+        QCOMPARE(back->layers.vertical->slope, l.vertical->slope);
+        QCOMPARE(back->layers.scale->metres, 1.5);
+        QCOMPARE(back->layers.camera_height_m, l.camera_height_m);
+        QCOMPARE(back->layers.edits.size(), std::size_t{2});
+        QCOMPARE(back->layers.edits[0].point, right_knee);
+        QCOMPARE(back->layers.edits[0].y, 1500.5);
+        QCOMPARE(back->focal_px, t.focal_px);
+    }
+    void points_files_keep_stated_errors() {
+        Track t = track();
+        for (auto& f : t.px)
+            for (auto& p : *f) p.sigma = 2.5;
+        Body3 body;
+        body.fill(Vec3(1, 2, 3));
+        t.m.assign(t.frames(), body);
+        std::array<double, point_count> s{};
+        s.fill(0.012);
+        t.m_sigma.assign(t.frames(), s);
+        const auto back = parse_points(points_csv(t));
+        QVERIFY(back.has_value());
+        QCOMPARE((*back->px[3])[left_knee].sigma, 2.5);
+        QCOMPARE(back->m_sigma[3][right_wrist], 0.012);
     }
     void libraries() {
         const auto folder = path("lib");
@@ -270,15 +353,34 @@ private slots:
             "CREATE TABLE person(id INTEGER PRIMARY KEY, name TEXT NOT NULL, stature_m REAL NOT NULL, notes TEXT NOT NULL DEFAULT '');"
             "CREATE TABLE clip(id INTEGER PRIMARY KEY, person INTEGER, file TEXT, movement TEXT, school TEXT, view TEXT, filmed_on TEXT, "
             "arrived_on TEXT, state INTEGER, problem TEXT);"
+            "CREATE TABLE track(clip INTEGER PRIMARY KEY, points BLOB NOT NULL);"
             "CREATE TABLE decision(clip INTEGER, check_id TEXT, side TEXT, choice INTEGER, wording TEXT NOT NULL DEFAULT '', PRIMARY "
             "KEY(clip, check_id, side));"
-            "INSERT INTO person(name, stature_m) VALUES('Greta', 1.61); INSERT INTO decision VALUES(1, 'head', '', 1, ''); PRAGMA "
+            "INSERT INTO person(name, stature_m) VALUES('Greta', 1.61); INSERT INTO clip(id, person, file, state) VALUES(1, 1, 'a.mp4', 1); INSERT INTO decision VALUES(1, 'head', '', 1, ''); PRAGMA "
             "user_version=1",
             nullptr, nullptr, nullptr);
+        // A track as the first version kept it: points to 1/16 px, corrected.
+        Track wide = track();
+        for (auto& f : wide.px)
+            for (auto& p : *f) p.x = std::min(p.x, 2000.0);
+        const std::string first = first_format(wide);
+        sqlite3_stmt* put_track = nullptr;
+        sqlite3_prepare_v2(db, "INSERT INTO track VALUES(1, ?)", -1, &put_track, nullptr);
+        sqlite3_bind_blob(put_track, 1, first.data(), static_cast<int>(first.size()), SQLITE_TRANSIENT);
+        QCOMPARE(sqlite3_step(put_track), SQLITE_DONE);
+        sqlite3_finalize(put_track);
         sqlite3_close(db);
         {
             auto upgraded = Library::open(old);
             QVERIFY(upgraded.has_value());
+            QVERIFY(std::filesystem::exists(old / "library-version-1.sqlite")); // what it was, beside it
+            const auto renewed = upgraded->load_track(1);
+            QVERIFY(renewed.has_value());
+            QCOMPARE(renewed->model, std::string("full")); // corrections are taken back, so that newer ones apply
+            QCOMPARE(renewed->frames(), wide.frames());
+            const auto& knee = (*renewed->px[5])[left_knee];
+            QVERIFY(std::hypot(knee.x - (*wide.px[5])[left_knee].x, knee.y - (*wide.px[5])[left_knee].y) < 30);
+            QVERIFY(!upgraded->clip(1)->mirrored);
             QCOMPARE(upgraded->people()->front().name, std::string("Greta"));
             QCOMPARE(upgraded->decisions(1)->size(), std::size_t{1});
         }

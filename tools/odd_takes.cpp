@@ -1,14 +1,74 @@
 // Measures clips unlike the practice room's from points and prints how well the stated errors hold: bevel-odd-takes [COUNT] [FIRST].
+// --film FOLDER draws the takes that go through the picture and keeps their raw tracks; --films FOLDER measures those.
+#include "core/review/points_csv.h"
+#include "media/tracker.h"
+#include "store/library.h"
 #include "support/odd.h"
+#include "support/synthetic.h"
 #include <cstdio>
 #include <cstdlib>
+#include <cstring>
 #include <atomic>
 #include <mutex>
 #include <thread>
 
 using namespace bevel;
 
+namespace {
+
+/// Draws the takes, looks for the body and keeps the raw tracks.
+int film(const std::filesystem::path& folder, const char* program) {
+    auto finder = BodyFinder::load(find_model_dir(program), Model::full);
+    if (!finder) return 3;
+    std::filesystem::create_directories(folder);
+    for (int k = 0; k < test::picture_takes; ++k) {
+        const auto file = folder / ("take-" + std::to_string(k) + ".track");
+        if (std::filesystem::exists(file)) continue;
+        const auto odd = test::picture_take(k);
+        const sim::Take take(test::movement(odd.movement), odd.options);
+        Track t = take.track();
+        for (auto& f : t.m) f.reset();
+        t.model = "full";
+        t.model_version = BodyFinder::version;
+        finder->reset();
+        std::vector<std::pair<std::shared_ptr<const sim::Image>, std::optional<BodyPx>>> kept;
+        for (std::size_t i = 0; i < take.frames(); ++i) {
+            auto picture = std::make_shared<sim::Image>(take.picture(i));
+            t.px[i] = finder->next(*picture);
+            if (kept.size() < 5 && i >= kept.size() * take.frames() / 5) kept.emplace_back(picture, t.px[i]);
+        }
+        t.vertical = room_vertical(kept);
+        if (auto ok = write_text(file, pack_track(t)); !ok) return 3;
+        std::fprintf(stderr, "%d %s\n", k, odd.told().c_str());
+    }
+    return 0;
+}
+
+int measure_films(const std::filesystem::path& folder) {
+    std::map<std::string, std::vector<test::Error>> mean, one;
+    int refused = 0;
+    for (int k = 0; k < test::picture_takes; ++k) {
+        const auto bytes = read_text(folder / ("take-" + std::to_string(k) + ".track"), 64U << 20U);
+        const auto raw = bytes ? unpack_track(*bytes) : Result<Track>(tl::unexpected(bytes.error()));
+        std::string why;
+        if (!raw || !test::picture_errors(k, *raw, mean, one, why)) ++refused, std::fprintf(stderr, "%d refused %s\n", k, why.c_str());
+    }
+    std::printf("| figure | takes | mean absolute error | largest of a take | one moment a take: within 1 sigma | within 1.64 sigma |\n|---|---|---|---|---|---|\n");
+    for (const auto& [id, e] : mean) {
+        double sum = 0, most = 0;
+        for (const auto& x : e) sum += x.error, most = std::max(most, x.error);
+        std::printf("| %s | %zu | %.3g | %.3g | %.0f %% | %.0f %% |\n", id.c_str(), e.size(), sum / static_cast<double>(e.size()), most,
+                    100 * test::covered(one[id], 1), 100 * test::covered(one[id], 1.64));
+    }
+    std::printf("\nOf %d takes %d were refused.\n", test::picture_takes, refused);
+    return 0;
+}
+
+} // namespace
+
 int main(int argc, char** argv) {
+    if (argc == 3 && std::strcmp(argv[1], "--film") == 0) return film(argv[2], argv[0]);
+    if (argc == 3 && std::strcmp(argv[1], "--films") == 0) return measure_films(argv[2]);
     const std::uint64_t count = argc > 1 ? std::strtoull(argv[1], nullptr, 10) : 600, first = argc > 2 ? std::strtoull(argv[2], nullptr, 10) : 0;
     std::map<std::string, std::vector<test::Error>> all;
     std::vector<std::string> refused;

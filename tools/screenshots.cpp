@@ -102,7 +102,11 @@ int main(int argc, char** argv) {
                 page->state().set_time(f.time_s);
                 break;
             }
-        settle(900); // the pictures come from their own thread
+        if (!wait([&] { return page->shows_current() && page->state().open->clip.id == clip->id; })) {
+            std::fprintf(stderr, "%s: the picture did not come\n", v.name);
+            return 1;
+        }
+        settle(100); // painted
         shot(QString::fromLatin1(v.name));
     }
     for (const auto& c : *clips)

@@ -68,6 +68,45 @@ OddTake odd_take(std::uint64_t number) {
     return o;
 }
 
+OddTake picture_take(int number) {
+    Rng r(static_cast<std::uint64_t>(number) * 523 + 91);
+    OddTake o;
+    constexpr std::array<const char*, 3> movements{"part_the_horses_mane", "gaze_at_the_moon", "separate_the_clouds"};
+    o.movement = movements[static_cast<std::size_t>(number) % 3];
+    auto chance = [&](double p) { return r.uniform() < p; };
+    auto& t = o.options;
+    t = sim::take_of(static_cast<std::uint64_t>(number) + 600, r.uniform(1.2, 1.95));
+    t.family = sim::Looks::Family::lofted;
+    auto& s = t.student;
+    s.score.repetitions = 1;
+    s.tempo = r.uniform(0.8, 1.2);
+    s.legs = r.uniform(0.96, 1.06);
+    s.hips = r.uniform(0.9, 1.2);
+    s.stand_knee = r.uniform(-3, 12);
+    s.stand_lean = r.uniform(-3, 6);
+    s.stand_head = r.uniform(0, 0.05);
+    s.toe_out = r.uniform(-5, 15);
+    auto& p = t.phone;
+    constexpr std::array<View, 8> views{View::left, View::front, View::right, View::left, View::back, View::right, View::front, View::left};
+    p.view = views[static_cast<std::size_t>(number) % 8];
+    p.turn_deg = r.uniform(-18, 18);
+    p.beside_m = chance(0.4) ? r.uniform(-0.7, 0.7) : 0;
+    p.roll_deg = chance(0.4) ? r.uniform(-5, 5) : 0;
+    p.height_m = r.uniform(0.6, 1.6);
+    p.focal = std::exp(r.uniform(std::log(0.6), std::log(1.3)));
+    p.distance_m = std::clamp(4.0 * p.focal / 0.8, 2.8, 4.6) * (s.stature_m / 1.7);
+    p.focal = std::min(p.focal, 0.8 * p.distance_m / (3.6 * s.stature_m / 1.7));
+    p.tilt_deg = std::clamp(std::atan2(p.height_m - 0.5 * s.stature_m, p.distance_m) * 57.3 + r.uniform(-2, 2), -6.0, 15.0);
+    p.fps = 12;
+    p.bare = chance(0.3);
+    t.vertical_known = false; // told from the drawn room or not at all
+    // A third of the clips show only the moving part.
+    o.quiet = number % 3 != 2;
+    t.from_s = o.quiet ? 0 : 3.2 * s.tempo;
+    t.to_s = t.from_s + 15 * s.tempo;
+    return o;
+}
+
 std::string OddTake::told() const {
     char text[400];
     const auto& p = options.phone;
@@ -198,6 +237,51 @@ bool odd_errors(std::uint64_t number, std::map<std::string, std::vector<Error>>&
         if (!best || std::abs(best->time_s - truth.flat_s) > 1.0) continue;
         keep("flat", best->time_s - truth.flat_s, best->sigma_s);
         break;
+    }
+    return true;
+}
+
+bool picture_errors(int number, const Track& raw, std::map<std::string, std::vector<Error>>& mean, std::map<std::string, std::vector<Error>>& one,
+                    std::string& why) {
+    const OddTake odd = picture_take(number);
+    const sim::Take take(movement(odd.movement), odd.options);
+    MotionOptions o;
+    o.stature_m = odd.options.student.stature_m;
+    const auto motion = make_motion(raw, o);
+    if (!motion) {
+        why = motion.error().context + ": " + odd.told();
+        return false;
+    }
+    const Measures found = measure(*motion);
+    const bool quiet = motion->neutral.source == NeutralSource::quiet_second;
+    const QuietTruth stand = quiet ? quiet_truth(take, motion->neutral.from_s, motion->neutral.to_s) : QuietTruth{};
+    const bool left_near = std::sin(motion->azimuth[motion->frames() / 2]) > 0;
+    Rng r(static_cast<std::uint64_t>(number) + 99);
+    const char* show = std::getenv("BEVEL_ODD");
+    std::map<std::string, std::vector<Error>> all;
+    for (const auto& [key, s] : found.series)
+        for (std::size_t f = 0; f < s.samples.size() && f < take.frames(); ++f) {
+            if (!s.samples[f].present()) continue;
+            const auto truth = frame_truth(take, f, stand).value;
+            const auto v = truth.find(key);
+            if (v == truth.end() || (key == "weight.left" && (v->second <= 0 || v->second >= 1))) continue;
+            std::string id = key;
+            if (const auto dot = key.rfind('.'); s.side && dot != std::string::npos) {
+                id = key.substr(0, dot);
+                if (motion->has_z) id += (*s.side == Side::left) == left_near ? " near" : " far";
+            }
+            if (id == "knee.flexion near" || id == "knee.flexion far") id += quiet ? ", quiet stand" : ", none";
+            const double e = s.unit == "deg" ? std::remainder(s.samples[f].value - v->second, 360) : s.samples[f].value - v->second;
+            all[id].push_back({e, s.samples[f].sigma});
+        }
+    for (const auto& [id, e] : all) {
+        double sum = 0;
+        for (const auto& x : e) sum += std::abs(x.error);
+        mean[id].push_back({sum / static_cast<double>(e.size()), 0});
+        one[id].push_back(e[r.next() % e.size()]);
+        if (show && id.find(show) == 0)
+            std::fprintf(stderr, "%d %s: %.2f, one %.2f +- %.2f, az %.0f; %s\n", number, id.c_str(), mean[id].back().error, one[id].back().error, one[id].back().sigma,
+                         motion->azimuth[motion->frames() / 2] * 57.3, odd.told().c_str());
     }
     return true;
 }

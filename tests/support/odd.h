@@ -17,14 +17,22 @@ struct OddTake {
     std::string told() const; // what is odd about it, for messages
 };
 OddTake odd_take(std::uint64_t number);
-/// The points as a body finder would give them; exact but for the noise. Mirrored clips show everything swapped.
-Track odd_track(const OddTake& odd, const sim::Take& take);
-ReviewOptions odd_options(const OddTake& odd);
-
 /// Error and stated sigma of one figure at one moment of one take.
 struct Error {
     double error = 0, sigma = 0;
 };
+/// Takes that are drawn and looked at by the body finder: figures of the family that the corrections were not fitted on, of every build,
+/// in clothes and hair of every kind, from cameras as odd as the drawn room allows. Raw tracks of them are in tests/data/odd.
+inline constexpr int picture_takes = 26;
+OddTake picture_take(int number);
+/// Errors of one of them from its raw track, one value per take and figure; `near` tells legs by the side towards the camera.
+bool picture_errors(int number, const Track& raw, std::map<std::string, std::vector<Error>>& mean, std::map<std::string, std::vector<Error>>& one,
+                    std::string& why);
+
+/// The points as a body finder would give them; exact but for the noise. Mirrored clips show everything swapped.
+Track odd_track(const OddTake& odd, const sim::Take& take);
+ReviewOptions odd_options(const OddTake& odd);
+
 /// One value per take and figure (a frame drawn from those that have one), keyed by id. False when the clip was refused (`why`).
 bool odd_errors(std::uint64_t number, std::map<std::string, std::vector<Error>>& into, std::string& why);
 

@@ -170,10 +170,12 @@ std::vector<ShiftTruth> shift_truth(const sim::Take& take, double least) {
             quiet = v < 0.03 * peak ? quiet + 1 : 0;
             ++e;
         }
-        // Trim what hardly moves at either end.
+        // From the fastest moment outwards to where it hardly moves.
         std::size_t a = i, b = e;
-        while (a < b && std::fabs(speed(a)) < 0.1 * peak) ++a;
-        while (b > a && std::fabs(speed(b)) < 0.1 * peak) --b;
+        for (std::size_t k = i; k <= e; ++k)
+            if (std::fabs(speed(k)) >= peak * (1 - 1e-9)) a = b = k;
+        while (a > i && std::fabs(speed(a)) > 0.1 * peak) --a;
+        while (b < e && std::fabs(speed(b)) > 0.1 * peak) ++b;
         if (std::fabs(y[b] - y[a]) > least) {
             ShiftTruth s{t[a], 0, 0, y[a > 20 ? a - 20 : 0], y[std::min(b + 20, n - 1)]};
             const double way = s.to - s.from;

@@ -262,7 +262,8 @@ void smooth(Track& t, double cutoff_hz) {
 Track derive(const Track& raw) {
     Track t = with_layers(raw);
     if (!t.model.empty()) {
-        correct_offsets(t, rough_azimuth(t));
+        const auto azimuth = rough_azimuth(t);
+        correct_offsets(t, azimuth);
         smooth(t, 6.0);
     }
     for (auto& f : t.px) {

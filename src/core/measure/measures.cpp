@@ -53,7 +53,7 @@ public:
                        : info_.needs_neutral && !c_.neutral         ? Absent::no_neutral
                                                                     : seen(m_, f, d_.axis, info_);
             if (!s.present()) continue;
-            const Value v = d_.f(own_[f], c_);
+            const Value v = turned_pair(f) ? Value(Absent::turned) : d_.f(own_[f], c_);
             s.absent = v.absent;
             s.value = v.v;
         }
@@ -62,6 +62,18 @@ public:
     }
 
 private:
+    /// One camera: whether the line of hips or shoulders itself is turned out of the picture by more than the gate (a tenth is left for
+    /// the error of its width).
+    bool turned_pair(std::size_t f) const {
+        if (!m_.from_pictures() || d_.axis != Axis::sideways || d_.points.size() != 2 || d_.points[1] != mirrored(d_.points[0])) return false;
+        const bool hips = d_.points[0] == left_hip;
+        if (!hips && d_.points[0] != left_shoulder) return false;
+        const double width = hips ? 0.100 * m_.stature : m_.neutral.shoulder_width;
+        const Vec3 d = m_.m[f][static_cast<std::size_t>(d_.points[0])] - m_.m[f][static_cast<std::size_t>(d_.points[1])];
+        const Vec3 right = Vec3(0, 1, 0).cross(m_.camera_at - m_.m[f][static_cast<std::size_t>(d_.points[0])]).normalized();
+        return std::abs(d.dot(right)) < 0.93 * std::cos(*info_.turned_deg * deg) * width;
+    }
+
     /// Line of sight through a point of a frame in own axes, unit.
     Vec3 sight(std::size_t f, std::size_t p) const {
         const Vec3 d = (m_.m[f][p] - m_.camera_at).normalized();
@@ -112,6 +124,8 @@ private:
         Build c = c_;
         if (c.neutral) c.neutral = &then;
         const bool sided = side_.has_value();
+        std::array<Vec3, point_count> biased; // effect of what stays with the person, per axis, for pairs
+        std::array<bool, point_count> has_bias{};
         for (const Point base : d_.points) {
             const bool follows = sided && base >= left_eye && base < right_eye && !pair_named(base);
             const auto p = static_cast<std::size_t>(follows ? on(c_.side, base) : base);
@@ -135,11 +149,23 @@ private:
                         // A third of it changes with the posture.
                         with = std::hypot(with, 0.33 * by);
                     }
-                    person += std::pow(with * s.person, 2);
+                    if (!has_bias[p]) biased[p].setZero();
+                    has_bias[p] = true;
+                    biased[p][static_cast<Eigen::Index>(k)] = with * s.person;
                 }
                 now[p] = keep;
                 then[p] = keep_then;
             }
+        }
+        // The two sides of a person are offset alike: outward seen from front and back, forward from the side, up or down from anywhere.
+        const bool sideways = m_.from_pictures() && std::abs(std::sin(m_.azimuth[f])) > 0.707;
+        for (std::size_t p = 0; p < point_count; ++p) {
+            if (!has_bias[p]) continue;
+            person += biased[p].squaredNorm();
+            const auto q = static_cast<std::size_t>(mirrored(static_cast<Point>(p)));
+            if (q <= p || !has_bias[q]) continue;
+            constexpr double alike = 0.6;
+            person += 2 * alike * ((sideways ? 1 : -1) * biased[p][0] * biased[q][0] + biased[p][1] * biased[q][1]);
         }
         for (const auto& e : m_.shared) {
             Build moved = c_;

@@ -73,9 +73,11 @@ private:
         }
         // A drift on the plateaus before or after is no part of it.
         auto travel = [&](const Run& r) { return up * (y[r.to] - y[r.from]); };
-        const double least = std::max(0.06 * far, 2 * left);
-        while (runs.size() > 1 && travel(runs.front()) < least) runs.erase(runs.begin());
-        while (runs.size() > 1 && travel(runs.back()) < least) runs.pop_back();
+        const double least = std::max(0.12 * far, 3 * left);
+        while (runs.size() > 1 && travel(runs.front()) < (ts[runs[1].from] - ts[runs[0].to] < 0.15 ? 0.03 * far : least)) runs.erase(runs.begin());
+        while (runs.size() > 1 &&
+               travel(runs.back()) < (ts[runs.back().from] - ts[runs[runs.size() - 2].to] < 0.15 ? 0.03 * far : least))
+            runs.pop_back();
         // A small part long before or after the transfer proper is a move of its own.
         double whole = 0;
         for (const auto& r : runs) whole += travel(r);

@@ -32,6 +32,7 @@ void FrameSource::loop(const std::stop_token& stop) {
             wish_.reset();
         }
         auto out = std::make_shared<FramePictures>();
+        out->of = open_;
         out->frame = now.first;
         if (reader)
             if (auto im = reader->frame(now.first)) out->student = to_image(**im);

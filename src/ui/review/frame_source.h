@@ -9,7 +9,9 @@
 
 namespace bevel::ui {
 
+/// Pictures carry what they were made from, and are shown only while that is open.
 struct FramePictures {
+    std::shared_ptr<const OpenReview> of;
     std::size_t frame = 0;
     QImage student, reference;
     BodyPx reference_points;

@@ -240,10 +240,15 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
     where_->setText(tr("%1, %2 repetitions (%3 left, %4 right)").arg(text::view(r.motion.view)).arg(total).arg(lefts).arg(total - lefts));
     source_ = std::make_unique<FrameSource>(open);
     connect(source_.get(), &FrameSource::ready, this, [this](const std::shared_ptr<FramePictures>& p) {
+        if (p->of != state_.open) return; // of a review that was left
+        state_.picture_frame = p->frame;
         student_->show_pictures(p);
         reference_->show_pictures(p);
+        floor_->update();
+        fill_figures();
     });
     state_.frame = 0;
+    state_.picture_frame.reset();
     // The first thing seen is what matters most.
     state_.family = r.findings.empty() ? Family::feet : r.findings.front().family;
     time_->rebuild();
@@ -256,7 +261,11 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
 void ReviewPage::frame_changed() {
     if (!state_.open) return;
     if (source_) source_->wish(state_.frame, state_.reference_s[state_.frame]);
-    fill_figures();
+    if (!state_.picture_frame) fill_figures(); // else with the picture
+}
+
+bool ReviewPage::shows_current() const {
+    return student_->is_current() && reference_->is_current();
 }
 
 Decision ReviewPage::decision_of(const Finding& f) const {
@@ -425,10 +434,10 @@ void ReviewPage::fill_figures() {
     }
     const auto keys = lane_keys(session_, r, state_.family);
     figures_->setRowCount(static_cast<int>(keys.size()));
-    const double ref = state_.reference_s[state_.frame];
+    const double ref = state_.reference_s[state_.shown()];
     for (std::size_t i = 0; i < keys.size(); ++i) {
         const auto& s = r.measures.series.at(keys[i]);
-        const Sample& v = s.samples[state_.frame];
+        const Sample& v = s.samples[state_.shown()];
         const QString unit = QString::fromStdString(s.unit);
         QString name = session_.catalogue.name(QString::fromStdString(s.id));
         if (s.side) name = tr("%1, %2").arg(name, text::side(*s.side));
@@ -439,13 +448,13 @@ void ReviewPage::fill_figures() {
             reference = text::bare(other->samples[k].value, unit);
             if (v.present()) off = text::difference(v.value - other->samples[k].value, unit);
         }
-        const auto* rep = r.alignment.at(state_.time());
+        const auto* rep = r.alignment.at(state_.shown_time());
         for (const auto& c : r.movement.checks) {
             const auto applies = rep ? band_of(c, *rep, s) : std::nullopt;
             if (!applies) continue;
             bool now = c.phases.empty();
             for (const auto& p : rep->phases)
-                if (state_.time() >= p.start_s && state_.time() < p.end_s &&
+                if (state_.shown_time() >= p.start_s && state_.shown_time() < p.end_s &&
                     std::find(c.phases.begin(), c.phases.end(), p.id) != c.phases.end())
                     now = true;
             if (now) band = text::bare_band(applies->low, applies->high, unit);

@@ -19,6 +19,8 @@ public:
     ReviewPage(Session& session, QWidget* parent = nullptr);
     void open_clip(qint64 clip);
     ReviewState& state() { return state_; }
+    /// Whether both pictures are those of the cursor's frame of the open review.
+    bool shows_current() const;
 
 signals:
     void write_letter();

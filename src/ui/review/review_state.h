@@ -33,6 +33,11 @@ public:
     bool one_repetition = false;     // the time axis shows the repetition at the cursor only
     std::vector<double> reference_s; // per frame; NaN outside repetitions
 
+    /// Frame of the picture that is shown; lines, caption and figures are of it. The cursor may be a little ahead while pictures are made.
+    std::optional<std::size_t> picture_frame;
+    std::size_t shown() const { return picture_frame.value_or(frame); }
+    double shown_time() const { return shown() < frames() ? open->track.time_s[shown()] : 0; }
+
     std::size_t frames() const { return open ? open->track.frames() : 0; }
     double time() const { return frame < frames() ? open->track.time_s[frame] : 0; }
     void set_frame(std::ptrdiff_t f);

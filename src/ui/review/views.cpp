@@ -31,9 +31,8 @@ void PictureView::show_pictures(std::shared_ptr<FramePictures> pictures) {
     update();
 }
 
-void PictureView::reset() {
-    pictures_.reset();
-    update();
+bool PictureView::is_current() const {
+    return pictures_ && state_.open && pictures_->of == state_.open && pictures_->frame == state_.frame;
 }
 
 void PictureView::paintEvent(QPaintEvent*) {
@@ -42,8 +41,10 @@ void PictureView::paintEvent(QPaintEvent*) {
     p.setRenderHints(QPainter::Antialiasing | QPainter::SmoothPixmapTransform);
     const QRectF r = QRectF(rect()).adjusted(0.5, 0.5, -0.5, -0.5);
     p.fillRect(r, c.sheet);
-    const QImage* image = !pictures_ ? nullptr : reference_ ? &pictures_->reference : &pictures_->student;
-    if (image && !image->isNull() && state_.open) {
+    // A picture of another clip is never shown, not even until the first of this one is there.
+    const bool own = pictures_ && state_.open && pictures_->of == state_.open;
+    const QImage* image = !own ? nullptr : reference_ ? &pictures_->reference : &pictures_->student;
+    if (image && !image->isNull()) {
         const Track& track = state_.open->track;
         QRectF crop = crop_of(track, r.width() / r.height());
         const BodyPx* body = reference_                                                         ? &pictures_->reference_points
@@ -73,15 +74,22 @@ void PictureView::paintEvent(QPaintEvent*) {
                 session_.theme, 1.6, roll);
         }
         p.restore();
+    } else if (state_.open) {
+        p.setPen(c.faint);
+        p.setFont(session_.theme.font(10.5));
+        p.drawText(r, Qt::AlignCenter, own ? tr("This frame cannot be shown.") : tr("The picture is being made …"));
     }
-    const bool found = state_.open && state_.frame < state_.frames() && state_.open->track.px[state_.frame];
+    // Caption and lines are of the frame that is shown.
+    const std::size_t frame = own ? pictures_->frame : state_.frame;
+    const double time = state_.open && frame < state_.frames() ? state_.open->track.time_s[frame] : 0;
+    const bool found = state_.open && frame < state_.frames() && state_.open->track.px[frame];
     QStringList captions;
     if (reference_) {
         captions << tr("Reference");
-        const double ref = state_.frame < state_.reference_s.size() ? state_.reference_s[state_.frame] : NAN;
-        const auto* rep = state_.open ? state_.open->review->alignment.at(state_.time()) : nullptr;
+        const double ref = frame < state_.reference_s.size() ? state_.reference_s[frame] : NAN;
+        const auto* rep = state_.open ? state_.open->review->alignment.at(time) : nullptr;
         if (rep && std::isfinite(ref)) {
-            const double apart = (state_.time() - rep->start_s) - (ref - rep->reference_s.front());
+            const double apart = (time - rep->start_s) - (ref - rep->reference_s.front());
             captions << (std::abs(apart) < 0.15 ? tr("in time with the student")
                          : apart > 0            ? tr("student %1 s behind").arg(apart, 0, 'f', 1)
                                                 : tr("student %1 s ahead").arg(-apart, 0, 'f', 1));
@@ -89,11 +97,11 @@ void PictureView::paintEvent(QPaintEvent*) {
             captions << tr("between repetitions");
         }
     } else {
-        captions << (state_.open ? text::time(state_.time()) : tr("No review is open"));
+        captions << (state_.open ? text::time(time) : tr("No review is open"));
         if (state_.open) {
-            const auto* rep = state_.open->review->alignment.at(state_.time());
+            const auto* rep = state_.open->review->alignment.at(time);
             for (std::size_t i = 0; rep && i < rep->phases.size(); ++i) {
-                if (state_.time() < rep->phases[i].start_s || state_.time() >= rep->phases[i].end_s) continue;
+                if (time < rep->phases[i].start_s || time >= rep->phases[i].end_s) continue;
                 const auto& ph = state_.open->review->movement.phases[i];
                 captions << QString::fromStdString(ph.name) << tr("breath %1").arg(text::breath(ph.breath));
             }
@@ -314,7 +322,7 @@ FloorView::FloorView(const Session& session, ReviewState& state, QWidget* parent
 
 void FloorView::paintEvent(QPaintEvent*) {
     QPainter p(this);
-    if (state_.open) draw_floor_plan(p, QRectF(rect()).adjusted(0.5, 0.5, -0.5, -0.5), *state_.open->review, state_.frame, session_.theme);
+    if (state_.open) draw_floor_plan(p, QRectF(rect()).adjusted(0.5, 0.5, -0.5, -0.5), *state_.open->review, state_.shown(), session_.theme);
 }
 
 } // namespace bevel::ui

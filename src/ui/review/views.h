@@ -13,7 +13,8 @@ class PictureView : public QWidget {
 public:
     PictureView(const Session& session, ReviewState& state, bool reference, QWidget* parent = nullptr);
     void show_pictures(std::shared_ptr<FramePictures> pictures);
-    void reset();
+    /// Whether the picture of the cursor's frame of the open review is what is shown.
+    bool is_current() const;
 
 protected:
     void paintEvent(QPaintEvent*) override;
