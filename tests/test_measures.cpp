@@ -163,7 +163,7 @@ private slots:
         Motion m = still(plain());
         const double sigma = 0.006;
         const auto own = static_cast<float>(sigma);
-        for (auto& s : m.sigma) s.fill({own, own, 0});
+        for (auto& s : m.sigma) s.fill({own, own, own, 0, 0});
         for (auto& b : m.m) b = bent;
         m.shared.clear(); // of the body as it stood
         const Measures stated = measure(m);

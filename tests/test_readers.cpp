@@ -210,7 +210,7 @@ private slots:
         t.model_version = 7;
         t.width = 2160; // a portrait clip of 4K: feet beyond 2048 px stay where they are
         t.height = 3840;
-        (*t.px[2])[left_toe] = {1234.5678, 3456.789, 0.25, 0, 0};
+        (*t.px[2])[left_toe] = {1234.5678, 3456.789, 0.25, 0, 0, 0, 0};
         t.focal_px = 1800;
         Layers& l = t.layers;
         l.mirrored = true;

@@ -99,14 +99,14 @@ void print_fit(const std::vector<Row>& rows, bool bends, const char* name) {
             sum += w;
         }
         if (sum < 20) {
-            std::printf("        {0, 0, 0, 0, 0.02, 0.02}, // %s\n", name);
+            std::printf("        {0, 0, 0, 0, 0.02, 0.02, 0.02, 0.02}, // %s\n", name);
             return;
         }
         a(1, 1) += 1e-3 * sum + (bends ? 0 : 1);
         fit = a.ldlt().solve(r);
     }
     struct Own {
-        double w = 0, a = 0, c = 0, aa = 0;
+        double w = 0, a = 0, c = 0, aa = 0, cc = 0;
     };
     std::map<int, Own> of;
     for (const auto& q : rows) {
@@ -116,19 +116,22 @@ void print_fit(const std::vector<Row>& rows, bool bends, const char* name) {
         o.w += q.weight;
         o.a += q.weight * e.x();
         o.c += q.weight * e.y();
-        o.aa += q.weight * e.squaredNorm() / 2;
+        o.aa += q.weight * e.x() * e.x();
+        o.cc += q.weight * e.y() * e.y();
     }
-    // Spreads by medians over the persons: of a squared length in two directions the median is 2 ln 2 variances.
-    signal::Series means, withins;
+    // Spreads by medians over the persons, along and across: of squares the median is 0.455 of the variance.
+    std::array<signal::Series, 2> means, withins;
     for (const auto& [id, o] : of) {
         if (o.w < 3) continue;
-        const double mean = (o.a * o.a + o.c * o.c) / o.w / o.w;
-        means.push_back(mean);
-        withins.push_back(std::max(0.0, o.aa / o.w - mean / 2));
+        means[0].push_back(std::pow(o.a / o.w, 2));
+        means[1].push_back(std::pow(o.c / o.w, 2));
+        withins[0].push_back(std::max(0.0, o.aa / o.w - std::pow(o.a / o.w, 2)));
+        withins[1].push_back(std::max(0.0, o.cc / o.w - std::pow(o.c / o.w, 2)));
     }
-    const double between = signal::median(means) / (2 * std::log(2.0)), within = signal::median(withins);
-    std::printf("        {%.5f, %.5f, %.5f, %.5f, %.5f, %.5f}, // %s\n", fit(0, 0), fit(0, 1), fit(1, 0), fit(1, 1),
-                std::sqrt(within), std::sqrt(between), name);
+    auto between = [&](std::size_t k) { return std::max(0.002, std::sqrt(signal::median(means[k]) / 0.455)); };
+    auto within = [&](std::size_t k) { return std::max(0.002, std::sqrt(signal::median(withins[k]))); };
+    std::printf("        {%.5f, %.5f, %.5f, %.5f, %.5f, %.5f, %.5f, %.5f}, // %s\n", fit(0, 0), fit(0, 1), fit(1, 0), fit(1, 1),
+                within(0), within(1), between(0), between(1), name);
 }
 
 int fit(const std::filesystem::path& folder, const char* program) {

@@ -127,7 +127,7 @@ Result<Track> unpack_1(Reader r) {
             std::int16_t x = 0, y = 0;
             std::uint8_t vis = 0, sigma = 0;
             if (!r.get(x) || !r.get(y) || !r.get(vis) || !r.get(sigma)) return fail(Code::unreadable, "track");
-            p = {x / 16.0, y / 16.0, vis / 255.0, 0, 0};
+            p = {x / 16.0, y / 16.0, vis / 255.0, 0, 0, 0, 0};
         }
         t.px.back() = b;
     }
@@ -193,7 +193,7 @@ Result<Track> unpack_track(const std::string& bytes) {
             std::array<float, 4> v{};
             for (float& x : v)
                 if (!r.get(x) || !std::isfinite(x) || std::abs(x) > 1e7F) return fail(Code::unreadable, "track");
-            p = {v[0], v[1], std::clamp(static_cast<double>(v[2]), 0.0, 1.0), std::max(0.0F, v[3]), 0};
+            p = {v[0], v[1], std::clamp(static_cast<double>(v[2]), 0.0, 1.0), std::max(0.0F, v[3]), 0, 0, 0};
         }
         t.px.back() = b;
     }

@@ -79,11 +79,12 @@ inline Vec3 foot_centre(const Body3& b, Side s) {
 double joint_bend(const Vec3& a, const Vec3& b, const Vec3& c);
 
 /// One point on the picture: pixels, visibility 0..1; 1-sigma in pixels of what changes from frame to frame (0: not stated) and of what
-/// stays with the person for the whole clip.
+/// stays with the person for the whole clip. Along the body (about upright) both may differ; 0 there: the same as across.
 struct PicturePoint {
     double x = 0, y = 0;
     double visibility = 0;
     double sigma = 0, bias = 0;
+    double sigma_up = 0, bias_up = 0;
 };
 using BodyPx = std::array<PicturePoint, point_count>;
 

@@ -18,10 +18,10 @@ std::vector<Azimuth> rough_azimuth(const Track& track);
 
 /// Mean place of a network's point against the joint, by where the camera stands, in body heights (ankle to ear): along the limb that leads to
 /// it and square to it (outward from the midline seen from front or back; the way the person faces, from the side), and how both grow with
-/// the bend of the knee (per radian). What remains is stated as two 1-sigmas: within a clip, and between persons.
+/// the bend of the knee (per radian). What remains is stated as 1-sigmas, along and across: within a clip, and between persons.
 struct PointOffset {
     double along = 0, across = 0, along_bend = 0, across_bend = 0;
-    double own = 0.010, person = 0.012;
+    double own_along = 0.010, own_across = 0.010, person_along = 0.012, person_across = 0.012;
 };
 enum class Seen { front, back, near, far }; // near, far: side of the body towards the camera or away from it
 

@@ -52,8 +52,9 @@ void fill(Motion& m) {
     for (std::size_t i = 0; i < m.frames(); ++i)
         if (filled[i] && !m.valid[i])
             for (std::size_t k = 0; k < point_count; ++k) {
-                m.sigma[i][k] = i > 0 ? m.sigma[i - 1][k] : PointSigma{0.02F, 0.1F, 0};
+                m.sigma[i][k] = i > 0 ? m.sigma[i - 1][k] : PointSigma{0.02F, 0.02F, 0.1F, 0, 0};
                 m.sigma[i][k].across *= 1.5F;
+                m.sigma[i][k].up *= 1.5F;
             }
     m.valid = filled;
 }
@@ -257,7 +258,7 @@ Result<Motion> from_metres(const Track& t, const MotionOptions& o) {
         for (std::size_t k = 0; k < point_count; ++k) {
             const double stated = i < t.m_sigma.size() ? t.m_sigma[i][k] : 0;
             const auto s = static_cast<float>(std::hypot(0.0003, (stated > 0 ? stated : noise) * left));
-            m.sigma[i][k] = {s, s, 0};
+            m.sigma[i][k] = {s, s, s, 0, 0};
         }
     m.jitter = std::max(0.0005, noise * left);
     m.vertical_sigma = 0.003;

@@ -21,10 +21,11 @@ struct Neutral {
     double knee_sum = 0; // mean knee bend while standing, degrees
 };
 
-/// 1-sigma of a point, m: across the line of sight and along it. For points given in metres both are the same.
+/// 1-sigma of a point, m: level and across the line of sight, upright and across it, and along it. For points given in metres all are the
+/// same.
 struct PointSigma {
-    float across = 0, depth = 0; // changes from frame to frame
-    float person = 0;            // across; stays with the person for the whole clip
+    float across = 0, up = 0, depth = 0; // changes from frame to frame
+    float person = 0, person_up = 0;     // across and up; stays with the person for the whole clip
 };
 
 /// An error that all frames of a clip share: the points, facing and lengths as they would be were one figure off by one sigma. Kept on a

@@ -194,7 +194,7 @@ Picture::Depths Picture::depths(const Camera& c, const Off& off, const std::vect
         const double bias = [&] {
             Series v;
             for (std::size_t i = 0; i < t_.frames(); i += 7)
-                if (t_.px[i]) v.push_back((*t_.px[i])[s == 0 ? left_ankle : right_ankle].bias);
+                if (t_.px[i]) v.push_back((*t_.px[i])[s == 0 ? left_ankle : right_ankle].bias_up);
             return v.empty() ? 0.0 : signal::median(v);
         }();
         std::vector<double> depth;
@@ -423,7 +423,9 @@ std::array<PointSigma, point_count> Picture::sigma(std::size_t frame, const Came
             depth = 0.04;
         }
         const double per = w / c.focal.value;
-        out[static_cast<std::size_t>(k)] = {static_cast<float>(std::max(q.sigma, 0.2) * per), static_cast<float>(depth), static_cast<float>(q.bias * per)};
+        const double up = q.sigma_up > 0 ? q.sigma_up : q.sigma, bias_up = q.bias_up > 0 ? q.bias_up : q.bias;
+        out[static_cast<std::size_t>(k)] = {static_cast<float>(std::max(q.sigma, 0.2) * per), static_cast<float>(std::max(up, 0.2) * per),
+                                            static_cast<float>(depth), static_cast<float>(q.bias * per), static_cast<float>(bias_up * per)};
     }
     return out;
 }

@@ -124,22 +124,26 @@ private:
         Build c = c_;
         if (c.neutral) c.neutral = &then;
         const bool sided = side_.has_value();
-        std::array<Vec3, point_count> biased; // effect of what stays with the person, per axis, for pairs
+        std::array<Vec3, point_count> biased, shaken; // effect of what stays with the person and of the frame, per axis, for pairs
         std::array<bool, point_count> has_bias{};
         for (const Point base : d_.points) {
             const bool follows = sided && base >= left_eye && base < right_eye && !pair_named(base);
             const auto p = static_cast<std::size_t>(follows ? on(c_.side, base) : base);
             const PointSigma& s = m_.sigma[f][p];
             const Vec3 keep = now[p], keep_then = then[p];
-            std::array<std::pair<Vec3, double>, 3> steps{{{Vec3(1, 0, 0), s.across}, {Vec3(0, 1, 0), s.across}, {Vec3(0, 0, 1), s.across}}};
+            std::array<std::pair<Vec3, double>, 3> steps{{{Vec3(1, 0, 0), s.across}, {Vec3(0, 1, 0), s.up}, {Vec3(0, 0, 1), s.depth}}};
             if (m_.from_pictures()) {
                 const Vec3 d = sight(f, p), e1 = Vec3(0, 1, 0).cross(d).normalized();
-                steps = {{{e1, s.across}, {d.cross(e1), s.across}, {d, s.depth}}};
+                steps = {{{e1, s.across}, {d.cross(e1), s.up}, {d, s.depth}}};
             }
             for (std::size_t k = 0; k < 3; ++k) {
                 const double h = std::max(1e-4, steps[k].second);
                 now[p] = keep + h * steps[k].first;
                 const double by = difference(d_.f(now, c), centre) / h;
+                if (m_.from_pictures() && k < 2) {
+                    if (k == 0) shaken[p].setZero();
+                    shaken[p][static_cast<Eigen::Index>(k)] = by * steps[k].second;
+                }
                 own += std::pow(by * steps[k].second, 2);
                 if (m_.from_pictures() && k < 2 && s.person > 0) { // what stays with the person moved the neutral alike
                     double with = by;
@@ -151,7 +155,7 @@ private:
                     }
                     if (!has_bias[p]) biased[p].setZero();
                     has_bias[p] = true;
-                    biased[p][static_cast<Eigen::Index>(k)] = with * s.person;
+                    biased[p][static_cast<Eigen::Index>(k)] = with * (k == 0 ? s.person : s.person_up);
                 }
                 now[p] = keep;
                 then[p] = keep_then;
@@ -164,8 +168,11 @@ private:
             person += biased[p].squaredNorm();
             const auto q = static_cast<std::size_t>(mirrored(static_cast<Point>(p)));
             if (q <= p || !has_bias[q]) continue;
-            constexpr double alike = 0.6;
-            person += 2 * alike * ((sideways ? 1 : -1) * biased[p][0] * biased[q][0] + biased[p][1] * biased[q][1]);
+            // Correlations of the two sides over the persons of the fit: hips and ears 0.6 outward, 0.9 up and down.
+            constexpr double alike = 0.6, level = 0.85;
+            auto together = [&](const Vec3& l, const Vec3& r) { return 2 * ((sideways ? 1 : -1) * alike * l[0] * r[0] + level * l[1] * r[1]); };
+            person += together(biased[p], biased[q]);
+            own = std::max(0.0, own + together(shaken[p], shaken[q]));
         }
         for (const auto& e : m_.shared) {
             Build moved = c_;

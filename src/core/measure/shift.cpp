@@ -73,7 +73,7 @@ private:
         }
         // A drift on the plateaus before or after is no part of it.
         auto travel = [&](const Run& r) { return up * (y[r.to] - y[r.from]); };
-        const double least = std::max(0.12 * far, 3 * left);
+        const double least = std::max(0.18 * far, 3 * left);
         while (runs.size() > 1 && travel(runs.front()) < (ts[runs[1].from] - ts[runs[0].to] < 0.15 ? 0.03 * far : least)) runs.erase(runs.begin());
         while (runs.size() > 1 &&
                travel(runs.back()) < (ts[runs.back().from] - ts[runs[runs.size() - 2].to] < 0.15 ? 0.03 * far : least))
@@ -125,7 +125,7 @@ private:
         // The level at the crossing and the plateau it is counted from are both off by the noise and by what wanders with the posture.
         s.sigma_s = std::hypot(frame, 0.02 * lasts, 1.35 * std::hypot(left, wander_) / slow);
         s.onset_sigma_s = std::hypot(0.04 * lasts, 1.8 * s.sigma_s, 0.6 * apart_s);
-        s.stop_sigma_s = std::hypot(frame, noise_ / (far / lasts));
+        s.stop_sigma_s = std::hypot(frame, std::hypot(noise_, 0.6 * wander_) / (far / lasts));
         return s;
     }
 

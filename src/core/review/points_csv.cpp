@@ -164,7 +164,7 @@ Result<Track> parse_points(const std::string& text) {
                 if (!x || !y || !vis)
                     has_px = false;
                 else
-                    px[p] = {*x, *y, std::clamp(*vis, 0.0, 1.0), std::max(0.0, value(o[6]).value_or(0)), 0};
+                    px[p] = {*x, *y, std::clamp(*vis, 0.0, 1.0), std::max(0.0, value(o[6]).value_or(0)), 0, 0, 0};
             }
             if (has_m) {
                 const auto x = value(o[3]), y = value(o[4]), z = value(o[5]);

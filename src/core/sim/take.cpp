@@ -31,7 +31,7 @@ Take::Take(const Movement& movement, const TakeOptions& o) : options_(o), studen
         BodyPx px;
         for (std::size_t p = 0; p < point_count; ++p) {
             const Vec2 q = camera.project(truth_.points[i][p]) + shake;
-            px[p] = {q.x(), q.y(), 1.0, 0.5};
+            px[p] = {q.x(), q.y(), 1.0, 0.5, 0, 0, 0};
         }
         track_.px.emplace_back(px);
         track_.m.emplace_back(truth_.points[i]);
