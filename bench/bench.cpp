@@ -97,6 +97,33 @@ void review(benchmark::State& state) {
 }
 BENCHMARK(review)->Unit(benchmark::kMillisecond);
 
+/// From raw points to Evidence (layers, corrections, ground, errors, measures, events), on one core: clips of so many frames.
+void evidence(benchmark::State& state) {
+    const auto one = take(View::left);
+    Track t = one.track();
+    for (auto& f : t.m) f.reset();
+    t.model = "full";
+    const std::size_t n = t.frames();
+    while (t.frames() < static_cast<std::size_t>(state.range(0))) {
+        const auto i = t.frames();
+        t.time_s.push_back(static_cast<double>(i) / 30);
+        t.px.push_back(t.px[i % n]);
+        t.m.emplace_back();
+    }
+    for (std::size_t i = 0; i < t.frames(); ++i) t.time_s[i] = static_cast<double>(i) / 30;
+    MotionOptions o;
+    o.stature_m = 1.7;
+    double seconds = 0;
+    for (auto _ : state) {
+        const auto motion = make_motion(t, o);
+        if (!motion) return state.SkipWithError("not measured");
+        benchmark::DoNotOptimize(measure(*motion));
+        seconds += t.time_s.back();
+    }
+    state.counters["x real time"] = benchmark::Counter(seconds, benchmark::Counter::kIsRate);
+}
+BENCHMARK(evidence)->Arg(18000)->Arg(108000)->Unit(benchmark::kMillisecond)->Iterations(2);
+
 void simulate_points(benchmark::State& state) {
     for (auto _ : state) benchmark::DoNotOptimize(take(View::front));
 }

@@ -33,10 +33,15 @@ struct Camera {
     Told height;               // m over the floor
     double distance = 0;       // m, level, to the student when standing
 
+    /// Takes roll and pitch into the projection; to be called after either was changed.
+    void settle();
     /// (r, u) per metre of w of the ray through a pixel.
     Vec2 ray(double x, double y) const;
     /// Pixel of a point (r, u, w) of the level frame.
     Vec2 project(const Vec3& level) const;
+
+private:
+    double cr_ = 1, sr_ = 0, cp_ = 1, sp_ = 0; // cosine and sine of roll and pitch
 };
 
 /// One clip of one camera; `offset_s` puts its clock on the common one.

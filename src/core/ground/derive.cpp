@@ -38,9 +38,10 @@ Vec2 limb(const BodyPx& b, Point p) {
     case left_knee:
         return between(left_hip, left_knee);
     case left_ankle:
-    case left_heel:
-    case left_toe:
         return between(left_knee, left_ankle);
+    case left_heel:
+    case left_toe: // a foot on the floor does not lean with the shank
+        return {0, 1};
     case left_elbow:
         return between(left_shoulder, left_elbow);
     case left_wrist:
@@ -326,7 +327,9 @@ void uncorrect_version_1(Track& t) {
             if (side) right = faces_right ? 1 : -1;
             if (!side && w < 0 && std::abs(w) >= 0.48) right = -right;
             if (!side && p == nose) right = 0;
-            const Vec2 along = unit(limb(b, p));
+            // Format 1 took the offsets of heel and toe along the shank.
+            const Point base = left_of_pair(p);
+            const Vec2 along = unit(limb(b, base == left_heel || base == left_toe ? on(left ? Side::left : Side::right, left_ankle) : p));
             auto& q = (*f)[static_cast<std::size_t>(k)];
             q.x += height * (o.along * along.x() + o.across * right);
             q.y += height * o.along * along.y();

@@ -13,7 +13,7 @@ using grounding::Off;
 using grounding::Picture;
 using signal::Series;
 constexpr double deg = std::numbers::pi / 180;
-constexpr double grid_step = 0.25; // s between the frames on which shared errors are kept
+constexpr double grid_step = 0.3; // s between the frames on which shared errors are kept
 
 double wrap(double a) {
     return std::remainder(a, 2 * std::numbers::pi);

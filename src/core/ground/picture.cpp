@@ -65,6 +65,7 @@ Camera Picture::prior(const Off& off) const {
     c.pitch = known ? Told{std::atan(v.slope * c.focal.value), v.slope_sigma * c.focal.value, c.roll.from} : Told{2 * deg, pitch_spread, From::assumed};
     c.roll.value += off.roll * c.roll.sigma;
     c.pitch.value += off.pitch * c.pitch.sigma;
+    c.settle();
     return c;
 }
 

@@ -77,8 +77,7 @@ private:
     /// Line of sight through a point of a frame in own axes, unit.
     Vec3 sight(std::size_t f, std::size_t p) const {
         const Vec3 d = (m_.m[f][p] - m_.camera_at).normalized();
-        const double c = std::cos(m_.facing[f]), s = std::sin(m_.facing[f]);
-        return Vec3(d.x() * c - d.z() * s, d.y(), d.x() * s + d.z() * c);
+        return Vec3(d.x() * facing_.x() - d.z() * facing_.y(), d.y(), d.x() * facing_.y() + d.z() * facing_.x());
     }
 
     void errors(MeasureSeries& out) {
@@ -119,6 +118,7 @@ private:
 
     std::array<float, 3> error(std::size_t f, std::size_t g, double centre) {
         double own = 0, clip = 0, person = 0;
+        if (m_.from_pictures()) facing_ = Vec2(std::cos(m_.facing[f]), std::sin(m_.facing[f]));
         Body3 now = own_[f];
         Body3 then = c_.neutral ? *c_.neutral : now;
         Build c = c_;
@@ -195,6 +195,7 @@ private:
     const MeasureInfo& info_;
     std::optional<Side> side_;
     Build c_;
+    Vec2 facing_{1, 0}; // cosine and sine of the way the student faces on the frame at hand
 };
 
 Series present_values(const MeasureSeries& s) {

@@ -204,11 +204,20 @@ Series derivative(std::span<const double> t, std::span<const double> y) {
 
 Series low_pass(std::span<const double> t, std::span<const double> y, double cutoff_hz) {
     Series out(y.begin(), y.end());
-    const double rate = median_rate(t);
+    double rate = 0;
     for (const auto& [from, to] : finite_runs(y)) {
         if (to - from < 4) continue;
         const auto ts = t.subspan(from, to - from);
         const auto ys = y.subspan(from, to - from);
+        const double step = (ts.back() - ts.front()) / static_cast<double>(ts.size() - 1);
+        bool even = step > 0;
+        for (std::size_t i = 1; even && i < ts.size(); ++i) even = std::abs(ts[i] - ts[i - 1] - step) < 0.01 * step;
+        if (even) { // nothing to resample
+            const Series f = butterworth_zero_phase(ys, 1 / step, cutoff_hz);
+            std::copy(f.begin(), f.end(), out.begin() + static_cast<std::ptrdiff_t>(from));
+            continue;
+        }
+        if (rate <= 0) rate = median_rate(t);
         const Series grid = uniform_grid(ts, rate);
         Series g = butterworth_zero_phase(resample(ts, ys, grid), rate, cutoff_hz);
         const Series back = resample(grid, g, ts);
@@ -222,11 +231,13 @@ double quantile(std::span<const double> y, double q) {
     for (const double x : y)
         if (std::isfinite(x)) v.push_back(x);
     if (v.empty()) return nan;
-    std::sort(v.begin(), v.end());
     const double pos = q * static_cast<double>(v.size() - 1);
     const auto i = static_cast<std::size_t>(pos);
     const double u = pos - static_cast<double>(i);
-    return i + 1 < v.size() ? v[i] + u * (v[i + 1] - v[i]) : v[i];
+    const auto at = v.begin() + static_cast<std::ptrdiff_t>(i);
+    std::nth_element(v.begin(), at, v.end());
+    if (i + 1 >= v.size()) return *at;
+    return *at + u * (*std::min_element(at + 1, v.end()) - *at);
 }
 
 std::vector<std::pair<std::size_t, std::size_t>> finite_runs(std::span<const double> y) {
