@@ -283,7 +283,9 @@ void Picture::face(const Camera& c) {
         while (k + 1 < used.size() && used[k + 1] <= i) ++k;
         axis_[i] = wrap((turns ? local[k] : whole) + sight);
     }
-    azimuth_sigma_ = 5 * deg;
+    // Of exact points, and of the network's (72 drawn people of the fit: median error 3.4 degrees from front and back, 4.1 from the side, with
+    // wider tails than the normal law's).
+    azimuth_sigma_ = (t_.model.empty() ? 5 : std::abs(std::sin(whole)) > 0.707 ? 8 : 6) * deg;
     if (!declared) return;
     const double between = wrap(whole - *declared);
     if (std::abs(between) < 50 * deg) return;
@@ -406,19 +408,19 @@ std::array<PointSigma, point_count> Picture::sigma(std::size_t frame, const Came
             depth = sideways ? 0.05 : 0.09;
             break;
         case left_hip: // a turn of the pelvis by 15 degrees that the front does not show
-            depth = 0.04;
+            depth = 0.06;
             break;
         case left_shoulder:
             depth = sideways ? 0.03 : 0.05;
             break;
         case left_elbow:
-            depth = 0.12;
+            depth = 0.15;
             break;
         case left_wrist:
         case left_thumb:
         case left_index:
         case left_little:
-            depth = 0.2;
+            depth = 0.25;
             break;
         default:
             depth = 0.04;
