@@ -338,7 +338,8 @@ private slots:
         QCOMPARE(contact_wrong, 0);
         // The student's own segments carry other masses than the measures assume: that moves the share, hardly the times of a shift.
         for (const auto& truth : test::shift_truth(take, 0.3)) {
-            const auto found = std::find_if(m.shifts.begin(), m.shifts.end(), [&](const Shift& s) { return std::abs(s.start_s - truth.start_s) < 0.06; });
+            const auto found =
+                std::find_if(m.shifts.begin(), m.shifts.end(), [&](const Shift& s) { return std::abs(s.start_s - truth.start_s) < 0.06; });
             QVERIFY2(found != m.shifts.end(), qPrintable(QStringLiteral("no shift at %1").arg(truth.start_s)));
             QVERIFY2(std::abs(found->end_s - truth.end_s) < 0.06, qPrintable(QString::number(found->end_s - truth.end_s)));
         }

@@ -356,7 +356,8 @@ private slots:
             "CREATE TABLE track(clip INTEGER PRIMARY KEY, points BLOB NOT NULL);"
             "CREATE TABLE decision(clip INTEGER, check_id TEXT, side TEXT, choice INTEGER, wording TEXT NOT NULL DEFAULT '', PRIMARY "
             "KEY(clip, check_id, side));"
-            "INSERT INTO person(name, stature_m) VALUES('Greta', 1.61); INSERT INTO clip(id, person, file, state) VALUES(1, 1, 'a.mp4', 1); INSERT INTO decision VALUES(1, 'head', '', 1, ''); PRAGMA "
+            "INSERT INTO person(name, stature_m) VALUES('Greta', 1.61); INSERT INTO clip(id, person, file, state) VALUES(1, 1, 'a.mp4', "
+            "1); INSERT INTO decision VALUES(1, 'head', '', 1, ''); PRAGMA "
             "user_version=1",
             nullptr, nullptr, nullptr);
         // A track as the first version kept it: points to 1/16 px, corrected.

@@ -130,8 +130,8 @@ void print_fit(const std::vector<Row>& rows, bool bends, const char* name) {
     }
     auto between = [&](std::size_t k) { return std::max(0.002, std::sqrt(signal::median(means[k]) / 0.455)); };
     auto within = [&](std::size_t k) { return std::max(0.002, std::sqrt(signal::median(withins[k]))); };
-    std::printf("        {%.5f, %.5f, %.5f, %.5f, %.5f, %.5f, %.5f, %.5f}, // %s\n", fit(0, 0), fit(0, 1), fit(1, 0), fit(1, 1),
-                within(0), within(1), between(0), between(1), name);
+    std::printf("        {%.5f, %.5f, %.5f, %.5f, %.5f, %.5f, %.5f, %.5f}, // %s\n", fit(0, 0), fit(0, 1), fit(1, 0), fit(1, 1), within(0),
+                within(1), between(0), between(1), name);
 }
 
 int fit(const std::filesystem::path& folder, const char* program) {
@@ -186,14 +186,17 @@ int fit(const std::filesystem::path& folder, const char* program) {
                         const double x = o[1] / o[0] - la, y = o[4] / o[3] - ra, u = o[2] / o[0] - lc, v = o[5] / o[3] - rc;
                         va += x * x, wa += y * y, ca += x * y, vc += u * u, wc += v * v, cc += u * v;
                     }
-                std::fprintf(stderr, "%zu %s n %.0f along sd %.4f %.4f r %.2f across sd %.4f %.4f r %.2f\n", kind, std::string(point_name(bases[b])).c_str(), n,
-                             std::sqrt(va / n), std::sqrt(wa / n), ca / std::sqrt(va * wa), std::sqrt(vc / n), std::sqrt(wc / n), cc / std::sqrt(vc * wc));
+                std::fprintf(stderr, "%zu %s n %.0f along sd %.4f %.4f r %.2f across sd %.4f %.4f r %.2f\n", kind,
+                             std::string(point_name(bases[b])).c_str(), n, std::sqrt(va / n), std::sqrt(wa / n), ca / std::sqrt(va * wa),
+                             std::sqrt(vc / n), std::sqrt(wc / n), cc / std::sqrt(vc * wc));
             }
     }
-    std::printf("// Made by `./run fit-offsets` on 72 drawn people of three families. Mean place of the network's points against the joints, along\n"
-                "// and across (see offset_axes), their growth with the bend of the knee, and what remains within a clip and between persons, in\n"
-                "// body heights (ankle to ear): front, back, side near, side far.\n"
-                "constexpr std::array<std::array<PointOffset, 14>, 4> mean_offsets{{\n");
+    std::printf(
+        "// Made by `./run fit-offsets` on 72 drawn people of three families. Mean place of the network's points against the joints, "
+        "along\n"
+        "// and across (see offset_axes), their growth with the bend of the knee, and what remains within a clip and between persons, in\n"
+        "// body heights (ankle to ear): front, back, side near, side far.\n"
+        "constexpr std::array<std::array<PointOffset, 14>, 4> mean_offsets{{\n");
     for (const auto& kind : rows) {
         std::printf("    {{\n");
         for (std::size_t b = 0; b < bases.size(); ++b) print_fit(kind[b], bases[b] >= left_hip, std::string(point_name(bases[b])).c_str());

@@ -5,10 +5,10 @@
 #include "store/library.h"
 #include "support/odd.h"
 #include "support/synthetic.h"
+#include <atomic>
 #include <cstdio>
 #include <cstdlib>
 #include <cstring>
-#include <atomic>
 #include <mutex>
 #include <thread>
 
@@ -53,7 +53,14 @@ int measure_films(const std::filesystem::path& folder) {
         std::string why;
         if (!raw || !test::picture_errors(k, *raw, mean, one, why)) ++refused, std::fprintf(stderr, "%d refused %s\n", k, why.c_str());
     }
-    std::printf("| figure | takes | mean absolute error | largest of a take | one moment a take: within 1 sigma | within 1.64 sigma |\n|---|---|---|---|---|---|\n");
+    std::printf(
+        "\n## Odd takes through the picture\n\n%d clips of people in a family of figures that shares no mesh with those of the fit "
+        "(children to tall, slight to\nstout, slack and "
+        "stooped stands, loose trousers, long hair, hats), from turned, tilted and rolled cameras of several lenses, a third\nwithout a "
+        "quiet stand, a third in a room without edges. Raw tracks: tests/data/odd.\n\n",
+        test::picture_takes);
+    std::printf("| figure | takes | mean absolute error | largest of a take | one moment a take: within 1 sigma | within 1.64 sigma "
+                "|\n|---|---|---|---|---|---|\n");
     for (const auto& [id, e] : mean) {
         double sum = 0, most = 0;
         for (const auto& x : e) sum += x.error, most = std::max(most, x.error);
@@ -69,7 +76,8 @@ int measure_films(const std::filesystem::path& folder) {
 int main(int argc, char** argv) {
     if (argc == 3 && std::strcmp(argv[1], "--film") == 0) return film(argv[2], argv[0]);
     if (argc == 3 && std::strcmp(argv[1], "--films") == 0) return measure_films(argv[2]);
-    const std::uint64_t count = argc > 1 ? std::strtoull(argv[1], nullptr, 10) : 600, first = argc > 2 ? std::strtoull(argv[2], nullptr, 10) : 0;
+    const std::uint64_t count = argc > 1 ? std::strtoull(argv[1], nullptr, 10) : 600,
+                        first = argc > 2 ? std::strtoull(argv[2], nullptr, 10) : 0;
     std::map<std::string, std::vector<test::Error>> all;
     std::vector<std::string> refused;
     std::mutex mutex;
@@ -90,12 +98,20 @@ int main(int argc, char** argv) {
         std::jthread other(work);
         work();
     }
-    std::printf("| figure | takes | median error | median sigma | within 1 sigma | within 1.64 sigma | beyond 3.7 sigma |\n|---|---|---|---|---|---|---|\n");
+    std::printf("\n## Odd takes from points\n\nClips unlike the practice room's (tests/support/odd.h): cameras at any angle, height, tilt "
+                "and roll, lenses from 0.5 to 1.6 of "
+                "the width,\ndistortion, portrait, 24 to 120 frames/s with jitter and losses, students beside the middle, turning, "
+                "mirrored, of 1.15 to 2.05 m and odd\n"
+                "proportions and masses, slack stands, only the moving part; 3D points anywhere with 4 to 20 mm of noise on sloping "
+                "floors. One value per\ntake "
+                "and figure.\n\n");
+    std::printf("| figure | takes | median error | median sigma | within 1 sigma | within 1.64 sigma | beyond 3.7 sigma "
+                "|\n|---|---|---|---|---|---|---|\n");
     for (const auto& [id, e] : all) {
         std::vector<test::Error> s = e;
         for (auto& x : s) x.error = x.sigma;
-        std::printf("| %s | %zu | %.3g | %.3g | %.0f %% | %.0f %% | %.1f %% |\n", id.c_str(), e.size(), test::median_absolute(e), test::median_absolute(s),
-                    100 * test::covered(e, 1), 100 * test::covered(e, 1.64), 100 * (1 - test::covered(e, 3.7)));
+        std::printf("| %s | %zu | %.3g | %.3g | %.0f %% | %.0f %% | %.1f %% |\n", id.c_str(), e.size(), test::median_absolute(e),
+                    test::median_absolute(s), 100 * test::covered(e, 1), 100 * test::covered(e, 1.64), 100 * (1 - test::covered(e, 3.7)));
     }
     std::printf("\nOf %llu takes %zu were refused.\n", static_cast<unsigned long long>(count), refused.size());
     for (const auto& w : refused) std::fprintf(stderr, "%s\n", w.c_str());

@@ -214,7 +214,7 @@ int review(const Words& words, const Environment& env) {
         if (!found) return complain(found.error());
         points = std::move(found->track);
     }
-    if (args->flag("--mirrored")) points->layers.mirrored = true;
+    o.mirrored = args->flag("--mirrored");
     const auto made = make_review(*points, *movement, o);
     if (!made) return complain(made.error());
     if (auto ok = write_text(*out, review_json(**made, input.string(), args->text("--school").value_or(""))); !ok)

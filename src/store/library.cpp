@@ -239,7 +239,8 @@ Result<std::int64_t> Library::add_clip(const Clip& c, const fs::path& source) {
     if (!fs::copy_file(source, part, fs::copy_options::overwrite_existing, ec)) return fail(Code::cannot_open, source.string());
     fs::rename(part, target, ec);
     if (ec) return fail(Code::write_failed, target.string());
-    Query q(db_, "INSERT INTO clip(person, file, movement, school, view, filmed_on, arrived_on, state, problem, mirrored) VALUES(?,?,?,?,?,?,?,?,?,?)");
+    Query q(db_, "INSERT INTO clip(person, file, movement, school, view, filmed_on, arrived_on, state, problem, mirrored) "
+                 "VALUES(?,?,?,?,?,?,?,?,?,?)");
     q.bind(c.person)
         .bind("clips/" + target.filename().string())
         .bind(c.movement)

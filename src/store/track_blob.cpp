@@ -1,6 +1,6 @@
-// Track format 2: "bevtrk02", length and text of a JSON head (model, version, picture, vertical, layers), number of frames, then a frame each:
-// time (float64), present (uint8), and 27 points of x, y, visibility, stated sigma as float32. Little endian. Format 1 held corrected points
-// to 1/16 px; it is read and its corrections are taken back.
+// Track format 2: "bevtrk02", length and text of a JSON head (model, version, picture, vertical, layers), number of frames, then a frame
+// each: time (float64), present (uint8), and 27 points of x, y, visibility, stated sigma as float32. Little endian. Format 1 held corrected
+// points to 1/16 px; it is read and its corrections are taken back.
 #include "core/ground/derive.h"
 #include "store/library.h"
 #include <algorithm>
@@ -137,7 +137,8 @@ Result<Track> unpack_1(Reader r) {
 } // namespace
 
 std::string pack_track(const Track& t) {
-    json head{{"model", t.model}, {"version", t.model_version}, {"width", t.width}, {"height", t.height}, {"layers", layers_json(t.layers)}};
+    json head{
+        {"model", t.model}, {"version", t.model_version}, {"width", t.width}, {"height", t.height}, {"layers", layers_json(t.layers)}};
     if (t.vertical) head["vertical"] = vertical_json(*t.vertical);
     if (t.focal_px) head["focal_px"] = *t.focal_px;
     const std::string text = head.dump();

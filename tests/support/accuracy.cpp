@@ -80,8 +80,9 @@ bool compare(const sim::Take& take, const Track& found, View view, double statur
     const Measures ms = measure(*motion);
     const bool side = view == View::left || view == View::right;
     const std::string near = view == View::left ? ".left" : ".right", far = view == View::left ? ".right" : ".left";
-    const QuietTruth stand =
-        motion->neutral.source == NeutralSource::quiet_second ? quiet_truth(take, motion->neutral.from_s, motion->neutral.to_s) : QuietTruth{};
+    const QuietTruth stand = motion->neutral.source == NeutralSource::quiet_second
+                                 ? quiet_truth(take, motion->neutral.from_s, motion->neutral.to_s)
+                                 : QuietTruth{};
     const std::size_t n = std::min(motion->frames(), take.frames());
     for (std::size_t f = 0; f < n; ++f) {
         const auto truth = frame_truth(take, f, stand).value;
@@ -102,7 +103,9 @@ bool compare(const sim::Take& take, const Track& found, View view, double statur
         figure("trunk.side", "trunk.side");
         const double sw = take.student().dims().shoulder_width, width = truth.at("stance.width") * sw;
         const auto& w = ms.series.at("stance.width").samples[f];
-        if (w.present()) add(into["stance.width"], 100 * (w.value * motion->neutral.shoulder_width - width), 100 * w.sigma * motion->neutral.shoulder_width);
+        if (w.present())
+            add(into["stance.width"], 100 * (w.value * motion->neutral.shoulder_width - width),
+                100 * w.sigma * motion->neutral.shoulder_width);
         const auto& share = ms.series.at("weight.left").samples[f];
         if (share.present() && width >= 0.45) add(into["weight.left"], share.value - take.truth().weight_left[f], share.sigma);
     }

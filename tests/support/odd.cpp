@@ -41,7 +41,8 @@ OddTake odd_take(std::uint64_t number) {
     p.focal = std::exp(r.uniform(std::log(0.5), std::log(1.6)));
     p.distance_m = std::clamp(4.2 * p.focal / 0.8, 2.6, 8.0) * s.stature_m / 1.7;
     // Somebody aimed it, more or less.
-    p.tilt_deg = std::clamp(std::atan2(p.height_m - 0.5 * s.stature_m, p.distance_m) * 57.3 + (chance(0.5) ? r.uniform(-4, 4) : 0), -6.0, 15.0);
+    p.tilt_deg =
+        std::clamp(std::atan2(p.height_m - 0.5 * s.stature_m, p.distance_m) * 57.3 + (chance(0.5) ? r.uniform(-4, 4) : 0), -6.0, 15.0);
     p.distortion = chance(0.5) ? r.uniform(-0.04, 0.04) : 0;
     if (chance(0.3)) std::swap(p.width, p.height);
     constexpr std::array<double, 5> rates{24, 25, 30, 60, 120};
@@ -112,10 +113,11 @@ std::string OddTake::told() const {
     const auto& p = options.phone;
     const auto& s = options.student;
     std::snprintf(text, sizeof text,
-                  "%s %s turn %.0f beside %.1f roll %.0f tilt %.0f height %.1f focal %.2f dist %.1f %dx%d %.0f/s %s stature %.2f tempo %.2f%s%s turns %.0f toe %.0f",
-                  movement.c_str(), metres ? "3d" : std::string(view_name(p.view)).c_str(), p.turn_deg, p.beside_m, p.roll_deg, p.tilt_deg, p.height_m,
-                  p.focal, p.distance_m, p.width, p.height, p.fps, options.vertical_known ? "edges" : "bare", s.stature_m, s.tempo, quiet ? "" : " moving",
-                  mirrored ? " mirrored" : "", s.turn_deg, s.toe_out);
+                  "%s %s turn %.0f beside %.1f roll %.0f tilt %.0f height %.1f focal %.2f dist %.1f %dx%d %.0f/s %s stature %.2f tempo "
+                  "%.2f%s%s turns %.0f toe %.0f",
+                  movement.c_str(), metres ? "3d" : std::string(view_name(p.view)).c_str(), p.turn_deg, p.beside_m, p.roll_deg, p.tilt_deg,
+                  p.height_m, p.focal, p.distance_m, p.width, p.height, p.fps, options.vertical_known ? "edges" : "bare", s.stature_m,
+                  s.tempo, quiet ? "" : " moving", mirrored ? " mirrored" : "", s.turn_deg, s.toe_out);
     return text;
 }
 
@@ -191,7 +193,8 @@ bool odd_errors(std::uint64_t number, std::map<std::string, std::vector<Error>>&
     auto keep = [&](const std::string& id, double error, double sigma) {
         into[id + (odd.metres ? " 3d" : "")].push_back({error, sigma});
         if (show && id.find(show) == 0 && std::abs(error) > 2.5 * sigma)
-            std::fprintf(stderr, "%llu %s: %.3g +- %.3g, %s\n", static_cast<unsigned long long>(number), id.c_str(), error, sigma, odd.told().c_str());
+            std::fprintf(stderr, "%llu %s: %.3g +- %.3g, %s\n", static_cast<unsigned long long>(number), id.c_str(), error, sigma,
+                         odd.told().c_str());
     };
     std::map<std::string, std::vector<std::size_t>> frames;
     for (const auto& [key, s] : found.series)
@@ -207,7 +210,8 @@ bool odd_errors(std::uint64_t number, std::map<std::string, std::vector<Error>>&
             if (key == "weight.left" && (v->second <= 0 || v->second >= 1)) continue;
             const auto& s = found.series.at(key).samples[f];
             const double e = found.series.at(key).unit == "deg" ? std::remainder(s.value - v->second, 360) : s.value - v->second;
-            keep(key.substr(0, key.find(".left") == std::string::npos || key == "weight.left" ? key.find(".right") : key.find(".left")), e, s.sigma);
+            keep(key.substr(0, key.find(".left") == std::string::npos || key == "weight.left" ? key.find(".right") : key.find(".left")), e,
+                 s.sigma);
             break;
         }
     }
@@ -218,8 +222,9 @@ bool odd_errors(std::uint64_t number, std::map<std::string, std::vector<Error>>&
         if (truth.start_s < 0.3 || truth.end_s > take.truth().time_s.back() - 0.3) continue;
         const Shift* best = nullptr;
         for (const auto& s : found.shifts)
-            if ((s.to > s.from) == (truth.to > truth.from) && (!best || std::abs(s.start_s + s.end_s - truth.start_s - truth.end_s) <
-                                                                            std::abs(best->start_s + best->end_s - truth.start_s - truth.end_s)))
+            if ((s.to > s.from) == (truth.to > truth.from) &&
+                (!best || std::abs(s.start_s + s.end_s - truth.start_s - truth.end_s) <
+                              std::abs(best->start_s + best->end_s - truth.start_s - truth.end_s)))
                 best = &s;
         if (!best || std::abs(best->start_s + best->end_s - truth.start_s - truth.end_s) > 1.6) continue;
         keep("shift.start", best->start_s - truth.start_s, best->sigma_s);
@@ -233,7 +238,9 @@ bool odd_errors(std::uint64_t number, std::map<std::string, std::vector<Error>>&
         const auto& truth = flats[(k + number) % flats.size()];
         const Event* best = nullptr;
         for (const auto& e : found.events)
-            if (e.kind == EventKind::flat && e.side == truth.side && (!best || std::abs(e.time_s - truth.flat_s) < std::abs(best->time_s - truth.flat_s))) best = &e;
+            if (e.kind == EventKind::flat && e.side == truth.side &&
+                (!best || std::abs(e.time_s - truth.flat_s) < std::abs(best->time_s - truth.flat_s)))
+                best = &e;
         if (!best || std::abs(best->time_s - truth.flat_s) > 1.0) continue;
         keep("flat", best->time_s - truth.flat_s, best->sigma_s);
         break;
@@ -241,8 +248,8 @@ bool odd_errors(std::uint64_t number, std::map<std::string, std::vector<Error>>&
     return true;
 }
 
-bool picture_errors(int number, const Track& raw, std::map<std::string, std::vector<Error>>& mean, std::map<std::string, std::vector<Error>>& one,
-                    std::string& why) {
+bool picture_errors(int number, const Track& raw, std::map<std::string, std::vector<Error>>& mean,
+                    std::map<std::string, std::vector<Error>>& one, std::string& why) {
     const OddTake odd = picture_take(number);
     const sim::Take take(movement(odd.movement), odd.options);
     MotionOptions o;
@@ -280,8 +287,8 @@ bool picture_errors(int number, const Track& raw, std::map<std::string, std::vec
         mean[id].push_back({sum / static_cast<double>(e.size()), 0});
         one[id].push_back(e[r.next() % e.size()]);
         if (show && id.find(show) == 0)
-            std::fprintf(stderr, "%d %s: %.2f, one %.2f +- %.2f, az %.0f; %s\n", number, id.c_str(), mean[id].back().error, one[id].back().error, one[id].back().sigma,
-                         motion->azimuth[motion->frames() / 2] * 57.3, odd.told().c_str());
+            std::fprintf(stderr, "%d %s: %.2f, one %.2f +- %.2f, az %.0f; %s\n", number, id.c_str(), mean[id].back().error,
+                         one[id].back().error, one[id].back().sigma, motion->azimuth[motion->frames() / 2] * 57.3, odd.told().c_str());
     }
     return true;
 }

@@ -26,8 +26,8 @@ struct Error {
 inline constexpr int picture_takes = 26;
 OddTake picture_take(int number);
 /// Errors of one of them from its raw track, one value per take and figure; `near` tells legs by the side towards the camera.
-bool picture_errors(int number, const Track& raw, std::map<std::string, std::vector<Error>>& mean, std::map<std::string, std::vector<Error>>& one,
-                    std::string& why);
+bool picture_errors(int number, const Track& raw, std::map<std::string, std::vector<Error>>& mean,
+                    std::map<std::string, std::vector<Error>>& one, std::string& why);
 
 /// The points as a body finder would give them; exact but for the noise. Mirrored clips show everything swapped.
 Track odd_track(const OddTake& odd, const sim::Take& take);

@@ -64,8 +64,8 @@ FrameTruth frame_truth(const sim::Take& take, std::size_t f, const QuietTruth& q
     auto P = [&](Point p) { return own(take, f, p); };
     const auto& dims = take.student().dims();
     const double sw = dims.shoulder_width;
-    const V la = P(left_ankle), ra = P(right_ankle), hips = between(P(left_hip), P(right_hip)), shoulders = between(P(left_shoulder), P(right_shoulder)),
-            ears = between(P(left_ear), P(right_ear));
+    const V la = P(left_ankle), ra = P(right_ankle), hips = between(P(left_hip), P(right_hip)),
+            shoulders = between(P(left_shoulder), P(right_shoulder)), ears = between(P(left_ear), P(right_ear));
     v["stance.width"] = std::fabs(la.x - ra.x) / sw;
     v["stance.length"] = std::fabs(la.z - ra.z) / sw;
     std::array<double, 2> out_angle{};
@@ -87,7 +87,9 @@ FrameTruth frame_truth(const sim::Take& take, std::size_t f, const QuietTruth& q
         v["knee.inward" + end] = sign * (shin - thigh) * to_degrees;
         const V lower = knee - ankle;
         const double plan = std::hypot(lower.x, lower.z);
-        if (plan > 0.08) v["knee.toe" + end] = -sign * std::remainder(std::atan2(lower.x, lower.z) - std::atan2(foot.x, foot.z), 6.283185307179586) * to_degrees;
+        if (plan > 0.08)
+            v["knee.toe" + end] =
+                -sign * std::remainder(std::atan2(lower.x, lower.z) - std::atan2(foot.x, foot.z), 6.283185307179586) * to_degrees;
         const double f_len = std::hypot(foot.x, foot.z);
         v["knee.ahead" + end] = 100 * ((knee.x - toe.x) * foot.x + (knee.z - toe.z) * foot.z) / f_len;
         v["thigh" + end] = std::asin((hip.y - knee.y) / length(hip - knee)) * to_degrees;
@@ -96,7 +98,8 @@ FrameTruth frame_truth(const sim::Take& take, std::size_t f, const QuietTruth& q
         v["heel.rise" + end] = 100 * heel.y;
         v["elbow.flexion" + end] = 180 - angle(S(left_shoulder) - S(left_elbow), S(left_wrist) - S(left_elbow));
         v["arm.air" + end] = angle(S(left_elbow) - S(left_shoulder), hip - S(left_shoulder));
-        if (quiet.known) v["shoulder.gap" + end] = (S(left_ear).y - S(left_shoulder).y) / quiet.ear_over_shoulder[static_cast<std::size_t>(side)];
+        if (quiet.known)
+            v["shoulder.gap" + end] = (S(left_ear).y - S(left_shoulder).y) / quiet.ear_over_shoulder[static_cast<std::size_t>(side)];
     }
     v["foot.parity"] = out_angle[0] - out_angle[1];
     const double ankles = std::fabs(la.x - ra.x);
@@ -198,7 +201,8 @@ std::vector<ContactTruth> flat_truth(const sim::Take& take) {
     for (double s = from; s <= to; s += 1.0 / 240) {
         const Pose pose = take.student().pose(s);
         for (int side = 0; side < 2; ++side) {
-            const bool flat = pose.points[side == 0 ? left_heel : right_heel].y() < 0.01 && pose.points[side == 0 ? left_toe : right_toe].y() < 0.01;
+            const bool flat =
+                pose.points[side == 0 ? left_heel : right_heel].y() < 0.01 && pose.points[side == 0 ? left_toe : right_toe].y() < 0.01;
             if (flat && !was[static_cast<std::size_t>(side)] && s > from) out.push_back({side == 0 ? Side::left : Side::right, s - from});
             was[static_cast<std::size_t>(side)] = flat;
         }

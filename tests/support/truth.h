@@ -1,5 +1,5 @@
-// Truth that is not the program's: angles, lengths, contacts and shifts worked out from exact points by formulas written for the tests alone.
-// Nothing here calls the measures, the shift finder or a constant shared with them.
+// Truth that is not the program's: angles, lengths, contacts and shifts worked out from exact points by formulas written for the tests
+// alone. Nothing here calls the measures, the shift finder or a constant shared with them.
 #pragma once
 #include "core/sim/take.h"
 #include <map>

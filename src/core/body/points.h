@@ -115,11 +115,11 @@ struct PointEdit {
 
 /// What is laid over the raw points of a track; applied when it is put on the ground, so that the points themselves stay as found.
 struct Layers {
-    bool mirrored = false;                      // the picture shows left and right swapped
+    bool mirrored = false;                        // the picture shows left and right swapped
     std::optional<double> trim_from_s, trim_to_s; // only this stretch is used, half-open
-    std::optional<VerticalOnPicture> vertical;  // marked by hand; stands before the room's
-    std::optional<MarkedLength> scale;          // stands before the student's height
-    std::optional<double> camera_height_m;      // floor: height of the camera over it
+    std::optional<VerticalOnPicture> vertical;    // marked by hand; stands before the room's
+    std::optional<MarkedLength> scale;            // stands before the student's height
+    std::optional<double> camera_height_m;        // floor: height of the camera over it
     std::vector<PointEdit> edits;
 };
 

@@ -23,8 +23,8 @@ struct Told {
     From from = From::assumed;
 };
 
-/// Pinhole with radial distortion. The level frame of a camera: r to the right on the picture and level, u up along the true vertical, w away
-/// from the camera and level.
+/// Pinhole with radial distortion. The level frame of a camera: r to the right on the picture and level, u up along the true vertical, w
+/// away from the camera and level.
 struct Camera {
     double cx = 640, cy = 360; // px
     Told focal;                // px; sigma relative

@@ -102,8 +102,7 @@ std::vector<Azimuth> rough_azimuth(const Track& t) {
         auto across = [&](Point l) { return (b[l].x - b[mirrored(l)].x) / height; };
         c[i] = std::clamp((across(left_shoulder) + across(left_hip)) / (shoulders + hips), -1.2, 1.2);
         const double nose_ahead = (b[nose].x - mid_px(b, left_ear).x()) / height / face;
-        const double toes_ahead =
-            0.5 * (b[left_toe].x - b[left_heel].x + b[right_toe].x - b[right_heel].x) / height / foot;
+        const double toes_ahead = 0.5 * (b[left_toe].x - b[left_heel].x + b[right_toe].x - b[right_heel].x) / height / foot;
         s[i] = std::clamp(-(0.35 * nose_ahead + 0.65 * toes_ahead), -1.2, 1.2);
     }
     c = slow(t.time_s, std::move(c));
@@ -160,7 +159,8 @@ void correct_offsets(Track& t, const std::vector<Azimuth>& azimuth) {
             for (const auto& [seen, weight] : seen_as(p, azimuth[i])) {
                 const PointOffset& o = mean_offsets[static_cast<std::size_t>(seen)][static_cast<std::size_t>(left_of_pair(p))];
                 const OffsetAxes axes = offset_axes(raw, p, seen, azimuth[i]);
-                const Vec2 off = height * weight * ((o.along + o.along_bend * axes.bend) * axes.along + (o.across + o.across_bend * axes.bend) * axes.across);
+                const Vec2 off = height * weight *
+                                 ((o.along + o.along_bend * axes.bend) * axes.along + (o.across + o.across_bend * axes.bend) * axes.across);
                 q.x -= off.x();
                 q.y -= off.y();
                 own += weight * o.own_across * o.own_across;
@@ -232,9 +232,9 @@ void smooth(Track& t, double cutoff_hz) {
     std::size_t last = n;
     for (std::size_t i = 0; i < n; ++i) {
         if (!t.px[i]) continue;
-        const bool joined = last < n && t.time_s[i] - t.time_s[last] <= 0.25 &&
-                            (mid_px(*t.px[i], left_hip) - mid_px(*t.px[last], left_hip)).norm() <
-                                height * (0.12 + 2.0 * (t.time_s[i] - t.time_s[last]));
+        const bool joined =
+            last < n && t.time_s[i] - t.time_s[last] <= 0.25 &&
+            (mid_px(*t.px[i], left_hip) - mid_px(*t.px[last], left_hip)).norm() < height * (0.12 + 2.0 * (t.time_s[i] - t.time_s[last]));
         if (joined)
             runs.back().second = i + 1;
         else
@@ -315,7 +315,7 @@ void uncorrect_version_1(Track& t) {
         ahead.push_back(((*f)[nose].x - mid_px(*f, left_ear).x()) / trunk);
     }
     const double w = signal::median(wide);
-    const bool side = std::abs(w) < 0.30, faces_right = signal::median(ahead) > 0;
+    const bool side = std::abs(w)<0.30, faces_right = signal::median(ahead)> 0;
     for (auto& f : t.px) {
         if (!f) continue;
         const BodyPx b = *f;

@@ -8,7 +8,7 @@ namespace bevel {
 /// 90 degrees: at their left. Given by its cosine and sine, which are not normalised: their length tells how sure it is.
 struct Azimuth {
     double c = 1, s = 0;
-    double angle() const;                 // rad
+    double angle() const; // rad
     Azimuth unit() const;
 };
 
@@ -16,9 +16,9 @@ struct Azimuth {
 /// varying (a turn of the waist does not turn the student). Frames without a body carry their neighbours' value.
 std::vector<Azimuth> rough_azimuth(const Track& track);
 
-/// Mean place of a network's point against the joint, by where the camera stands, in body heights (ankle to ear): along the limb that leads to
-/// it and square to it (outward from the midline seen from front or back; the way the person faces, from the side), and how both grow with
-/// the bend of the knee (per radian). What remains is stated as 1-sigmas, along and across: within a clip, and between persons.
+/// Mean place of a network's point against the joint, by where the camera stands, in body heights (ankle to ear): along the limb that leads
+/// to it and square to it (outward from the midline seen from front or back; the way the person faces, from the side), and how both grow
+/// with the bend of the knee (per radian). What remains is stated as 1-sigmas, along and across: within a clip, and between persons.
 struct PointOffset {
     double along = 0, across = 0, along_bend = 0, across_bend = 0;
     double own_along = 0.010, own_across = 0.010, person_along = 0.012, person_across = 0.012;
@@ -37,8 +37,8 @@ std::vector<std::pair<Seen, double>> seen_as(Point p, const Azimuth& azimuth);
 /// Ankle to ear on the picture, px: the largest usual over the clip.
 double body_height_px(const Track& track);
 
-/// Layers applied (mirroring undone, trimmed frames absent, edits in), offsets of the network taken out, points smoothed by their visibility,
-/// sigma and bias of every point filled in. Points read from a file that states no sigma get one from the size of the body.
+/// Layers applied (mirroring undone, trimmed frames absent, edits in), offsets of the network taken out, points smoothed by their
+/// visibility, sigma and bias of every point filled in. Points read from a file that states no sigma get one from the size of the body.
 Track derive(const Track& raw);
 /// The derived points as they are drawn on the picture: sides told rightly, places as filmed, mirrored clips too.
 Track drawn_points(const Track& raw);

@@ -94,7 +94,8 @@ void fit_floor(Motion& m, double noise) {
     const std::size_t step = 1 + m.frames() / 1500;
     for (std::size_t i = 0; i < m.frames(); i += step)
         if (m.valid[i])
-            for (const Point p : {left_heel, left_toe, right_heel, right_toe}) spots.push_back({m.m[i][at(p)].x(), m.m[i][at(p)].y(), m.m[i][at(p)].z()});
+            for (const Point p : {left_heel, left_toe, right_heel, right_toe})
+                spots.push_back({m.m[i][at(p)].x(), m.m[i][at(p)].y(), m.m[i][at(p)].z()});
     if (spots.size() < 8) return;
     Series y;
     for (const auto& s : spots) y.push_back(s.y);
@@ -149,7 +150,8 @@ struct Heading {
 };
 
 /// The way the student faces, from points in metres. Feet that stand side by side and both on the floor tell it (the bisector of their
-/// directions, the line between them), with pelvis and shoulders where these look the same way: a turn of the waist is not a turn of the student.
+/// directions, the line between them), with pelvis and shoulders where these look the same way: a turn of the waist is not a turn of the
+/// student.
 Heading heading_of(const Motion& m) {
     const auto n = m.frames();
     std::vector<double> t, yaw;
@@ -161,7 +163,8 @@ Heading heading_of(const Motion& m) {
         const Vec2 lf = plan(b[left_toe] - b[left_heel]), rf = plan(b[right_toe] - b[right_heel]);
         if (lf.norm() < 0.05 || rf.norm() < 0.05) continue;
         const Vec2 feet = lf.normalized() + rf.normalized();
-        const Vec2 line = plan(b[left_ankle] - b[right_ankle]), pelvis = plan(b[left_hip] - b[right_hip]), chest = plan(b[left_shoulder] - b[right_shoulder]);
+        const Vec2 line = plan(b[left_ankle] - b[right_ankle]), pelvis = plan(b[left_hip] - b[right_hip]),
+                   chest = plan(b[left_shoulder] - b[right_shoulder]);
         if (feet.norm() < 0.5 || line.norm() < 0.05) continue;
         const double by_feet = yaw_forward(feet);
         if (std::max(std::abs(b[left_heel].y() - b[right_heel].y()), std::abs(b[left_toe].y() - b[right_toe].y())) > 0.04) continue;
@@ -276,8 +279,10 @@ Result<Motion> from_metres(const Track& t, const MotionOptions& o) {
             const Body3& b = m.m[i];
             double legs = 0;
             for (const Side s : {Side::left, Side::right})
-                legs += 0.5 * ((b[at(on(s, left_hip))] - b[at(on(s, left_knee))]).norm() + (b[at(on(s, left_knee))] - b[at(on(s, left_ankle))]).norm());
-            tall.push_back(((mid(b, left_ear) - mid(b, left_shoulder)).norm() + (mid(b, left_shoulder) - mid(b, left_hip)).norm() + legs) / 0.887);
+                legs += 0.5 * ((b[at(on(s, left_hip))] - b[at(on(s, left_knee))]).norm() +
+                               (b[at(on(s, left_knee))] - b[at(on(s, left_ankle))]).norm());
+            tall.push_back(((mid(b, left_ear) - mid(b, left_shoulder)).norm() + (mid(b, left_shoulder) - mid(b, left_hip)).norm() + legs) /
+                           0.887);
         }
     m.stature = o.stature_m.value_or(tall.empty() ? 1.7 : signal::median(tall));
     m.stature_sigma = o.stature_m ? 0.01 : 0.015 * m.stature;
@@ -382,7 +387,8 @@ Result<Motion> from_picture(const Track& t, const MotionOptions& o) {
         e.moved.reserve(m.grid.size());
         for (std::size_t g = 0; g < m.grid.size(); ++g) {
             const auto i = m.grid[g];
-            const Body3 a = picture.level(i, c, depth.of[0][i], depth.of[1][i], {}), b = picture.level(i, moved, d.of[0][g], d.of[1][g], off);
+            const Body3 a = picture.level(i, c, depth.of[0][i], depth.of[1][i], {}),
+                        b = picture.level(i, moved, d.of[0][g], d.of[1][g], off);
             Body3 delta;
             for (std::size_t k = 0; k < point_count; ++k) delta[k] = room(b[k]) - room(a[k]);
             e.moved.push_back(delta); // as a difference for now
@@ -440,7 +446,9 @@ void find_neutral(Motion& m, const MotionOptions& o) {
         for (const Point p : {left_hip, left_shoulder, left_wrist, left_ankle})
             for (const Point q : {p, mirrored(p)}) {
                 Vec3 move = m.m[grid[k + half]][at(q)] - m.m[grid[k - half]][at(q)];
-                if (m.from_pictures()) move -= move.dot(Vec3(m.m[grid[k]][at(q)] - m.camera_at).normalized()) * Vec3(m.m[grid[k]][at(q)] - m.camera_at).normalized();
+                if (m.from_pictures())
+                    move -= move.dot(Vec3(m.m[grid[k]][at(q)] - m.camera_at).normalized()) *
+                            Vec3(m.m[grid[k]][at(q)] - m.camera_at).normalized();
                 v = std::max(v, move.norm() / dt);
             }
         speed[k] = v;
@@ -578,7 +586,8 @@ bool feet_cut(const Track& t, std::size_t seen) {
     if (t.height <= 0) return false;
     std::size_t cut = 0;
     for (const auto& f : t.px)
-        if (f && (std::max((*f)[left_heel].y, (*f)[left_toe].y) > t.height || std::max((*f)[right_heel].y, (*f)[right_toe].y) > t.height)) ++cut;
+        if (f && (std::max((*f)[left_heel].y, (*f)[left_toe].y) > t.height || std::max((*f)[right_heel].y, (*f)[right_toe].y) > t.height))
+            ++cut;
     return cut * 5 > seen;
 }
 

@@ -1,4 +1,5 @@
-// The body in the room over time, as far as the cameras can tell, and what is fixed for the whole clip: camera, floor, scale, facing, neutral.
+// The body in the room over time, as far as the cameras can tell, and what is fixed for the whole clip: camera, floor, scale, facing,
+// neutral.
 #pragma once
 #include "core/body/dims.h"
 #include "core/ground/camera.h"
@@ -31,10 +32,10 @@ struct PointSigma {
 /// An error that all frames of a clip share: the points, facing and lengths as they would be were one figure off by one sigma. Kept on a
 /// coarse grid of frames.
 struct SharedError {
-    std::string what;             // focal, pitch, roll, distortion, scale, floor, depth, left_foot, right_foot, facing, width
-    bool person = false;          // stays with the person, else with the clip
-    std::vector<Body3> moved;     // own axes, one a grid frame; empty: the points do not move
-    Body3 neutral;                // own axes
+    std::string what;                       // focal, pitch, roll, distortion, scale, floor, depth, left_foot, right_foot, facing, width
+    bool person = false;                    // stays with the person, else with the clip
+    std::vector<Body3> moved;               // own axes, one a grid frame; empty: the points do not move
+    Body3 neutral;                          // own axes
     double stature = 0, shoulder_width = 0; // m, of the moved world
 };
 
@@ -47,14 +48,14 @@ struct Motion {
     std::vector<Body3> m;
     std::vector<std::array<PointSigma, point_count>> sigma;
     std::vector<bool> valid;
-    std::vector<double> facing;          // rad to own left from the start; frozen while the feet stay planted
-    double facing_sigma = 0.02;          // rad
-    std::vector<double> azimuth;         // one camera: angle from the way the student faces to the camera, to own left, rad
-    double start_azimuth = 0;            // the same in the room: of the first frames
+    std::vector<double> facing;  // rad to own left from the start; frozen while the feet stay planted
+    double facing_sigma = 0.02;  // rad
+    std::vector<double> azimuth; // one camera: angle from the way the student faces to the camera, to own left, rad
+    double start_azimuth = 0;    // the same in the room: of the first frames
     /// One camera: heel and toe (left heel, left toe, right heel, right toe) on the picture as if at the standing distance, m: (right, up).
     /// A foot that rests keeps its place here whatever its depth; a step towards the camera moves down. Empty for 3D points.
     std::vector<std::array<Vec2, 4>> foot_place;
-    double jitter = 0;         // m, the part of sigma that changes from frame to frame, after filtering
+    double jitter = 0;          // m, the part of sigma that changes from frame to frame, after filtering
     bool vertical_known = true; // told from something other than the body
     double vertical_sigma = 0;  // rad
     bool floor_known = true;    // depth of the feet can be told
@@ -65,8 +66,8 @@ struct Motion {
     std::optional<Camera> camera;
     Vec3 camera_at = Vec3::Zero(); // m, in the room
     Neutral neutral;
-    std::string mirrored_hint; // why the clip may be mirrored, or empty: "view"
-    std::vector<std::size_t> grid;   // frames on which shared errors are kept
+    std::string mirrored_hint;     // why the clip may be mirrored, or empty: "view"
+    std::vector<std::size_t> grid; // frames on which shared errors are kept
     std::vector<SharedError> shared;
     std::size_t frames() const { return time_s.size(); }
     /// The body of a frame in the student's own axes: x to own left, z the way they face.

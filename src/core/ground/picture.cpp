@@ -61,8 +61,10 @@ Camera Picture::prior(const Off& off) const {
     c.distortion = {off.distortion * distortion_spread, distortion_spread, From::assumed};
     const bool known = vertical_known();
     const VerticalOnPicture v = t_.vertical.value_or(VerticalOnPicture{});
-    c.roll = known ? Told{v.roll, std::hypot(v.roll_sigma, 0.001), t_.layers.vertical ? From::mark : From::room} : Told{0, roll_spread, From::assumed};
-    c.pitch = known ? Told{std::atan(v.slope * c.focal.value), v.slope_sigma * c.focal.value, c.roll.from} : Told{2 * deg, pitch_spread, From::assumed};
+    c.roll = known ? Told{v.roll, std::hypot(v.roll_sigma, 0.001), t_.layers.vertical ? From::mark : From::room}
+                   : Told{0, roll_spread, From::assumed};
+    c.pitch = known ? Told{std::atan(v.slope * c.focal.value), v.slope_sigma * c.focal.value, c.roll.from}
+                    : Told{2 * deg, pitch_spread, From::assumed};
     c.roll.value += off.roll * c.roll.sigma;
     c.pitch.value += off.pitch * c.pitch.sigma;
     c.settle();
@@ -116,7 +118,8 @@ void Picture::find_standing(const Camera& c) {
         const Vec2 ear = mid_px(b, left_ear), shoulder = mid_px(b, left_shoulder), hip = mid_px(b, left_hip);
         double legs = 0;
         for (const Side s : {Side::left, Side::right})
-            legs = std::max(legs, (at(b, on(s, left_hip)) - at(b, on(s, left_knee))).norm() + (at(b, on(s, left_knee)) - at(b, on(s, left_ankle))).norm());
+            legs = std::max(legs, (at(b, on(s, left_hip)) - at(b, on(s, left_knee))).norm() +
+                                      (at(b, on(s, left_knee)) - at(b, on(s, left_ankle))).norm());
         const double sum = (ear - shoulder).norm() + (shoulder - hip).norm() + legs;
         if (sum > 0) ratio.push_back(std::min(1.0, (ear - mid_px(b, left_ankle)).norm() / sum));
     }
@@ -283,8 +286,8 @@ void Picture::face(const Camera& c) {
         while (k + 1 < used.size() && used[k + 1] <= i) ++k;
         axis_[i] = wrap((turns ? local[k] : whole) + sight);
     }
-    // Of exact points, and of the network's (72 drawn people of the fit: median error 3.4 degrees from front and back, 4.1 from the side, with
-    // wider tails than the normal law's).
+    // Of exact points, and of the network's (72 drawn people of the fit: median error 3.4 degrees from front and back, 4.1 from the side,
+    // with wider tails than the normal law's).
     azimuth_sigma_ = (t_.model.empty() ? 5 : std::abs(std::sin(whole)) > 0.707 ? 8 : 6) * deg;
     if (!declared) return;
     const double between = wrap(whole - *declared);
@@ -329,13 +332,15 @@ Body3 Picture::level(std::size_t frame, const Camera& c, double left_w, double r
     const double los = az - to_sight(frame, c);
     const bool sideways = std::abs(std::sin(los)) > 0.707;
     const double middle = 0.5 * (left_w + right_w) + off.depth * body_over_feet;
-    // How far a pair's left point is nearer or farther than its middle: from the side told by how much of the pair shows, else by the facing.
+    // How far a pair's left point is nearer or farther than its middle: from the side told by how much of the pair shows, else by the
+    // facing.
     auto half_depth = [&](Point left, double width) {
         if (!sideways) return 0.5 * width * l.y();
         const double seen = std::clamp((ray[left].x() - ray[mirrored(left)].x()) * middle / width, -1.0, 1.0);
         return -0.5 * width * std::sqrt(1 - seen * seen) * (std::sin(los) > 0 ? 1 : -1);
     };
-    // Depth of a point that lies over another: displaced the way the student faces when seen from the side, sideways when seen from the front.
+    // Depth of a point that lies over another: displaced the way the student faces when seen from the side, sideways when seen from the
+    // front.
     auto over = [&](const Vec2& upper, const Vec2& lower, double w) {
         const double shift = (upper.x() - lower.x()) * w;
         const Vec2& along = sideways ? f : l;
@@ -414,13 +419,13 @@ std::array<PointSigma, point_count> Picture::sigma(std::size_t frame, const Came
             depth = sideways ? 0.03 : 0.05;
             break;
         case left_elbow:
-            depth = 0.15;
+            depth = 0.17;
             break;
         case left_wrist:
         case left_thumb:
         case left_index:
-        case left_little:
-            depth = 0.25;
+        case left_little: // anywhere within an arm's reach
+            depth = 0.32;
             break;
         default:
             depth = 0.04;

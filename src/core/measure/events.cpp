@@ -41,8 +41,8 @@ void weight(const Measures& ms, std::vector<Event>& out) {
 }
 
 /// Onsets and ends of moves of a series by at least `least`: where its speed passes 10 % of the peak of the move.
-void moves(const std::vector<double>& t, const Series& y, double least, double noise, double cutoff, EventKind from, EventKind to, Part part,
-           std::vector<Event>& out) {
+void moves(const std::vector<double>& t, const Series& y, double least, double noise, double cutoff, EventKind from, EventKind to,
+           Part part, std::vector<Event>& out) {
     const Series smooth = signal::low_pass(t, y, cutoff), v = signal::derivative(t, smooth);
     for (const auto& [a, b] : signal::finite_runs(smooth)) {
         if (b - a < 8) continue;
@@ -58,7 +58,8 @@ void moves(const std::vector<double>& t, const Series& y, double least, double n
                 std::size_t lo = peak, hi = peak;
                 while (lo > k && std::abs(v[lo]) > edge) --lo;
                 while (hi < e && std::abs(v[hi]) > edge) ++hi;
-                const double sigma = std::max(0.5 * (t[b - 1] - t[a]) / static_cast<double>(b - a), noise / std::max(1e-9, 0.3 * std::abs(v[peak])));
+                const double sigma =
+                    std::max(0.5 * (t[b - 1] - t[a]) / static_cast<double>(b - a), noise / std::max(1e-9, 0.3 * std::abs(v[peak])));
                 out.push_back({from, part, std::nullopt, t[lo], sigma});
                 out.push_back({to, part, std::nullopt, t[hi], sigma});
             }
@@ -68,7 +69,8 @@ void moves(const std::vector<double>& t, const Series& y, double least, double n
 }
 
 void turns(const Motion& m, const Measures& ms, std::vector<Event>& out) {
-    const std::array<std::pair<const char*, Part>, 3> parts{{{"pelvis.turn", Part::pelvis}, {"shoulder.turn", Part::shoulders}, {"head.turn", Part::head}}};
+    const std::array<std::pair<const char*, Part>, 3> parts{
+        {{"pelvis.turn", Part::pelvis}, {"shoulder.turn", Part::shoulders}, {"head.turn", Part::head}}};
     for (const auto& [id, part] : parts) {
         const auto& s = ms.series.at(id).samples;
         Series y(s.size(), NAN), own;
@@ -131,8 +133,9 @@ double contact_sigma(const Motion& m, std::size_t f, Side s) {
 }
 
 std::string_view event_name(EventKind k) {
-    constexpr std::array<std::string_view, 15> n{"heel_down",   "toe_down",  "flat", "heel_up",    "toe_up",   "off",       "shift_onset", "shift_start",
-                                                 "shift_end", "stop", "turn_onset", "turn_end", "hand_stop", "low",         "high"};
+    constexpr std::array<std::string_view, 15> n{"heel_down",  "toe_down",    "flat",        "heel_up",   "toe_up",
+                                                 "off",        "shift_onset", "shift_start", "shift_end", "stop",
+                                                 "turn_onset", "turn_end",    "hand_stop",   "low",       "high"};
     return n[static_cast<std::size_t>(k)];
 }
 std::string_view part_name(Part p) {

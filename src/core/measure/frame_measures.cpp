@@ -75,7 +75,7 @@ Value knee_ahead(const Body3& b, const Build& c) {
 Value knee_toe(const Body3& b, const Build& c) {
     Vec3 shin = at(b, c, left_knee) - at(b, c, left_ankle), foot = at(b, c, left_toe) - at(b, c, left_heel);
     shin.y() = foot.y() = 0;
-    if (shin.norm() < *c.info->least_m || shin.dot(foot) <= 0) return Absent::foreshortened; // no direction, or leaning back
+    if (shin.norm() < *c.info->least_m || shin.dot(foot) <= 0) return Absent::foreshortened;               // no direction, or leaning back
     return -outward(c.side) * std::atan2(foot.z() * shin.x() - foot.x() * shin.z(), foot.dot(shin)) / deg; // inwards positive
 }
 
@@ -148,7 +148,8 @@ Value plumb_forward(const Body3& b, const Build&) {
     return plumb(b, 2);
 }
 Value shoulder_gap(const Body3& b, const Build& c) {
-    const double now = at(b, c, left_ear).y() - at(b, c, left_shoulder).y(), then = at(*c.neutral, c, left_ear).y() - at(*c.neutral, c, left_shoulder).y();
+    const double now = at(b, c, left_ear).y() - at(b, c, left_shoulder).y(),
+                 then = at(*c.neutral, c, left_ear).y() - at(*c.neutral, c, left_shoulder).y();
     if (then < 0.03) return Absent::no_neutral;
     return now / then;
 }

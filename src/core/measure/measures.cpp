@@ -48,7 +48,7 @@ public:
         MeasureSeries out{d_.id, info_.unit, side_, std::vector<Sample>(m_.frames())};
         for (std::size_t f = 0; f < m_.frames(); ++f) {
             Sample& s = out.samples[f];
-            s.absent = !m_.valid[f]                                  ? Absent::no_body
+            s.absent = !m_.valid[f]                                 ? Absent::no_body
                        : info_.needs_vertical && !m_.vertical_known ? Absent::no_vertical
                        : info_.needs_neutral && !c_.neutral         ? Absent::no_neutral
                                                                     : seen(m_, f, d_.axis, info_);
@@ -65,7 +65,8 @@ private:
     /// One camera: whether the line of hips or shoulders itself is turned out of the picture by more than the gate (a tenth is left for
     /// the error of its width).
     bool turned_pair(std::size_t f) const {
-        if (!m_.from_pictures() || d_.axis != Axis::sideways || d_.points.size() != 2 || d_.points[1] != mirrored(d_.points[0])) return false;
+        if (!m_.from_pictures() || d_.axis != Axis::sideways || d_.points.size() != 2 || d_.points[1] != mirrored(d_.points[0]))
+            return false;
         const bool hips = d_.points[0] == left_hip;
         if (!hips && d_.points[0] != left_shoulder) return false;
         const double width = hips ? 0.100 * m_.stature : m_.neutral.shoulder_width;
@@ -170,7 +171,9 @@ private:
             if (q <= p || !has_bias[q]) continue;
             // Correlations of the two sides over the persons of the fit: hips and ears 0.6 outward, 0.9 up and down.
             constexpr double alike = 0.6, level = 0.85;
-            auto together = [&](const Vec3& l, const Vec3& r) { return 2 * ((sideways ? 1 : -1) * alike * l[0] * r[0] + level * l[1] * r[1]); };
+            auto together = [&](const Vec3& l, const Vec3& r) {
+                return 2 * ((sideways ? 1 : -1) * alike * l[0] * r[0] + level * l[1] * r[1]);
+            };
             person += together(biased[p], biased[q]);
             own = std::max(0.0, own + together(shaken[p], shaken[q]));
         }
@@ -213,7 +216,8 @@ void gate_toes(const Motion& m, Measures& out) {
         const Series angle = present_values(out.series.at(keyed("foot.angle", side)));
         const Series slow = m.from_pictures() ? signal::low_pass(m.time_s, signal::fill_gaps(m.time_s, angle, 1e9), 0.5) : angle;
         for (std::size_t f = 0; f < m.frames(); ++f)
-            if (inward.samples[f].present() && std::isfinite(slow[f]) && slow[f] > limit + 1e-9) inward.samples[f] = {0, 0, Absent::toes_out};
+            if (inward.samples[f].present() && std::isfinite(slow[f]) && slow[f] > limit + 1e-9)
+                inward.samples[f] = {0, 0, Absent::toes_out};
     }
 }
 
@@ -226,7 +230,8 @@ MeasureSeries blank(const char* id, std::optional<Side> side, std::size_t n, Abs
 void wander(const Motion& m, const std::vector<Body3>& own, Measures& out) {
     const double foot = m.neutral.foot > 0 ? m.neutral.foot : 0.152 * m.stature;
     for (const Side s : {Side::left, Side::right}) {
-        MeasureSeries drift = blank("foot.drift", s, m.frames(), Absent::foot_off), knee = blank("knee.drift", s, m.frames(), Absent::foot_off);
+        MeasureSeries drift = blank("foot.drift", s, m.frames(), Absent::foot_off),
+                      knee = blank("knee.drift", s, m.frames(), Absent::foot_off);
         std::optional<Vec3> set, knee_set;
         for (std::size_t f = 0; f < m.frames(); ++f) {
             if (!m.valid[f]) continue;
@@ -253,8 +258,9 @@ void wander(const Motion& m, const std::vector<Body3>& own, Measures& out) {
             };
             drift.samples[f] = sample(length / foot, 1.414 * ps.across / foot);
             const Absent turned = seen(m, f, Axis::sideways, *measure_info("knee.drift"));
-            knee.samples[f] = turned == Absent::none ? sample((k.x() - knee_set->x()) / m.neutral.shoulder_width, 1.414 * ks.across / m.neutral.shoulder_width)
-                                                     : Sample{0, 0, turned};
+            knee.samples[f] = turned == Absent::none
+                                  ? sample((k.x() - knee_set->x()) / m.neutral.shoulder_width, 1.414 * ks.across / m.neutral.shoulder_width)
+                                  : Sample{0, 0, turned};
         }
         out.series[keyed("foot.drift", s)] = std::move(drift);
         out.series[keyed("knee.drift", s)] = std::move(knee);
@@ -292,8 +298,9 @@ void turn_rate(const Motion& m, Measures& out) {
 } // namespace
 
 std::string_view absent_name(Absent a) {
-    constexpr std::array<std::string_view, absent_count> names{"none",       "view",       "no_body",     "turned",   "foreshortened", "toes_out", "feet_close",
-                                                               "no_neutral", "no_vertical", "foot_off", "no_event",      "hidden",   "not_marked", "no_floor"};
+    constexpr std::array<std::string_view, absent_count> names{"none",     "view",       "no_body",    "turned",      "foreshortened",
+                                                               "toes_out", "feet_close", "no_neutral", "no_vertical", "foot_off",
+                                                               "no_event", "hidden",     "not_marked", "no_floor"};
     return names[static_cast<std::size_t>(a)];
 }
 
@@ -329,7 +336,8 @@ Measures measure(const Motion& m, const MeasureOptions& options) {
     weigh(m, options.sex, out);
     wander(m, own, out);
     turn_rate(m, out);
-    for (const char* id : {"back.upper", "back.lower", "breath.lag"}) out.series[id] = blank(id, std::nullopt, m.frames(), Absent::not_marked);
+    for (const char* id : {"back.upper", "back.lower", "breath.lag"})
+        out.series[id] = blank(id, std::nullopt, m.frames(), Absent::not_marked);
     find_events(m, out);
     return out;
 }

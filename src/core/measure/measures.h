@@ -75,11 +75,21 @@ struct Shift {
 };
 
 enum class EventKind {
-    heel_down, toe_down, flat, heel_up, toe_up, off, // of a foot
-    shift_onset, shift_start, shift_end, stop,       // of the weight
-    turn_onset, turn_end,                            // of pelvis, shoulders or head
+    heel_down,
+    toe_down,
+    flat,
+    heel_up,
+    toe_up,
+    off, // of a foot
+    shift_onset,
+    shift_start,
+    shift_end,
+    stop, // of the weight
+    turn_onset,
+    turn_end, // of pelvis, shoulders or head
     hand_stop,
-    low, high, // of the hips
+    low,
+    high, // of the hips
 };
 enum class Part { foot, weight, pelvis, shoulders, head, hand, hips };
 std::string_view event_name(EventKind k);
@@ -115,8 +125,8 @@ struct MeasureOptions {
 /// All measures of a motion. Each has either a value with its 1-sigma or the reason for having none, at every frame.
 Measures measure(const Motion& motion, const MeasureOptions& options = {});
 
-/// Shifts in a signal of the share of weight (unclamped projection) whose 1-sigma from moment to moment is `noise`, and that wanders with the
-/// posture by `wander`. Found are changes of at least 0.15 and five sigma.
+/// Shifts in a signal of the share of weight (unclamped projection) whose 1-sigma from moment to moment is `noise`, and that wanders with
+/// the posture by `wander`. Found are changes of at least 0.15 and five sigma.
 std::vector<Shift> find_shifts(const std::vector<double>& time_s, const std::vector<double>& share, double noise, double wander = 0);
 
 } // namespace bevel

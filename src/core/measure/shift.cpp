@@ -74,22 +74,24 @@ private:
         // A drift on the plateaus before or after is no part of it.
         auto travel = [&](const Run& r) { return up * (y[r.to] - y[r.from]); };
         const double least = std::max(0.18 * far, 3 * left);
-        while (runs.size() > 1 && travel(runs.front()) < (ts[runs[1].from] - ts[runs[0].to] < 0.15 ? 0.03 * far : least)) runs.erase(runs.begin());
-        while (runs.size() > 1 &&
-               travel(runs.back()) < (ts[runs.back().from] - ts[runs[runs.size() - 2].to] < 0.15 ? 0.03 * far : least))
+        while (runs.size() > 1 && travel(runs.front()) < (ts[runs[1].from] - ts[runs[0].to] < 0.15 ? 0.03 * far : least))
+            runs.erase(runs.begin());
+        while (runs.size() > 1 && travel(runs.back()) < (ts[runs.back().from] - ts[runs[runs.size() - 2].to] < 0.15 ? 0.03 * far : least))
             runs.pop_back();
         // A small part long before or after the transfer proper is a move of its own.
         double whole = 0;
         for (const auto& r : runs) whole += travel(r);
         const double apart = std::max(1.2, 1.0 * lasts);
         while (runs.size() > 1 && ts[runs[1].from] - ts[runs[0].to] > apart && travel(runs.front()) < 0.2 * whole) runs.erase(runs.begin());
-        while (runs.size() > 1 && ts[runs.back().from] - ts[runs[runs.size() - 2].to] > apart && travel(runs.back()) < 0.2 * whole) runs.pop_back();
+        while (runs.size() > 1 && ts[runs.back().from] - ts[runs[runs.size() - 2].to] > apart && travel(runs.back()) < 0.2 * whole)
+            runs.pop_back();
         if (runs.empty()) return std::nullopt;
         const std::size_t first = runs.front().from, last = runs.back().to;
         Shift s;
         auto level = [&](std::size_t i, int step) { // beyond the last moving moment, as far as it rests there
             Series part;
-            for (auto k = static_cast<std::ptrdiff_t>(i); k >= static_cast<std::ptrdiff_t>(lo) && k <= static_cast<std::ptrdiff_t>(hi); k += step) {
+            for (auto k = static_cast<std::ptrdiff_t>(i); k >= static_cast<std::ptrdiff_t>(lo) && k <= static_cast<std::ptrdiff_t>(hi);
+                 k += step) {
                 const auto q = static_cast<std::size_t>(k);
                 if (std::abs(ts[q] - ts[i]) > 0.5 || (q != i && up * v[q] > moving)) break;
                 part.push_back(y[q]);

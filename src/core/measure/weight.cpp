@@ -49,7 +49,8 @@ Feet standing_feet(const Motion& m, const Measures& out) {
     return feet;
 }
 
-/// The share of weight along one direction of the floor: of each camera the one that lies in its picture, of 3D points the line of the feet.
+/// The share of weight along one direction of the floor: of each camera the one that lies in its picture, of 3D points the line of the
+/// feet.
 struct Along {
     Series span, still, moving; // distance of the feet; projection of the body centre and of its zero moment, share on the left foot
     Series sigma;               // of a share, the vertical's part left out
@@ -68,7 +69,8 @@ Along project(const Motion& m, const Feet& feet, const std::vector<Vec3>& centre
         const double span = line.dot(axis);
         Vec3 zero = centre[f];
         for (Eigen::Index k = 0; k < 3; k += 2)
-            if (std::isfinite(acc[static_cast<std::size_t>(k)][f])) zero[k] -= acc[static_cast<std::size_t>(k)][f] * centre[f].y() / gravity;
+            if (std::isfinite(acc[static_cast<std::size_t>(k)][f]))
+                zero[k] -= acc[static_cast<std::size_t>(k)][f] * centre[f].y() / gravity;
         a.span[f] = span;
         a.still[f] = (centre[f] - feet[1][f]).dot(axis) / span;
         a.moving[f] = (zero - feet[1][f]).dot(axis) / span;
@@ -97,7 +99,8 @@ std::optional<double> calibration(const Motion& m, const Measures& out, const Al
             while (b < n && c[b] == Contact::off) ++b;
             if (b > k + 2 && m.time_s[b - 1] - m.time_s[k] >= 0.3) // its middle half: the body has arrived and does not yet leave
                 for (std::size_t f = k + (b - k) / 4; f < b - (b - k) / 4; ++f)
-                    if (std::isfinite(a.still[f]) && std::abs(a.span[f]) > 0.12) metres.push_back((a.still[f] - (up == Side::left ? 0.0 : 1.0)) * a.span[f]);
+                    if (std::isfinite(a.still[f]) && std::abs(a.span[f]) > 0.12)
+                        metres.push_back((a.still[f] - (up == Side::left ? 0.0 : 1.0)) * a.span[f]);
             k = std::max(b, k + 1);
         }
     }
@@ -119,8 +122,11 @@ Value base_margin(const Motion& m, const Measures& out, std::size_t f, const Vec
     }
     if (points.size() < 4) return Absent::foot_off;
     // Convex hull (Andrew 1979).
-    std::sort(points.begin(), points.end(), [](const Vec2& a, const Vec2& b) { return a.x() < b.x() || (a.x() == b.x() && a.y() < b.y()); });
-    auto cross = [](const Vec2& o, const Vec2& a, const Vec2& b) { return (a.x() - o.x()) * (b.y() - o.y()) - (a.y() - o.y()) * (b.x() - o.x()); };
+    std::sort(points.begin(), points.end(),
+              [](const Vec2& a, const Vec2& b) { return a.x() < b.x() || (a.x() == b.x() && a.y() < b.y()); });
+    auto cross = [](const Vec2& o, const Vec2& a, const Vec2& b) {
+        return (a.x() - o.x()) * (b.y() - o.y()) - (a.y() - o.y()) * (b.x() - o.x());
+    };
     std::vector<Vec2> hull(2 * points.size());
     std::size_t k = 0;
     for (std::size_t q = 0; q < points.size(); hull[k++] = points[q++])
@@ -201,7 +207,8 @@ void weigh(const Motion& m, Sex sex, Measures& out) {
                 s.absent = Absent::feet_close;
                 continue;
             }
-            s = sample(share[f] - offset.value_or(0) / along.span[f], noise / std::abs(along.span[f]), tilt / std::abs(along.span[f]), along.sigma[f]);
+            s = sample(share[f] - offset.value_or(0) / along.span[f], noise / std::abs(along.span[f]), tilt / std::abs(along.span[f]),
+                       along.sigma[f]);
             if (s.sigma > most) s = {0, 0, Absent::view};
         }
         return raw;
@@ -295,7 +302,8 @@ void weigh(const Motion& m, Sex sex, Measures& out) {
         double path = 0, time = 0;
         std::size_t last = n;
         for (std::size_t f = 0; f < n; ++f) {
-            if (m.time_s[f] < u.from_s || m.time_s[f] > u.to_s || !m.valid[f] || !std::isfinite(speed[0][f]) || !std::isfinite(speed[2][f])) continue;
+            if (m.time_s[f] < u.from_s || m.time_s[f] > u.to_s || !m.valid[f] || !std::isfinite(speed[0][f]) || !std::isfinite(speed[2][f]))
+                continue;
             if (last < n) {
                 const Vec3 v(speed[0][f], 0, speed[2][f]), right(std::cos(m.start_azimuth), 0, -std::sin(m.start_azimuth));
                 path += (full ? v.norm() : std::abs(v.dot(right))) * (m.time_s[f] - m.time_s[last]);
@@ -304,7 +312,8 @@ void weigh(const Motion& m, Sex sex, Measures& out) {
             last = f;
         }
         for (std::size_t f = 0; f < n; ++f)
-            if (time > 0.5 && m.time_s[f] >= u.from_s && m.time_s[f] <= u.to_s) sway[f] = sample(1000 * path / time, 1000 * own * 2.0, 0, 1);
+            if (time > 0.5 && m.time_s[f] >= u.from_s && m.time_s[f] <= u.to_s)
+                sway[f] = sample(1000 * path / time, 1000 * own * 2.0, 0, 1);
     }
     out.series["sway.speed"] = column("sway.speed", std::nullopt, std::move(sway));
 }

@@ -73,6 +73,33 @@ json events_json(const Measures& ms) {
     return out;
 }
 
+json told_json(const Told& t) {
+    return {{"value", number(t.value)}, {"sigma", number(t.sigma)}, {"from", from_name(t.from)}};
+}
+
+/// What holds for the whole clip, how sure it is and what it was told from.
+json ground_json(const Motion& m) {
+    json j{{"facing_sigma_deg", number(m.facing_sigma * 57.29577951)},
+           {"scale_from", from_name(m.scale_from)},
+           {"shoulder_width_m",
+            {{"value", number(m.neutral.shoulder_width)},
+             {"sigma", number(m.neutral.shoulder_width_sigma)},
+             {"from", from_name(m.neutral.width_from)}}},
+           {"neutral", m.neutral.source == NeutralSource::quiet_second
+                           ? json{{"from_s", number(m.neutral.from_s)}, {"to_s", number(m.neutral.to_s)}}
+                           : json(nullptr)},
+           {"vertical_known", m.vertical_known},
+           {"floor_known", m.floor_known}};
+    if (m.camera)
+        j["camera"] = {{"focal_px", told_json(m.camera->focal)},
+                       {"pitch_rad", told_json(m.camera->pitch)},
+                       {"roll_rad", told_json(m.camera->roll)},
+                       {"height_m", told_json(m.camera->height)},
+                       {"distance_m", number(m.camera->distance)}};
+    if (!m.mirrored_hint.empty()) j["maybe_mirrored"] = m.mirrored_hint;
+    return j;
+}
+
 json finding_json(const Finding& f) {
     json j{{"rule", f.rule},
            {"check", f.check},
@@ -109,7 +136,12 @@ Result<std::shared_ptr<const Review>> make_review(const Track& track, const Move
     mo.view = options.view;
     mo.stature_m = options.stature_m;
     mo.shoulder_width_m = options.shoulder_width_m;
-    auto motion = make_motion(track, mo);
+    Track flipped;
+    if (options.mirrored && !track.layers.mirrored) {
+        flipped = track;
+        flipped.layers.mirrored = true;
+    }
+    auto motion = make_motion(flipped.frames() > 0 ? flipped : track, mo);
     if (!motion) return tl::unexpected(motion.error());
     out->motion = std::move(*motion);
     MeasureOptions measure_options;
@@ -140,6 +172,7 @@ std::string review_json(const Review& r, const std::string& clip, const std::str
              {"movement", r.movement.id},
              {"view", view_name(r.motion.view)},
              {"height_cm", number(r.motion.stature * 100)},
+             {"ground", ground_json(r.motion)},
              {"measures", measures_json(r.measures)},
              {"events", events_json(r.measures)},
              {"repetitions", reps},

@@ -10,6 +10,7 @@ struct ReviewOptions {
     std::optional<double> stature_m;
     std::optional<double> shoulder_width_m;      // from an earlier clip from the front
     std::vector<BandChange> school, adaptations; // applied in this order
+    bool mirrored = false;                       // the picture shows left and right swapped
     Sex sex = Sex::mean;
 };
 

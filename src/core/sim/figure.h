@@ -39,8 +39,8 @@ private:
     void build_blobs();
     void build_skirt();
     void build_lofts();
-    void ring_tube(const std::vector<Vec3>& path, const std::vector<Vec2>& radii, const std::vector<std::array<std::pair<int, double>, 2>>& bones,
-                   const Vec3& front, double squareness);
+    void ring_tube(const std::vector<Vec3>& path, const std::vector<Vec2>& radii,
+                   const std::vector<std::array<std::pair<int, double>, 2>>& bones, const Vec3& front, double squareness);
     double field(const Vec3& p) const;
     void weigh(Mesh::Vertex& v) const;
 

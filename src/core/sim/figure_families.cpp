@@ -1,4 +1,5 @@
-// Families of drawn figures that share no primitive with the rounded one: what is learnt about the body finder on one can be tried on others.
+// Families of drawn figures that share no primitive with the rounded one: what is learnt about the body finder on one can be tried on
+// others.
 #include "core/sim/figure.h"
 #include <algorithm>
 #include <cmath>
@@ -30,7 +31,8 @@ void Figure::build_boxes() {
         primitives_.push_back({Primitive::Kind::box, at, half * h, round * h, 0, bone});
     };
     auto beam = [&](const Vec3& a, const Vec3& b, double x, double z, double longer, int bone) {
-        Primitive q{Primitive::Kind::box, 0.5 * (a + b), Vec3(x * h, 0.5 * (a - b).norm() + longer * h, z * h), 0.6 * std::min(x, z) * h, 0, bone};
+        Primitive q{
+            Primitive::Kind::box, 0.5 * (a + b), Vec3(x * h, 0.5 * (a - b).norm() + longer * h, z * h), 0.6 * std::min(x, z) * h, 0, bone};
         q.turn = along(a, b);
         primitives_.push_back(q);
     };
@@ -117,13 +119,15 @@ void Figure::build_skirt() {
     const auto first = static_cast<std::uint32_t>(mesh_.vertices.size());
     for (int i = 0; i <= rings; ++i) {
         const double u = static_cast<double>(i) / rings;
-        const double y = m.y() + 0.05 * h - u * (0.05 * h + dims_.thigh + (looks_.loose > 0.4 ? (1 - bottom) * dims_.shank : -0.15 * dims_.thigh));
+        const double y =
+            m.y() + 0.05 * h - u * (0.05 * h + dims_.thigh + (looks_.loose > 0.4 ? (1 - bottom) * dims_.shank : -0.15 * dims_.thigh));
         const double rx = (0.098 * looks_.girth + 0.075 * u) * h, rz = (0.074 * looks_.girth + 0.050 * u) * h;
         for (int k = 0; k < around; ++k) {
             const double a = 2 * std::numbers::pi * k / around;
             const double fold = 1 + 0.05 * u * std::sin(7 * a);
             Mesh::Vertex v;
-            v.rest = Eigen::Vector3f(static_cast<float>(rx * fold * std::sin(a)), static_cast<float>(y), static_cast<float>(rz * fold * std::cos(a)));
+            v.rest = Eigen::Vector3f(static_cast<float>(rx * fold * std::sin(a)), static_cast<float>(y),
+                                     static_cast<float>(rz * fold * std::cos(a)));
             v.normal = Eigen::Vector3f(static_cast<float>(std::sin(a) / rx), 0.0F, static_cast<float>(std::cos(a) / rz)).normalized();
             const double legs = std::clamp(1.2 * u, 0.0, 0.9), left = std::clamp(0.5 + 0.9 * std::sin(a), 0.0, 1.0);
             v.bone = {bone_pelvis, bone_thigh_l, bone_thigh_r};
@@ -133,7 +137,8 @@ void Figure::build_skirt() {
     }
     for (int i = 0; i < rings; ++i)
         for (int k = 0; k < around; ++k) {
-            const auto a = first + static_cast<std::uint32_t>(i * around + k), b = first + static_cast<std::uint32_t>(i * around + (k + 1) % around);
+            const auto a = first + static_cast<std::uint32_t>(i * around + k),
+                       b = first + static_cast<std::uint32_t>(i * around + (k + 1) % around);
             const auto c = a + around, d = b + around;
             mesh_.triangles.push_back({a, c, b});
             mesh_.triangles.push_back({b, c, d});
@@ -192,14 +197,15 @@ void Figure::build_lofts() {
     auto two = [](int a, double wa, int b) { return B{{{a, wa}, {b, 1 - wa}}}; };
     auto r = [&](double x, double z) { return Vec2(x * h, z * h); };
     const double hang = looks_.loose > 0.5 ? 1.12 : 1.0; // a shirt worn outside
-    ring_tube({m - Vec3(0, 0.055, 0) * h, m - Vec3(0, 0.03, 0.004) * h, m + Vec3(0, 0.03, -0.006) * h, m + 0.30 * t, m + 0.50 * t, m + 0.70 * t,
-               m + 0.88 * t, s + Vec3(0, 0.008, -0.004) * h, s + Vec3(0, 0.03, -0.002) * h},
+    ring_tube({m - Vec3(0, 0.055, 0) * h, m - Vec3(0, 0.03, 0.004) * h, m + Vec3(0, 0.03, -0.006) * h, m + 0.30 * t, m + 0.50 * t,
+               m + 0.70 * t, m + 0.88 * t, s + Vec3(0, 0.008, -0.004) * h, s + Vec3(0, 0.03, -0.002) * h},
               {r(0.060 * g, 0.050 * g), r(0.092 * g * hang, 0.070 * g * hang), r(0.094 * g * hang, 0.072 * g), r(0.082 * g, 0.064 * g),
                r(0.086 * (0.5 + 0.5 * g), 0.063 * g), r(0.096, 0.066 * (0.6 + 0.4 * g)), r(0.104, 0.060), r(0.092, 0.044), r(0.042, 0.034)},
-              {one(bone_pelvis), one(bone_pelvis), one(bone_pelvis), two(bone_waist, 0.8, bone_pelvis), one(bone_waist), two(bone_chest, 0.8, bone_waist),
-               one(bone_chest), one(bone_chest), two(bone_chest, 0.6, bone_neck)},
+              {one(bone_pelvis), one(bone_pelvis), one(bone_pelvis), two(bone_waist, 0.8, bone_pelvis), one(bone_waist),
+               two(bone_chest, 0.8, bone_waist), one(bone_chest), one(bone_chest), two(bone_chest, 0.6, bone_neck)},
               forward, 2.5);
-    ring_tube({s - Vec3(0, 0.01, 0) * h, s + 0.5 * (ears - s), ears - Vec3(0, 0.02, 0) * h}, {r(0.034, 0.034), r(0.030, 0.031), r(0.031, 0.032)},
+    ring_tube({s - Vec3(0, 0.01, 0) * h, s + 0.5 * (ears - s), ears - Vec3(0, 0.02, 0) * h},
+              {r(0.034, 0.034), r(0.030, 0.031), r(0.031, 0.032)},
               {two(bone_chest, 0.6, bone_neck), one(bone_neck), two(bone_neck, 0.4, bone_head)}, forward, 2);
     std::vector<Vec3> head;
     std::vector<Vec2> head_r;
@@ -212,24 +218,29 @@ void Figure::build_lofts() {
         head_b.push_back(one(bone_head));
     }
     ring_tube(head, head_r, head_b, forward, 2.1);
-    ring_tube({ears + Vec3(0, 0.012, 0.050) * h, ears + Vec3(0, 0.002, 0.060) * h, p[nose] - Vec3(0, 0.004, 0) * h}, {r(0.005, 0.004), r(0.008, 0.008), r(0.009, 0.006)},
-              {one(bone_head), one(bone_head), one(bone_head)}, forward, 2);
+    ring_tube({ears + Vec3(0, 0.012, 0.050) * h, ears + Vec3(0, 0.002, 0.060) * h, p[nose] - Vec3(0, 0.004, 0) * h},
+              {r(0.005, 0.004), r(0.008, 0.008), r(0.009, 0.006)}, {one(bone_head), one(bone_head), one(bone_head)}, forward, 2);
     if (looks_.hat)
-        ring_tube({ears + Vec3(0, 0.040, 0.006) * h, ears + Vec3(0, 0.046, 0.006) * h, ears + Vec3(0, 0.050, 0.006) * h, ears + Vec3(0, 0.09, 0.004) * h},
+        ring_tube({ears + Vec3(0, 0.040, 0.006) * h, ears + Vec3(0, 0.046, 0.006) * h, ears + Vec3(0, 0.050, 0.006) * h,
+                   ears + Vec3(0, 0.09, 0.004) * h},
                   {r(0.088, 0.095), r(0.085, 0.092), r(0.050, 0.058), r(0.040, 0.046)},
                   {one(bone_head), one(bone_head), one(bone_head), one(bone_head)}, forward, 2);
     if (looks_.style == Looks::Hair::longer || looks_.style == Looks::Hair::full)
-        ring_tube({ears + Vec3(0, 0.070, -0.002) * h, ears + Vec3(0, 0.03, -0.010) * h, ears + Vec3(0, -0.04, -0.024) * h, ears + Vec3(0, -0.10, -0.030) * h},
+        ring_tube({ears + Vec3(0, 0.070, -0.002) * h, ears + Vec3(0, 0.03, -0.010) * h, ears + Vec3(0, -0.04, -0.024) * h,
+                   ears + Vec3(0, -0.10, -0.030) * h},
                   {r(0.030, 0.034), r(0.050, 0.054), r(0.052, 0.042), r(0.044, 0.022)},
                   {one(bone_head), one(bone_head), one(bone_head), two(bone_head, 0.7, bone_chest)}, forward, 2.2);
     for (const Side side : {Side::left, Side::right}) {
         auto at = [&](Point q) { return p[static_cast<std::size_t>(on(side, q))]; };
         const int off = side == Side::left ? 0 : bone_side_offset;
         const double soft = 0.7 + 0.3 * g, cuff = looks_.sleeve > 0.6 ? wide : 1;
-        const Vec3 sh = at(left_shoulder), el = at(left_elbow), wr = at(left_wrist), hi = at(left_hip), kn = at(left_knee), an = at(left_ankle);
-        ring_tube({sh + 0.22 * (s - sh) + Vec3(0, 0.008, 0) * h, sh, sh + 0.3 * (el - sh), sh + 0.75 * (el - sh), el, el + 0.35 * (wr - el), el + 0.85 * (wr - el), wr},
-                  {r(0.030, 0.030), r(0.035 * soft, 0.034 * soft), r(0.031 * soft * cuff, 0.031 * soft * cuff), r(0.026 * soft * cuff, 0.026 * soft * cuff),
-                   r(0.024 * cuff, 0.024 * cuff), r(0.024 * soft, 0.024 * soft), r(0.017 * cuff, 0.016 * cuff), r(0.016, 0.014)},
+        const Vec3 sh = at(left_shoulder), el = at(left_elbow), wr = at(left_wrist), hi = at(left_hip), kn = at(left_knee),
+                   an = at(left_ankle);
+        ring_tube({sh + 0.22 * (s - sh) + Vec3(0, 0.008, 0) * h, sh, sh + 0.3 * (el - sh), sh + 0.75 * (el - sh), el, el + 0.35 * (wr - el),
+                   el + 0.85 * (wr - el), wr},
+                  {r(0.030, 0.030), r(0.035 * soft, 0.034 * soft), r(0.031 * soft * cuff, 0.031 * soft * cuff),
+                   r(0.026 * soft * cuff, 0.026 * soft * cuff), r(0.024 * cuff, 0.024 * cuff), r(0.024 * soft, 0.024 * soft),
+                   r(0.017 * cuff, 0.016 * cuff), r(0.016, 0.014)},
                   {one(bone_chest), two(bone_upper_arm_l + off, 0.6, bone_chest), one(bone_upper_arm_l + off), one(bone_upper_arm_l + off),
                    two(bone_upper_arm_l + off, 0.5, bone_forearm_l + off), one(bone_forearm_l + off), one(bone_forearm_l + off),
                    two(bone_forearm_l + off, 0.5, bone_hand_l + off)},
@@ -238,20 +249,26 @@ void Figure::build_lofts() {
         const Vec3 across = (at(left_index) - at(left_little)).normalized();
         ring_tube({wr, 0.5 * (wr + knuckle), knuckle, knuckle + 0.03 * h * out, knuckle + 0.05 * h * out},
                   {r(0.010, 0.016), r(0.012, 0.021), r(0.012, 0.022), r(0.009, 0.019), r(0.006, 0.012)},
-                  {one(bone_hand_l + off), one(bone_hand_l + off), one(bone_hand_l + off), one(bone_hand_l + off), one(bone_hand_l + off)}, across, 2.4);
-        ring_tube({wr + 0.2 * (at(left_thumb) - wr), at(left_thumb), at(left_thumb) + 0.02 * h * out}, {r(0.010, 0.010), r(0.009, 0.009), r(0.006, 0.006)},
+                  {one(bone_hand_l + off), one(bone_hand_l + off), one(bone_hand_l + off), one(bone_hand_l + off), one(bone_hand_l + off)},
+                  across, 2.4);
+        ring_tube({wr + 0.2 * (at(left_thumb) - wr), at(left_thumb), at(left_thumb) + 0.02 * h * out},
+                  {r(0.010, 0.010), r(0.009, 0.009), r(0.006, 0.006)},
                   {one(bone_hand_l + off), one(bone_hand_l + off), one(bone_hand_l + off)}, across, 2);
-        ring_tube({hi + Vec3(0, 0.045, 0) * h, hi, hi + 0.35 * (kn - hi), hi + 0.8 * (kn - hi), kn, kn + 0.3 * (an - kn), kn + 0.7 * (an - kn), an + 0.06 * (kn - an)},
-                  {r(0.048 * g, 0.058 * g), r(0.054 * (0.5 + 0.5 * g), 0.062 * (0.5 + 0.5 * g)), r(0.049 * soft * wide, 0.054 * soft * wide), r(0.037 * soft * wide, 0.039 * soft * wide),
-                   r(0.034 * wide, 0.035 * wide), r(0.035 * soft * wide, 0.038 * soft * wide), r(0.026 * wide, 0.028 * wide), r(0.025 * wide, 0.028 * wide)},
+        ring_tube({hi + Vec3(0, 0.045, 0) * h, hi, hi + 0.35 * (kn - hi), hi + 0.8 * (kn - hi), kn, kn + 0.3 * (an - kn),
+                   kn + 0.7 * (an - kn), an + 0.06 * (kn - an)},
+                  {r(0.048 * g, 0.058 * g), r(0.054 * (0.5 + 0.5 * g), 0.062 * (0.5 + 0.5 * g)),
+                   r(0.049 * soft * wide, 0.054 * soft * wide), r(0.037 * soft * wide, 0.039 * soft * wide), r(0.034 * wide, 0.035 * wide),
+                   r(0.035 * soft * wide, 0.038 * soft * wide), r(0.026 * wide, 0.028 * wide), r(0.025 * wide, 0.028 * wide)},
                   {one(bone_pelvis), two(bone_thigh_l + off, 0.5, bone_pelvis), one(bone_thigh_l + off), one(bone_thigh_l + off),
-                   two(bone_thigh_l + off, 0.5, bone_shank_l + off), one(bone_shank_l + off), one(bone_shank_l + off), two(bone_shank_l + off, 0.7, bone_foot_l + off)},
+                   two(bone_thigh_l + off, 0.5, bone_shank_l + off), one(bone_shank_l + off), one(bone_shank_l + off),
+                   two(bone_shank_l + off, 0.7, bone_foot_l + off)},
                   forward, 2.2);
         const Vec3 he = at(left_heel), to = at(left_toe);
-        ring_tube({he + Vec3(0, 0.020, 0.004) * h, he + Vec3(0, 0.026, 0.024) * h, 0.5 * (he + to) + Vec3(0, 0.026, -0.01) * h, he + 0.72 * (to - he) + Vec3(0, 0.017, 0) * h,
-                   to + Vec3(0, 0.012, -0.003) * h},
+        ring_tube({he + Vec3(0, 0.020, 0.004) * h, he + Vec3(0, 0.026, 0.024) * h, 0.5 * (he + to) + Vec3(0, 0.026, -0.01) * h,
+                   he + 0.72 * (to - he) + Vec3(0, 0.017, 0) * h, to + Vec3(0, 0.012, -0.003) * h},
                   {r(0.016, 0.016), r(0.023, 0.026), r(0.024, 0.026), r(0.029, 0.017), r(0.016, 0.010)},
-                  {one(bone_foot_l + off), one(bone_foot_l + off), one(bone_foot_l + off), one(bone_foot_l + off), one(bone_foot_l + off)}, Vec3(0, 1, 0), 2.6);
+                  {one(bone_foot_l + off), one(bone_foot_l + off), one(bone_foot_l + off), one(bone_foot_l + off), one(bone_foot_l + off)},
+                  Vec3(0, 1, 0), 2.6);
         ring_tube({an + Vec3(0, 0.02, 0) * h, an - Vec3(0, 0.012, -0.008) * h}, {r(0.023, 0.025), r(0.025, 0.034)},
                   {two(bone_shank_l + off, 0.4, bone_foot_l + off), one(bone_foot_l + off)}, forward, 2);
     }

@@ -16,17 +16,17 @@ struct PhoneOptions {
     int width = 1280, height = 720;
     double fps = 30;
     double distance_m = 4.2, height_m = 1.10;
-    double tilt_deg = 3; // looking down positive
-    double roll_deg = 0; // clockwise turn of the camera
+    double tilt_deg = 3;   // looking down positive
+    double roll_deg = 0;   // clockwise turn of the camera
     double turn_deg = 0;   // the camera stands so much further round, towards the student's own left
     double beside_m = 0;   // the student stands so far to the right of the picture's middle
     double distortion = 0; // radial, of the half diagonal: r (1 + k r^2); points only, the drawn pictures have none
     bool bare = false;     // a room without upright edges
-    double focal = 0.80; // in units of the longer picture side
-    double exposure = 1; // 1: well lit
-    double shake_px = 0; // amplitude of a held phone
-    double noise = 1.2;  // grey levels
-    bool paper = false;  // plain paper in place of the room: for the reference figure
+    double focal = 0.80;   // in units of the longer picture side
+    double exposure = 1;   // 1: well lit
+    double shake_px = 0;   // amplitude of a held phone
+    double noise = 1.2;    // grey levels
+    bool paper = false;    // plain paper in place of the room: for the reference figure
     std::uint64_t seed = 1;
     /// Empty when usable, else what is wrong.
     std::string validate() const;
@@ -44,8 +44,8 @@ struct Camera {
 /// Shift of the picture by a held phone at time t: slow sines with the given phases, px.
 Vec2 shake_at(const std::array<double, 8>& phases, double amplitude_px, double t);
 
-/// How a figure looks: builds, clothes and hair that tell people apart. Colours are 0..1 RGB. The families share no primitive: rounded cones,
-/// lofted rings, rounded boxes, soft blobs under a long skirt.
+/// How a figure looks: builds, clothes and hair that tell people apart. Colours are 0..1 RGB. The families share no primitive: rounded
+/// cones, lofted rings, rounded boxes, soft blobs under a long skirt.
 struct Looks {
     enum class Family { rounded, lofted, boxy, draped } family = Family::rounded;
     double girth = 1.0;

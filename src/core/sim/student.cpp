@@ -127,7 +127,7 @@ Student::Student(const Movement& movement, const StudentOptions& o)
     int last = -1;
     for (const auto& k : keys) last = std::max(last, k.repetition);
     for (const auto& k : keys)
-        if (o.turn_deg != 0 && k.repetition <= last / 2) turn_from_ = time_of(k.time);
+        if (o.turn_deg != 0 && k.repetition >= 0 && k.repetition <= last / 2) turn_from_ = time_of(k.time);
     turn_to_ = turn_from_ + 1.2;
 }
 

@@ -45,7 +45,8 @@ struct StudentOptions {
     double sway = 1.0;               // 1: ordinary
     // Bodies outside the table of proportions: factors of leg length, hip width and neck; spread of the segments' masses.
     double legs = 1, hips = 1, neck = 1, mass_spread = 0.04;
-    // How this person stands and moves at all times: least knee bend (deg, below 0 past straight), lean (deg), head forward (m), toes out (deg).
+    // How this person stands and moves at all times: least knee bend (deg, below 0 past straight), lean (deg), head forward (m), toes out
+    // (deg).
     std::optional<double> stand_knee;
     double stand_lean = 0, stand_head = 0, toe_out = 0;
     double turn_deg = 0; // turns by so much on the spot between the first and the second half of the repetitions

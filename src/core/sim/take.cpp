@@ -39,17 +39,18 @@ Take::Take(const Movement& movement, const TakeOptions& o) : options_(o), studen
     const double pitch = o.phone.tilt_deg * std::numbers::pi / 180;
     if (o.vertical_known) {
         Rng edges(o.phone.seed * 7 + 1);
-        const double roll_off = o.roll_sigma > 0.002 ? o.roll_sigma * edges.gauss() : 0, slope_off = o.slope_sigma > 1e-6 ? o.slope_sigma * edges.gauss() : 0;
-        track_.vertical = VerticalOnPicture{-o.phone.roll_deg * std::numbers::pi / 180 + roll_off, std::tan(pitch) / camera.focal + slope_off,
-                                            o.roll_sigma, o.slope_sigma, true};
+        const double roll_off = o.roll_sigma > 0.002 ? o.roll_sigma * edges.gauss() : 0,
+                     slope_off = o.slope_sigma > 1e-6 ? o.slope_sigma * edges.gauss() : 0;
+        track_.vertical = VerticalOnPicture{-o.phone.roll_deg * std::numbers::pi / 180 + roll_off,
+                                            std::tan(pitch) / camera.focal + slope_off, o.roll_sigma, o.slope_sigma, true};
     }
 }
 
 Image Take::picture(std::size_t frame) const {
-    if (!film_)
-    {
+    if (!film_) {
         const auto seed = options_.looks.value_or(options_.student.seed);
-        film_ = std::make_unique<Film>(student_.solver(), options_.family ? Looks::of_family(*options_.family, seed) : Looks::of_seed(seed), options_.phone);
+        film_ = std::make_unique<Film>(student_.solver(), options_.family ? Looks::of_family(*options_.family, seed) : Looks::of_seed(seed),
+                                       options_.phone);
     }
     const double t = truth_.time_s[frame] + options_.from_s;
     return film_->shoot(student_.pose(t), t);

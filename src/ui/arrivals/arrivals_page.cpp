@@ -4,6 +4,7 @@
 #include "ui/arrivals/live_body.h"
 #include "ui/review/review_state.h"
 #include <chrono>
+#include <QCheckBox>
 #include <QComboBox>
 #include <QDate>
 #include <QDoubleSpinBox>
@@ -158,6 +159,9 @@ QFrame* ArrivalsPage::build_form() {
     school_->setAccessibleName(tr("School"));
     school_->addItem(tr("the movement's own bands"), QString());
     for (const auto& s : session_.schools) school_->addItem(QString::fromStdString(s.name), QString::fromStdString(s.id));
+    mirrored_ = new QCheckBox(tr("The picture is mirrored"));
+    mirrored_->setObjectName(QStringLiteral("mirrored"));
+    mirrored_->setToolTip(tr("A front camera often shows left and right swapped; it is undone before anything is measured"));
     take_ = new QPushButton(tr("Take in and find the body"));
     take_->setObjectName(QStringLiteral("primary"));
     take_->setEnabled(false);
@@ -174,6 +178,7 @@ QFrame* ArrivalsPage::build_form() {
     form->addRow(tr("Movement"), movement_);
     form->addRow(tr("Filmed from"), view_);
     form->addRow(tr("School"), school_);
+    form->addRow(mirrored_);
     auto* privacy = new QLabel(tr("Clips stay on this computer."));
     privacy->setObjectName(QStringLiteral("faint"));
     for (QWidget* w : std::initializer_list<QWidget*>{heading, file_label_, choose_}) box->addWidget(w);
@@ -242,6 +247,7 @@ void ArrivalsPage::edit_chosen() {
     choose(movement_, r->clip.movement);
     choose(view_, r->clip.view);
     choose(school_, r->clip.school);
+    mirrored_->setChecked(r->clip.mirrored);
     take_->setText(tr("Save and judge again"));
     take_->setEnabled(true);
     leave_->show();
@@ -376,6 +382,7 @@ void ArrivalsPage::take_in() {
     clip.movement = movement_->currentData().toString().toStdString();
     clip.view = view_->currentData().toString().toStdString();
     clip.school = school_->currentData().toString().toStdString();
+    clip.mirrored = mirrored_->isChecked();
     take_->setEnabled(false);
     if (editing_) {
         say(tr("Judging again …"), false);

@@ -5,6 +5,7 @@
 #include <QFrame>
 #include <QWidget>
 
+class QCheckBox;
 class QComboBox;
 class QDoubleSpinBox;
 class QLabel;
@@ -59,6 +60,7 @@ private:
     QTableWidget* table_ = nullptr;
     QLabel *file_label_ = nullptr, *message_ = nullptr, *progress_label_ = nullptr, *detail_ = nullptr, *empty_ = nullptr;
     QComboBox *student_ = nullptr, *movement_ = nullptr, *view_ = nullptr, *school_ = nullptr;
+    QCheckBox* mirrored_ = nullptr;
     QDoubleSpinBox* height_ = nullptr;
     QPushButton *take_ = nullptr, *open_ = nullptr, *cancel_ = nullptr, *choose_ = nullptr, *change_ = nullptr, *leave_ = nullptr;
     QProgressBar* progress_ = nullptr;

@@ -238,6 +238,8 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
     for (const auto& rep : r.alignment.repetitions) lefts += rep.side == Side::left ? 1 : 0;
     const auto total = static_cast<int>(r.alignment.repetitions.size());
     where_->setText(tr("%1, %2 repetitions (%3 left, %4 right)").arg(text::view(r.motion.view)).arg(total).arg(lefts).arg(total - lefts));
+    if (!r.motion.mirrored_hint.empty())
+        where_->setText(where_->text() + tr(" · the body shows its other side than was declared: is the picture mirrored?"));
     source_ = std::make_unique<FrameSource>(open);
     connect(source_.get(), &FrameSource::ready, this, [this](const std::shared_ptr<FramePictures>& p) {
         if (p->of != state_.open) return; // of a review that was left

@@ -33,6 +33,7 @@ ReviewOptions review_options(const Session& session, const Clip& clip, const Per
     ReviewOptions o;
     o.view = view_from_name(clip.view);
     o.stature_m = person.stature_m;
+    o.mirrored = clip.mirrored;
     if (person.shoulder_width_m > 0) o.shoulder_width_m = person.shoulder_width_m;
     if (const auto* s = session.school(clip.school)) o.school = s->changes;
     return o;

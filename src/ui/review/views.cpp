@@ -322,7 +322,8 @@ FloorView::FloorView(const Session& session, ReviewState& state, QWidget* parent
 
 void FloorView::paintEvent(QPaintEvent*) {
     QPainter p(this);
-    if (state_.open) draw_floor_plan(p, QRectF(rect()).adjusted(0.5, 0.5, -0.5, -0.5), *state_.open->review, state_.shown(), session_.theme);
+    if (state_.open)
+        draw_floor_plan(p, QRectF(rect()).adjusted(0.5, 0.5, -0.5, -0.5), *state_.open->review, state_.shown(), session_.theme);
 }
 
 } // namespace bevel::ui

@@ -1,0 +1,341 @@
+// Layers, camera, floor, facing, scale and neutral: a track put on the ground, against the practice room's own truth.
+#include "core/ground/derive.h"
+#include "core/measure/measures.h"
+#include "support/odd.h"
+#include "support/synthetic.h"
+#include "support/truth.h"
+#include <cmath>
+#include <QTest>
+
+using namespace bevel;
+
+namespace {
+
+constexpr double deg = 3.14159265358979323846 / 180;
+
+sim::TakeOptions calm(std::uint64_t seed, View view) {
+    auto o = sim::take_of(seed, 1.7);
+    o.student.score.repetitions = 1;
+    o.phone.view = view;
+    return o;
+}
+
+Result<Motion> grounded(const sim::Take& take, std::optional<View> view = std::nullopt) {
+    MotionOptions o;
+    o.view = view;
+    o.stature_m = take.student().dims().stature;
+    return make_motion(test::pixel_track(take, 1, 3), o);
+}
+
+double median_of(const Measures& m, const std::string& key, double from, double to) {
+    std::vector<double> v;
+    const auto& s = m.series.at(key).samples;
+    for (std::size_t i = 0; i < s.size(); ++i)
+        if (s[i].present() && m.time_s[i] >= from && m.time_s[i] <= to) v.push_back(s[i].value);
+    std::sort(v.begin(), v.end());
+    return v.empty() ? NAN : v[v.size() / 2];
+}
+
+} // namespace
+
+class TestGround : public QObject {
+    Q_OBJECT
+private slots:
+    void a_ray_and_its_pixel_belong_together() {
+        Camera c;
+        c.focal = {1100, 0.1, From::assumed};
+        c.distortion = {0.03, 0.02, From::assumed};
+        c.pitch = {0.12, 0.01, From::room};
+        c.roll = {-0.07, 0.01, From::room};
+        c.settle();
+        for (const Vec3& p : {Vec3(0.4, -1.0, 4), Vec3(-1.2, 0.6, 3), Vec3(0, 0, 5), Vec3(1.5, -1.2, 4.5)}) {
+            const Vec2 q = c.project(p), r = c.ray(q.x(), q.y());
+            QVERIFY(std::abs(r.x() * p.z() - p.x()) < 1e-3);
+            QVERIFY(std::abs(r.y() * p.z() - p.y()) < 1e-3);
+        }
+    }
+    void the_camera_of_the_room_is_told_with_its_sigma() {
+        auto o = calm(5, View::front);
+        o.phone.tilt_deg = 6;
+        o.phone.roll_deg = 3;
+        o.phone.height_m = 1.4;
+        const sim::Take take(test::movement("gaze_at_the_moon"), o);
+        Track t = test::pixel_track(take, 1, 3);
+        t.focal_px = 0.8 * 1280; // stated by the file
+        MotionOptions mo;
+        mo.stature_m = 1.7;
+        const auto m = make_motion(t, mo);
+        QVERIFY(m.has_value() && m->camera.has_value());
+        const Camera& c = *m->camera;
+        QCOMPARE(c.focal.from, From::stated);
+        QCOMPARE(c.roll.from, From::room);
+        QVERIFY(std::abs(c.roll.value + 3 * deg) < 0.01);
+        QVERIFY(std::abs(c.pitch.value - 6 * deg) < 0.01);
+        QVERIFY2(std::abs(c.height.value - 1.4) < 0.1, qPrintable(QString::number(c.height.value)));
+        QVERIFY2(std::abs(c.distance - 4.2) < 0.15, qPrintable(QString::number(c.distance)));
+    }
+    void without_edges_the_vertical_is_unknown_and_what_rests_on_it_absent() {
+        auto o = calm(6, View::front);
+        o.vertical_known = false;
+        const sim::Take front(test::movement("separate_the_clouds"), o);
+        const auto m = grounded(front);
+        QVERIFY(m.has_value());
+        QVERIFY(!m->vertical_known);
+        const Measures ms = measure(*m);
+        for (const char* id : {"trunk.side", "plumb.side"}) QCOMPARE(ms.series.at(id).absent_throughout(), std::optional(Absent::no_vertical));
+        QVERIFY(!ms.series.at("knee.inward.left").absent_throughout());
+        o.phone.view = View::left;
+        const sim::Take side(test::movement("separate_the_clouds"), o);
+        const Measures from_side = measure(*grounded(side));
+        QCOMPARE(from_side.series.at("plumb.forward").absent_throughout(), std::optional(Absent::no_vertical));
+        // The lean is told, and carries the unknown roll in its sigma.
+        const auto& lean = from_side.series.at("trunk.lean").samples[40];
+        QVERIFY(lean.present() && lean.clip > 2.5F);
+        // A vertical marked by hand stands for the room's.
+        Track t = test::pixel_track(front, 1, 3);
+        t.layers.vertical = VerticalOnPicture{0, std::tan(3 * deg) / 1024, 0.004, 3e-6, true};
+        MotionOptions mo;
+        mo.stature_m = 1.7;
+        const auto marked = make_motion(t, mo);
+        QVERIFY(marked->vertical_known);
+        QCOMPARE(marked->camera->roll.from, From::mark);
+        QVERIFY(!measure(*marked).series.at("trunk.side").absent_throughout());
+    }
+    void facing_is_found_at_any_angle_and_kept_through_turns_of_the_waist() {
+        for (const double turn : {-40.0, -20.0, 15.0, 35.0, 70.0, 100.0, 150.0}) {
+            auto o = calm(7, View::front);
+            o.phone.turn_deg = turn;
+            const sim::Take take(test::movement("gaze_at_the_moon"), o); // turns the waist by 40 degrees each way
+            const auto m = grounded(take);
+            QVERIFY(m.has_value());
+            const double off = std::remainder(m->start_azimuth / deg - turn, 360);
+            QVERIFY2(std::abs(off) < 13, qPrintable(QStringLiteral("turned %1: off by %2").arg(turn).arg(off)));
+            for (std::size_t i = 0; i < m->frames(); ++i) QVERIFY(std::abs(m->facing[i]) < 15 * deg);
+        }
+    }
+    void a_student_who_turns_is_followed() {
+        auto o = calm(8, View::front);
+        o.student.score.repetitions = 2;
+        o.student.turn_deg = 50;
+        const sim::Take take(test::movement("separate_the_clouds"), o);
+        const auto exact = [&] {
+            MotionOptions mo;
+            mo.view = View::three_d;
+            return make_motion(test::room_track(take), mo);
+        }();
+        QVERIFY(exact.has_value());
+        QVERIFY(std::abs(exact->facing.front()) < 2 * deg);
+        QVERIFY2(std::abs(exact->facing.back() - 50 * deg) < 4 * deg, qPrintable(QString::number(exact->facing.back() / deg)));
+        const auto seen = grounded(take);
+        QVERIFY2(std::abs(seen->facing.back() - 50 * deg) < 15 * deg, qPrintable(QString::number(seen->facing.back() / deg)));
+        // Measured in the student's own axes: the lean stays what it is.
+        const Measures ms = measure(*exact);
+        for (std::size_t i = 5; i + 5 < exact->frames(); i += 40)
+            QVERIFY(std::abs(ms.series.at("trunk.lean").samples[i].value - test::frame_truth(take, i, {}).value.at("trunk.lean")) < 1.5);
+    }
+    void points_in_metres_may_lie_anywhere() {
+        // Turned, shifted and raised: nothing changes but the place. Figures in own axes, SW and degrees.
+        const sim::Take take(test::movement("part_the_horses_mane"), calm(9, View::front));
+        const Track home = test::room_track(take);
+        Track moved = home;
+        const double a = 2.1;
+        for (auto& f : moved.m)
+            for (auto& p : *f) p = Vec3(p.x() * std::cos(a) + p.z() * std::sin(a) + 3, p.y() - 0.7, -p.x() * std::sin(a) + p.z() * std::cos(a) - 2);
+        MotionOptions mo;
+        mo.view = View::three_d;
+        mo.stature_m = 1.7;
+        const Measures x = measure(*make_motion(home, mo)), y = measure(*make_motion(moved, mo));
+        for (const auto& [key, s] : x.series) {
+            const auto& other = y.series.at(key);
+            for (std::size_t i = 0; i < s.samples.size(); i += 25) {
+                QCOMPARE(other.samples[i].absent, s.samples[i].absent);
+                if (!s.samples[i].present()) continue;
+                const double off = s.unit == "deg" ? std::remainder(other.samples[i].value - s.samples[i].value, 360) : other.samples[i].value - s.samples[i].value;
+                QVERIFY2(std::abs(off) < 1e-3 + 0.02 * s.samples[i].sigma,
+                         qPrintable(QStringLiteral("%1 at %2: %3 and %4").arg(QString::fromStdString(key)).arg(x.time_s[i]).arg(s.samples[i].value).arg(other.samples[i].value)));
+            }
+        }
+    }
+    void mirroring_swaps_the_sides_and_nothing_else() {
+        const sim::Take take(test::movement("gaze_at_the_moon"), calm(10, View::front));
+        const Track plain = test::pixel_track(take, 1, 3);
+        Track flipped = plain;
+        for (auto& f : flipped.px) {
+            const BodyPx b = *f;
+            for (int k = 0; k < point_count; ++k) {
+                auto q = b[static_cast<std::size_t>(mirrored(static_cast<Point>(k)))];
+                q.x = flipped.width - q.x;
+                (*f)[static_cast<std::size_t>(k)] = q;
+            }
+        }
+        flipped.vertical->roll = -flipped.vertical->roll;
+        flipped.layers.mirrored = true;
+        MotionOptions mo;
+        mo.stature_m = 1.7;
+        const Measures a = measure(*make_motion(plain, mo)), b = measure(*make_motion(flipped, mo));
+        for (const auto& [key, s] : a.series)
+            for (std::size_t i = 0; i < s.samples.size(); i += 20) {
+                QCOMPARE(b.series.at(key).samples[i].absent, s.samples[i].absent);
+                QVERIFY(!s.samples[i].present() || std::abs(b.series.at(key).samples[i].value - s.samples[i].value) < 1e-6);
+            }
+        // Drawn on the picture as filmed, its points lie where they were found.
+        const Track drawn = drawn_points(flipped);
+        QVERIFY(std::abs((*drawn.px[10])[left_knee].x - (*flipped.px[10])[right_knee].x) < 1e-9);
+        // Not told that it is mirrored but from which side it was filmed, the clip gives itself away.
+        const sim::Take side(test::movement("part_the_horses_mane"), calm(10, View::left));
+        mo.view = View::right;
+        const auto m = make_motion(test::pixel_track(side, 1, 3), mo);
+        QCOMPARE(m->mirrored_hint, std::string("view"));
+    }
+    void trimmed_frames_and_edits_are_layers() {
+        const sim::Take take(test::movement("gaze_at_the_moon"), calm(11, View::front));
+        Track t = test::pixel_track(take, 1, 3);
+        t.layers.trim_from_s = 1.0;
+        t.layers.trim_to_s = 12.0;
+        t.layers.edits = {{60, left_wrist, 500, 300}};
+        const Track d = derive(t);
+        QVERIFY(!d.px[10] && d.px[40] && !d.px[400]);
+        QCOMPARE((*d.px[60])[left_wrist].x, 500.0);
+        QVERIFY((*d.px[60])[left_wrist].sigma < 4);
+        QVERIFY((*t.px[60])[left_wrist].x != 500.0); // the raw points stay
+    }
+    void the_networks_own_offsets_are_taken_out_and_their_rest_is_stated() {
+        const sim::Take take(test::movement("separate_the_clouds"), calm(12, View::front));
+        Track t = test::pixel_track(take, 0, 3);
+        const Track given = derive(t);
+        QVERIFY(std::abs((*given.px[20])[left_ankle].y - (*t.px[20])[left_ankle].y) < 1e-9); // points as given are not corrected
+        t.model = "full";
+        const Track found = derive(t);
+        const auto& ankle = (*found.px[20])[left_ankle];
+        const double tall = body_height_px(t);
+        QVERIFY(ankle.y - (*t.px[20])[left_ankle].y > 0.01 * tall); // the network's ankle sits too high
+        QVERIFY(ankle.bias > 0.003 * tall && ankle.bias < 0.03 * tall);
+    }
+    void smoothing_keeps_to_gaps_and_cuts() {
+        const sim::Take take(test::movement("gaze_at_the_moon"), calm(13, View::front));
+        Track t = take.track();
+        for (std::size_t i = 100; i < t.frames(); ++i) // cut: the person stands elsewhere from one frame to the next
+            for (auto& p : *t.px[i]) p.x += 300;
+        const Track before = t;
+        smooth(t, 6);
+        for (const std::size_t i : {99U, 100U})
+            QVERIFY2(std::abs((*t.px[i])[left_hip].x - (*before.px[i])[left_hip].x) < 2, qPrintable(QString::number((*t.px[i])[left_hip].x - (*before.px[i])[left_hip].x)));
+    }
+    void only_a_quiet_upright_second_is_a_neutral() {
+        for (const double fps : {24.0, 60.0, 120.0}) {
+            auto o = calm(14, View::left);
+            o.phone.fps = fps;
+            const sim::Take whole(test::movement("gaze_at_the_moon"), o);
+            const auto m = grounded(whole);
+            QCOMPARE(m->neutral.source, NeutralSource::quiet_second);
+            QVERIFY2(m->neutral.to_s < 2.2 || m->neutral.from_s > whole.truth().time_s.back() - 2.5, qPrintable(QString::number(m->neutral.from_s)));
+            o.from_s = 4.2;
+            o.to_s = 9;
+            const sim::Take moving(test::movement("gaze_at_the_moon"), o);
+            QCOMPARE(grounded(moving)->neutral.source, NeutralSource::proportions);
+        }
+    }
+    void oblique_views_tell_what_they_can() {
+        auto o = calm(15, View::front);
+        o.phone.turn_deg = 45;
+        const sim::Take take(test::movement("part_the_horses_mane"), o);
+        const auto m = grounded(take);
+        QVERIFY(m.has_value());
+        QCOMPARE(m->view, View::oblique);
+        const Measures ms = measure(*m);
+        for (const char* id : {"trunk.side", "knee.flexion.left", "knee.inward.left", "pelvis.tilt"}) QVERIFY2(ms.series.at(id).absent_throughout().has_value(), id);
+        for (const char* id : {"hip.height", "hand.height.left", "step.facing"}) QVERIFY2(!ms.series.at(id).absent_throughout(), id);
+    }
+    void a_marked_length_and_a_known_height_agree() {
+        const sim::Take take(test::movement("separate_the_clouds"), calm(16, View::front));
+        Track t = test::pixel_track(take, 0.5, 3);
+        // A mark from ankle to hip of the standing student, in the plane of the body.
+        const Body3& b = take.truth().points[5];
+        const auto &hip = (*take.track().px[5])[left_hip], &ankle = (*take.track().px[5])[left_ankle];
+        t.layers.scale = MarkedLength{hip.x, hip.y, ankle.x, ankle.y, (b[left_hip] - b[left_ankle]).norm()};
+        MotionOptions mo;
+        mo.stature_m = 1.7;
+        const auto by_mark = make_motion(t, mo);
+        QCOMPARE(by_mark->scale_from, From::mark);
+        t.layers.scale.reset();
+        const auto by_height = make_motion(t, mo);
+        QVERIFY(std::abs(by_mark->camera->distance / by_height->camera->distance - 1) < 0.05);
+    }
+    void body_size_and_tempo_leave_the_figures_alone() {
+        // The same faultless performance by a child and a tall person, slow and quick: angles and SW agree within what is stated.
+        std::vector<std::array<double, 3>> figures;
+        for (const auto& [stature, tempo] : {std::pair{1.25, 1.0}, {1.95, 1.0}, {1.7, 0.7}, {1.7, 1.6}}) {
+            auto o = sim::take_of(17, stature);
+            o.student.score.repetitions = 1;
+            o.student.proportion_spread = 0;
+            o.student.tempo = tempo;
+            o.student.tempo_spread = 0;
+            const sim::Take take(test::movement("separate_the_clouds"), o);
+            MotionOptions mo;
+            mo.view = View::three_d;
+            mo.stature_m = stature;
+            const Measures ms = measure(*make_motion(test::room_track(take), mo));
+            figures.push_back({median_of(ms, "stance.width", 5 * tempo, 9 * tempo), median_of(ms, "knee.flexion.left", 5 * tempo, 9 * tempo),
+                               median_of(ms, "trunk.lean", 5 * tempo, 9 * tempo)});
+        }
+        for (const auto& f : figures) {
+            QVERIFY(std::abs(f[0] - figures[0][0]) < 0.02);
+            QVERIFY2(std::abs(f[1] - figures[0][1]) < 3, qPrintable(QStringLiteral("%1 and %2").arg(f[1]).arg(figures[0][1])));
+            QVERIFY(std::abs(f[2] - figures[0][2]) < 1);
+        }
+    }
+    void a_locked_knee_is_really_locked() {
+        auto o = calm(18, View::left);
+        o.student.faults = {{sim::Fault::knee_locked, 12, std::nullopt}};
+        const sim::Take take(test::movement("separate_the_clouds"), o);
+        double least = 90;
+        for (std::size_t f = 0; f < take.frames(); ++f)
+            for (const char* key : {"knee.flexion.left", "knee.flexion.right"}) least = std::min(least, test::frame_truth(take, f, {}).value.at(key));
+        QVERIFY2(least < -1 && least > -9, qPrintable(QString::number(least)));
+        MotionOptions mo;
+        mo.view = View::three_d;
+        const Measures ms = measure(*make_motion(test::room_track(take), mo));
+        double found = 90;
+        for (const auto& s : ms.series.at("knee.flexion.left").samples)
+            if (s.present()) found = std::min(found, s.value);
+        QVERIFY2(found < 0, qPrintable(QString::number(found)));
+    }
+    void stated_sigma_through_the_whole_camera_is_what_chance_gives() {
+        // Monte Carlo: other lenses, tilts, scales and places than the one that is assumed, drawn from what is assumed of them.
+        std::map<std::string, std::vector<double>> off;
+        std::map<std::string, double> said;
+        Rng rng(2718);
+        for (int k = 0; k < 60; ++k) {
+            auto o = calm(40 + static_cast<std::uint64_t>(k), View::left);
+            o.phone.focal = 0.82 * std::exp(0.28 * rng.gauss());
+            o.phone.focal = std::clamp(o.phone.focal, 0.45, 1.7);
+            o.phone.distance_m = 4.2 * o.phone.focal / 0.8;
+            o.phone.tilt_deg = std::clamp(2 + 7 * rng.gauss() * 0.6, -6.0, 10.0);
+            o.phone.height_m = 0.85 + o.phone.distance_m * std::tan(o.phone.tilt_deg * deg);
+            o.phone.height_m = std::clamp(o.phone.height_m, 0.4, 2.2);
+            o.phone.roll_deg = 3 * rng.gauss();
+            o.phone.turn_deg = 4 * rng.gauss();
+            o.vertical_known = false;
+            const sim::Take take(test::movement("gaze_at_the_moon"), o);
+            const auto m = grounded(take);
+            QVERIFY(m.has_value());
+            const Measures ms = measure(*m);
+            const std::size_t f = 40 + static_cast<std::size_t>(k) * 4;
+            const auto truth = test::frame_truth(take, f, {}).value;
+            for (const char* key : {"trunk.lean", "knee.flexion.left", "knee.ahead.left", "hand.height.left"}) {
+                const auto& s = ms.series.at(key).samples[f];
+                if (!s.present()) continue;
+                off[key].push_back((s.value - truth.at(key)) / s.sigma);
+                said[key] += s.sigma;
+            }
+        }
+        for (const auto& [key, z] : off) {
+            double sum = 0;
+            for (const double v : z) sum += v * v;
+            const double rms = std::sqrt(sum / static_cast<double>(z.size()));
+            QVERIFY2(rms > 0.35 && rms < 1.35, qPrintable(QStringLiteral("%1: errors are %2 of what is stated").arg(QString::fromStdString(key)).arg(rms)));
+        }
+    }
+};
+QTEST_GUILESS_MAIN(TestGround)
+#include "test_ground.moc"
