@@ -50,7 +50,9 @@ QString Theme::style_sheet() const {
     QString s = QStringLiteral(
         "QWidget { background: %paper; color: %ink; font-family: 'Open Sans'; font-size: 10.5pt; }"
         "QFrame#card, QFrame#sheet { background: %sheet; border: 1px solid %line; border-radius: 6px; }"
-        "QFrame#card QLabel, QFrame#card QCheckBox, QFrame#card QToolButton { background: transparent; border: none; }"
+        "QFrame#card QLabel, QFrame#card QToolButton { background: transparent; border: none; }"
+        "QFrame#card QCheckBox { background: %sheet; } QCheckBox::indicator { width: 14px; height: 14px; border: 1px solid %faint; border-radius: 3px; "
+        "background: %sheet; } QCheckBox::indicator:checked { background: %accent; border-color: %accent; } QCheckBox:focus { color: %accent; }"
         "QPushButton, QToolButton { background: %sheet; border: 1px solid %line; border-radius: 5px; padding: 4px 10px; min-height: 20px; }"
         "QToolButton { padding: 3px 6px; }"
         "QPushButton:hover, QToolButton:hover { border-color: %accent; }"

@@ -450,7 +450,7 @@ void ReviewPage::fill_figures() {
             reference = text::bare(other->samples[k].value, unit);
             if (v.present()) off = text::difference(v.value - other->samples[k].value, unit);
         }
-        const auto* rep = r.alignment.at(state_.shown_time());
+        const auto* rep = state_.repetition_of(state_.shown());
         for (const auto& c : r.movement.checks) {
             const auto applies = rep ? band_of(c, *rep, s) : std::nullopt;
             if (!applies) continue;
@@ -480,7 +480,7 @@ void ReviewPage::fill_figures() {
 
 void ReviewPage::fill_tempo() {
     const Review& r = *state_.open->review;
-    const auto* rep = r.alignment.at(state_.time());
+    const auto* rep = state_.repetition_of(state_.shown());
     figures_->setRowCount(rep ? static_cast<int>(rep->phases.size()) + 1 : 0);
     if (!rep) return;
     const QString unit = QStringLiteral("s");
@@ -501,7 +501,7 @@ void ReviewPage::fill_tempo() {
     for (std::size_t i = 0; i < rep->phases.size(); ++i) {
         const auto& p = rep->phases[i];
         row(static_cast<int>(i) + 1, QString::fromStdString(r.movement.phases[i].name), p.end_s - p.start_s,
-            r.movement.phases[i].duration_s, state_.time() >= p.start_s && state_.time() < p.end_s);
+            r.movement.phases[i].duration_s, state_.shown_time() >= p.start_s && state_.shown_time() < p.end_s);
     }
 }
 

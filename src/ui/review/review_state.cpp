@@ -74,6 +74,13 @@ void ReviewState::set_by_movement(bool on) {
     emit view_changed();
 }
 
+const Repetition* ReviewState::repetition_of(std::size_t at) const {
+    if (!open || at >= frames()) return nullptr;
+    const auto& t = open->track.time_s;
+    const auto* rep = open->review->alignment.at(t[at]);
+    return rep || at + 1 >= t.size() ? rep : open->review->alignment.at(0.5 * (t[at] + t[at + 1]));
+}
+
 int ReviewState::repetition() const {
     if (!open) return -1;
     int at = -1;

@@ -36,6 +36,8 @@ public:
     /// Frame of the picture that is shown; lines, caption and figures are of it. The cursor may be a little ahead while pictures are made.
     std::optional<std::size_t> picture_frame;
     std::size_t shown() const { return picture_frame.value_or(frame); }
+    /// Repetition that the shown frame belongs to, the first frame of one included; null between them.
+    const Repetition* repetition_of(std::size_t shown_frame) const;
     double shown_time() const { return shown() < frames() ? open->track.time_s[shown()] : 0; }
 
     std::size_t frames() const { return open ? open->track.frames() : 0; }

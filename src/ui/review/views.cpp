@@ -87,7 +87,7 @@ void PictureView::paintEvent(QPaintEvent*) {
     if (reference_) {
         captions << tr("Reference");
         const double ref = frame < state_.reference_s.size() ? state_.reference_s[frame] : NAN;
-        const auto* rep = state_.open ? state_.open->review->alignment.at(time) : nullptr;
+        const auto* rep = state_.repetition_of(frame);
         if (rep && std::isfinite(ref)) {
             const double apart = (time - rep->start_s) - (ref - rep->reference_s.front());
             captions << (std::abs(apart) < 0.15 ? tr("in time with the student")
@@ -99,7 +99,7 @@ void PictureView::paintEvent(QPaintEvent*) {
     } else {
         captions << (state_.open ? text::time(time) : tr("No review is open"));
         if (state_.open) {
-            const auto* rep = state_.open->review->alignment.at(time);
+            const auto* rep = state_.repetition_of(frame);
             for (std::size_t i = 0; rep && i < rep->phases.size(); ++i) {
                 if (time < rep->phases[i].start_s || time >= rep->phases[i].end_s) continue;
                 const auto& ph = state_.open->review->movement.phases[i];
