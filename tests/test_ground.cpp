@@ -82,7 +82,8 @@ private slots:
         QVERIFY(m.has_value());
         QVERIFY(!m->vertical_known);
         const Measures ms = measure(*m);
-        for (const char* id : {"trunk.side", "plumb.side"}) QCOMPARE(ms.series.at(id).absent_throughout(), std::optional(Absent::no_vertical));
+        for (const char* id : {"trunk.side", "plumb.side"})
+            QCOMPARE(ms.series.at(id).absent_throughout(), std::optional(Absent::no_vertical));
         QVERIFY(!ms.series.at("knee.inward.left").absent_throughout());
         o.phone.view = View::left;
         const sim::Take side(test::movement("separate_the_clouds"), o);
@@ -140,7 +141,8 @@ private slots:
         Track moved = home;
         const double a = 2.1;
         for (auto& f : moved.m)
-            for (auto& p : *f) p = Vec3(p.x() * std::cos(a) + p.z() * std::sin(a) + 3, p.y() - 0.7, -p.x() * std::sin(a) + p.z() * std::cos(a) - 2);
+            for (auto& p : *f)
+                p = Vec3(p.x() * std::cos(a) + p.z() * std::sin(a) + 3, p.y() - 0.7, -p.x() * std::sin(a) + p.z() * std::cos(a) - 2);
         MotionOptions mo;
         mo.view = View::three_d;
         mo.stature_m = 1.7;
@@ -150,9 +152,13 @@ private slots:
             for (std::size_t i = 0; i < s.samples.size(); i += 25) {
                 QCOMPARE(other.samples[i].absent, s.samples[i].absent);
                 if (!s.samples[i].present()) continue;
-                const double off = s.unit == "deg" ? std::remainder(other.samples[i].value - s.samples[i].value, 360) : other.samples[i].value - s.samples[i].value;
-                QVERIFY2(std::abs(off) < 1e-3 + 0.02 * s.samples[i].sigma,
-                         qPrintable(QStringLiteral("%1 at %2: %3 and %4").arg(QString::fromStdString(key)).arg(x.time_s[i]).arg(s.samples[i].value).arg(other.samples[i].value)));
+                const double off = s.unit == "deg" ? std::remainder(other.samples[i].value - s.samples[i].value, 360)
+                                                   : other.samples[i].value - s.samples[i].value;
+                QVERIFY2(std::abs(off) < 1e-3 + 0.02 * s.samples[i].sigma, qPrintable(QStringLiteral("%1 at %2: %3 and %4")
+                                                                                          .arg(QString::fromStdString(key))
+                                                                                          .arg(x.time_s[i])
+                                                                                          .arg(s.samples[i].value)
+                                                                                          .arg(other.samples[i].value)));
             }
         }
     }
@@ -219,7 +225,8 @@ private slots:
         const Track before = t;
         smooth(t, 6);
         for (const std::size_t i : {99U, 100U})
-            QVERIFY2(std::abs((*t.px[i])[left_hip].x - (*before.px[i])[left_hip].x) < 2, qPrintable(QString::number((*t.px[i])[left_hip].x - (*before.px[i])[left_hip].x)));
+            QVERIFY2(std::abs((*t.px[i])[left_hip].x - (*before.px[i])[left_hip].x) < 2,
+                     qPrintable(QString::number((*t.px[i])[left_hip].x - (*before.px[i])[left_hip].x)));
     }
     void only_a_quiet_upright_second_is_a_neutral() {
         for (const double fps : {24.0, 60.0, 120.0}) {
@@ -228,7 +235,8 @@ private slots:
             const sim::Take whole(test::movement("gaze_at_the_moon"), o);
             const auto m = grounded(whole);
             QCOMPARE(m->neutral.source, NeutralSource::quiet_second);
-            QVERIFY2(m->neutral.to_s < 2.2 || m->neutral.from_s > whole.truth().time_s.back() - 2.5, qPrintable(QString::number(m->neutral.from_s)));
+            QVERIFY2(m->neutral.to_s < 2.2 || m->neutral.from_s > whole.truth().time_s.back() - 2.5,
+                     qPrintable(QString::number(m->neutral.from_s)));
             o.from_s = 4.2;
             o.to_s = 9;
             const sim::Take moving(test::movement("gaze_at_the_moon"), o);
@@ -243,7 +251,8 @@ private slots:
         QVERIFY(m.has_value());
         QCOMPARE(m->view, View::oblique);
         const Measures ms = measure(*m);
-        for (const char* id : {"trunk.side", "knee.flexion.left", "knee.inward.left", "pelvis.tilt"}) QVERIFY2(ms.series.at(id).absent_throughout().has_value(), id);
+        for (const char* id : {"trunk.side", "knee.flexion.left", "knee.inward.left", "pelvis.tilt"})
+            QVERIFY2(ms.series.at(id).absent_throughout().has_value(), id);
         for (const char* id : {"hip.height", "hand.height.left", "step.facing"}) QVERIFY2(!ms.series.at(id).absent_throughout(), id);
     }
     void a_marked_length_and_a_known_height_agree() {
@@ -275,7 +284,8 @@ private slots:
             mo.view = View::three_d;
             mo.stature_m = stature;
             const Measures ms = measure(*make_motion(test::room_track(take), mo));
-            figures.push_back({median_of(ms, "stance.width", 5 * tempo, 9 * tempo), median_of(ms, "knee.flexion.left", 5 * tempo, 9 * tempo),
+            figures.push_back({median_of(ms, "stance.width", 5 * tempo, 9 * tempo),
+                               median_of(ms, "knee.flexion.left", 5 * tempo, 9 * tempo),
                                median_of(ms, "trunk.lean", 5 * tempo, 9 * tempo)});
         }
         for (const auto& f : figures) {
@@ -290,7 +300,8 @@ private slots:
         const sim::Take take(test::movement("separate_the_clouds"), o);
         double least = 90;
         for (std::size_t f = 0; f < take.frames(); ++f)
-            for (const char* key : {"knee.flexion.left", "knee.flexion.right"}) least = std::min(least, test::frame_truth(take, f, {}).value.at(key));
+            for (const char* key : {"knee.flexion.left", "knee.flexion.right"})
+                least = std::min(least, test::frame_truth(take, f, {}).value.at(key));
         QVERIFY2(least < -1 && least > -9, qPrintable(QString::number(least)));
         MotionOptions mo;
         mo.view = View::three_d;
@@ -333,7 +344,8 @@ private slots:
             double sum = 0;
             for (const double v : z) sum += v * v;
             const double rms = std::sqrt(sum / static_cast<double>(z.size()));
-            QVERIFY2(rms > 0.35 && rms < 1.35, qPrintable(QStringLiteral("%1: errors are %2 of what is stated").arg(QString::fromStdString(key)).arg(rms)));
+            QVERIFY2(rms > 0.35 && rms < 1.35,
+                     qPrintable(QStringLiteral("%1: errors are %2 of what is stated").arg(QString::fromStdString(key)).arg(rms)));
         }
     }
 };

@@ -199,6 +199,68 @@ private slots:
         QTRY_COMPARE(decided.count(), 3);
         QCOMPARE(choice(), Choice::kept);
     }
+    void the_picture_of_another_clip_is_never_shown() {
+        Bench b(demo_);
+        auto* page = b.window->review();
+        auto* student = page->findChildren<ui::PictureView*>().front();
+        auto dark = [&] { // share of the view that is darker than paper: what a picture is made of
+            const QImage im = student->grab().toImage().convertToFormat(QImage::Format_Grayscale8);
+            int count = 0, all = 0;
+            for (int y = 40; y < im.height() - 4; y += 3)
+                for (int x = 4; x < im.width() - 4; x += 3) {
+                    ++all;
+                    count += im.constScanLine(y)[x] < 200 ? 1 : 0;
+                }
+            return static_cast<double>(count) / std::max(1, all);
+        };
+        QSignalSpy opened(page, &ui::ReviewPage::opened);
+        // At the very moment at which another clip is opened its own picture is not there yet, and nobody else's is.
+        double at_opening = 1;
+        bool was_current = true;
+        QString name;
+        connect(page, &ui::ReviewPage::opened, this, [&] {
+            at_opening = dark();
+            was_current = page->shows_current();
+            name = page->findChild<QLabel*>(QStringLiteral("title"))->text();
+        });
+        for (const auto& [clip, who] : {std::pair{3, "Wen"}, {4, "Paulo"}, {1, "Ilse"}}) {
+            const int before = static_cast<int>(opened.count());
+            b.window->open_review(clip);
+            QTRY_COMPARE_WITH_TIMEOUT(opened.count(), before + 1, 30000);
+            QVERIFY(name.startsWith(QLatin1String(who)));
+            QVERIFY(!was_current);
+            QVERIFY2(at_opening < 0.05, qPrintable(QString::number(at_opening)));
+            QTRY_VERIFY_WITH_TIMEOUT(page->shows_current(), 20000);
+            QCOMPARE(page->state().open->clip.id, qint64{clip});
+            QVERIFY(dark() > 0.1);
+            // Lines and figures are of the picture's frame.
+            QCOMPARE(page->state().shown(), page->state().frame);
+            page->state().set_frame(static_cast<std::ptrdiff_t>(page->state().frame) + 40);
+            QCOMPARE(page->state().shown() == page->state().frame, page->shows_current());
+            QTRY_VERIFY_WITH_TIMEOUT(page->shows_current(), 20000);
+        }
+    }
+    void a_mirrored_clip_is_kept_as_such_and_judged_anew() {
+        Bench b(demo_);
+        auto* page = b.window->arrivals();
+        auto* table = page->findChild<QTableWidget*>(QStringLiteral("clips"));
+        QTRY_COMPARE_WITH_TIMEOUT(table->rowCount(), 9, 20000);
+        for (const bool on : {true, false}) {
+            for (int i = 0; i < table->rowCount(); ++i)
+                if (table->item(i, 0)->text() == QLatin1String("Wen Adeyemi")) table->selectRow(i);
+            auto* change = page->findChild<QPushButton*>(QStringLiteral("change"));
+            QTRY_VERIFY(change->isEnabled());
+            QTest::mouseClick(change, Qt::LeftButton);
+            auto* box = page->findChild<QCheckBox*>(QStringLiteral("mirrored"));
+            QCOMPARE(box->isChecked(), !on);
+            box->setChecked(on);
+            QTest::mouseClick(page->findChild<QPushButton*>(QStringLiteral("primary")), Qt::LeftButton);
+            QTRY_VERIFY_WITH_TIMEOUT(b.session.library->clip(3)->mirrored == on, 20000); // the clip as it is re-read
+            QTRY_VERIFY_WITH_TIMEOUT(!page->findChild<QPushButton*>(QStringLiteral("leave"))->isVisible(), 20000);
+            QTRY_VERIFY_WITH_TIMEOUT(b.background.idle(), 20000); // the table is of the clip as it now is
+            QCoreApplication::processEvents();
+        }
+    }
     void a_clip_can_be_given_another_movement_and_back() {
         Bench b(demo_);
         auto* page = b.window->arrivals();

@@ -81,9 +81,11 @@ private:
         // A small part long before or after the transfer proper is a move of its own.
         double whole = 0;
         for (const auto& r : runs) whole += travel(r);
-        const double apart = std::max(1.2, 1.0 * lasts);
-        while (runs.size() > 1 && ts[runs[1].from] - ts[runs[0].to] > apart && travel(runs.front()) < 0.2 * whole) runs.erase(runs.begin());
-        while (runs.size() > 1 && ts[runs.back().from] - ts[runs[runs.size() - 2].to] > apart && travel(runs.back()) < 0.2 * whole)
+        double longest = 0;
+        for (const auto& r : runs) longest = std::max(longest, ts[r.to] - ts[r.from]);
+        const double apart = std::max(1.2, longest);
+        while (runs.size() > 1 && ts[runs[1].from] - ts[runs[0].to] > apart && travel(runs.front()) < 0.3 * whole) runs.erase(runs.begin());
+        while (runs.size() > 1 && ts[runs.back().from] - ts[runs[runs.size() - 2].to] > apart && travel(runs.back()) < 0.3 * whole)
             runs.pop_back();
         if (runs.empty()) return std::nullopt;
         const std::size_t first = runs.front().from, last = runs.back().to;
