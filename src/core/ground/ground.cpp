@@ -521,7 +521,8 @@ void finish_shared(Motion& m) {
         e.shoulder_width = m.neutral.shoulder_width;
         if (m.neutral.width_from == From::proportions) e.shoulder_width *= e.stature / m.stature;
         e.neutral = m.neutral.body;
-        if (quiet && !e.moved.empty()) {
+        // Where the body stands over the feet changes with the posture: the quiet stand is not off alike.
+        if (quiet && !e.moved.empty() && e.what != "depth") {
             for (std::size_t k = 0; k < point_count; ++k) e.neutral[k] += turned(e.moved[neutral_at][k], m.facing[m.grid[neutral_at]]);
             if (m.neutral.width_from == From::quiet_stand) e.shoulder_width = (e.neutral[left_shoulder] - e.neutral[right_shoulder]).norm();
         }

@@ -16,7 +16,8 @@ constexpr double distortion_spread = 0.02;
 constexpr double pitch_spread = 7 * deg, roll_spread = 3 * deg; // propped up somewhere
 constexpr double ear_share = 0.887, ear_share_spread = 0.012;   // ankle-to-ear height of stature
 constexpr double ankle_share = 0.039, ankle_spread = 0.008;     // height of the ankle, of stature; m
-constexpr double body_over_feet = 0.07;                         // m, how far the middle of the body is from the middle of the feet
+// How far the middle of the body is from the middle of the feet, m: it leans out by so much, and may stand anywhere between them (uniform).
+constexpr double body_over_feet = 0.07, between_feet = 0.29;
 
 Vec2 at(const BodyPx& b, Point p) {
     return {b[p].x, b[p].y};
@@ -331,7 +332,7 @@ Body3 Picture::level(std::size_t frame, const Camera& c, double left_w, double r
     const BodyDims d = BodyDims::of_stature(stature_);
     const double los = az - to_sight(frame, c);
     const bool sideways = std::abs(std::sin(los)) > 0.707;
-    const double middle = 0.5 * (left_w + right_w) + off.depth * body_over_feet;
+    const double middle = 0.5 * (left_w + right_w) + off.depth * std::hypot(body_over_feet, between_feet * (left_w - right_w));
     // How far a pair's left point is nearer or farther than its middle: from the side told by how much of the pair shows, else by the
     // facing.
     auto half_depth = [&](Point left, double width) {
@@ -410,7 +411,7 @@ std::array<PointSigma, point_count> Picture::sigma(std::size_t frame, const Came
             depth = !floor_known_ ? 0.25 : resting(p < right_eye ? Side::left : Side::right, t_.time_s[frame]) ? 0.02 : 0.07;
             break;
         case left_knee: // from the front its depth rests on how much of the thigh shows
-            depth = sideways ? 0.05 : 0.09;
+            depth = sideways ? 0.05 : 0.12;
             break;
         case left_hip: // a turn of the pelvis by 15 degrees that the front does not show
             depth = 0.06;

@@ -194,7 +194,7 @@ const std::vector<FrameMeasure>& frame_measures() {
         {"knee.flexion", Axis::forward, leg, knee_flexion},
         {"knee.inward", Axis::sideways, leg, knee_inward},
         {"knee.ahead", Axis::forward, {left_knee, left_toe}, knee_ahead},
-        {"knee.toe", Axis::plan, {left_knee, left_ankle, left_heel, left_toe}, knee_toe},
+        {"knee.toe", Axis::room, {left_knee, left_ankle, left_heel, left_toe}, knee_toe},
         {"knee.gap", Axis::sideways, {left_knee, right_knee, left_ankle, right_ankle}, knee_gap},
         {"pelvis.tilt", Axis::sideways, hips, pelvis_tilt},
         {"shoulder.tilt", Axis::sideways, shoulders, shoulder_tilt},

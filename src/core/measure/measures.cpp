@@ -232,7 +232,7 @@ void wander(const Motion& m, const std::vector<Body3>& own, Measures& out) {
     for (const Side s : {Side::left, Side::right}) {
         MeasureSeries drift = blank("foot.drift", s, m.frames(), Absent::foot_off),
                       knee = blank("knee.drift", s, m.frames(), Absent::foot_off);
-        std::optional<Vec3> set, knee_set;
+        std::optional<Vec3> set, knee_set; // place of the foot and own place of the knee when it was set down
         for (std::size_t f = 0; f < m.frames(); ++f) {
             if (!m.valid[f]) continue;
             const bool flat = out.contact[static_cast<std::size_t>(s)][f] == Contact::flat;
@@ -258,8 +258,11 @@ void wander(const Motion& m, const std::vector<Body3>& own, Measures& out) {
             };
             drift.samples[f] = sample(length / foot, 1.414 * ps.across / foot);
             const Absent turned = seen(m, f, Axis::sideways, *measure_info("knee.drift"));
+            // A knee that moves forward looks as if it moved sideways, by the depth that is not told and by the error of the facing.
+            const double slant = m.from_pictures() ? std::abs(std::sin(m.azimuth[f])) : 0;
+            const double sigma = std::hypot(1.414 * ks.across, slant * ks.depth, m.facing_sigma * (k.z() - knee_set->z()));
             knee.samples[f] = turned == Absent::none
-                                  ? sample((k.x() - knee_set->x()) / m.neutral.shoulder_width, 1.414 * ks.across / m.neutral.shoulder_width)
+                                  ? sample((k.x() - knee_set->x()) / m.neutral.shoulder_width, sigma / m.neutral.shoulder_width)
                                   : Sample{0, 0, turned};
         }
         out.series[keyed("foot.drift", s)] = std::move(drift);
