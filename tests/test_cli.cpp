@@ -90,6 +90,48 @@ private slots:
         QCOMPARE(run({"letter", at("p.json"), "-o", at("p.html")}), 0);
         QVERIFY(read_text(at("p.html").toStdString(), 64U << 20U)->find("data:image/png") != std::string::npos);
     }
+    void a_mirrored_points_file_is_undone_and_the_ground_is_told() {
+        // The same performance filmed plainly and mirrored: the same sides in the findings' repetitions.
+        QCOMPARE(run({"simulate", "--movement", "gaze_at_the_moon", "--view", "front", "--repetitions", "1", "--truth", at("plain.csv")}),
+                 0);
+        auto t = *read_points(at("plain.csv").toStdString());
+        for (auto& f : t.m) f.reset();
+        t.width = 1280;
+        t.height = 720;
+        QVERIFY(write_text(at("p.csv").toStdString(), points_csv(t)).has_value());
+        QVERIFY(write_text(at("p.camera.json").toStdString(), camera_json(t)).has_value());
+        Track flipped = t;
+        for (auto& f : flipped.px) {
+            const BodyPx b = *f;
+            for (int k = 0; k < point_count; ++k) {
+                auto q = b[static_cast<std::size_t>(mirrored(static_cast<Point>(k)))];
+                q.x = 1280 - q.x;
+                (*f)[static_cast<std::size_t>(k)] = q;
+            }
+        }
+        QVERIFY(write_text(at("m.csv").toStdString(), points_csv(flipped)).has_value());
+        QVERIFY(write_text(at("m.camera.json").toStdString(), camera_json(flipped)).has_value());
+        QCOMPARE(run({"review", at("p.csv"), "--movement", "gaze_at_the_moon", "--height-cm", "170", "-o", at("p.json")}), 0);
+        QCOMPARE(run({"review", at("m.csv"), "--movement", "gaze_at_the_moon", "--height-cm", "170", "--mirrored", "-o", at("m.json")}), 0);
+        const auto a = nlohmann::json::parse(*read_text(at("p.json").toStdString(), 200U << 20U)),
+                   b = nlohmann::json::parse(*read_text(at("m.json").toStdString(), 200U << 20U));
+        QCOMPARE(a["repetitions"].size(), b["repetitions"].size());
+        for (std::size_t i = 0; i < a["repetitions"].size(); ++i)
+            QCOMPARE(a["repetitions"][i]["side"].get<std::string>(), b["repetitions"][i]["side"].get<std::string>());
+        const auto& ground = a["ground"];
+        for (const char* key : {"camera", "facing_sigma_deg", "scale_from", "shoulder_width_m", "neutral", "vertical_known", "floor_known"})
+            QVERIFY2(ground.contains(key), key);
+        QCOMPARE(ground["scale_from"].get<std::string>(), std::string("stated"));
+        QCOMPARE(ground["vertical_known"].get<bool>(), false); // nothing in a bare points file tells it
+        QCOMPARE(ground["camera"]["focal_px"]["from"].get<std::string>(), std::string("assumed"));
+        bool flat = false, onset = false;
+        for (const auto& e : a["events"]) {
+            flat = flat || e["event"] == "shift_end";
+            onset = onset || e["event"] == "shift";
+        }
+        QVERIFY(flat && onset); // the event stream, and the first contract's entry beside it
+        QCOMPARE(run({"review", at("p.csv"), "--movement", "gaze_at_the_moon", "--mirrored=yes", "-o", at("x.json")}), 2);
+    }
     void equal_seeds_give_equal_truth_and_a_stop_is_obeyed() {
         for (const char* name : {"a.csv", "b.csv"})
             QCOMPARE(run({"simulate", "--movement", "gaze_at_the_moon", "--seed", "9", "--repetitions", "1", "--truth", at(name)}), 0);

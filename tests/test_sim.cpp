@@ -145,6 +145,80 @@ private slots:
         QCOMPARE(sim::contact_from_heights(0.05, 0), Contact::toe);
         QCOMPARE(sim::contact_from_heights(0.05, 0.05), Contact::off);
     }
+    void odd_bodies_keep_their_bones_and_stand_as_they_are_asked() {
+        auto o = sim::take_of(61, 1.6);
+        o.student.legs = 1.06;
+        o.student.hips = 1.25;
+        o.student.neck = 1.1;
+        o.student.score.repetitions = 1;
+        const sim::Take take(test::movement("gaze_at_the_moon"), o);
+        const auto& d = take.student().dims();
+        QVERIFY(std::abs(d.hip_width / d.stature - 0.125) < 0.012);
+        const double ear = d.ankle_height + d.shank + d.thigh + d.trunk + d.neck_to_ear;
+        QVERIFY(std::abs((ear - d.ankle_height) / d.stature - 0.887) > 0.005); // leaves the usual share
+        double shortest = 9, longest = 0;
+        for (std::size_t f = 0; f < take.frames(); f += 7) {
+            const auto& b = take.truth().points[f];
+            for (const Side s : {Side::left, Side::right}) {
+                const double thigh = (b[static_cast<std::size_t>(on(s, left_hip))] - b[static_cast<std::size_t>(on(s, left_knee))]).norm();
+                shortest = std::min(shortest, thigh);
+                longest = std::max(longest, thigh);
+            }
+        }
+        QVERIFY(longest - shortest < 1e-4);
+        // A slack stand: knees bent or past straight, leaning, head ahead.
+        for (const double knee : {-3.0, 2.0, 12.0}) {
+            auto q = sim::take_of(62, 1.7);
+            q.student.stand_knee = knee;
+            q.student.stand_lean = 4;
+            q.student.stand_head = 0.05;
+            q.student.toe_out = 15;
+            q.student.sway = 0;
+            q.to_s = 1.2;
+            const sim::Take stand(test::movement("separate_the_clouds"), q);
+            const auto& b = stand.truth().points[10];
+            const double bend = joint_bend(b[left_hip], b[left_knee], b[left_ankle]);
+            QVERIFY2(std::abs(bend - std::abs(knee)) < 4, qPrintable(QStringLiteral("%1 for %2").arg(bend).arg(knee)));
+            const Vec3 trunk = mid(b, left_shoulder) - mid(b, left_hip);
+            QVERIFY(std::abs(std::atan2(trunk.z(), trunk.y()) * 57.29578 - 4) < 0.5);
+        }
+    }
+    void a_turn_on_the_spot_is_part_of_the_truth() {
+        auto o = sim::take_of(63, 1.7);
+        o.student.turn_deg = -40;
+        o.student.score.repetitions = 1;
+        const sim::Take take(test::movement("separate_the_clouds"), o);
+        QCOMPARE(take.truth().facing.front(), 0.0);
+        QVERIFY(std::abs(take.truth().facing.back() * 57.29578 + 40) < 1e-6);
+        const auto &a = take.truth().points.front(), &b = take.truth().points.back();
+        const Vec3 before = a[left_hip] - a[right_hip], after = b[left_hip] - b[right_hip];
+        QVERIFY(std::abs(std::atan2(-after.z(), after.x()) - std::atan2(-before.z(), before.x()) + 40 / 57.29578) < 0.02);
+        QVERIFY(std::abs(before.norm() - after.norm()) < 1e-9);
+    }
+    void frames_may_be_late_or_missing_but_keep_their_order() {
+        auto o = sim::take_of(64, 1.7);
+        o.phone.fps = 30;
+        o.rate_jitter = 0.6;
+        o.dropped = 0.15;
+        o.to_s = 10;
+        const sim::Take take(test::movement("gaze_at_the_moon"), o);
+        QVERIFY(take.frames() > 220 && take.frames() < 290);
+        for (std::size_t i = 1; i < take.frames(); ++i) QVERIFY(take.truth().time_s[i] > take.truth().time_s[i - 1]);
+    }
+    void cameras_may_stand_and_look_anywhere() {
+        sim::PhoneOptions p;
+        p.view = View::front;
+        p.turn_deg = 30;
+        p.beside_m = 0.8;
+        const auto c = sim::Camera::of(p);
+        const Vec2 hip = c.project(Vec3(0, 0.9, 0));
+        QVERIFY(hip.x() > c.cx + 100); // the student stands to the right of the middle
+        QVERIFY(c.at.x() > 1.0);       // the camera further round to their left
+        p.distortion = 0.04;
+        const auto bent = sim::Camera::of(p);
+        const Vec2 far = bent.project(Vec3(-1.2, 0.2, 0)), plain = c.project(Vec3(-1.2, 0.2, 0));
+        QVERIFY((far - Vec2(c.cx, c.cy)).norm() > (plain - Vec2(c.cx, c.cy)).norm());
+    }
     void a_fault_has_the_size_it_is_given() {
         auto measured = [](const char* id, const char* fault, const char* key, double from, double to) {
             auto o = sim::take_of(31, 1.7);
