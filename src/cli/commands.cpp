@@ -30,7 +30,7 @@ std::string reason(const std::string& code) {
     if (code == "too_short") return "the clip is too short";
     if (code == "feet_cut_off") return "the feet are cut off by the edge of the picture; film from further away";
     if (code == "too_small") return "the student is too small in the picture; film from closer";
-    if (code == "oblique_view") return "the clip is filmed obliquely; film from the front, the back or straight from a side";
+    if (code == "one_camera") return "clips of several cameras cannot be put together yet";
     if (code == "view_needed") return "the points hold no metres; give the view with --view";
     if (code == "no_repetition") return "nothing in the clip looks like this movement";
     return code;

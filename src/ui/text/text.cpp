@@ -284,7 +284,8 @@ QString reason(const QString& code) {
     if (code == QLatin1String("feet_cut_off"))
         return tr("The feet are cut off. Step back or tilt the phone down, so that the floor shows below both feet.");
     if (code == QLatin1String("too_small")) return tr("The student is too small in the picture. Film from closer.");
-    if (code == QLatin1String("oblique_view")) return tr("Filmed obliquely. Film from the front, the back or straight from a side.");
+    if (code == QLatin1String("oblique_view")) return tr("Filmed obliquely. Judge it again: what can be told from there is measured now.");
+    if (code == QLatin1String("one_camera")) return tr("Clips of several cameras cannot be put together yet. Review them one by one.");
     if (code == QLatin1String("view_needed")) return tr("Choose the view this clip was filmed from.");
     if (code == QLatin1String("no_repetition"))
         return tr("Nothing in the clip looks like this movement. Check that the right movement is chosen.");
