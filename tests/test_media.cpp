@@ -1,4 +1,3 @@
-#include "core/ground/derive.h"
 #include "core/ground/motion.h"
 #include "media/tracker.h"
 #include "support/synthetic.h"
@@ -157,42 +156,6 @@ private slots:
         std::stop_source stop;
         stop.request_stop();
         QCOMPARE(track_clip(at, options, stop.get_token()).error().code, Code::cancelled);
-    }
-    void figures_of_every_family_are_found_and_corrected_alike() {
-        // Four families that share no primitive, from front and side: found, and nearer to the joints once the offsets are taken out.
-        auto finder = BodyFinder::load(std::filesystem::path(BEVEL_SOURCE_DIR) / "models", Model::full);
-        QVERIFY(finder.has_value());
-        double raw_off = 0, corrected_off = 0;
-        int n = 0;
-        for (int family = 0; family < 4; ++family)
-            for (const View view : {View::front, View::left}) {
-                sim::TakeOptions o = sim::take_of(static_cast<std::uint64_t>(50 + family), 1.68);
-                o.family = static_cast<sim::Looks::Family>(family);
-                o.phone.view = view;
-                o.phone.fps = 5;
-                o.to_s = 2.4;
-                const sim::Take take(test::movement("separate_the_clouds"), o);
-                Track t = take.track();
-                t.model = "full";
-                finder->reset();
-                for (std::size_t i = 0; i < take.frames(); ++i) {
-                    t.px[i] = finder->next(take.picture(i));
-                    QVERIFY2(t.px[i].has_value(), qPrintable(QStringLiteral("family %1").arg(family)));
-                }
-                const Track d = derive(t);
-                const double tall = body_height_px(t);
-                for (std::size_t i = 4; i < take.frames(); ++i)
-                    for (const Point p : {left_hip, right_hip, left_knee, right_knee, left_ankle, right_ankle, left_heel, left_toe}) {
-                        const auto &truth = (*take.track().px[i])[p], &a = (*t.px[i])[p], &b = (*d.px[i])[p];
-                        raw_off += std::hypot(a.x - truth.x, a.y - truth.y) / tall;
-                        corrected_off += std::hypot(b.x - truth.x, b.y - truth.y) / tall;
-                        ++n;
-                        QVERIFY(b.sigma > 0 && b.bias > 0 && b.sigma_up > 0 && b.bias_up > 0);
-                    }
-            }
-        QVERIFY2(corrected_off < 0.75 * raw_off,
-                 qPrintable(QStringLiteral("%1 of body height raw, %2 corrected").arg(raw_off / n).arg(corrected_off / n)));
-        QVERIFY(corrected_off / n < 0.025);
     }
     void one_of_two_people_is_followed_and_can_be_chosen() {
         sim::TakeOptions near = sim::take_of(9, 1.78), far = sim::take_of(12, 1.60);
