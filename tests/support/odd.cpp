@@ -205,7 +205,7 @@ bool odd_errors(std::uint64_t number, std::map<std::string, std::vector<Error>>&
             const auto f = list[r.next() % list.size()];
             const auto truth = frame_truth(take, f, stand).value;
             const auto v = truth.find(key);
-            if (v == truth.end()) continue;
+            if (v == truth.end() || found.series.at(key).unit == "state") continue;
             // A clamped share at its end says only that it is there.
             if (key == "weight.left" && (v->second <= 0 || v->second >= 1)) continue;
             const auto& s = found.series.at(key).samples[f];
@@ -278,7 +278,8 @@ bool picture_errors(int number, const Track& raw, std::map<std::string, std::vec
                 if (motion->has_z) id += (*s.side == Side::left) == left_near ? " near" : " far";
             }
             if (id == "knee.flexion near" || id == "knee.flexion far") id += quiet ? ", quiet stand" : ", none";
-            const double e = s.unit == "deg" ? std::remainder(s.samples[f].value - v->second, 360) : s.samples[f].value - v->second;
+            double e = s.unit == "deg" ? std::remainder(s.samples[f].value - v->second, 360) : s.samples[f].value - v->second;
+            if (s.unit == "state") e = e != 0 ? 1 : 0; // a contact is right or wrong
             all[id].push_back({e, s.samples[f].sigma});
         }
     for (const auto& [id, e] : all) {

@@ -96,6 +96,8 @@ FrameTruth frame_truth(const sim::Take& take, std::size_t f, const QuietTruth& q
         v["hand.height" + end] = S(left_wrist).y / dims.stature;
         v["hand.centre" + end] = sign * (S(left_wrist).x - (0.6 * shoulders.x + 0.4 * hips.x)) / sw;
         v["heel.rise" + end] = 100 * heel.y;
+        const bool heel_down = heel.y < 0.01, toe_down = toe.y < 0.01;
+        v["foot.state" + end] = heel_down && toe_down ? 0 : heel_down ? 1 : toe_down ? 2 : 3; // flat, heel, toe, off
         v["elbow.flexion" + end] = 180 - angle(S(left_shoulder) - S(left_elbow), S(left_wrist) - S(left_elbow));
         v["arm.air" + end] = angle(S(left_elbow) - S(left_shoulder), hip - S(left_shoulder));
         if (quiet.known)

@@ -16,7 +16,7 @@ void feet(const Motion& m, Measures& out) {
         const auto& c = out.contact[static_cast<std::size_t>(s)];
         for (std::size_t f = 1; f < m.frames(); ++f) {
             if (c[f] == c[f - 1]) continue;
-            const double at = 0.5 * (m.time_s[f] + m.time_s[f - 1]), sigma = contact_sigma(m, f, s);
+            const double at = 0.5 * (m.time_s[f] + m.time_s[f - 1]), sigma = out.contact_sigma[static_cast<std::size_t>(s)][f];
             auto emit = [&](EventKind k) { out.events.push_back({k, Part::foot, s, at, sigma}); };
             auto heel = [](Contact k) { return k == Contact::flat || k == Contact::heel; };
             auto toe = [](Contact k) { return k == Contact::flat || k == Contact::toe; };
@@ -123,14 +123,6 @@ void rise_and_sink(const Motion& m, const Measures& ms, std::vector<Event>& out)
 }
 
 } // namespace
-
-double contact_sigma(const Motion& m, std::size_t f, Side s) {
-    if (!m.from_pictures()) // a height told to so much, passed at the speed of a foot that is set down
-        return std::hypot(0.5 / m.rate, m.jitter / 0.15);
-    auto foot = [&](Side side) { return m.sigma[f][i(on(side, left_heel))].across + m.sigma[f][i(on(side, left_toe))].across; };
-    const double ratio = foot(s) / std::min(foot(Side::left), foot(Side::right));
-    return std::clamp(0.15 * std::pow(ratio, 2.5), 0.15, 0.5);
-}
 
 std::string_view event_name(EventKind k) {
     constexpr std::array<std::string_view, 15> n{"heel_down",  "toe_down",    "flat",        "heel_up",   "toe_up",

@@ -7,7 +7,4 @@ namespace bevel {
 /// Fills `events`, in order of time.
 void find_events(const Motion& m, Measures& out);
 
-/// Of the time of a change of contact of a foot, s.
-double contact_sigma(const Motion& m, std::size_t frame, Side side);
-
 } // namespace bevel

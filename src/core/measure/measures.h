@@ -104,8 +104,9 @@ struct Event {
 
 struct Measures {
     std::vector<double> time_s;
-    std::map<std::string, MeasureSeries> series; // key: id of the catalogue, with .left / .right for sided ones
-    std::array<std::vector<Contact>, 2> contact; // left, right
+    std::map<std::string, MeasureSeries> series;      // key: id of the catalogue, with .left / .right for sided ones
+    std::array<std::vector<Contact>, 2> contact;      // left, right
+    std::array<std::vector<double>, 2> contact_sigma; // s, of the moment of a change, on the frame it comes with; else 0
     std::vector<Shift> shifts;
     bool shifts_are_front = false; // only the share along the forward axis is seen
     std::vector<Event> events;     // in order of time
