@@ -237,6 +237,78 @@ private slots:
         const auto high = of_kind(m, EventKind::high);
         QVERIFY(!high.empty() && high[0].part == Part::hips);
     }
+    void taps_pivots_and_slides_are_contacts_of_their_own() {
+        // The left foot: on its heel with the toe up 5 cm, turning there; flat; on its ball with the heel up; flat; sliding ahead, flat.
+        std::vector<Body3> bodies;
+        for (int i = 0; i < 600; ++i) {
+            const double t = i / 60.0;
+            Body3 b = plain();
+            Vec3 &heel = at(b, Side::left, left_heel), &toe = at(b, Side::left, left_toe);
+            if (t >= 1 && t < 3) {
+                const double turn = 0.3 * (t - 1);
+                toe = heel + Vec3(0.26 * std::sin(turn), 0.05, 0.25 * std::cos(turn));
+            } else if (t >= 4 && t < 6) {
+                heel.y() = 0.05;
+            } else if (t >= 7 && t < 8) {
+                for (const Point p : {left_heel, left_toe, left_ankle, left_knee}) at(b, Side::left, p).z() += 0.2 * (t - 7);
+            } else if (t >= 8) {
+                for (const Point p : {left_heel, left_toe, left_ankle, left_knee}) at(b, Side::left, p).z() += 0.2;
+            }
+            bodies.push_back(b);
+        }
+        const Measures m = measured(track_of(bodies, 60));
+        auto state = [&](double t) { return m.contact[0][static_cast<std::size_t>(t * 60)]; };
+        QCOMPARE(state(0.5), Contact::flat);
+        QCOMPARE(state(2), Contact::heel);
+        QCOMPARE(state(3.5), Contact::flat);
+        QCOMPARE(state(5), Contact::toe);
+        QCOMPARE(state(7.5), Contact::flat); // it slides, and its drift tells so
+        QVERIFY(m.series.at("foot.drift.left").samples[540].value > 0.6);
+        for (const auto c : m.contact[1]) QCOMPARE(c, Contact::flat);
+        for (const auto& e : of_kind(m, EventKind::flat)) QVERIFY(e.sigma_s > 0 && e.sigma_s < 0.1);
+    }
+    void marked_points_tell_the_back_and_marks_the_breath() {
+        // Standing, then rounding the upper back by 20 degrees and hollowing the low back by 8, turned by 40 degrees in the room.
+        Track t = track_of(std::vector<Body3>(240, plain()), 30);
+        const Eigen::Matrix3d turn = Eigen::AngleAxisd(0.7, Vec3(0, 1, 0)).toRotationMatrix();
+        for (std::size_t f = 0; f < 240; ++f) {
+            for (auto& p : *t.m[f]) p = turn * p;
+            const double u = std::clamp((static_cast<double>(f) / 30 - 3) / 2, 0.0, 1.0), up = (5 + 20 * u) * deg, low = (3 + 8 * u) * deg;
+            // Slopes going up: tail to low back leans forward by `low`, the middle is upright, then forward by `up`.
+            const Vec3 tail_at(0, 0.95, -0.1), low_at = tail_at + 0.12 * Vec3(0, std::cos(low), std::sin(low)),
+                       mid_at = low_at + Vec3(0, 0.18, 0), c7_at = mid_at + 0.25 * Vec3(0, std::cos(up), std::sin(up));
+            ExtraPoints e;
+            e[tail] = turn * tail_at, e[low_back] = turn * low_at, e[mid_back] = turn * mid_at, e[c7] = turn * c7_at;
+            t.layers.extra.emplace_back(static_cast<std::uint32_t>(f), e);
+        }
+        const Measures m = measured(t);
+        const auto &upper = m.series.at("back.upper").samples, &lower = m.series.at("back.lower").samples;
+        QVERIFY(near(upper[20].value, 0, 0.2) && near(lower[20].value, 0, 0.2));
+        QVERIFY2(near(upper[220].value, 20, 0.5), qPrintable(QString::number(upper[220].value)));
+        QVERIFY2(near(lower[220].value, 8, 0.5), qPrintable(QString::number(lower[220].value)));
+        QVERIFY(upper[220].sigma > 1 && upper[220].sigma < 6);
+        QVERIFY(!of_kind(m, EventKind::roll_onset).empty());
+        // Without marks both are absent and say so.
+        const Measures bare = measured(track_of(std::vector<Body3>(60, plain()), 30));
+        QCOMPARE(bare.series.at("back.upper").absent_throughout(), std::optional(Absent::not_marked));
+        QCOMPARE(bare.series.at("breath.lag").absent_throughout(), std::optional(Absent::not_marked));
+        // Hips rise from 2 s to 4 s; the in-breath is marked 0.4 s after the rise begins.
+        std::vector<Body3> bodies;
+        for (int i = 0; i < 240; ++i) {
+            Body3 b = plain();
+            const double sink = 0.06 * (1 + std::cos(3.14159265 * (i / 30.0 - 4) / 2)) / 2;
+            for (int p = 0; p < point_count; ++p)
+                if (p != left_heel && p != right_heel && p != left_toe && p != right_toe) b[static_cast<std::size_t>(p)].y() -= sink;
+            bodies.push_back(b);
+        }
+        Track breathing = track_of(bodies, 30);
+        breathing.layers.breaths = {{4.4, true}, {6.4, false}};
+        const Measures with = measured(breathing);
+        QCOMPARE(of_kind(with, EventKind::breath_in).size(), std::size_t{1});
+        const auto& lag = with.series.at("breath.lag").samples;
+        QVERIFY2(near(lag[150].value, 0.4, 0.1), qPrintable(QString::number(lag[150].value)));
+        QVERIFY(!lag[30].present());
+    }
     void contacts_hold_through_noise() {
         sim::TakeOptions o = sim::take_of(31, 1.7);
         o.student.score.repetitions = 1;

@@ -220,8 +220,18 @@ private slots:
         l.scale = MarkedLength{10, 20, 10, 520, 1.5};
         l.camera_height_m = 0.9;
         l.edits = {{4, right_knee, 700.25, 1500.5}, {5, nose, 3, 4}};
+        l.breaths = {{0.2, true}, {1.1, false}};
+        ExtraPoints marks;
+        marks[c7] = Vec3(700.5, 300.25, 0);
+        marks[tool_front] = Vec3(1, 2, 3);
+        l.extra = {{3, marks}};
         const auto back = unpack_track(pack_track(t));
         QVERIFY(back.has_value());
+        QCOMPARE(back->layers.breaths.size(), std::size_t{2});
+        QVERIFY(!back->layers.breaths[1].in);
+        QCOMPARE(back->layers.extra.size(), std::size_t{1});
+        QCOMPARE(back->layers.extra[0].second[c7]->x(), 700.5);
+        QVERIFY(!back->layers.extra[0].second[tail]);
         QCOMPARE(back->model, t.model);
         QCOMPARE(back->model_version, 7);
         QCOMPARE(back->height, 3840);
@@ -236,6 +246,30 @@ private slots:
         QCOMPARE(back->layers.edits[0].point, right_knee);
         QCOMPARE(back->layers.edits[0].y, 1500.5);
         QCOMPARE(back->focal_px, t.focal_px);
+    }
+    void points_files_may_hold_marked_points_and_breaths() {
+        const std::string text = points_csv(track());
+        std::string out;
+        int row = 0;
+        for (std::size_t at = 0; at < text.size(); ++row) {
+            const auto end = text.find('\n', at);
+            out += text.substr(at, end - at) + (row == 0   ? ",c7_x_px,c7_y_px,breath"
+                                                : row == 2 ? ",410.5,200,in"
+                                                : row == 4 ? ",,,out"
+                                                           : ",,,") +
+                   "\n";
+            at = end + 1;
+        }
+        const auto back = parse_points(out);
+        QVERIFY(back.has_value());
+        QCOMPARE(back->layers.extra.size(), std::size_t{1});
+        QCOMPARE(back->layers.extra[0].first, 1U);
+        QCOMPARE(back->layers.extra[0].second[c7]->x(), 410.5);
+        QCOMPARE(back->layers.breaths.size(), std::size_t{2});
+        QVERIFY(back->layers.breaths[0].in && !back->layers.breaths[1].in);
+        out.replace(out.find(",410.5,200,in"), 13, ",410.5,200,up");
+        const auto bad = parse_points(out);
+        QVERIFY(!bad && bad.error().context.find("breath") != std::string::npos);
     }
     void points_files_keep_stated_errors() {
         Track t = track();

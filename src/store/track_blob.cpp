@@ -53,6 +53,10 @@ json layers_json(const Layers& l) {
     if (l.scale) j["scale"] = {l.scale->x0, l.scale->y0, l.scale->x1, l.scale->y1, l.scale->metres};
     if (l.camera_height_m) j["camera_height_m"] = *l.camera_height_m;
     for (const auto& e : l.edits) j["edits"].push_back({e.frame, point_name(e.point), e.x, e.y});
+    for (const auto& b : l.breaths) j["breaths"].push_back({b.time_s, b.in});
+    for (const auto& [frame, points] : l.extra)
+        for (std::size_t e = 0; e < extra_count; ++e)
+            if (points[e]) j["extra"].push_back({frame, extra_name(static_cast<Extra>(e)), points[e]->x(), points[e]->y(), points[e]->z()});
     return j;
 }
 
@@ -81,6 +85,20 @@ Layers layers_of(const json& j) {
         const auto& s = j["scale"];
         l.scale = MarkedLength{bounded(s.at(0)), bounded(s.at(1)), bounded(s.at(2)), bounded(s.at(3)), bounded(s.at(4))};
         if (!(l.scale->metres > 0)) throw std::out_of_range("scale");
+    }
+    if (j.contains("breaths")) {
+        if (j["breaths"].size() > most_edits) throw std::out_of_range("breaths");
+        for (const auto& b : j["breaths"]) l.breaths.push_back({bounded(b.at(0)), b.at(1).get<bool>()});
+    }
+    if (j.contains("extra")) {
+        if (j["extra"].size() > most_edits) throw std::out_of_range("extra");
+        for (const auto& e : j["extra"]) {
+            const auto frame = e.at(0).get<std::uint32_t>();
+            const auto which = extra_from_name(e.at(1).get<std::string>());
+            if (!which || (!l.extra.empty() && frame < l.extra.back().first)) throw std::out_of_range("extra");
+            if (l.extra.empty() || l.extra.back().first != frame) l.extra.emplace_back(frame, ExtraPoints{});
+            l.extra.back().second[static_cast<std::size_t>(*which)] = Vec3(bounded(e.at(2)), bounded(e.at(3)), bounded(e.at(4)));
+        }
     }
     if (j.contains("edits")) {
         if (j["edits"].size() > most_edits) throw std::out_of_range("edits");

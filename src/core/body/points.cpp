@@ -16,6 +16,17 @@ std::string_view point_name(Point p) {
     return names[static_cast<std::size_t>(p)];
 }
 
+std::string_view extra_name(Extra e) {
+    constexpr std::array<std::string_view, extra_count> n{"c7", "mid_back", "low_back", "tail", "crown", "tool_front", "tool_back"};
+    return n[static_cast<std::size_t>(e)];
+}
+
+std::optional<Extra> extra_from_name(std::string_view name) {
+    for (int e = 0; e < extra_count; ++e)
+        if (extra_name(static_cast<Extra>(e)) == name) return static_cast<Extra>(e);
+    return std::nullopt;
+}
+
 std::optional<Point> point_from_name(std::string_view name) {
     for (int i = 0; i < point_count; ++i)
         if (names[static_cast<std::size_t>(i)] == name) return static_cast<Point>(i);

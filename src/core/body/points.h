@@ -63,6 +63,14 @@ inline Point mirrored(Point p) {
 std::string_view point_name(Point p);
 std::optional<Point> point_from_name(std::string_view name);
 
+/// Points that are there only where a person marked them or a file gives them: the outline of the back, the crown, the ends of a tool.
+enum Extra : int { c7, mid_back, low_back, tail, crown, tool_front, tool_back };
+inline constexpr int extra_count = 7;
+std::string_view extra_name(Extra e);
+std::optional<Extra> extra_from_name(std::string_view name);
+/// On a frame: pixels (z unused) for a track of pixels, metres for one of metres.
+using ExtraPoints = std::array<std::optional<Vec3>, extra_count>;
+
 /// Room coordinates of all points in metres (x own left, y up, z forward).
 using Body3 = std::array<Vec3, point_count>;
 
@@ -113,6 +121,12 @@ struct PointEdit {
     double x = 0, y = 0;
 };
 
+/// A breath begins: tapped by a person or read from a trace.
+struct BreathMark {
+    double time_s = 0;
+    bool in = true;
+};
+
 /// What is laid over the raw points of a track; applied when it is put on the ground, so that the points themselves stay as found.
 struct Layers {
     bool mirrored = false;                        // the picture shows left and right swapped
@@ -121,6 +135,8 @@ struct Layers {
     std::optional<MarkedLength> scale;            // stands before the student's height
     std::optional<double> camera_height_m;        // floor: height of the camera over it
     std::vector<PointEdit> edits;
+    std::vector<BreathMark> breaths;                                // in order of time
+    std::vector<std::pair<std::uint32_t, ExtraPoints>> extra;       // by frame, in order; frames without any are left out
 };
 
 /// The body on every frame of a clip, as it was found or read. `px` or `m` (or both) hold one entry a frame; an absent frame means nobody

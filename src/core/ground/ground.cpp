@@ -272,7 +272,8 @@ Result<Motion> from_metres(const Track& t, const MotionOptions& o) {
     m.facing_sigma = h.sigma;
     m.facing.resize(n);
     for (std::size_t i = 0; i < n; ++i) m.facing[i] = wrap(h.yaw[i] - h.yaw.front());
-    to_start(m, h.yaw.front());
+    m.start_yaw = h.yaw.front();
+    to_start(m, m.start_yaw);
     Series tall;
     for (std::size_t i = 0; i < n; ++i)
         if (m.valid[i]) {
@@ -583,6 +584,32 @@ void finish_shared(Motion& m) {
     }
 }
 
+/// Slopes of the back from points that were marked. One camera shows them from the side: within 25 degrees of it.
+void slopes_of_back(Motion& m, const Track& t) {
+    m.breaths = t.layers.breaths;
+    if (t.layers.extra.empty()) return;
+    m.back.assign(m.frames(), {});
+    Series length;
+    for (const auto& [frame, points] : t.layers.extra) {
+        if (frame >= m.frames() || !m.valid[frame]) continue;
+        if (m.from_pictures() && std::abs(std::sin(m.azimuth[frame])) < std::cos(25 * deg)) continue;
+        const double yaw = m.facing[frame] + m.start_yaw, ahead = m.from_pictures() ? (std::sin(m.azimuth[frame]) > 0 ? -1 : 1) : 0;
+        auto slope = [&](Extra from, Extra to) -> std::optional<double> {
+            const auto &a = points[static_cast<std::size_t>(from)], &b = points[static_cast<std::size_t>(to)];
+            if (!a || !b) return std::nullopt;
+            const Vec3 d = *b - *a;
+            length.push_back(d.norm());
+            if (m.from_pictures()) // pixels, y down, the picture's own tilt taken out
+                return std::atan2(ahead * d.x(), -d.y()) / deg - ahead * (m.camera ? m.camera->roll.value : 0) / deg;
+            return std::atan2(d.x() * std::sin(yaw) + d.z() * std::cos(yaw), d.y()) / deg;
+        };
+        m.back[frame] = {slope(tail, low_back), slope(low_back, mid_back), slope(mid_back, c7)};
+    }
+    // Marks are set to about a hundredth of the body.
+    const double mark = m.from_pictures() ? 0.004 * body_height_px(t) : 0.007;
+    m.back_sigma = length.empty() ? 0 : 1.414 * mark / signal::median(length) / deg;
+}
+
 bool feet_cut(const Track& t, std::size_t seen) {
     if (t.height <= 0) return false;
     std::size_t cut = 0;
@@ -640,6 +667,7 @@ Result<Motion> make_motion(const Track& raw, const MotionOptions& options) {
         m.jitter = 0.004;
         if (options.filter) filter(m, options.cutoff_hz > 0 ? options.cutoff_hz : 4.0);
     }
+    slopes_of_back(m, t);
     find_neutral(m, options);
     if (options.errors) finish_shared(m);
     return made;

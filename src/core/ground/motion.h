@@ -39,6 +39,12 @@ struct SharedError {
     double stature = 0, shoulder_width = 0; // m, of the moved world
 };
 
+/// Slopes of the back in the sagittal plane on a frame, degrees forward from upright, going up: tail to low back, low back to mid back, mid
+/// back to the seventh neck vertebra. From marked points; absent where one is missing or the picture does not show the plane.
+struct BackSlopes {
+    std::optional<double> low, middle, upper;
+};
+
 /// One entry a frame. Room: y up, z the way the student faces at the start, x to own left; origin on the floor midway between the ankles
 /// at the start. What the camera cannot tell carries a large sigma along the line of sight; it is never a number without one.
 struct Motion {
@@ -51,6 +57,7 @@ struct Motion {
     std::vector<double> facing;  // rad to own left from the start; frozen while the feet stay planted
     double facing_sigma = 0.02;  // rad
     std::vector<double> azimuth; // one camera: angle from the way the student faces to the camera, to own left, rad
+    double start_yaw = 0;        // rad, points in metres: of the way the student faced at the start in their own axes
     double start_azimuth = 0;    // the same in the room: of the first frames
     /// One camera: heel and toe (left heel, left toe, right heel, right toe) on the picture as if at the standing distance, m: (right, up).
     /// A foot that rests keeps its place here whatever its depth; a step towards the camera moves down. Empty for 3D points.
@@ -66,6 +73,9 @@ struct Motion {
     std::optional<Camera> camera;
     Vec3 camera_at = Vec3::Zero(); // m, in the room
     Neutral neutral;
+    std::vector<BackSlopes> back;     // a frame each; empty without marked points
+    double back_sigma = 0;            // degrees, of a slope
+    std::vector<BreathMark> breaths;
     std::string mirrored_hint;     // why the clip may be mirrored, or empty: "view"
     std::vector<std::size_t> grid; // frames on which shared errors are kept
     std::vector<SharedError> shared;

@@ -95,9 +95,19 @@ void hands(const Motion& m, std::vector<Event>& out) {
         }
         const Series slow = signal::low_pass(m.time_s, speed, 2.0);
         double peak = 0;
+        std::size_t onset = 0;
         for (std::size_t f = 1; f < m.frames(); ++f) {
             if (!std::isfinite(slow[f]) || !std::isfinite(slow[f - 1])) continue;
-            peak = std::max(peak, slow[f]);
+            if (slow[f] > peak) peak = slow[f];
+            // The move begins where its speed last passed a tenth of its peak on the way up.
+            if (slow[f - 1] <= 0.15 && slow[f] > 0.15) {
+                double most = slow[f];
+                for (std::size_t k = f; k < m.frames() && std::isfinite(slow[k]) && slow[k] > 0.15; ++k) most = std::max(most, slow[k]);
+                std::size_t k = f;
+                while (k > onset && std::isfinite(slow[k - 1]) && slow[k] > 0.1 * most) --k;
+                if (k > onset) out.push_back({EventKind::hand_onset, Part::hand, s, m.time_s[k], 0.08});
+                onset = f;
+            }
             // A stop: from a peak of at least 15 cm/s down to a tenth of it, or to what the points' noise allows.
             const double edge = std::max(0.1 * peak, 0.02);
             if (peak > 0.15 && slow[f - 1] >= edge && slow[f] < edge) {
@@ -106,6 +116,23 @@ void hands(const Motion& m, std::vector<Event>& out) {
             }
         }
     }
+}
+
+/// Rolling of the back: onsets and ends of the slope of each marked part, and of the head against its stand.
+void roll(const Motion& m, const Measures& ms, std::vector<Event>& out) {
+    if (m.back.empty()) return;
+    auto part = [&](Part p, auto value) {
+        Series y(m.frames(), NAN);
+        for (std::size_t f = 0; f < m.frames(); ++f)
+            if (const std::optional<double> v = value(f)) y[f] = *v;
+        moves(m.time_s, signal::fill_gaps(m.time_s, y, 0.25), 10, m.back_sigma, 2.0, EventKind::roll_onset, EventKind::roll_end, p, out);
+    };
+    part(Part::low_back, [&](std::size_t f) { return m.back[f].middle; });
+    part(Part::upper_back, [&](std::size_t f) { return m.back[f].upper; });
+    part(Part::neck, [&](std::size_t f) {
+        const auto& s = ms.series.at("head.pitch").samples[f];
+        return s.present() ? std::optional(-s.value) : std::nullopt;
+    });
 }
 
 void rise_and_sink(const Motion& m, const Measures& ms, std::vector<Event>& out) {
@@ -125,13 +152,14 @@ void rise_and_sink(const Motion& m, const Measures& ms, std::vector<Event>& out)
 } // namespace
 
 std::string_view event_name(EventKind k) {
-    constexpr std::array<std::string_view, 15> n{"heel_down",  "toe_down",    "flat",        "heel_up",   "toe_up",
+    constexpr std::array<std::string_view, 20> n{"heel_down",  "toe_down",    "flat",        "heel_up",   "toe_up",
                                                  "off",        "shift_onset", "shift_start", "shift_end", "stop",
-                                                 "turn_onset", "turn_end",    "hand_stop",   "low",       "high"};
+                                                 "turn_onset", "turn_end",    "hand_stop",   "low",       "high", "hand_onset", "breath_in", "breath_out", "roll_onset", "roll_end"};
     return n[static_cast<std::size_t>(k)];
 }
 std::string_view part_name(Part p) {
-    constexpr std::array<std::string_view, 7> n{"foot", "weight", "pelvis", "shoulders", "head", "hand", "hips"};
+    constexpr std::array<std::string_view, 11> n{"foot", "weight", "pelvis",   "shoulders",  "head", "hand",
+                                                 "hips", "breath", "low_back", "upper_back", "neck"};
     return n[static_cast<std::size_t>(p)];
 }
 
@@ -141,6 +169,9 @@ void find_events(const Motion& m, Measures& out) {
     turns(m, out, out.events);
     hands(m, out.events);
     rise_and_sink(m, out, out.events);
+    for (const auto& b : m.breaths)
+        out.events.push_back({b.in ? EventKind::breath_in : EventKind::breath_out, Part::breath, std::nullopt, b.time_s, 0.12});
+    roll(m, out, out.events);
     std::stable_sort(out.events.begin(), out.events.end(), [](const Event& a, const Event& b) { return a.time_s < b.time_s; });
 }
 

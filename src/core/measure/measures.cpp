@@ -298,6 +298,56 @@ void turn_rate(const Motion& m, Measures& out) {
     out.series["pelvis.turn_rate"] = std::move(series);
 }
 
+/// Rounding of the upper back and hollow of the low back against the quiet stand, where points are marked.
+void curve_of_back(const Motion& m, Measures& out) {
+    for (const bool upper : {true, false}) {
+        const char* id = upper ? "back.upper" : "back.lower";
+        MeasureSeries s = blank(id, std::nullopt, m.frames(), Absent::not_marked);
+        Series quiet;
+        auto curve = [&](std::size_t f) -> std::optional<double> {
+            if (m.back.empty() || !m.back[f].middle || !(upper ? m.back[f].upper : m.back[f].low)) return std::nullopt;
+            return upper ? *m.back[f].upper - *m.back[f].middle : *m.back[f].low - *m.back[f].middle;
+        };
+        const bool stood = m.neutral.source == NeutralSource::quiet_second;
+        for (std::size_t f = 0; stood && f < m.frames(); ++f)
+            if (m.time_s[f] >= m.neutral.from_s && m.time_s[f] <= m.neutral.to_s)
+                if (const auto c = curve(f)) quiet.push_back(*c);
+        for (std::size_t f = 0; f < m.frames(); ++f)
+            if (const auto c = curve(f)) {
+                if (quiet.empty()) {
+                    s.samples[f].absent = Absent::no_neutral;
+                    continue;
+                }
+                s.samples[f] = {*c - signal::median(quiet), 1.414 * m.back_sigma, Absent::none};
+                s.samples[f].own = static_cast<float>(1.414 * m.back_sigma);
+            }
+        out.series[id] = std::move(s);
+    }
+}
+
+/// Marked breath against the course of the hips: an in-breath against the nearest low (rising begins), an out-breath against the nearest
+/// high; positive when the breath comes later.
+void breathe(const Motion& m, Measures& out) {
+    MeasureSeries lag = blank("breath.lag", std::nullopt, m.frames(), Absent::not_marked);
+    for (std::size_t k = 0; k < m.breaths.size(); ++k) {
+        const auto& b = m.breaths[k];
+        const Event* best = nullptr;
+        for (const auto& e : out.events)
+            if (e.kind == (b.in ? EventKind::low : EventKind::high) &&
+                (!best || std::abs(e.time_s - b.time_s) < std::abs(best->time_s - b.time_s)))
+                best = &e;
+        if (!best || std::abs(best->time_s - b.time_s) > 3) continue;
+        const double until = k + 1 < m.breaths.size() ? m.breaths[k + 1].time_s : b.time_s + 5;
+        for (std::size_t f = 0; f < m.frames(); ++f)
+            if (m.time_s[f] >= b.time_s && m.time_s[f] < until) {
+                // A tap follows what is felt by about a quarter of a second, more or less.
+                lag.samples[f] = {b.time_s - best->time_s, std::hypot(best->sigma_s, 0.12), Absent::none};
+                lag.samples[f].own = static_cast<float>(lag.samples[f].sigma);
+            }
+    }
+    out.series["breath.lag"] = std::move(lag);
+}
+
 } // namespace
 
 std::string_view absent_name(Absent a) {
@@ -339,9 +389,9 @@ Measures measure(const Motion& m, const MeasureOptions& options) {
     weigh(m, options.sex, out);
     wander(m, own, out);
     turn_rate(m, out);
-    for (const char* id : {"back.upper", "back.lower", "breath.lag"})
-        out.series[id] = blank(id, std::nullopt, m.frames(), Absent::not_marked);
+    curve_of_back(m, out);
     find_events(m, out);
+    breathe(m, out);
     return out;
 }
 

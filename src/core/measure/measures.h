@@ -90,8 +90,13 @@ enum class EventKind {
     hand_stop,
     low,
     high, // of the hips
+    hand_onset,
+    breath_in,
+    breath_out,  // marked
+    roll_onset,
+    roll_end,    // of a part of the back, marked
 };
-enum class Part { foot, weight, pelvis, shoulders, head, hand, hips };
+enum class Part { foot, weight, pelvis, shoulders, head, hand, hips, breath, low_back, upper_back, neck };
 std::string_view event_name(EventKind k);
 std::string_view part_name(Part p);
 

@@ -31,7 +31,8 @@ std::optional<double> cell(std::string_view s) {
 }
 
 struct Columns {
-    int time = -1;
+    int time = -1, breath = -1;
+    std::array<std::array<int, 5>, extra_count> extra; // x_px y_px x_m y_m z_m
     std::array<std::array<int, 8>, point_count> of; // x_px y_px vis x_m y_m z_m sigma_px sigma_m
     bool px = true, m = true, m_sigma = false;
 };
@@ -40,12 +41,19 @@ Result<Columns> columns(std::string_view header) {
     static constexpr std::array<std::string_view, 8> endings{"_x_px", "_y_px", "_vis", "_x_m", "_y_m", "_z_m", "_sigma_px", "_sigma_m"};
     Columns c;
     for (auto& o : c.of) o.fill(-1);
+    for (auto& o : c.extra) o.fill(-1);
+    static constexpr std::array<std::string_view, 5> extra_endings{"_x_px", "_y_px", "_x_m", "_y_m", "_z_m"};
     const auto names = split(header);
     for (std::size_t i = 0; i < names.size(); ++i) {
         std::string_view n = names[i];
         while (!n.empty() && (n.back() == '\r' || n.back() == ' ' || n.back() == '"')) n.remove_suffix(1);
         while (!n.empty() && (n.front() == '"' || n.front() == ' ' || static_cast<unsigned char>(n.front()) >= 0x80)) n.remove_prefix(1);
         if (n == "time_s") c.time = static_cast<int>(i);
+        if (n == "breath") c.breath = static_cast<int>(i);
+        for (std::size_t e = 0; e < extra_endings.size(); ++e)
+            if (n.ends_with(extra_endings[e]))
+                if (const auto p = extra_from_name(n.substr(0, n.size() - extra_endings[e].size())))
+                    c.extra[static_cast<std::size_t>(*p)][e] = static_cast<int>(i);
         for (std::size_t e = 0; e < endings.size(); ++e)
             if (n.ends_with(endings[e]))
                 if (const auto p = point_from_name(n.substr(0, n.size() - endings[e].size())))
@@ -178,6 +186,21 @@ Result<Track> parse_points(const std::string& text) {
             std::array<double, point_count> s{};
             for (std::size_t p = 0; p < point_count; ++p) s[p] = std::clamp(value(head->of[p][7]).value_or(0), 0.0, 1.0);
             t.m_sigma.push_back(s);
+        }
+        ExtraPoints extra;
+        bool any = false;
+        for (std::size_t e = 0; e < extra_count; ++e) {
+            const auto& o = head->extra[e];
+            const auto x = value(head->m ? o[2] : o[0]), y = value(head->m ? o[3] : o[1]), z = head->m ? value(o[4]) : std::optional(0.0);
+            if (x && y && z) extra[e] = Vec3(*x, *y, *z), any = true;
+        }
+        if (any) t.layers.extra.emplace_back(static_cast<std::uint32_t>(t.frames()), extra);
+        if (head->breath >= 0 && static_cast<std::size_t>(head->breath) < cells.size()) {
+            std::string_view b = cells[static_cast<std::size_t>(head->breath)];
+            while (!b.empty() && (b.back() == '\r' || b.back() == ' ' || b.back() == '"')) b.remove_suffix(1);
+            while (!b.empty() && (b.front() == ' ' || b.front() == '"')) b.remove_prefix(1);
+            if (b != "in" && b != "out" && !b.empty()) return fail(Code::bad_value, where + ": breath");
+            if (!b.empty()) t.layers.breaths.push_back({*time, b == "in"});
         }
         t.time_s.push_back(*time);
         t.px.push_back(has_px ? std::optional(px) : std::nullopt);
