@@ -73,8 +73,8 @@ struct Motion {
     std::optional<Camera> camera;
     Vec3 camera_at = Vec3::Zero(); // m, in the room
     Neutral neutral;
-    std::vector<BackSlopes> back;     // a frame each; empty without marked points
-    double back_sigma = 0;            // degrees, of a slope
+    std::vector<BackSlopes> back; // a frame each; empty without marked points
+    double back_sigma = 0;        // degrees, of a slope
     std::vector<BreathMark> breaths;
     std::string mirrored_hint;     // why the clip may be mirrored, or empty: "view"
     std::vector<std::size_t> grid; // frames on which shared errors are kept

@@ -1,0 +1,119 @@
+// One camera: the body in the room, and what the clip would be were one figure of the camera off.
+#include "core/ground/grounding.h"
+#include "core/ground/picture.h"
+#include <algorithm>
+
+namespace bevel::grounding {
+namespace {
+
+using signal::Series;
+
+/// From the level frame to the room: forward and left of the student at the start.
+struct ToRoom {
+    double c, s; // of the start azimuth against the optical axis
+    Vec3 origin = Vec3::Zero();
+    Vec3 operator()(const Vec3& p) const { return Vec3(p.x() * c - p.z() * s, p.y(), -p.z() * c - p.x() * s) - origin; }
+};
+
+} // namespace
+
+Result<Motion> from_picture(const Track& t, const MotionOptions& o) {
+    Picture picture(t, o);
+    if (auto ok = picture.look(); !ok) return tl::unexpected(ok.error());
+    Motion m;
+    const auto n = t.frames();
+    m.time_s = t.time_s;
+    m.rate = signal::median_rate(m.time_s);
+    m.m.resize(n);
+    m.sigma.resize(n);
+    m.valid.assign(n, false);
+    m.foot_place.assign(n, {});
+    m.facing.assign(n, 0);
+    m.azimuth.assign(n, 0);
+    m.stature = picture.stature();
+    m.stature_sigma = picture.stature_sigma();
+    m.scale_from = picture.scale_from();
+    m.floor_known = picture.floor_known();
+    m.vertical_known = picture.vertical_known();
+    m.facing_sigma = picture.azimuth_sigma();
+    m.mirrored_hint = picture.mirrored_hint();
+    const Camera c = picture.camera({});
+    m.camera = c;
+    m.vertical_sigma = std::hypot(c.roll.sigma, 0.5 * c.pitch.sigma);
+    m.start_azimuth = picture.azimuth().front();
+    std::vector<std::size_t> all(n);
+    for (std::size_t i = 0; i < n; ++i) all[i] = i;
+    const auto depth = picture.depths(c, {}, all);
+    ToRoom room{std::cos(m.start_azimuth), std::sin(m.start_azimuth)};
+    for (std::size_t i = 0; i < n; ++i) {
+        m.facing[i] = wrap(m.start_azimuth - picture.azimuth()[i]);
+        if (!t.px[i]) continue;
+        m.valid[i] = true;
+        m.azimuth[i] = wrap(picture.azimuth()[i] - picture.to_sight(i, c));
+        const Body3 level = picture.level(i, c, depth.of[0][i], depth.of[1][i], {});
+        for (std::size_t k = 0; k < point_count; ++k) m.m[i][k] = room(level[k]);
+        m.sigma[i] = picture.sigma(i, c, 0.5 * (depth.of[0][i] + depth.of[1][i]));
+        m.foot_place[i] = picture.foot_place(i, c);
+    }
+    Series x0, z0, az;
+    for (std::size_t i = 0; i < n; ++i)
+        if (m.valid[i]) {
+            if (x0.size() < 15) {
+                const Vec3 a = mid(m.m[i], left_ankle);
+                x0.push_back(a.x());
+                z0.push_back(a.z());
+            }
+            az.push_back(wrap(m.azimuth[i] - m.azimuth[n / 2]));
+        }
+    room.origin = Vec3(signal::median(x0), 0, signal::median(z0));
+    for (std::size_t i = 0; i < n; ++i)
+        for (auto& p : m.m[i]) p -= room.origin;
+    m.camera_at = room(Vec3(0, c.height.value, 0));
+    const double usual = m.azimuth[n / 2] + signal::median(az);
+    m.has_x = std::abs(std::cos(usual)) >= 0.707;
+    m.has_z = !m.has_x;
+    const double to_axis = std::abs(wrap(2 * usual) / 2); // distance to front or back
+    if (to_axis > 25 * deg && to_axis < 65 * deg)
+        m.view = View::oblique;
+    else if (m.has_x)
+        m.view = std::cos(usual) > 0 ? View::front : View::back;
+    else
+        m.view = std::sin(usual) > 0 ? View::left : View::right;
+    fill(m);
+    if (!o.errors) return m;
+    // The clip as it would be were one figure off by one sigma; what the filter takes out is the same in both and drops out.
+    for (double s = m.time_s.front(); s <= m.time_s.back(); s += grid_step) {
+        const auto i = static_cast<std::size_t>(std::lower_bound(m.time_s.begin(), m.time_s.end(), s) - m.time_s.begin());
+        if (i < n && t.px[i] && (m.grid.empty() || i > m.grid.back())) m.grid.push_back(i);
+    }
+    const std::array<std::pair<const char*, Off>, 9> offs{{{"focal", {.focal = 1}},
+                                                           {"pitch", {.pitch = 1}},
+                                                           {"roll", {.roll = 1}},
+                                                           {"distortion", {.distortion = 1}},
+                                                           {"scale", {.scale = 1}},
+                                                           {"floor", {.floor = 1}},
+                                                           {"depth", {.depth = 1}},
+                                                           {"left_foot", {.left_foot = 1}},
+                                                           {"right_foot", {.right_foot = 1}}}};
+    for (const auto& [what, off] : offs) {
+        const Camera moved = picture.camera(off);
+        const auto d = picture.depths(moved, off, m.grid);
+        SharedError e;
+        e.what = what;
+        e.person = e.what == "scale" || e.what == "left_foot" || e.what == "right_foot";
+        e.stature = m.stature * (off.scale != 0 ? 1 + picture.scale_sigma() : 1);
+        e.moved.reserve(m.grid.size());
+        for (std::size_t g = 0; g < m.grid.size(); ++g) {
+            const auto i = m.grid[g];
+            const Body3 a = picture.level(i, c, depth.of[0][i], depth.of[1][i], {}),
+                        b = picture.level(i, moved, d.of[0][g], d.of[1][g], off);
+            Body3 delta;
+            for (std::size_t k = 0; k < point_count; ++k) delta[k] = room(b[k]) - room(a[k]);
+            e.moved.push_back(delta); // as a difference for now
+        }
+        m.shared.push_back(std::move(e));
+    }
+    return m;
+}
+
+} // namespace bevel::grounding
