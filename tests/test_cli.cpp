@@ -37,7 +37,7 @@ private slots:
             for (const char* key : {"rule", "measure", "side", "phase", "repetitions", "value", "sigma", "band", "unit", "verdict",
                                     "severity", "time_s", "cue"})
                 QVERIFY2(f.contains(key), key);
-            found = found || (f["check"] == "shift_complete" && f["verdict"] == "outside");
+            found = found || (f["check"] == "shift_arrives" && f["verdict"] == "outside");
         }
         QVERIFY(found);
         QCOMPARE(run({"letter", at("r.json"), "-o", at("l.pdf")}), 0);

@@ -71,7 +71,7 @@ private slots:
         row("gaze_at_the_moon", "knee_in=18", View::front, "knee_in");
         row("part_the_horses_mane", "knee_past_toe=16", View::left, "front_knee_ahead");
         row("part_the_horses_mane", "early_weight=1.6", View::three_d, "shift_after_flat");
-        row("gaze_at_the_moon", "shift_incomplete=0.28", View::front, "shift_complete");
+        row("gaze_at_the_moon", "shift_incomplete=0.28", View::front, "shift_arrives");
         row("separate_the_clouds", "lean_forward=16", View::left, "trunk_lean");
         row("separate_the_clouds", "lean_side.left=13", View::front, "trunk_side");
         row("separate_the_clouds", "head_forward=10", View::right, "head");

@@ -194,7 +194,7 @@ private slots:
     void turned_hips_and_a_missing_neutral_leave_figures_out() {
         sim::TakeOptions o = sim::take_of(7, 1.7);
         o.student.score.repetitions = 1;
-        const sim::Take take(test::movement("gaze_at_the_moon"), o);
+        const sim::Take take(test::kept_movement("gaze_at_the_moon"), o);
         MotionOptions mo;
         mo.view = View::front;
         mo.stature_m = 1.7;

@@ -25,7 +25,7 @@ int film(const std::filesystem::path& folder, const char* program) {
         const auto file = folder / ("take-" + std::to_string(k) + ".track");
         if (std::filesystem::exists(file)) continue;
         const auto odd = test::picture_take(k);
-        const sim::Take take(test::movement(odd.movement), odd.options);
+        const sim::Take take(test::kept_movement(odd.movement), odd.options);
         Track t = take.track();
         for (auto& f : t.m) f.reset();
         t.model = "full";

@@ -15,7 +15,7 @@ std::string side_word(const Finding& f) {
     return !f.side ? "" : *f.side == Side::left ? "left" : "right";
 }
 std::string key_of(const Finding& f) {
-    return f.check + "/" + side_word(f);
+    return f.key() + "/" + side_word(f);
 }
 
 Result<bool> film(const SceneClip& c, const Movement& movement, const fs::path& file) {
@@ -37,10 +37,10 @@ Result<bool> decide(Library& library, const Clip& clip, const Review& review, co
     letter.opening = "Dear " + name.substr(0, name.find(' ')) + ", thank you for your clip.";
     letter.closing = "Take one of these at a time. Warm wishes,";
     for (const auto& f : review.findings) {
-        if (f.verdict == Verdict::inside && letter.praise.empty() && !f.good.empty()) letter.praise = key_of(f);
+        if (f.verdict == Verdict::inside && f.sure && letter.praise.empty() && !f.good.empty()) letter.praise = key_of(f);
         if (f.verdict != Verdict::outside) continue;
         const bool keep = letter.checks.size() < 3;
-        if (auto ok = library.save_decision(clip.id, {f.check, side_word(f), keep ? Choice::kept : Choice::set_aside, "", ""}); !ok)
+        if (auto ok = library.save_decision(clip.id, {f.key(), side_word(f), keep ? Choice::kept : Choice::set_aside, "", ""}); !ok)
             return ok;
         if (keep) letter.checks.push_back(key_of(f));
     }

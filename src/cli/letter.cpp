@@ -77,7 +77,7 @@ int letter(const Words& words, const Environment& env) {
     c.student = QStringLiteral("you");
     c.date = QDate::currentDate();
     for (const auto& f : file->findings)
-        if (f.verdict == Verdict::inside && c.praise.isEmpty()) c.praise = QString::fromStdString(f.good);
+        if (f.verdict == Verdict::inside && f.sure && c.praise.isEmpty()) c.praise = QString::fromStdString(f.good);
     const auto ok = target.extension() == ".pdf" ? ui::write_letter_pdf(target, c) : write_text(target, ui::letter_html(c).toStdString());
     return ok ? 0 : complain(ok.error());
 }

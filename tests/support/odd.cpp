@@ -251,7 +251,7 @@ bool odd_errors(std::uint64_t number, std::map<std::string, std::vector<Error>>&
 bool picture_errors(int number, const Track& raw, std::map<std::string, std::vector<Error>>& mean,
                     std::map<std::string, std::vector<Error>>& one, std::string& why) {
     const OddTake odd = picture_take(number);
-    const sim::Take take(movement(odd.movement), odd.options);
+    const sim::Take take(kept_movement(odd.movement), odd.options);
     MotionOptions o;
     o.stature_m = odd.options.student.stature_m;
     const auto motion = make_motion(raw, o);

@@ -15,6 +15,12 @@ inline Movement movement(const std::string& id) {
     return m ? *m : Movement{};
 }
 
+/// A movement as it was when the kept takes were drawn; it does not change with the shipped one.
+inline Movement kept_movement(const std::string& id) {
+    auto m = load_movement(std::filesystem::path(BEVEL_SOURCE_DIR) / "tests/data/odd/movements" / (id + ".json"));
+    return m ? *m : Movement{};
+}
+
 /// Metres only.
 inline Track room_track(const sim::Take& take) {
     Track t = take.track();

@@ -1,6 +1,6 @@
 // Judgement by the movement's checks: values held against bands, merged over repetitions, ordered from the ground up.
 #pragma once
-#include "core/align/align.h"
+#include "core/judge/summary.h"
 
 namespace bevel {
 
@@ -24,30 +24,50 @@ struct Outcome {
     Absent absent = Absent::none;
 };
 
+enum class Direction { none, low, high };
+std::string_view direction_name(Direction d);
+
 struct Finding {
     std::string check, rule, measure, unit, phase; // phase: id of the one where it shows most
     std::optional<Side> side;
+    Direction direction = Direction::none; // which end of the band it is beyond
     Family family = Family::feet;
     Severity severity = Severity::shape;
     Verdict verdict = Verdict::cannot_tell;
     Absent absent = Absent::none;
-    std::vector<int> repetitions; // those outside
+    std::vector<int> repetitions; // those outside on this side of the band
     int judged = 0;               // repetitions in which it could be told
-    double value = 0, sigma = 0, time_s = 0;
+    double value = 0, sigma = 0, time_s = 0; // combined over the repetitions it rests on; the moment is the one that shows it most
+    double own = 0, clip = 0, person = 0;    // parts of sigma
     std::optional<double> low, high;
     bool widened = false;
-    std::string cue, good;             // wording of the movement file
+    bool once = false;                 // beyond the band for certain, but in too few repetitions to be a fault
+    bool sure = false;                 // inside beyond its error: may be praised
+    bool allowed = false;              // outside the usual band, inside the one agreed with this student
+    double share_outside = 0;          // of the moments of those repetitions
+    double matters = 0;                // smallest amount worth a remark
+    BandLevel whose = BandLevel::rule; // whose band is in force
+    std::string cue, good;             // what to do; what to praise
     std::string reason;                // why the band differs from the usual, or empty
+    std::string film;                  // what to film where it cannot be told
     std::vector<std::string> cause_of; // checks higher up that this may cause
     std::vector<Outcome> outcomes;     // one a repetition of that side
     /// How far outside, in the measure's unit, signed towards where it must go back from; 0 inside.
     double excess() const;
+    /// What counts as one size of the band, in the measure's unit: half of it, or what matters where it has one end. Never 0.
+    double scale() const;
+    /// What decisions and letters know it by: check and direction.
+    std::string key() const;
 };
 
-/// All checks of the movement, ordered: safety first, then from the ground up; within that the surest first.
-std::vector<Finding> judge(const Motion& motion, const Measures& measures, const Alignment& alignment, const Movement& movement);
+/// Findings from what was summarised: safety first, then from the ground up; within that the surest first. Bands are those of the
+/// movement's checks, which must be the ones (in order) that were summarised; only their bands, edges and words may have changed.
+std::vector<Finding> judge(const Summaries& summaries, const Alignment& alignment, const Movement& movement,
+                           const RuleBook& rules = rule_book());
 
 /// Verdict of a value against a band: outside only beyond 1.64 sigma and beyond `edge`; cannot tell when sigma exceeds half the band.
-Verdict verdict_of(double value, double sigma, std::optional<double>& low, std::optional<double>& high, double edge, bool& widened);
+/// A band with one end has no width: `matters` stands for half of it where it is stated.
+Verdict verdict_of(double value, double sigma, std::optional<double>& low, std::optional<double>& high, double edge, bool& widened,
+                   double matters = 0);
 
 } // namespace bevel

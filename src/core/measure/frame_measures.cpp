@@ -160,6 +160,14 @@ Value arm_air(const Body3& b, const Build& c) {
     const Vec3 arm = at(b, c, left_elbow) - at(b, c, left_shoulder), down = at(b, c, left_hip) - at(b, c, left_shoulder);
     return std::atan2(arm.cross(down).norm(), arm.dot(down)) / deg;
 }
+Value elbow_drop(const Body3& b, const Build& c) {
+    const Vec3 shoulder = at(b, c, left_shoulder), elbow = at(b, c, left_elbow), wrist = at(b, c, left_wrist);
+    const double along = (elbow - shoulder).norm() / ((elbow - shoulder).norm() + (wrist - elbow).norm());
+    return 100 * (shoulder.y() + along * (wrist.y() - shoulder.y()) - elbow.y());
+}
+Value hand_ahead(const Body3& b, const Build& c) {
+    return (at(b, c, left_wrist).z() - mid(b, left_shoulder).z()) / c.shoulder_width;
+}
 Value hand_height(const Body3& b, const Build& c) {
     return at(b, c, left_wrist).y() / c.stature;
 }
@@ -216,6 +224,8 @@ const std::vector<FrameMeasure>& frame_measures() {
         {"shoulder.gap", Axis::any, {left_ear, left_shoulder}, shoulder_gap},
         {"elbow.flexion", Axis::room, {left_shoulder, left_elbow, left_wrist}, elbow_flexion},
         {"arm.air", Axis::room, {left_shoulder, left_elbow, left_hip}, arm_air},
+        {"elbow.drop", Axis::any, {left_shoulder, left_elbow, left_wrist}, elbow_drop},
+        {"hand.ahead", Axis::forward, {left_wrist, left_shoulder, right_shoulder}, hand_ahead},
         {"hand.height", Axis::any, {left_wrist}, hand_height},
         {"hand.centre", Axis::sideways, {left_wrist, left_shoulder, right_shoulder, left_hip, right_hip}, hand_centre},
         {"palm", Axis::room, hand, palm},

@@ -21,9 +21,9 @@ std::string keyed(const std::string& id, std::optional<Side> side) {
 Absent seen(const Motion& m, std::size_t f, Axis axis, const MeasureInfo& info) {
     if (!m.from_pictures() || axis == Axis::any) return Absent::none;
     if (axis == Axis::room) return Absent::view;
-    if (axis == Axis::plan) return Absent::none; // the errors decide
+    if (axis == Axis::plan && !info.turned_deg) return Absent::none; // the errors decide
     const double c = std::abs(std::cos(m.azimuth[f])), s = std::abs(std::sin(m.azimuth[f]));
-    const double off = axis == Axis::sideways ? std::atan2(s, c) / deg : std::atan2(c, s) / deg;
+    const double off = axis == Axis::sideways || axis == Axis::plan ? std::atan2(s, c) / deg : std::atan2(c, s) / deg;
     // The gate is for the part itself, turned from where the picture would show it squarely.
     const double most = info.turned_deg.value_or(45);
     if (off <= most + 1e-9) return Absent::none;
@@ -230,6 +230,8 @@ MeasureSeries blank(const char* id, std::optional<Side> side, std::size_t n, Abs
 void wander(const Motion& m, const std::vector<Body3>& own, Measures& out) {
     const double foot = m.neutral.foot > 0 ? m.neutral.foot : 0.152 * m.stature;
     for (const Side s : {Side::left, Side::right}) {
+        MeasureSeries away = blank("foot.away", s, m.frames(), Absent::foot_off);
+        std::vector<Vec3> places; // where it stood, one after the other
         MeasureSeries drift = blank("foot.drift", s, m.frames(), Absent::foot_off),
                       knee = blank("knee.drift", s, m.frames(), Absent::foot_off);
         std::optional<Vec3> set, knee_set; // place of the foot and own place of the knee when it was set down
@@ -257,6 +259,14 @@ void wander(const Motion& m, const std::vector<Body3>& own, Measures& out) {
                 return q;
             };
             drift.samples[f] = sample(length / foot, 1.414 * ps.across / foot);
+            // Against where it stood before the last step.
+            if (places.empty() || (c - places.back()).cwiseProduct(Vec3(1, 0, 1)).norm() > 0.4 * foot) places.push_back(c);
+            if (places.size() < 3 || m.from_pictures()) {
+                away.samples[f].absent = m.from_pictures() ? Absent::view : Absent::no_event;
+            } else {
+                const Vec3 by = c - places[places.size() - 3];
+                away.samples[f] = sample(std::hypot(by.x(), by.z()) / foot, 1.414 * ps.across / foot);
+            }
             const Absent turned = seen(m, f, Axis::sideways, *measure_info("knee.drift"));
             // A knee that moves forward looks as if it moved sideways, by the depth that is not told and by the error of the facing.
             const double slant = m.from_pictures() ? std::abs(std::sin(m.azimuth[f])) : 0;
@@ -266,6 +276,7 @@ void wander(const Motion& m, const std::vector<Body3>& own, Measures& out) {
                                   : Sample{0, 0, turned};
         }
         out.series[keyed("foot.drift", s)] = std::move(drift);
+        out.series[keyed("foot.away", s)] = std::move(away);
         out.series[keyed("knee.drift", s)] = std::move(knee);
     }
     MeasureSeries facing = blank("step.facing", std::nullopt, m.frames(), Absent::no_body);
@@ -277,10 +288,15 @@ void wander(const Motion& m, const std::vector<Body3>& own, Measures& out) {
     out.series["step.facing"] = std::move(facing);
 }
 
+/// Of noise below 6 Hz a low-pass at 2 Hz leaves a third of the power, and its derivative has 2 pi times 1.15 Hz of that, 1/s.
+constexpr double rate_of_noise = 0.577 * 2 * std::numbers::pi * 1.15;
+
 /// Turn of the pelvis per second, for the rule that it rests while a foot is off.
 void turn_rate(const Motion& m, Measures& out) {
     const auto& turn = out.series.at("pelvis.turn");
-    const Series rate = signal::derivative(m.time_s, signal::low_pass(m.time_s, present_values(turn), 2.0));
+    Series room = present_values(turn); // against the room, so that a step of the facing is no turn of the pelvis
+    for (std::size_t f = 0; f < m.frames(); ++f) room[f] += m.facing[f] / deg;
+    const Series rate = signal::derivative(m.time_s, signal::low_pass(m.time_s, room, 2.0));
     MeasureSeries series = blank("pelvis.turn_rate", std::nullopt, m.frames(), Absent::view);
     for (std::size_t f = 0; f < m.frames(); ++f) {
         auto& s = series.samples[f];
@@ -291,11 +307,30 @@ void turn_rate(const Motion& m, Measures& out) {
             continue;
         }
         s.value = std::abs(rate[f]);
-        // Noise of the turn, of which a derivative after 2 Hz lets through about 2 pi times 1.2 Hz; the filter takes two thirds of it.
-        s.own = static_cast<float>(std::max(0.5, turn.samples[f].own * 2 * std::numbers::pi * 1.2 * 0.35));
+        s.own = static_cast<float>(std::max(0.5, turn.samples[f].own * rate_of_noise));
         s.sigma = s.own;
     }
     out.series["pelvis.turn_rate"] = std::move(series);
+    for (const Side side : {Side::left, Side::right}) {
+        MeasureSeries foot = blank("foot.turn_rate", side, m.frames(), Absent::view);
+        if (!m.from_pictures()) {
+            // Against the room: the student's own turn and the toe-out together.
+            const auto& angle = out.series.at(keyed("foot.angle", side));
+            Series yaw = present_values(angle), own;
+            for (std::size_t f = 0; f < m.frames(); ++f) {
+                yaw[f] = m.facing[f] / deg + (side == Side::left ? yaw[f] : -yaw[f]);
+                if (angle.samples[f].present()) own.push_back(angle.samples[f].own);
+            }
+            const Series speed = signal::derivative(m.time_s, signal::low_pass(m.time_s, yaw, 2.0));
+            const double noise = own.empty() ? 1 : std::max(0.5, signal::median(own) * rate_of_noise);
+            for (std::size_t f = 0; f < m.frames(); ++f)
+                if (std::isfinite(speed[f])) {
+                    foot.samples[f] = {std::abs(speed[f]), noise, Absent::none};
+                    foot.samples[f].own = static_cast<float>(noise);
+                }
+        }
+        out.series[keyed("foot.turn_rate", side)] = std::move(foot);
+    }
 }
 
 /// Rounding of the upper back and hollow of the low back against the quiet stand, where points are marked.
@@ -346,6 +381,20 @@ void breathe(const Motion& m, Measures& out) {
             }
     }
     out.series["breath.lag"] = std::move(lag);
+    MeasureSeries ratio = blank("breath.ratio", std::nullopt, m.frames(), Absent::not_marked);
+    for (std::size_t k = 1; k + 1 < m.breaths.size(); ++k) {
+        if (m.breaths[k].in || !m.breaths[k - 1].in || !m.breaths[k + 1].in) continue;
+        const double in = m.breaths[k].time_s - m.breaths[k - 1].time_s, breath_out = m.breaths[k + 1].time_s - m.breaths[k].time_s;
+        const double r = breath_out / in, sigma = r * 0.12 * 1.414 * std::hypot(1 / in, 1 / breath_out);
+        for (std::size_t f = 0; f < m.frames(); ++f)
+            if (m.time_s[f] >= m.breaths[k - 1].time_s && m.time_s[f] < m.breaths[k + 1].time_s) {
+                ratio.samples[f] = {r, sigma, Absent::none};
+                ratio.samples[f].own = static_cast<float>(sigma);
+            }
+    }
+    out.series["breath.ratio"] = std::move(ratio);
+    out.series["range.used"] = blank("range.used", std::nullopt, m.frames(), Absent::not_recorded);
+    out.series["tool.spacing"] = blank("tool.spacing", std::nullopt, m.frames(), Absent::not_marked);
 }
 
 } // namespace
@@ -353,7 +402,7 @@ void breathe(const Motion& m, Measures& out) {
 std::string_view absent_name(Absent a) {
     constexpr std::array<std::string_view, absent_count> names{"none",     "view",       "no_body",    "turned",      "foreshortened",
                                                                "toes_out", "feet_close", "no_neutral", "no_vertical", "foot_off",
-                                                               "no_event", "hidden",     "not_marked", "no_floor"};
+                                                               "no_event", "hidden",     "not_marked", "no_floor",    "not_recorded", "supported", "seated", "no_occasion"};
     return names[static_cast<std::size_t>(a)];
 }
 

@@ -23,8 +23,12 @@ enum class Absent {
     hidden,        // the foot is hidden in part, and the moment is told too roughly
     not_marked,    // needs points or moments that a person marks
     no_floor,      // the floor is not known, and the feet stand at different depths
+    not_recorded,  // needs a recorded range of this student
+    supported,     // a hand on a support carries part of the weight
+    seated,        // seated practice has rules of its own
+    no_occasion,   // what the rule is about does not happen here
 };
-inline constexpr std::size_t absent_count = 14;
+inline constexpr std::size_t absent_count = 18;
 std::string_view absent_name(Absent a);
 
 struct Sample {
@@ -65,6 +69,7 @@ struct MeasureSeries {
 /// a way back are shifts of their own or none.
 struct Shift {
     double onset_s = 0, start_s = 0, end_s = 0; // 10 % of peak speed; 10 % and 90 % of the way
+    double rest_s = 0;                          // below 10 % of peak speed again; its sigma is that of the onset
     double from = 0, to = 0;                    // share on the left foot before and after
     int peaks = 1;                              // prominent peaks of speed
     double stop_s = 0;                          // longest halt on the way
@@ -84,6 +89,7 @@ enum class EventKind {
     shift_onset,
     shift_start,
     shift_end,
+    shift_rest,
     stop, // of the weight
     turn_onset,
     turn_end, // of pelvis, shoulders or head
@@ -99,6 +105,8 @@ enum class EventKind {
 enum class Part { foot, weight, pelvis, shoulders, head, hand, hips, breath, low_back, upper_back, neck };
 std::string_view event_name(EventKind k);
 std::string_view part_name(Part p);
+std::optional<EventKind> event_from_name(std::string_view name);
+std::optional<Part> part_from_name(std::string_view name);
 
 struct Event {
     EventKind kind;

@@ -120,6 +120,10 @@ private:
         const double sure = std::clamp((0.2 - moving / peak) / 0.1, 0.0, 1.0), apart_s = std::abs(s.onset_s - shaped);
         s.onset_s = sure * s.onset_s + (1 - sure) * shaped;
         s.onset_s = std::min(s.onset_s, s.start_s);
+        // The same the other way round for where it comes to rest.
+        const double rests = last < hi ? signal::crossing(ts, v, last, up * moving) : ts[last],
+                     shaped_rest = s.end_s + 1.13 * std::max(0.0, s.end_s - when(0.7).first);
+        s.rest_s = std::max(s.end_s, sure * rests + (1 - sure) * shaped_rest);
         for (std::size_t k = 0; k + 1 < runs.size(); ++k) s.stop_s = std::max(s.stop_s, ts[runs[k + 1].from] - ts[runs[k].to]);
         Series speed;
         for (std::size_t i = first; i <= last; ++i) speed.push_back(up * v[i]);

@@ -234,6 +234,12 @@ void weigh(const Motion& m, Sex sex, Measures& out) {
     const auto front_raw = course(along.moving, full || m.has_z ? Absent::none : Absent::view, shaken);
     out.series["weight.left"] = column("weight.left", std::nullopt, shown(left_raw));
     out.series["weight.left_raw"] = column("weight.left_raw", std::nullopt, left_raw);
+    for (const Side s : {Side::left, Side::right}) {
+        std::vector<Sample> one = full || m.has_x ? out.series["weight.left"].samples : course(along.still, Absent::none, own);
+        for (auto& v : one)
+            if (v.present()) v.value = std::clamp(s == Side::left ? v.value : 1 - v.value, 0.0, 1.0);
+        out.series[s == Side::left ? "weight.foot.left" : "weight.foot.right"] = column("weight.foot", s, std::move(one));
+    }
     MeasureSeries front = column("weight.front", std::nullopt, shown(front_raw));
     for (std::size_t f = 0; f < n; ++f) {
         auto& s = front.samples[f];
@@ -278,11 +284,21 @@ void weigh(const Motion& m, Sex sex, Measures& out) {
             Vec3 d = 0.72 * (toe - h), rel = out.centre[f] - h;
             d.y() = rel.y() = 0;
             if (d.norm() < 0.08) continue;
+            if (!full) { // a foot that points out of the picture: its line is not told
+                const Vec3 across = Vec3(0, 1, 0).cross(m.camera_at - h).normalized();
+                if (std::abs((toe - h).dot(across)) < *measure_info("weight.heel")->share * 0.152 * m.stature) {
+                    heel[f].absent = Absent::foreshortened;
+                    continue;
+                }
+            }
             const double per = 1 / d.norm();
             const auto& p = m.sigma[f][i(on(s, left_heel))];
             heel[f] = sample(1 - rel.dot(d) * per * per, std::hypot(own, p.across) * per,
                              (m.camera ? m.camera->roll.sigma : m.vertical_sigma) * 0.56 * m.stature * per,
-                             std::sqrt(masses_spread * masses_spread + person * person + p.person * p.person) * per);
+                             // A camera beside the square side view sees the way between body and foot sideways as well, about 10 cm.
+                             std::sqrt(masses_spread * masses_spread + person * person + p.person * p.person +
+                                       (full ? 0 : std::pow(0.1 * std::cos(m.azimuth[f]), 2))) *
+                                 per);
             if (heel[f].sigma > *measure_info("weight.heel")->most_sigma) heel[f] = {0, 0, Absent::view};
         }
         out.series[s == Side::left ? "weight.heel.left" : "weight.heel.right"] = column("weight.heel", s, std::move(heel));

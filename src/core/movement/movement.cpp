@@ -1,53 +1,16 @@
 #include "core/movement/movement.h"
+#include "core/measure/measures.h"
+#include "core/movement/json_reader.h"
 #include <algorithm>
 #include <cmath>
 #include <cstdlib>
 #include <fstream>
-#include <nlohmann/json.hpp>
 
 namespace bevel {
 namespace {
 
-using nlohmann::json;
+using namespace reading;
 namespace fs = std::filesystem;
-
-/// Thrown and caught inside this file only, to leave a nested read with the place that is wrong.
-struct Bad {
-    std::string where;
-};
-
-template <class E> E pick(const std::string& word, std::initializer_list<std::pair<const char*, E>> of, const char* where) {
-    for (const auto& [name, value] : of)
-        if (word == name) return value;
-    throw Bad{std::string(where) + " '" + word + "'"};
-}
-
-double number(const json& j, const char* key, double fallback, double lo, double hi) {
-    const auto it = j.find(key);
-    if (it == j.end()) return fallback;
-    if (!it->is_number()) throw Bad{key};
-    const double v = it->get<double>();
-    if (!std::isfinite(v) || v < lo || v > hi) throw Bad{key};
-    return v;
-}
-
-std::string text(const json& j, const char* key, bool needed = true) {
-    const auto it = j.find(key);
-    if (it == j.end()) {
-        if (needed) throw Bad{key};
-        return {};
-    }
-    if (!it->is_string()) throw Bad{key};
-    auto s = it->get<std::string>();
-    if (s.size() > 2000) throw Bad{key};
-    return s;
-}
-
-const json& part(const json& j, const char* key, json::value_t type) {
-    const auto it = j.find(key);
-    if (it == j.end() || it->type() != type) throw Bad{key};
-    return *it;
-}
 
 FootTarget foot(const json& j, FootTarget f) {
     f.x = number(j, "x", f.x, -4, 4);
@@ -119,16 +82,11 @@ Check check(const json& j) {
                                {"at_start", Summary::at_start},
                                {"event", Summary::event}},
                               "summary");
-    c.severity = pick<Severity>(text(j, "severity"),
-                                {{"safety", Severity::safety},
-                                 {"ground", Severity::ground},
-                                 {"timing", Severity::timing},
-                                 {"shape", Severity::shape},
-                                 {"even", Severity::even}},
-                                "severity");
+    c.severity = severity_from(text(j, "severity"));
     c.good = text(j, "good", false);
-    c.cue_low = text(j, "cue_low", false);
-    c.cue_high = text(j, "cue_high", false);
+    c.cue_low.usual = text(j, "cue_low", false);
+    c.cue_high.usual = text(j, "cue_high", false);
+    c.stack = {{BandLevel::movement, c.low, c.high, {}}};
     if (c.low && c.cue_low.empty()) throw Bad{c.id + " cue_low"};
     if (c.high && c.cue_high.empty()) throw Bad{c.id + " cue_high"};
     return c;
@@ -149,13 +107,27 @@ void check_feet(const Posture& from, const Phase& to) {
         throw Bad{"phase " + to.id + ": both feet off the floor"};
 }
 
-std::vector<BandChange> changes(const json& j) {
+bool among(const std::vector<std::string>& names, const std::string& name) {
+    return std::find(names.begin(), names.end(), name) != names.end();
+}
+
+std::vector<BandChange> changes(const json& j, const RuleBook& rules) {
     std::vector<BandChange> out;
     if (j.size() > 500) throw Bad{"changes"};
     for (const auto& c : j) {
         BandChange b;
         b.rule = text(c, "rule", false);
         b.measure = text(c, "measure", false);
+        b.check = text(c, "check", false);
+        b.stance = text(c, "stance", false);
+        b.role = text(c, "role", false);
+        b.kind = text(c, "kind", false);
+        if (!b.stance.empty() && !among(stance_names(), b.stance)) throw Bad{"stance '" + b.stance + "' is not known"};
+        if (!b.role.empty() && !among(role_names(), b.role)) throw Bad{"role '" + b.role + "' is not known"};
+        if (!b.rule.empty() && !rules.find(b.rule)) throw Bad{"rule '" + b.rule + "' is not known"};
+        if (!b.measure.empty() && !unit_of_measure(rules, b.measure)) throw Bad{"measure '" + b.measure + "' is not known"};
+        if (c.contains("phases"))
+            for (const auto& p : part(c, "phases", json::value_t::array)) b.phases.push_back(p.get<std::string>());
         b.reason = text(c, "reason");
         b.off = c.value("off", false);
         if (c.contains("low")) b.low = number(c, "low", 0, -1e4, 1e4);
@@ -165,37 +137,98 @@ std::vector<BandChange> changes(const json& j) {
     return out;
 }
 
-/// Exceptions of phases become data of the checks: a rule switched off in a phase is not looked at there; another band makes a check of its
-/// own for that phase.
-void settle_exceptions(Movement& m) {
-    std::vector<Check> own;
-    std::vector<std::string> whole; // checks of the whole repetition
-    for (const auto& c : m.checks)
-        if (c.phases.empty()) whole.push_back(c.id);
-    for (const auto& ph : m.phases)
-        for (const auto& e : ph.exceptions)
-            for (auto& c : m.checks) {
-                if ((!e.rule.empty() && e.rule != c.rule) || (!e.measure.empty() && e.measure != c.measure)) continue;
-                if (c.phases.empty()) {
-                    std::erase(whole, c.id);
-                    for (const auto& all : m.phases) c.phases.push_back(all.id);
-                }
-                if (std::erase(c.phases, ph.id) == 0 || e.off) continue;
-                Check there = c;
-                there.id += "@" + ph.id;
-                there.phases = {ph.id};
-                there.reason = e.reason;
-                there.low = e.low;
-                there.high = e.high;
-                if ((there.low && there.cue_low.empty()) || (there.high && there.cue_high.empty()))
-                    throw Bad{c.id + ": no cue for the band of " + ph.id};
-                own.push_back(std::move(there));
-            }
-    std::erase_if(m.checks, [&](const Check& c) { return c.phases.empty() && std::find(whole.begin(), whole.end(), c.id) == whole.end(); });
-    m.checks.insert(m.checks.end(), own.begin(), own.end());
+/// Roles of files that were written before phases had any.
+std::string legacy_role(const std::string& id) {
+    if (among(role_names(), id)) return id;
+    for (const auto& [old, role] : {std::pair{"set", "land"}, {"shift", "transfer"}, {"sit_back", "return"}, {"draw", "lift"}, {"place", "close"}})
+        if (id == old) return role;
+    return {};
 }
 
-Movement read_movement(const json& j) {
+/// The checks that the rules make for a movement whose phases have roles.
+std::vector<Check> checks_of(const Movement& m, const RuleBook& rules) {
+    std::vector<Check> out;
+    for (const auto& rule : rules.rules)
+        for (const auto& rc : rule.checks) {
+            if (!std::all_of(rc.needs.begin(), rc.needs.end(), [&](const std::string& n) { return among(m.needs, n); })) continue;
+            std::map<std::string, std::vector<std::string>> by_stance;
+            std::size_t matched = 0;
+            for (const auto& p : m.phases) {
+                if (p.role.empty() || (!rc.roles.empty() && !among(rc.roles, p.role)) || among(rc.not_roles, p.role) ||
+                    among(rc.not_stances, p.stance))
+                    continue;
+                if (!rc.stances.empty() && !rc.stances.contains(p.stance)) continue;
+                by_stance[rc.stances.empty() ? std::string() : p.stance].push_back(p.id);
+                ++matched;
+            }
+            for (const auto& [stance, phases] : by_stance) {
+                Check c = rc.check;
+                if (matched < m.phases.size()) c.phases = phases;
+                if (!stance.empty()) {
+                    const auto& step = rc.stances.at(stance);
+                    c.low = step.low, c.high = step.high;
+                    c.stack.push_back(step);
+                    if (by_stance.size() > 1) c.id += "_" + stance;
+                }
+                for (auto& e : c.events)
+                    for (const auto& p : m.phases)
+                        if (among(e.roles, p.role)) e.phases.push_back(p.id);
+                out.push_back(std::move(c));
+            }
+        }
+    return out;
+}
+
+void set_band(Check& c, const BandChange& change, BandLevel level) {
+    c.reason = change.reason;
+    if (change.low || change.high) {
+        if (change.low) c.low = change.low;
+        if (change.high) c.high = change.high;
+    }
+    c.stack.push_back({level, c.low, c.high, change.reason});
+}
+
+/// One change to the checks it speaks of; where it speaks of some of their phases, these become a check of their own.
+void apply_one(Movement& m, const BandChange& change, BandLevel level) {
+    if (!change.kind.empty() && change.kind != m.kind) return;
+    std::vector<Check> out;
+    for (auto& c : m.checks) {
+        const bool theirs = (change.rule.empty() || change.rule == c.rule) && (change.measure.empty() || change.measure == c.measure) &&
+                            (change.check.empty() || change.check == c.id || c.id.starts_with(change.check + "@"));
+        // What a phase made its own stays against a school; a student's and a clip's band is the last word.
+        const bool own = !c.stack.empty() && c.stack.back().level == BandLevel::phase && level <= BandLevel::school;
+        if (!theirs || own) {
+            out.push_back(std::move(c));
+            continue;
+        }
+        std::vector<std::string> there, rest;
+        for (const auto& p : m.phases) {
+            if (!c.phases.empty() && !among(c.phases, p.id)) continue;
+            const bool speaks = (change.stance.empty() || change.stance == p.stance) && (change.role.empty() || change.role == p.role) &&
+                                (change.phases.empty() || among(change.phases, p.id));
+            (speaks ? there : rest).push_back(p.id);
+        }
+        if (there.empty()) {
+            out.push_back(std::move(c));
+            continue;
+        }
+        if (!rest.empty()) {
+            Check left = c;
+            left.phases = rest;
+            out.push_back(left);
+            if (change.off) continue;
+            c.id += "@" + there.front();
+            c.phases = there;
+        }
+        if (change.off) continue;
+        set_band(c, change, level);
+        if ((c.low && c.cue_low.empty()) || (c.high && c.cue_high.empty())) throw Bad{c.id + ": no cue for the band"};
+        out.push_back(std::move(c));
+    }
+    m.checks = std::move(out);
+}
+
+Movement read_movement(const json& j, const RuleBook& rules) {
     Movement m;
     m.id = text(j, "id");
     m.name = text(j, "name");
@@ -208,6 +241,10 @@ Movement read_movement(const json& j) {
         if (!view) throw Bad{"best_views"};
         m.best_views.push_back(*view);
     }
+    const std::string stance = text(j, "stance", false);
+    if (j.contains("needs"))
+        for (const auto& n : part(j, "needs", json::value_t::array)) m.needs.push_back(n.get<std::string>());
+    if (j.contains("bands")) m.bands = changes(part(j, "bands", json::value_t::array), rules);
     if (j.contains("cautions"))
         for (const auto& c : part(j, "cautions", json::value_t::array)) m.cautions.push_back(c.get<std::string>());
     m.home = posture(part(j, "home", json::value_t::object), Posture{});
@@ -222,7 +259,11 @@ Movement read_movement(const json& j) {
         if (ph.duration_s < 0) throw Bad{"duration_s"};
         ph.breath = pick<Breath>(text(p, "breath"), {{"in", Breath::in}, {"out", Breath::out}, {"free", Breath::free}}, "breath");
         if (p.contains("easing")) ph.ease = pick<Ease>(text(p, "easing"), {{"flow", Ease::flow}, {"settle", Ease::settle}}, "easing");
-        if (p.contains("exceptions")) ph.exceptions = changes(part(p, "exceptions", json::value_t::array));
+        ph.role = text(p, "role", false);
+        if (!ph.role.empty() && !among(role_names(), ph.role)) throw Bad{"phase " + ph.id + ": role '" + ph.role + "' is not known"};
+        ph.stance = p.contains("stance") ? text(p, "stance") : stance;
+        if (!ph.stance.empty() && !among(stance_names(), ph.stance)) throw Bad{"phase " + ph.id + ": stance '" + ph.stance + "' is not known"};
+        if (p.contains("exceptions")) ph.exceptions = changes(part(p, "exceptions", json::value_t::array), rules);
         ph.ends_at = text(p, "ends_at", false);
         if (!ph.ends_at.empty()) pick<int>(ph.ends_at, {{"foot_off", 0}, {"foot_flat", 1}, {"shift_end", 2}, {"foot_down", 3}}, "ends_at");
         ph.posture = posture(part(p, "posture", json::value_t::object), before);
@@ -234,26 +275,30 @@ Movement read_movement(const json& j) {
     closing.id = "the return home";
     closing.posture = m.home;
     check_feet(m.phases.back().posture, closing);
-    for (const auto& c : part(j, "checks", json::value_t::array)) {
-        m.checks.push_back(check(c));
-        for (const auto& id : m.checks.back().phases)
-            if (std::none_of(m.phases.begin(), m.phases.end(), [&](const Phase& p) { return p.id == id; }))
-                throw Bad{"check " + m.checks.back().id + ": no phase '" + id + "'"};
-    }
-    settle_exceptions(m);
+    const bool roles = std::any_of(m.phases.begin(), m.phases.end(), [](const Phase& p) { return !p.role.empty(); });
+    if (roles) m.checks = checks_of(m, rules);
+    for (const auto& change : m.bands) apply_one(m, change, BandLevel::movement);
+    if (!roles) // a file of its own checks alone
+        for (auto& p : m.phases) p.role = legacy_role(p.id);
+    if (j.contains("checks") || !roles)
+        for (const auto& c : part(j, "checks", json::value_t::array)) {
+            Check own = check(c);
+            if (!unit_of_measure(rules, own.measure)) throw Bad{"check " + own.id + ": measure '" + own.measure + "' is not known"};
+            if (!rules.find(own.rule)) throw Bad{"check " + own.id + ": rule '" + own.rule + "' is not known"};
+            for (const auto& id : own.phases)
+                if (std::none_of(m.phases.begin(), m.phases.end(), [&](const Phase& p) { return p.id == id; }))
+                    throw Bad{"check " + own.id + ": no phase '" + id + "'"};
+            std::erase_if(m.checks, [&](const Check& k) {
+                return k.stack.front().level == BandLevel::rule && k.rule == own.rule && k.measure == own.measure && k.side == own.side;
+            });
+            m.checks.push_back(std::move(own));
+        }
+    for (const auto& ph : m.phases)
+        for (auto e : ph.exceptions) {
+            e.phases = {ph.id};
+            apply_one(m, e, BandLevel::phase);
+        }
     return m;
-}
-
-template <class F> auto guarded(const std::string& source, F read) -> Result<decltype(read(json{}))> {
-    try {
-        const json j = json::parse(source, nullptr, true);
-        if (!j.is_object()) return fail(Code::unreadable, "not a JSON object");
-        return read(j);
-    } catch (const Bad& b) {
-        return fail(Code::bad_value, b.where);
-    } catch (const json::exception& e) {
-        return fail(Code::unreadable, e.what());
-    }
 }
 
 template <class T, class F> std::vector<T> load_all(const fs::path& dir, const char* skip, F load, std::vector<Error>* problems) {
@@ -284,11 +329,6 @@ std::optional<Contact> contact_from_name(std::string_view name) {
     for (const Contact c : {Contact::flat, Contact::heel, Contact::toe, Contact::off})
         if (contact_name(c) == name) return c;
     return std::nullopt;
-}
-
-std::string_view severity_name(Severity s) {
-    constexpr std::array<std::string_view, 5> n{"safety", "ground", "timing", "shape", "even"};
-    return n[static_cast<std::size_t>(s)];
 }
 
 Posture Posture::mirrored() const {
@@ -331,8 +371,8 @@ Result<std::string> read_text(const fs::path& file, std::size_t max_bytes) {
     return s;
 }
 
-Result<Movement> parse_movement(const std::string& source) {
-    return guarded(source, read_movement);
+Result<Movement> parse_movement(const std::string& source, const RuleBook& rules) {
+    return guarded(source, [&](const json& j) { return read_movement(j, rules); });
 }
 
 Result<Movement> load_movement(const fs::path& file) {
@@ -345,24 +385,17 @@ Result<School> load_school(const fs::path& file) {
     auto source = read_text(file, 1 << 20);
     if (!source) return tl::unexpected(source.error());
     return guarded(*source, [](const json& j) {
-        return School{text(j, "id"), text(j, "name"), text(j, "about"), changes(part(j, "changes", json::value_t::array))};
+        return School{text(j, "id"), text(j, "name"), text(j, "about"), changes(part(j, "changes", json::value_t::array), rule_book())};
     });
 }
 
-void apply(Movement& movement, const std::vector<BandChange>& list) {
+void apply(Movement& movement, const std::vector<BandChange>& list, BandLevel level) {
     for (const auto& change : list) {
-        auto matches = [&](const Check& c) {
-            return (change.rule.empty() || change.rule == c.rule) && (change.measure.empty() || change.measure == c.measure);
-        };
-        if (change.off) {
-            std::erase_if(movement.checks, matches);
-            continue;
-        }
-        for (auto& c : movement.checks) {
-            if (!matches(c) || c.id.find('@') != std::string::npos) continue;
-            c.reason = change.reason;
-            if (change.low) c.low = change.low;
-            if (change.high) c.high = change.high;
+        Movement before = movement;
+        try {
+            apply_one(movement, change, level);
+        } catch (const Bad&) { // a band without a cue to say it: the movement keeps its own
+            movement = std::move(before);
         }
     }
 }

@@ -1,6 +1,7 @@
 // A movement as data: phases with key postures, and the checks to judge it by. Read from JSON (data/movements/movement.schema.json).
 #pragma once
 #include "core/movement/posture.h"
+#include "core/movement/rules.h"
 #include "core/result.h"
 #include <filesystem>
 #include <nlohmann/json_fwd.hpp>
@@ -15,6 +16,8 @@ enum class Ease { flow, settle };
 /// A band that a school, a student or a phase sets in place of the movement's own, or a rule switched off, with the reason for the reader.
 struct BandChange {
     std::string rule, measure; // both must match; an empty one matches all
+    std::string check, stance, role, kind; // narrower: one check, phases of a stance or role, movements of a kind
+    std::vector<std::string> phases;
     std::optional<double> low, high;
     bool off = false;
     std::string reason;
@@ -23,31 +26,13 @@ struct BandChange {
 /// The posture is reached at the phase's end. Written for the left side; the right side is its mirror image.
 struct Phase {
     std::string id, name;
+    std::string role, stance; // of the domain; empty: rules do not speak of it
     double duration_s = 1;
     Breath breath = Breath::free;
     Ease ease = Ease::flow; // settle: everything comes to rest at the end
     Posture posture;
     std::vector<BandChange> exceptions; // hold in this phase only
     std::string ends_at;                // event its end snaps to: "", "foot_off", "foot_flat", "shift_end", "foot_down"
-};
-
-enum class Severity { safety, ground, timing, shape, even };
-std::string_view severity_name(Severity s);
-
-/// How the values of a phase become the one that is judged.
-enum class Summary { max, min, median, at_end, at_start, event };
-
-struct Check {
-    std::string id, rule, measure;
-    std::string side;                // "lead", "rear", "both" or "" for measures without a side; lead is the side of the repetition
-    std::vector<std::string> phases; // empty: the whole repetition
-    std::optional<double> low, high; // band; an absent end is open
-    std::optional<double> edge;      // how far outside the band still counts as edge
-    Summary summary = Summary::median;
-    Severity severity = Severity::shape;
-    std::string good;              // what to praise when it is inside
-    std::string cue_low, cue_high; // what to do when below / above the band
-    std::string reason;            // why the band differs from the usual, or empty
 };
 
 struct Movement {
@@ -58,17 +43,20 @@ struct Movement {
     Posture home;        // where each repetition starts and ends
     std::vector<Phase> phases;
     std::vector<Check> checks;
+    std::vector<std::string> needs;    // what its rules may ask for: "driver:feet|waist|arms", "tool", "seat", "heel_first", "toe_first"
+    std::vector<BandChange> bands;     // its own departures from the rules
     std::vector<std::string> cautions; // codes, worded by the interface
     double duration_s() const;         // of one repetition
     /// The home posture with arms hanging and knees long, as stood in before starting.
     Posture quiet() const;
 };
 
-/// The movement in `text`, or bad_value naming the place. Feet may move over the floor only while they are off it.
-Result<Movement> parse_movement(const std::string& text);
+/// The movement in `text` with the checks that the rules make for it, or bad_value naming the place. A file's own `checks` stand beside
+/// those of the rules and in place of those on the same rule, measure and side. Feet may move over the floor only while they are off it.
+Result<Movement> parse_movement(const std::string& text, const RuleBook& rules = rule_book());
 Result<Movement> load_movement(const std::filesystem::path& file);
-/// Applies a school's or student's changes; later ones win. Checks that a phase made its own ("check@phase") keep the phase's band.
-void apply(Movement& movement, const std::vector<BandChange>& changes);
+/// Applies the changes of a level; later ones win. A school leaves alone what a phase made its own; a student or a clip does not.
+void apply(Movement& movement, const std::vector<BandChange>& changes, BandLevel level = BandLevel::school);
 
 struct School {
     std::string id, name, about;

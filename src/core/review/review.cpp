@@ -104,6 +104,7 @@ json finding_json(const Finding& f) {
     json j{{"rule", f.rule},
            {"check", f.check},
            {"measure", f.measure},
+           {"direction", f.direction == Direction::none ? json(nullptr) : json(direction_name(f.direction))},
            {"side", f.side ? json(side_name(*f.side)) : json(nullptr)},
            {"phase", f.phase},
            {"repetitions", f.repetitions},
@@ -118,6 +119,13 @@ json finding_json(const Finding& f) {
     j["value"] = told ? number(f.value) : json(nullptr);
     j["sigma"] = told ? number(f.sigma) : json(nullptr);
     if (!told) j["absent_reason"] = f.absent == Absent::none ? "sigma" : std::string(absent_name(f.absent));
+    if (told) j["sigma_parts"] = {{"own", number(f.own)}, {"clip", number(f.clip)}, {"person", number(f.person)}};
+    if (f.share_outside > 0) j["share_outside"] = number(f.share_outside);
+    j["band_of"] = level_name(f.whose);
+    if (f.once) j["once"] = true;
+    if (f.sure) j["sure"] = true;
+    if (f.allowed) j["allowed"] = true;
+    if (!told && !f.film.empty()) j["film_instead"] = f.film;
     if (f.widened) j["widened"] = true;
     if (!f.reason.empty()) j["reason"] = f.reason;
     if (!f.good.empty()) j["good"] = f.good;
@@ -130,8 +138,9 @@ json finding_json(const Finding& f) {
 Result<std::shared_ptr<const Review>> make_review(const Track& track, const Movement& movement, const ReviewOptions& options) {
     auto out = std::make_shared<Review>();
     out->movement = movement;
-    apply(out->movement, options.school);
-    apply(out->movement, options.adaptations);
+    apply(out->movement, options.school, BandLevel::school);
+    apply(out->movement, options.adaptations, BandLevel::student);
+    apply(out->movement, options.clip, BandLevel::clip);
     MotionOptions mo;
     mo.view = options.view;
     mo.stature_m = options.stature_m;
@@ -151,7 +160,8 @@ Result<std::shared_ptr<const Review>> make_review(const Track& track, const Move
     auto alignment = align(out->motion, out->measures, *out->reference);
     if (!alignment) return tl::unexpected(alignment.error());
     out->alignment = std::move(*alignment);
-    out->findings = judge(out->motion, out->measures, out->alignment, out->movement);
+    out->summaries = summarise(out->motion, out->measures, out->alignment, out->movement, *out->reference, options.states);
+    out->findings = judge(out->summaries, out->alignment, out->movement);
     return std::shared_ptr<const Review>(std::move(out));
 }
 
@@ -204,6 +214,9 @@ Result<ReviewFile> parse_review_json(const std::string& text) {
             x.family = family_of(x.rule);
             if (f.at("side").is_string()) x.side = f["side"] == "left" ? Side::left : Side::right;
             x.repetitions = f.at("repetitions").get<std::vector<int>>();
+            if (const auto d = f.find("direction"); d != f.end() && d->is_string())
+                x.direction = *d == "low" ? Direction::low : *d == "high" ? Direction::high : Direction::none;
+            x.sure = f.value("sure", false);
             x.judged = f.value("judged", static_cast<int>(x.repetitions.size()));
             if (f.at("value").is_number()) x.value = f["value"].get<double>();
             if (f.at("sigma").is_number()) x.sigma = f["sigma"].get<double>();

@@ -9,9 +9,10 @@ struct ReviewOptions {
     std::optional<View> view;
     std::optional<double> stature_m;
     std::optional<double> shoulder_width_m;      // from an earlier clip from the front
-    std::vector<BandChange> school, adaptations; // applied in this order
+    std::vector<BandChange> school, adaptations, clip; // applied in this order
     bool mirrored = false;                       // the picture shows left and right swapped
     Sex sex = Sex::mean;
+    std::vector<SupportState> states; // hands on a support, seated practice
 };
 
 /// Everything known about one clip held against one movement. Immutable once made.
@@ -21,6 +22,7 @@ struct Review {
     Measures measures;
     std::shared_ptr<const Reference> reference;
     Alignment alignment;
+    Summaries summaries; // band-free: another band is judged from them in well under a millisecond
     std::vector<Finding> findings;
 };
 

@@ -27,7 +27,7 @@ LetterContent compose(const OpenReview& open, const LetterRecord& record, const 
     source.hide_identity = record.hide_identity;
     for (const auto& d : open.decisions) source.wording[d.check + "/" + d.side] = QString::fromStdString(d.wording);
     for (const auto& f : findings) {
-        const bool chosen = std::find(record.checks.begin(), record.checks.end(), finding_key(f)) != record.checks.end();
+        const bool chosen = std::any_of(record.checks.begin(), record.checks.end(), [&](const std::string& k) { return is_of(k, f); });
         // What is no longer told or outside (another height, another school) is not sent, whatever was chosen before.
         if (chosen && (f.verdict == Verdict::outside || f.verdict == Verdict::edge)) source.corrections.push_back(f);
     }
@@ -40,7 +40,7 @@ LetterContent compose(const OpenReview& open, const LetterRecord& record, const 
     c.opening = QString::fromStdString(record.opening);
     c.closing = QString::fromStdString(record.closing);
     for (const auto& f : findings)
-        if (finding_key(f) == record.praise) c.praise = QString::fromStdString(f.good);
+        if (f.verdict == Verdict::inside && is_of(record.praise, f)) c.praise = QString::fromStdString(f.good);
     return c;
 }
 } // namespace
@@ -172,11 +172,11 @@ void LetterPage::show_choices() {
     int chosen = 0;
     for (const auto& f : open_->review->findings) {
         const QString key = key_of(f);
-        if (f.verdict == Verdict::inside && !f.good.empty()) praise_->addItem(QString::fromStdString(f.good), key);
+        if (f.verdict == Verdict::inside && f.sure && !f.good.empty()) praise_->addItem(QString::fromStdString(f.good), key);
         Choice choice = Choice::open;
         QString cue = QString::fromStdString(f.cue);
         for (const auto& d : open_->decisions)
-            if (key == QString::fromStdString(d.check + "/" + d.side)) {
+            if (is_of(d.check + "/" + d.side, f)) {
                 choice = d.choice;
                 if (!d.wording.empty()) cue = QString::fromStdString(d.wording);
             }
@@ -185,7 +185,7 @@ void LetterPage::show_choices() {
         item->setData(Qt::UserRole, key);
         item->setFlags(Qt::ItemIsEnabled | Qt::ItemIsSelectable | Qt::ItemIsUserCheckable);
         const bool on =
-            saved ? std::find(saved->checks.begin(), saved->checks.end(), key.toStdString()) != saved->checks.end() : chosen < 3;
+            saved ? std::any_of(saved->checks.begin(), saved->checks.end(), [&](const std::string& k) { return is_of(k, f); }) : chosen < 3;
         item->setCheckState(on && chosen < 3 ? Qt::Checked : Qt::Unchecked);
         chosen += item->checkState() == Qt::Checked ? 1 : 0;
     }

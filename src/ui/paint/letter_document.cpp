@@ -203,7 +203,11 @@ QString letter_html(const LetterContent& c) {
 }
 
 std::string finding_key(const Finding& f) {
-    return f.check + "/" + (!f.side ? "" : *f.side == Side::left ? "left" : "right");
+    return f.key() + "/" + (!f.side ? "" : *f.side == Side::left ? "left" : "right");
+}
+
+bool is_of(const std::string& key, const Finding& f) {
+    return key == finding_key(f) || key == f.check + finding_key(f).substr(f.key().size());
 }
 
 LetterContent compose_letter(const LetterSource& source, const Catalogue& catalogue, const Theme& theme) {
@@ -216,7 +220,7 @@ LetterContent compose_letter(const LetterSource& source, const Catalogue& catalo
         LetterItem item;
         const QString phase = text::phase(movement, f.phase);
         item.moment = phase.isEmpty() ? text::time(f.time_s) : QStringLiteral("%1, %2").arg(phase, text::time(f.time_s));
-        const auto own = source.wording.find(finding_key(f));
+        const auto own = std::find_if(source.wording.begin(), source.wording.end(), [&](const auto& w) { return is_of(w.first, f); });
         item.cue = own != source.wording.end() && !own->second.isEmpty() ? own->second : QString::fromStdString(f.cue);
         const QString unit = QString::fromStdString(f.unit);
         item.figure =

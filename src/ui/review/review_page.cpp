@@ -3,6 +3,8 @@
 #include <cmath>
 #include <QComboBox>
 #include <QHeaderView>
+#include <QDialog>
+#include <QDialogButtonBox>
 #include <QInputDialog>
 #include <QKeyEvent>
 #include <QLabel>
@@ -272,8 +274,8 @@ bool ReviewPage::shows_current() const {
 
 Decision ReviewPage::decision_of(const Finding& f) const {
     for (const auto& d : decisions_)
-        if (d.check == f.check && d.side == side_key(f)) return d;
-    return {f.check, side_key(f), Choice::open, "", ""};
+        if ((d.check == f.key() || d.check == f.check) && d.side == side_key(f)) return {f.key(), d.side, d.choice, d.wording, d.note};
+    return {f.key(), side_key(f), Choice::open, "", ""};
 }
 
 namespace {
@@ -321,13 +323,7 @@ QWidget* ReviewPage::finding_card(const Finding& f) {
     grid->setContentsMargins(8, 7, 8, 7);
     grid->setHorizontalSpacing(8);
     grid->setVerticalSpacing(3);
-    const double width = f.low && f.high ? 0.5 * (*f.high - *f.low)
-                                         : std::max(0.3 * std::abs(f.low    ? *f.low
-                                                                   : f.high ? *f.high
-                                                                            : 1),
-                                                    2 * f.sigma);
-    grid->addWidget(new Mark(session_, f.verdict, width > 0 ? std::abs(f.excess()) / width : 1, f.excess() < 0 ? 1 : -1), 0, 0,
-                    Qt::AlignTop);
+    grid->addWidget(new Mark(session_, f.verdict, std::abs(f.excess()) / f.scale(), f.excess() < 0 ? 1 : -1), 0, 0, Qt::AlignTop);
     auto* head = new QPushButton(text::headline(f, session_.catalogue));
     head->setObjectName(QStringLiteral("goto"));
     head->setAccessibleName(tr("Go to %1").arg(head->text()));
@@ -344,24 +340,34 @@ QWidget* ReviewPage::finding_card(const Finding& f) {
     QStringList facts;
     if (f.verdict == Verdict::cannot_tell) {
         facts << text::absent(f.absent);
+        if (!f.film.empty()) facts << QString::fromStdString(f.film);
     } else {
         const QString unit = QString::fromStdString(f.unit);
         facts << tr("%1, band %2").arg(text::with_sigma(f.value, f.sigma, unit), text::band(f.low, f.high, unit)) << text::repetitions(f);
+        if (f.once) facts << tr("for certain, but seldom: a note, not a correction");
+        if (f.allowed) facts << tr("outside the usual band, inside the one agreed with this student");
         if (!f.reason.empty()) facts << QString::fromStdString(f.reason);
         if (f.widened) facts << tr("band widened to what this clip can tell");
         if (f.verdict == Verdict::outside) facts << text::severity(f.severity);
     }
+    auto* why = new QToolButton;
+    why->setText(tr("Why"));
+    why->setObjectName(QStringLiteral("why"));
+    why->setAccessibleName(tr("Why: %1").arg(head->text()));
+    why->setToolTip(tr("What this rests on: moments, band and whose it is, parts of the error, what it may cause"));
+    connect(why, &QToolButton::clicked, this, [this, f] { show_why(f); });
+    grid->addWidget(why, 0, 2, Qt::AlignTop);
     if (!f.cause_of.empty()) facts << tr("may be the cause of a remark higher up");
     auto* fact = new QLabel(facts.join(QStringLiteral(" · ")));
     fact->setObjectName(QStringLiteral("faint"));
     fact->setWordWrap(true);
-    grid->addWidget(fact, 1, 1);
+    grid->addWidget(fact, 1, 1, 1, 2);
     const Decision d = decision_of(f);
     if (f.verdict == Verdict::outside || f.verdict == Verdict::edge) {
         const QString cue = d.wording.empty() ? QString::fromStdString(f.cue) : QString::fromStdString(d.wording);
         auto* say = new QLabel(cue);
         say->setWordWrap(true);
-        grid->addWidget(say, 2, 1);
+        grid->addWidget(say, 2, 1, 1, 2);
         auto* row = new QHBoxLayout;
         row->setSpacing(4);
         auto button = [&](const QString& label, const char* name, bool on) {
@@ -392,10 +398,29 @@ QWidget* ReviewPage::finding_card(const Finding& f) {
                 fill_findings();
         });
         row->addStretch(1);
-        grid->addLayout(row, 3, 1);
+        grid->addLayout(row, 3, 1, 1, 2);
     }
     grid->setColumnStretch(1, 1);
     return card;
+}
+
+void ReviewPage::show_why(const Finding& f) {
+    if (!state_.open) return;
+    auto* dialog = new QDialog(this);
+    dialog->setObjectName(QStringLiteral("whyDialog"));
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    dialog->setWindowTitle(tr("Why: %1").arg(text::headline(f, session_.catalogue)));
+    auto* box = new QVBoxLayout(dialog);
+    auto* words = new QLabel(text::why(f, *state_.open->review, session_.catalogue).join(QStringLiteral("\n\n")));
+    words->setObjectName(QStringLiteral("whyText"));
+    words->setWordWrap(true);
+    words->setTextInteractionFlags(Qt::TextSelectableByMouse | Qt::TextSelectableByKeyboard);
+    words->setMinimumWidth(460);
+    box->addWidget(words);
+    auto* close = new QDialogButtonBox(QDialogButtonBox::Close);
+    connect(close, &QDialogButtonBox::rejected, dialog, &QDialog::close);
+    box->addWidget(close);
+    dialog->open();
 }
 
 void ReviewPage::fill_findings() {
@@ -404,13 +429,22 @@ void ReviewPage::fill_findings() {
     box->setContentsMargins(6, 6, 6, 6);
     box->setSpacing(6);
     int shown = 0;
+    bool notes = false;
     if (state_.open)
-        for (const auto& f : state_.open->review->findings) {
-            const bool matters = f.verdict == Verdict::outside || f.verdict == Verdict::edge;
-            if (scope_->currentIndex() == 0 ? !matters : f.family != state_.family) continue;
-            box->addWidget(finding_card(f));
-            ++shown;
-        }
+        for (const bool fault : {true, false}) // corrections first, notes apart
+            for (const auto& f : state_.open->review->findings) {
+                if ((f.verdict == Verdict::outside) != fault) continue;
+                const bool matters = fault || f.verdict == Verdict::edge || f.allowed;
+                if (scope_->currentIndex() == 0 ? !matters : f.family != state_.family) continue;
+                if (!fault && !notes && scope_->currentIndex() == 0) {
+                    auto* heading = new QLabel(tr("Notes: at the edge, seldom, or agreed"));
+                    heading->setObjectName(QStringLiteral("heading"));
+                    box->addWidget(heading);
+                    notes = true;
+                }
+                box->addWidget(finding_card(f));
+                ++shown;
+            }
     if (shown == 0) {
         auto* none =
             new QLabel(!state_.open ? tr("Open a clip from Arrivals to see its findings.")

@@ -39,6 +39,7 @@ private:
     void frame_changed();
     void fill_findings();
     QWidget* finding_card(const Finding& f);
+    void show_why(const Finding& f);
     void fill_figures();
     void fill_tempo();
     void decide(const Finding& f, Choice choice, const QString& wording);

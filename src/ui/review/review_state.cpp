@@ -99,14 +99,9 @@ std::optional<ReviewState::FamilyVerdict> ReviewState::verdict_of(Family f) cons
         if (finding.family != f) continue;
         for (const auto& o : finding.outcomes) {
             if (rep >= 0 && o.repetition != rep && finding.measure != "tempo.repetition_spread") continue;
-            const double half = o.low && o.high ? 0.5 * (*o.high - *o.low)
-                                                : std::max(0.3 * std::abs(o.low    ? *o.low
-                                                                          : o.high ? *o.high
-                                                                                   : 1),
-                                                           2 * o.sigma);
             const bool below = o.low && o.value < *o.low;
             const double off = below ? *o.low - o.value : o.high && o.value > *o.high ? o.value - *o.high : 0;
-            const FamilyVerdict now{o.verdict, half > 0 ? off / half : 0, below ? 1 : -1};
+            const FamilyVerdict now{o.verdict, off / finding.scale(), below ? 1 : -1};
             if (!worst || rank(now.verdict) > rank(worst->verdict) || (now.verdict == worst->verdict && now.size > worst->size))
                 worst = now;
         }

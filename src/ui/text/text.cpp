@@ -23,6 +23,8 @@ Unit unit_of(const QString& u) {
     if (u == QLatin1String("s")) return {1, 2, " s"};
     if (u == QLatin1String("%")) return {1, 0, " %"};
     if (u == QLatin1String("1")) return {100, 0, " %"};
+    if (u == QLatin1String("count")) return {1, 0, ""};
+    if (u == QLatin1String("mm/s")) return {1, 1, " mm/s"};
     if (u == QLatin1String("SW")) return {1, 2, " SW"};
     return {1, 2, ""};
 }
@@ -183,6 +185,14 @@ QString absent(Absent a) {
         return tr("needs points or moments marked by hand");
     case Absent::no_floor:
         return tr("the floor is not known, and the feet stand at different depths");
+    case Absent::not_recorded:
+        return tr("no recorded range of this student to compare with");
+    case Absent::supported:
+        return tr("a hand on a support carries part of the weight");
+    case Absent::seated:
+        return tr("seated practice has its own rules");
+    case Absent::no_occasion:
+        return tr("does not happen in this clip");
     case Absent::no_event:
         break;
     }
@@ -243,6 +253,77 @@ QString repetitions(const Finding& f) {
     if (bad == 0) return f.judged == 1 ? tr("1 repetition") : tr("%1 repetitions").arg(f.judged);
     if (bad == f.judged && bad > 1) return tr("in all %1 repetitions").arg(bad);
     return tr("in %1 of %2 repetitions").arg(bad).arg(f.judged);
+}
+
+QString band_owner(BandLevel l) {
+    switch (l) {
+    case BandLevel::rule:
+        return tr("the rule");
+    case BandLevel::stance:
+        return tr("the stance");
+    case BandLevel::movement:
+        return tr("the movement");
+    case BandLevel::school:
+        return tr("the school");
+    case BandLevel::phase:
+        return tr("this phase of the movement");
+    case BandLevel::student:
+        return tr("what is agreed with the student");
+    case BandLevel::clip:
+        break;
+    }
+    return tr("this clip");
+}
+
+QStringList why(const Finding& f, const Review& review, const Catalogue& c) {
+    QStringList out;
+    const QString unit = QString::fromStdString(f.unit);
+    const Rule* rule = rule_book().find(f.rule);
+    if (rule) out << tr("Rule %1: %2.").arg(QString::fromStdString(f.rule), QString::fromStdString(rule->name));
+    if (const auto* m = c.find(QString::fromStdString(f.measure))) out << tr("Measured: %1.").arg(m->definition);
+    const Check* check = nullptr;
+    for (const auto& k : review.movement.checks)
+        if (k.id == f.check) check = &k;
+    if (check && check->reference) out << tr("Held against the reference figure at the same moment of the movement.");
+    if (check && !check->phases.empty()) {
+        QStringList phases;
+        for (const auto& p : check->phases) phases << phase(review.movement, p);
+        out << tr("Looked at in: %1.").arg(phases.join(QStringLiteral(", ")));
+    }
+    if (f.low || f.high) {
+        QString line = tr("Band in force: %1, set by %2.").arg(band(f.low, f.high, unit), band_owner(f.whose));
+        if (!f.reason.empty()) line += QLatin1Char(' ') + QString::fromStdString(f.reason);
+        if (check && check->stack.size() > 1) {
+            const auto& before = check->stack[check->stack.size() - 2];
+            if (before.low || before.high) line += QLatin1Char(' ') + tr("Without it: %1.").arg(band(before.low, before.high, unit));
+        }
+        if (f.widened) line += QLatin1Char(' ') + tr("It is wider here, since this clip can tell no finer.");
+        out << line;
+    }
+    if (f.verdict == Verdict::cannot_tell) {
+        out << tr("Cannot be told: %1.").arg(absent(f.absent));
+        if (!f.film.empty()) out << QString::fromStdString(f.film);
+        return out;
+    }
+    out << tr("Figure: %1 over %2; error of the moments ± %3, of the clip ± %4, of where the points sit on this person ± %5.")
+               .arg(with_sigma(f.value, f.sigma, unit), f.judged == 1 ? tr("1 repetition") : tr("%1 repetitions").arg(f.judged),
+                    bare(f.own, unit), bare(f.clip, unit), bare(f.person, unit));
+    QStringList each;
+    for (const auto& o : f.outcomes)
+        each << tr("%1 at %2").arg(figure(o.value, unit), time(o.time_s));
+    if (!each.isEmpty()) out << tr("Repetition by repetition: %1.").arg(each.join(QStringLiteral("; ")));
+    if (f.share_outside > 0) out << tr("Outside the band for %1 of those moments.").arg(figure(f.share_outside, QStringLiteral("1")));
+    QStringList higher, lower;
+    for (const auto& g : review.findings) {
+        if (std::find(f.cause_of.begin(), f.cause_of.end(), g.check) != f.cause_of.end() && g.verdict == Verdict::outside)
+            higher << headline(g, c);
+        if (std::find(g.cause_of.begin(), g.cause_of.end(), f.check) != g.cause_of.end()) lower << headline(g, c);
+    }
+    higher.removeDuplicates();
+    lower.removeDuplicates();
+    if (!lower.isEmpty()) out << tr("May come from: %1.").arg(lower.join(QStringLiteral("; ")));
+    if (!higher.isEmpty()) out << tr("May be the cause of: %1.").arg(higher.join(QStringLiteral("; ")));
+    return out;
 }
 
 QString headline(const Finding& f, const Catalogue& c) {
@@ -311,10 +392,8 @@ QString caution(const QString& code) {
 }
 
 QString caution_of(const Finding& f) {
-    if (f.family == Family::knees) return caution(QStringLiteral("knees"));
-    if (f.rule == "W6" || f.rule == "W7") return caution(QStringLiteral("balance"));
-    if (f.rule == "H4") return caution(QStringLiteral("bends"));
-    return {};
+    const Rule* rule = rule_book().find(f.rule);
+    return rule && !rule->cautions.empty() ? caution(QString::fromStdString(rule->cautions.front())) : QString();
 }
 
 QString phase(const Movement& m, const std::string& id) {
@@ -326,7 +405,9 @@ QString phase(const Movement& m, const std::string& id) {
 QStringList cautions_for(const std::vector<Finding>& findings, const Movement* movement) {
     QStringList codes;
     for (const auto& f : findings)
-        if (f.family == Family::knees && !codes.contains(QStringLiteral("knees"))) codes << QStringLiteral("knees");
+        if (const Rule* rule = rule_book().find(f.rule))
+            for (const auto& c : rule->cautions)
+                if (!codes.contains(QString::fromStdString(c))) codes << QString::fromStdString(c);
     if (movement)
         for (const auto& c : movement->cautions)
             if (!codes.contains(QString::fromStdString(c))) codes << QString::fromStdString(c);

@@ -1,6 +1,6 @@
 // All sentences: names of measures, figures with units, verdicts, reasons and cautions. The core speaks in codes only.
 #pragma once
-#include "core/judge/judge.h"
+#include "core/review/review.h"
 #include <filesystem>
 #include <QString>
 #include <QStringList>
@@ -44,6 +44,9 @@ QString band(const std::optional<double>& low, const std::optional<double>& high
 QString time(double seconds); // m:ss.s
 /// "5 of 6 repetitions", "1 of 6", "every repetition".
 QString repetitions(const Finding& f);
+QString band_owner(BandLevel l); // whose band is in force, as it stands in a sentence
+/// What a finding rests on, a sentence or two each: rule, measure, band and whose it is, parts of the error, repetitions, causes.
+QStringList why(const Finding& f, const Review& review, const Catalogue& c);
 /// What is the matter, in one short line: "Right knee falls in: 11° (band up to 6°)".
 QString headline(const Finding& f, const Catalogue& c);
 QString error(const Error& e);

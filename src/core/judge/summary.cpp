@@ -1,0 +1,524 @@
+#include "core/judge/summary.h"
+#include "core/signal/signal.h"
+#include <algorithm>
+#include <cmath>
+
+namespace bevel {
+namespace {
+
+struct Window {
+    double from, to;
+};
+
+/// A moment that was found, with its 1-sigma.
+struct Moment {
+    double t, sigma;
+};
+
+/// One value on the way to a summary.
+struct At {
+    double v, own, clip, person, t;
+};
+
+class Summariser {
+public:
+    Summariser(const Motion& mo, const Measures& ms, const Alignment& al, const Movement& mv, const Reference& ref,
+               const std::vector<SupportState>& states, const RuleBook& rules)
+        : motion_(mo), ms_(ms), al_(al), mv_(mv), ref_(ref), states_(states), rules_(rules) {
+        for (const auto& r : al.repetitions) {
+            std::vector<double> t;
+            const auto from = frame(r.start_s), to = frame(r.end_s);
+            for (std::size_t f = from; f < to; ++f) t.push_back(ms.time_s[f]);
+            moment_.push_back(signal::resample(r.student_s, r.reference_s, t));
+            first_.push_back(from);
+        }
+    }
+
+    Summaries run() {
+        Summaries out;
+        for (std::size_t k = 0; k < mv_.checks.size(); ++k) {
+            const Check& c = mv_.checks[k];
+            out.units.push_back(unit_of_measure(rules_, c.measure).value_or(""));
+            const auto d = rules_.derived.find(c.measure);
+            const Check& how = d == rules_.derived.end() ? c : d->second;
+            if (how.form == Form::same || (how.form == Form::spread && how.events.empty())) {
+                out.values.push_back({k, std::nullopt, {how.form == Form::same ? same(how) : spread(c)}});
+                continue;
+            }
+            for (const Side s : {Side::left, Side::right}) {
+                const bool sided = !c.side.empty() && !c.by_lead;
+                if (!sided && s == Side::right) continue;
+                CheckValues v{k, sided ? std::optional(s) : std::nullopt, {}};
+                for (std::size_t r = 0; r < al_.repetitions.size(); ++r) {
+                    const auto& rep = al_.repetitions[r];
+                    if (sided && c.side == "lead" && rep.side != s) continue;
+                    if (sided && c.side == "rear" && rep.side == s) continue;
+                    v.repetitions.push_back(one(c, how, r, v.side));
+                }
+                if (!v.repetitions.empty()) out.values.push_back(std::move(v));
+            }
+        }
+        return out;
+    }
+
+private:
+    std::size_t frame(double t) const {
+        return static_cast<std::size_t>(std::lower_bound(ms_.time_s.begin(), ms_.time_s.end(), t) - ms_.time_s.begin());
+    }
+
+    std::vector<Window> windows(const std::vector<std::string>& phases, const Repetition& r) const {
+        std::vector<Window> w;
+        for (const auto& p : r.phases)
+            if (phases.empty() || std::find(phases.begin(), phases.end(), p.id) != phases.end()) w.push_back({p.start_s, p.end_s});
+        return w;
+    }
+
+    static std::optional<Side> side_for(const std::string& side, std::optional<Side> own, Side lead) {
+        if (side == "lead") return lead;
+        if (side == "rear") return other(lead);
+        if (side == "own" || side == "both") return own;
+        return std::nullopt;
+    }
+
+    /// Samples of a measure of the catalogue; of a sided one the check's own side unless it names another.
+    const std::vector<Sample>* samples(const Measures& ms, const std::string& measure, const std::string& side, std::optional<Side> own,
+                                       Side lead) const {
+        const auto* info = measure_info(measure);
+        if (!info) return nullptr;
+        std::optional<Side> s;
+        if (info->sided) s = side.empty() ? own : side_for(side, own, lead);
+        if (info->sided && !s) s = lead;
+        const auto* series = ms.find(measure, s);
+        return series ? &series->samples : nullptr;
+    }
+
+    RepetitionValue one(const Check& c, const Check& how, std::size_t r, std::optional<Side> side) const {
+        const auto& rep = al_.repetitions[r];
+        RepetitionValue v;
+        v.repetition = static_cast<int>(r);
+        v.time_s = rep.start_s;
+        v.absent = Absent::no_event;
+        for (const auto& s : states_)
+            if (s.from_s < rep.end_s && s.to_s > rep.start_s &&
+                std::find(c.off_with.begin(), c.off_with.end(), s.seat ? "seat" : "support") != c.off_with.end()) {
+                v.absent = s.seat ? Absent::seated : Absent::supported;
+                return v;
+            }
+        if (c.three_d && motion_.from_pictures()) {
+            v.absent = Absent::view;
+            return v;
+        }
+        switch (how.form) {
+        case Form::value:
+        case Form::during:
+            if (how.summary == Summary::event && !how.events.empty())
+                at_event(c, how, rep, side, v);
+            else
+                over_phases(c, how, r, side, v);
+            break;
+        case Form::drift:
+            drift(c, r, side, v);
+            break;
+        case Form::order:
+            order(how, rep, v);
+            break;
+        case Form::count:
+            count(how, rep, v);
+            break;
+        case Form::spread:
+            together(how, rep, v);
+            break;
+        case Form::same:
+            break;
+        }
+        if (c.by_lead && rep.side == Side::right) {
+            v.value = -v.value;
+            for (auto& x : v.course) x = -x;
+        }
+        return v;
+    }
+
+    /// Values of the phases of a check in one repetition, with the reasons of those that are missing and whether its states held at all.
+    struct Gathered {
+        std::vector<At> in;
+        std::map<Absent, int> missing;
+        std::size_t frames = 0, held = 0, told = 0; // frames of the phases; on which the states held; on which they could be told
+    };
+
+    Gathered gather(const Check& c, const Check& how, std::size_t r, std::optional<Side> side) const {
+        Gathered g;
+        const auto& rep = al_.repetitions[r];
+        const std::string& which = how.measure;
+        const auto* all = samples(ms_, which, how.side == "both" ? std::string("own") : how.side, side, rep.side);
+        const auto* ref = c.reference ? samples(ref_.measures(), which, how.side == "both" ? std::string("own") : how.side, side, rep.side)
+                                      : nullptr;
+        if (!all || (c.reference && !ref)) {
+            g.missing[Absent::view] = 1;
+            return g;
+        }
+        std::vector<std::pair<const std::vector<Sample>*, const While*>> states;
+        for (const auto& w : c.when) states.emplace_back(samples(ms_, w.measure, w.side, side, rep.side), &w);
+        for (const auto& w : windows(c.phases, rep))
+            for (std::size_t f = frame(w.from); f < ms_.time_s.size() && ms_.time_s[f] < w.to; ++f) {
+                ++g.frames;
+                bool holds = true, told = true;
+                for (const auto& [s, state] : states) {
+                    if (!s || !(*s)[f].present()) {
+                        told = holds = false;
+                        if (s) ++g.missing[(*s)[f].absent];
+                        break;
+                    }
+                    const double x = state->size ? std::abs((*s)[f].value) : (*s)[f].value;
+                    if ((state->low && x < *state->low) || (state->high && x > *state->high)) holds = false;
+                }
+                if (told) ++g.told;
+                if (!holds) continue;
+                ++g.held;
+                Sample s = (*all)[f];
+                if (!s.present()) {
+                    ++g.missing[s.absent];
+                    continue;
+                }
+                if (ref) {
+                    const std::size_t k = f - first_[r];
+                    const double at = k < moment_[r].size() ? moment_[r][k] : NAN;
+                    const auto i = std::isfinite(at) ? static_cast<std::size_t>(std::max(0.0, at * ref_.rate() + 0.5)) : ref->size();
+                    if (i >= ref->size() || !(*ref)[i].present()) {
+                        ++g.missing[Absent::no_event];
+                        continue;
+                    }
+                    s.value -= (*ref)[i].value;
+                }
+                g.in.push_back({c.size ? std::abs(s.value) : s.value, s.own, s.clip, s.person, ms_.time_s[f]});
+            }
+        return g;
+    }
+
+    static Absent most(const std::map<Absent, int>& missing, Absent fallback) {
+        int n = 0;
+        for (const auto& [a, count] : missing)
+            if (count > n) n = count, fallback = a;
+        return fallback;
+    }
+
+    static void keep_course(const std::vector<At>& in, RepetitionValue& v) {
+        const std::size_t n = std::min<std::size_t>(50, in.size());
+        for (std::size_t k = 0; k < n; ++k) v.course.push_back(static_cast<float>(in[k * in.size() / n].v));
+    }
+
+    static void errors(const std::vector<At>& in, RepetitionValue& v) {
+        auto middle = [&](auto part) {
+            std::vector<double> x;
+            for (const auto& a : in) x.push_back(part(a));
+            return signal::median(x);
+        };
+        v.own = middle([](const At& a) { return a.own; });
+        v.clip = middle([](const At& a) { return a.clip; });
+        v.person = middle([](const At& a) { return a.person; });
+    }
+
+    void over_phases(const Check& c, const Check& how, std::size_t r, std::optional<Side> side, RepetitionValue& v) const {
+        const Gathered g = gather(c, how, r, side);
+        if (!c.when.empty() && g.told * 3 >= g.frames && static_cast<double>(g.held) * ms_rate() < 0.15) {
+            v.absent = Absent::no_occasion;
+            return;
+        }
+        // A value told for less than a third of the time is not one for the phase.
+        const std::size_t asked = c.when.empty() ? g.frames : g.held;
+        if (g.in.size() * 3 < asked || g.in.size() < 3 || (!c.when.empty() && g.told * 3 < g.frames)) {
+            v.absent = most(g.missing, Absent::no_body);
+            return;
+        }
+        std::vector<double> x;
+        for (const auto& a : g.in) x.push_back(a.v);
+        errors(g.in, v);
+        // The tails of a course are drawn out by its noise: of its spread only the part that noise does not explain counts.
+        auto tail = [&](double q) {
+            const double middle = signal::median(x), spread = 0.5 * (signal::quantile(x, 0.84) - signal::quantile(x, 0.16));
+            const double true_part = spread > 0 ? std::sqrt(std::max(0.0, 1 - v.own * v.own / (spread * spread))) : 1;
+            return middle + true_part * (signal::quantile(x, q) - middle);
+        };
+        switch (c.summary) {
+        case Summary::max:
+            v.value = tail(0.90);
+            break;
+        case Summary::min:
+            v.value = tail(0.10);
+            break;
+        case Summary::at_start:
+            v.value = x.front();
+            break;
+        case Summary::at_end:
+            v.value = x.back();
+            break;
+        default:
+            v.value = signal::median(x);
+        }
+        v.time_s = std::min_element(g.in.begin(), g.in.end(),
+                                    [&](const At& a, const At& b) { return std::abs(a.v - v.value) < std::abs(b.v - v.value); })
+                       ->t;
+        keep_course(g.in, v);
+        v.absent = Absent::none;
+    }
+
+    double ms_rate() const { return 1 / motion_.rate; }
+
+    /// The largest way from the first part of a stretch in which the states hold to any later moment of it (half-second medians).
+    void drift(const Check& c, std::size_t r, std::optional<Side> side, RepetitionValue& v) const {
+        const Gathered g = gather(c, c, r, side);
+        if (g.in.size() < 3) {
+            v.absent = g.held == 0 && g.told > 0 ? Absent::no_occasion : most(g.missing, Absent::no_body);
+            return;
+        }
+        const double gap = 2.5 * ms_rate(), least = std::max(0.3, c.least_s);
+        bool any = false;
+        for (std::size_t a = 0; a < g.in.size();) {
+            std::size_t b = a + 1;
+            while (b < g.in.size() && g.in[b].t - g.in[b - 1].t <= gap) ++b;
+            if (g.in[b - 1].t - g.in[a].t >= least) {
+                std::vector<double> first;
+                for (std::size_t k = a; k < b && g.in[k].t - g.in[a].t <= std::max(0.1, c.first_s); ++k) first.push_back(g.in[k].v);
+                const double from = signal::median(first);
+                std::vector<At> moved;
+                for (std::size_t k = a; k < b; ++k) {
+                    At m = g.in[k];
+                    m.v = std::abs(m.v - from);
+                    moved.push_back(m);
+                }
+                std::vector<double> x;
+                for (const auto& m : moved) x.push_back(m.v);
+                const double way = signal::quantile(x, 0.95);
+                if (!any || way > v.value) {
+                    v.value = way;
+                    v.course.clear();
+                    keep_course(moved, v);
+                    v.time_s = std::max_element(moved.begin(), moved.end(), [](const At& p, const At& q) { return p.v < q.v; })->t;
+                    errors(moved, v);
+                    v.own *= 1.414; // two moments; what the clip and the person share is in both and drops out
+                    v.clip *= 0.3, v.person *= 0.3;
+                }
+                any = true;
+            }
+            a = b;
+        }
+        v.absent = any ? Absent::none : Absent::no_occasion;
+    }
+
+    /// The transfer of weight that belongs to the phases, towards the side asked.
+    const Shift* shift(const EventPick& e, const Repetition& rep) const {
+        const auto towards = side_for(e.side, std::nullopt, rep.side);
+        const Shift* best = nullptr;
+        double longest = 0;
+        for (const auto& w : windows(phases_of(e), rep))
+            for (const auto& s : ms_.shifts) {
+                if (towards && (*towards == Side::left) != (s.to > s.from)) continue;
+                const double common = std::min(w.to + 0.6, s.end_s) - std::max(w.from - 1.5, s.start_s);
+                if (common > longest) longest = common, best = &s;
+            }
+        return best;
+    }
+
+    /// Ids of the phases an event belongs to.
+    std::vector<std::string> phases_of(const EventPick& e) const {
+        std::vector<std::string> out;
+        for (const auto& p : mv_.phases)
+            if (std::find(e.roles.begin(), e.roles.end(), p.role) != e.roles.end()) out.push_back(p.id);
+        if (out.empty()) out.emplace_back(); // no phase of that role
+        return out;
+    }
+
+    /// The event in the phases it belongs to; with `only`, in that one of their windows.
+    std::optional<Moment> moment(const EventPick& e, const Repetition& rep, std::optional<std::size_t> only = std::nullopt) const {
+        const auto kind = event_from_name(e.event);
+        if (!kind) return std::nullopt;
+        if (*kind == EventKind::shift_onset || *kind == EventKind::shift_start || *kind == EventKind::shift_end ||
+            *kind == EventKind::shift_rest) {
+            const Shift* s = shift(e, rep);
+            if (!s) return std::nullopt;
+            if (*kind == EventKind::shift_onset) return Moment{s->onset_s, s->onset_sigma_s};
+            if (*kind == EventKind::shift_rest) return Moment{s->rest_s, s->onset_sigma_s};
+            return Moment{*kind == EventKind::shift_start ? s->start_s : s->end_s, s->sigma_s};
+        }
+        const auto side = side_for(e.side, std::nullopt, rep.side);
+        const auto part = e.part.empty() ? std::nullopt : part_from_name(e.part);
+        std::optional<Moment> best;
+        double least = e.within_s;
+        const auto all = windows(phases_of(e), rep);
+        for (std::size_t k = 0; k < all.size(); ++k) {
+            if (only && *only != k) continue;
+            const double from = e.at_end ? all[k].to : all[k].from;
+            for (const auto& v : ms_.events) {
+                if (v.kind != *kind || (side && v.side != side) || (part && v.part != *part)) continue;
+                if (std::abs(v.time_s - from) < least) least = std::abs(v.time_s - from), best = Moment{v.time_s, v.sigma_s};
+            }
+        }
+        return best;
+    }
+
+    Absent no_shift() const { return ms_.find("weight.along_raw")->absent_throughout().value_or(Absent::no_event); }
+
+    void order(const Check& how, const Repetition& rep, RepetitionValue& v) const {
+        if (how.events.size() < 2) return;
+        auto a = moment(how.events[0], rep), b = moment(how.events[1], rep);
+        if (how.events[0].roles == how.events[1].roles) // both of the same phase
+            for (std::size_t k = 0; k < windows(phases_of(how.events[0]), rep).size(); ++k) {
+                a = moment(how.events[0], rep, k), b = moment(how.events[1], rep, k);
+                if (a && b) break;
+            }
+        if (!a || !b) {
+            const bool weight = how.events[a ? 1 : 0].event.starts_with("shift");
+            if (weight) v.absent = no_shift();
+            return;
+        }
+        v.value = b->t - a->t;
+        v.own = std::hypot(a->sigma, b->sigma);
+        v.time_s = a->t;
+        v.absent = Absent::none;
+    }
+
+    void count(const Check& how, const Repetition& rep, RepetitionValue& v) const {
+        const Shift* s = how.events.empty() ? nullptr : shift(how.events.front(), rep);
+        if (!s) {
+            v.absent = no_shift();
+            return;
+        }
+        v.value = how.counts == "peaks" ? s->peaks : s->stop_s;
+        v.own = how.counts == "peaks" ? 0 : s->stop_sigma_s;
+        v.time_s = s->start_s;
+        v.absent = Absent::none;
+    }
+
+    void together(const Check& how, const Repetition& rep, RepetitionValue& v) const {
+        std::optional<Moment> first, last;
+        std::size_t found = 0; // a part that does not move is not waited for
+        for (const auto& e : how.events) {
+            const auto m = moment(e, rep);
+            if (!m) continue;
+            ++found;
+            if (!first || m->t < first->t) first = m;
+            if (!last || m->t > last->t) last = m;
+        }
+        if (found < 2) return;
+        v.value = last->t - first->t;
+        v.own = std::hypot(first->sigma, last->sigma);
+        v.time_s = first->t;
+        v.absent = Absent::none;
+    }
+
+    void at_event(const Check& c, const Check& how, const Repetition& rep, std::optional<Side> side, RepetitionValue& v) const {
+        const auto at = moment(how.events.front(), rep);
+        if (!at) return;
+        const auto* all = samples(ms_, how.measure, how.side, side, rep.side);
+        if (!all) return;
+        const double t = at->t - how.events.front().before_s;
+        const auto f = std::min(frame(t), all->size() - 1);
+        const Sample& s = (*all)[f];
+        if (!s.present()) {
+            v.absent = s.absent;
+            return;
+        }
+        // Judged on the lower bound: pressure may sit anywhere from heel to ball.
+        v.value = s.value - (motion_.has_x ? 0 : how.slack_side);
+        if (how.slack_side > 0) v.value = std::max(0.0, v.value);
+        auto value_at = [&](double when) {
+            const auto k = frame(when);
+            return k < all->size() && (*all)[k].present() ? (*all)[k].value : s.value;
+        };
+        const double speed = std::abs(value_at(t + 0.15) - value_at(t - 0.15)) / 0.3; // it moves on while the moment is uncertain
+        v.own = std::hypot(s.own, speed * at->sigma);
+        v.clip = s.clip;
+        v.person = s.person;
+        v.time_s = at->t;
+        v.absent = Absent::none;
+        (void)c;
+    }
+
+    /// Variation of the durations of repetitions, or of the phases named, in percent.
+    RepetitionValue spread(const Check& c) const {
+        RepetitionValue v;
+        v.absent = Absent::no_event;
+        std::vector<double> d;
+        for (const auto& r : al_.repetitions) {
+            double sum = 0;
+            for (const auto& w : windows(c.phases, r)) sum += w.to - w.from;
+            d.push_back(sum);
+        }
+        if (d.size() < 3) return v;
+        double mean = 0, var = 0;
+        for (const double x : d) mean += x / static_cast<double>(d.size());
+        for (const double x : d) var += (x - mean) * (x - mean) / static_cast<double>(d.size() - 1);
+        v.value = 100 * std::sqrt(var) / mean;
+        v.own = 100 * 0.35 / mean; // borders are told to about a third of a second
+        const auto worst =
+            std::max_element(d.begin(), d.end(), [&](double a, double b) { return std::abs(a - mean) < std::abs(b - mean); }) - d.begin();
+        v.repetition = static_cast<int>(worst);
+        v.time_s = al_.repetitions[static_cast<std::size_t>(worst)].start_s;
+        v.absent = Absent::none;
+        return v;
+    }
+
+    /// Left repetitions against right ones: how many there are, or the range of a measure of the leading side, in percent of the larger.
+    RepetitionValue same(const Check& how) const {
+        RepetitionValue v;
+        v.absent = Absent::no_event;
+        std::array<std::vector<double>, 2> range;
+        std::array<double, 2> error{0, 0};
+        for (const auto& rep : al_.repetitions) {
+            const auto side = static_cast<std::size_t>(rep.side);
+            if (how.counts == "repetitions") {
+                range[side].push_back(1);
+                continue;
+            }
+            const auto* all = samples(ms_, how.measure, how.side, std::nullopt, rep.side);
+            if (!all) return v;
+            std::vector<double> x;
+            for (std::size_t f = frame(rep.start_s); f < all->size() && ms_.time_s[f] < rep.end_s; ++f)
+                if ((*all)[f].present()) x.push_back((*all)[f].value), error[side] = std::max(error[side], static_cast<double>((*all)[f].own));
+            if (x.size() < 10) continue;
+            range[side].push_back(signal::quantile(x, 0.97) - signal::quantile(x, 0.03));
+        }
+        if (how.counts == "repetitions") {
+            v.value = std::abs(static_cast<double>(range[0].size()) - static_cast<double>(range[1].size()));
+            v.absent = Absent::none;
+            return v;
+        }
+        if (range[0].size() < 2 || range[1].size() < 2) return v;
+        const double l = signal::median(range[0]), r = signal::median(range[1]), larger = std::max(l, r);
+        if (larger < 1e-6) return v;
+        v.value = 100 * std::abs(l - r) / larger;
+        double sum = 0;
+        for (std::size_t s = 0; s < 2; ++s) {
+            double var = 0;
+            const double m = s == 0 ? l : r;
+            for (const double x : range[s]) var += (x - m) * (x - m);
+            var /= static_cast<double>(range[s].size() - 1);
+            sum += (var + 2 * error[s] * error[s]) / static_cast<double>(range[s].size());
+        }
+        v.own = 100 * std::sqrt(sum) / larger;
+        v.absent = Absent::none;
+        return v;
+    }
+
+    const Motion& motion_;
+    const Measures& ms_;
+    const Alignment& al_;
+    const Movement& mv_;
+    const Reference& ref_;
+    const std::vector<SupportState>& states_;
+    const RuleBook& rules_;
+    std::vector<std::vector<double>> moment_; // of the reference, a frame each, by repetition
+    std::vector<std::size_t> first_;
+};
+
+} // namespace
+
+double RepetitionValue::sigma() const {
+    return std::sqrt(own * own + clip * clip + person * person);
+}
+
+Summaries summarise(const Motion& motion, const Measures& measures, const Alignment& alignment, const Movement& movement,
+                    const Reference& reference, const std::vector<SupportState>& states, const RuleBook& rules) {
+    return Summariser(motion, measures, alignment, movement, reference, states, rules).run();
+}
+
+} // namespace bevel

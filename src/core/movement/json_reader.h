@@ -1,0 +1,71 @@
+// Reading of JSON data files: small readers that name the place that is wrong. Used inside core/movement only.
+#pragma once
+#include "core/movement/rules.h"
+#include <cmath>
+#include <nlohmann/json.hpp>
+
+namespace bevel::reading {
+
+using nlohmann::json;
+
+/// Thrown and caught inside the reading only, to leave a nested read with the place that is wrong.
+struct Bad {
+    std::string where;
+};
+
+template <class E> E pick(const std::string& word, std::initializer_list<std::pair<const char*, E>> of, const char* where) {
+    for (const auto& [name, value] : of)
+        if (word == name) return value;
+    throw Bad{std::string(where) + " '" + word + "'"};
+}
+
+inline double number(const json& j, const char* key, double fallback, double lo, double hi) {
+    const auto it = j.find(key);
+    if (it == j.end()) return fallback;
+    if (!it->is_number()) throw Bad{key};
+    const double v = it->get<double>();
+    if (!std::isfinite(v) || v < lo || v > hi) throw Bad{key};
+    return v;
+}
+
+inline std::string text(const json& j, const char* key, bool needed = true) {
+    const auto it = j.find(key);
+    if (it == j.end()) {
+        if (needed) throw Bad{key};
+        return {};
+    }
+    if (!it->is_string()) throw Bad{key};
+    auto s = it->get<std::string>();
+    if (s.size() > 2000) throw Bad{key};
+    return s;
+}
+
+inline const json& part(const json& j, const char* key, json::value_t type) {
+    const auto it = j.find(key);
+    if (it == j.end() || it->type() != type) throw Bad{key};
+    return *it;
+}
+
+inline Severity severity_from(const std::string& s) {
+    return pick<Severity>(s,
+                          {{"safety", Severity::safety},
+                           {"ground", Severity::ground},
+                           {"timing", Severity::timing},
+                           {"shape", Severity::shape},
+                           {"even", Severity::even}},
+                          "severity");
+}
+
+template <class F> auto guarded(const std::string& source, F read) -> Result<decltype(read(json{}))> {
+    try {
+        const json j = json::parse(source, nullptr, true);
+        if (!j.is_object()) return fail(Code::unreadable, "not a JSON object");
+        return read(j);
+    } catch (const Bad& b) {
+        return fail(Code::bad_value, b.where);
+    } catch (const json::exception& e) {
+        return fail(Code::unreadable, e.what());
+    }
+}
+
+} // namespace bevel::reading
