@@ -72,7 +72,7 @@ void find_neutral(Motion& m, const MotionOptions& o) {
         if (std::any_of(part.begin(), part.end(), [](double v) { return !std::isfinite(v); })) continue;
         if (signal::median(std::span(tall).subspan(k, window)) < 0.975 * top) continue;
         // Who is never upright in the clip does not stand quietly in it: the stated height tells so.
-        if (o.stature_m && signal::median(std::span(tall).subspan(k, window)) < 0.95 * 0.887 * *o.stature_m) continue;
+        if (o.stature_m && signal::median(std::span(tall).subspan(k, window)) < 0.93 * 0.887 * *o.stature_m) continue;
         if (signal::median(std::span(lean).subspan(k, window)) > 12) continue;
         const double b = signal::median(std::span(bend).subspan(k, window));
         if (std::isfinite(b) && b > 15 + (m.from_pictures() ? 5 : 0)) continue; // one picture tells a bend to a few degrees

@@ -123,7 +123,10 @@ private:
             order(how, rep, v);
             break;
         case Form::count:
-            count(how, rep, v);
+            if (how.counts == "pace")
+                pace(c, rep, v);
+            else
+                count(how, rep, v);
             break;
         case Form::spread:
             together(how, rep, v);
@@ -373,6 +376,23 @@ private:
         v.value = b->t - a->t;
         v.own = std::hypot(a->sigma, b->sigma);
         v.time_s = a->t;
+        v.absent = Absent::none;
+    }
+
+    /// Duration of the phases of the check against the reference's, in that of the whole repetition: 1 keeps pace with the rest.
+    void pace(const Check& c, const Repetition& rep, RepetitionValue& v) const {
+        const auto& b = ref_.borders(rep.side);
+        double own = 0, asked = 0;
+        for (std::size_t p = 0; p < rep.phases.size() && p + 1 < b.size(); ++p) {
+            if (!c.phases.empty() && std::find(c.phases.begin(), c.phases.end(), rep.phases[p].id) == c.phases.end()) continue;
+            if (asked == 0) v.time_s = rep.phases[p].start_s;
+            own += rep.phases[p].end_s - rep.phases[p].start_s;
+            asked += b[p + 1] - b[p];
+        }
+        const double whole = (rep.end_s - rep.start_s) / (b.back() - b.front());
+        if (asked <= 0 || whole <= 0) return;
+        v.value = own / asked / whole;
+        v.own = 0.25 * 1.414 / (asked * whole); // borders snap to events within a quarter of a second
         v.absent = Absent::none;
     }
 

@@ -130,6 +130,12 @@ std::vector<BandChange> changes(const json& j, const RuleBook& rules) {
             for (const auto& p : part(c, "phases", json::value_t::array)) b.phases.push_back(p.get<std::string>());
         b.reason = text(c, "reason");
         b.off = c.value("off", false);
+        if (c.contains("bend")) {
+            const auto& bend = part(c, "bend", json::value_t::object);
+            if (bend.contains("lean")) b.lean = number(bend, "lean", 0, -20, 60);
+            b.higher = number(bend, "higher", 0, -0.2, 0.2);
+            b.step = number(bend, "step", 1, 0.3, 1.5);
+        }
         if (c.contains("low")) b.low = number(c, "low", 0, -1e4, 1e4);
         if (c.contains("high")) b.high = number(c, "high", 0, -1e4, 1e4);
         out.push_back(b);
@@ -188,9 +194,28 @@ void set_band(Check& c, const BandChange& change, BandLevel level) {
     c.stack.push_back({level, c.low, c.high, change.reason});
 }
 
+/// The reference figure as the change would have it.
+void bend(Movement& m, const BandChange& change) {
+    auto shape = [&](Posture& p) {
+        p.depth = std::clamp(p.depth + change.higher, 0.4, 1.0);
+        p.left_foot.z *= change.step;
+        p.right_foot.z *= change.step;
+    };
+    for (auto& p : m.phases) {
+        const bool speaks = (change.stance.empty() || change.stance == p.stance) && (change.role.empty() || change.role == p.role) &&
+                            (change.phases.empty() || among(change.phases, p.id));
+        if (speaks && change.lean) p.posture.lean = *change.lean;
+        // Feet and height run on from phase to phase: they are bent everywhere or nowhere.
+        shape(p.posture);
+    }
+    shape(m.home);
+}
+
 /// One change to the checks it speaks of; where it speaks of some of their phases, these become a check of their own.
 void apply_one(Movement& m, const BandChange& change, BandLevel level) {
     if (!change.kind.empty() && change.kind != m.kind) return;
+    if (change.bends()) bend(m, change);
+    if (!change.low && !change.high && !change.off && change.bends()) return;
     std::vector<Check> out;
     for (auto& c : m.checks) {
         const bool theirs = (change.rule.empty() || change.rule == c.rule) && (change.measure.empty() || change.measure == c.measure) &&

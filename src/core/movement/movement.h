@@ -21,6 +21,11 @@ struct BandChange {
     std::optional<double> low, high;
     bool off = false;
     std::string reason;
+    // How a school bends the reference figure in the phases it speaks of, so that its own reference keeps its bands.
+    std::optional<double> lean;        // degrees, in place of the movement's
+    double higher = 0;                 // added to the depth; 0.04 is a tenth of a leg's bend or so
+    double step = 1;                   // of the way forward of the feet
+    bool bends() const { return lean || higher != 0 || step != 1; }
 };
 
 /// The posture is reached at the phase's end. Written for the left side; the right side is its mirror image.

@@ -99,7 +99,8 @@ void read_form(const json& j, Check& c) {
     c.first_s = number(j, "first_s", 0, 0, 600);
     c.least_s = number(j, "least_s", 0, 0, 600);
     c.counts = text(j, "counts", false);
-    if (!c.counts.empty() && c.counts != "seconds" && c.counts != "peaks" && c.counts != "repetitions") throw Bad{"counts"};
+    if (!c.counts.empty() && c.counts != "seconds" && c.counts != "peaks" && c.counts != "repetitions" && c.counts != "pace")
+        throw Bad{"counts"};
     c.summary = pick<Summary>(j.contains("summary") ? text(j, "summary") : "median",
                               {{"max", Summary::max},
                                {"min", Summary::min},
@@ -120,7 +121,7 @@ void read_form(const json& j, Check& c) {
     if (j.contains("events"))
         for (const auto& e : part(j, "events", json::value_t::array)) c.events.push_back(event_of(e));
     // A check on a derived measure takes its form and events from there.
-    const std::size_t needed = !c.measure.empty() ? 0 : c.form == Form::order ? 2 : c.form == Form::count && c.counts != "repetitions" ? 1 : 0;
+    const std::size_t needed = !c.measure.empty() ? 0 : c.form == Form::order ? 2 : c.form == Form::count && c.counts != "repetitions" && c.counts != "pace" ? 1 : 0;
     if (c.events.size() < needed) throw Bad{"events"};
     if (c.form == Form::during && c.when.empty()) throw Bad{"while"};
 }
