@@ -294,6 +294,84 @@ bool picture_errors(int number, const Track& raw, std::map<std::string, std::vec
     return true;
 }
 
+namespace {
+
+struct OddFault {
+    const char *movement, *fault, *check, *key;
+    double least, most;
+    bool high;
+};
+constexpr std::array<OddFault, 8> odd_faults{{
+    {"separate_the_clouds", "lean_forward", "trunk_lean", "trunk.lean", 12, 25, true},
+    {"separate_the_clouds", "lean_side.left", "trunk_side", "trunk.side", 10, 20, true},
+    {"gaze_at_the_moon", "lean_side.right", "trunk_side", "trunk.side", 10, 20, false},
+    {"separate_the_clouds", "head_forward", "head", "head.offset", 8, 14, true},
+    {"separate_the_clouds", "stance_narrow", "stance", "stance.width", 0.4, 0.8, false},
+    {"gaze_at_the_moon", "stance_wide", "stance", "stance.width", 0.4, 0.8, true},
+    {"part_the_horses_mane", "lean_forward", "trunk_lean", "trunk.lean", 12, 25, true},
+    {"gaze_at_the_moon", "knee_in", "knee_in", "knee.inward.left", 16, 30, true},
+}};
+
+} // namespace
+
+OddVerdict odd_verdict(std::uint64_t number, bool with_fault) {
+    OddTake odd = odd_take(number);
+    auto& s = odd.options.student;
+    s.stand_knee.reset();
+    s.stand_lean = s.stand_head = s.toe_out = 0;
+    Rng r(number * 31 + 5);
+    const OddFault& wanted = odd_faults[r.next() % odd_faults.size()];
+    OddVerdict out;
+    if (with_fault) {
+        odd.movement = wanted.movement;
+        s.faults.push_back(*sim::parse_fault(std::string(wanted.fault) + "=" + std::to_string(r.uniform(wanted.least, wanted.most))));
+        out.fault = wanted.fault;
+    }
+    const sim::Take take(movement(odd.movement), odd.options);
+    const auto review = make_review(odd_track(odd, take), movement(odd.movement), odd_options(odd));
+    if (!review) return out;
+    out.reviewed = true;
+    const Review& v = **review;
+    if (!with_fault) {
+        for (const auto& f : v.findings)
+            // Who turns on the spot between two repetitions does move the planted feet.
+            if (f.verdict == Verdict::outside && !(s.turn_deg != 0 && f.rule == "F4") &&
+                (f.severity == Severity::safety || f.severity == Severity::ground || f.severity == Severity::timing))
+                out.false_findings.push_back(f.check);
+        return out;
+    }
+    const QuietTruth stand = v.motion.neutral.source == NeutralSource::quiet_second
+                                 ? quiet_truth(take, v.motion.neutral.from_s, v.motion.neutral.to_s)
+                                 : QuietTruth{};
+    for (const auto& f : v.findings) {
+        if (f.check != wanted.check || (f.side && f.side != Side::left)) continue;
+        const Check* check = nullptr;
+        for (const auto& c : v.movement.checks)
+            if (c.id == f.check) check = &c;
+        if (!check || f.verdict == Verdict::cannot_tell) continue;
+        // The student's own truth over the same phases.
+        std::vector<double> exact;
+        for (const auto& rep : v.alignment.repetitions)
+            for (const auto& p : rep.phases)
+                if (check->phases.empty() || std::find(check->phases.begin(), check->phases.end(), p.id) != check->phases.end())
+                    for (std::size_t i = 0; i < take.frames(); i += 4)
+                        if (take.truth().time_s[i] >= p.start_s && take.truth().time_s[i] < p.end_s) {
+                            const auto t = frame_truth(take, i, stand).value;
+                            if (const auto k = t.find(wanted.key); k != t.end()) exact.push_back(k->second);
+                        }
+        if (exact.size() < 5) continue;
+        std::nth_element(exact.begin(), exact.begin() + static_cast<std::ptrdiff_t>(exact.size() / 2), exact.end());
+        const double truth = exact[exact.size() / 2];
+        const auto& bound = wanted.high ? f.high : f.low;
+        if (!bound || (wanted.high ? truth - *bound : *bound - truth) < std::max(3.7 * f.sigma, check->edge.value_or(0) + 1.64 * f.sigma))
+            continue;
+        out.clear = true;
+        const bool same = f.direction == (wanted.high ? Direction::high : Direction::low);
+        if (f.verdict == Verdict::outside) (same ? out.found : out.opposite) = true;
+    }
+    return out;
+}
+
 double covered(const std::vector<Error>& e, double sigmas) {
     double in = 0;
     for (const auto& x : e) in += std::abs(x.error) <= sigmas * x.sigma ? 1 : 0;

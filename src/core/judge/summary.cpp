@@ -392,7 +392,7 @@ private:
         const double whole = (rep.end_s - rep.start_s) / (b.back() - b.front());
         if (asked <= 0 || whole <= 0) return;
         v.value = own / asked / whole;
-        v.own = 0.25 * 1.414 / (asked * whole); // borders snap to events within a quarter of a second
+        v.own = 0.2 * 1.414 / (asked * whole); // borders are told to about a fifth of a second
         v.absent = Absent::none;
     }
 

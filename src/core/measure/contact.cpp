@@ -409,6 +409,19 @@ Course likeliest(const Motion& m, const Both& looks, double together_s, const Fo
     return out;
 }
 
+/// On its way from flat to the air, or back, a foot peels over its heel or over its toe, not over both: what lasts longer is kept.
+void one_way(const Motion& m, std::vector<Contact>& c, double change_s) {
+    auto tilted = [](Contact k) { return k == Contact::heel || k == Contact::toe; };
+    for (std::size_t a = 0; a < c.size();) {
+        std::size_t b = a, heels = 0;
+        while (b < c.size() && tilted(c[b])) heels += c[b++] == Contact::heel ? 1 : 0;
+        if (b > a && heels > 0 && heels < b - a && m.time_s[b - 1] - m.time_s[a] < change_s)
+            std::fill(c.begin() + static_cast<std::ptrdiff_t>(a), c.begin() + static_cast<std::ptrdiff_t>(b),
+                      2 * heels > b - a ? Contact::heel : Contact::toe);
+        a = std::max(b, a + 1);
+    }
+}
+
 /// How sure the moment of the change between f - 1 and f is: half the time in which the chance of what comes after rises from 16 to 84 %
 /// of its way, within the time of one change.
 double moment_spread(const Motion& m, const std::vector<std::array<double, kinds>>& chance, const std::vector<Contact>& c, std::size_t f,
@@ -455,7 +468,7 @@ void find_contacts(const Motion& m, Measures& out, const FootModel& k) {
     for (const Side s : {Side::left, Side::right}) {
         const auto foot = static_cast<std::size_t>(s);
         auto& c = course.contact[foot];
-        if (!metres) feet[foot].place_moments(c);
+        if (!metres) feet[foot].place_moments(c), one_way(m, c, 2 * k.change_s);
         out.contact_sigma[foot].assign(m.frames(), 0);
         for (std::size_t f = 1; f < m.frames(); ++f)
             if (c[f] != c[f - 1]) {
