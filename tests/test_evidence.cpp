@@ -276,7 +276,8 @@ private slots:
             const double u = std::clamp((static_cast<double>(f) / 30 - 3) / 2, 0.0, 1.0), up = (5 + 20 * u) * deg, low = (3 + 8 * u) * deg;
             // Slopes going up: tail to low back leans forward by `low`, the middle is upright, then forward by `up`.
             const Vec3 tail_at(0, 0.95, -0.1), low_at = tail_at + 0.12 * Vec3(0, std::cos(low), std::sin(low)),
-                       mid_at = low_at + Vec3(0, 0.18, 0), c7_at = mid_at + 0.25 * Vec3(0, std::cos(up), std::sin(up));
+                                               mid_at = low_at + Vec3(0, 0.18, 0),
+                                               c7_at = mid_at + 0.25 * Vec3(0, std::cos(up), std::sin(up));
             ExtraPoints e;
             e[tail] = turn * tail_at, e[low_back] = turn * low_at, e[mid_back] = turn * mid_at, e[c7] = turn * c7_at;
             t.layers.extra.emplace_back(static_cast<std::uint32_t>(f), e);

@@ -253,10 +253,11 @@ private slots:
         int row = 0;
         for (std::size_t at = 0; at < text.size(); ++row) {
             const auto end = text.find('\n', at);
-            out += text.substr(at, end - at) + (row == 0   ? ",c7_x_px,c7_y_px,breath"
-                                                : row == 2 ? ",410.5,200,in"
-                                                : row == 4 ? ",,,out"
-                                                           : ",,,") +
+            out += text.substr(at, end - at) +
+                   (row == 0   ? ",c7_x_px,c7_y_px,breath"
+                    : row == 2 ? ",410.5,200,in"
+                    : row == 4 ? ",,,out"
+                               : ",,,") +
                    "\n";
             at = end + 1;
         }

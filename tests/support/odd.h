@@ -36,8 +36,8 @@ ReviewOptions odd_options(const OddTake& odd);
 /// One value per take and figure (a frame drawn from those that have one), keyed by id. False when the clip was refused (`why`).
 bool odd_errors(std::uint64_t number, std::map<std::string, std::vector<Error>>& into, std::string& why);
 
-/// What the judgement made of an odd take: a faultless one, or one with a single fault that is clear, that is whose exact figure, worked out
-/// from the performed points, lies beyond the band in force by at least 3.7 of the sigma stated for it.
+/// What the judgement made of an odd take: a faultless one, or one with a single fault that is clear, that is whose exact figure, worked
+/// out from the performed points, lies beyond the band in force by at least 3.7 of the sigma stated for it.
 struct OddVerdict {
     bool reviewed = false, clear = false, found = false, opposite = false;
     std::string fault;

@@ -135,8 +135,8 @@ struct Layers {
     std::optional<MarkedLength> scale;            // stands before the student's height
     std::optional<double> camera_height_m;        // floor: height of the camera over it
     std::vector<PointEdit> edits;
-    std::vector<BreathMark> breaths;                                // in order of time
-    std::vector<std::pair<std::uint32_t, ExtraPoints>> extra;       // by frame, in order; frames without any are left out
+    std::vector<BreathMark> breaths;                          // in order of time
+    std::vector<std::pair<std::uint32_t, ExtraPoints>> extra; // by frame, in order; frames without any are left out
 };
 
 /// The body on every frame of a clip, as it was found or read. `px` or `m` (or both) hold one entry a frame; an absent frame means nobody

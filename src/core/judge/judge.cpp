@@ -7,9 +7,9 @@
 namespace bevel {
 namespace {
 
-constexpr double sure = 1.64;   // sigma beyond a band that make a fault
-constexpr double strong = 2.5;  // sigma beyond which one repetition speaks for itself
-constexpr double in_three = 3;  // a fault shows in a third of the repetitions
+constexpr double sure = 1.64;  // sigma beyond a band that make a fault
+constexpr double strong = 2.5; // sigma beyond which one repetition speaks for itself
+constexpr double in_three = 3; // a fault shows in a third of the repetitions
 
 struct Combined {
     double value = 0, own = 0, clip = 0, person = 0;
@@ -62,6 +62,7 @@ private:
         f.low = c.low;
         f.high = c.high;
         f.matters = c.matters;
+        f.reference = c.reference;
         f.whose = c.stack.empty() ? BandLevel::movement : c.stack.back().level;
         f.good = c.good;
         f.reason = c.reason;

@@ -35,11 +35,12 @@ struct Finding {
     Severity severity = Severity::shape;
     Verdict verdict = Verdict::cannot_tell;
     Absent absent = Absent::none;
-    std::vector<int> repetitions; // those outside on this side of the band
-    int judged = 0;               // repetitions in which it could be told
+    std::vector<int> repetitions;            // those outside on this side of the band
+    int judged = 0;                          // repetitions in which it could be told
     double value = 0, sigma = 0, time_s = 0; // combined over the repetitions it rests on; the moment is the one that shows it most
     double own = 0, clip = 0, person = 0;    // parts of sigma
     std::optional<double> low, high;
+    bool reference = false; // the figure is the difference from the reference at the same moment
     bool widened = false;
     bool once = false;                 // beyond the band for certain, but in too few repetitions to be a fault
     bool sure = false;                 // inside beyond its error: may be praised

@@ -153,8 +153,8 @@ private:
         const auto& rep = al_.repetitions[r];
         const std::string& which = how.measure;
         const auto* all = samples(ms_, which, how.side == "both" ? std::string("own") : how.side, side, rep.side);
-        const auto* ref = c.reference ? samples(ref_.measures(), which, how.side == "both" ? std::string("own") : how.side, side, rep.side)
-                                      : nullptr;
+        const auto* ref =
+            c.reference ? samples(ref_.measures(), which, how.side == "both" ? std::string("own") : how.side, side, rep.side) : nullptr;
         if (!all || (c.reference && !ref)) {
             g.missing[Absent::view] = 1;
             return g;
@@ -257,9 +257,9 @@ private:
         default:
             v.value = signal::median(x);
         }
-        v.time_s = std::min_element(g.in.begin(), g.in.end(),
-                                    [&](const At& a, const At& b) { return std::abs(a.v - v.value) < std::abs(b.v - v.value); })
-                       ->t;
+        v.time_s = std::min_element(g.in.begin(), g.in.end(), [&](const At& a, const At& b) {
+                       return std::abs(a.v - v.value) < std::abs(b.v - v.value);
+                   })->t;
         keep_course(g.in, v);
         v.absent = Absent::none;
     }
@@ -493,7 +493,8 @@ private:
             if (!all) return v;
             std::vector<double> x;
             for (std::size_t f = frame(rep.start_s); f < all->size() && ms_.time_s[f] < rep.end_s; ++f)
-                if ((*all)[f].present()) x.push_back((*all)[f].value), error[side] = std::max(error[side], static_cast<double>((*all)[f].own));
+                if ((*all)[f].present())
+                    x.push_back((*all)[f].value), error[side] = std::max(error[side], static_cast<double>((*all)[f].own));
             if (x.size() < 10) continue;
             range[side].push_back(signal::quantile(x, 0.97) - signal::quantile(x, 0.03));
         }

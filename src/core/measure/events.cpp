@@ -153,9 +153,10 @@ void rise_and_sink(const Motion& m, const Measures& ms, std::vector<Event>& out)
 } // namespace
 
 std::string_view event_name(EventKind k) {
-    constexpr std::array<std::string_view, 21> n{"heel_down",  "toe_down",    "flat",        "heel_up",   "toe_up",
-                                                 "off",        "shift_onset", "shift_start", "shift_end", "shift_rest", "stop",
-                                                 "turn_onset", "turn_end",    "hand_stop",   "low",       "high", "hand_onset", "breath_in", "breath_out", "roll_onset", "roll_end"};
+    constexpr std::array<std::string_view, 21> n{"heel_down",   "toe_down",    "flat",      "heel_up",    "toe_up",     "off",
+                                                 "shift_onset", "shift_start", "shift_end", "shift_rest", "stop",       "turn_onset",
+                                                 "turn_end",    "hand_stop",   "low",       "high",       "hand_onset", "breath_in",
+                                                 "breath_out",  "roll_onset",  "roll_end"};
     return n[static_cast<std::size_t>(k)];
 }
 std::string_view part_name(Part p) {

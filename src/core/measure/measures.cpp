@@ -400,9 +400,9 @@ void breathe(const Motion& m, Measures& out) {
 } // namespace
 
 std::string_view absent_name(Absent a) {
-    constexpr std::array<std::string_view, absent_count> names{"none",     "view",       "no_body",    "turned",      "foreshortened",
-                                                               "toes_out", "feet_close", "no_neutral", "no_vertical", "foot_off",
-                                                               "no_event", "hidden",     "not_marked", "no_floor",    "not_recorded", "supported", "seated", "no_occasion"};
+    constexpr std::array<std::string_view, absent_count> names{
+        "none",     "view",     "no_body", "turned",     "foreshortened", "toes_out",     "feet_close", "no_neutral", "no_vertical",
+        "foot_off", "no_event", "hidden",  "not_marked", "no_floor",      "not_recorded", "supported",  "seated",     "no_occasion"};
     return names[static_cast<std::size_t>(a)];
 }
 

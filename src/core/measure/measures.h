@@ -98,9 +98,9 @@ enum class EventKind {
     high, // of the hips
     hand_onset,
     breath_in,
-    breath_out,  // marked
+    breath_out, // marked
     roll_onset,
-    roll_end,    // of a part of the back, marked
+    roll_end, // of a part of the back, marked
 };
 enum class Part { foot, weight, pelvis, shoulders, head, hand, hips, breath, low_back, upper_back, neck };
 std::string_view event_name(EventKind k);

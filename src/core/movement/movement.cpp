@@ -146,7 +146,8 @@ std::vector<BandChange> changes(const json& j, const RuleBook& rules) {
 /// Roles of files that were written before phases had any.
 std::string legacy_role(const std::string& id) {
     if (among(role_names(), id)) return id;
-    for (const auto& [old, role] : {std::pair{"set", "land"}, {"shift", "transfer"}, {"sit_back", "return"}, {"draw", "lift"}, {"place", "close"}})
+    for (const auto& [old, role] :
+         {std::pair{"set", "land"}, {"shift", "transfer"}, {"sit_back", "return"}, {"draw", "lift"}, {"place", "close"}})
         if (id == old) return role;
     return {};
 }
@@ -287,7 +288,8 @@ Movement read_movement(const json& j, const RuleBook& rules) {
         ph.role = text(p, "role", false);
         if (!ph.role.empty() && !among(role_names(), ph.role)) throw Bad{"phase " + ph.id + ": role '" + ph.role + "' is not known"};
         ph.stance = p.contains("stance") ? text(p, "stance") : stance;
-        if (!ph.stance.empty() && !among(stance_names(), ph.stance)) throw Bad{"phase " + ph.id + ": stance '" + ph.stance + "' is not known"};
+        if (!ph.stance.empty() && !among(stance_names(), ph.stance))
+            throw Bad{"phase " + ph.id + ": stance '" + ph.stance + "' is not known"};
         if (p.contains("exceptions")) ph.exceptions = changes(part(p, "exceptions", json::value_t::array), rules);
         ph.ends_at = text(p, "ends_at", false);
         if (!ph.ends_at.empty()) pick<int>(ph.ends_at, {{"foot_off", 0}, {"foot_flat", 1}, {"shift_end", 2}, {"foot_down", 3}}, "ends_at");

@@ -15,16 +15,16 @@ enum class Ease { flow, settle };
 
 /// A band that a school, a student or a phase sets in place of the movement's own, or a rule switched off, with the reason for the reader.
 struct BandChange {
-    std::string rule, measure; // both must match; an empty one matches all
+    std::string rule, measure;             // both must match; an empty one matches all
     std::string check, stance, role, kind; // narrower: one check, phases of a stance or role, movements of a kind
     std::vector<std::string> phases;
     std::optional<double> low, high;
     bool off = false;
     std::string reason;
     // How a school bends the reference figure in the phases it speaks of, so that its own reference keeps its bands.
-    std::optional<double> lean;        // degrees, in place of the movement's
-    double higher = 0;                 // added to the depth; 0.04 is a tenth of a leg's bend or so
-    double step = 1;                   // of the way forward of the feet
+    std::optional<double> lean; // degrees, in place of the movement's
+    double higher = 0;          // added to the depth; 0.04 is a tenth of a leg's bend or so
+    double step = 1;            // of the way forward of the feet
     bool bends() const { return lean || higher != 0 || step != 1; }
 };
 

@@ -121,13 +121,17 @@ void read_form(const json& j, Check& c) {
     if (j.contains("events"))
         for (const auto& e : part(j, "events", json::value_t::array)) c.events.push_back(event_of(e));
     // A check on a derived measure takes its form and events from there.
-    const std::size_t needed = !c.measure.empty() ? 0 : c.form == Form::order ? 2 : c.form == Form::count && c.counts != "repetitions" && c.counts != "pace" ? 1 : 0;
+    const std::size_t needed = !c.measure.empty()                                                         ? 0
+                               : c.form == Form::order                                                    ? 2
+                               : c.form == Form::count && c.counts != "repetitions" && c.counts != "pace" ? 1
+                                                                                                          : 0;
     if (c.events.size() < needed) throw Bad{"events"};
     if (c.form == Form::during && c.when.empty()) throw Bad{"while"};
 }
 
 void need_measures(const RuleBook& book, const Check& c) {
-    const bool needs = c.form == Form::value || c.form == Form::during || c.form == Form::drift || (c.form == Form::same && c.counts.empty());
+    const bool needs =
+        c.form == Form::value || c.form == Form::during || c.form == Form::drift || (c.form == Form::same && c.counts.empty());
     if (needs && c.measure.empty()) throw Bad{"measure"};
     if (!c.measure.empty() && !unit_of_measure(book, c.measure)) throw Bad{"measure '" + c.measure + "' is not known"};
     for (const auto& w : c.when)
@@ -242,12 +246,14 @@ std::string_view level_name(BandLevel l) {
 }
 
 const std::vector<std::string>& role_names() {
-    static const std::vector<std::string> n{"stand", "unweight", "lift", "reach",  "land",   "transfer", "settle", "return", "turn",  "sink",
-                                            "rise",  "open",     "close", "gather", "strike", "bend",     "roll",   "swing",  "pivot", "hold"};
+    static const std::vector<std::string> n{"stand",  "unweight", "lift", "reach", "land",  "transfer", "settle",
+                                            "return", "turn",     "sink", "rise",  "open",  "close",    "gather",
+                                            "strike", "bend",     "roll", "swing", "pivot", "hold"};
     return n;
 }
 const std::vector<std::string>& stance_names() {
-    static const std::vector<std::string> n{"together", "narrow", "hip", "shoulder", "wide", "horse", "bow", "empty", "kneel", "one_leg", "seated"};
+    static const std::vector<std::string> n{"together", "narrow", "hip",   "shoulder", "wide",  "horse",
+                                            "bow",      "empty",  "kneel", "one_leg",  "seated"};
     return n;
 }
 

@@ -33,9 +33,9 @@ struct EventPick {
     std::string side;               // "lead", "rear" or "" for any
     std::vector<std::string> roles; // the phase it belongs to; an explicit list of phase ids stands in `phases`
     std::vector<std::string> phases;
-    bool at_end = true;   // nearest to the end of the phase, else to its beginning
-    double within_s = 1;  // no farther from there
-    double before_s = 0;  // read so long before the event
+    bool at_end = true;  // nearest to the end of the phase, else to its beginning
+    double within_s = 1; // no farther from there
+    double before_s = 0; // read so long before the event
 };
 
 /// Only moments count at which this measure lies in the band.
@@ -80,16 +80,16 @@ struct Check {
     double matters = 0;    // smallest amount worth a remark; 0: not stated
     double slack_side = 0; // from the side a share is judged on its lower bound, so much lower
     std::vector<While> when;
-    std::vector<EventPick> events; // value at the first; order: from the first to the second; count: of the first; spread: of all
-    bool three_d = false;            // one camera cannot tell it
-    std::string counts;            // count: "seconds" of the longest halt, "peaks" of speed, "pace" of the phases; same: "repetitions"
-    double first_s = 0, least_s = 0; // drift: length of the first part; shorter stretches are not looked at
-    std::string good;                // what to praise when it is inside
-    std::string unit;                // where the value is not in the measure's own
-    Cue cue_low, cue_high;           // what to do when below / above the band
-    std::string reason;              // why the band differs from the usual, or empty
-    std::string film;                // what to film where it cannot be told
-    std::vector<BandStep> stack;     // where the band comes from, lowest level first
+    std::vector<EventPick> events;     // value at the first; order: from the first to the second; count: of the first; spread: of all
+    bool three_d = false;              // one camera cannot tell it
+    std::string counts;                // count: "seconds" of the longest halt, "peaks" of speed, "pace" of the phases; same: "repetitions"
+    double first_s = 0, least_s = 0;   // drift: length of the first part; shorter stretches are not looked at
+    std::string good;                  // what to praise when it is inside
+    std::string unit;                  // where the value is not in the measure's own
+    Cue cue_low, cue_high;             // what to do when below / above the band
+    std::string reason;                // why the band differs from the usual, or empty
+    std::string film;                  // what to film where it cannot be told
+    std::vector<BandStep> stack;       // where the band comes from, lowest level first
     std::vector<std::string> off_with; // states with which it cannot be told: "support", "seat"
 };
 

@@ -33,7 +33,7 @@ std::optional<double> cell(std::string_view s) {
 struct Columns {
     int time = -1, breath = -1;
     std::array<std::array<int, 5>, extra_count> extra; // x_px y_px x_m y_m z_m
-    std::array<std::array<int, 8>, point_count> of; // x_px y_px vis x_m y_m z_m sigma_px sigma_m
+    std::array<std::array<int, 8>, point_count> of;    // x_px y_px vis x_m y_m z_m sigma_px sigma_m
     bool px = true, m = true, m_sigma = false;
 };
 

@@ -122,6 +122,7 @@ json finding_json(const Finding& f) {
     if (told) j["sigma_parts"] = {{"own", number(f.own)}, {"clip", number(f.clip)}, {"person", number(f.person)}};
     if (f.share_outside > 0) j["share_outside"] = number(f.share_outside);
     j["band_of"] = level_name(f.whose);
+    if (f.reference) j["against_reference"] = true;
     if (f.once) j["once"] = true;
     if (f.sure) j["sure"] = true;
     if (f.allowed) j["allowed"] = true;
@@ -217,6 +218,7 @@ Result<ReviewFile> parse_review_json(const std::string& text) {
             if (const auto d = f.find("direction"); d != f.end() && d->is_string())
                 x.direction = *d == "low" ? Direction::low : *d == "high" ? Direction::high : Direction::none;
             x.sure = f.value("sure", false);
+            x.reference = f.value("against_reference", false);
             x.judged = f.value("judged", static_cast<int>(x.repetitions.size()));
             if (f.at("value").is_number()) x.value = f["value"].get<double>();
             if (f.at("sigma").is_number()) x.sigma = f["sigma"].get<double>();

@@ -8,9 +8,9 @@ namespace bevel {
 struct ReviewOptions {
     std::optional<View> view;
     std::optional<double> stature_m;
-    std::optional<double> shoulder_width_m;      // from an earlier clip from the front
+    std::optional<double> shoulder_width_m;            // from an earlier clip from the front
     std::vector<BandChange> school, adaptations, clip; // applied in this order
-    bool mirrored = false;                       // the picture shows left and right swapped
+    bool mirrored = false;                             // the picture shows left and right swapped
     Sex sex = Sex::mean;
     std::vector<SupportState> states; // hands on a support, seated practice
 };

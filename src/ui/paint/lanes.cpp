@@ -91,15 +91,16 @@ TimeMapper TimeMapper::zoomed(double from_s, double to_s) const {
 }
 
 std::optional<Band> band_of(const Check& c, const Repetition& rep, const MeasureSeries& s) {
+    if ((c.form != Form::value && c.form != Form::during) || c.size) return std::nullopt;
     if (c.measure == "weight.lead" && s.id == "weight.left") {
-        if (rep.side == Side::left) return Band{c.low, c.high};
-        auto rest = [](const std::optional<double>& v) { return v ? std::optional(1 - *v) : std::nullopt; };
-        return Band{rest(c.high), rest(c.low)};
+        if (rep.side == Side::left) return Band{c.low, c.high, c.reference};
+        auto rest = [&](const std::optional<double>& v) { return v ? std::optional((c.reference ? 0 : 1) - *v) : std::nullopt; };
+        return Band{rest(c.high), rest(c.low), c.reference};
     }
-    if (c.measure == "weight.lead" && s.id == "weight.front") return Band{c.low, c.high};
+    if (c.measure == "weight.lead" && s.id == "weight.front") return Band{c.low, c.high, c.reference};
     if (c.measure != s.id) return std::nullopt;
     if (s.side && ((c.side == "lead" && rep.side != *s.side) || (c.side == "rear" && rep.side == *s.side))) return std::nullopt;
-    return Band{c.low, c.high};
+    return Band{c.low, c.high, c.reference};
 }
 
 std::vector<double> reference_times(const Review& review) {
@@ -158,7 +159,7 @@ void draw_lane(QPainter& p, const QRectF& rect, const Lane& lane, const Review& 
     const double data_span = std::max(hi - lo, 1e-6);
     for (const auto* k : lane.checks)
         for (const auto& rep : review.alignment.repetitions)
-            if (const auto band = band_of(*k, rep, *lane.series))
+            if (const auto band = band_of(*k, rep, *lane.series); band && !band->relative)
                 for (const auto& b : {band->low, band->high})
                     if (b && *b > lo - 1.2 * data_span && *b < hi + 1.2 * data_span) widen(*b);
     if (lo > hi) lo = 0, hi = 1;
@@ -171,6 +172,15 @@ void draw_lane(QPainter& p, const QRectF& rect, const Lane& lane, const Review& 
             for (const auto& [from, to] : spans(*k, rep)) {
                 const auto band = band_of(*k, rep, *lane.series);
                 if (!band) continue;
+                if (band->relative) { // along the reference, moment by moment
+                    for (std::size_t i = 0; i + 1 < warped.samples.size(); ++i) {
+                        if (t[i] < from || t[i] >= to || !warped.samples[i].present()) continue;
+                        const double ref = warped.samples[i].value, top = y(band->high ? ref + *band->high : hi),
+                                     bottom = y(band->low ? ref + *band->low : lo);
+                        p.fillRect(QRectF(QPointF(map.x(t[i], rect), top), QPointF(map.x(t[i + 1], rect), bottom)), c.band);
+                    }
+                    continue;
+                }
                 const double top = y(band->high.value_or(hi)), bottom = y(band->low.value_or(lo));
                 p.fillRect(QRectF(QPointF(map.x(from, rect), top), QPointF(map.x(to, rect), bottom)), c.band);
             }

@@ -29,7 +29,9 @@ std::vector<double> reference_times(const Review& review);
 /// on the leading foot is the share on the left foot of left repetitions and what is left of it in right ones.
 struct Band {
     std::optional<double> low, high;
+    bool relative = false; // against the reference at the same moment
 };
+/// Nothing where the check is not about the measure itself from moment to moment.
 std::optional<Band> band_of(const Check& check, const Repetition& repetition, const MeasureSeries& series);
 
 struct Lane {

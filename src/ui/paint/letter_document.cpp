@@ -224,8 +224,7 @@ LetterContent compose_letter(const LetterSource& source, const Catalogue& catalo
         item.cue = own != source.wording.end() && !own->second.isEmpty() ? own->second : QString::fromStdString(f.cue);
         const QString unit = QString::fromStdString(f.unit);
         item.figure =
-            tr("%1 (± %2; aim: %3), %4")
-                .arg(text::headline(f, catalogue), text::figure(f.sigma, unit), text::band(f.low, f.high, unit), text::repetitions(f));
+            tr("%1 (± %2; aim: %3), %4").arg(text::headline(f, catalogue), text::figure(f.sigma, unit), text::aim(f), text::repetitions(f));
         item.caution = text::caution_of(f);
         if (source.track->width > 0) {
             const auto stills = make_stills(source.clip, *source.track, source.review, f, source.hide_identity, theme);

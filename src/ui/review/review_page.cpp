@@ -2,9 +2,9 @@
 #include "ui/shell/elided_label.h"
 #include <cmath>
 #include <QComboBox>
-#include <QHeaderView>
 #include <QDialog>
 #include <QDialogButtonBox>
+#include <QHeaderView>
 #include <QInputDialog>
 #include <QKeyEvent>
 #include <QLabel>
@@ -343,31 +343,33 @@ QWidget* ReviewPage::finding_card(const Finding& f) {
         if (!f.film.empty()) facts << QString::fromStdString(f.film);
     } else {
         const QString unit = QString::fromStdString(f.unit);
-        facts << tr("%1, band %2").arg(text::with_sigma(f.value, f.sigma, unit), text::band(f.low, f.high, unit)) << text::repetitions(f);
+        facts << tr("%1, band %2").arg(text::with_sigma(f.value, f.sigma, unit), text::aim(f)) << text::repetitions(f);
         if (f.once) facts << tr("for certain, but seldom: a note, not a correction");
         if (f.allowed) facts << tr("outside the usual band, inside the one agreed with this student");
         if (!f.reason.empty()) facts << QString::fromStdString(f.reason);
         if (f.widened) facts << tr("band widened to what this clip can tell");
         if (f.verdict == Verdict::outside) facts << text::severity(f.severity);
     }
+    head->setMinimumWidth(60);
     auto* why = new QToolButton;
     why->setText(tr("Why"));
     why->setObjectName(QStringLiteral("why"));
     why->setAccessibleName(tr("Why: %1").arg(head->text()));
+    why->setStyleSheet(QStringLiteral("QToolButton { border: 1px solid %1; padding: 1px 8px; } QToolButton:focus { border: 2px solid %2; }")
+                           .arg(theme.palette.line.name(), theme.palette.focus.name()));
     why->setToolTip(tr("What this rests on: moments, band and whose it is, parts of the error, what it may cause"));
     connect(why, &QToolButton::clicked, this, [this, f] { show_why(f); });
-    grid->addWidget(why, 0, 2, Qt::AlignTop);
     if (!f.cause_of.empty()) facts << tr("may be the cause of a remark higher up");
     auto* fact = new QLabel(facts.join(QStringLiteral(" · ")));
     fact->setObjectName(QStringLiteral("faint"));
     fact->setWordWrap(true);
-    grid->addWidget(fact, 1, 1, 1, 2);
+    grid->addWidget(fact, 1, 1);
     const Decision d = decision_of(f);
     if (f.verdict == Verdict::outside || f.verdict == Verdict::edge) {
         const QString cue = d.wording.empty() ? QString::fromStdString(f.cue) : QString::fromStdString(d.wording);
         auto* say = new QLabel(cue);
         say->setWordWrap(true);
-        grid->addWidget(say, 2, 1, 1, 2);
+        grid->addWidget(say, 2, 1);
         auto* row = new QHBoxLayout;
         row->setSpacing(4);
         auto button = [&](const QString& label, const char* name, bool on) {
@@ -397,8 +399,11 @@ QWidget* ReviewPage::finding_card(const Finding& f) {
             else
                 fill_findings();
         });
+        row->addWidget(why);
         row->addStretch(1);
-        grid->addLayout(row, 3, 1, 1, 2);
+        grid->addLayout(row, 3, 1);
+    } else {
+        grid->addWidget(why, 2, 1, Qt::AlignLeft);
     }
     grid->setColumnStretch(1, 1);
     return card;
@@ -493,7 +498,14 @@ void ReviewPage::fill_figures() {
                 if (state_.shown_time() >= p.start_s && state_.shown_time() < p.end_s &&
                     std::find(c.phases.begin(), c.phases.end(), p.id) != c.phases.end())
                     now = true;
-            if (now) band = text::bare_band(applies->low, applies->high, unit);
+            if (!now) continue;
+            auto low = applies->low, high = applies->high;
+            if (applies->relative) {
+                if (!other || !std::isfinite(ref) || k >= other->samples.size() || !other->samples[k].present()) continue;
+                if (low) *low += other->samples[k].value;
+                if (high) *high += other->samples[k].value;
+            }
+            band = text::bare_band(low, high, unit);
         }
         const std::array<QString, 5> cells{name, v.present() ? text::with_sigma(v.value, v.sigma, unit) : QStringLiteral("–"), reference,
                                            off, band};

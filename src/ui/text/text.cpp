@@ -309,8 +309,7 @@ QStringList why(const Finding& f, const Review& review, const Catalogue& c) {
                .arg(with_sigma(f.value, f.sigma, unit), f.judged == 1 ? tr("1 repetition") : tr("%1 repetitions").arg(f.judged),
                     bare(f.own, unit), bare(f.clip, unit), bare(f.person, unit));
     QStringList each;
-    for (const auto& o : f.outcomes)
-        each << tr("%1 at %2").arg(figure(o.value, unit), time(o.time_s));
+    for (const auto& o : f.outcomes) each << tr("%1 at %2").arg(figure(o.value, unit), time(o.time_s));
     if (!each.isEmpty()) out << tr("Repetition by repetition: %1.").arg(each.join(QStringLiteral("; ")));
     if (f.share_outside > 0) out << tr("Outside the band for %1 of those moments.").arg(figure(f.share_outside, QStringLiteral("1")));
     QStringList higher, lower;
@@ -326,11 +325,20 @@ QStringList why(const Finding& f, const Review& review, const Catalogue& c) {
     return out;
 }
 
+QString aim(const Finding& f) {
+    const QString s = band(f.low, f.high, QString::fromStdString(f.unit));
+    return f.reference ? tr("%1 against the reference").arg(s) : s;
+}
+
 QString headline(const Finding& f, const Catalogue& c) {
     QString name = c.name(QString::fromStdString(f.measure));
     if (f.side) name = tr("%1, %2").arg(name, side(*f.side));
     if (f.verdict == Verdict::cannot_tell) return name;
-    return tr("%1: %2").arg(name, figure(f.value, QString::fromStdString(f.unit)));
+    const QString unit = QString::fromStdString(f.unit);
+    if (f.reference) // said as a difference
+        return f.value < 0 ? tr("%1: %2 less than the reference").arg(name, figure(-f.value, unit))
+                           : tr("%1: %2 more than the reference").arg(name, figure(f.value, unit));
+    return tr("%1: %2").arg(name, figure(f.value, unit));
 }
 
 QString error(const Error& e) {

@@ -48,6 +48,7 @@ QString band_owner(BandLevel l); // whose band is in force, as it stands in a se
 /// What a finding rests on, a sentence or two each: rule, measure, band and whose it is, parts of the error, repetitions, causes.
 QStringList why(const Finding& f, const Review& review, const Catalogue& c);
 /// What is the matter, in one short line: "Right knee falls in: 11° (band up to 6°)".
+QString aim(const Finding& f); // the band, as it stands in a sentence
 QString headline(const Finding& f, const Catalogue& c);
 QString error(const Error& e);
 QString reason(const QString& code); // of cannot_judge
