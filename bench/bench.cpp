@@ -97,20 +97,25 @@ void review(benchmark::State& state) {
 }
 BENCHMARK(review)->Unit(benchmark::kMillisecond);
 
-/// From raw points to Evidence (layers, corrections, ground, errors, measures, events), on one core: clips of so many frames.
-void evidence(benchmark::State& state) {
+/// One take over and over, as so many raw frames at 30 a second.
+Track long_track(std::size_t frames) {
     const auto one = take(View::left);
     Track t = one.track();
     for (auto& f : t.m) f.reset();
     t.model = "full";
     const std::size_t n = t.frames();
-    while (t.frames() < static_cast<std::size_t>(state.range(0))) {
-        const auto i = t.frames();
-        t.time_s.push_back(static_cast<double>(i) / 30);
-        t.px.push_back(t.px[i % n]);
+    while (t.frames() < frames) {
+        t.px.push_back(t.px[t.frames() % n]);
         t.m.emplace_back();
+        t.time_s.push_back(0);
     }
     for (std::size_t i = 0; i < t.frames(); ++i) t.time_s[i] = static_cast<double>(i) / 30;
+    return t;
+}
+
+/// From raw points to Evidence (layers, corrections, ground, errors, measures, events), on one core: clips of so many frames.
+void evidence(benchmark::State& state) {
+    const Track t = long_track(static_cast<std::size_t>(state.range(0)));
     MotionOptions o;
     o.stature_m = 1.7;
     double seconds = 0;
@@ -123,6 +128,39 @@ void evidence(benchmark::State& state) {
     state.counters["x real time"] = benchmark::Counter(seconds, benchmark::Counter::kIsRate);
 }
 BENCHMARK(evidence)->Arg(18000)->Arg(108000)->Unit(benchmark::kMillisecond)->Iterations(2);
+
+/// From Evidence to findings: aligned, summarised, judged.
+void judgement(benchmark::State& state) {
+    const Track t = long_track(static_cast<std::size_t>(state.range(0)));
+    MotionOptions o;
+    o.stature_m = 1.7;
+    const auto motion = make_motion(t, o);
+    if (!motion) return state.SkipWithError("not measured");
+    const Measures ms = measure(*motion);
+    const auto m = test::movement("gaze_at_the_moon");
+    const Reference reference(m, 1.7);
+    double seconds = 0;
+    for (auto _ : state) {
+        const auto al = align(*motion, ms, reference);
+        if (!al) return state.SkipWithError("nothing found");
+        benchmark::DoNotOptimize(judge(summarise(*motion, ms, *al, m, reference), *al, m));
+        seconds += t.time_s.back();
+    }
+    state.counters["x real time"] = benchmark::Counter(seconds, benchmark::Counter::kIsRate);
+}
+BENCHMARK(judgement)->Arg(18000)->Arg(108000)->Unit(benchmark::kMillisecond)->Iterations(2);
+
+/// What a changed band costs: judging again from the summaries of ten minutes.
+void judge_again(benchmark::State& state) {
+    const Track t = long_track(18000);
+    const auto m = test::movement("gaze_at_the_moon");
+    ReviewOptions o;
+    o.stature_m = 1.7;
+    const auto r = make_review(t, m, o);
+    if (!r) return state.SkipWithError("not reviewed");
+    for (auto _ : state) benchmark::DoNotOptimize(judge((*r)->summaries, (*r)->alignment, (*r)->movement));
+}
+BENCHMARK(judge_again)->Unit(benchmark::kMicrosecond);
 
 void simulate_points(benchmark::State& state) {
     for (auto _ : state) benchmark::DoNotOptimize(take(View::front));

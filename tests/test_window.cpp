@@ -4,6 +4,7 @@
 #include "ui/shell/main_window.h"
 #include <QCheckBox>
 #include <QComboBox>
+#include <QDialog>
 #include <QDoubleSpinBox>
 #include <QDragEnterEvent>
 #include <QDropEvent>
@@ -142,6 +143,22 @@ private slots:
         QCOMPARE(clips[0].state, ClipState::reviewed);
         QCOMPARE((*lib->decisions(clips[0].id))[0].choice, Choice::kept);
         QVERIFY(!lib->letters(clips[0].id)->empty());
+    }
+    void why_tells_what_a_finding_rests_on() {
+        Bench b(demo_);
+        QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened);
+        b.window->open_review(1);
+        QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 1, 30000);
+        auto* why = b.window->review()->findChild<QToolButton*>(QStringLiteral("why"));
+        QVERIFY(why && !why->accessibleName().isEmpty());
+        QTest::mouseClick(why, Qt::LeftButton);
+        QTRY_VERIFY(b.window->review()->findChild<QDialog*>(QStringLiteral("whyDialog")));
+        auto* dialog = b.window->review()->findChild<QDialog*>(QStringLiteral("whyDialog"));
+        const QString words = dialog->findChild<QLabel*>(QStringLiteral("whyText"))->text();
+        for (const char* part : {"Rule ", "Band in force: ", "set by the ", "error of the moments", "Repetition by repetition: "})
+            QVERIFY2(words.contains(QLatin1String(part)), qPrintable(words));
+        dialog->close();
+        QTRY_VERIFY(!b.window->review()->findChild<QDialog*>(QStringLiteral("whyDialog")));
     }
     void the_review_answers_to_the_keyboard() {
         Bench b(demo_);

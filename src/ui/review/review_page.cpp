@@ -325,6 +325,7 @@ QWidget* ReviewPage::finding_card(const Finding& f) {
     grid->setVerticalSpacing(3);
     grid->addWidget(new Mark(session_, f.verdict, std::abs(f.excess()) / f.scale(), f.excess() < 0 ? 1 : -1), 0, 0, Qt::AlignTop);
     auto* head = new QPushButton(text::headline(f, session_.catalogue));
+    if (f.reference) head->setText(head->text().replace(QStringLiteral(": "), QStringLiteral(":\n"))); // a long line in two
     head->setObjectName(QStringLiteral("goto"));
     head->setAccessibleName(tr("Go to %1").arg(head->text()));
     const auto* info = session_.catalogue.find(QString::fromStdString(f.measure));
