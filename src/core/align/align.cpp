@@ -27,8 +27,22 @@ Axes axes_of(const Motion& student) {
     return a;
 }
 
-Eigen::MatrixXd features(const Motion& m, const Axes& axes, const Series& times) {
+/// The courses that are compared, worked out once for a clip; read at any times.
+struct Features {
+    const Series* time_s = nullptr;
     std::vector<Series> columns;
+    Eigen::MatrixXd at(const Series& times) const {
+        Eigen::MatrixXd out(static_cast<Eigen::Index>(times.size()), static_cast<Eigen::Index>(columns.size()));
+        for (std::size_t c = 0; c < columns.size(); ++c) {
+            const Series y = signal::resample(*time_s, columns[c], times);
+            for (std::size_t r = 0; r < times.size(); ++r) out(static_cast<Eigen::Index>(r), static_cast<Eigen::Index>(c)) = y[r];
+        }
+        return out;
+    }
+};
+
+Features features(const Motion& m, const Axes& axes) {
+    Features found{&m.time_s, {}};
     const auto n = m.frames();
     std::vector<Body3> own(n);
     std::vector<Vec2> right(n); // picture's right in own (x, z)
@@ -45,7 +59,7 @@ Eigen::MatrixXd features(const Motion& m, const Axes& axes, const Series& times)
         y = signal::fill_gaps(m.time_s, y, 1e9);
         double last = 0;
         for (double& v : y) last = v = std::isfinite(v) ? v : last;
-        columns.push_back(signal::resample(m.time_s, y, times));
+        found.columns.push_back(std::move(y));
     };
     const double h = m.stature;
     auto body = [&](std::size_t i) -> const Body3& { return own[i]; };
@@ -73,10 +87,7 @@ Eigen::MatrixXd features(const Motion& m, const Axes& axes, const Series& times)
         add([&](std::size_t i) { return across(i, over_feet(i)); });
         if (std::abs(std::sin(axes.azimuth)) > 0.4) add([&](std::size_t i) { return across(i, feet(i)); });
     }
-    Eigen::MatrixXd out(static_cast<Eigen::Index>(times.size()), static_cast<Eigen::Index>(columns.size()));
-    for (std::size_t c = 0; c < columns.size(); ++c)
-        for (std::size_t r = 0; r < times.size(); ++r) out(static_cast<Eigen::Index>(r), static_cast<Eigen::Index>(c)) = columns[c][r];
-    return out;
+    return found;
 }
 
 /// What turns features into standard deviations of the reference, with the student's constant difference of build taken out.
@@ -87,9 +98,8 @@ struct Standard {
 };
 
 /// Spread over the whole reference, both sides. Build is what differs in quiet standing; nothing where the clip shows none.
-Standard standard(const Motion& reference, const Motion& student) {
-    const Axes axes = axes_of(student);
-    const Eigen::MatrixXd all = features(reference, axes, signal::uniform_grid(reference.time_s, 10));
+Standard standard(const Features& reference, const Features& own, const Motion& student) {
+    const Eigen::MatrixXd all = reference.at(signal::uniform_grid(*reference.time_s, 10));
     Standard s;
     s.mean = all.colwise().mean();
     s.sd = ((all.rowwise() - s.mean).array().square().colwise().mean().sqrt()).max(0.08); // what hardly moves tells little
@@ -98,7 +108,7 @@ Standard standard(const Motion& reference, const Motion& student) {
     if (n.source == NeutralSource::quiet_second && n.to_s > n.from_s) {
         Series t;
         for (double at = n.from_s; at <= n.to_s; at += 0.1) t.push_back(at);
-        s.build = features(student, axes, t).colwise().mean() - all.row(0);
+        s.build = own.at(t).colwise().mean() - all.row(0);
         // Hands may hang elsewhere without meaning anything: at most as far as the movement itself moves.
         s.build = s.build.cwiseMin(s.sd).cwiseMax(-s.sd);
     }
@@ -360,14 +370,15 @@ Result<Alignment> align(const Motion& motion, const Measures& measures, const Re
     const double coarse = 10, fine = 25;
     const Motion& whole = reference.motion();
     const Axes axes = axes_of(motion);
-    const Standard scale = standard(whole, motion);
+    const Features reference_courses = features(whole, axes), courses = features(motion, axes);
+    const Standard scale = standard(reference_courses, courses, motion);
     auto of_reference = [&](const Series& t) {
-        Eigen::MatrixXd f = features(whole, axes, t);
+        Eigen::MatrixXd f = reference_courses.at(t);
         scale.reference(f);
         return f;
     };
     auto of_student = [&](const Series& t) {
-        Eigen::MatrixXd f = features(motion, axes, t);
+        Eigen::MatrixXd f = courses.at(t);
         scale.student(f);
         return f;
     };

@@ -1,6 +1,7 @@
 #include "core/judge/summary.h"
 #include "core/signal/signal.h"
 #include <algorithm>
+#include <array>
 #include <cmath>
 
 namespace bevel {
@@ -25,6 +26,7 @@ public:
     Summariser(const Motion& mo, const Measures& ms, const Alignment& al, const Movement& mv, const Reference& ref,
                const std::vector<SupportState>& states, const RuleBook& rules)
         : motion_(mo), ms_(ms), al_(al), mv_(mv), ref_(ref), states_(states), rules_(rules) {
+        for (const auto& e : ms.events) of_kind_[static_cast<std::size_t>(e.kind)].push_back(&e); // in order of time, as the stream
         for (const auto& r : al.repetitions) {
             std::vector<double> t;
             const auto from = frame(r.start_s), to = frame(r.end_s);
@@ -313,7 +315,10 @@ private:
         const Shift* best = nullptr;
         double longest = 0;
         for (const auto& w : windows(phases_of(e), rep))
-            for (const auto& s : ms_.shifts) {
+            for (auto it = std::lower_bound(ms_.shifts.begin(), ms_.shifts.end(), w.from - 1.5,
+                                            [](const Shift&s, double t) { return s.end_s < t; });
+                 it != ms_.shifts.end() && it->start_s < w.to + 0.6; ++it) {
+                const Shift& s = *it;
                 if (towards && (*towards == Side::left) != (s.to > s.from)) continue;
                 const double common = std::min(w.to + 0.6, s.end_s) - std::max(w.from - 1.5, s.start_s);
                 if (common > longest) longest = common, best = &s;
@@ -350,8 +355,12 @@ private:
         for (std::size_t k = 0; k < all.size(); ++k) {
             if (only && *only != k) continue;
             const double from = e.at_end ? all[k].to : all[k].from;
-            for (const auto& v : ms_.events) {
-                if (v.kind != *kind || (side && v.side != side) || (part && v.part != *part)) continue;
+            const auto& stream = of_kind_[static_cast<std::size_t>(*kind)];
+            for (auto it = std::lower_bound(stream.begin(), stream.end(), from - e.within_s,
+                                            [](const Event*event, double t) { return event->time_s < t; });
+                 it != stream.end() && (*it)->time_s < from + e.within_s; ++it) {
+                const Event& v = **it;
+                if ((side && v.side != side) || (part && v.part != *part)) continue;
                 if (std::abs(v.time_s - from) < least) least = std::abs(v.time_s - from), best = Moment{v.time_s, v.sigma_s};
             }
         }
@@ -527,6 +536,7 @@ private:
     const Reference& ref_;
     const std::vector<SupportState>& states_;
     const RuleBook& rules_;
+    std::array<std::vector<const Event*>, static_cast<std::size_t>(EventKind::roll_end) + 1> of_kind_;
     std::vector<std::vector<double>> moment_; // of the reference, a frame each, by repetition
     std::vector<std::size_t> first_;
 };

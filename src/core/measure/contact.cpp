@@ -343,67 +343,70 @@ Course likeliest(const Motion& m, const Both& looks, double together_s, const Fo
     const auto n = m.frames();
     Course out;
     for (std::size_t foot = 0; foot < 2; ++foot) out.contact[foot].resize(n), out.chance[foot].assign(n, {});
-    std::vector<std::array<double, states>> seen(n), ahead(n), back(n);
+    using Chances = std::array<double, states>;
+    std::vector<Chances> likely(n), ahead(n); // likelihood of each frame, scaled; chance given the frames so far
     std::vector<std::array<std::uint8_t, states>> came(n);
-    std::array<std::array<double, states>, states> step{};
+    std::array<Chances, states> step{}, step_log{};
     double step_dt = -1;
     auto steps = [&](double dt) {
         if (std::abs(dt - step_dt) < 1e-9) return;
         step_dt = dt;
         for (std::size_t a = 0; a < states; ++a)
-            for (std::size_t b = 0; b < states; ++b) step[a][b] = change(a, b, dt, k);
+            for (std::size_t b = 0; b < states; ++b) step_log[a][b] = change(a, b, dt, k), step[a][b] = std::exp(step_log[a][b]);
     };
     auto dt_of = [&](std::size_t f) { return std::max(1e-4, m.time_s[f] - m.time_s[f - 1]); };
-    auto log_sum = [](const std::array<double, states>& v) {
-        const double most = *std::max_element(v.begin(), v.end());
+    auto scale = [](Chances& v) {
         double sum = 0;
-        for (const double x : v) sum += std::exp(x - most);
-        return most + std::log(sum);
+        for (const double x : v) sum += x;
+        for (double& x : v) x /= std::max(sum, 1e-300);
     };
-    std::array<double, states> best{};
+    Chances best{};
     for (std::size_t f = 0; f < n; ++f) {
         // Frames closer than the points err together count less each.
         const double independent = f == 0 ? 1 : std::min(1.0, dt_of(f) / together_s);
-        for (std::size_t s = 0; s < states; ++s) seen[f][s] = independent * (looks[0][f][of(s, 0)] + looks[1][f][of(s, 1)]);
+        Chances seen{};
+        for (std::size_t s = 0; s < states; ++s) seen[s] = independent * (looks[0][f][of(s, 0)] + looks[1][f][of(s, 1)]);
+        const double most_seen = *std::max_element(seen.begin(), seen.end());
+        for (std::size_t s = 0; s < states; ++s) likely[f][s] = std::exp(seen[s] - most_seen) + 1e-30;
         if (f == 0) {
-            best = ahead[0] = seen[0];
+            best = seen;
+            ahead[0] = likely[0];
+            scale(ahead[0]);
             continue;
         }
         steps(dt_of(f));
-        std::array<double, states> now{};
+        Chances now{};
         for (std::size_t b = 0; b < states; ++b) {
-            std::array<double, states> way{};
-            double most = -1e300;
+            double most = -1e300, sum = 0;
             for (std::size_t a = 0; a < states; ++a) {
-                if (best[a] + step[a][b] > most) most = best[a] + step[a][b], came[f][b] = static_cast<std::uint8_t>(a);
-                way[a] = ahead[f - 1][a] + step[a][b];
+                if (best[a] + step_log[a][b] > most) most = best[a] + step_log[a][b], came[f][b] = static_cast<std::uint8_t>(a);
+                sum += ahead[f - 1][a] * step[a][b];
             }
-            now[b] = most + seen[f][b];
-            ahead[f][b] = log_sum(way) + seen[f][b];
+            now[b] = most + seen[b];
+            ahead[f][b] = sum * likely[f][b];
         }
         best = now;
-        const double level = *std::max_element(ahead[f].begin(), ahead[f].end());
-        for (double& v : ahead[f]) v -= level;
+        scale(ahead[f]);
     }
     auto state = static_cast<std::size_t>(std::max_element(best.begin(), best.end()) - best.begin());
-    back[n - 1].fill(0);
+    Chances back;
+    back.fill(1);
     for (std::size_t f = n; f-- > 0;) {
         if (f + 1 < n) {
             steps(dt_of(f + 1));
-            for (std::size_t a = 0; a < states; ++a) {
-                std::array<double, states> way{};
-                for (std::size_t b = 0; b < states; ++b) way[b] = step[a][b] + seen[f + 1][b] + back[f + 1][b];
-                back[f][a] = log_sum(way);
-            }
-            const double level = *std::max_element(back[f].begin(), back[f].end());
-            for (double& v : back[f]) v -= level;
+            Chances later{};
+            for (std::size_t a = 0; a < states; ++a)
+                for (std::size_t b = 0; b < states; ++b) later[a] += step[a][b] * likely[f + 1][b] * back[b];
+            back = later;
+            scale(back);
         }
-        for (std::size_t foot = 0; foot < 2; ++foot) out.contact[foot][f] = static_cast<Contact>(of(state, foot));
-        std::array<double, states> both{};
-        for (std::size_t s = 0; s < states; ++s) both[s] = ahead[f][s] + back[f][s];
-        const double all = log_sum(both);
-        for (std::size_t s = 0; s < states; ++s)
-            for (std::size_t foot = 0; foot < 2; ++foot) out.chance[foot][f][of(s, foot)] += std::exp(both[s] - all);
+        Chances both{};
+        for (std::size_t s = 0; s < states; ++s) both[s] = ahead[f][s] * back[s];
+        scale(both);
+        for (std::size_t foot = 0; foot < 2; ++foot) {
+            out.contact[foot][f] = static_cast<Contact>(of(state, foot));
+            for (std::size_t s = 0; s < states; ++s) out.chance[foot][f][of(s, foot)] += both[s];
+        }
         if (f > 0) state = came[f][state];
     }
     return out;

@@ -126,7 +126,10 @@ double quintic(double y0, double m0, double y1, double m1, double h, double u) {
 Series resample(std::span<const double> t, std::span<const double> y, std::span<const double> at) {
     Series out;
     out.reserve(at.size());
+    // A few times in a long series: begin beside the first of them.
     std::size_t i = 0;
+    if (!at.empty() && !t.empty())
+        i = static_cast<std::size_t>(std::max<std::ptrdiff_t>(0, std::lower_bound(t.begin(), t.end(), at.front()) - t.begin() - 1));
     for (const double a : at) {
         if (t.empty()) {
             out.push_back(nan);
