@@ -97,6 +97,8 @@ std::optional<ReviewState::FamilyVerdict> ReviewState::verdict_of(Family f) cons
     const int rep = repetition();
     for (const auto& finding : open->review->findings) {
         if (finding.family != f) continue;
+        // What cannot be told has no figure a repetition, and shows where nothing else of the family does.
+        if (finding.outcomes.empty() && !worst) worst = FamilyVerdict{Verdict::cannot_tell, 0, 1};
         for (const auto& o : finding.outcomes) {
             if (rep >= 0 && o.repetition != rep && finding.measure != "tempo.repetition_spread") continue;
             const bool below = o.low && o.value < *o.low;
