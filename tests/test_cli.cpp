@@ -45,6 +45,27 @@ private slots:
         QCOMPARE(run({"letter", at("r.json"), "-o", at("l.html")}), 0);
         QVERIFY(read_text(at("l.html").toStdString(), 64U << 20U)->find("Pour the weight across until") != std::string::npos);
     }
+    void a_hand_on_a_chair_is_told_in_the_review() {
+        QCOMPARE(run({"simulate", "--movement", "part_the_horses_mane", "--repetitions", "1", "--truth", at("s.csv")}), 0);
+        QCOMPARE(run({"review", at("s.csv"), "--movement", "part_the_horses_mane", "--view", "3d", "--support", "all", "-o", at("s.json")}),
+                 0);
+        const auto j = nlohmann::json::parse(*read_text(at("s.json").toStdString(), 200U << 20U));
+        int told = 0;
+        for (const auto& f : j["findings"])
+            if (f["rule"] == "W6") {
+                QCOMPARE(f["absent_reason"].get<std::string>(), std::string("supported"));
+                ++told;
+            }
+        QVERIFY(told > 0);
+        for (const char* bad : {"3", "5-2", "a-b", "1-"}) {
+            QString err;
+            QCOMPARE(
+                run({"review", at("s.csv"), "--movement", "part_the_horses_mane", "--view", "3d", "--support", bad, "-o", at("x.json")},
+                    &err),
+                2);
+            QVERIFY2(err.contains(QStringLiteral("--support")), qPrintable(err));
+        }
+    }
     void a_clip_is_tracked_reviewed_and_becomes_a_letter_with_pictures() {
         QCOMPARE(run({"simulate",
                       "--movement",

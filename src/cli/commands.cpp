@@ -5,6 +5,7 @@
 #include "core/review/review.h"
 #include "core/sim/take.h"
 #include "media/tracker.h"
+#include <charconv>
 #include <cstdio>
 #include <iostream>
 #include <nlohmann/json.hpp>
@@ -183,7 +184,8 @@ int track(const Words& words, const Environment& env) {
 }
 
 int review(const Words& words, const Environment& env) {
-    const auto args = Args::parse(words, {"-o", "--movement", "--view", "--height-cm", "--school", "--model"}, {"--mirrored"});
+    const auto args =
+        Args::parse(words, {"-o", "--movement", "--view", "--height-cm", "--school", "--model", "--support"}, {"--mirrored", "--seated"});
     if (!args) return complain(args.error());
     const auto out = args->text("-o");
     if (args->positional.size() != 1 || !out) return wrong_use("review takes one clip or points.csv and -o review.json");
@@ -205,6 +207,22 @@ int review(const Words& words, const Environment& env) {
                 found = true;
             }
         if (!found) return wrong_use("no school '" + *id + "'");
+    }
+    if (args->flag("--seated")) o.states.push_back({true, 0, 1e9});
+    for (const auto& words_of : args->all("--support")) { // FROM-TO in seconds, or "all"
+        SupportState s;
+        const auto dash = words_of.find('-');
+        if (words_of != "all") {
+            auto number = [](std::string_view t, double& v) {
+                const auto [end, ec] = std::from_chars(t.data(), t.data() + t.size(), v);
+                return ec == std::errc() && end == t.data() + t.size() && v >= 0;
+            };
+            const std::string_view all_of(words_of);
+            if (dash == std::string::npos || !number(all_of.substr(0, dash), s.from_s) || !number(all_of.substr(dash + 1), s.to_s) ||
+                s.to_s <= s.from_s)
+                return wrong_use("--support must be FROM-TO in seconds, or all");
+        }
+        o.states.push_back(s);
     }
     const fs::path input(args->positional[0]);
     Result<Track> points = is_points(input) ? read_points(input) : Result<Track>(Track{});

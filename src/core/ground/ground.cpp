@@ -68,7 +68,9 @@ void slopes_of_back(Motion& m, const Track& t) {
     if (t.layers.extra.empty()) return;
     m.back.assign(m.frames(), {});
     Series length;
-    for (const auto& [frame, points] : t.layers.extra) {
+    for (const auto& mark : t.layers.extra) {
+        const auto frame = mark.first;
+        const ExtraPoints& points = mark.second;
         if (frame >= m.frames() || !m.valid[frame]) continue;
         if (m.from_pictures() && std::abs(std::sin(m.azimuth[frame])) < std::cos(25 * deg)) continue;
         const double yaw = m.facing[frame] + m.start_yaw, ahead = m.from_pictures() ? (std::sin(m.azimuth[frame]) > 0 ? -1 : 1) : 0;
@@ -78,7 +80,8 @@ void slopes_of_back(Motion& m, const Track& t) {
             const Vec3 d = *b - *a;
             length.push_back(d.norm());
             if (m.from_pictures()) // pixels, y down, the picture's own tilt taken out
-                return std::atan2(ahead * d.x(), -d.y()) / deg - ahead * (m.camera ? m.camera->roll.value : 0) / deg;
+                return std::atan2(ahead * (t.layers.mirrored ? -d.x() : d.x()), -d.y()) / deg -
+                       ahead * (m.camera ? m.camera->roll.value : 0) / deg;
             return std::atan2(d.x() * std::sin(yaw) + d.z() * std::cos(yaw), d.y()) / deg;
         };
         m.back[frame] = {slope(tail, low_back), slope(low_back, mid_back), slope(mid_back, c7)};
