@@ -63,25 +63,9 @@ Check check(const json& j) {
             if (!p.is_string()) throw Bad{"phases"};
             c.phases.push_back(p.get<std::string>());
         }
-    const auto& band = part(j, "band", json::value_t::array);
-    if (band.size() != 2) throw Bad{"band"};
-    auto end = [](const json& v) -> std::optional<double> {
-        if (v.is_null()) return std::nullopt;
-        if (!v.is_number()) throw Bad{"band"};
-        return v.get<double>();
-    };
-    c.low = end(band[0]);
-    c.high = end(band[1]);
-    if (c.low && c.high && *c.low > *c.high) throw Bad{"band"};
+    std::tie(c.low, c.high) = band_from(j);
     if (j.contains("edge")) c.edge = number(j, "edge", 0, 0, 1000);
-    c.summary = pick<Summary>(text(j, "summary"),
-                              {{"max", Summary::max},
-                               {"min", Summary::min},
-                               {"median", Summary::median},
-                               {"at_end", Summary::at_end},
-                               {"at_start", Summary::at_start},
-                               {"event", Summary::event}},
-                              "summary");
+    c.summary = summary_from(text(j, "summary"));
     c.severity = severity_from(text(j, "severity"));
     c.good = text(j, "good", false);
     c.cue_low.usual = text(j, "cue_low", false);

@@ -33,19 +33,6 @@ std::string side_of(const json& j, const char* key = "side", bool own = false) {
     return s;
 }
 
-std::pair<std::optional<double>, std::optional<double>> band_of(const json& j, const char* key = "band") {
-    const auto& band = part(j, key, json::value_t::array);
-    if (band.size() != 2) throw Bad{key};
-    auto end = [&](const json& v) -> std::optional<double> {
-        if (v.is_null()) return std::nullopt;
-        if (!v.is_number()) throw Bad{key};
-        return v.get<double>();
-    };
-    const auto low = end(band[0]), high = end(band[1]);
-    if (low && high && *low > *high) throw Bad{key};
-    return {low, high};
-}
-
 EventPick event_of(const json& j) {
     EventPick e;
     e.event = text(j, "event");
@@ -101,21 +88,14 @@ void read_form(const json& j, Check& c) {
     c.counts = text(j, "counts", false);
     if (!c.counts.empty() && c.counts != "seconds" && c.counts != "peaks" && c.counts != "repetitions" && c.counts != "pace")
         throw Bad{"counts"};
-    c.summary = pick<Summary>(j.contains("summary") ? text(j, "summary") : "median",
-                              {{"max", Summary::max},
-                               {"min", Summary::min},
-                               {"median", Summary::median},
-                               {"at_end", Summary::at_end},
-                               {"at_start", Summary::at_start},
-                               {"event", Summary::event}},
-                              "summary");
+    c.summary = summary_from(j.contains("summary") ? text(j, "summary") : "median");
     if (j.contains("while"))
         for (const auto& w : part(j, "while", json::value_t::array)) {
             While one;
             one.measure = text(w, "measure");
             one.side = side_of(w, "side", true);
             one.size = w.value("size", false);
-            std::tie(one.low, one.high) = band_of(w);
+            std::tie(one.low, one.high) = band_from(w);
             c.when.push_back(one);
         }
     if (j.contains("events"))
@@ -149,12 +129,12 @@ RuleCheck read_check(const json& j, const Rule& rule) {
     out.needs = names_of(j, "needs");
     out.not_stances = names_of(j, "not_stances", &stance_names());
     c.off_with = names_of(j, "off_with");
-    if (j.contains("band")) std::tie(c.low, c.high) = band_of(j);
+    if (j.contains("band")) std::tie(c.low, c.high) = band_from(j);
     if (j.contains("stances"))
         for (const auto& [stance, band] : part(j, "stances", json::value_t::object).items()) {
             if (!known(stance_names(), stance)) throw Bad{"stances: '" + stance + "' is not known"};
             BandStep s{BandLevel::stance, {}, {}, {}};
-            std::tie(s.low, s.high) = band_of(json{{"band", band}});
+            std::tie(s.low, s.high) = band_from(json{{"band", band}});
             out.stances[stance] = s;
         }
     if (!j.contains("band") && out.stances.empty()) throw Bad{"band"};
