@@ -141,9 +141,9 @@ void judgement(benchmark::State& state) {
     const Reference reference(m, 1.7);
     double seconds = 0;
     for (auto _ : state) {
-        const auto al = align(*motion, ms, reference);
+        const auto al = align(*motion, ms, Form{{{&reference.model(), std::nullopt}}});
         if (!al) return state.SkipWithError("nothing found");
-        benchmark::DoNotOptimize(judge(summarise(*motion, ms, *al, m, reference), *al, m));
+        benchmark::DoNotOptimize(judge(summarise(*motion, ms, *al, m, reference.model()), *al, m));
         seconds += t.time_s.back();
     }
     state.counters["x real time"] = benchmark::Counter(seconds, benchmark::Counter::kIsRate);

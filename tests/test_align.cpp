@@ -37,7 +37,7 @@ private slots:
         for (const View v : {View::front, View::three_d}) {
             const auto f = found("gaze_at_the_moon", o, v);
             QCOMPARE(f.repetitions.size(), std::size_t{3});
-            for (const auto& r : f.repetitions) QCOMPARE(r.side, Side::left);
+            for (const auto& r : f.repetitions) QVERIFY(r.side == Side::left);
         }
     }
     void one_side_after_the_other() {
@@ -46,7 +46,7 @@ private slots:
         const auto f = found("part_the_horses_mane", o, View::three_d);
         QCOMPARE(f.repetitions.size(), std::size_t{4});
         const std::array<Side, 4> want{Side::left, Side::left, Side::right, Side::right};
-        for (std::size_t i = 0; i < 4; ++i) QCOMPARE(f.repetitions[i].side, want[i]);
+        for (std::size_t i = 0; i < 4; ++i) QVERIFY(f.repetitions[i].side == want[i]);
     }
     void any_tempo_within_the_slopes_data() {
         QTest::addColumn<double>("tempo");
@@ -70,12 +70,161 @@ private slots:
                 if (q.id == p.id) mean += std::abs(q.end_s - p.end_s) / static_cast<double>(f.truth.phases.size());
         QVERIFY2(mean < 0.35 * std::max(1.0, tempo), qPrintable(QString::number(mean)));
     }
-    void a_clip_that_ends_in_the_middle_keeps_only_whole_repetitions() {
+    void a_repetition_that_has_hardly_begun_is_left_out() {
         auto o = take(54, 2);
-        o.to_s = 26; // the third has begun
+        o.to_s = 23; // the third has begun
         const auto f = found("gaze_at_the_moon", o, View::front);
         QCOMPARE(f.repetitions.size(), std::size_t{2});
-        QVERIFY(f.repetitions.back().end_s < 23.5);
+        QVERIFY(f.repetitions.back().end_s < 23.5 && !f.repetitions.back().cut);
+    }
+    void repetitions_cut_at_either_end_keep_their_whole_phases() {
+        // From the middle of the first repetition to the middle of the last, without any quiet stand; turned to anywhere.
+        for (const double turn : {0.0, 17.0, -28.0}) {
+            auto o = take(61, 2);
+            o.phone.turn_deg = turn;
+            const sim::Take whole(test::movement("gaze_at_the_moon"), o);
+            std::vector<const sim::Truth::Span*> spans;
+            for (const auto& p : whole.truth().phases) spans.push_back(&p);
+            const auto first = std::find_if(spans.begin(), spans.end(), [](auto* p) { return p->repetition == 0 && p->id == "gaze"; });
+            const auto last = std::find_if(spans.begin(), spans.end(), [](auto* p) { return p->repetition == 3 && p->id == "unwind"; });
+            o.from_s = (*first)->start_s - 0.4;
+            o.to_s = (*last)->end_s - 0.6;
+            const auto f = found("gaze_at_the_moon", o, View::front);
+            QCOMPARE(f.repetitions.size(), std::size_t{4});
+            const std::array<Side, 4> want{Side::left, Side::right, Side::left, Side::right};
+            for (std::size_t k = 0; k < 4; ++k) {
+                const auto& r = f.repetitions[k];
+                QVERIFY(r.side == want[k]);
+                QCOMPARE(r.cut, k == 0 || k == 3);
+                for (const auto& p : r.phases) { // against the performed phases, in the clip's own time
+                    const auto t = std::find_if(spans.begin(), spans.end(),
+                                                [&](auto* s) { return s->repetition == static_cast<int>(k) && s->id == p.id; });
+                    QVERIFY(t != spans.end());
+                    QVERIFY2(std::abs((*t)->end_s - o.from_s - p.end_s) < 0.9, qPrintable(QStringLiteral("%1 of %2, turned %3: %4 for %5")
+                                                                                              .arg(QString::fromStdString(p.id))
+                                                                                              .arg(k)
+                                                                                              .arg(turn)
+                                                                                              .arg(p.end_s)
+                                                                                              .arg((*t)->end_s - o.from_s)));
+                    QVERIFY(p.start_s >= r.start_s - 1e-9 && p.end_s <= r.end_s + 1e-9);
+                }
+            }
+            QCOMPARE(f.repetitions[0].phases.front().id, std::string("gaze"));
+            QVERIFY(f.repetitions[3].phases.back().id == "rest"); // the last that was seen to its end
+        }
+    }
+    void sides_that_look_alike_are_not_guessed() {
+        for (const View v : {View::front, View::left, View::three_d}) {
+            const auto f = found("separate_the_clouds", take(62, 2, v == View::three_d ? View::front : v), v);
+            QCOMPARE(f.repetitions.size(), std::size_t{4});
+            for (const auto& r : f.repetitions) QVERIFY(!r.side);
+        }
+        // Which hand is in front alternates, too little to be told by; with both hands alike no side leads at all.
+        auto m = test::movement("separate_the_clouds");
+        QVERIFY(!m.symmetric());
+        for (auto& p : m.phases) p.posture.right_hand.z = p.posture.left_hand.z;
+        QVERIFY(m.symmetric() && Reference(m, 1.7).model().symmetric);
+    }
+    void a_form_is_found_movement_by_movement() {
+        // Two movements one after the other, the second twice; and with the first left out.
+        const auto clouds = test::movement("separate_the_clouds"), moon = test::movement("gaze_at_the_moon");
+        auto a = take(63, 1), b = take(63, 1);
+        const sim::Take first(clouds, a), second(moon, b);
+        const Reference clouds_reference(clouds, 1.66), moon_reference(moon, 1.66);
+        const Form form{{{&clouds_reference.model(), std::nullopt}, {&moon_reference.model(), std::nullopt}}};
+        auto sequence = [&](bool both) {
+            Track t = both ? test::room_track(first) : Track{};
+            const Track more = test::room_track(second);
+            const double from = both ? t.time_s.back() + 0.04 : 0;
+            for (std::size_t i = 0; i < more.frames(); ++i) {
+                t.time_s.push_back(more.time_s[i] + from);
+                t.m.push_back(more.m[i]);
+                t.px.emplace_back();
+            }
+            MotionOptions mo;
+            mo.view = View::three_d;
+            mo.stature_m = 1.66;
+            const auto motion = make_motion(t, mo);
+            return motion ? align(*motion, measure(*motion), form) : Result<Alignment>(tl::unexpected(motion.error()));
+        };
+        const auto whole = sequence(true);
+        QVERIFY(whole.has_value());
+        std::vector<std::size_t> entries;
+        for (const auto& r : whole->repetitions) entries.push_back(r.entry);
+        QCOMPARE(entries, (std::vector<std::size_t>{0, 0, 1, 1}));
+        QVERIFY(!whole->repetitions[0].side && whole->repetitions[2].side == Side::left && whole->repetitions[3].side == Side::right);
+        const auto without = sequence(false);
+        QVERIFY(without.has_value());
+        QCOMPARE(without->repetitions.size(), std::size_t{2});
+        for (const auto& r : without->repetitions) QCOMPARE(r.entry, std::size_t{1});
+    }
+    void a_form_without_movements_is_refused() {
+        const sim::Take t(test::movement("gaze_at_the_moon"), take(64, 1));
+        MotionOptions mo;
+        mo.view = View::three_d;
+        const auto motion = make_motion(test::room_track(t), mo);
+        QVERIFY(motion.has_value());
+        const auto r = align(*motion, measure(*motion), Form{});
+        QVERIFY(!r.has_value());
+        QCOMPARE(r.error().context, std::string("form"));
+    }
+    void a_reference_made_from_recordings_is_what_was_recorded() {
+        // Three faultless performances: their mean is near the description, their spread is told, a lean that all of them have is in it.
+        const auto m = test::movement("gaze_at_the_moon");
+        const Reference described(m, 1.7);
+        std::vector<Motion> motions;
+        std::vector<Measures> measures;
+        std::vector<Alignment> alignments;
+        for (const std::uint64_t seed : {71U, 72U, 73U}) {
+            auto o = sim::take_of(seed, 1.7);
+            o.student.score.repetitions = 2;
+            o.student.faults.push_back(*sim::parse_fault("lean_forward=7"));
+            MotionOptions mo;
+            mo.view = View::three_d;
+            mo.stature_m = 1.7;
+            auto motion = make_motion(test::room_track(sim::Take(m, o)), mo);
+            QVERIFY(motion.has_value());
+            motions.push_back(std::move(*motion));
+            measures.push_back(measure(motions.back()));
+            auto al = align(motions.back(), measures.back(), Form{{{&described.model(), std::nullopt}}});
+            QVERIFY(al.has_value());
+            alignments.push_back(std::move(*al));
+        }
+        std::vector<Recording> recordings;
+        for (std::size_t k = 0; k < 3; ++k)
+            recordings.push_back({&motions[k], &measures[k], &alignments[k], std::string("clip ") + static_cast<char>('1' + k)});
+        const auto made = from_recordings(described.model(), recordings);
+        QVERIFY(made.has_value());
+        QCOMPARE(made->origin, std::string("clip 1, clip 2, clip 3"));
+        const auto& course = made->of(Side::left);
+        QCOMPARE(course.posture.size(), m.phases.size() * ReferenceModel::points_a_phase);
+        const Curve &lean = course.curves.at("trunk.lean"), &shift = course.curves.at("weight.left");
+        double difference = 0, spread = 0, apart = 0;
+        const double points = static_cast<double>(lean.mean.size());
+        for (std::size_t k = 0; k < lean.mean.size(); ++k) {
+            QVERIFY(lean.n[k] == 6); // three recordings, two repetitions of the side
+            difference += static_cast<double>(lean.mean[k] - described.model().of(Side::left).curves.at("trunk.lean").mean[k]) / points;
+            spread += static_cast<double>(lean.sd[k]) / points;
+            apart +=
+                std::abs(static_cast<double>(shift.mean[k]) - described.model().of(Side::left).curves.at("weight.left").mean[k]) / points;
+        }
+        QVERIFY2(std::abs(difference - 7) < 1.5, qPrintable(QString::number(difference)));
+        QVERIFY(spread > 0.05 && spread < 2);
+        QVERIFY2(apart < 0.06, qPrintable(QString::number(apart)));
+        // A student who leans so is as the recordings are, and finds the same repetitions.
+        const auto again = align(motions[1], measures[1], Form{{{&*made, std::nullopt}}});
+        QVERIFY(again.has_value());
+        QCOMPARE(again->repetitions.size(), std::size_t{4});
+        // One camera knows no posture in the room.
+        auto o = sim::take_of(74, 1.7);
+        MotionOptions mo;
+        mo.view = View::front;
+        const auto flat = make_motion(test::pixel_track(sim::Take(m, o), 1, 1), mo);
+        QVERIFY(flat.has_value());
+        const Measures ms = measure(*flat);
+        const Recording picture{&*flat, &ms, &alignments[0], "picture"};
+        QVERIFY(!from_recordings(described.model(), std::span(&picture, 1)).has_value());
+        QVERIFY(!from_recordings(described.model(), {}).has_value());
     }
     void a_long_halt_does_not_break_a_repetition() {
         auto o = take(55, 1);

@@ -49,7 +49,8 @@ private slots:
             QVERIFY2(r.has_value(), id);
             const auto& reps = (*r)->alignment.repetitions;
             QCOMPARE(reps.size(), std::size_t{4});
-            for (std::size_t i = 0; i < reps.size(); ++i) QCOMPARE(reps[i].side, i % 2 == 0 ? Side::left : Side::right);
+            for (std::size_t i = 0; i < reps.size(); ++i)
+                QVERIFY(m.id == "separate_the_clouds" ? !reps[i].side : reps[i].side == (i % 2 == 0 ? Side::left : Side::right));
             double worst = 0;
             for (const auto& p : take.truth().phases)
                 for (std::size_t k = 0; k < m.phases.size(); ++k)

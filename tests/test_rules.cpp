@@ -113,7 +113,7 @@ private slots:
                                         {'U', 1}})
             for (int k = 1; k <= n; ++k) ids.push_back(letter + std::to_string(k));
         QCOMPARE(rule_book().rules.size(), ids.size());
-        std::set<Form> forms;
+        std::set<CheckForm> forms;
         for (const auto& id : ids) {
             const Rule* r = rule_book().find(id);
             QVERIFY2(r && !r->name.empty() && !r->checks.empty(), id.c_str());
@@ -239,9 +239,9 @@ private slots:
         QVERIFY(motion.has_value());
         const Measures ms = measure(*motion);
         const Reference ref(*m, 1.7);
-        const auto al = align(*motion, ms, ref);
+        const auto al = align(*motion, ms, Form{{{&ref.model(), std::nullopt}}});
         QVERIFY(al.has_value());
-        const auto findings = judge(summarise(*motion, ms, *al, *m, ref, {}, *book), *al, *m, *book);
+        const auto findings = judge(summarise(*motion, ms, *al, *m, ref.model(), {}, *book), *al, *m, *book);
         QVERIFY(!findings.empty());
         QCOMPARE(findings[0].check, std::string("low_enough")); // it sinks to 0.88 only
         QCOMPARE(findings[0].verdict, Verdict::outside);

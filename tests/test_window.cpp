@@ -9,6 +9,7 @@
 #include <QDragEnterEvent>
 #include <QDropEvent>
 #include <QLabel>
+#include <QLineEdit>
 #include <QListWidget>
 #include <QMimeData>
 #include <QPushButton>
@@ -18,6 +19,7 @@
 #include <QTemporaryDir>
 #include <QTest>
 #include <QToolButton>
+#include <set>
 
 using namespace bevel;
 
@@ -215,6 +217,55 @@ private slots:
         QTest::keyClick(page, Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
         QTRY_COMPARE(decided.count(), 3);
         QCOMPARE(choice(), Choice::kept);
+    }
+    void what_is_agreed_turns_a_fault_into_a_note_and_back() {
+        Bench b(demo_);
+        QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened);
+        b.window->open_review(1);
+        QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 1, 30000);
+        auto* page = b.window->review();
+        auto faults = [&] {
+            std::set<std::string> out;
+            for (const auto& f : page->state().open->review->findings)
+                if (f.verdict == Verdict::outside) out.insert(f.check);
+            return out;
+        };
+        const auto before = faults();
+        QVERIFY(!before.empty());
+        // The first card's own button; what it proposes takes in what was measured.
+        const auto first = std::find_if(page->state().open->review->findings.begin(), page->state().open->review->findings.end(),
+                                        [](const Finding& f) { return f.verdict == Verdict::outside; });
+        const std::string check = first->check;
+        QTest::mouseClick(page->findChild<QToolButton*>(QStringLiteral("agree")), Qt::LeftButton);
+        QTRY_VERIFY(page->findChild<QDialog*>(QStringLiteral("agreementDialog")));
+        auto* dialog = page->findChild<QDialog*>(QStringLiteral("agreementDialog"));
+        auto* ok = dialog->findChild<QPushButton*>(QStringLiteral("agreeOk"));
+        QVERIFY(!ok->isEnabled()); // not without a reason
+        dialog->findChild<QLineEdit*>(QStringLiteral("agreeReason"))->setText(QStringLiteral("A stiff neck."));
+        QVERIFY(ok->isEnabled());
+        QTest::mouseClick(ok, Qt::LeftButton);
+        QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 2, 30000);
+        QVERIFY(!faults().contains(check));
+        QCOMPARE(page->state().open->agreements.size(), std::size_t{1});
+        QCOMPARE(page->state().open->agreements[0].reason, std::string("A stiff neck."));
+        bool note = false;
+        for (const auto& f : page->state().open->review->findings)
+            if (f.check == check) note = note || (f.allowed && f.whose == BandLevel::student && f.reason == "A stiff neck.");
+        QVERIFY(note);
+        auto* words = page->findChild<QLabel*>(QStringLiteral("agreement"));
+        QVERIFY(words && words->text().contains(QLatin1String("A stiff neck.")));
+        // In force from the day of the clip on: not for what was filmed before it.
+        Clip earlier = page->state().open->clip;
+        earlier.filmed_on = "2001-01-01";
+        QVERIFY(b.session.library->agreements_for(earlier)->empty());
+        // Taken back, the fault stands again.
+        QTest::mouseClick(page->findChild<QToolButton*>(QStringLiteral("changeAgreement")), Qt::LeftButton);
+        QTRY_VERIFY(page->findChild<QDialog*>(QStringLiteral("agreementDialog")));
+        QTest::mouseClick(page->findChild<QDialog*>(QStringLiteral("agreementDialog"))->findChild<QPushButton*>(QStringLiteral("agreeEnd")),
+                          Qt::LeftButton);
+        QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 3, 30000);
+        QCOMPARE(faults(), before);
+        QVERIFY(b.session.library->agreements(page->state().open->person.id)->empty());
     }
     void the_picture_of_another_clip_is_never_shown() {
         Bench b(demo_);

@@ -16,16 +16,16 @@ using namespace bevel;
 
 namespace {
 
-/// Draws the takes, looks for the body and keeps the raw tracks.
-int film(const std::filesystem::path& folder, const char* program) {
+/// Draws takes, looks for the body and keeps the raw tracks.
+int film(const std::filesystem::path& folder, const char* program, bool judged) {
     auto finder = BodyFinder::load(find_model_dir(program), Model::full);
     if (!finder) return 3;
     std::filesystem::create_directories(folder);
-    for (int k = 0; k < test::picture_takes; ++k) {
+    for (int k = 0; k < (judged ? test::judged_takes : test::picture_takes); ++k) {
         const auto file = folder / ("take-" + std::to_string(k) + ".track");
         if (std::filesystem::exists(file)) continue;
-        const auto odd = test::picture_take(k);
-        const sim::Take take(test::kept_movement(odd.movement), odd.options);
+        const auto odd = judged ? test::judged_take(k).odd : test::picture_take(k);
+        const sim::Take take(judged ? test::movement(odd.movement) : test::kept_movement(odd.movement), odd.options);
         Track t = take.track();
         for (auto& f : t.m) f.reset();
         t.model = "full";
@@ -86,8 +86,10 @@ int judge_takes(std::uint64_t count) {
             if (k % 2 == 0) {
                 reviewed += v.reviewed ? 1 : 0;
                 alarmed += v.false_findings.empty() ? 0 : 1;
-                for (const auto& f : v.false_findings)
-                    ++alarms[f], std::fprintf(stderr, "%llu false %s\n", static_cast<unsigned long long>(k / 2), f.c_str());
+                for (const auto& f : v.false_findings) ++alarms[f];
+                for (const auto& d : v.details)
+                    std::fprintf(stderr, "%llu false %s; %s\n", static_cast<unsigned long long>(k / 2), d.c_str(),
+                                 test::odd_take(k / 2).told().c_str());
                 continue;
             }
             clear += v.clear ? 1 : 0;
@@ -114,7 +116,8 @@ int judge_takes(std::uint64_t count) {
 
 int main(int argc, char** argv) {
     if (argc == 3 && std::strcmp(argv[1], "--judge") == 0) return judge_takes(std::strtoull(argv[2], nullptr, 10));
-    if (argc == 3 && std::strcmp(argv[1], "--film") == 0) return film(argv[2], argv[0]);
+    if (argc == 3 && std::strcmp(argv[1], "--film") == 0) return film(argv[2], argv[0], false);
+    if (argc == 3 && std::strcmp(argv[1], "--film-judged") == 0) return film(argv[2], argv[0], true);
     if (argc == 3 && std::strcmp(argv[1], "--films") == 0) return measure_films(argv[2]);
     const std::uint64_t count = argc > 1 ? std::strtoull(argv[1], nullptr, 10) : 600,
                         first = argc > 2 ? std::strtoull(argv[2], nullptr, 10) : 0;

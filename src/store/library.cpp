@@ -6,7 +6,7 @@ namespace bevel {
 namespace {
 
 namespace fs = std::filesystem;
-constexpr int newest = 6;
+constexpr int newest = 7;
 
 /// Steps from one version of the library to the next; never edited once released, only added to.
 const std::array<const char*, newest> steps{
@@ -34,6 +34,11 @@ const std::array<const char*, newest> steps{
     "INTEGER NOT NULL, neutral_seen INTEGER NOT NULL);",
     // 6: mirrored clips; tracks are turned into format 2 with it
     "ALTER TABLE clip ADD COLUMN mirrored INTEGER NOT NULL DEFAULT 0;",
+    // 7: bands agreed with a person or set for a clip
+    "CREATE TABLE agreement(id INTEGER PRIMARY KEY, person INTEGER REFERENCES person(id), clip INTEGER REFERENCES clip(id), check_id TEXT "
+    "NOT NULL, low REAL, high REAL, off INTEGER NOT NULL DEFAULT 0, reason TEXT NOT NULL, from_day TEXT NOT NULL DEFAULT '', until_day "
+    "TEXT NOT NULL DEFAULT '', CHECK((person IS NULL) <> (clip IS NULL)));"
+    "CREATE INDEX agreement_person ON agreement(person);",
 };
 
 class Query {
@@ -52,6 +57,17 @@ public:
     }
     Query& bind(double v) {
         if (ok_) ok_ = sqlite3_bind_double(s_, ++n_, v) == SQLITE_OK;
+        return *this;
+    }
+    Query& bind(const std::optional<double>& v) {
+        if (v) return bind(*v);
+        if (ok_) ok_ = sqlite3_bind_null(s_, ++n_) == SQLITE_OK;
+        return *this;
+    }
+    /// A reference to another row; 0 is none.
+    Query& reference(std::int64_t id) {
+        if (id != 0) return bind(id);
+        if (ok_) ok_ = sqlite3_bind_null(s_, ++n_) == SQLITE_OK;
         return *this;
     }
     Query& blob(const std::string& v) {
@@ -76,6 +92,7 @@ public:
     std::int64_t integer(int c) const { return sqlite3_column_int64(s_, c); }
     bool absent(int c) const { return sqlite3_column_type(s_, c) == SQLITE_NULL; }
     double real(int c) const { return sqlite3_column_double(s_, c); }
+    std::optional<double> maybe_real(int c) const { return absent(c) ? std::nullopt : std::optional(real(c)); }
     std::string text(int c) const {
         const auto* t = reinterpret_cast<const char*>(sqlite3_column_text(s_, c));
         return t ? std::string(t, static_cast<std::size_t>(sqlite3_column_bytes(s_, c))) : std::string();
@@ -310,6 +327,60 @@ Result<std::vector<Decision>> Library::decisions(std::int64_t clip) const {
         out.push_back({q.text(0), q.text(1), static_cast<Choice>(std::clamp<std::int64_t>(q.integer(2), 0, 2)), q.text(3), q.text(4)});
     if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
     return out;
+}
+
+Result<std::int64_t> Library::save_agreement(const Agreement& a) {
+    if (a.reason.empty()) return fail(Code::bad_value, "reason");
+    if (a.check.empty() || (a.person == 0) == (a.clip == 0)) return fail(Code::bad_value, "check");
+    if (!a.off && ((!a.low && !a.high) || (a.low && a.high && *a.low > *a.high))) return fail(Code::bad_value, "band");
+    if (!a.from_day.empty() && !a.until_day.empty() && a.from_day > a.until_day) return fail(Code::bad_value, "days");
+    Query q(db_, a.id == 0 ? "INSERT INTO agreement(person, clip, check_id, low, high, off, reason, from_day, until_day) "
+                             "VALUES(?,?,?,?,?,?,?,?,?)"
+                           : "UPDATE agreement SET person=?, clip=?, check_id=?, low=?, high=?, off=?, reason=?, from_day=?, until_day=? "
+                             "WHERE id=?");
+    q.reference(a.person)
+        .reference(a.clip)
+        .bind(a.check)
+        .bind(a.low)
+        .bind(a.high)
+        .bind(std::int64_t{a.off})
+        .bind(a.reason)
+        .bind(a.from_day);
+    q.bind(a.until_day);
+    if (a.id != 0) q.bind(a.id);
+    if (auto ok = q.run(); !ok) return tl::unexpected(ok.error());
+    return a.id != 0 ? a.id : sqlite3_last_insert_rowid(db_);
+}
+
+Result<bool> Library::remove_agreement(std::int64_t id) {
+    Query q(db_, "DELETE FROM agreement WHERE id=?");
+    return q.bind(id).run();
+}
+
+namespace {
+constexpr const char* agreement_columns = "SELECT id, person, clip, check_id, low, high, off, reason, from_day, until_day FROM agreement ";
+
+Result<std::vector<Agreement>> agreements_of(Query& q) {
+    std::vector<Agreement> out;
+    while (q.row())
+        out.push_back({q.integer(0), q.integer(1), q.integer(2), q.text(3), q.maybe_real(4), q.maybe_real(5), q.integer(6) != 0, q.text(7),
+                       q.text(8), q.text(9)});
+    if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
+    return out;
+}
+} // namespace
+
+Result<std::vector<Agreement>> Library::agreements(std::int64_t person) const {
+    Query q(db_, (std::string(agreement_columns) + "WHERE person=? ORDER BY from_day, id").c_str());
+    return agreements_of(q.bind(person));
+}
+
+Result<std::vector<Agreement>> Library::agreements_for(const Clip& clip) const {
+    const std::string day = clip.filmed_on.empty() ? clip.arrived_on : clip.filmed_on;
+    Query q(db_, (std::string(agreement_columns) + "WHERE clip=?1 OR (person=?2 AND from_day<=?3 AND (until_day='' OR until_day>=?3)) "
+                                                   "ORDER BY clip IS NOT NULL, from_day, id")
+                     .c_str());
+    return agreements_of(q.bind(clip.id).bind(clip.person).bind(day));
 }
 
 Result<std::int64_t> Library::save_letter(const LetterRecord& l) {

@@ -55,6 +55,16 @@ struct Decision {
     std::string note;
 };
 
+/// A band agreed with a person, or set for one clip alone, with the reason. Exactly one of person and clip is not 0.
+struct Agreement {
+    std::int64_t id = 0, person = 0, clip = 0;
+    std::string check;               // id of the check, of any movement
+    std::optional<double> low, high; // ends that it sets; none with `off`
+    bool off = false;                // the check is not judged
+    std::string reason;              // never empty
+    std::string from_day, until_day; // ISO dates, both included; empty: open
+};
+
 struct LetterRecord {
     std::int64_t id = 0, clip = 0;
     std::string praise;              // check id of the thing that went well
@@ -95,6 +105,13 @@ public:
 
     Result<bool> save_decision(std::int64_t clip, const Decision& d);
     Result<std::vector<Decision>> decisions(std::int64_t clip) const;
+
+    /// Writes a new agreement (id 0) or changes one. bad_value "reason", "check", "band" or "days" for one that says nothing.
+    Result<std::int64_t> save_agreement(const Agreement& a);
+    Result<bool> remove_agreement(std::int64_t id);
+    Result<std::vector<Agreement>> agreements(std::int64_t person) const; // by their first day
+    /// Those in force for a clip: of its person on the day it was filmed (arrived, where that is not known), then its own.
+    Result<std::vector<Agreement>> agreements_for(const Clip& clip) const;
 
     Result<std::int64_t> save_letter(const LetterRecord& l); // one letter a clip: replaces the earlier draft
     Result<std::vector<LetterRecord>> letters(std::int64_t clip) const;

@@ -108,6 +108,50 @@ OddTake picture_take(int number) {
     return o;
 }
 
+namespace {
+
+struct ClearFault {
+    const char* movement;
+    const char* fault;
+    View view;
+    const char *rule, *words;
+};
+constexpr std::array<ClearFault, 12> clear_faults{{
+    {"separate_the_clouds", "lean_forward=20", View::left, "S1", "Grow tall|Sit straight down|Rise from the crown"},
+    {"separate_the_clouds", "lean_side.left=16", View::front, "S1", "You tip to your left"},
+    {"separate_the_clouds", "head_forward=12", View::right, "S3", "ears back over the shoulders"},
+    {"separate_the_clouds", "stance_narrow=0.6", View::front, "F1", "further apart"},
+    {"gaze_at_the_moon", "stance_wide=0.6", View::front, "F1", "closer"},
+    {"gaze_at_the_moon", "hurried_shift=0.75", View::front, "W4", "Take twice as long"},
+    {"separate_the_clouds", "knee_in=20", View::front, "K1", "open"},
+    {"gaze_at_the_moon", "shift_incomplete=0.35", View::front, "W3", "Pour the weight across"},
+    {"part_the_horses_mane", "knee_past_toe=22", View::left, "K2", "the knee stays behind the toes"},
+    {"part_the_horses_mane", "lean_forward=24", View::right, "S1", "Grow tall|Sit straight down|Rise from the crown"},
+    {"gaze_at_the_moon", "lean_side.right=16", View::front, "S1", "You tip to your right"},
+    {"separate_the_clouds", "knee_locked=12", View::right, "K3", "soft"},
+}};
+
+} // namespace
+
+JudgedTake judged_take(int number) {
+    JudgedTake j{picture_take(number + 1000), {}, {}};
+    auto& t = j.odd.options;
+    auto& s = t.student;
+    s.stand_knee.reset();
+    s.stand_lean = s.stand_head = s.toe_out = 0;
+    t.phone.fps = 15;
+    t.from_s = j.odd.quiet ? 0 : 2.4 * s.tempo;
+    t.to_s = t.from_s + 34 * s.tempo;
+    if (number % 2 == 0) return j;
+    const auto& f = clear_faults[static_cast<std::size_t>(number / 2) % clear_faults.size()];
+    j.odd.movement = f.movement;
+    t.phone.view = f.view;
+    s.faults.push_back(*sim::parse_fault(f.fault));
+    j.rule = f.rule;
+    j.words = f.words;
+    return j;
+}
+
 std::string OddTake::told() const {
     char text[400];
     const auto& p = options.phone;
@@ -336,8 +380,14 @@ OddVerdict odd_verdict(std::uint64_t number, bool with_fault) {
         for (const auto& f : v.findings)
             // Who turns on the spot between two repetitions does move the planted feet.
             if (f.verdict == Verdict::outside && !(s.turn_deg != 0 && f.rule == "F4") &&
-                (f.severity == Severity::safety || f.severity == Severity::ground || f.severity == Severity::timing))
+                (f.severity == Severity::safety || f.severity == Severity::ground || f.severity == Severity::timing)) {
                 out.false_findings.push_back(f.check);
+                char text[200];
+                std::snprintf(text, sizeof text, "%s %.3g +- %.2g (own %.2g clip %.2g person %.2g) in %.3g..%.3g at %.2f s of %zu",
+                              f.check.c_str(), f.value, f.sigma, f.own, f.clip, f.person, f.low.value_or(NAN), f.high.value_or(NAN),
+                              f.time_s, f.repetitions.size());
+                out.details.emplace_back(text);
+            }
         return out;
     }
     const QuietTruth stand = v.motion.neutral.source == NeutralSource::quiet_second

@@ -25,6 +25,14 @@ struct Error {
 /// in clothes and hair of every kind, from cameras as odd as the drawn room allows. Raw tracks of them are in tests/data/odd.
 inline constexpr int picture_takes = 26;
 OddTake picture_take(int number);
+/// Takes through the picture that are judged: of the same family and cameras, every second one with one clear fault, filmed from where it
+/// can be told. Raw tracks and the movements they were performed by: tests/data/judged.
+inline constexpr int judged_takes = 48;
+struct JudgedTake {
+    OddTake odd;
+    std::string rule, words; // of a faulty one: the rule that is broken, and words of the right sentence, any of them ("a|b")
+};
+JudgedTake judged_take(int number);
 /// Errors of one of them from its raw track, one value per take and figure; `near` tells legs by the side towards the camera.
 bool picture_errors(int number, const Track& raw, std::map<std::string, std::vector<Error>>& mean,
                     std::map<std::string, std::vector<Error>>& one, std::string& why);
@@ -42,6 +50,7 @@ struct OddVerdict {
     bool reviewed = false, clear = false, found = false, opposite = false;
     std::string fault;
     std::vector<std::string> false_findings; // safety, ground or timing, of a faultless take
+    std::vector<std::string> details;        // of each: figure, error, band and moment
 };
 OddVerdict odd_verdict(std::uint64_t number, bool with_fault);
 

@@ -29,29 +29,50 @@ Axes axes_of(const Motion& student) {
 
 /// The courses that are compared, worked out once for a clip; read at any times.
 struct Features {
-    const Series* time_s = nullptr;
+    Series time_s;
     std::vector<Series> columns;
     Eigen::MatrixXd at(const Series& times) const {
         Eigen::MatrixXd out(static_cast<Eigen::Index>(times.size()), static_cast<Eigen::Index>(columns.size()));
         for (std::size_t c = 0; c < columns.size(); ++c) {
-            const Series y = signal::resample(*time_s, columns[c], times);
+            const Series y = signal::resample(time_s, columns[c], times);
             for (std::size_t r = 0; r < times.size(); ++r) out(static_cast<Eigen::Index>(r), static_cast<Eigen::Index>(c)) = y[r];
         }
         return out;
     }
 };
 
-Features features(const Motion& m, const Axes& axes) {
-    Features found{&m.time_s, {}};
-    const auto n = m.frames();
-    std::vector<Body3> own(n);
-    std::vector<Vec2> right(n); // picture's right in own (x, z)
-    for (std::size_t i = 0; i < n; ++i) {
+/// Postures in own axes over time, with the picture's right in own (x, z).
+struct Postures {
+    Series time_s;
+    std::vector<Body3> own;
+    std::vector<Vec2> right;
+    std::vector<bool> valid;
+    double stature = 1.7, hip_height = 0.9;
+};
+
+Vec2 right_from(double azimuth) {
+    return {std::cos(azimuth), -std::sin(azimuth)};
+}
+
+Postures postures(const Motion& m, const Axes& axes) {
+    Postures p{m.time_s, std::vector<Body3>(m.frames()), std::vector<Vec2>(m.frames()), m.valid, m.stature, m.neutral.hip_height};
+    for (std::size_t i = 0; i < m.frames(); ++i) {
         if (!m.valid[i]) continue;
-        own[i] = m.own(i);
-        const double a = m.from_pictures() ? m.azimuth[i] : axes.azimuth;
-        right[i] = Vec2(std::cos(a), -std::sin(a));
+        p.own[i] = m.own(i);
+        p.right[i] = right_from(axes.room ? axes.azimuth : m.azimuth[i]);
     }
+    return p;
+}
+
+Postures postures(const ReferenceModel& r, std::vector<double> time_s, std::vector<Body3> own, const Axes& axes) {
+    const auto n = own.size();
+    return {std::move(time_s),          std::move(own), std::vector<Vec2>(n, right_from(axes.azimuth)),
+            std::vector<bool>(n, true), r.stature,      r.hip_height};
+}
+
+Features features(const Postures& m, const Axes& axes) {
+    Features found{m.time_s, {}};
+    const auto n = m.own.size();
     auto add = [&](auto f) {
         Series y(n, NAN);
         for (std::size_t i = 0; i < n; ++i)
@@ -62,9 +83,9 @@ Features features(const Motion& m, const Axes& axes) {
         found.columns.push_back(std::move(y));
     };
     const double h = m.stature;
-    auto body = [&](std::size_t i) -> const Body3& { return own[i]; };
-    auto across = [&](std::size_t i, const Vec3& v) { return v.x() * right[i].x() + v.z() * right[i].y(); };
-    add([&](std::size_t i) { return 3.0 * mid(body(i), left_hip).y() / m.neutral.hip_height; });
+    auto body = [&](std::size_t i) -> const Body3& { return m.own[i]; };
+    auto across = [&](std::size_t i, const Vec3& v) { return v.x() * m.right[i].x() + v.z() * m.right[i].y(); };
+    add([&](std::size_t i) { return 3.0 * mid(body(i), left_hip).y() / m.hip_height; });
     for (const Point w : {left_wrist, right_wrist}) {
         // Against the shoulders: a trunk that leans carries the hands along.
         auto hand = [&](std::size_t i) { return Vec3((body(i)[w] - mid(body(i), left_shoulder)) / h); };
@@ -95,11 +116,17 @@ struct Standard {
     Eigen::RowVectorXd mean, sd, build;
     void reference(Eigen::MatrixXd& m) const { m = (m.rowwise() - mean).array().rowwise() / sd.array(); }
     void student(Eigen::MatrixXd& m) const { m = (m.rowwise() - (mean + build)).array().rowwise() / sd.array(); }
+    /// Build is a constant difference. Hands may hang elsewhere without meaning anything: at most as far as the movement itself moves.
+    /// The height of the hips (first column) is in that of a stand which may not have been one: a tenth of it more or less.
+    void set_build(const Eigen::RowVectorXd& difference) {
+        Eigen::RowVectorXd most = sd;
+        most[0] = std::max(most[0], 0.3);
+        build = difference.cwiseMin(most).cwiseMax(-most);
+    }
 };
 
-/// Spread over the whole reference, both sides. Build is what differs in quiet standing; nothing where the clip shows none.
-Standard standard(const Features& reference, const Features& own, const Motion& student) {
-    const Eigen::MatrixXd all = reference.at(signal::uniform_grid(*reference.time_s, 10));
+/// Spread over all that the form consists of. Build is what differs in quiet standing.
+Standard standard(const Eigen::MatrixXd& all, const Eigen::MatrixXd& quiet, const Features& own, const Motion& student) {
     Standard s;
     s.mean = all.colwise().mean();
     s.sd = ((all.rowwise() - s.mean).array().square().colwise().mean().sqrt()).max(0.08); // what hardly moves tells little
@@ -108,9 +135,7 @@ Standard standard(const Features& reference, const Features& own, const Motion& 
     if (n.source == NeutralSource::quiet_second && n.to_s > n.from_s) {
         Series t;
         for (double at = n.from_s; at <= n.to_s; at += 0.1) t.push_back(at);
-        s.build = own.at(t).colwise().mean() - all.row(0);
-        // Hands may hang elsewhere without meaning anything: at most as far as the movement itself moves.
-        s.build = s.build.cwiseMin(s.sd).cwiseMax(-s.sd);
+        s.set_build(own.at(t).colwise().mean() - quiet.row(0));
     }
     return s;
 }
@@ -119,46 +144,59 @@ double distance(const Eigen::MatrixXd& a, Eigen::Index i, const Eigen::MatrixXd&
     return (a.row(i) - b.row(j)).squaredNorm() / static_cast<double>(a.cols());
 }
 
-struct Chosen {
-    Side side;
-    int start = 0, end = 0; // rows of the student, both inside
+/// One way of going through an entry of the form: led by one side, or by either where both look alike.
+struct Unit {
+    std::size_t entry = 0;
+    std::optional<Side> side;
+    const ReferenceModel* model = nullptr;
+    Features courses;
+    Eigen::MatrixXd rows; // at the coarse rate, in standard deviations
+    Side reference_side() const { return side.value_or(Side::left); }
+    const ReferenceModel::Course& course() const { return model->of(reference_side()); }
 };
 
-/// Explains every moment of the clip either as a moment of a repetition of one side or as standing by, at the least total cost. Within a
+struct Chosen {
+    std::size_t unit = 0;
+    int start = 0, end = 0; // rows of the student, both inside
+    int from = 0, to = 0;   // rows of the reference it begins and ends with
+};
+
+/// Explains every moment of the clip either as a moment of a repetition of a unit or as standing by, at the least total cost. Within a
 /// repetition one step of the student passes up to three of the reference, and three steps of the student at most pass one: slopes 1/3
-/// to 3. (Viterbi 1967; the moments of both sides are the states.)
+/// to 3. Only at the ends of the clip may a repetition begin or end anywhere. (Viterbi 1967; the moments of all units are the states.)
 class Segmenter {
 public:
-    Segmenter(const std::array<Eigen::MatrixXd, 2>& reference, const Eigen::MatrixXd& student, const Eigen::MatrixXd& still)
-        : reference_(reference), student_(student), still_(still) {}
+    Segmenter(const std::vector<Unit>& units, const Eigen::MatrixXd& student, const Eigen::MatrixXd& still)
+        : units_(units), student_(student), still_(still), start_of_clip_(units.size()) {}
 
-    std::vector<Chosen> run() {
+    /// `cost` becomes that of the whole clip.
+    std::vector<Chosen> run(double& cost) {
         const auto m = student_.rows();
-        again_ = alike() ? 1000 : 20;
-        for (std::size_t s = 0; s < 2; ++s) {
-            const auto n = static_cast<std::size_t>(reference_[s].rows());
+        cost_.resize(units_.size());
+        came_.resize(units_.size());
+        for (std::size_t s = 0; s < units_.size(); ++s) {
+            const auto n = static_cast<std::size_t>(units_[s].rows.rows());
             cost_[s].assign(n, {inf, inf, inf});
             came_[s].assign(n * static_cast<std::size_t>(m), none);
         }
-        idle_came_.assign(static_cast<std::size_t>(m) * 3, from_idle);
+        idle_.assign(units_.size() + 1, inf);
+        next_idle_ = idle_;
+        idle_came_.assign(static_cast<std::size_t>(m) * idle_.size(), from_idle);
         for (Eigen::Index j = 0; j < m; ++j) step(j);
-        return trace();
+        return trace(cost);
     }
 
 private:
-    static constexpr double limit = 0.9;   // mean squared distance, in variances, from which a moment is better not explained
-    static constexpr double uneven = 0.03; // price of leaving the reference's own pace
-    /// How a state was reached: 3 * (steps - 1) + holds within a repetition; from_idle + what came before; from_end + 3 * side + holds.
-    static constexpr unsigned char none = 255, from_idle = 9, from_end = 12;
-    static constexpr std::size_t start_of_clip = 2; // standing by after a left (0) or right (1) repetition, or before any
-
-    /// Whether the two sides look the same in this view, moment for moment: then they are taken to take turns.
-    bool alike() const {
-        const auto n = std::min(reference_[0].rows(), reference_[1].rows());
-        double sum = 0;
-        for (Eigen::Index k = 0; k < n; ++k) sum += distance(reference_[0], k, reference_[1], k);
-        return sum < 0.15 * static_cast<double>(n);
-    }
+    static constexpr double limit = 0.9;                // mean squared distance, in variances, from which a moment is better not explained
+    static constexpr double uneven = 0.03;              // price of leaving the reference's own pace
+    static constexpr double again = 20;                 // of the same side once more without a pause
+    static constexpr double cut = 1.5;                  // of a repetition that is not seen whole
+    static constexpr double skipped = 15, swapped = 40; // of an entry of a form left out, of one that comes before its turn
+    /// How a state was reached: 3 * (steps - 1) + holds within a repetition; from_idle + what came before; end_of + 3 * unit + holds;
+    /// cut_in: the clip begins here.
+    using How = unsigned short;
+    static constexpr How none = 65535, cut_in = 65534, from_idle = 9;
+    How end_of() const { return static_cast<How>(from_idle + units_.size() + 1); }
 
     double idle_cost(Eigen::Index j) const {
         double best = limit;
@@ -166,50 +204,56 @@ private:
         return best;
     }
 
-    /// Cheapest way to begin a repetition of side `next` after the step before; without one, the cheapest way to have ended.
-    std::pair<double, unsigned char> free(std::optional<std::size_t> next) const {
-        std::pair<double, unsigned char> best{inf, none};
-        auto offer = [&](double cost, std::size_t before, unsigned char how) {
-            // Alike sides: the left is taken to begin.
-            const double c = cost + (next == before ? again_ : 0) + (before == start_of_clip && next == 1 && again_ > 100 ? 5 : 0);
+    /// Price of a unit after another, or of the first one.
+    double price(std::size_t before, std::size_t next) const {
+        const auto e = static_cast<double>(units_[next].entry);
+        if (before == start_of_clip_) return skipped * e;
+        const double gap = e - static_cast<double>(units_[before].entry);
+        if (gap == 0) return before == next && units_[next].side ? again : 0;
+        return gap > 0 ? skipped * (gap - 1) : swapped;
+    }
+
+    /// Cheapest way to begin a repetition of unit `next` after the step before; without one, the cheapest way to have ended.
+    std::pair<double, How> free(std::optional<std::size_t> next) const {
+        std::pair<double, How> best{inf, none};
+        auto offer = [&](double cost, std::size_t before, How how) {
+            const double c = cost + (next ? price(before, *next) : 0);
             if (c < best.first) best = {c, how};
         };
-        for (std::size_t before = 0; before < 3; ++before) offer(idle_[before], before, static_cast<unsigned char>(from_idle + before));
-        for (std::size_t s = 0; s < 2; ++s)
-            for (std::size_t h = 0; h < 3; ++h) offer(cost_[s].back()[h], s, static_cast<unsigned char>(from_end + 3 * s + h));
+        for (std::size_t before = 0; before < idle_.size(); ++before) offer(idle_[before], before, static_cast<How>(from_idle + before));
+        for (std::size_t s = 0; s < units_.size(); ++s)
+            for (std::size_t h = 0; h < 3; ++h) offer(cost_[s].back()[h], s, static_cast<How>(end_of() + 3 * s + h));
         return best;
     }
 
     /// Standing by at step j: as before, or since the end of a repetition.
     void stand_by(Eigen::Index j) {
         const double here = idle_cost(j);
-        for (std::size_t before = 0; before < 3; ++before) {
-            double best = j == 0 ? (before == start_of_clip ? 0.0 : inf) : idle_[before];
-            auto how = static_cast<unsigned char>(from_idle + before);
-            for (std::size_t h = 0; h < 3 && before < 2 && j > 0; ++h)
-                if (cost_[before].back()[h] < best)
-                    best = cost_[before].back()[h], how = static_cast<unsigned char>(from_end + 3 * before + h);
-            idle_came_[static_cast<std::size_t>(j) * 3 + before] = how;
+        for (std::size_t before = 0; before < idle_.size(); ++before) {
+            double best = j == 0 ? (before == start_of_clip_ ? 0.0 : inf) : idle_[before];
+            auto how = static_cast<How>(from_idle + before);
+            for (std::size_t h = 0; h < 3 && before < start_of_clip_ && j > 0; ++h)
+                if (cost_[before].back()[h] < best) best = cost_[before].back()[h], how = static_cast<How>(end_of() + 3 * before + h);
+            idle_came_[static_cast<std::size_t>(j) * idle_.size() + before] = how;
             next_idle_[before] = best + here;
         }
     }
 
     void step(Eigen::Index j) {
         stand_by(j);
-        std::array<std::vector<std::array<double, 3>>, 2> next;
-        for (std::size_t s = 0; s < 2; ++s) {
+        std::vector<std::vector<std::array<double, 3>>> next(units_.size());
+        for (std::size_t s = 0; s < units_.size(); ++s) {
             const auto n = cost_[s].size();
-            const auto [open, how] =
-                j == 0 ? std::pair{s == 1 && again_ > 100 ? 5.0 : 0.0, static_cast<unsigned char>(from_idle + start_of_clip)} : free(s);
+            const auto [open, how] = j == 0 ? std::pair{price(start_of_clip_, s), static_cast<How>(from_idle + start_of_clip_)} : free(s);
             next[s].assign(n, {inf, inf, inf});
             for (std::size_t i = 0; i < n; ++i) {
-                const double local = distance(reference_[s], static_cast<Eigen::Index>(i), student_, j);
-                double best = i == 0 ? open : inf;
-                unsigned char from = i == 0 ? how : none;
+                const double local = distance(units_[s].rows, static_cast<Eigen::Index>(i), student_, j);
+                double best = i == 0 ? open : j == 0 ? open + cut : inf;
+                How from = i == 0 ? how : j == 0 ? cut_in : none;
                 for (std::size_t k = 1; k <= 3 && k <= i && j > 0; ++k)
                     for (std::size_t h = 0; h < 3; ++h) {
                         const double c = cost_[s][i - k][h] + uneven * static_cast<double>(k - 1);
-                        if (c < best) best = c, from = static_cast<unsigned char>(3 * (k - 1) + h);
+                        if (c < best) best = c, from = static_cast<How>(3 * (k - 1) + h);
                     }
                 next[s][i][0] = best + local;
                 came_[s][static_cast<std::size_t>(j) * n + i] = from;
@@ -220,30 +264,52 @@ private:
         cost_ = std::move(next);
     }
 
-    std::vector<Chosen> trace() const {
+    /// Where the clip ends: standing by, at the end of a repetition, or anywhere in one.
+    struct Last {
+        How state = none;
+        std::optional<std::size_t> row; // of the reference, when cut
+        double cost = 0;
+    };
+    Last last() const {
+        auto [best, state] = free(std::nullopt);
+        Last l{state, std::nullopt, best};
+        for (std::size_t s = 0; s < units_.size(); ++s)
+            for (std::size_t i = 0; i + 1 < cost_[s].size(); ++i)
+                for (std::size_t h = 0; h < 3; ++h)
+                    if (cost_[s][i][h] + cut < best) {
+                        best = cost_[s][i][h] + cut;
+                        l = {static_cast<How>(end_of() + 3 * s + h), i, best};
+                    }
+        return l;
+    }
+
+    std::vector<Chosen> trace(double& cost) const {
         std::vector<Chosen> out;
-        unsigned char state = free(std::nullopt).second;
+        auto [state, row, whole] = last();
+        cost = whole;
         auto j = static_cast<int>(student_.rows()) - 1;
         while (j >= 0) {
-            if (state < from_end) {
-                state = idle_came_[static_cast<std::size_t>(j--) * 3 + (state - from_idle)];
+            if (state < end_of()) {
+                state = idle_came_[static_cast<std::size_t>(j--) * idle_.size() + (state - from_idle)];
                 continue;
             }
-            const auto s = static_cast<std::size_t>((state - from_end) / 3);
-            auto h = static_cast<std::size_t>((state - from_end) % 3);
-            std::size_t i = cost_[s].size() - 1;
-            Chosen c{s == 0 ? Side::left : Side::right, 0, j};
+            const auto s = static_cast<std::size_t>((state - end_of()) / 3);
+            auto h = static_cast<std::size_t>((state - end_of()) % 3);
+            std::size_t i = row.value_or(cost_[s].size() - 1);
+            row.reset();
+            Chosen c{s, 0, j, 0, static_cast<int>(i)};
             while (true) {
                 j -= static_cast<int>(h); // held moments
-                const unsigned char from = came_[s][static_cast<std::size_t>(j) * cost_[s].size() + i];
+                const How from = came_[s][static_cast<std::size_t>(j) * cost_[s].size() + i];
                 if (from >= from_idle) {
-                    state = from;
+                    state = from == cut_in ? static_cast<How>(from_idle + start_of_clip_) : from;
                     break;
                 }
                 i -= static_cast<std::size_t>(from / 3) + 1;
                 h = from % 3U;
                 --j;
             }
+            c.from = static_cast<int>(i);
             c.start = j--;
             out.push_back(c);
         }
@@ -251,18 +317,19 @@ private:
         return out;
     }
 
-    const std::array<Eigen::MatrixXd, 2>& reference_;
+    const std::vector<Unit>& units_;
     const Eigen::MatrixXd &student_, &still_;
-    std::array<std::vector<std::array<double, 3>>, 2> cost_; // of being at a moment after so many holds there
-    std::array<double, 3> idle_{inf, inf, 0}, next_idle_{};
-    double again_ = 20; // price of the same side once more without a pause
-    std::array<std::vector<unsigned char>, 2> came_;
-    std::vector<unsigned char> idle_came_;
+    std::size_t start_of_clip_;                            // standing by after a unit, or before any
+    std::vector<std::vector<std::array<double, 3>>> cost_; // of being at a moment after so many holds there
+    std::vector<double> idle_, next_idle_;
+    std::vector<std::vector<How>> came_;
+    std::vector<How> idle_came_;
 };
 
-void snap(Repetition& r, const Movement& movement, const Measures& ms) {
+/// Borders that end with an event that was found are put there.
+void snap(Repetition& r, const ReferenceModel& model, const Measures& ms) {
     for (std::size_t p = 0; p < r.phases.size(); ++p) {
-        const std::string& kind = movement.phases[p].ends_at;
+        const std::string& kind = model.phases[r.phases[p].index].ends_at;
         if (kind.empty()) continue;
         double best = 0.25, at = NAN;
         auto offer = [&](double t) {
@@ -272,7 +339,7 @@ void snap(Repetition& r, const Movement& movement, const Measures& ms) {
             }
         };
         for (const auto& e : ms.events) {
-            if (e.side != r.side || e.part != Part::foot) continue;
+            if (!r.side || e.side != r.side || e.part != Part::foot) continue;
             if (kind == "foot_off" && e.kind == EventKind::off) offer(e.time_s);
             if (kind == "foot_down" && (e.kind == EventKind::heel_down || e.kind == EventKind::toe_down)) offer(e.time_s);
             if (kind == "foot_flat" && e.kind == EventKind::flat) offer(e.time_s);
@@ -366,53 +433,164 @@ const Repetition* Alignment::at(double t) const {
     return nullptr;
 }
 
-Result<Alignment> align(const Motion& motion, const Measures& measures, const Reference& reference) {
-    const double coarse = 10, fine = 25;
-    const Motion& whole = reference.motion();
-    const Axes axes = axes_of(motion);
-    const Features reference_courses = features(whole, axes), courses = features(motion, axes);
-    const Standard scale = standard(reference_courses, courses, motion);
-    auto of_reference = [&](const Series& t) {
-        Eigen::MatrixXd f = reference_courses.at(t);
-        scale.reference(f);
-        return f;
+namespace {
+
+constexpr double coarse = 10, fine = 25; // moments a second
+
+Series times(double from, double to, double rate) {
+    Series t;
+    for (double x = from; x <= to + 1e-9; x += 1 / rate) t.push_back(x);
+    return t;
+}
+
+/// Whether the two sides look the same in this view, moment for moment.
+bool alike(const Eigen::MatrixXd& a, const Eigen::MatrixXd& b) {
+    const auto n = std::min(a.rows(), b.rows());
+    double sum = 0;
+    for (Eigen::Index k = 0; k < n; ++k) sum += distance(a, k, b, k);
+    return sum < 0.15 * static_cast<double>(n);
+}
+
+/// A clip held against a form.
+class Aligner {
+public:
+    Aligner(const Motion& motion, const Measures& measures, const Form& form)
+        : motion_(motion), measures_(measures), axes_(axes_of(motion)), own_(features(postures(motion, axes_), axes_)) {
+        for (std::size_t e = 0; e < form.entries.size(); ++e)
+            for (const Side s : {Side::left, Side::right})
+                if (form.entries[e].side.value_or(s) == s) {
+                    Unit u{e, s, form.entries[e].movement, {}, {}};
+                    u.courses = features(postures(*u.model, u.course().time_s, u.course().posture, axes_), axes_);
+                    units_.push_back(std::move(u));
+                }
+        const ReferenceModel& first = *form.entries.front().movement;
+        quiet_ = features(postures(first, {0}, {first.quiet}, axes_), axes_).at({0});
+        Eigen::MatrixXd all = quiet_;
+        for (auto& u : units_) {
+            u.rows = u.courses.at(times(u.course().from(), u.course().to(), coarse));
+            Eigen::MatrixXd both(all.rows() + u.rows.rows(), all.cols());
+            both << all, u.rows;
+            all = std::move(both);
+        }
+        scale_ = standard(all, quiet_, own_, motion);
+        for (auto& u : units_) scale_.reference(u.rows);
+        scale_.reference(quiet_);
+        merge_alike();
+    }
+
+    Alignment run() {
+        Fit best = once();
+        // Without a quiet stand, or where the still moment that was taken for one fits badly, the build is told from how the repetitions
+        // that are found differ throughout; what explains the clip at the least cost is kept.
+        if (motion_.neutral.source == NeutralSource::quiet_second && best.mean_cost() < well) return best.found;
+        auto offer = [&](Fit other) {
+            if (!other.found.repetitions.empty() && (best.found.repetitions.empty() || other.cost < best.cost)) best = std::move(other);
+        };
+        scale_.build.setZero();
+        Fit plain = once();
+        if (!plain.found.repetitions.empty()) {
+            learn_build(plain.found);
+            offer(once());
+        }
+        offer(std::move(plain));
+        return best.found;
+    }
+
+private:
+    /// Sides of an entry that look alike become one unit without a side.
+    void merge_alike() {
+        for (std::size_t k = 0; k + 1 < units_.size(); ++k)
+            if (units_[k].entry == units_[k + 1].entry && alike(units_[k].rows, units_[k + 1].rows)) {
+                units_[k].side.reset();
+                units_.erase(units_.begin() + static_cast<std::ptrdiff_t>(k) + 1);
+            }
+    }
+
+    void learn_build(const Alignment& found) {
+        std::vector<Series> apart(static_cast<std::size_t>(quiet_.cols()));
+        for (const auto& r : found.repetitions) {
+            const auto u =
+                std::find_if(units_.begin(), units_.end(), [&](const Unit& x) { return x.entry == r.entry && x.side == r.side; });
+            const Eigen::MatrixXd d = own_.at(r.student_s) - u->courses.at(r.reference_s);
+            for (Eigen::Index row = 0; row < d.rows(); ++row)
+                for (Eigen::Index c = 0; c < d.cols(); ++c) apart[static_cast<std::size_t>(c)].push_back(d(row, c));
+        }
+        Eigen::RowVectorXd build(quiet_.cols());
+        for (Eigen::Index c = 0; c < build.cols(); ++c) build[c] = signal::median(apart[static_cast<std::size_t>(c)]);
+        scale_.set_build(build);
+    }
+
+    static constexpr double well = 0.1; // mean cost of a fit, in variances, that needs no second look
+    struct Fit {
+        Alignment found;
+        double cost = 0; // of explaining the whole clip
+        double mean_cost() const {
+            double sum = 0;
+            for (const auto& r : found.repetitions) sum += r.cost;
+            return found.repetitions.empty() ? inf : sum / static_cast<double>(found.repetitions.size());
+        }
     };
-    auto of_student = [&](const Series& t) {
-        Eigen::MatrixXd f = courses.at(t);
-        scale.student(f);
-        return f;
-    };
-    auto times = [](double from, double to, double rate) {
-        Series t;
-        for (double x = from; x <= to + 1e-9; x += 1 / rate) t.push_back(x);
-        return t;
-    };
-    auto part = [&](Side s, double rate) { return times(reference.borders(s).front(), reference.borders(s).back(), rate); };
-    const Series grid = signal::uniform_grid(motion.time_s, coarse);
-    const std::array<Eigen::MatrixXd, 2> sides{of_reference(part(Side::left, coarse)), of_reference(part(Side::right, coarse))};
-    // Standing by: quietly as before the first repetition, or in the posture between two of them.
-    const Eigen::MatrixXd still = of_reference({whole.time_s.front(), reference.borders(Side::left).front()});
-    Alignment out;
-    for (const auto& c : Segmenter(sides, of_student(grid), still).run()) {
+
+    Fit once() const {
+        const Series grid = signal::uniform_grid(motion_.time_s, coarse);
+        Eigen::MatrixXd student = own_.at(grid);
+        scale_.student(student);
+        // Standing by: quietly as before the first repetition, or in the posture between two of them.
+        Eigen::MatrixXd still(1 + static_cast<Eigen::Index>(units_.size()), quiet_.cols());
+        still.row(0) = quiet_.row(0);
+        for (std::size_t k = 0; k < units_.size(); ++k) still.row(static_cast<Eigen::Index>(k) + 1) = units_[k].rows.row(0);
+        Fit out;
+        for (const auto& c : Segmenter(units_, student, still).run(out.cost))
+            if (auto r = fit(c, grid)) out.found.repetitions.push_back(std::move(*r));
+        return out;
+    }
+
+    std::optional<Repetition> fit(const Chosen& c, const Series& grid) const {
+        const Unit& u = units_[c.unit];
+        const auto& course = u.course();
         Repetition r;
-        r.side = c.side;
+        r.side = u.side;
+        r.entry = u.entry;
         r.start_s = grid[static_cast<std::size_t>(c.start)];
         r.end_s = grid[static_cast<std::size_t>(c.end)];
-        const Series rt = part(c.side, fine), st = times(r.start_s, r.end_s, fine);
-        const Eigen::MatrixXd ref = of_reference(rt), stu = of_student(st);
-        const Path path = warp(ref, stu, 0.2, r.cost);
-        if (path.empty() || !is_whole(path, ref, stu)) continue;
+        r.cut = c.from > 0 || c.to + 1 < u.rows.rows();
+        const double from = course.from() + c.from / coarse, to = c.to + 1 < u.rows.rows() ? course.from() + c.to / coarse : course.to();
+        // Of a repetition that is cut at least a third is asked, else it may be anything.
+        if (r.cut && to - from < (course.to() - course.from()) / 3) return std::nullopt;
+        const Series rt = times(from, to, fine), st = times(r.start_s, r.end_s, fine);
+        Eigen::MatrixXd reference = u.courses.at(rt), student = own_.at(st);
+        scale_.reference(reference);
+        scale_.student(student);
+        const Path path = warp(reference, student, 0.2, r.cost);
+        if (path.empty() || !is_whole(path, reference, student)) return std::nullopt;
         for (const auto& [i, j] : path) {
             r.reference_s.push_back(rt[static_cast<std::size_t>(i)]);
             r.student_s.push_back(st[static_cast<std::size_t>(j)]);
         }
-        const auto& b = reference.borders(c.side);
-        const auto& movement = reference.movement();
-        for (std::size_t p = 0; p < movement.phases.size(); ++p)
-            r.phases.push_back({movement.phases[p].id, r.to_student(b[p]), r.to_student(b[p + 1])});
-        snap(r, movement, measures);
-        out.repetitions.push_back(std::move(r));
+        const auto& b = course.borders;
+        for (std::size_t p = 0; p < u.model->phases.size(); ++p)
+            if (!r.cut || (b[p] >= from - 1e-9 && b[p + 1] <= to + 1e-9))
+                r.phases.push_back({u.model->phases[p].id, r.to_student(b[p]), r.to_student(b[p + 1]), p});
+        if (r.phases.empty()) return std::nullopt;
+        snap(r, *u.model, measures_);
+        return r;
     }
+
+    const Motion& motion_;
+    const Measures& measures_;
+    Axes axes_;
+    Features own_;
+    std::vector<Unit> units_;
+    Eigen::MatrixXd quiet_;
+    Standard scale_;
+};
+
+} // namespace
+
+Result<Alignment> align(const Motion& motion, const Measures& measures, const Form& form) {
+    if (form.entries.empty() || std::any_of(form.entries.begin(), form.entries.end(), [](const FormEntry& e) { return !e.movement; }))
+        return fail(Code::bad_value, "form");
+    Alignment out = Aligner(motion, measures, form).run();
     if (out.repetitions.empty()) return fail(Code::cannot_judge, "no_repetition");
     return out;
 }

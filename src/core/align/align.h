@@ -7,14 +7,20 @@ namespace bevel {
 struct PhaseSpan {
     std::string id;
     double start_s = 0, end_s = 0;
+    std::size_t index = 0; // in the movement
 };
 
 struct Repetition {
-    Side side = Side::left;
+    /// The side that leads; nothing where both sides look alike in this view, or are.
+    std::optional<Side> side;
+    std::size_t entry = 0; // of the form
     double start_s = 0, end_s = 0;
-    double cost = 0; // mean squared distance to the reference in standard deviations; 0 is equal
-    std::vector<PhaseSpan> phases;
+    double cost = 0;                            // mean squared distance to the reference in standard deviations; 0 is equal
+    bool cut = false;                           // the clip begins or ends in it; `phases` are those that are seen whole
+    std::vector<PhaseSpan> phases;              // in order of time
     std::vector<double> student_s, reference_s; // the warp: equal moments, both increasing
+    /// The side whose reference it is compared with.
+    Side reference_side() const { return side.value_or(Side::left); }
     /// Moment of the reference that belongs to time t of the clip.
     double to_reference(double t) const;
     double to_student(double reference_time) const;
@@ -25,8 +31,17 @@ struct Alignment {
     const Repetition* at(double t) const;
 };
 
-/// cannot_judge "no_repetition" when nothing in the clip is like the movement.
-Result<Alignment> align(const Motion& motion, const Measures& measures, const Reference& reference);
+/// A sequence of movements; a single movement is a form of one entry. Entries may be repeated, left out or swapped, at a price.
+struct FormEntry {
+    const ReferenceModel* movement = nullptr; // outlives the alignment's making
+    std::optional<Side> side;                 // only that one; else both, in any order
+};
+struct Form {
+    std::vector<FormEntry> entries;
+};
+
+/// bad_value "form" without entries or with one that has no movement; cannot_judge "no_repetition" when nothing in the clip is like it.
+Result<Alignment> align(const Motion& motion, const Measures& measures, const Form& form);
 
 /// One step of a warping path: indices into both sequences.
 using Path = std::vector<std::pair<int, int>>;

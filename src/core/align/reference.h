@@ -1,14 +1,64 @@
-// The reference figure: the movement's own description performed by a body of the student's height, with its measures.
+// What a student is held against. ReferenceModel: the course of posture and measures through a repetition, whatever it was made from;
+// aligning and judging know only this. Reference: the model made from a movement's own description, with the figure that performs it.
 #pragma once
 #include "core/measure/measures.h"
 #include "core/movement/score.h"
 #include "core/movement/solver.h"
+#include <span>
 
 namespace bevel {
+
+struct Alignment;
+
+/// One measure through a repetition, at the points of a ReferenceModel. `n` recordings it rests on; where that is 0 nothing is known.
+struct Curve {
+    std::vector<float> mean, sd;
+    std::vector<int> n;
+};
+
+struct ReferenceModel {
+    static constexpr std::size_t points_a_phase = 50; // evenly through each phase, at the middles of fiftieths
+    struct Phase {
+        std::string id, role, ends_at; // ends_at: as in a movement
+    };
+    /// A repetition led by one side.
+    struct Course {
+        std::vector<double> borders;         // s of the reference's own time, one more than phases
+        std::vector<double> time_s;          // of the points
+        std::vector<Body3> posture;          // at the points; own axes, m
+        std::map<std::string, Curve> curves; // keyed as Measures::series
+        double from() const { return borders.front(); }
+        double to() const { return borders.back(); }
+    };
+    std::string movement;    // id
+    std::string origin;      // what it was made from, for the reader: "movement" or the names of the recordings
+    std::vector<View> views; // from where it may be compared
+    std::vector<Phase> phases;
+    std::array<Course, 2> course; // left, right; not empty, both may be alike
+    Body3 quiet{};                // standing by before the first repetition
+    double stature = 0, hip_height = 0;
+    bool symmetric = false; // left and right repetitions are the same posture for posture: no side leads
+
+    const Course& of(Side side) const { return course[static_cast<std::size_t>(side)]; }
+    /// Mean of a measure at a time of the reference within a repetition of the side; absent where it is not known.
+    std::optional<double> value(const std::string& id, std::optional<Side> of_part, Side lead, double t) const;
+};
+
+/// A recording that shows how it should be: found repetitions are taken as good.
+struct Recording {
+    const Motion* motion = nullptr;
+    const Measures* measures = nullptr;
+    const Alignment* alignment = nullptr;
+    std::string name;
+};
+/// Mean and spread over all whole repetitions of the recordings. Sides that are not shown are the mirror image of the other. cannot_judge
+/// "no_repetition" without any whole one; bad_value "view" when a recording is not in metres (one camera knows no posture in the room).
+Result<ReferenceModel> from_recordings(const ReferenceModel& movement, std::span<const Recording> recordings);
 
 class Reference {
 public:
     Reference(const Movement& movement, double stature_m);
+    const ReferenceModel& model() const { return model_; }
     const Movement& movement() const { return score_.movement(); }
     const Motion& motion() const { return motion_; }
     const Measures& measures() const { return measures_; }
@@ -17,14 +67,14 @@ public:
     double rate() const { return motion_.rate; }
 
     /// Times of one repetition of a side: borders of its phases, first start to last end (phases + 1 values).
-    const std::vector<double>& borders(Side side) const { return borders_[static_cast<std::size_t>(side)]; }
+    const std::vector<double>& borders(Side side) const { return model_.of(side).borders; }
 
 private:
     Score score_;
     Solver solver_;
     Motion motion_;
     Measures measures_;
-    std::array<std::vector<double>, 2> borders_;
+    ReferenceModel model_;
 };
 
 } // namespace bevel

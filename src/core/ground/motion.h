@@ -66,6 +66,7 @@ struct Motion {
     bool vertical_known = true; // told from something other than the body
     double vertical_sigma = 0;  // rad
     bool floor_known = true;    // depth of the feet can be told
+    bool apart_known = true;    // and how far apart in depth they stand
     double floor_y_sigma = 0;   // m, of heights over the floor
     double stature = 1.7, stature_sigma = 0.02;
     From scale_from = From::assumed;

@@ -34,6 +34,7 @@ Result<Motion> from_picture(const Track& t, const MotionOptions& o) {
     m.stature_sigma = picture.stature_sigma();
     m.scale_from = picture.scale_from();
     m.floor_known = picture.floor_known();
+    m.apart_known = picture.apart_known();
     m.vertical_known = picture.vertical_known();
     m.facing_sigma = picture.azimuth_sigma();
     m.mirrored_hint = picture.mirrored_hint();

@@ -85,7 +85,6 @@ Result<bool> Picture::look() {
     if (signal::median(tall) < 60) return fail(Code::cannot_judge, "too_small");
     if (t_.layers.scale) scale_from_ = From::mark;
     const Camera full = camera({});
-    floor_known_ = full.distance * std::abs(full.ray(full.cx, full.cy).y()) < 1e6; // settled by the feet below
     Series fall;
     for (const auto i : standing_) {
         const Vec2 a = mid_px(*t_.px[i], left_ankle);
@@ -93,6 +92,8 @@ Result<bool> Picture::look() {
     }
     // A ray that falls by less than 6 cm a metre tells depth too badly to be one.
     floor_known_ = signal::median(fall) > 0.06;
+    // How far apart in depth two feet stand goes with one over the fall: an error of more than two fifths of it has no linear sigma.
+    apart_known_ = floor_known_ && signal::median(fall) > 2.5 * full.pitch.sigma;
     find_rests(full);
     face(full);
     return true;
@@ -165,7 +166,14 @@ void Picture::find_rests(const Camera& c) {
             if (run.size() >= 3 && t_.time_s[run.back()] - t_.time_s[run.front()] >= 0.25) {
                 Series x, y;
                 for (const auto i : run) x.push_back((*t_.px[i])[on(s, left_ankle)].x), y.push_back((*t_.px[i])[on(s, left_ankle)].y);
-                out.push_back({t_.time_s[run.front()], t_.time_s[run.back()], {signal::median(x), signal::median(y)}});
+                // What the noise of so long a rest does to its depth: noise stays alike over a third of a second.
+                const auto& q = (*t_.px[run[run.size() / 2]])[on(s, left_ankle)];
+                const double length = t_.time_s[run.back()] - t_.time_s[run.front()], px = q.sigma_up > 0 ? q.sigma_up : q.sigma;
+                const double fall = std::max(0.02, -c.ray(signal::median(x), signal::median(y)).y());
+                out.push_back({t_.time_s[run.front()],
+                               t_.time_s[run.back()],
+                               {signal::median(x), signal::median(y)},
+                               px / c.focal.value * c.distance / fall / std::sqrt(1 + length / 0.33)});
             }
             run.clear();
         };
@@ -174,9 +182,12 @@ void Picture::find_rests(const Camera& c) {
             while (t_.time_s[a] < t_.time_s[i] - 0.1) ++a;
             bool still = t_.px[i] && t_.px[a] && t_.px[b] && b > a;
             if (still) {
-                const double dt = t_.time_s[b] - t_.time_s[a];
-                for (const Point p : {left_ankle, left_heel, left_toe})
-                    still = still && (at(*t_.px[b], on(s, p)) - at(*t_.px[a], on(s, p))).norm() / c.focal.value * c.distance < 0.09 * dt;
+                const double dt = t_.time_s[b] - t_.time_s[a], per = c.distance / c.focal.value;
+                for (const Point p : {left_ankle, left_heel, left_toe}) {
+                    // 9 cm/s, and what two points that rest may differ by for their own noise.
+                    const double most = std::hypot(0.09 * dt, 2 * (*t_.px[i])[on(s, p)].sigma * per);
+                    still = still && (at(*t_.px[b], on(s, p)) - at(*t_.px[a], on(s, p))).norm() * per < most;
+                }
             }
             if (still)
                 run.push_back(i);
@@ -228,6 +239,18 @@ bool Picture::resting(Side s, double t) const {
     const auto& foot = rests_[static_cast<std::size_t>(s)];
     const auto after = std::upper_bound(foot.begin(), foot.end(), t, [](double v, const FootRest& r) { return v < r.from_s; });
     return after != foot.begin() && t <= std::prev(after)->to_s;
+}
+
+double Picture::foot_depth_sigma(Side s, double t) const {
+    if (!floor_known_) return 0.25;
+    const auto& foot = rests_[static_cast<std::size_t>(s)];
+    const auto next = std::upper_bound(foot.begin(), foot.end(), t, [](double v, const FootRest& r) { return v < r.from_s; });
+    if (next != foot.begin() && t <= std::prev(next)->to_s) return std::hypot(0.02, std::prev(next)->depth_sigma);
+    // A step takes a second or two; who was not seen to rest for longer may stand anywhere.
+    const double from = next == foot.begin() ? t_.time_s.front() : std::prev(next)->to_s,
+                 to = next == foot.end() ? t_.time_s.back() : next->from_s;
+    const double near = std::max(next == foot.begin() ? 0.0 : std::prev(next)->depth_sigma, next == foot.end() ? 0.0 : next->depth_sigma);
+    return std::hypot(near, to - from < 2 && !foot.empty() ? 0.07 : 0.25);
 }
 
 double Picture::to_sight(std::size_t frame, const Camera& c) const {
@@ -410,7 +433,7 @@ std::array<PointSigma, point_count> Picture::sigma(std::size_t frame, const Came
         case left_ankle:
         case left_heel:
         case left_toe:
-            depth = !floor_known_ ? 0.25 : resting(p < right_eye ? Side::left : Side::right, t_.time_s[frame]) ? 0.02 : 0.07;
+            depth = foot_depth_sigma(p < right_eye ? Side::left : Side::right, t_.time_s[frame]);
             break;
         case left_knee: // from the front its depth rests on how much of the thigh shows
             depth = sideways ? 0.05 : 0.12;

@@ -14,6 +14,7 @@ struct Off {
 struct FootRest {
     double from_s = 0, to_s = 0;
     Vec2 ankle = Vec2::Zero(); // px, median
+    double depth_sigma = 0;    // m, that its noise leaves in its depth on the floor
 };
 
 class Picture {
@@ -40,6 +41,7 @@ public:
     double stature_sigma() const { return stature_sigma_; }
     From scale_from() const { return scale_from_; }
     bool floor_known() const { return floor_known_; }
+    bool apart_known() const { return apart_known_; }
     bool vertical_known() const { return t_.vertical && t_.vertical->from_room; }
     const std::string& mirrored_hint() const { return mirrored_hint_; }
     /// Sigma of the figure behind each field of Off, in its own unit.
@@ -51,6 +53,8 @@ private:
     void find_rests(const Camera& c);
     void face(const Camera& c);
     bool resting(Side side, double t) const;
+    /// 1-sigma of a foot's depth, m: told where it rests, carried over a step, a guess where no rest is near.
+    double foot_depth_sigma(Side side, double t) const;
     double toe_out(std::size_t frame, Side side, const Camera& c, double w) const;
 
     const Track& t_;
@@ -62,7 +66,7 @@ private:
     std::array<std::vector<FootRest>, 2> rests_;
     std::vector<double> axis_;
     double azimuth_sigma_ = 0.08;
-    bool floor_known_ = true;
+    bool floor_known_ = true, apart_known_ = true;
     std::string mirrored_hint_;
 };
 

@@ -23,7 +23,7 @@ struct At {
 
 class Summariser {
 public:
-    Summariser(const Motion& mo, const Measures& ms, const Alignment& al, const Movement& mv, const Reference& ref,
+    Summariser(const Motion& mo, const Measures& ms, const Alignment& al, const Movement& mv, const ReferenceModel& ref,
                const std::vector<SupportState>& states, const RuleBook& rules)
         : motion_(mo), ms_(ms), al_(al), mv_(mv), ref_(ref), states_(states), rules_(rules) {
         for (const auto& e : ms.events) of_kind_[static_cast<std::size_t>(e.kind)].push_back(&e); // in order of time, as the stream
@@ -43,8 +43,8 @@ public:
             out.units.push_back(unit_of_measure(rules_, c.measure).value_or(""));
             const auto d = rules_.derived.find(c.measure);
             const Check& how = d == rules_.derived.end() ? c : d->second;
-            if (how.form == Form::same || (how.form == Form::spread && how.events.empty())) {
-                out.values.push_back({k, std::nullopt, {how.form == Form::same ? same(how) : spread(c)}});
+            if (how.form == CheckForm::same || (how.form == CheckForm::spread && how.events.empty())) {
+                out.values.push_back({k, std::nullopt, {how.form == CheckForm::same ? same(how) : spread(c)}});
                 continue;
             }
             for (const Side s : {Side::left, Side::right}) {
@@ -53,8 +53,9 @@ public:
                 CheckValues v{k, sided ? std::optional(s) : std::nullopt, {}};
                 for (std::size_t r = 0; r < al_.repetitions.size(); ++r) {
                     const auto& rep = al_.repetitions[r];
-                    if (sided && c.side == "lead" && rep.side != s) continue;
-                    if (sided && c.side == "rear" && rep.side == s) continue;
+                    if (!rep.side && s == Side::right && c.side != "both") continue; // told once, if at all
+                    if (rep.side && sided && c.side == "lead" && *rep.side != s) continue;
+                    if (rep.side && sided && c.side == "rear" && *rep.side == s) continue;
                     v.repetitions.push_back(one(c, how, r, v.side));
                 }
                 if (!v.repetitions.empty()) out.values.push_back(std::move(v));
@@ -82,16 +83,24 @@ private:
         return std::nullopt;
     }
 
-    /// Samples of a measure of the catalogue; of a sided one the check's own side unless it names another.
-    const std::vector<Sample>* samples(const Measures& ms, const std::string& measure, const std::string& side, std::optional<Side> own,
-                                       Side lead) const {
+    /// Side of the body of which a measure is asked; of a sided one the check's own side unless it names another.
+    static std::optional<Side> part_of(const std::string& measure, const std::string& side, std::optional<Side> own, Side lead) {
         const auto* info = measure_info(measure);
-        if (!info) return nullptr;
-        std::optional<Side> s;
-        if (info->sided) s = side.empty() ? own : side_for(side, own, lead);
-        if (info->sided && !s) s = lead;
-        const auto* series = ms.find(measure, s);
+        if (!info || !info->sided) return std::nullopt;
+        const auto s = side.empty() ? own : side_for(side, own, lead);
+        return s ? s : lead;
+    }
+    static const std::vector<Sample>* samples(const Measures& ms, const std::string& measure, const std::string& side,
+                                              std::optional<Side> own, Side lead) {
+        const auto* series = measure_info(measure) ? ms.find(measure, part_of(measure, side, own, lead)) : nullptr;
         return series ? &series->samples : nullptr;
+    }
+
+    static bool asks_for_lead(const Check& c, const Check& how) {
+        auto leads = [](const std::string& side) { return side == "lead" || side == "rear"; };
+        return c.by_lead || leads(c.side) || leads(how.side) ||
+               std::any_of(how.events.begin(), how.events.end(), [&](const EventPick& e) { return leads(e.side); }) ||
+               std::any_of(c.when.begin(), c.when.end(), [&](const While& w) { return leads(w.side); });
     }
 
     RepetitionValue one(const Check& c, const Check& how, std::size_t r, std::optional<Side> side) const {
@@ -110,33 +119,37 @@ private:
             v.absent = Absent::view;
             return v;
         }
+        if (!rep.side && asks_for_lead(c, how)) {
+            v.absent = ref_.symmetric ? Absent::no_occasion : Absent::alike;
+            return v;
+        }
         switch (how.form) {
-        case Form::value:
-        case Form::during:
+        case CheckForm::value:
+        case CheckForm::during:
             if (how.summary == Summary::event && !how.events.empty())
                 at_event(c, how, rep, side, v);
             else
                 over_phases(c, how, r, side, v);
             break;
-        case Form::drift:
+        case CheckForm::drift:
             drift(c, r, side, v);
             break;
-        case Form::order:
+        case CheckForm::order:
             order(how, rep, v);
             break;
-        case Form::count:
+        case CheckForm::count:
             if (how.counts == "pace")
                 pace(c, rep, v);
             else
                 count(how, rep, v);
             break;
-        case Form::spread:
+        case CheckForm::spread:
             together(how, rep, v);
             break;
-        case Form::same:
+        case CheckForm::same:
             break;
         }
-        if (c.by_lead && rep.side == Side::right) {
+        if (c.by_lead && rep.reference_side() == Side::right) {
             v.value = -v.value;
             for (auto& x : v.course) x = -x;
         }
@@ -154,15 +167,16 @@ private:
         Gathered g;
         const auto& rep = al_.repetitions[r];
         const std::string& which = how.measure;
-        const auto* all = samples(ms_, which, how.side == "both" ? std::string("own") : how.side, side, rep.side);
-        const auto* ref =
-            c.reference ? samples(ref_.measures(), which, how.side == "both" ? std::string("own") : how.side, side, rep.side) : nullptr;
-        if (!all || (c.reference && !ref)) {
+        const Side lead = rep.reference_side();
+        const std::string part = how.side == "both" ? std::string("own") : how.side;
+        const auto* all = samples(ms_, which, part, side, lead);
+        if (!all) {
             g.missing[Absent::view] = 1;
             return g;
         }
+        const auto of_part = part_of(which, part, side, lead);
         std::vector<std::pair<const std::vector<Sample>*, const While*>> states;
-        for (const auto& w : c.when) states.emplace_back(samples(ms_, w.measure, w.side, side, rep.side), &w);
+        for (const auto& w : c.when) states.emplace_back(samples(ms_, w.measure, w.side, side, lead), &w);
         for (const auto& w : windows(c.phases, rep))
             for (std::size_t f = frame(w.from); f < ms_.time_s.size() && ms_.time_s[f] < w.to; ++f) {
                 ++g.frames;
@@ -184,15 +198,14 @@ private:
                     ++g.missing[s.absent];
                     continue;
                 }
-                if (ref) {
+                if (c.reference) {
                     const std::size_t k = f - first_[r];
-                    const double at = k < moment_[r].size() ? moment_[r][k] : NAN;
-                    const auto i = std::isfinite(at) ? static_cast<std::size_t>(std::max(0.0, at * ref_.rate() + 0.5)) : ref->size();
-                    if (i >= ref->size() || !(*ref)[i].present()) {
+                    const auto asked = ref_.value(which, of_part, lead, k < moment_[r].size() ? moment_[r][k] : NAN);
+                    if (!asked) {
                         ++g.missing[Absent::no_event];
                         continue;
                     }
-                    s.value -= (*ref)[i].value;
+                    s.value -= *asked;
                 }
                 g.in.push_back({c.size ? std::abs(s.value) : s.value, s.own, s.clip, s.person, ms_.time_s[f]});
             }
@@ -311,7 +324,7 @@ private:
 
     /// The transfer of weight that belongs to the phases, towards the side asked.
     const Shift* shift(const EventPick& e, const Repetition& rep) const {
-        const auto towards = side_for(e.side, std::nullopt, rep.side);
+        const auto towards = side_for(e.side, std::nullopt, rep.reference_side());
         const Shift* best = nullptr;
         double longest = 0;
         for (const auto& w : windows(phases_of(e), rep))
@@ -347,7 +360,7 @@ private:
             if (*kind == EventKind::shift_rest) return Moment{s->rest_s, s->onset_sigma_s};
             return Moment{*kind == EventKind::shift_start ? s->start_s : s->end_s, s->sigma_s};
         }
-        const auto side = side_for(e.side, std::nullopt, rep.side);
+        const auto side = side_for(e.side, std::nullopt, rep.reference_side());
         const auto part = e.part.empty() ? std::nullopt : part_from_name(e.part);
         std::optional<Moment> best;
         double least = e.within_s;
@@ -390,13 +403,14 @@ private:
 
     /// Duration of the phases of the check against the reference's, in that of the whole repetition: 1 keeps pace with the rest.
     void pace(const Check& c, const Repetition& rep, RepetitionValue& v) const {
-        const auto& b = ref_.borders(rep.side);
+        if (rep.cut) return;
+        const auto& b = ref_.of(rep.reference_side()).borders;
         double own = 0, asked = 0;
-        for (std::size_t p = 0; p < rep.phases.size() && p + 1 < b.size(); ++p) {
-            if (!c.phases.empty() && std::find(c.phases.begin(), c.phases.end(), rep.phases[p].id) == c.phases.end()) continue;
-            if (asked == 0) v.time_s = rep.phases[p].start_s;
-            own += rep.phases[p].end_s - rep.phases[p].start_s;
-            asked += b[p + 1] - b[p];
+        for (const auto& p : rep.phases) {
+            if (!c.phases.empty() && std::find(c.phases.begin(), c.phases.end(), p.id) == c.phases.end()) continue;
+            if (asked == 0) v.time_s = p.start_s;
+            own += p.end_s - p.start_s;
+            asked += b[p.index + 1] - b[p.index];
         }
         const double whole = (rep.end_s - rep.start_s) / (b.back() - b.front());
         if (asked <= 0 || whole <= 0) return;
@@ -437,7 +451,7 @@ private:
     void at_event(const Check& c, const Check& how, const Repetition& rep, std::optional<Side> side, RepetitionValue& v) const {
         const auto at = moment(how.events.front(), rep);
         if (!at) return;
-        const auto* all = samples(ms_, how.measure, how.side, side, rep.side);
+        const auto* all = samples(ms_, how.measure, how.side, side, rep.reference_side());
         if (!all) return;
         const double t = at->t - how.events.front().before_s;
         const auto f = std::min(frame(t), all->size() - 1);
@@ -467,10 +481,13 @@ private:
         RepetitionValue v;
         v.absent = Absent::no_event;
         std::vector<double> d;
-        for (const auto& r : al_.repetitions) {
+        std::vector<std::size_t> which;
+        for (std::size_t k = 0; k < al_.repetitions.size(); ++k) {
+            if (al_.repetitions[k].cut) continue;
             double sum = 0;
-            for (const auto& w : windows(c.phases, r)) sum += w.to - w.from;
+            for (const auto& w : windows(c.phases, al_.repetitions[k])) sum += w.to - w.from;
             d.push_back(sum);
+            which.push_back(k);
         }
         if (d.size() < 3) return v;
         double mean = 0, var = 0;
@@ -480,8 +497,9 @@ private:
         v.own = 100 * 0.35 / mean; // borders are told to about a third of a second
         const auto worst =
             std::max_element(d.begin(), d.end(), [&](double a, double b) { return std::abs(a - mean) < std::abs(b - mean); }) - d.begin();
-        v.repetition = static_cast<int>(worst);
-        v.time_s = al_.repetitions[static_cast<std::size_t>(worst)].start_s;
+        const std::size_t k = which[static_cast<std::size_t>(worst)];
+        v.repetition = static_cast<int>(k);
+        v.time_s = al_.repetitions[k].start_s;
         v.absent = Absent::none;
         return v;
     }
@@ -493,12 +511,17 @@ private:
         std::array<std::vector<double>, 2> range;
         std::array<double, 2> error{0, 0};
         for (const auto& rep : al_.repetitions) {
-            const auto side = static_cast<std::size_t>(rep.side);
+            if (rep.cut) continue;
+            if (!rep.side) {
+                v.absent = ref_.symmetric ? Absent::no_occasion : Absent::alike;
+                return v;
+            }
+            const auto side = static_cast<std::size_t>(*rep.side);
             if (how.counts == "repetitions") {
                 range[side].push_back(1);
                 continue;
             }
-            const auto* all = samples(ms_, how.measure, how.side, std::nullopt, rep.side);
+            const auto* all = samples(ms_, how.measure, how.side, std::nullopt, *rep.side);
             if (!all) return v;
             std::vector<double> x;
             for (std::size_t f = frame(rep.start_s); f < all->size() && ms_.time_s[f] < rep.end_s; ++f)
@@ -533,7 +556,7 @@ private:
     const Measures& ms_;
     const Alignment& al_;
     const Movement& mv_;
-    const Reference& ref_;
+    const ReferenceModel& ref_;
     const std::vector<SupportState>& states_;
     const RuleBook& rules_;
     std::array<std::vector<const Event*>, static_cast<std::size_t>(EventKind::roll_end) + 1> of_kind_;
@@ -548,7 +571,7 @@ double RepetitionValue::sigma() const {
 }
 
 Summaries summarise(const Motion& motion, const Measures& measures, const Alignment& alignment, const Movement& movement,
-                    const Reference& reference, const std::vector<SupportState>& states, const RuleBook& rules) {
+                    const ReferenceModel& reference, const std::vector<SupportState>& states, const RuleBook& rules) {
     return Summariser(motion, measures, alignment, movement, reference, states, rules).run();
 }
 

@@ -31,6 +31,6 @@ struct Summaries {
 };
 
 Summaries summarise(const Motion& motion, const Measures& measures, const Alignment& alignment, const Movement& movement,
-                    const Reference& reference, const std::vector<SupportState>& states = {}, const RuleBook& rules = rule_book());
+                    const ReferenceModel& reference, const std::vector<SupportState>& states = {}, const RuleBook& rules = rule_book());
 
 } // namespace bevel

@@ -29,6 +29,7 @@ std::vector<MeasureInfo> read() {
             number("share", i.share);
             number("toes_out_deg", i.toes_out_deg);
             i.needs_vertical = g.value("vertical", false);
+            i.over_floor = g.value("over_floor", "");
             i.needs_neutral = g.value("neutral", false);
         }
         out.push_back(std::move(i));

@@ -134,7 +134,9 @@ public:
         if (inside.size() < 3 || outside.size() < 3) return std::nullopt;
         Series level;
         for (const auto q : inside) level.push_back(tilt(q));
-        const double flat = signal::median(level), spread = std::hypot(tilt_, 2 * sigma(f));
+        // The level is told from as many looks as its stretch has independent ones.
+        const double looks = 1 + std::abs(m_.time_s[inside.back()] - m_.time_s[inside.front()]) / k_.together_s;
+        const double flat = signal::median(level), spread = std::hypot(tilt_, 2 * sigma(f) * std::sqrt(1 + 1 / looks));
         double most = 0, last = 0;
         for (const auto q : outside)
             if (std::abs(tilt(q) - flat) > most) most = std::abs(tilt(q) - flat), last = m_.time_s[q];

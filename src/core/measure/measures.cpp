@@ -13,13 +13,12 @@ namespace {
 using signal::Series;
 constexpr double deg = std::numbers::pi / 180;
 
-std::string keyed(const std::string& id, std::optional<Side> side) {
-    return side ? id + (*side == Side::left ? ".left" : ".right") : id;
-}
-
 /// Whether the axis a measure is told along lies near enough to the picture on this frame.
 Absent seen(const Motion& m, std::size_t f, Axis axis, const MeasureInfo& info) {
     if (!m.from_pictures() || axis == Axis::any) return Absent::none;
+    if (!info.over_floor.empty() && !m.apart_known &&
+        std::abs(info.over_floor == "sideways" ? std::sin(m.azimuth[f]) : std::cos(m.azimuth[f])) > 0.4)
+        return Absent::no_floor;
     if (axis == Axis::room) return Absent::view;
     if (axis == Axis::plan && !info.turned_deg) return Absent::none; // the errors decide
     const double c = std::abs(std::cos(m.azimuth[f])), s = std::abs(std::sin(m.azimuth[f]));
@@ -212,8 +211,8 @@ Series present_values(const MeasureSeries& s) {
 void gate_toes(const Motion& m, Measures& out) {
     const double limit = *measure_info("knee.inward")->toes_out_deg;
     for (const Side side : {Side::left, Side::right}) {
-        auto& inward = out.series.at(keyed("knee.inward", side));
-        const Series angle = present_values(out.series.at(keyed("foot.angle", side)));
+        auto& inward = out.series.at(measure_key("knee.inward", side));
+        const Series angle = present_values(out.series.at(measure_key("foot.angle", side)));
         const Series slow = m.from_pictures() ? signal::low_pass(m.time_s, signal::fill_gaps(m.time_s, angle, 1e9), 0.5) : angle;
         for (std::size_t f = 0; f < m.frames(); ++f)
             if (inward.samples[f].present() && std::isfinite(slow[f]) && slow[f] > limit + 1e-9)
@@ -235,6 +234,15 @@ void wander(const Motion& m, const std::vector<Body3>& own, Measures& out) {
         MeasureSeries drift = blank("foot.drift", s, m.frames(), Absent::foot_off),
                       knee = blank("knee.drift", s, m.frames(), Absent::foot_off);
         std::optional<Vec3> set, knee_set; // place of the foot and own place of the knee when it was set down
+        // The middle of the first half second: a single frame has its noise, and the sole still settles.
+        auto middle_of_start = [&](std::size_t from, auto place) {
+            std::array<Series, 3> v;
+            for (std::size_t q = from; q < m.frames() && m.time_s[q] - m.time_s[from] <= 0.5 && m.valid[q] &&
+                                       out.contact[static_cast<std::size_t>(s)][q] == Contact::flat;
+                 ++q)
+                for (std::size_t k = 0; k < 3; ++k) v[k].push_back(place(q)[static_cast<Eigen::Index>(k)]);
+            return Vec3(signal::median(v[0]), signal::median(v[1]), signal::median(v[2]));
+        };
         for (std::size_t f = 0; f < m.frames(); ++f) {
             if (!m.valid[f]) continue;
             const bool flat = out.contact[static_cast<std::size_t>(s)][f] == Contact::flat;
@@ -243,7 +251,10 @@ void wander(const Motion& m, const std::vector<Body3>& own, Measures& out) {
                 continue;
             }
             const Vec3 c = foot_centre(m.m[f], s), k = own[f][static_cast<std::size_t>(on(s, left_knee))];
-            if (!set) set = c, knee_set = k;
+            if (!set) {
+                set = middle_of_start(f, [&](std::size_t q) { return foot_centre(m.m[q], s); });
+                knee_set = middle_of_start(f, [&](std::size_t q) { return own[q][static_cast<std::size_t>(on(s, left_knee))]; });
+            }
             const auto& ps = m.sigma[f][static_cast<std::size_t>(on(s, left_heel))];
             const auto& ks = m.sigma[f][static_cast<std::size_t>(on(s, left_knee))];
             Vec3 way = c - *set;
@@ -275,9 +286,9 @@ void wander(const Motion& m, const std::vector<Body3>& own, Measures& out) {
                                   ? sample((k.x() - knee_set->x()) / m.neutral.shoulder_width, sigma / m.neutral.shoulder_width)
                                   : Sample{0, 0, turned};
         }
-        out.series[keyed("foot.drift", s)] = std::move(drift);
-        out.series[keyed("foot.away", s)] = std::move(away);
-        out.series[keyed("knee.drift", s)] = std::move(knee);
+        out.series[measure_key("foot.drift", s)] = std::move(drift);
+        out.series[measure_key("foot.away", s)] = std::move(away);
+        out.series[measure_key("knee.drift", s)] = std::move(knee);
     }
     MeasureSeries facing = blank("step.facing", std::nullopt, m.frames(), Absent::no_body);
     for (std::size_t f = 0; f < m.frames(); ++f)
@@ -315,7 +326,7 @@ void turn_rate(const Motion& m, Measures& out) {
         MeasureSeries foot = blank("foot.turn_rate", side, m.frames(), Absent::view);
         if (!m.from_pictures()) {
             // Against the room: the student's own turn and the toe-out together.
-            const auto& angle = out.series.at(keyed("foot.angle", side));
+            const auto& angle = out.series.at(measure_key("foot.angle", side));
             Series yaw = present_values(angle), own;
             for (std::size_t f = 0; f < m.frames(); ++f) {
                 yaw[f] = m.facing[f] / deg + (side == Side::left ? yaw[f] : -yaw[f]);
@@ -329,7 +340,7 @@ void turn_rate(const Motion& m, Measures& out) {
                     foot.samples[f].own = static_cast<float>(noise);
                 }
         }
-        out.series[keyed("foot.turn_rate", side)] = std::move(foot);
+        out.series[measure_key("foot.turn_rate", side)] = std::move(foot);
     }
 }
 
@@ -399,10 +410,18 @@ void breathe(const Motion& m, Measures& out) {
 
 } // namespace
 
+std::string_view side_name(Side s) {
+    return s == Side::left ? "left" : "right";
+}
+
+std::string measure_key(const std::string& id, std::optional<Side> side) {
+    return side ? id + "." + std::string(side_name(*side)) : id;
+}
+
 std::string_view absent_name(Absent a) {
     constexpr std::array<std::string_view, absent_count> names{
-        "none",     "view",     "no_body", "turned",     "foreshortened", "toes_out",     "feet_close", "no_neutral", "no_vertical",
-        "foot_off", "no_event", "hidden",  "not_marked", "no_floor",      "not_recorded", "supported",  "seated",     "no_occasion"};
+        "none",     "view",   "no_body",    "turned",   "foreshortened", "toes_out",  "feet_close", "no_neutral", "no_vertical", "foot_off",
+        "no_event", "hidden", "not_marked", "no_floor", "not_recorded",  "supported", "seated",     "alike",      "no_occasion"};
     return names[static_cast<std::size_t>(a)];
 }
 
@@ -416,7 +435,7 @@ std::optional<Absent> MeasureSeries::absent_throughout() const {
 }
 
 const MeasureSeries* Measures::find(const std::string& id, std::optional<Side> side) const {
-    const auto it = series.find(keyed(id, side));
+    const auto it = series.find(measure_key(id, side));
     return it == series.end() ? nullptr : &it->second;
 }
 
@@ -431,7 +450,7 @@ Measures measure(const Motion& m, const MeasureOptions& options) {
             out.series[d.id] = Column(m, own, d, std::nullopt).run();
             continue;
         }
-        for (const Side s : {Side::left, Side::right}) out.series[keyed(d.id, s)] = Column(m, own, d, s).run();
+        for (const Side s : {Side::left, Side::right}) out.series[measure_key(d.id, s)] = Column(m, own, d, s).run();
     }
     gate_toes(m, out);
     find_contacts(m, out);

@@ -26,10 +26,15 @@ enum class Absent {
     not_recorded,  // needs a recorded range of this student
     supported,     // a hand on a support carries part of the weight
     seated,        // seated practice has rules of its own
+    alike,         // left and right repetitions look the same from here
     no_occasion,   // what the rule is about does not happen here
 };
-inline constexpr std::size_t absent_count = 18;
+inline constexpr std::size_t absent_count = 19;
 std::string_view absent_name(Absent a);
+
+std::string_view side_name(Side s);
+/// Key of a measure in Measures::series.
+std::string measure_key(const std::string& id, std::optional<Side> side);
 
 struct Sample {
     double value = 0, sigma = 0;
@@ -50,6 +55,7 @@ struct MeasureInfo {
     std::optional<double> share;      // of its length that a limb must show
     std::optional<double> toes_out_deg;
     bool needs_vertical = false, needs_neutral = false;
+    std::string over_floor; // "sideways" or "forward": along the line of sight told from where the feet stand on the floor
 };
 /// The catalogue, in the order of the file.
 const std::vector<MeasureInfo>& measure_catalogue();

@@ -231,6 +231,15 @@ void apply_one(Movement& m, const BandChange& change, BandLevel level) {
             c.phases = there;
         }
         if (change.off) continue;
+        if (level >= BandLevel::student) {
+            // What was agreed may only move the ends that the rule has: there is nothing to say beyond another.
+            BandChange agreed = change;
+            if (c.cue_low.empty()) agreed.low.reset();
+            if (c.cue_high.empty()) agreed.high.reset();
+            set_band(c, agreed, level);
+            out.push_back(std::move(c));
+            continue;
+        }
         set_band(c, change, level);
         if ((c.low && c.cue_low.empty()) || (c.high && c.cue_high.empty())) throw Bad{c.id + ": no cue for the band"};
         out.push_back(std::move(c));
@@ -340,6 +349,22 @@ std::optional<Contact> contact_from_name(std::string_view name) {
     for (const Contact c : {Contact::flat, Contact::heel, Contact::toe, Contact::off})
         if (contact_name(c) == name) return c;
     return std::nullopt;
+}
+
+bool Movement::symmetric() const {
+    auto near = [](double a, double b) { return std::abs(a - b) < 1e-6; };
+    auto foot = [&](const FootTarget& a, const FootTarget& b) {
+        return near(a.x, b.x) && near(a.z, b.z) && near(a.toe_out, b.toe_out) && a.contact == b.contact;
+    };
+    auto hand = [&](const HandTarget& a, const HandTarget& b) {
+        return a.level == b.level && near(a.x, b.x) && near(a.y, b.y) && near(a.z, b.z) && near(a.elbow_out, b.elbow_out);
+    };
+    return std::all_of(phases.begin(), phases.end(), [&](const Phase& p) {
+        const Posture &a = p.posture, b = a.mirrored();
+        return foot(a.left_foot, b.left_foot) && foot(a.right_foot, b.right_foot) && hand(a.left_hand, b.left_hand) &&
+               hand(a.right_hand, b.right_hand) && near(a.weight_left, b.weight_left) && near(a.pelvis_turn, b.pelvis_turn) &&
+               near(a.shoulder_turn, b.shoulder_turn) && near(a.side, b.side) && near(a.gaze_turn, b.gaze_turn);
+    });
 }
 
 Posture Posture::mirrored() const {

@@ -52,6 +52,8 @@ struct Movement {
     std::vector<BandChange> bands;     // its own departures from the rules
     std::vector<std::string> cautions; // codes, worded by the interface
     double duration_s() const;         // of one repetition
+    /// Whether left and right repetitions are the same, posture for posture: no side leads.
+    bool symmetric() const;
     /// The home posture with arms hanging and knees long, as stood in before starting.
     Posture quiet() const;
 };

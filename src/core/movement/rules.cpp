@@ -66,14 +66,14 @@ Cue cue_of(const json& j) {
 
 /// What a check and a derived measure share: how the value is made.
 void read_form(const json& j, Check& c) {
-    c.form = pick<Form>(text(j, "form"),
-                        {{"value", Form::value},
-                         {"during", Form::during},
-                         {"order", Form::order},
-                         {"count", Form::count},
-                         {"spread", Form::spread},
-                         {"same", Form::same},
-                         {"drift", Form::drift}},
+    c.form = pick<CheckForm>(text(j, "form"),
+                        {{"value", CheckForm::value},
+                         {"during", CheckForm::during},
+                         {"order", CheckForm::order},
+                         {"count", CheckForm::count},
+                         {"spread", CheckForm::spread},
+                         {"same", CheckForm::same},
+                         {"drift", CheckForm::drift}},
                         "form");
     c.measure = text(j, "measure", false);
     c.side = side_of(j);
@@ -102,16 +102,16 @@ void read_form(const json& j, Check& c) {
         for (const auto& e : part(j, "events", json::value_t::array)) c.events.push_back(event_of(e));
     // A check on a derived measure takes its form and events from there.
     const std::size_t needed = !c.measure.empty()                                                         ? 0
-                               : c.form == Form::order                                                    ? 2
-                               : c.form == Form::count && c.counts != "repetitions" && c.counts != "pace" ? 1
+                               : c.form == CheckForm::order                                                    ? 2
+                               : c.form == CheckForm::count && c.counts != "repetitions" && c.counts != "pace" ? 1
                                                                                                           : 0;
     if (c.events.size() < needed) throw Bad{"events"};
-    if (c.form == Form::during && c.when.empty()) throw Bad{"while"};
+    if (c.form == CheckForm::during && c.when.empty()) throw Bad{"while"};
 }
 
 void need_measures(const RuleBook& book, const Check& c) {
     const bool needs =
-        c.form == Form::value || c.form == Form::during || c.form == Form::drift || (c.form == Form::same && c.counts.empty());
+        c.form == CheckForm::value || c.form == CheckForm::during || c.form == CheckForm::drift || (c.form == CheckForm::same && c.counts.empty());
     if (needs && c.measure.empty()) throw Bad{"measure"};
     if (!c.measure.empty() && !unit_of_measure(book, c.measure)) throw Bad{"measure '" + c.measure + "' is not known"};
     for (const auto& w : c.when)
@@ -216,7 +216,7 @@ std::string_view severity_name(Severity s) {
     constexpr std::array<std::string_view, 5> n{"safety", "ground", "timing", "shape", "even"};
     return n[static_cast<std::size_t>(s)];
 }
-std::string_view form_name(Form f) {
+std::string_view form_name(CheckForm f) {
     constexpr std::array<std::string_view, 7> n{"value", "during", "order", "count", "spread", "same", "drift"};
     return n[static_cast<std::size_t>(f)];
 }

@@ -13,7 +13,7 @@ enum class Severity { safety, ground, timing, shape, even };
 std::string_view severity_name(Severity s);
 
 /// How a check looks at a repetition.
-enum class Form {
+enum class CheckForm {
     value,  // a measure summarised over phases, or read at an event
     during, // the same over the moments only at which a state holds
     order,  // time from one event to another
@@ -22,7 +22,7 @@ enum class Form {
     same,   // left repetitions against right ones
     drift,  // a stretch against its own first part
 };
-std::string_view form_name(Form f);
+std::string_view form_name(CheckForm f);
 
 /// How the values of a phase become the one that is judged.
 enum class Summary { max, min, median, at_end, at_start, event };
@@ -67,7 +67,7 @@ struct Cue {
 
 struct Check {
     std::string id, rule, measure;
-    Form form = Form::value;
+    CheckForm form = CheckForm::value;
     std::string side;                // "lead", "rear", "both" or "" for measures without a side; lead is the side of the repetition
     std::vector<std::string> phases; // empty: the whole repetition
     std::optional<double> low, high; // band in force; an absent end is open

@@ -13,10 +13,6 @@ json number(double v) {
 json bound(const std::optional<double>& v) {
     return v ? number(*v) : json(nullptr);
 }
-const char* side_name(Side s) {
-    return s == Side::left ? "left" : "right";
-}
-
 json measures_json(const Measures& ms) {
     json out = json::object();
     json time = json::array();
@@ -158,10 +154,10 @@ Result<std::shared_ptr<const Review>> make_review(const Track& track, const Move
     measure_options.sex = options.sex;
     out->measures = measure(out->motion, measure_options);
     out->reference = std::make_shared<const Reference>(out->movement, out->motion.stature);
-    auto alignment = align(out->motion, out->measures, *out->reference);
+    auto alignment = align(out->motion, out->measures, Form{{{&out->reference->model(), std::nullopt}}});
     if (!alignment) return tl::unexpected(alignment.error());
     out->alignment = std::move(*alignment);
-    out->summaries = summarise(out->motion, out->measures, out->alignment, out->movement, *out->reference, options.states);
+    out->summaries = summarise(out->motion, out->measures, out->alignment, out->movement, out->reference->model(), options.states);
     out->findings = judge(out->summaries, out->alignment, out->movement);
     return std::shared_ptr<const Review>(std::move(out));
 }
@@ -171,10 +167,11 @@ std::string review_json(const Review& r, const std::string& clip, const std::str
     for (const auto& rep : r.alignment.repetitions) {
         json phases = json::array();
         for (const auto& p : rep.phases) phases.push_back({{"id", p.id}, {"start_s", number(p.start_s)}, {"end_s", number(p.end_s)}});
-        reps.push_back({{"side", side_name(rep.side)},
+        reps.push_back({{"side", rep.side ? json(side_name(*rep.side)) : json()},
                         {"start_s", number(rep.start_s)},
                         {"end_s", number(rep.end_s)},
                         {"cost", number(rep.cost)},
+                        {"cut", rep.cut},
                         {"phases", phases}});
     }
     json findings = json::array();

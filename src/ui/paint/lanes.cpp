@@ -38,6 +38,15 @@ void hatch(QPainter& p, const QRectF& r, const QColor& c) {
     p.fillRect(r, QBrush(c, Qt::BDiagPattern));
 }
 
+QColor side_colour(const Theme& theme, const Repetition& rep) {
+    return rep.side ? theme.side(*rep.side) : theme.palette.ink;
+}
+
+QString repetition_name(int number, const Repetition& rep) {
+    const QString name = rep.side ? tr("%1 · %2").arg(number).arg(text::side(*rep.side)) : QString::number(number);
+    return rep.cut ? tr("%1 (cut)").arg(name) : name;
+}
+
 /// Stretches of a repetition in which a check applies.
 std::vector<std::pair<double, double>> spans(const Check& c, const Repetition& rep) {
     std::vector<std::pair<double, double>> out;
@@ -66,7 +75,8 @@ TimeMapper TimeMapper::movement(const Review& review) {
     };
     for (const auto& rep : review.alignment.repetitions) {
         go(rep.start_s, rep.start_s - time.back());
-        for (std::size_t i = 0; i < rep.phases.size(); ++i) go(rep.phases[i].end_s, review.movement.phases[i].duration_s);
+        if (!rep.phases.empty()) go(rep.phases.front().start_s, rep.phases.front().start_s - time.back());
+        for (std::size_t i = 0; i < rep.phases.size(); ++i) go(rep.phases[i].end_s, review.movement.phases[rep.phases[i].index].duration_s);
     }
     go(t.back(), t.back() - time.back());
     for (double& a : at) a /= at.back();
@@ -91,9 +101,9 @@ TimeMapper TimeMapper::zoomed(double from_s, double to_s) const {
 }
 
 std::optional<Band> band_of(const Check& c, const Repetition& rep, const MeasureSeries& s) {
-    if ((c.form != Form::value && c.form != Form::during) || c.size) return std::nullopt;
+    if ((c.form != CheckForm::value && c.form != CheckForm::during) || c.size) return std::nullopt;
     if (c.measure == "weight.lead" && s.id == "weight.left") {
-        if (rep.side == Side::left) return Band{c.low, c.high, c.reference};
+        if (rep.reference_side() == Side::left) return Band{c.low, c.high, c.reference};
         auto rest = [&](const std::optional<double>& v) { return v ? std::optional((c.reference ? 0 : 1) - *v) : std::nullopt; };
         return Band{rest(c.high), rest(c.low), c.reference};
     }
@@ -343,16 +353,14 @@ void draw_tempo(QPainter& p, const QRectF& rect, const Review& review, const Tim
     p.setClipRect(rect.adjusted(-1, -1, 1, 1));
     p.fillRect(rect, c.sheet);
     const double middle = rect.center().y(), full = 0.42 * rect.height(); // of twice or half as long
-    double reference_s = 0;
-    for (const auto& ph : review.movement.phases) reference_s += ph.duration_s;
     for (const auto& rep : review.alignment.repetitions) {
-        const double tempo = (rep.end_s - rep.start_s) / reference_s;
+        const double tempo = (rep.end_s - rep.start_s) / (rep.reference_s.back() - rep.reference_s.front());
         for (std::size_t i = 0; i < rep.phases.size(); ++i) {
             const auto& ph = rep.phases[i];
-            const double ratio = (ph.end_s - ph.start_s) / (review.movement.phases[i].duration_s * tempo);
+            const double ratio = (ph.end_s - ph.start_s) / (review.movement.phases[ph.index].duration_s * tempo);
             const double h = std::clamp(std::log2(std::max(ratio, 1e-3)), -1.1, 1.1) * full;
             const double x0 = map.x(ph.start_s, rect) + 1, x1 = map.x(ph.end_s, rect) - 1;
-            QColor fill = theme.side(rep.side);
+            QColor fill = side_colour(theme, rep);
             fill.setAlphaF(0.45F);
             p.fillRect(QRectF(QPointF(x0, std::min(middle, middle - h)), QPointF(x1, std::max(middle, middle - h))), fill);
             if (x1 - x0 > 34) {
@@ -362,7 +370,7 @@ void draw_tempo(QPainter& p, const QRectF& rect, const Review& review, const Tim
                            text::figure(ph.end_s - ph.start_s, QStringLiteral("s")));
             }
         }
-        p.setPen(theme.side(rep.side));
+        p.setPen(side_colour(theme, rep));
         p.setFont(theme.font(10.5, QFont::DemiBold));
         p.drawText(QRectF(QPointF(map.x(rep.start_s, rect) + 4, rect.top() + 2), QPointF(map.x(rep.end_s, rect), rect.top() + 18)),
                    Qt::AlignLeft | Qt::AlignVCenter, text::figure(rep.end_s - rep.start_s, QStringLiteral("s")));
@@ -383,10 +391,10 @@ void draw_ruler(QPainter& p, const QRectF& rect, const Review& review, const Tim
     for (const auto& rep : review.alignment.repetitions) {
         ++n;
         const QRectF r(QPointF(map.x(rep.start_s, rect), rect.top()), QPointF(map.x(rep.end_s, rect), rect.top() + half));
-        p.setPen(theme.side(rep.side));
+        p.setPen(side_colour(theme, rep));
         p.setFont(theme.font(10.5, QFont::DemiBold));
         p.drawText(r.adjusted(3, 0, 0, 0), Qt::AlignLeft | Qt::AlignVCenter,
-                   QFontMetricsF(p.font()).elidedText(tr("%1 · %2").arg(n).arg(text::side(rep.side)), Qt::ElideRight, r.width() - 4));
+                   QFontMetricsF(p.font()).elidedText(repetition_name(n, rep), Qt::ElideRight, r.width() - 4));
         p.setPen(QPen(c.faint, 1));
         p.drawLine(r.topLeft(), QPointF(r.left(), rect.bottom()));
         p.setFont(theme.font(10.5));
@@ -395,7 +403,7 @@ void draw_ruler(QPainter& p, const QRectF& rect, const Review& review, const Tim
                            QPointF(map.x(rep.phases[i].end_s, rect), rect.bottom()));
             p.setPen(QPen(c.line, 1));
             p.drawLine(q.topLeft(), q.bottomLeft());
-            const QString name = QString::fromStdString(review.movement.phases[i].name);
+            const QString name = QString::fromStdString(review.movement.phases[rep.phases[i].index].name);
             const QFontMetricsF fm(p.font());
             p.setPen(c.faint);
             if (q.width() > 56)

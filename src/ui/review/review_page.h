@@ -6,12 +6,13 @@
 
 class QComboBox;
 class QLabel;
-class QScrollArea;
-class QTableWidget;
 class QToolButton;
 class QVBoxLayout;
 
 namespace bevel::ui {
+
+class FiguresTable;
+class FindingsColumn;
 
 class ReviewPage : public QWidget {
     Q_OBJECT
@@ -37,14 +38,10 @@ private:
     QWidget* build_transport();
     void show_review(std::shared_ptr<const OpenReview> open);
     void frame_changed();
-    void fill_findings();
-    QWidget* finding_card(const Finding& f);
-    void show_why(const Finding& f);
-    void fill_figures();
-    void fill_tempo();
     void decide(const Finding& f, Choice choice, const QString& wording);
-    Decision decision_of(const Finding& f) const;
     void apply(const Decision& d);
+    void agree(const QString& check);
+    void reload();
     void step_phase(int by);
     void step_repetition(int by);
     void play(bool on);
@@ -60,9 +57,9 @@ private:
     ColumnView* column_ = nullptr;
     TimeView* time_ = nullptr;
     FloorView* floor_ = nullptr;
-    QTableWidget* figures_ = nullptr;
-    QScrollArea* findings_ = nullptr;
-    QComboBox *speed_ = nullptr, *scope_ = nullptr;
+    FiguresTable* figures_ = nullptr;
+    FindingsColumn* findings_ = nullptr;
+    QComboBox* speed_ = nullptr;
     QToolButton *play_ = nullptr, *mirror_ = nullptr, *axis_ = nullptr, *one_ = nullptr;
     QWidget* side_ = nullptr;
     struct StepButton {
@@ -70,7 +67,6 @@ private:
         QString label, narrow;
     };
     std::vector<StepButton> steps_;
-    std::vector<Decision> decisions_;
 };
 
 } // namespace bevel::ui

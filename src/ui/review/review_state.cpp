@@ -18,7 +18,10 @@ Result<std::shared_ptr<const OpenReview>> load_review(const Library& library, co
     open->clip = *clip;
     for (const auto& p : *people)
         if (p.id == clip->person) open->person = p;
-    auto review = make_review(*track, *movement, review_options(session, *clip, open->person));
+    auto agreements = library.agreements_for(*clip);
+    if (!agreements) return tl::unexpected(agreements.error());
+    open->agreements = std::move(*agreements);
+    auto review = make_review(*track, *movement, review_options(session, *clip, open->person, open->agreements));
     if (!review) return tl::unexpected(review.error());
     open->review = *review;
     open->track = drawn_points(*track);
@@ -29,14 +32,36 @@ Result<std::shared_ptr<const OpenReview>> load_review(const Library& library, co
     return std::shared_ptr<const OpenReview>(std::move(open));
 }
 
-ReviewOptions review_options(const Session& session, const Clip& clip, const Person& person) {
+ReviewOptions review_options(const Session& session, const Clip& clip, const Person& person, const std::vector<Agreement>& agreements) {
     ReviewOptions o;
     o.view = view_from_name(clip.view);
     o.stature_m = person.stature_m;
     o.mirrored = clip.mirrored;
     if (person.shoulder_width_m > 0) o.shoulder_width_m = person.shoulder_width_m;
     if (const auto* s = session.school(clip.school)) o.school = s->changes;
+    for (const auto& a : agreements) {
+        BandChange c;
+        c.check = a.check;
+        c.low = a.low;
+        c.high = a.high;
+        c.off = a.off;
+        c.reason = a.reason;
+        (a.clip != 0 ? o.clip : o.adaptations).push_back(std::move(c));
+    }
     return o;
+}
+
+Decision ReviewState::decision_of(const Finding& f) const {
+    const std::string side = f.side ? std::string(side_name(*f.side)) : "";
+    for (const auto& d : decisions)
+        if ((d.check == f.key() || d.check == f.check) && d.side == side) return {f.key(), d.side, d.choice, d.wording, d.note};
+    return {f.key(), side, Choice::open, "", ""};
+}
+
+void ReviewState::set_decision(const Decision& d) {
+    std::erase_if(decisions, [&](const Decision& x) { return x.check == d.check && x.side == d.side; });
+    decisions.push_back(d);
+    emit decisions_changed();
 }
 
 void ReviewState::set_frame(std::ptrdiff_t f) {

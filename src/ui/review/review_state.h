@@ -14,10 +14,11 @@ struct OpenReview {
     std::shared_ptr<const Review> review;
     std::filesystem::path file;
     std::vector<Decision> decisions;
+    std::vector<Agreement> agreements; // in force for this clip
 };
 
-/// How a clip is to be reviewed: its view and school, the person's height and shoulder width.
-ReviewOptions review_options(const Session& session, const Clip& clip, const Person& person);
+/// How a clip is to be reviewed: its view and school, the person's height and shoulder width, what was agreed.
+ReviewOptions review_options(const Session& session, const Clip& clip, const Person& person, const std::vector<Agreement>& agreements = {});
 
 /// Loads a clip of the library and reviews it by its movement and school. On the background thread.
 Result<std::shared_ptr<const OpenReview>> load_review(const Library& library, const Session& session, std::int64_t clip);
@@ -32,6 +33,10 @@ public:
     bool mirrored = false, by_movement = false;
     bool one_repetition = false;     // the time axis shows the repetition at the cursor only
     std::vector<double> reference_s; // per frame; NaN outside repetitions
+    std::vector<Decision> decisions; // about the open clip, as they stand now
+
+    Decision decision_of(const Finding& f) const; // an open one where nothing was decided
+    void set_decision(const Decision& d);
 
     /// Frame of the picture that is shown; lines, caption and figures are of it. The cursor may be a little ahead while pictures are made.
     std::optional<std::size_t> picture_frame;
@@ -62,6 +67,7 @@ public:
 signals:
     void frame_changed();
     void view_changed(); // family, mirror, axis
+    void decisions_changed();
 };
 
 } // namespace bevel::ui

@@ -102,7 +102,7 @@ void PictureView::paintEvent(QPaintEvent*) {
             const auto* rep = state_.repetition_of(frame);
             for (std::size_t i = 0; rep && i < rep->phases.size(); ++i) {
                 if (time < rep->phases[i].start_s || time >= rep->phases[i].end_s) continue;
-                const auto& ph = state_.open->review->movement.phases[i];
+                const auto& ph = state_.open->review->movement.phases[rep->phases[i].index];
                 captions << QString::fromStdString(ph.name) << tr("breath %1").arg(text::breath(ph.breath));
             }
         }

@@ -3,6 +3,7 @@
 #include <cmath>
 #include <nlohmann/json.hpp>
 #include <QCoreApplication>
+#include <QDate>
 #include <QLocale>
 
 namespace bevel::ui {
@@ -191,6 +192,8 @@ QString absent(Absent a) {
         return tr("a hand on a support carries part of the weight");
     case Absent::seated:
         return tr("seated practice has its own rules");
+    case Absent::alike:
+        return tr("left and right repetitions look the same from here");
     case Absent::no_occasion:
         return tr("does not happen in this clip");
     case Absent::no_event:
@@ -201,6 +204,11 @@ QString absent(Absent a) {
 
 QString breath(Breath b) {
     return b == Breath::in ? tr("in") : b == Breath::out ? tr("out") : tr("free");
+}
+
+ShownUnit shown_unit(const QString& unit) {
+    const Unit u = unit_of(unit);
+    return {u.factor, u.decimals, QString::fromUtf8(u.suffix)};
 }
 
 QString figure(double value, const QString& unit, double shoulder_width_m) {
@@ -245,6 +253,22 @@ QString time(double seconds) {
     return QStringLiteral("%1:%2")
         .arg(tenths / 600)
         .arg(QLocale().toString((tenths % 600) / 10.0, 'f', 1).rightJustified(4, QLatin1Char('0')));
+}
+
+QString repetitions(const Review& r) {
+    int lefts = 0, rights = 0, cut = 0;
+    for (const auto& rep : r.alignment.repetitions) {
+        lefts += rep.side == Side::left ? 1 : 0;
+        rights += rep.side == Side::right ? 1 : 0;
+        cut += rep.cut ? 1 : 0;
+    }
+    const auto total = static_cast<int>(r.alignment.repetitions.size());
+    QString text = total == 1 ? tr("1 repetition") : tr("%1 repetitions").arg(total);
+    if (lefts + rights > 0)
+        text = tr("%1 (%2 left, %3 right)").arg(text).arg(lefts).arg(rights);
+    else if (!r.reference->model().symmetric)
+        text = tr("%1 (left and right look alike from here)").arg(text);
+    return cut > 0 ? tr("%1, %2 of them cut by the ends of the clip").arg(text).arg(cut) : text;
 }
 
 QString repetitions(const Finding& f) {
@@ -328,6 +352,39 @@ QStringList why(const Finding& f, const Review& review, const Catalogue& c) {
 QString aim(const Finding& f) {
     const QString s = band(f.low, f.high, QString::fromStdString(f.unit));
     return f.reference ? tr("%1 against the reference").arg(s) : s;
+}
+
+namespace {
+const Check* check_of(const std::string& id) {
+    for (const auto& rule : rule_book().rules)
+        for (const auto& rc : rule.checks)
+            if (rc.check.id == id) return &rc.check;
+    return nullptr;
+}
+} // namespace
+
+QString check_name(const std::string& id, const Catalogue& c) {
+    const Check* check = check_of(id);
+    return check ? c.name(QString::fromStdString(check->measure)) : QString::fromStdString(id);
+}
+
+QString agreement(const Agreement& a, const Catalogue& c) {
+    const Check* check = check_of(a.check);
+    const QString unit = check ? QString::fromStdString(unit_of_measure(rule_book(), check->measure).value_or("")) : QString();
+    auto day = [](const std::string& iso) {
+        return QLocale().toString(QDate::fromString(QString::fromStdString(iso), Qt::ISODate), QLocale::LongFormat);
+    };
+    const QString band = a.off ? tr("not judged") : text::band(a.low, a.high, unit);
+    QString when;
+    if (a.clip != 0)
+        when = tr("in this clip");
+    else if (!a.from_day.empty() && !a.until_day.empty())
+        when = tr("from %1 until %2").arg(day(a.from_day), day(a.until_day));
+    else if (!a.until_day.empty())
+        when = tr("until %1").arg(day(a.until_day));
+    else
+        when = a.from_day.empty() ? tr("always") : tr("from %1 on").arg(day(a.from_day));
+    return tr("%1: %2, %3. %4").arg(check_name(a.check, c), band, when, QString::fromStdString(a.reason));
 }
 
 QString headline(const Finding& f, const Catalogue& c) {

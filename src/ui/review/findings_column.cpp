@@ -1,0 +1,241 @@
+#include "ui/review/findings_column.h"
+#include <cmath>
+#include <QComboBox>
+#include <QDialog>
+#include <QDialogButtonBox>
+#include <QGridLayout>
+#include <QInputDialog>
+#include <QLabel>
+#include <QPainter>
+#include <QPushButton>
+#include <QScrollArea>
+#include <QScrollBar>
+#include <QToolButton>
+#include <QVBoxLayout>
+
+namespace bevel::ui {
+namespace {
+
+/// The mark of a verdict as a small widget.
+class Mark : public QWidget {
+public:
+    Mark(const Session& s, Verdict v, double size, int towards) : session_(s), verdict_(v), size_(size), towards_(towards) {
+        setFixedSize(22, 22);
+        setAccessibleName(text::verdict(v));
+    }
+
+protected:
+    void paintEvent(QPaintEvent*) override {
+        QPainter p(this);
+        draw_mark(p, QRectF(rect()).adjusted(1, 1, -1, -1), verdict_, session_.theme, size_, towards_);
+    }
+
+private:
+    const Session& session_;
+    Verdict verdict_;
+    double size_;
+    int towards_;
+};
+
+} // namespace
+
+FindingsColumn::FindingsColumn(const Session& session, ReviewState& state, QWidget* parent)
+    : QWidget(parent), session_(session), state_(state) {
+    list_ = new QScrollArea;
+    list_->setObjectName(QStringLiteral("findings"));
+    list_->setAccessibleName(tr("Findings"));
+    list_->setWidgetResizable(true);
+    list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    scope_ = new QComboBox;
+    scope_->setObjectName(QStringLiteral("scope"));
+    scope_->setAccessibleName(tr("Which findings"));
+    scope_->addItems({tr("What matters, from the ground up"), tr("Everything about the chosen part")});
+    auto* all = new QVBoxLayout(this);
+    all->setContentsMargins(0, 0, 0, 0);
+    all->setSpacing(6);
+    all->addWidget(scope_);
+    all->addWidget(list_, 1);
+    connect(scope_, &QComboBox::currentIndexChanged, this, &FindingsColumn::fill);
+    connect(&state_, &ReviewState::view_changed, this, &FindingsColumn::fill);
+    connect(&state_, &ReviewState::decisions_changed, this, &FindingsColumn::fill);
+}
+
+QWidget* FindingsColumn::card(const Finding& f) {
+    auto* card = new QFrame;
+    card->setObjectName(QStringLiteral("card"));
+    auto* grid = new QGridLayout(card);
+    grid->setContentsMargins(8, 7, 8, 7);
+    grid->setHorizontalSpacing(8);
+    grid->setVerticalSpacing(3);
+    grid->addWidget(new Mark(session_, f.verdict, std::abs(f.excess()) / f.scale(), f.excess() < 0 ? 1 : -1), 0, 0, Qt::AlignTop);
+    auto* head = new QPushButton(text::headline(f, session_.catalogue));
+    if (f.reference) head->setText(head->text().replace(QStringLiteral(": "), QStringLiteral(":\n"))); // a long line in two
+    head->setObjectName(QStringLiteral("goto"));
+    head->setAccessibleName(tr("Go to %1").arg(head->text()));
+    const auto* info = session_.catalogue.find(QString::fromStdString(f.measure));
+    head->setToolTip(
+        info ? tr("%1 (%2). Rule %3. Click to go to the moment.").arg(info->definition, info->unit, QString::fromStdString(f.rule))
+             : QString::fromStdString(f.rule));
+    head->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+    connect(head, &QPushButton::clicked, this, [this, t = f.time_s, fam = f.family] {
+        state_.set_family(fam);
+        state_.set_time(t);
+    });
+    grid->addWidget(head, 0, 1);
+    QStringList facts;
+    if (f.verdict == Verdict::cannot_tell) {
+        facts << text::absent(f.absent);
+        if (!f.film.empty()) facts << QString::fromStdString(f.film);
+    } else {
+        const QString unit = QString::fromStdString(f.unit);
+        facts << tr("%1, band %2").arg(text::with_sigma(f.value, f.sigma, unit), text::aim(f)) << text::repetitions(f);
+        if (f.once) facts << tr("for certain, but seldom: a note, not a correction");
+        if (f.allowed) facts << tr("outside the usual band, inside the one agreed with this student");
+        if (!f.reason.empty()) facts << QString::fromStdString(f.reason);
+        if (f.widened) facts << tr("band widened to what this clip can tell");
+        if (f.verdict == Verdict::outside) facts << text::severity(f.severity);
+    }
+    head->setMinimumWidth(60);
+    auto* why = small_button(tr("Why"), "why", tr("Why: %1").arg(head->text()), false, false, [this, f](bool) { show_why(f); });
+    why->setToolTip(tr("What this rests on: moments, band and whose it is, parts of the error, what it may cause"));
+    if (!f.cause_of.empty()) facts << tr("may be the cause of a remark higher up");
+    auto* fact = new QLabel(facts.join(QStringLiteral(" · ")));
+    fact->setObjectName(QStringLiteral("faint"));
+    fact->setWordWrap(true);
+    grid->addWidget(fact, 1, 1);
+    if (f.verdict == Verdict::outside || f.verdict == Verdict::edge)
+        add_decisions(f, head->text(), grid, why);
+    else
+        grid->addWidget(why, 2, 1, Qt::AlignLeft);
+    grid->setColumnStretch(1, 1);
+    return card;
+}
+
+void FindingsColumn::add_decisions(const Finding& f, const QString& name, QGridLayout* grid, QWidget* why) {
+    const Decision d = state_.decision_of(f);
+    auto* say = new QLabel(d.wording.empty() ? QString::fromStdString(f.cue) : QString::fromStdString(d.wording));
+    say->setWordWrap(true);
+    grid->addWidget(say, 2, 1);
+    auto* row = new QHBoxLayout;
+    row->setSpacing(4);
+    auto button = [&](const QString& label, const char* id, bool checkable, bool on, std::function<void(bool)> go) {
+        row->addWidget(small_button(label, id, tr("%1: %2").arg(label, name), checkable, on, std::move(go)));
+    };
+    const QString words = QString::fromStdString(d.wording);
+    button(tr("Keep"), "keep", true, d.choice == Choice::kept,
+           [this, f, words](bool on) { emit decided(f, on ? Choice::kept : Choice::open, words); });
+    button(tr("Set aside"), "setAside", true, d.choice == Choice::set_aside,
+           [this, f, words](bool on) { emit decided(f, on ? Choice::set_aside : Choice::open, words); });
+    button(tr("Reword"), "reword", true, !d.wording.empty(), [this, f, d](bool) { reword(f, d); });
+    button(tr("Agree …"), "agree", false, false, [this, f](bool) { emit agree(QString::fromStdString(f.check)); });
+    row->addWidget(why);
+    row->addStretch(1);
+    grid->addLayout(row, 3, 1);
+}
+
+QWidget* FindingsColumn::small_button(const QString& label, const char* name, const QString& accessible, bool checkable, bool on,
+                                      std::function<void(bool)> go) {
+    auto* b = new QToolButton;
+    b->setText(label);
+    b->setObjectName(QLatin1String(name));
+    b->setProperty("small", true);
+    b->setFocusPolicy(Qt::TabFocus);
+    b->setCheckable(checkable);
+    b->setChecked(on);
+    b->setAccessibleName(accessible);
+    connect(b, &QToolButton::clicked, this, std::move(go));
+    return b;
+}
+
+void FindingsColumn::reword(const Finding& f, const Decision& d) {
+    bool ok = false;
+    const QString now = QString::fromStdString(d.wording.empty() ? f.cue : d.wording);
+    const QString words =
+        QInputDialog::getMultiLineText(this, tr("In your own words"), tr("What should the student do?"), now, &ok).trimmed();
+    if (ok)
+        emit decided(f, d.choice, words == QString::fromStdString(f.cue) ? QString() : words);
+    else
+        fill();
+}
+
+void FindingsColumn::show_why(const Finding& f) {
+    if (!state_.open) return;
+    auto* dialog = new QDialog(this);
+    dialog->setObjectName(QStringLiteral("whyDialog"));
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    dialog->setWindowTitle(tr("Why: %1").arg(text::headline(f, session_.catalogue)));
+    auto* box = new QVBoxLayout(dialog);
+    auto* words = new QLabel(text::why(f, *state_.open->review, session_.catalogue).join(QStringLiteral("\n\n")));
+    words->setObjectName(QStringLiteral("whyText"));
+    words->setWordWrap(true);
+    words->setTextInteractionFlags(Qt::TextSelectableByMouse | Qt::TextSelectableByKeyboard);
+    words->setMinimumWidth(460);
+    box->addWidget(words);
+    auto* close = new QDialogButtonBox(QDialogButtonBox::Close);
+    connect(close, &QDialogButtonBox::rejected, dialog, &QDialog::close);
+    box->addWidget(close);
+    dialog->open();
+}
+
+void FindingsColumn::fill() {
+    auto* inner = new QWidget;
+    auto* box = new QVBoxLayout(inner);
+    box->setContentsMargins(6, 6, 6, 6);
+    box->setSpacing(6);
+    int shown = 0;
+    bool notes = false;
+    if (state_.open)
+        for (const bool fault : {true, false}) // corrections first, notes apart
+            for (const auto& f : state_.open->review->findings) {
+                if ((f.verdict == Verdict::outside) != fault) continue;
+                const bool matters = fault || f.verdict == Verdict::edge || f.allowed;
+                if (scope_->currentIndex() == 0 ? !matters : f.family != state_.family) continue;
+                if (!fault && !notes && scope_->currentIndex() == 0) {
+                    auto* heading = new QLabel(tr("Notes: at the edge, seldom, or agreed"));
+                    heading->setObjectName(QStringLiteral("heading"));
+                    box->addWidget(heading);
+                    notes = true;
+                }
+                box->addWidget(card(f));
+                ++shown;
+            }
+    if (shown == 0) {
+        auto* none =
+            new QLabel(!state_.open ? tr("Open a clip from Arrivals to see its findings.")
+                       : scope_->currentIndex() == 0
+                           ? tr("Nothing outside its band in this clip. Choose a part on the left to see what was held against which band.")
+                           : tr("The movement has no check for this part."));
+        none->setWordWrap(true);
+        none->setObjectName(QStringLiteral("faint"));
+        box->addWidget(none);
+    }
+    if (state_.open && scope_->currentIndex() == 0) add_agreements(box);
+    box->addStretch(1);
+    const int at = list_->verticalScrollBar() ? list_->verticalScrollBar()->value() : 0;
+    list_->setWidget(inner);
+    list_->verticalScrollBar()->setValue(at);
+}
+
+/// What is in force for this clip by agreement, whether or not it made a difference.
+void FindingsColumn::add_agreements(QBoxLayout* box) {
+    if (state_.open->agreements.empty()) return;
+    auto* heading = new QLabel(tr("Agreed"));
+    heading->setObjectName(QStringLiteral("heading"));
+    box->addWidget(heading);
+    for (const auto& a : state_.open->agreements) {
+        auto* card = new QFrame;
+        card->setObjectName(QStringLiteral("card"));
+        auto* row = new QHBoxLayout(card);
+        row->setContentsMargins(8, 7, 8, 7);
+        auto* words = new QLabel(text::agreement(a, session_.catalogue));
+        words->setWordWrap(true);
+        words->setObjectName(QStringLiteral("agreement"));
+        row->addWidget(words, 1);
+        row->addWidget(small_button(tr("Change …"), "changeAgreement", tr("Change: %1").arg(words->text()), false, false,
+                                    [this, check = a.check](bool) { emit agree(QString::fromStdString(check)); }),
+                       0, Qt::AlignTop);
+        box->addWidget(card);
+    }
+}
+
+} // namespace bevel::ui

@@ -1,0 +1,39 @@
+// What was found, as cards: corrections first, notes apart, what is agreed with the student at the end.
+#pragma once
+#include "ui/review/review_state.h"
+#include <QWidget>
+
+class QBoxLayout;
+class QComboBox;
+class QGridLayout;
+class QScrollArea;
+
+namespace bevel::ui {
+
+class FindingsColumn : public QWidget {
+    Q_OBJECT
+public:
+    FindingsColumn(const Session& session, ReviewState& state, QWidget* parent = nullptr);
+    void fill();
+
+signals:
+    void decided(const bevel::Finding& f, bevel::Choice choice, const QString& wording);
+    /// A band is to be agreed about a check, or an agreement changed.
+    void agree(const QString& check);
+
+private:
+    QWidget* card(const Finding& f);
+    void add_decisions(const Finding& f, const QString& name, QGridLayout* grid, QWidget* why);
+    void add_agreements(QBoxLayout* box);
+    QWidget* small_button(const QString& label, const char* name, const QString& accessible, bool checkable, bool on,
+                          std::function<void(bool)> go);
+    void reword(const Finding& f, const Decision& d);
+    void show_why(const Finding& f);
+
+    const Session& session_;
+    ReviewState& state_;
+    QComboBox* scope_ = nullptr;
+    QScrollArea* list_ = nullptr;
+};
+
+} // namespace bevel::ui
