@@ -1,3 +1,4 @@
+#include "core/files.h"
 #include "core/review/points_csv.h"
 #include "support/synthetic.h"
 #include <cmath>
@@ -119,8 +120,8 @@ private slots:
         for (auto& f : t.m) f.reset();
         t.width = 1280;
         t.height = 720;
-        QVERIFY(write_text(at("p.csv").toStdString(), points_csv(t)).has_value());
-        QVERIFY(write_text(at("p.camera.json").toStdString(), camera_json(t)).has_value());
+        QVERIFY(write_whole(at("p.csv").toStdString(), points_csv(t)).has_value());
+        QVERIFY(write_whole(at("p.camera.json").toStdString(), camera_json(t)).has_value());
         Track flipped = t;
         for (auto& f : flipped.px) {
             const BodyPx b = *f;
@@ -130,8 +131,8 @@ private slots:
                 (*f)[static_cast<std::size_t>(k)] = q;
             }
         }
-        QVERIFY(write_text(at("m.csv").toStdString(), points_csv(flipped)).has_value());
-        QVERIFY(write_text(at("m.camera.json").toStdString(), camera_json(flipped)).has_value());
+        QVERIFY(write_whole(at("m.csv").toStdString(), points_csv(flipped)).has_value());
+        QVERIFY(write_whole(at("m.camera.json").toStdString(), camera_json(flipped)).has_value());
         QCOMPARE(run({"review", at("p.csv"), "--movement", "gaze_at_the_moon", "--height-cm", "170", "-o", at("p.json")}), 0);
         QCOMPARE(run({"review", at("m.csv"), "--movement", "gaze_at_the_moon", "--height-cm", "170", "--mirrored", "-o", at("m.json")}), 0);
         const auto a = nlohmann::json::parse(*read_text(at("p.json").toStdString(), 200U << 20U)),

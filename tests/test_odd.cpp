@@ -114,27 +114,35 @@ private slots:
                             [](const Event& e) { return e.kind == EventKind::stop && e.part == Part::weight; }));
     }
     void odd_clips_are_reviewed_without_false_alarms() {
-        int reviewed = 0, alarms = 0;
+        int reviewed = 0, alarmed = 0;
         QStringList told;
         for (std::uint64_t k = 0; k < 48; ++k) {
-            auto odd = test::odd_take(k);
-            auto& s = odd.options.student;
-            s.stand_knee.reset(); // faultless
-            s.stand_lean = s.stand_head = s.toe_out = 0;
-            const sim::Take take(test::movement(odd.movement), odd.options);
-            const auto review = make_review(test::odd_track(odd, take), test::movement(odd.movement), test::odd_options(odd));
-            if (!review) continue;
-            ++reviewed;
-            for (const auto& f : (*review)->findings)
-                // Who turns on the spot between two repetitions does move the planted feet.
-                if (!(s.turn_deg != 0 && f.rule == "F4") && f.verdict == Verdict::outside &&
-                    (f.severity == Severity::safety || f.severity == Severity::ground || f.severity == Severity::timing)) {
-                    ++alarms;
-                    told << QStringLiteral("%1: %2").arg(k).arg(QString::fromStdString(f.check));
-                }
+            const auto v = test::odd_verdict(k, false);
+            reviewed += v.reviewed ? 1 : 0;
+            alarmed += v.false_findings.empty() ? 0 : 1;
+            for (const auto& d : v.details) told << QStringLiteral("%1: %2").arg(k).arg(QString::fromStdString(d));
         }
-        QVERIFY2(reviewed >= 45, qPrintable(QString::number(reviewed)));
-        QVERIFY2(alarms <= 3, qPrintable(told.join(QLatin1String(", "))));
+        QVERIFY2(reviewed >= 46, qPrintable(QString::number(reviewed)));
+        QVERIFY2(alarmed <= 1, qPrintable(told.join(QLatin1String(", "))));
+    }
+    void clear_faults_through_the_picture_are_told_in_the_right_words() {
+        int found = 0, alarmed = 0;
+        QStringList told;
+        for (int k = 0; k < test::judged_takes; ++k) {
+            const auto bytes = read_text(
+                std::filesystem::path(BEVEL_SOURCE_DIR) / "tests/data/judged" / ("take-" + std::to_string(k) + ".track"), 64U << 20U);
+            const auto raw = bytes ? unpack_track(*bytes) : Result<Track>(tl::unexpected(bytes.error()));
+            QVERIFY(raw.has_value());
+            const auto v = test::judged_verdict(k, *raw);
+            QVERIFY2(v.reviewed, qPrintable(QString::number(k)));
+            found += v.found ? 1 : 0;
+            alarmed += v.false_findings.empty() ? 0 : 1;
+            if (v.fault.empty() ? !v.false_findings.empty() : !v.found)
+                for (const auto& d : v.details) told << QStringLiteral("%1: %2").arg(k).arg(QString::fromStdString(d));
+        }
+        QVERIFY2(found >= 22, qPrintable(told.join(QLatin1String("\n"))));
+        // One is asked; docs/accuracy.md says which remain and why.
+        QVERIFY2(alarmed <= 3, qPrintable(told.join(QLatin1String("\n"))));
     }
 };
 QTEST_GUILESS_MAIN(TestOdd)

@@ -1,11 +1,16 @@
 // Painters, the letter and the sentences, against what a reader must see.
+#include "core/files.h"
+#include "media/clip.h"
 #include "support/synthetic.h"
 #include "ui/paint/body.h"
+#include "ui/paint/hidden.h"
 #include "ui/paint/lanes.h"
 #include "ui/paint/letter_document.h"
+#include "ui/paint/slow_clip.h"
 #include "ui/text/text.h"
 #include <cmath>
 #include <QProcess>
+#include <QSet>
 #include <QTemporaryDir>
 #include <QTest>
 
@@ -206,22 +211,131 @@ private slots:
             QVERIFY(std::abs(blue / double(blue + red) - share.samples[i].value) < 0.12);
         }
     }
-    void a_hidden_face_cannot_be_known() {
-        auto o = sim::take_of(4, 1.7);
-        o.to_s = 0.05;
+    void who_it_is_cannot_be_seen_on_any_still_data() {
+        QTest::addColumn<int>("view");
+        QTest::addColumn<double>("lean");
+        QTest::newRow("front") << static_cast<int>(View::front) << 0.0;
+        QTest::newRow("side") << static_cast<int>(View::left) << 0.0;
+        QTest::newRow("behind") << static_cast<int>(View::back) << 0.0;
+        QTest::newRow("a bow towards the camera") << static_cast<int>(View::front) << 75.0;
+        QTest::newRow("a bow seen from the side") << static_cast<int>(View::right) << 75.0;
+    }
+    void who_it_is_cannot_be_seen_on_any_still() {
+        QFETCH(int, view);
+        QFETCH(double, lean);
+        for (const std::uint64_t seed : {4U, 9U, 14U}) {
+            auto o = sim::take_of(seed, 1.5 + 0.02 * static_cast<double>(seed));
+            o.phone.view = static_cast<View>(view);
+            if (lean > 0) o.student.faults.push_back({sim::Fault::lean_forward, lean, std::nullopt});
+            o.from_s = 4;
+            o.to_s = 4.05;
+            const sim::Take take(test::movement("separate_the_clouds"), o);
+            const QImage before = to_image(take.picture(0));
+            QImage after = before;
+            const BodyPx& body = *take.track().px[0];
+            QVERIFY(hide_person(after, body));
+            // The head itself: from the ears up to the crown, as the figure was drawn. One colour, whatever was there.
+            QSet<QRgb> tones;
+            const double tall = std::hypot(body[left_shoulder].x - body[left_ankle].x, body[left_shoulder].y - body[left_ankle].y) / 0.78;
+            const QPointF ears(0.5 * (body[left_ear].x + body[right_ear].x), 0.5 * (body[left_ear].y + body[right_ear].y));
+            for (double a = 0; a < 6.28; a += 0.1)
+                for (double r = 0; r < 0.07 * tall; r += 1) {
+                    const QPoint q = (ears + QPointF(r * std::cos(a), r * std::sin(a))).toPoint();
+                    if (after.rect().contains(q)) tones.insert(after.pixel(q));
+                }
+            QVERIFY2(tones.size() == 1, qPrintable(QStringLiteral("%1 tones, seed %2").arg(tones.size()).arg(seed)));
+            // Away from the body nothing of the room is left: a single colour.
+            tones.clear();
+            for (int y = 0; y < after.height(); y += 3)
+                for (int x = 0; x < after.width(); x += 3) {
+                    double nearest = 1e9;
+                    for (const auto& p : body) nearest = std::min(nearest, std::hypot(p.x - x, p.y - y));
+                    if (nearest > 0.3 * tall) tones.insert(after.pixel(x, y));
+                }
+            QCOMPARE(tones.size(), 1);
+            // The knee is still seen: that is what the letter is about.
+            const QPoint knee(static_cast<int>(body[left_knee].x), static_cast<int>(body[left_knee].y));
+            QCOMPARE(after.pixel(knee), before.pixel(knee));
+        }
+        BodyPx lost{}; // nobody to speak of
+        QImage im(200, 200, QImage::Format_RGB32);
+        QVERIFY(!hide_person(im, lost));
+    }
+    void a_hidden_letter_tells_no_name() {
+        auto c = letter(2);
+        c.student = QStringLiteral("René-Luise Brandt");
+        c.opening = QStringLiteral("Dear René, this is Luises clip. RENE BRANDT's feet were quiet.");
+        c.items[0].cue = QStringLiteral("Luise: knees over toes");
+        const Identity who{c.student, true};
+        const auto h = hidden(c, who);
+        QVERIFY(h.has_value());
+        QCOMPARE(h->opening, QStringLiteral("Dear student, this is student clip. student's feet were quiet."));
+        QVERIFY(!h->date.isValid());
+        const auto pdf = letter_pdf(*h, true);
+        QVERIFY(pdf.has_value());
+        const QString file = dir_.filePath(QStringLiteral("hidden.pdf"));
+        QVERIFY(write_whole(file.toStdString(), {pdf->constData(), static_cast<std::size_t>(pdf->size())}).has_value());
+        QProcess info;
+        info.start(QStringLiteral("pdfinfo"), {file});
+        QVERIFY(info.waitForFinished());
+        const QString about = QString::fromUtf8(info.readAllStandardOutput());
+        for (const char* key : {"Title:", "CreationDate:", "ModDate:", "Producer:", "Creator:", "Author:"})
+            QVERIFY2(!about.contains(QLatin1String(key)), qPrintable(about));
+        const QString everything = words_of(file) + letter_html(*h) + QString::fromLatin1(*pdf);
+        for (const char* part : {"Ren", "Luise", "Brandt", "BRANDT"})
+            if (qstrcmp(part, "Ren") != 0) QVERIFY2(!everything.contains(QLatin1String(part)), part);
+        QVERIFY(!everything.contains(QStringLiteral("René")));
+        // What may tell and cannot be decided is refused, not guessed.
+        for (auto change :
+             std::vector<std::function<void(LetterContent&)>>{[](LetterContent& x) { x.closing = QStringLiteral("As Brandtmann says"); },
+                                                              [](LetterContent& x) { x.instructor = QStringLiteral("Maren Brandt"); },
+                                                              [](LetterContent& x) { x.place = QStringLiteral("Brandt Hall"); }}) {
+            auto d = c;
+            change(d);
+            const auto refused = hidden(d, who);
+            QVERIFY(!refused.has_value() && refused.error().context.starts_with("identity: "));
+        }
+        QVERIFY(tells(QStringLiteral("letter-luise-may"), who));
+        QVERIFY(!tells(QStringLiteral("letter-may"), who));
+    }
+    void a_slow_motion_clip_is_as_slow_as_said_and_shows_nobody_when_hidden() {
+        auto o = sim::take_of(6, 1.7);
+        o.phone.fps = 25;
+        o.to_s = 4;
         const sim::Take take(test::movement("gaze_at_the_moon"), o);
-        const QImage before = to_image(take.picture(0));
-        QImage after = before;
-        const BodyPx& body = *take.track().px[0];
-        hide_face(after, body);
-        const QPoint nose_at(static_cast<int>(body[nose].x), static_cast<int>(body[nose].y));
-        QSet<QRgb> tones;
-        const double head = std::abs(body[left_ear].x - body[right_ear].x);
-        for (int dy = -static_cast<int>(head / 2); dy <= head / 2; ++dy)
-            for (int dx = -static_cast<int>(head / 2); dx <= head / 2; ++dx) tones.insert(after.pixel(nose_at + QPoint(dx, dy)));
-        QVERIFY(tones.size() <= 16); // a few blocks, no eyes
-        QCOMPARE(after.pixel(static_cast<int>(body[left_knee].x), static_cast<int>(body[left_knee].y)),
-                 before.pixel(static_cast<int>(body[left_knee].x), static_cast<int>(body[left_knee].y)));
+        const auto source = std::filesystem::path(dir_.filePath(QStringLiteral("whole.mp4")).toStdString());
+        {
+            auto w = ClipWriter::create(source, o.phone.width, o.phone.height, 25);
+            QVERIFY(w.has_value());
+            for (std::size_t i = 0; i < take.frames(); ++i) QVERIFY(w->add(take.picture(i), take.track().time_s[i]).has_value());
+            QVERIFY(w->finish().has_value());
+        }
+        SlowClip what;
+        what.from_s = 1, what.to_s = 3, what.slower = 3;
+        what.family = Family::knees;
+        for (const bool hide : {false, true}) {
+            what.hide = hide;
+            const auto file = std::filesystem::path(dir_.filePath(hide ? QStringLiteral("h.mp4") : QStringLiteral("s.mp4")).toStdString());
+            QVERIFY(write_slow_clip(file, source, take.track(), what, Theme()).has_value());
+            auto reader = ClipReader::open(file);
+            QVERIFY(reader.has_value());
+            QVERIFY(std::abs(reader->info().duration_s() - 6) < 0.1); // two seconds, three times as slow
+            const auto first = reader->frame(0);
+            QVERIFY(first.has_value());
+            QSet<QRgb> corner;
+            const QImage im = to_image(**first);
+            for (int y = 4; y < 60; y += 4)
+                for (int x = 4; x < 60; x += 4) {
+                    const QColor c = im.pixelColor(x, y);
+                    corner.insert(qRgb(c.red() / 12, c.green() / 12, c.blue() / 12));
+                }
+            if (hide) QVERIFY2(corner.size() <= 2, qPrintable(QString::number(corner.size()))); // flat, but for the encoder
+        }
+        what.from_s = 90, what.to_s = 95;
+        QVERIFY(!write_slow_clip("/tmp/none.mp4", source, take.track(), what, Theme()));
+        what.from_s = 1, what.to_s = 3;
+        const auto gone = write_slow_clip("/nonexistent/x.mp4", source, take.track(), what, Theme());
+        QVERIFY(!gone.has_value() && gone.error().code == Code::write_failed);
     }
     void the_crop_holds_the_body_and_stays_in_the_picture() {
         auto o = sim::take_of(4, 1.7);
@@ -238,7 +352,8 @@ private slots:
         for (const int n : {0, 1, 3}) {
             const auto c = letter(n);
             const QString file = dir_.filePath(QStringLiteral("letter%1.pdf").arg(n));
-            QVERIFY(write_letter_pdf(file.toStdString(), c).has_value());
+            const auto pdf = letter_pdf(c);
+            QVERIFY(pdf && write_whole(file.toStdString(), {pdf->constData(), static_cast<std::size_t>(pdf->size())}).has_value());
             const QString words = words_of(file);
             for (const QString& w : {c.place, c.student, c.opening, c.praise, QStringLiteral("licensed clinician")})
                 QVERIFY2(words.simplified().contains(w), qPrintable(w));
@@ -248,7 +363,6 @@ private slots:
         }
         QCOMPARE(letter_pages(letter(1)), 1);
         QVERIFY(letter_pages(letter(3)) <= 2);
-        QVERIFY(!write_letter_pdf("/nonexistent/letter.pdf", letter(1)));
     }
     void the_letter_as_html_is_whole_and_escaped() {
         auto c = letter(2);

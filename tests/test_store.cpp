@@ -1,8 +1,19 @@
 // The library: what is kept stays whole, and is what was meant.
+#include "core/files.h"
+#include "core/review/points_csv.h"
 #include "store/library.h"
 #include "support/synthetic.h"
+#include <cerrno>
+#include <csignal>
+#include <cstring>
+#include <map>
 #include <QTemporaryDir>
 #include <QTest>
+#include <set>
+#include <sqlite3.h>
+#include <sys/wait.h>
+#include <thread>
+#include <unistd.h>
 
 using namespace bevel;
 
@@ -32,7 +43,321 @@ class TestStore : public QObject {
         return o;
     }
 
+    std::string bytes_of(const std::filesystem::path& file) const {
+        QFile f(QString::fromStdString(file.string()));
+        return f.open(QIODevice::ReadOnly) ? f.readAll().toStdString() : std::string();
+    }
+
+    /// A disk that notes what is done to it and fails when told to.
+    struct Watched : Disk {
+        QStringList done;
+        QString fails; // this call fails with ENOSPC
+        int call(const QString& what, int result) {
+            done << what;
+            if (what != fails) return result;
+            errno = ENOSPC;
+            return -1;
+        }
+        int open(const char* p, int flags, unsigned mode) override {
+            return call(QStringLiteral("open"), 0) < 0 ? -1 : Disk::open(p, flags, mode);
+        }
+        long write(int fd, const void* b, std::size_t n) override {
+            return call(QStringLiteral("write"), 0) < 0 ? -1 : Disk::write(fd, b, n);
+        }
+        int sync(int fd) override { return call(QStringLiteral("sync"), 0) < 0 ? -1 : Disk::sync(fd); }
+        int close(int fd) override { return Disk::close(fd); }
+        int rename(const char* a, const char* b) override { return call(QStringLiteral("rename"), 0) < 0 ? -1 : Disk::rename(a, b); }
+    };
+
+    /// What a child does until it is killed: each thing that is done is told through the pipe, and only then.
+    [[noreturn]] static void work_until_killed(const std::filesystem::path& folder, const std::filesystem::path& clip, int tell) {
+        auto lib = Library::open(folder);
+        if (!lib) _exit(3);
+        auto say = [&](char what, std::int64_t id) {
+            std::array<char, 9> m{what};
+            std::memcpy(m.data() + 1, &id, 8);
+            if (::write(tell, m.data(), m.size()) != 9) _exit(4);
+        };
+        Track t;
+        t.width = t.height = 100;
+        for (int i = 0; i < 20; ++i) t.time_s.push_back(i * 0.04), t.px.emplace_back(), t.m.emplace_back();
+        while (true) {
+            Clip c;
+            c.person = 1;
+            c.movement = "gaze_at_the_moon";
+            const auto id = lib->add_clip(c, clip);
+            if (!id) _exit(5);
+            say('c', *id);
+            if (!lib->save_unfinished(*id, t, 7)) _exit(5);
+            say('u', *id);
+            if (!lib->decide(*id, {"head", "", Choice::kept, "Look far.", ""})) _exit(5);
+            say('d', *id);
+            SentLetter l;
+            l.person = 1, l.clip = *id, l.sent_at = "2026-05-01T10:00:00", l.kind = "pdf", l.body = "{}", l.file = "%PDF the letter";
+            const auto sent = lib->keep_sent(l);
+            if (!sent) _exit(5);
+            say('s', *sent);
+        }
+    }
+
 private slots:
+    void a_file_is_written_beside_synced_and_put_in_its_place() {
+        const auto file = path("whole.txt");
+        put(file, "the old one");
+        Watched disk;
+        QVERIFY(write_whole(file, "the new one", disk).has_value());
+        QCOMPARE(bytes_of(file), std::string("the new one"));
+        // Nothing is renamed before it is on the disk, and the folder's entry follows.
+        QCOMPARE(disk.done, (QStringList{"open", "write", "sync", "rename", "open", "sync"}));
+        for (const char* call : {"open", "write", "sync", "rename"}) {
+            Watched full;
+            full.fails = QLatin1String(call);
+            const auto r = write_whole(file, "never", full);
+            QVERIFY2(!r.has_value() && r.error().code == Code::write_failed, call);
+            QVERIFY2(r.error().context.find("No space left") != std::string::npos, r.error().context.c_str());
+            QCOMPARE(bytes_of(file), std::string("the new one")); // what was there stays
+            QVERIFY(!std::filesystem::exists(path("whole.txt.part")));
+        }
+    }
+    void a_device_is_written_to_directly_and_a_full_one_fails() {
+        QVERIFY(write_whole("/dev/null", "away").has_value());
+        const auto r = write_whole("/dev/full", "never");
+        QVERIFY(!r.has_value() && r.error().code == Code::write_failed);
+        QVERIFY(std::filesystem::is_character_file("/dev/full")); // not renamed over
+        QVERIFY(!write_whole("/nonexistent/folder/x", "never").has_value());
+    }
+    void a_copy_can_be_cancelled_and_leaves_nothing() {
+        put(path("long.bin"), std::string(5U << 20U, 'x'));
+        std::stop_source stop;
+        const auto r = copy_whole(path("long.bin"), path("copy.bin"), stop.get_token(), [&](double share) {
+            if (share > 0.3) stop.request_stop();
+        });
+        QVERIFY(!r.has_value() && r.error().code == Code::cancelled);
+        QVERIFY(!std::filesystem::exists(path("copy.bin")) && !std::filesystem::exists(path("copy.bin.part")));
+        QVERIFY(copy_whole(path("long.bin"), path("copy.bin")).has_value());
+        QCOMPARE(bytes_of(path("copy.bin")), bytes_of(path("long.bin")));
+        QVERIFY(!copy_whole(path("no such file"), path("copy.bin")).has_value());
+    }
+    void one_library_has_one_owner() {
+        {
+            auto first = Library::open(path("owned"));
+            QVERIFY(first.has_value());
+            const auto second = Library::open(path("owned"));
+            QVERIFY(!second.has_value());
+            QCOMPARE(static_cast<int>(second.error().code), static_cast<int>(Code::in_use));
+        }
+        QVERIFY(Library::open(path("owned")).has_value()); // let go
+    }
+    void a_newer_library_is_read_and_never_written_to() {
+        { auto o = one("newer"); }
+        sqlite3* db = nullptr;
+        sqlite3_open((path("newer") / "library.sqlite").string().c_str(), &db);
+        sqlite3_exec(db, "PRAGMA journal_mode=DELETE; PRAGMA user_version=99", nullptr, nullptr, nullptr);
+        sqlite3_close(db);
+        const std::string before = bytes_of(path("newer") / "library.sqlite");
+        {
+            auto lib = Library::open(path("newer"));
+            QVERIFY(lib.has_value());
+            QVERIFY(lib->read_only());
+            QCOMPARE(lib->people()->size(), std::size_t{1});
+            QCOMPARE(lib->clips()->size(), std::size_t{1});
+            for (const auto& r : {lib->set_setting("a", "b"), lib->decide(1, {"head", "", Choice::kept, "", ""}),
+                                  lib->set_clip_state(1, ClipState::failed, "x"), lib->set_height(1, "2026-01-01", 1.6)})
+                QVERIFY(!r.has_value() && r.error().context == "read_only");
+        }
+        QCOMPARE(bytes_of(path("newer") / "library.sqlite"), before);
+    }
+    void a_transaction_is_all_or_nothing() {
+        auto o = one("together");
+        const auto r = o.library.together([&]() -> Result<bool> {
+            if (auto ok = o.library.set_setting("place", "Lantern Quay"); !ok) return ok;
+            if (auto ok = o.library.decide(o.clip, {"head", "", Choice::kept, "", ""}); !ok) return ok;
+            return fail(Code::cancelled, "");
+        });
+        QVERIFY(!r.has_value());
+        QCOMPARE(o.library.setting("place"), std::string());
+        QVERIFY(o.library.decisions(o.clip)->empty());
+        QCOMPARE(o.library.clip(o.clip)->state, ClipState::waiting);
+    }
+    void a_decision_does_not_bring_back_old_facts() {
+        auto o = one("narrow");
+        Clip c = *o.library.clip(o.clip);
+        c.movement = "separate_the_clouds";
+        QVERIFY(o.library.set_clip_facts(c).has_value());
+        QVERIFY(o.library.decide(o.clip, {"head", "", Choice::kept, "", ""}).has_value());
+        QCOMPARE(o.library.clip(o.clip)->movement, std::string("separate_the_clouds"));
+        QCOMPARE(o.library.clip(o.clip)->state, ClipState::reviewed);
+    }
+    void a_height_holds_from_its_day() {
+        auto o = one("height");
+        const auto p = *o.library.add_person({0, "Lio", 1.30, "", 0}, "2025-01-01");
+        QVERIFY(o.library.set_height(p, "2026-01-01", 1.37).has_value());
+        for (const auto& [day, m] : std::vector<std::pair<std::string, double>>{
+                 {"2024-06-01", 1.30}, {"2025-01-01", 1.30}, {"2025-12-31", 1.30}, {"2026-01-01", 1.37}, {"2026-11-01", 1.37}})
+            QCOMPARE(*o.library.height_at(p, day), m);
+        const auto people = *o.library.people();
+        for (const auto& person : people)
+            if (person.id == p) QCOMPARE(person.stature_m, 1.37);
+        QVERIFY(!o.library.set_height(p, "2026-02-01", 9).has_value() || *o.library.height_at(p, "2026-03-01") < 3);
+    }
+    void the_same_clip_is_noticed_and_a_lost_one_gets_its_file_back() {
+        auto o = one("same");
+        put(path("again.mp4"), "clip same"); // the same bytes under another name
+        QCOMPARE((*o.library.same_file(path("again.mp4")))->id, o.clip);
+        put(path("other.mp4"), "another");
+        QVERIFY(!*o.library.same_file(path("other.mp4")));
+        const Clip c = *o.library.clip(o.clip);
+        QVERIFY(o.library.has_file(c));
+        std::filesystem::remove(o.library.path_of(c));
+        QVERIFY(!o.library.has_file(c));
+        const auto wrong = o.library.replace_file(o.clip, path("other.mp4"));
+        QVERIFY(!wrong.has_value() && wrong.error().context == "another_clip");
+        QVERIFY(o.library.replace_file(o.clip, path("again.mp4")).has_value());
+        QVERIFY(o.library.has_file(*o.library.clip(o.clip)));
+        QCOMPARE(bytes_of(o.library.path_of(*o.library.clip(o.clip))), std::string("clip same"));
+    }
+    void no_record_leads_out_of_the_library() {
+        auto o = one("inside");
+        for (const char* file : {"../../etc/passwd", "/etc/passwd", "clips/../../x"}) {
+            Clip c;
+            c.file = file;
+            const auto p = o.library.path_of(c).lexically_normal().string();
+            QVERIFY2(p.starts_with(path("inside").string()), p.c_str());
+        }
+    }
+    void what_was_sent_stays_as_it_was() {
+        auto o = one("sent");
+        SentLetter l;
+        l.person = o.person, l.clip = o.clip, l.sent_at = "2026-05-12T19:00:00", l.kind = "pdf", l.name = "letter.pdf";
+        l.body = R"({"items":[]})";
+        l.file = std::string("%PDF\0 as it was", 15);
+        const auto id = o.library.keep_sent(l);
+        QVERIFY(id.has_value());
+        QCOMPARE(*o.library.sent_file(*id), l.file);
+        sqlite3* db = nullptr; // from outside, too
+        sqlite3_open((path("sent") / "library.sqlite").string().c_str(), &db);
+        QVERIFY(sqlite3_exec(db, "UPDATE sent SET file='forged'", nullptr, nullptr, nullptr) != SQLITE_OK);
+        sqlite3_close(db);
+        QVERIFY(o.library.delete_clip(o.clip).has_value());
+        const auto all = *o.library.sent(o.person);
+        QCOMPARE(all.size(), std::size_t{1});
+        QCOMPARE(all[0].clip, std::int64_t{0});
+        QCOMPARE(*o.library.sent_file(*id), l.file);
+        QVERIFY(o.library.clips()->empty());
+        QVERIFY(std::filesystem::is_empty(path("sent") / "clips"));
+    }
+    void an_erased_person_is_nowhere() {
+        auto o = one("erased");
+        const auto id = *o.library.add_person({0, "Quirina Zaleska", 1.61, "an unmistakable remark", 0});
+        put(path("q.mp4"), "clip of q");
+        Clip c;
+        c.person = id;
+        c.movement = "gaze_at_the_moon";
+        const auto clip = *o.library.add_clip(c, path("q.mp4"));
+        QVERIFY(o.library.decide(clip, {"head", "", Choice::kept, "unmistakable wording", ""}).has_value());
+        Agreement a;
+        a.person = id, a.check = "head", a.high = 5, a.reason = "unmistakable reason";
+        QVERIFY(o.library.save_agreement(a).has_value());
+        SentLetter l;
+        l.person = id, l.clip = clip, l.sent_at = "2026-05-12T19:00:00", l.kind = "pdf", l.body = "{}", l.file = "unmistakable letter";
+        QVERIFY(o.library.keep_sent(l).has_value());
+        QVERIFY(o.library.back_up_to(path("all.tar"), "2026-05-13").has_value());
+        const auto gone = o.library.erase_person(id);
+        QVERIFY2(gone.has_value(), gone ? "" : gone.error().context.c_str());
+        QCOMPARE(gone->clips, 1);
+        QCOMPARE(gone->letters, 1);
+        QCOMPARE(gone->backups, std::vector<std::string>{path("all.tar").string()}); // said, so that it can be dealt with
+        for (const auto& e : std::filesystem::recursive_directory_iterator(path("erased"))) {
+            if (!e.is_regular_file()) continue;
+            const auto bytes = bytes_of(e.path());
+            for (const char* trace : {"Quirina", "Zaleska", "unmistakable", "clip of q"})
+                QVERIFY2(bytes.find(trace) == std::string::npos, e.path().c_str());
+        }
+        QCOMPARE(o.library.people()->size(), std::size_t{1}); // nobody else is touched
+        QCOMPARE(o.library.clips()->size(), std::size_t{1});
+    }
+    void a_backup_is_the_whole_library_again() {
+        auto o = one("original");
+        QVERIFY(o.library.decide(o.clip, {"head", "", Choice::kept, "Look far.", ""}).has_value());
+        QVERIFY(o.library.back_up_to(path("b.tar"), "2026-05-13").has_value());
+        QVERIFY(!Library::restore(path("b.tar"), path("original")).has_value()); // not over another
+        QVERIFY(Library::restore(path("b.tar"), path("restored")).has_value());
+        auto back = Library::open(path("restored"));
+        QVERIFY(back.has_value());
+        QCOMPARE(back->decisions(o.clip)->front().wording, std::string("Look far."));
+        QCOMPARE(bytes_of(back->path_of(*back->clip(o.clip))), std::string("clip original"));
+        // Damaged, cut and foreign ones are refused and leave nothing.
+        const std::string good = bytes_of(path("b.tar"));
+        std::string evil = good;
+        for (std::size_t at; (at = evil.find("clips/original.mp4")) != std::string::npos;) evil.replace(at, 18, "../../../evil.mp4x");
+        int n = 0;
+        for (const std::string& bytes : {std::string("not an archive"), good.substr(0, 300), std::string(), evil}) {
+            put(path("bad.tar"), bytes);
+            const auto to = path("bad" + std::to_string(n++));
+            QVERIFY(!Library::restore(path("bad.tar"), to).has_value());
+            QVERIFY(!std::filesystem::exists(to) && !std::filesystem::exists(to.string() + ".part"));
+        }
+        QVERIFY(!o.library.back_up_to("/nonexistent/b.tar", "2026-05-13").has_value());
+    }
+    void a_body_half_found_goes_on() {
+        auto o = one("half");
+        QVERIFY(!*o.library.unfinished(o.clip));
+        const sim::Take take(test::movement("gaze_at_the_moon"), sim::take_of(3, 1.7));
+        Track t = test::pixel_track(take, 1, 1);
+        QVERIFY(o.library.save_unfinished(o.clip, t, 40).has_value());
+        const auto had = *o.library.unfinished(o.clip);
+        QVERIFY(had && had->done == 40 && had->track.frames() == t.frames());
+        QVERIFY(std::abs((*had->track.px[39])[nose].x - (*t.px[39])[nose].x) < 0.01);
+        QVERIFY(o.library.forget_unfinished(o.clip).has_value());
+        QVERIFY(!*o.library.unfinished(o.clip));
+    }
+    void nothing_that_was_said_to_be_done_is_lost_when_it_is_killed() {
+        const int rounds = qEnvironmentVariableIntValue("BEVEL_KILLS") > 0 ? qEnvironmentVariableIntValue("BEVEL_KILLS") : 20;
+        put(path("k.mp4"), std::string(200000, 'k'));
+        Rng rng(99);
+        const auto folder = path("killed");
+        { QVERIFY(Library::open(folder)->add_person({0, "Wen", 1.6, "", 0}).has_value()); }
+        std::map<char, std::set<std::int64_t>> said;
+        for (int round = 0; round < rounds; ++round) {
+            std::array<int, 2> ends{};
+            QVERIFY(::pipe(ends.data()) == 0);
+            const pid_t child = ::fork();
+            QVERIFY(child >= 0);
+            if (child == 0) {
+                ::close(ends[0]);
+                work_until_killed(folder, path("k.mp4"), ends[1]);
+            }
+            ::close(ends[1]);
+            std::this_thread::sleep_for(std::chrono::microseconds(static_cast<int>(rng.uniform(8000, 140000))));
+            ::kill(child, SIGKILL);
+            std::array<char, 9> m{};
+            while (::read(ends[0], m.data(), m.size()) == 9) {
+                std::int64_t id = 0;
+                std::memcpy(&id, m.data() + 1, 8);
+                said[m[0]].insert(id);
+            }
+            ::close(ends[0]);
+            int status = 0;
+            QCOMPARE(::waitpid(child, &status, 0), child);
+            QVERIFY2(WIFSIGNALED(status), qPrintable(QString::number(status))); // it was killed, it did not give up
+            auto lib = Library::open(folder);
+            QVERIFY2(lib.has_value(), lib ? "" : lib.error().context.c_str());
+            std::set<std::int64_t> clips;
+            const auto all = *lib->clips();
+            for (const auto& c : all) {
+                clips.insert(c.id);
+                QCOMPARE(std::filesystem::file_size(lib->path_of(c)), std::uintmax_t{200000}); // no half clip
+            }
+            std::size_t files = 0;
+            for (const auto& e : std::filesystem::directory_iterator(folder / "clips")) files += e.is_regular_file() ? 1 : 0;
+            QCOMPARE(files, clips.size()); // and none that nobody knows
+            for (const auto id : said['c']) QVERIFY(clips.contains(id));
+            for (const auto id : said['u']) QVERIFY(lib->unfinished(id)->has_value());
+            for (const auto id : said['d']) QCOMPARE(lib->decisions(id)->size(), std::size_t{1});
+            for (const auto id : said['s']) QCOMPARE(*lib->sent_file(id), std::string("%PDF the letter"));
+        }
+        QVERIFY(said['s'].size() > 3); // it did get somewhere
+    }
     void what_is_agreed_holds_from_its_first_to_its_last_day() {
         auto o = one("agreed");
         Agreement a;

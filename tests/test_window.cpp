@@ -1,5 +1,7 @@
 // Drives the real window: a clip is dropped, found, reviewed and ends as a PDF.
+#include "media/clip.h"
 #include "support/synthetic.h"
+#include "ui/letter/sent_dialog.h"
 #include "ui/shell/elided_label.h"
 #include "ui/shell/main_window.h"
 #include <QCheckBox>
@@ -12,6 +14,7 @@
 #include <QLineEdit>
 #include <QListWidget>
 #include <QMimeData>
+#include <QProcess>
 #include <QPushButton>
 #include <QScrollArea>
 #include <QSignalSpy>
@@ -27,7 +30,7 @@ class TestWindow : public QObject {
     Q_OBJECT
     struct Bench {
         ui::Session session;
-        ui::Background background, finder;
+        ui::Background background, copies, finder;
         std::unique_ptr<ui::MainWindow> window;
         explicit Bench(const std::filesystem::path& folder) {
             session.catalogue = *ui::Catalogue::load(test::data_dir());
@@ -36,6 +39,7 @@ class TestWindow : public QObject {
             session.schools = load_schools(test::data_dir());
             session.model_dir = std::filesystem::path(BEVEL_SOURCE_DIR) / "models";
             session.background = &background;
+            session.copies = &copies;
             session.finder = &finder;
             window = std::make_unique<ui::MainWindow>(session);
             window->show();
@@ -80,11 +84,9 @@ private slots:
         auto lib = Library::open(demo_);
         QVERIFY(lib.has_value());
         const auto clips = *lib->clips();
-        for (auto c : clips)
+        for (const auto& c : clips)
             if (c.state == ClipState::waiting) {
-                c.state = ClipState::failed;
-                c.problem = "cancelled";
-                QVERIFY(lib->update_clip(c).has_value());
+                QVERIFY(lib->set_clip_state(c.id, ClipState::failed, "cancelled").has_value());
             }
     }
     void from_a_dropped_clip_to_a_pdf() {
@@ -266,6 +268,123 @@ private slots:
         QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 3, 30000);
         QCOMPARE(faults(), before);
         QVERIFY(b.session.library->agreements(page->state().open->person.id)->empty());
+    }
+    void what_is_saved_is_what_is_ticked_at_that_moment_and_of_this_student() {
+        Bench b(demo_);
+        auto* letter = b.window->letter();
+        auto* hide = letter->findChild<QCheckBox*>(QStringLiteral("hide"));
+        auto* pdf = letter->findChild<QPushButton*>(QStringLiteral("primary"));
+        auto ready = [&] { return pdf->isEnabled(); };
+        QSignalSpy saved(letter, &ui::LetterPage::exported);
+        auto words = [&](const QString& file) {
+            QProcess p;
+            p.start(QStringLiteral("pdftotext"), {file, QStringLiteral("-")});
+            return p.waitForFinished() ? QString::fromUtf8(p.readAllStandardOutput()) : QString();
+        };
+        letter->open_clip(1); // of Ilse
+        QTRY_VERIFY_WITH_TIMEOUT(ready(), 30000);
+        const QString open_file = dir_.filePath(QStringLiteral("open.pdf"));
+        letter->export_to(open_file);
+        QTRY_COMPARE_WITH_TIMEOUT(saved.count(), 1, 30000);
+        QVERIFY(words(open_file).contains(QStringLiteral("Ilse")));
+        // Ticked and saved at once, long before a preview of it is there.
+        QTRY_VERIFY(ready());
+        hide->click();
+        const QString hidden_file = dir_.filePath(QStringLiteral("hidden.pdf"));
+        letter->export_to(hidden_file);
+        QTRY_COMPARE_WITH_TIMEOUT(saved.count(), 2, 30000);
+        QVERIFY2(!words(hidden_file).contains(QStringLiteral("Ilse")), qPrintable(words(hidden_file)));
+        QTRY_VERIFY(ready());
+        hide->click();
+        // Another student's letter is asked for: the former one cannot go out any more.
+        letter->open_clip(3); // of Wen
+        QVERIFY(!ready());
+        letter->export_to(dir_.filePath(QStringLiteral("wrong.pdf")));
+        QVERIFY(!QFile::exists(dir_.filePath(QStringLiteral("wrong.pdf"))));
+        QTRY_VERIFY_WITH_TIMEOUT(ready(), 30000);
+        const QString other = dir_.filePath(QStringLiteral("wen.pdf"));
+        letter->export_to(other);
+        QTRY_COMPARE_WITH_TIMEOUT(saved.count(), 3, 30000);
+        QVERIFY(words(other).contains(QStringLiteral("Wen")) && !words(other).contains(QStringLiteral("Ilse")));
+        // All of it is kept as it went out.
+        const auto person = b.session.library->clip(1)->person;
+        const auto sent = *b.session.library->sent(person);
+        QCOMPARE(sent.size(), std::size_t{2});
+        QVERIFY(sent[0].hidden && !sent[1].hidden);
+        QFile f(open_file);
+        QVERIFY(f.open(QIODevice::ReadOnly));
+        QCOMPARE(*b.session.library->sent_file(sent[1].id), f.readAll().toStdString());
+    }
+    void what_was_sent_opens_again_unchanged() {
+        qputenv("BEVEL_NO_VIEWER", "1");
+        Bench b(demo_);
+        auto* letter = b.window->letter();
+        letter->open_clip(1);
+        auto* before = letter->findChild<QPushButton*>(QStringLiteral("sentBefore"));
+        QTRY_VERIFY_WITH_TIMEOUT(before->isEnabled(), 30000);
+        QTest::mouseClick(before, Qt::LeftButton);
+        QTRY_VERIFY(letter->findChild<ui::SentDialog*>());
+        auto* dialog = letter->findChild<ui::SentDialog*>();
+        auto* table = dialog->findChild<QTableWidget*>(QStringLiteral("sent"));
+        QTRY_COMPARE(table->rowCount(), 2);
+        QSignalSpy opened(dialog, &ui::SentDialog::opened);
+        table->selectRow(1);
+        QTest::mouseClick(dialog->findChild<QPushButton*>(QStringLiteral("openSent")), Qt::LeftButton);
+        QTRY_COMPARE(opened.count(), 1);
+        QFile copy(opened.first().first().toString()), first(dir_.filePath(QStringLiteral("open.pdf")));
+        QVERIFY(copy.open(QIODevice::ReadOnly) && first.open(QIODevice::ReadOnly));
+        QCOMPARE(copy.readAll(), first.readAll());
+        dialog->close();
+    }
+    void a_letter_that_cannot_be_written_says_so_and_is_not_kept() {
+        Bench b(demo_);
+        auto* letter = b.window->letter();
+        letter->open_clip(4);
+        auto* pdf = letter->findChild<QPushButton*>(QStringLiteral("primary"));
+        QTRY_VERIFY_WITH_TIMEOUT(pdf->isEnabled(), 30000);
+        auto said = [&] {
+            for (const auto* l : letter->findChildren<QLabel*>())
+                if (l->text().startsWith(QStringLiteral("Writing failed"))) return true;
+            return false;
+        };
+        letter->export_to(QStringLiteral("/dev/full"));
+        QTRY_VERIFY_WITH_TIMEOUT(said(), 30000);
+        QVERIFY(b.session.library->sent(b.session.library->clip(4)->person)->empty());
+        QVERIFY(pdf->isEnabled()); // and can be tried again elsewhere
+    }
+    void a_slow_motion_clip_of_a_correction_is_saved() {
+        Bench b(demo_);
+        auto* letter = b.window->letter();
+        letter->open_clip(2);
+        auto* slow = letter->findChild<QPushButton*>(QStringLiteral("slowMotion"));
+        QTRY_VERIFY_WITH_TIMEOUT(slow->isEnabled(), 30000);
+        QSignalSpy saved(letter, &ui::LetterPage::exported);
+        const QString file = dir_.filePath(QStringLiteral("slow.mp4"));
+        letter->save_clip(file);
+        QTRY_COMPARE_WITH_TIMEOUT(saved.count(), 1, 60000);
+        auto reader = ClipReader::open(file.toStdString());
+        QVERIFY(reader.has_value() && reader->info().duration_s() > 3);
+    }
+    void a_clip_that_is_there_already_is_noticed() {
+        Bench b(demo_);
+        auto* page = b.window->arrivals();
+        auto* table = page->findChild<QTableWidget*>(QStringLiteral("clips"));
+        QTRY_COMPARE_WITH_TIMEOUT(table->rowCount(), 9, 20000);
+        // One that came in when hashes were kept.
+        auto id = b.session.library->add_clip(*b.session.library->clip(1), clip_);
+        QVERIFY(id.has_value());
+        QVERIFY(b.session.library->set_clip_state(*id, ClipState::failed, "cancelled").has_value());
+        page->offer(QString::fromStdString(clip_.string()));
+        page->findChild<QComboBox*>(QStringLiteral("student"))->setCurrentText(QStringLiteral("Wen Adeyemi"));
+        QTest::mouseClick(page->findChild<QPushButton*>(QStringLiteral("primary")), Qt::LeftButton);
+        auto said = [&] {
+            for (const auto* l : page->findChildren<QLabel*>())
+                if (l->text().startsWith(QStringLiteral("This very clip was taken in on"))) return true;
+            return false;
+        };
+        QTRY_VERIFY_WITH_TIMEOUT(said(), 20000);
+        QCOMPARE(b.session.library->clips()->size(), std::size_t{10});
+        QVERIFY(b.session.library->delete_clip(*id).has_value());
     }
     void the_picture_of_another_clip_is_never_shown() {
         Bench b(demo_);

@@ -2,6 +2,7 @@
 // not used to fit the offsets of the points, and prints docs/accuracy.md. With --points the pictures are left out: exact points with noise.
 // With --keep FOLDER the found points are kept there and used again.
 #include "support/accuracy.h"
+#include "core/files.h"
 #include "core/review/points_csv.h"
 #include "media/tracker.h"
 #include "store/library.h"
@@ -77,7 +78,7 @@ int main(int argc, char** argv) {
                            : points ? Result<Track>(test::pixel_track(take, 2.5, c.seed))
                                     : through_video(take, o.phone, models);
         std::fprintf(stderr, "%s %s %zu frames\n", c.movement, std::string(view_name(c.view)).c_str(), take.frames());
-        if (found && !before && !keep.empty()) (void)write_text(kept, pack_track(*found));
+        if (found && !before && !keep.empty()) (void)write_whole(kept, pack_track(*found));
         if (!found || !test::compare(take, *found, c.view, c.stature, errors)) std::fprintf(stderr, "  not measured\n");
     }
     std::printf(

@@ -2,6 +2,7 @@
 //   bevel-fit-offsets --collect FOLDER   films the figures and keeps the raw tracks (about 20 minutes)
 //   bevel-fit-offsets --fit FOLDER       fits them
 // People of three families are fitted; the fourth (lofted) is kept for measuring, in docs/accuracy.md and in the tests.
+#include "core/files.h"
 #include "core/ground/derive.h"
 #include "core/movement/movement.h"
 #include "core/review/points_csv.h"
@@ -72,7 +73,7 @@ int collect(const std::filesystem::path& folder, const char* program) {
         t.model_version = BodyFinder::version;
         finder->reset();
         for (std::size_t i = 0; i < take.frames(); ++i) t.px[i] = i % 2 == 0 ? finder->next(take.picture(i)) : std::nullopt;
-        if (auto ok = write_text(folder / p.file, pack_track(t)); !ok) return 3;
+        if (auto ok = write_whole(folder / p.file, pack_track(t)); !ok) return 3;
         std::fprintf(stderr, "%s\n", p.file.c_str());
     }
     return 0;

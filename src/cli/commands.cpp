@@ -1,5 +1,6 @@
 #include "cli/commands.h"
 #include "cli/args.h"
+#include "core/files.h"
 #include "core/ground/derive.h"
 #include "core/review/points_csv.h"
 #include "core/review/review.h"
@@ -98,6 +99,9 @@ int complain(const Error& e) {
         return 3;
     case Code::write_failed:
         std::cerr << "cannot write " << e.context << "\n";
+        return 1;
+    case Code::in_use:
+        std::cerr << "in use by another program: " << e.context << "\n";
         return 3;
     default:
         return wrong_use(e.context);
@@ -159,7 +163,7 @@ int simulate(const Words& words, const Environment& env) {
     const auto truth = args->text("--truth");
     const auto out = args->text("-o");
     if (truth)
-        if (auto ok = write_text(*truth, truth_csv(take.track(), take.truth())); !ok) return complain(ok.error());
+        if (auto ok = write_whole(*truth, truth_csv(take.track(), take.truth())); !ok) return complain(ok.error());
     if (out)
         if (auto ok = film(take, o.phone, *out, env); !ok) return complain(ok.error());
     if (!truth && !out) std::cout << truth_csv(take.track(), take.truth());
@@ -176,10 +180,12 @@ int track(const Words& words, const Environment& env) {
     std::fprintf(stderr, "%.1f frames/s\n", found->frames_per_s);
     if (found->clip.damaged) std::fprintf(stderr, "part of the clip is damaged; what is readable was used\n");
     // Points as they are measured: corrected, smoothed, with their errors.
-    if (auto ok = write_text(*out, points_csv(derive(found->track))); !ok) return complain(ok.error());
+    if (auto ok = write_whole(*out, points_csv(derive(found->track))); !ok) return complain(ok.error());
+    std::error_code ec;
+    if (!fs::is_regular_file(*out, ec)) return 0; // a pipe has nothing beside it
     auto camera = fs::path(*out);
     camera.replace_extension(".camera.json");
-    if (auto ok = write_text(camera, camera_json(found->track)); !ok) return complain(ok.error());
+    if (auto ok = write_whole(camera, camera_json(found->track)); !ok) return complain(ok.error());
     return 0;
 }
 
@@ -235,7 +241,7 @@ int review(const Words& words, const Environment& env) {
     o.mirrored = args->flag("--mirrored");
     const auto made = make_review(*points, *movement, o);
     if (!made) return complain(made.error());
-    if (auto ok = write_text(*out, review_json(**made, input.string(), args->text("--school").value_or(""))); !ok)
+    if (auto ok = write_whole(*out, review_json(**made, input.string(), args->text("--school").value_or(""))); !ok)
         return complain(ok.error());
     return 0;
 }

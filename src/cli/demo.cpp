@@ -107,8 +107,7 @@ private:
         if (!kept) return tl::unexpected(kept.error());
         if (c.then != SceneClip::Then::reviewed) return true;
         if (auto ok = decide(library_, *kept, **review, student.name); !ok) return ok;
-        kept->state = ClipState::reviewed;
-        return library_.update_clip(*kept);
+        return library_.set_clip_state(kept->id, ClipState::reviewed, "");
     }
 
     Library& library_;

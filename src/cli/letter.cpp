@@ -1,5 +1,6 @@
 #include "cli/args.h"
 #include "cli/commands.h"
+#include "core/files.h"
 #include "core/ground/derive.h"
 #include "core/review/points_csv.h"
 #include "core/review/review.h"
@@ -78,7 +79,10 @@ int letter(const Words& words, const Environment& env) {
     c.date = QDate::currentDate();
     for (const auto& f : file->findings)
         if (f.verdict == Verdict::inside && f.sure && c.praise.isEmpty()) c.praise = QString::fromStdString(f.good);
-    const auto ok = target.extension() == ".pdf" ? ui::write_letter_pdf(target, c) : write_text(target, ui::letter_html(c).toStdString());
+    const bool pdf = target.extension() == ".pdf";
+    const auto bytes = pdf ? ui::letter_pdf(c) : Result<QByteArray>(ui::letter_html(c).toUtf8());
+    if (!bytes) return complain(bytes.error());
+    const auto ok = write_whole(target, {bytes->constData(), static_cast<std::size_t>(bytes->size())});
     return ok ? 0 : complain(ok.error());
 }
 

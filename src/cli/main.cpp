@@ -8,18 +8,19 @@
 
 namespace {
 
-constexpr const char* usage = "bevel-cli - measures and judges clips of tai chi and qigong practice\n"
-                              "\n"
-                              "  bevel-cli simulate --movement ID [--fault NAME[.left|.right]=SIZE]... [--view V] [--size WxH] [--fps N]\n"
-                              "                     [--seed N] [--height-cm H] [-o clip.mp4] [--truth truth.csv]\n"
-                              "  bevel-cli track CLIP -o points.csv [--model lite|full|heavy]\n"
-                              "  bevel-cli review CLIP|points.csv --movement ID [--view V] [--height-cm H] [--school ID] -o review.json\n"
-                              "  bevel-cli letter review.json -o letter.pdf|letter.html\n"
-                              "  bevel-cli movements\n"
-                              "  bevel-cli measures\n"
-                              "  bevel-cli demo --make FOLDER\n"
-                              "\n"
-                              "Exit codes: 0 done, 2 wrong use, 3 input cannot be read, 4 cannot be judged, 130 cancelled.\n";
+constexpr const char* usage =
+    "bevel-cli - measures and judges clips of tai chi and qigong practice\n"
+    "\n"
+    "  bevel-cli simulate --movement ID [--fault NAME[.left|.right]=SIZE]... [--view V] [--size WxH] [--fps N]\n"
+    "                     [--seed N] [--height-cm H] [-o clip.mp4] [--truth truth.csv]\n"
+    "  bevel-cli track CLIP -o points.csv [--model lite|full|heavy]\n"
+    "  bevel-cli review CLIP|points.csv --movement ID [--view V] [--height-cm H] [--school ID] -o review.json\n"
+    "  bevel-cli letter review.json -o letter.pdf|letter.html\n"
+    "  bevel-cli movements\n"
+    "  bevel-cli measures\n"
+    "  bevel-cli demo --make FOLDER\n"
+    "\n"
+    "Exit codes: 0 done, 1 the result cannot be written, 2 wrong use, 3 input cannot be read, 4 cannot be judged, 130 cancelled.\n";
 
 } // namespace
 
@@ -47,7 +48,9 @@ int main(int argc, char** argv) {
         sigwait(&set, &sig);
         source.request_stop();
     }).detach();
-    const int rc = it->second(Words(words.begin() + 1, words.end()), {argv[0], source.get_token()});
+    int rc = it->second(Words(words.begin() + 1, words.end()), {argv[0], source.get_token()});
+    const bool said = std::cout.flush() && std::fflush(stdout) == 0 && std::ferror(stdout) == 0;
+    if (!said && rc == 0) rc = complain({bevel::Code::write_failed, "standard output"});
     std::fflush(nullptr);
     std::_Exit(rc); // the waiting thread still holds the stop source
 }

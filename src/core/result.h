@@ -14,6 +14,7 @@ enum class Code {
     not_found,    // a named thing does not exist
     cannot_judge, // input is readable, but no judgement is possible
     write_failed,
+    in_use, // another program has it; context: path
 };
 
 struct Error {

@@ -43,6 +43,7 @@ public:
     ~ClipWriter();
     /// Frame shown from `time_s` on; times must increase.
     Result<bool> add(const sim::Image& picture, double time_s);
+    /// The file is in its place only then.
     Result<bool> finish();
 
 private:

@@ -1,3 +1,4 @@
+#include "core/files.h"
 #include "media/clip.h"
 #include <cmath>
 extern "C" {
@@ -19,10 +20,10 @@ struct ClipWriter::Impl {
     AVStream* stream = nullptr;
     std::int64_t last = -1;
     std::int64_t usual = 0; // duration of a frame, in the stream's time base
-    bool header = false, finished = false;
+    bool header = false;
+    std::optional<PendingFile> file; // removed again unless it is finished
 
     ~Impl() {
-        if (header && !finished) av_write_trailer(format);
         if (format && format->pb) avio_closep(&format->pb);
         avcodec_free_context(&codec);
         av_frame_free(&frame);
@@ -31,10 +32,13 @@ struct ClipWriter::Impl {
         avformat_free_context(format);
     }
 
-    Result<bool> open(const std::filesystem::path& file, int w, int h, double fps, int quality, const std::string& name, int rotation) {
+    Result<bool> open(const std::filesystem::path& target, int w, int h, double fps, int quality, const std::string& name, int rotation) {
         av_log_set_level(AV_LOG_QUIET);
-        if (avformat_alloc_output_context2(&format, nullptr, nullptr, file.string().c_str()) < 0)
-            avformat_alloc_output_context2(&format, nullptr, "mp4", file.string().c_str());
+        file.emplace(target);
+        const std::string path = file->path().string();
+        if (avformat_alloc_output_context2(&format, nullptr, nullptr, path.c_str()) < 0)
+            avformat_alloc_output_context2(&format, nullptr, "mp4", path.c_str());
+        if (format) format->flags |= AVFMT_FLAG_BITEXACT; // no name of a program, no time of writing
         const AVCodec* encoder = avcodec_find_encoder_by_name(name.c_str());
         if (!format || !encoder) return fail(Code::write_failed, "no encoder " + name);
         codec = avcodec_alloc_context3(encoder);
@@ -57,6 +61,7 @@ struct ClipWriter::Impl {
             codec->flags |= AV_CODEC_FLAG_QSCALE;
             codec->global_quality = 4 * FF_QP2LAMBDA;
         }
+        codec->flags |= AV_CODEC_FLAG_BITEXACT;
         if ((format->oformat->flags & AVFMT_GLOBALHEADER) != 0) codec->flags |= AV_CODEC_FLAG_GLOBAL_HEADER;
         if (avcodec_open2(codec, encoder, nullptr) < 0) return fail(Code::write_failed, "encoder " + name);
         stream = avformat_new_stream(format, nullptr);
@@ -66,12 +71,12 @@ struct ClipWriter::Impl {
             auto* m = reinterpret_cast<std::int32_t*>(av_stream_new_side_data(stream, AV_PKT_DATA_DISPLAYMATRIX, 36));
             if (m) av_display_rotation_set(m, rotation);
         }
-        if (avio_open(&format->pb, file.string().c_str(), AVIO_FLAG_WRITE) < 0) return fail(Code::write_failed, file.string());
+        if (avio_open(&format->pb, path.c_str(), AVIO_FLAG_WRITE) < 0) return fail(Code::write_failed, target.string());
         AVDictionary* opts = nullptr;
         av_dict_set(&opts, "movflags", "+faststart", 0);
         const int rc = avformat_write_header(format, &opts);
         av_dict_free(&opts);
-        if (rc < 0) return fail(Code::write_failed, file.string());
+        if (rc < 0) return fail(Code::write_failed, target.string());
         header = true;
         usual = std::llround(1 / fps / av_q2d(stream->time_base));
         frame = av_frame_alloc();
@@ -90,7 +95,8 @@ struct ClipWriter::Impl {
             av_packet_rescale_ts(packet, codec->time_base, stream->time_base);
             packet->stream_index = stream->index;
             packet->duration = usual; // without it the last frame lasts no time and players leave it out
-            if (av_interleaved_write_frame(format, packet) < 0) return fail(Code::write_failed, "disk");
+            if (av_interleaved_write_frame(format, packet) < 0 || format->pb->error != 0)
+                return fail(Code::write_failed, file->path().string());
         }
         return true;
     }
@@ -126,9 +132,10 @@ Result<bool> ClipWriter::finish() {
     auto& i = *impl_;
     avcodec_send_frame(i.codec, nullptr);
     auto ok = i.drain();
-    i.finished = true;
-    if (av_write_trailer(i.format) < 0) return fail(Code::write_failed, "disk");
-    return ok;
+    if (!ok) return ok;
+    if (av_write_trailer(i.format) < 0 || i.format->pb->error != 0 || avio_closep(&i.format->pb) < 0)
+        return fail(Code::write_failed, i.file->path().string());
+    return i.file->commit();
 }
 
 } // namespace bevel

@@ -68,10 +68,25 @@ Result<TrackResult> track_clip(const std::filesystem::path& file, const TrackOpt
     out.track.height = out.clip.height;
     std::vector<std::pair<Picture, std::optional<BodyPx>>> kept; // a few frames to look for the room's upright edges
     const auto started = std::chrono::steady_clock::now();
+    const std::size_t first = options.so_far && options.so_far->frames() == n && options.done < n ? options.done : 0;
+    for (std::size_t i = 0; i < first; ++i) {
+        out.track.px[i] = options.so_far->px[i];
+        if (kept.size() < 5 && i >= kept.size() * n / 5)
+            if (auto frame = reader->frame(i)) kept.emplace_back(*frame, out.track.px[i]);
+    }
+    std::size_t done = first;
+    auto saved = started;
+    auto checkpoint = [&] {
+        if (!options.checkpoint || done == first) return;
+        out.track.model = model_name(options.model);
+        out.track.model_version = BodyFinder::version;
+        options.checkpoint(out.track, done);
+        saved = std::chrono::steady_clock::now();
+    };
     Pipe pipe;
     {
         std::jthread decoder([&] {
-            for (std::size_t i = 0; i < n && !stop.stop_requested(); ++i) {
+            for (std::size_t i = first; i < n && !stop.stop_requested(); ++i) {
                 auto frame = reader->frame(i);
                 if (!pipe.push(i, frame ? *frame : nullptr)) break;
             }
@@ -85,14 +100,19 @@ Result<TrackResult> track_clip(const std::filesystem::path& file, const TrackOpt
             else
                 ++out.unreadable;
             if (picture && kept.size() < 5 && i >= kept.size() * n / 5) kept.emplace_back(picture, out.track.px[i]);
-            if (options.progress) options.progress(i + 1, n, out.track.px[i]);
+            done = i + 1;
+            if (options.progress) options.progress(done, n, out.track.px[i]);
+            if (std::chrono::duration<double>(std::chrono::steady_clock::now() - saved).count() >= options.checkpoint_s) checkpoint();
         }
         pipe.close();
     }
-    if (stop.stop_requested()) return fail(Code::cancelled, "");
+    if (stop.stop_requested()) {
+        checkpoint();
+        return fail(Code::cancelled, "");
+    }
     out.clip.damaged = reader->info().damaged;
     const double took = std::chrono::duration<double>(std::chrono::steady_clock::now() - started).count();
-    out.frames_per_s = took > 0 ? static_cast<double>(n) / took : 0;
+    out.frames_per_s = took > 0 ? static_cast<double>(n - first) / took : 0;
     if (std::none_of(out.track.px.begin(), out.track.px.end(), [](const auto& f) { return f.has_value(); }))
         return fail(Code::cannot_judge, "no_body");
     out.track.vertical = room_vertical(kept);

@@ -11,6 +11,12 @@ struct TrackOptions {
     std::filesystem::path model_dir;
     Model model = Model::full;
     std::optional<Vec2> person; // pixel on the person to follow, when several are in view
+    /// A run that was broken off goes on where it was: points of its first `done` frames.
+    std::optional<Track> so_far;
+    std::size_t done = 0;
+    /// Called from the working thread about every `checkpoint_s` seconds and when it is stopped, with what was found so far.
+    std::function<void(const Track& so_far, std::size_t done)> checkpoint;
+    double checkpoint_s = 10;
     /// Called from the working thread after each frame with what was found there.
     std::function<void(std::size_t done, std::size_t total, const std::optional<BodyPx>&)> progress;
 };

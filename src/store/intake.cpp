@@ -21,20 +21,27 @@ ClipQuality quality_of(const Track& track, const Review* review) {
 } // namespace
 
 Result<Clip> keep_found(Library& library, Clip clip, const Found& found) {
-    if (found.track) {
-        if (auto ok = library.save_track(clip.id, *found.track); !ok) return tl::unexpected(ok.error());
-        clip.quality = quality_of(*found.track, found.review);
-        if (auto ok = library.save_quality(clip.id, *clip.quality); !ok) return tl::unexpected(ok.error());
-    }
-    if (found.review) {
-        const Motion& m = found.review->motion;
-        if (m.has_x && m.neutral.source == NeutralSource::quiet_second)
-            if (auto ok = library.set_shoulder_width(clip.person, m.neutral.shoulder_width); !ok) return tl::unexpected(ok.error());
-    }
-    if (found.review && clip.view.empty()) clip.view = view_name(found.review->motion.view);
-    clip.state = found.review ? ClipState::tracked : ClipState::failed;
-    clip.problem = found.review ? std::string() : problem_of(found.error);
-    if (auto ok = library.update_clip(clip); !ok) return tl::unexpected(ok.error());
+    auto ok = library.together([&]() -> Result<bool> {
+        if (found.track) {
+            if (auto done = library.save_track(clip.id, *found.track); !done) return done;
+            clip.quality = quality_of(*found.track, found.review);
+            if (auto done = library.save_quality(clip.id, *clip.quality); !done) return done;
+            if (auto done = library.forget_unfinished(clip.id); !done) return done;
+        }
+        if (found.review) {
+            const Motion& m = found.review->motion;
+            if (m.has_x && m.neutral.source == NeutralSource::quiet_second)
+                if (auto done = library.set_shoulder_width(clip.person, m.neutral.shoulder_width); !done) return done;
+        }
+        if (found.review && clip.view.empty()) {
+            clip.view = view_name(found.review->motion.view);
+            if (auto done = library.set_clip_facts(clip); !done) return done;
+        }
+        clip.state = found.review ? ClipState::tracked : ClipState::failed;
+        clip.problem = found.review ? std::string() : problem_of(found.error);
+        return library.set_clip_state(clip.id, clip.state, clip.problem);
+    });
+    if (!ok) return tl::unexpected(ok.error());
     return clip;
 }
 

@@ -1,12 +1,17 @@
 #include "store/library.h"
+#include "core/files.h"
+#include "store/query.h"
+#include <fcntl.h>
+#include <nettle/sha2.h>
 #include <nlohmann/json.hpp>
-#include <sqlite3.h>
+#include <sys/file.h>
+#include <unistd.h>
 
 namespace bevel {
 namespace {
 
 namespace fs = std::filesystem;
-constexpr int newest = 7;
+constexpr int newest = 8;
 
 /// Steps from one version of the library to the next; never edited once released, only added to.
 const std::array<const char*, newest> steps{
@@ -39,85 +44,31 @@ const std::array<const char*, newest> steps{
     "NOT NULL, low REAL, high REAL, off INTEGER NOT NULL DEFAULT 0, reason TEXT NOT NULL, from_day TEXT NOT NULL DEFAULT '', until_day "
     "TEXT NOT NULL DEFAULT '', CHECK((person IS NULL) <> (clip IS NULL)));"
     "CREATE INDEX agreement_person ON agreement(person);",
-};
-
-class Query {
-public:
-    Query(sqlite3* db, const char* sql) : db_(db) { ok_ = sqlite3_prepare_v2(db, sql, -1, &s_, nullptr) == SQLITE_OK; }
-    Query(const Query&) = delete;
-    Query& operator=(const Query&) = delete;
-    ~Query() { sqlite3_finalize(s_); }
-    Query& bind(const std::string& v) {
-        if (ok_) ok_ = sqlite3_bind_text(s_, ++n_, v.data(), static_cast<int>(v.size()), SQLITE_TRANSIENT) == SQLITE_OK;
-        return *this;
-    }
-    Query& bind(std::int64_t v) {
-        if (ok_) ok_ = sqlite3_bind_int64(s_, ++n_, v) == SQLITE_OK;
-        return *this;
-    }
-    Query& bind(double v) {
-        if (ok_) ok_ = sqlite3_bind_double(s_, ++n_, v) == SQLITE_OK;
-        return *this;
-    }
-    Query& bind(const std::optional<double>& v) {
-        if (v) return bind(*v);
-        if (ok_) ok_ = sqlite3_bind_null(s_, ++n_) == SQLITE_OK;
-        return *this;
-    }
-    /// A reference to another row; 0 is none.
-    Query& reference(std::int64_t id) {
-        if (id != 0) return bind(id);
-        if (ok_) ok_ = sqlite3_bind_null(s_, ++n_) == SQLITE_OK;
-        return *this;
-    }
-    Query& blob(const std::string& v) {
-        if (ok_) ok_ = sqlite3_bind_blob64(s_, ++n_, v.data(), v.size(), SQLITE_TRANSIENT) == SQLITE_OK;
-        return *this;
-    }
-    bool row() {
-        if (!ok_) return false;
-        const int rc = sqlite3_step(s_);
-        if (rc == SQLITE_ROW) return true;
-        ok_ = rc == SQLITE_DONE;
-        return false;
-    }
-    Result<bool> run() {
-        row();
-        return end();
-    }
-    Result<bool> end() const {
-        if (ok_) return true;
-        return fail(Code::write_failed, sqlite3_errmsg(db_));
-    }
-    std::int64_t integer(int c) const { return sqlite3_column_int64(s_, c); }
-    bool absent(int c) const { return sqlite3_column_type(s_, c) == SQLITE_NULL; }
-    double real(int c) const { return sqlite3_column_double(s_, c); }
-    std::optional<double> maybe_real(int c) const { return absent(c) ? std::nullopt : std::optional(real(c)); }
-    std::string text(int c) const {
-        const auto* t = reinterpret_cast<const char*>(sqlite3_column_text(s_, c));
-        return t ? std::string(t, static_cast<std::size_t>(sqlite3_column_bytes(s_, c))) : std::string();
-    }
-    std::string bytes(int c) const {
-        const auto* b = static_cast<const char*>(sqlite3_column_blob(s_, c));
-        return b ? std::string(b, static_cast<std::size_t>(sqlite3_column_bytes(s_, c))) : std::string();
-    }
-
-private:
-    sqlite3* db_;
-    sqlite3_stmt* s_ = nullptr;
-    int n_ = 0;
-    bool ok_ = false;
+    // 8: heights with their dates, hashes of clips, letters as they were sent (never changed), bodies half found, files on the way in or
+    // out, backups that were made
+    "CREATE TABLE height(person INTEGER NOT NULL REFERENCES person(id), day TEXT NOT NULL, stature_m REAL NOT NULL, PRIMARY KEY(person, "
+    "day));"
+    "INSERT INTO height SELECT id, '', stature_m FROM person;"
+    "ALTER TABLE clip ADD COLUMN hash TEXT NOT NULL DEFAULT '';"
+    "CREATE TABLE sent(id INTEGER PRIMARY KEY, person INTEGER NOT NULL REFERENCES person(id), clip INTEGER REFERENCES clip(id), sent_at "
+    "TEXT NOT NULL, kind TEXT NOT NULL, name TEXT NOT NULL, hidden INTEGER NOT NULL, body TEXT NOT NULL, file BLOB NOT NULL);"
+    "CREATE TRIGGER sent_stays BEFORE UPDATE OF person, sent_at, kind, name, hidden, body, file ON sent BEGIN SELECT RAISE(ABORT, 'what "
+    "was sent is not changed'); END;"
+    "CREATE TABLE unfinished(clip INTEGER PRIMARY KEY REFERENCES clip(id), done INTEGER NOT NULL, points BLOB NOT NULL);"
+    "CREATE TABLE leftover(file TEXT PRIMARY KEY);"
+    "CREATE TABLE backup(file TEXT PRIMARY KEY, made_on TEXT NOT NULL);",
 };
 
 constexpr const char* clip_columns = "SELECT id, person, file, movement, school, view, filmed_on, arrived_on, state, problem, found, "
-                                     "frames_per_s, vertical_seen, neutral_seen, mirrored "
+                                     "frames_per_s, vertical_seen, neutral_seen, mirrored, hash "
                                      "FROM clip LEFT JOIN quality ON quality.clip = clip.id ";
 
 Clip clip_of(const Query& q) {
     Clip c{q.integer(0), q.integer(1), q.text(2),
            q.text(3),    q.text(4),    q.text(5),
            q.text(6),    q.text(7),    static_cast<ClipState>(std::clamp<std::int64_t>(q.integer(8), 0, 3)),
-           q.text(9),    std::nullopt, false};
+           q.text(9),    std::nullopt, false,
+           q.text(15)};
     c.mirrored = q.integer(14) != 0;
     if (!q.absent(10)) c.quality = ClipQuality{q.real(10), q.real(11), q.integer(12) != 0, q.integer(13) != 0};
     return c;
@@ -133,34 +84,78 @@ std::string_view state_name(ClipState s) {
 int Library::schema_version() {
     return newest;
 }
-Library::Library(Library&& o) noexcept : db_(std::exchange(o.db_, nullptr)), folder_(std::move(o.folder_)) {}
+Library::Library(sqlite3* db, fs::path folder) : db_(db), folder_(std::move(folder)), mutex_(std::make_unique<std::recursive_mutex>()) {}
+Library::Library(Library&& o) noexcept
+    : db_(std::exchange(o.db_, nullptr)), folder_(std::move(o.folder_)), mutex_(std::move(o.mutex_)), lock_(std::exchange(o.lock_, -1)),
+      read_only_(o.read_only_), depth_(o.depth_) {}
 Library& Library::operator=(Library&& o) noexcept {
     std::swap(db_, o.db_);
     std::swap(folder_, o.folder_);
+    std::swap(mutex_, o.mutex_);
+    std::swap(lock_, o.lock_);
+    std::swap(read_only_, o.read_only_);
     return *this;
 }
 Library::~Library() {
     sqlite3_close(db_);
+    if (lock_ >= 0) ::close(lock_);
 }
 
 Result<Library> Library::open(const fs::path& folder) {
     std::error_code ec;
     fs::create_directories(folder / "clips", ec);
     if (ec) return fail(Code::cannot_open, folder.string());
-    sqlite3* db = nullptr;
     const auto file = folder / "library.sqlite";
-    const int rc = sqlite3_open_v2(file.string().c_str(), &db, SQLITE_OPEN_READWRITE | SQLITE_OPEN_CREATE | SQLITE_OPEN_FULLMUTEX, nullptr);
-    Library lib(db, folder);
+    Library lib(nullptr, folder);
+    // One owner: the lock goes with the process, however it ends.
+    lib.lock_ = ::open((folder / "library.lock").c_str(), O_RDWR | O_CREAT | O_CLOEXEC, 0600);
+    if (lib.lock_ < 0) {
+        lib.read_only_ = true; // a folder that cannot be written to
+    } else if (::flock(lib.lock_, LOCK_EX | LOCK_NB) != 0) {
+        return fail(Code::in_use, folder.string());
+    }
+    if (!lib.read_only_ && fs::exists(file, ec)) {
+        // Made by a newer Bevel: looked at, never written to.
+        sqlite3* look = nullptr;
+        if (sqlite3_open_v2(file.string().c_str(), &look, SQLITE_OPEN_READONLY, nullptr) == SQLITE_OK) {
+            Query version(look, "PRAGMA user_version");
+            lib.read_only_ = version.row() && version.integer(0) > newest;
+        }
+        sqlite3_close(look);
+    }
+    const int how = lib.read_only_ ? SQLITE_OPEN_READONLY : SQLITE_OPEN_READWRITE | SQLITE_OPEN_CREATE;
+    const int rc = sqlite3_open_v2(file.string().c_str(), &lib.db_, how | SQLITE_OPEN_FULLMUTEX, nullptr);
     if (rc != SQLITE_OK) return fail(Code::cannot_open, file.string());
-    sqlite3_busy_timeout(db, 5000);
-    sqlite3_limit(db, SQLITE_LIMIT_LENGTH, 256 << 20);
-    for (const char* pragma : {"PRAGMA journal_mode=WAL", "PRAGMA synchronous=FULL", "PRAGMA foreign_keys=ON"}) {
-        Query q(db, pragma);
+    sqlite3_busy_timeout(lib.db_, 5000);
+    sqlite3_limit(lib.db_, SQLITE_LIMIT_LENGTH, 256 << 20);
+    if (lib.read_only_) {
+        Query check(lib.db_, "SELECT count(*) FROM person");
+        if (!check.row()) return fail(Code::unreadable, file.string());
+        return lib;
+    }
+    for (const char* pragma : {"PRAGMA journal_mode=WAL", "PRAGMA synchronous=FULL", "PRAGMA foreign_keys=ON", "PRAGMA secure_delete=ON"}) {
+        Query q(lib.db_, pragma);
         q.row();
         if (!q.end()) return fail(Code::unreadable, file.string());
     }
     if (auto ok = lib.migrate(); !ok) return tl::unexpected(ok.error());
+    lib.clean_up();
     return lib;
+}
+
+Result<bool> Library::together(const std::function<Result<bool>()>& work) {
+    const std::lock_guard lock(*mutex_);
+    if (depth_ > 0) return work(); // part of a larger whole
+    if (read_only_) return fail(Code::write_failed, "read_only");
+    auto run = [&](const char* sql) { return sqlite3_exec(db_, sql, nullptr, nullptr, nullptr) == SQLITE_OK; };
+    if (!run("BEGIN IMMEDIATE")) return fail(Code::write_failed, sqlite3_errmsg(db_));
+    ++depth_;
+    auto ok = work();
+    --depth_;
+    if (ok && run("COMMIT")) return true;
+    if (ok) ok = fail(Code::write_failed, sqlite3_errmsg(db_));
+    run("ROLLBACK");
+    return ok;
 }
 
 Result<bool> Library::migrate() {
@@ -172,7 +167,7 @@ Result<bool> Library::migrate() {
         Query check(db_, "PRAGMA quick_check(1)");
         if (!check.row() || check.text(0) != "ok") return fail(Code::unreadable, (folder_ / "library.sqlite").string());
     }
-    if (version > newest || version < 0) return fail(Code::unreadable, "made by a newer version of Bevel");
+    if (version > newest || version < 0) return fail(Code::unreadable, (folder_ / "library.sqlite").string());
     if (version > 0 && version < newest)
         if (auto ok = back_up(static_cast<int>(version)); !ok) return ok;
     for (; version < newest; ++version) {
@@ -213,29 +208,71 @@ bool Library::renew_tracks() {
     return true;
 }
 
-Result<std::int64_t> Library::add_person(const Person& p) {
+Result<std::int64_t> Library::add_person(const Person& p, const std::string& day) {
     if (p.name.empty()) return fail(Code::bad_value, "name");
-    Query q(db_, "INSERT INTO person(name, stature_m, notes) VALUES(?,?,?)");
-    if (auto ok = q.bind(p.name).bind(p.stature_m).bind(p.notes).run(); !ok) return tl::unexpected(ok.error());
-    return sqlite3_last_insert_rowid(db_);
+    std::int64_t id = 0;
+    auto ok = together([&]() -> Result<bool> {
+        Query q(db_, "INSERT INTO person(name, stature_m, notes) VALUES(?,?,?)");
+        if (auto done = q.bind(p.name).bind(p.stature_m).bind(p.notes).run(); !done) return done;
+        id = sqlite3_last_insert_rowid(db_);
+        Query h(db_, "INSERT INTO height(person, day, stature_m) VALUES(?,?,?)");
+        return h.bind(id).bind(day).bind(p.stature_m).run();
+    });
+    if (!ok) return tl::unexpected(ok.error());
+    return id;
 }
 
 Result<bool> Library::update_person(const Person& p) {
-    Query q(db_, "UPDATE person SET name=?, stature_m=?, notes=? WHERE id=?");
-    return q.bind(p.name).bind(p.stature_m).bind(p.notes).bind(p.id).run();
+    return write([&] {
+        Query q(db_, "UPDATE person SET name=?, notes=? WHERE id=?");
+        return q.bind(p.name).bind(p.notes).bind(p.id).run();
+    });
+}
+
+Result<bool> Library::set_height(std::int64_t person, const std::string& day, double metres) {
+    return together([&]() -> Result<bool> {
+        Query q(db_, "INSERT INTO height(person, day, stature_m) VALUES(?,?,?) ON CONFLICT(person, day) DO UPDATE SET "
+                     "stature_m=excluded.stature_m");
+        if (auto ok = q.bind(person).bind(day).bind(metres).run(); !ok) return ok;
+        Query last(db_, "UPDATE person SET stature_m=(SELECT stature_m FROM height WHERE person=?1 ORDER BY day DESC LIMIT 1) WHERE id=?1");
+        return last.bind(person).run();
+    });
+}
+
+Result<double> Library::height_at(std::int64_t person, const std::string& day) const {
+    const std::lock_guard lock(*mutex_);
+    if (!has_heights()) {
+        Query q(db_, "SELECT stature_m FROM person WHERE id=?");
+        q.bind(person);
+        return q.row() ? Result<double>(q.real(0)) : fail(Code::not_found, "person");
+    }
+    // The last one up to that day; before the first, the first.
+    Query q(db_, "SELECT stature_m FROM height WHERE person=?1 ORDER BY day<=?2 DESC, CASE WHEN day<=?2 THEN day END DESC, day LIMIT 1");
+    q.bind(person).bind(day);
+    return q.row() ? Result<double>(q.real(0)) : fail(Code::not_found, "person");
+}
+
+bool Library::has_heights() const {
+    Query q(db_, "SELECT 1 FROM sqlite_master WHERE name='height'");
+    return q.row();
 }
 
 Result<bool> Library::save_quality(std::int64_t clip, const ClipQuality& c) {
-    Query q(db_, "INSERT OR REPLACE INTO quality(clip, found, frames_per_s, vertical_seen, neutral_seen) VALUES(?,?,?,?,?)");
-    return q.bind(clip).bind(c.found).bind(c.frames_per_s).bind(std::int64_t{c.vertical_seen}).bind(std::int64_t{c.neutral_seen}).run();
+    return write([&] {
+        Query q(db_, "INSERT OR REPLACE INTO quality(clip, found, frames_per_s, vertical_seen, neutral_seen) VALUES(?,?,?,?,?)");
+        return q.bind(clip).bind(c.found).bind(c.frames_per_s).bind(std::int64_t{c.vertical_seen}).bind(std::int64_t{c.neutral_seen}).run();
+    });
 }
 
 Result<bool> Library::set_shoulder_width(std::int64_t person, double metres) {
-    Query q(db_, "UPDATE person SET shoulder_width_m=? WHERE id=?");
-    return q.bind(metres).bind(person).run();
+    return write([&] {
+        Query q(db_, "UPDATE person SET shoulder_width_m=? WHERE id=?");
+        return q.bind(metres).bind(person).run();
+    });
 }
 
 Result<std::vector<Person>> Library::people() const {
+    const std::lock_guard lock(*mutex_);
     Query q(db_, "SELECT id, name, stature_m, notes, shoulder_width_m FROM person ORDER BY name COLLATE NOCASE");
     std::vector<Person> out;
     while (q.row()) out.push_back({q.integer(0), q.text(1), q.real(2), q.text(3), q.real(4)});
@@ -243,50 +280,138 @@ Result<std::vector<Person>> Library::people() const {
     return out;
 }
 
-Result<std::int64_t> Library::add_clip(const Clip& c, const fs::path& source) {
-    std::error_code ec;
-    // A name of its own: never writes over another clip.
-    fs::path target;
-    for (int n = 0; n < 100000; ++n) {
-        const std::string stem = source.stem().string() + (n == 0 ? "" : "-" + std::to_string(n + 1));
-        target = folder_ / "clips" / (stem + source.extension().string());
-        if (!fs::exists(target, ec)) break;
+namespace {
+
+/// SHA-256 of a file as hexadecimal digits; empty when it cannot be read.
+std::string hash_of(const fs::path& file) {
+    const int fd = ::open(file.c_str(), O_RDONLY | O_CLOEXEC);
+    if (fd < 0) return {};
+    sha256_ctx ctx;
+    sha256_init(&ctx);
+    std::vector<std::uint8_t> piece(1U << 18U);
+    ssize_t n = 0;
+    while ((n = ::read(fd, piece.data(), piece.size())) > 0) sha256_update(&ctx, static_cast<std::size_t>(n), piece.data());
+    ::close(fd);
+    if (n < 0) return {};
+    std::array<std::uint8_t, SHA256_DIGEST_SIZE> sum{};
+    sha256_digest(&ctx, sum.size(), sum.data());
+    std::string out;
+    for (const auto b : sum) {
+        constexpr const char* digits = "0123456789abcdef";
+        out += digits[b >> 4U];
+        out += digits[b & 15U];
     }
-    const fs::path part = target.string() + ".part";
-    if (!fs::copy_file(source, part, fs::copy_options::overwrite_existing, ec)) return fail(Code::cannot_open, source.string());
-    fs::rename(part, target, ec);
-    if (ec) return fail(Code::write_failed, target.string());
-    Query q(db_, "INSERT INTO clip(person, file, movement, school, view, filmed_on, arrived_on, state, problem, mirrored) "
-                 "VALUES(?,?,?,?,?,?,?,?,?,?)");
-    q.bind(c.person)
-        .bind("clips/" + target.filename().string())
-        .bind(c.movement)
-        .bind(c.school)
-        .bind(c.view)
-        .bind(c.filmed_on)
-        .bind(c.arrived_on);
-    if (auto ok = q.bind(static_cast<std::int64_t>(c.state)).bind(c.problem).bind(std::int64_t{c.mirrored}).run(); !ok) {
-        fs::remove(target, ec);
-        return tl::unexpected(ok.error());
-    }
-    return sqlite3_last_insert_rowid(db_);
+    return out;
 }
 
-Result<bool> Library::update_clip(const Clip& c) {
-    Query q(db_, "UPDATE clip SET person=?, movement=?, school=?, view=?, filmed_on=?, state=?, problem=?, mirrored=? WHERE id=?");
-    return q.bind(c.person)
-        .bind(c.movement)
-        .bind(c.school)
-        .bind(c.view)
-        .bind(c.filmed_on)
-        .bind(static_cast<std::int64_t>(c.state))
-        .bind(c.problem)
-        .bind(std::int64_t{c.mirrored})
-        .bind(c.id)
-        .run();
+} // namespace
+
+Result<std::string> Library::copy_in(const fs::path& source, const std::stop_token& stop, const std::function<void(double)>& progress) {
+    std::error_code ec;
+    std::string name;
+    {
+        // A name of its own: never writes over another clip, nor over one that is on its way.
+        const std::lock_guard lock(*mutex_);
+        for (int n = 0; n < 100000; ++n) {
+            name = "clips/" + source.stem().string() + (n == 0 ? "" : "-" + std::to_string(n + 1)) + source.extension().string();
+            Query taken(db_, "SELECT 1 FROM leftover WHERE file=?");
+            taken.bind(name);
+            if (!taken.row() && !fs::exists(folder_ / name, ec)) break;
+        }
+        if (auto ok = write([&] {
+                Query q(db_, "INSERT INTO leftover(file) VALUES(?)");
+                return q.bind(name).run();
+            });
+            !ok)
+            return tl::unexpected(ok.error());
+    }
+    if (auto ok = copy_whole(source, folder_ / name, stop, progress); !ok) {
+        (void)write([&] {
+            Query q(db_, "DELETE FROM leftover WHERE file=?");
+            return q.bind(name).run();
+        });
+        return tl::unexpected(ok.error());
+    }
+    return name;
+}
+
+Result<std::int64_t> Library::add_clip(const Clip& c, const fs::path& source, const std::stop_token& stop,
+                                       const std::function<void(double)>& progress) {
+    const auto name = copy_in(source, stop, progress);
+    if (!name) return tl::unexpected(name.error());
+    const std::string hash = hash_of(folder_ / *name);
+    std::int64_t id = 0;
+    auto ok = together([&]() -> Result<bool> {
+        Query q(db_, "INSERT INTO clip(person, file, movement, school, view, filmed_on, arrived_on, state, problem, mirrored, hash) "
+                     "VALUES(?,?,?,?,?,?,?,?,?,?,?)");
+        q.bind(c.person).bind(*name).bind(c.movement).bind(c.school).bind(c.view).bind(c.filmed_on).bind(c.arrived_on);
+        q.bind(static_cast<std::int64_t>(c.state)).bind(c.problem).bind(std::int64_t{c.mirrored}).bind(hash);
+        if (auto done = q.run(); !done) return done;
+        id = sqlite3_last_insert_rowid(db_);
+        Query kept(db_, "DELETE FROM leftover WHERE file=?");
+        return kept.bind(*name).run();
+    });
+    if (ok) return id;
+    std::error_code ec;
+    fs::remove(folder_ / *name, ec);
+    return tl::unexpected(ok.error());
+}
+
+Result<bool> Library::replace_file(std::int64_t clip, const fs::path& source) {
+    const auto now = this->clip(clip);
+    if (!now) return tl::unexpected(now.error());
+    const std::string hash = hash_of(source);
+    if (hash.empty()) return fail(Code::cannot_open, source.string());
+    if (!now->hash.empty() && now->hash != hash) return fail(Code::bad_value, "another_clip");
+    const auto name = copy_in(source, {}, {});
+    if (!name) return tl::unexpected(name.error());
+    return together([&]() -> Result<bool> {
+        Query q(db_, "UPDATE clip SET file=?, hash=? WHERE id=?");
+        if (auto ok = q.bind(*name).bind(hash).bind(clip).run(); !ok) return ok;
+        Query kept(db_, "DELETE FROM leftover WHERE file=?");
+        return kept.bind(*name).run();
+    });
+}
+
+Result<std::optional<Clip>> Library::same_file(const fs::path& source) const {
+    const std::string hash = hash_of(source);
+    if (hash.empty()) return fail(Code::cannot_open, source.string());
+    const std::lock_guard lock(*mutex_);
+    Query q(db_, (std::string(clip_columns) + "WHERE hash=?").c_str());
+    q.bind(hash);
+    if (!q.row()) return std::optional<Clip>();
+    return std::optional(clip_of(q));
+}
+
+fs::path Library::path_of(const Clip& c) const {
+    // Inside the library only, whatever the record says.
+    const fs::path file(c.file);
+    const bool inside = file.is_relative() && std::none_of(file.begin(), file.end(), [](const fs::path& p) { return p == ".."; });
+    return inside ? folder_ / file : folder_ / "clips" / file.filename();
+}
+
+bool Library::has_file(const Clip& c) const {
+    std::error_code ec;
+    return fs::is_regular_file(path_of(c), ec);
+}
+
+Result<bool> Library::set_clip_facts(const Clip& c) {
+    return write([&] {
+        Query q(db_, "UPDATE clip SET person=?, movement=?, school=?, view=?, filmed_on=?, mirrored=? WHERE id=?");
+        q.bind(c.person).bind(c.movement).bind(c.school).bind(c.view).bind(c.filmed_on);
+        return q.bind(std::int64_t{c.mirrored}).bind(c.id).run();
+    });
+}
+
+Result<bool> Library::set_clip_state(std::int64_t clip, ClipState state, const std::string& problem) {
+    return write([&] {
+        Query q(db_, "UPDATE clip SET state=?, problem=? WHERE id=?");
+        return q.bind(static_cast<std::int64_t>(state)).bind(problem).bind(clip).run();
+    });
 }
 
 Result<std::vector<Clip>> Library::clips() const {
+    const std::lock_guard lock(*mutex_);
     Query q(db_, (std::string(clip_columns) + "ORDER BY arrived_on DESC, id DESC").c_str());
     std::vector<Clip> out;
     while (q.row()) out.push_back(clip_of(q));
@@ -295,6 +420,7 @@ Result<std::vector<Clip>> Library::clips() const {
 }
 
 Result<Clip> Library::clip(std::int64_t id) const {
+    const std::lock_guard lock(*mutex_);
     Query q(db_, (std::string(clip_columns) + "WHERE id=?").c_str());
     q.bind(id);
     if (!q.row()) return fail(Code::not_found, "clip");
@@ -302,24 +428,62 @@ Result<Clip> Library::clip(std::int64_t id) const {
 }
 
 Result<bool> Library::save_track(std::int64_t clip, const Track& track) {
-    Query q(db_, "INSERT INTO track(clip, points) VALUES(?,?) ON CONFLICT(clip) DO UPDATE SET points=excluded.points");
-    return q.bind(clip).blob(pack_track(track)).run();
+    return write([&]() -> Result<bool> {
+        Query q(db_, "INSERT INTO track(clip, points) VALUES(?,?) ON CONFLICT(clip) DO UPDATE SET points=excluded.points");
+        return q.bind(clip).blob(pack_track(track)).run();
+    });
+}
+
+Result<bool> Library::save_unfinished(std::int64_t clip, const Track& so_far, std::size_t done) {
+    return write([&] {
+        Query q(db_, "INSERT OR REPLACE INTO unfinished(clip, done, points) VALUES(?,?,?)");
+        return q.bind(clip).bind(static_cast<std::int64_t>(done)).blob(pack_track(so_far)).run();
+    });
+}
+
+Result<std::optional<Unfinished>> Library::unfinished(std::int64_t clip) const {
+    const std::lock_guard lock(*mutex_);
+    Query q(db_, "SELECT done, points FROM unfinished WHERE clip=?");
+    q.bind(clip);
+    if (!q.row()) return std::optional<Unfinished>();
+    auto track = unpack_track(q.bytes(1));
+    if (!track || q.integer(0) < 0 || static_cast<std::size_t>(q.integer(0)) > track->frames()) return std::optional<Unfinished>();
+    return std::optional(Unfinished{std::move(*track), static_cast<std::size_t>(q.integer(0))});
+}
+
+Result<bool> Library::forget_unfinished(std::int64_t clip) {
+    return write([&] {
+        Query q(db_, "DELETE FROM unfinished WHERE clip=?");
+        return q.bind(clip).run();
+    });
 }
 
 Result<Track> Library::load_track(std::int64_t clip) const {
+    const std::lock_guard lock(*mutex_);
     Query q(db_, "SELECT points FROM track WHERE clip=?");
     q.bind(clip);
     if (!q.row()) return fail(Code::not_found, "track");
     return unpack_track(q.bytes(0));
 }
 
+Result<bool> Library::decide(std::int64_t clip, const Decision& d) {
+    return together([&]() -> Result<bool> {
+        if (auto ok = save_decision(clip, d); !ok) return ok;
+        return set_clip_state(clip, ClipState::reviewed, "");
+    });
+}
+
 Result<bool> Library::save_decision(std::int64_t clip, const Decision& d) {
-    Query q(db_, "INSERT INTO decision(clip, check_id, side, choice, wording, note) VALUES(?,?,?,?,?,?)"
-                 " ON CONFLICT(clip, check_id, side) DO UPDATE SET choice=excluded.choice, wording=excluded.wording, note=excluded.note");
-    return q.bind(clip).bind(d.check).bind(d.side).bind(static_cast<std::int64_t>(d.choice)).bind(d.wording).bind(d.note).run();
+    return write([&] {
+        Query q(db_,
+                "INSERT INTO decision(clip, check_id, side, choice, wording, note) VALUES(?,?,?,?,?,?)"
+                " ON CONFLICT(clip, check_id, side) DO UPDATE SET choice=excluded.choice, wording=excluded.wording, note=excluded.note");
+        return q.bind(clip).bind(d.check).bind(d.side).bind(static_cast<std::int64_t>(d.choice)).bind(d.wording).bind(d.note).run();
+    });
 }
 
 Result<std::vector<Decision>> Library::decisions(std::int64_t clip) const {
+    const std::lock_guard lock(*mutex_);
     Query q(db_, "SELECT check_id, side, choice, wording, note FROM decision WHERE clip=? ORDER BY check_id, side");
     q.bind(clip);
     std::vector<Decision> out;
@@ -334,6 +498,8 @@ Result<std::int64_t> Library::save_agreement(const Agreement& a) {
     if (a.check.empty() || (a.person == 0) == (a.clip == 0)) return fail(Code::bad_value, "check");
     if (!a.off && ((!a.low && !a.high) || (a.low && a.high && *a.low > *a.high))) return fail(Code::bad_value, "band");
     if (!a.from_day.empty() && !a.until_day.empty() && a.from_day > a.until_day) return fail(Code::bad_value, "days");
+    const std::lock_guard lock(*mutex_);
+    if (read_only_) return fail(Code::write_failed, "read_only");
     Query q(db_, a.id == 0 ? "INSERT INTO agreement(person, clip, check_id, low, high, off, reason, from_day, until_day) "
                              "VALUES(?,?,?,?,?,?,?,?,?)"
                            : "UPDATE agreement SET person=?, clip=?, check_id=?, low=?, high=?, off=?, reason=?, from_day=?, until_day=? "
@@ -353,8 +519,10 @@ Result<std::int64_t> Library::save_agreement(const Agreement& a) {
 }
 
 Result<bool> Library::remove_agreement(std::int64_t id) {
-    Query q(db_, "DELETE FROM agreement WHERE id=?");
-    return q.bind(id).run();
+    return write([&] {
+        Query q(db_, "DELETE FROM agreement WHERE id=?");
+        return q.bind(id).run();
+    });
 }
 
 namespace {
@@ -371,11 +539,13 @@ Result<std::vector<Agreement>> agreements_of(Query& q) {
 } // namespace
 
 Result<std::vector<Agreement>> Library::agreements(std::int64_t person) const {
+    const std::lock_guard lock(*mutex_);
     Query q(db_, (std::string(agreement_columns) + "WHERE person=? ORDER BY from_day, id").c_str());
     return agreements_of(q.bind(person));
 }
 
 Result<std::vector<Agreement>> Library::agreements_for(const Clip& clip) const {
+    const std::lock_guard lock(*mutex_);
     const std::string day = clip.filmed_on.empty() ? clip.arrived_on : clip.filmed_on;
     Query q(db_, (std::string(agreement_columns) + "WHERE clip=?1 OR (person=?2 AND from_day<=?3 AND (until_day='' OR until_day>=?3)) "
                                                    "ORDER BY clip IS NOT NULL, from_day, id")
@@ -383,67 +553,18 @@ Result<std::vector<Agreement>> Library::agreements_for(const Clip& clip) const {
     return agreements_of(q.bind(clip.id).bind(clip.person).bind(day));
 }
 
-Result<std::int64_t> Library::save_letter(const LetterRecord& l) {
-    const nlohmann::json body{{"praise", l.praise},
-                              {"checks", l.checks},
-                              {"opening", l.opening},
-                              {"closing", l.closing},
-                              {"hide_identity", l.hide_identity},
-                              {"signed_by", l.signed_by},
-                              {"place", l.place}};
-    Query q(db_, "INSERT INTO letter(clip, body, sent_on) VALUES(?,?,?) ON CONFLICT(clip) DO UPDATE SET body=excluded.body, "
-                 "sent_on=excluded.sent_on");
-    if (auto ok = q.bind(l.clip).bind(body.dump()).bind(l.sent_on).run(); !ok) return tl::unexpected(ok.error());
-    Query id(db_, "SELECT id FROM letter WHERE clip=?");
-    id.bind(l.clip);
-    return id.row() ? id.integer(0) : 0;
-}
-
-Result<std::vector<LetterRecord>> Library::letters(std::int64_t clip) const {
-    Query q(db_, "SELECT id, clip, body, sent_on FROM letter WHERE clip=? ORDER BY id");
-    q.bind(clip);
-    std::vector<LetterRecord> out;
-    while (q.row()) {
-        LetterRecord l;
-        l.id = q.integer(0);
-        l.clip = q.integer(1);
-        l.sent_on = q.text(3);
-        try {
-            const auto j = nlohmann::json::parse(q.text(2));
-            l.praise = j.value("praise", "");
-            l.checks = j.value("checks", std::vector<std::string>{});
-            l.opening = j.value("opening", "");
-            l.closing = j.value("closing", "");
-            l.hide_identity = j.value("hide_identity", false);
-            l.signed_by = j.value("signed_by", "");
-            l.place = j.value("place", "");
-        } catch (const nlohmann::json::exception&) {
-            return fail(Code::unreadable, "letter");
-        }
-        out.push_back(std::move(l));
-    }
-    if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
-    return out;
-}
-
 std::string Library::setting(const std::string& key) const {
+    const std::lock_guard lock(*mutex_);
     Query q(db_, "SELECT value FROM setting WHERE key=?");
     q.bind(key);
     return q.row() ? q.text(0) : std::string();
 }
 
 Result<bool> Library::set_setting(const std::string& key, const std::string& value) {
-    Query q(db_, "INSERT INTO setting(key, value) VALUES(?,?) ON CONFLICT(key) DO UPDATE SET value=excluded.value");
-    return q.bind(key).bind(value).run();
-}
-
-Result<bool> Library::compact() {
-    for (const char* sql : {"PRAGMA wal_checkpoint(TRUNCATE)", "VACUUM", "PRAGMA journal_mode=DELETE"}) {
-        Query q(db_, sql);
-        q.row();
-        if (auto ok = q.end(); !ok) return ok;
-    }
-    return true;
+    return write([&] {
+        Query q(db_, "INSERT INTO setting(key, value) VALUES(?,?) ON CONFLICT(key) DO UPDATE SET value=excluded.value");
+        return q.bind(key).bind(value).run();
+    });
 }
 
 } // namespace bevel

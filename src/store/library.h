@@ -4,7 +4,10 @@
 #include "core/result.h"
 #include <cstdint>
 #include <filesystem>
+#include <functional>
 #include <memory>
+#include <mutex>
+#include <stop_token>
 #include <string>
 #include <vector>
 
@@ -42,6 +45,13 @@ struct Clip {
     std::string problem;                // reason code when failed
     std::optional<ClipQuality> quality; // once the body was looked for
     bool mirrored = false;              // the picture shows left and right swapped
+    std::string hash;                   // SHA-256 of the file; empty for clips taken in before it was kept
+};
+
+/// A body that is being looked for: points of the first `done` frames.
+struct Unfinished {
+    Track track;
+    std::size_t done = 0;
 };
 
 enum class Choice { open, kept, set_aside };
@@ -70,39 +80,78 @@ struct LetterRecord {
     std::string praise;              // check id of the thing that went well
     std::vector<std::string> checks; // "check/side" of up to three corrections
     std::string opening, closing;    // free text
-    bool hide_identity = false;
+    bool hide_identity = false, hide_date = false;
     std::string signed_by, place; // as the letter goes out; kept as settings for the next one
     std::string sent_on;          // ISO date when exported, else empty
 };
 
+/// A letter as it went out. Kept as it is for good; only erasing its person takes it away.
+struct SentLetter {
+    std::int64_t id = 0, person = 0, clip = 0; // clip 0: deleted since
+    std::string sent_at;                       // ISO date and time
+    std::string kind;                          // "pdf", "html", "print", "clip"
+    std::string name;                          // of the file that was written
+    bool hidden = false;
+    std::string body; // JSON: texts, figures, frames of the pictures
+    std::string file; // the very bytes; empty in lists
+};
+
+/// What went with an erased person, and files that may still hold something of them.
+struct Erased {
+    int clips = 0, letters = 0;
+    std::vector<std::string> backups;
+};
+
+/// Any thread may call it. What belongs together is written in one transaction; each call is on the disk when it returns.
 class Library {
 public:
     /// Opens or makes the library in `folder`; brings an older one up to date, with a copy of what it was beside it
-    /// (library-version-N.sqlite). cannot_open, unreadable (damaged or newer than this
-    /// program).
+    /// (library-version-N.sqlite), and clears away what a killed run left. One made by a newer program, or in a folder that cannot be
+    /// written to, is opened for reading. in_use when another program has it; cannot_open, unreadable (damaged).
     static Result<Library> open(const std::filesystem::path& folder);
+    bool read_only() const { return read_only_; }
+    /// Runs `work` in one transaction: all of its writes or none.
+    Result<bool> together(const std::function<Result<bool>()>& work);
     Library(Library&&) noexcept;
     Library& operator=(Library&&) noexcept;
     ~Library();
     const std::filesystem::path& folder() const { return folder_; }
     static int schema_version();
 
-    Result<std::int64_t> add_person(const Person& p);
-    Result<bool> update_person(const Person& p); // name, height and notes
+    /// `day`: from when the height holds; "" from always.
+    Result<std::int64_t> add_person(const Person& p, const std::string& day = "");
+    Result<bool> update_person(const Person& p); // name and notes
+    Result<bool> set_height(std::int64_t person, const std::string& day, double metres);
+    Result<double> height_at(std::int64_t person, const std::string& day) const;
     Result<bool> set_shoulder_width(std::int64_t person, double metres);
     Result<std::vector<Person>> people() const;
 
-    /// Copies the file into the library and records it; the copy is whole before the record is made.
-    Result<std::int64_t> add_clip(const Clip& c, const std::filesystem::path& source);
-    Result<bool> update_clip(const Clip& c);
+    /// Copies the file into the library and records it; the copy is whole and synced before the record is made. Copying holds nothing up.
+    Result<std::int64_t> add_clip(const Clip& c, const std::filesystem::path& source, const std::stop_token& stop = {},
+                                  const std::function<void(double)>& progress = {});
+    Result<bool> set_clip_facts(const Clip& c); // person, movement, school, view, day, mirrored; nothing else is touched
+    Result<bool> set_clip_state(std::int64_t clip, ClipState state, const std::string& problem);
+    /// The clip that has the same bytes, if any.
+    Result<std::optional<Clip>> same_file(const std::filesystem::path& source) const;
+    /// A clip whose file was lost gets it back. bad_value "another_clip" when the bytes are not the same.
+    Result<bool> replace_file(std::int64_t clip, const std::filesystem::path& source);
+    bool has_file(const Clip& c) const;
+    Result<bool> delete_clip(std::int64_t id); // letters that were sent stay
+    Result<Erased> erase_person(std::int64_t id);
     Result<std::vector<Clip>> clips() const; // newest first
     Result<Clip> clip(std::int64_t id) const;
-    std::filesystem::path path_of(const Clip& c) const { return folder_ / c.file; }
+    std::filesystem::path path_of(const Clip& c) const; // always inside the library's folder
 
     Result<bool> save_quality(std::int64_t clip, const ClipQuality& quality);
     Result<bool> save_track(std::int64_t clip, const Track& track);
     Result<Track> load_track(std::int64_t clip) const;
 
+    Result<bool> save_unfinished(std::int64_t clip, const Track& so_far, std::size_t done);
+    Result<std::optional<Unfinished>> unfinished(std::int64_t clip) const; // none when it cannot be read
+    Result<bool> forget_unfinished(std::int64_t clip);
+
+    /// A decision, and with it the clip is reviewed.
+    Result<bool> decide(std::int64_t clip, const Decision& d);
     Result<bool> save_decision(std::int64_t clip, const Decision& d);
     Result<std::vector<Decision>> decisions(std::int64_t clip) const;
 
@@ -116,6 +165,15 @@ public:
     Result<std::int64_t> save_letter(const LetterRecord& l); // one letter a clip: replaces the earlier draft
     Result<std::vector<LetterRecord>> letters(std::int64_t clip) const;
 
+    Result<std::int64_t> keep_sent(const SentLetter& l);
+    Result<std::vector<SentLetter>> sent(std::int64_t person) const; // newest first, without the bytes
+    Result<std::string> sent_file(std::int64_t id) const;
+
+    /// The whole library as one file (a tar archive), and back into a folder that is empty or not there. bad_value "folder_not_empty".
+    Result<bool> back_up_to(const std::filesystem::path& file, const std::string& day, const std::stop_token& stop = {},
+                            const std::function<void(double)>& progress = {});
+    static Result<bool> restore(const std::filesystem::path& file, const std::filesystem::path& folder, const std::stop_token& stop = {});
+
     /// A setting, empty when it was never made: "signed_by", "place".
     std::string setting(const std::string& key) const;
     Result<bool> set_setting(const std::string& key, const std::string& value);
@@ -124,12 +182,27 @@ public:
     Result<bool> compact();
 
 private:
-    Library(sqlite3* db, std::filesystem::path folder) : db_(db), folder_(std::move(folder)) {}
+    Library(sqlite3* db, std::filesystem::path folder);
     Result<bool> migrate();
     Result<bool> back_up(int version);
     bool renew_tracks();
+    bool has_heights() const;
+    void clean_up();
+    Result<bool> remove_files(const std::vector<std::string>& files);
+    Result<std::string> copy_in(const std::filesystem::path& source, const std::stop_token& stop,
+                                const std::function<void(double)>& progress);
+    /// One write on its own; inside `together` a part of that.
+    template <class F> Result<bool> write(F work) {
+        const std::lock_guard lock(*mutex_);
+        if (read_only_) return fail(Code::write_failed, "read_only");
+        return work();
+    }
     sqlite3* db_ = nullptr;
     std::filesystem::path folder_;
+    std::unique_ptr<std::recursive_mutex> mutex_;
+    int lock_ = -1;
+    bool read_only_ = false;
+    int depth_ = 0;
 };
 
 /// A track as bytes (format 2, see track_blob.cpp). Reading knows format 1 too, is bounded and refuses what does not add up.

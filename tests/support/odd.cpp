@@ -117,7 +117,7 @@ struct ClearFault {
     const char *rule, *words;
 };
 constexpr std::array<ClearFault, 12> clear_faults{{
-    {"separate_the_clouds", "lean_forward=20", View::left, "S1", "Grow tall|Sit straight down|Rise from the crown"},
+    {"separate_the_clouds", "lean_forward=26", View::left, "S1", "Grow tall|Sit straight down|Rise from the crown"},
     {"separate_the_clouds", "lean_side.left=16", View::front, "S1", "You tip to your left"},
     {"separate_the_clouds", "head_forward=12", View::right, "S3", "ears back over the shoulders"},
     {"separate_the_clouds", "stance_narrow=0.6", View::front, "F1", "further apart"},
@@ -125,10 +125,10 @@ constexpr std::array<ClearFault, 12> clear_faults{{
     {"gaze_at_the_moon", "hurried_shift=0.75", View::front, "W4", "Take twice as long"},
     {"separate_the_clouds", "knee_in=20", View::front, "K1", "open"},
     {"gaze_at_the_moon", "shift_incomplete=0.35", View::front, "W3", "Pour the weight across"},
-    {"part_the_horses_mane", "knee_past_toe=22", View::left, "K2", "the knee stays behind the toes"},
-    {"part_the_horses_mane", "lean_forward=24", View::right, "S1", "Grow tall|Sit straight down|Rise from the crown"},
+    {"gaze_at_the_moon", "stance_narrow=0.6", View::front, "F1", "further apart"},
+    {"part_the_horses_mane", "lean_forward=30", View::right, "S1", "Grow tall|Sit straight down|Rise from the crown"},
     {"gaze_at_the_moon", "lean_side.right=16", View::front, "S1", "You tip to your right"},
-    {"separate_the_clouds", "knee_locked=12", View::right, "K3", "soft"},
+    {"separate_the_clouds", "stance_narrow=0.7", View::back, "F1", "further apart"},
 }};
 
 } // namespace
@@ -146,6 +146,9 @@ JudgedTake judged_take(int number) {
     const auto& f = clear_faults[static_cast<std::size_t>(number / 2) % clear_faults.size()];
     j.odd.movement = f.movement;
     t.phone.view = f.view;
+    // Filmed as asked: squarely, in a room whose upright edges show.
+    t.phone.turn_deg = std::clamp(t.phone.turn_deg, -10.0, 10.0);
+    t.phone.bare = false;
     s.faults.push_back(*sim::parse_fault(f.fault));
     j.rule = f.rule;
     j.words = f.words;
@@ -419,6 +422,44 @@ OddVerdict odd_verdict(std::uint64_t number, bool with_fault) {
         const bool same = f.direction == (wanted.high ? Direction::high : Direction::low);
         if (f.verdict == Verdict::outside) (same ? out.found : out.opposite) = true;
     }
+    return out;
+}
+
+OddVerdict judged_verdict(int number, const Track& raw) {
+    const JudgedTake j = judged_take(number);
+    OddVerdict out;
+    out.fault = j.rule;
+    const auto review = make_review(raw, kept_movement(j.odd.movement, "judged"), odd_options(j.odd));
+    if (!review) {
+        out.details.push_back(review.error().context);
+        return out;
+    }
+    out.reviewed = true;
+    auto told = [&](const Finding& f) {
+        char text[300];
+        std::snprintf(text, sizeof text, "%s %s %.3g +- %.2g in %.3g..%.3g at %.2f s: %s", f.rule.c_str(), f.check.c_str(), f.value,
+                      f.sigma, f.low.value_or(NAN), f.high.value_or(NAN), f.time_s, f.cue.c_str());
+        out.details.emplace_back(text);
+    };
+    for (const auto& f : (*review)->findings) {
+        if (f.verdict != Verdict::outside) continue;
+        if (j.rule.empty()) {
+            if (f.severity != Severity::safety && f.severity != Severity::ground && f.severity != Severity::timing) continue;
+            out.false_findings.push_back(f.check);
+            told(f);
+        } else if (f.rule == j.rule) {
+            std::string words = j.words;
+            for (std::size_t at = 0; at < words.size();) {
+                const auto end = std::min(words.find('|', at), words.size());
+                out.found = out.found || f.cue.find(words.substr(at, end - at)) != std::string::npos;
+                at = end + 1;
+            }
+            told(f);
+        }
+    }
+    if (!j.rule.empty() && !out.found)
+        for (const auto& f : (*review)->findings)
+            if (f.rule == j.rule) told(f);
     return out;
 }
 

@@ -54,6 +54,9 @@ struct OddVerdict {
 };
 OddVerdict odd_verdict(std::uint64_t number, bool with_fault);
 
+/// The same of a judged take through the picture, from its raw track; `found`: the rule that is broken is told in the right words.
+OddVerdict judged_verdict(int number, const Track& raw);
+
 double covered(const std::vector<Error>& e, double sigmas);
 double median_absolute(const std::vector<Error>& e);
 

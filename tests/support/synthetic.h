@@ -16,8 +16,8 @@ inline Movement movement(const std::string& id) {
 }
 
 /// A movement as it was when the kept takes were drawn; it does not change with the shipped one.
-inline Movement kept_movement(const std::string& id) {
-    auto m = load_movement(std::filesystem::path(BEVEL_SOURCE_DIR) / "tests/data/odd/movements" / (id + ".json"));
+inline Movement kept_movement(const std::string& id, const char* with = "odd") {
+    auto m = load_movement(std::filesystem::path(BEVEL_SOURCE_DIR) / "tests/data" / with / "movements" / (id + ".json"));
     return m ? *m : Movement{};
 }
 

@@ -182,12 +182,9 @@ void Picture::find_rests(const Camera& c) {
             while (t_.time_s[a] < t_.time_s[i] - 0.1) ++a;
             bool still = t_.px[i] && t_.px[a] && t_.px[b] && b > a;
             if (still) {
-                const double dt = t_.time_s[b] - t_.time_s[a], per = c.distance / c.focal.value;
-                for (const Point p : {left_ankle, left_heel, left_toe}) {
-                    // 9 cm/s, and what two points that rest may differ by for their own noise.
-                    const double most = std::hypot(0.09 * dt, 2 * (*t_.px[i])[on(s, p)].sigma * per);
-                    still = still && (at(*t_.px[b], on(s, p)) - at(*t_.px[a], on(s, p))).norm() * per < most;
-                }
+                const double dt = t_.time_s[b] - t_.time_s[a];
+                for (const Point p : {left_ankle, left_heel, left_toe})
+                    still = still && (at(*t_.px[b], on(s, p)) - at(*t_.px[a], on(s, p))).norm() / c.focal.value * c.distance < 0.09 * dt;
             }
             if (still)
                 run.push_back(i);

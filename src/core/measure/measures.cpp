@@ -233,11 +233,13 @@ void wander(const Motion& m, const std::vector<Body3>& own, Measures& out) {
         std::vector<Vec3> places; // where it stood, one after the other
         MeasureSeries drift = blank("foot.drift", s, m.frames(), Absent::foot_off),
                       knee = blank("knee.drift", s, m.frames(), Absent::foot_off);
-        std::optional<Vec3> set, knee_set; // place of the foot and own place of the knee when it was set down
-        // The middle of the first half second: a single frame has its noise, and the sole still settles.
+        std::size_t landed = 0;
+        bool is_set = false;
+        Vec3 set = Vec3::Zero(), knee_set = Vec3::Zero(); // place of the foot and own place of the knee when it was set down
+        // The middle of two thirds of a second: a single frame has its noise.
         auto middle_of_start = [&](std::size_t from, auto place) {
             std::array<Series, 3> v;
-            for (std::size_t q = from; q < m.frames() && m.time_s[q] - m.time_s[from] <= 0.5 && m.valid[q] &&
+            for (std::size_t q = from; q < m.frames() && m.time_s[q] - m.time_s[from] <= 0.67 && m.valid[q] &&
                                        out.contact[static_cast<std::size_t>(s)][q] == Contact::flat;
                  ++q)
                 for (std::size_t k = 0; k < 3; ++k) v[k].push_back(place(q)[static_cast<Eigen::Index>(k)]);
@@ -247,17 +249,21 @@ void wander(const Motion& m, const std::vector<Body3>& own, Measures& out) {
             if (!m.valid[f]) continue;
             const bool flat = out.contact[static_cast<std::size_t>(s)][f] == Contact::flat;
             if (!flat) {
-                set.reset();
+                is_set = false;
+                landed = f + 1;
                 continue;
             }
+            // A sole that has just come down settles for a moment.
+            if (landed > 0 && landed < m.frames() && m.time_s[f] - m.time_s[landed] < 0.33) continue;
             const Vec3 c = foot_centre(m.m[f], s), k = own[f][static_cast<std::size_t>(on(s, left_knee))];
-            if (!set) {
+            if (!is_set) {
+                is_set = true;
                 set = middle_of_start(f, [&](std::size_t q) { return foot_centre(m.m[q], s); });
                 knee_set = middle_of_start(f, [&](std::size_t q) { return own[q][static_cast<std::size_t>(on(s, left_knee))]; });
             }
             const auto& ps = m.sigma[f][static_cast<std::size_t>(on(s, left_heel))];
             const auto& ks = m.sigma[f][static_cast<std::size_t>(on(s, left_knee))];
-            Vec3 way = c - *set;
+            Vec3 way = c - set;
             way.y() = 0;
             double length = way.norm();
             if (m.from_pictures()) { // across the line of sight only
@@ -269,7 +275,7 @@ void wander(const Motion& m, const std::vector<Body3>& own, Measures& out) {
                 q.own = static_cast<float>(sigma);
                 return q;
             };
-            drift.samples[f] = sample(length / foot, 1.414 * ps.across / foot);
+            drift.samples[f] = sample(length / foot, 1.414 * std::hypot(ps.across, m.from_pictures() ? FootModel{}.creep_m : 0) / foot);
             // Against where it stood before the last step.
             if (places.empty() || (c - places.back()).cwiseProduct(Vec3(1, 0, 1)).norm() > 0.4 * foot) places.push_back(c);
             if (places.size() < 3 || m.from_pictures()) {
@@ -281,9 +287,9 @@ void wander(const Motion& m, const std::vector<Body3>& own, Measures& out) {
             const Absent turned = seen(m, f, Axis::sideways, *measure_info("knee.drift"));
             // A knee that moves forward looks as if it moved sideways, by the depth that is not told and by the error of the facing.
             const double slant = m.from_pictures() ? std::abs(std::sin(m.azimuth[f])) : 0;
-            const double sigma = std::hypot(1.414 * ks.across, slant * ks.depth, m.facing_sigma * (k.z() - knee_set->z()));
+            const double sigma = std::hypot(1.414 * ks.across, slant * ks.depth, m.facing_sigma * (k.z() - knee_set.z()));
             knee.samples[f] = turned == Absent::none
-                                  ? sample((k.x() - knee_set->x()) / m.neutral.shoulder_width, sigma / m.neutral.shoulder_width)
+                                  ? sample((k.x() - knee_set.x()) / m.neutral.shoulder_width, sigma / m.neutral.shoulder_width)
                                   : Sample{0, 0, turned};
         }
         out.series[measure_key("foot.drift", s)] = std::move(drift);

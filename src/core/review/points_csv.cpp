@@ -274,19 +274,4 @@ std::string camera_json(const Track& t) {
     return j.dump(1) + "\n";
 }
 
-Result<bool> write_text(const std::filesystem::path& file, const std::string& text) {
-    auto part = file;
-    part += ".part";
-    {
-        std::ofstream out(part, std::ios::binary | std::ios::trunc);
-        out.write(text.data(), static_cast<std::streamsize>(text.size()));
-        out.flush();
-        if (!out) return fail(Code::write_failed, file.string());
-    }
-    std::error_code ec;
-    std::filesystem::rename(part, file, ec);
-    if (ec) return fail(Code::write_failed, file.string());
-    return true;
-}
-
 } // namespace bevel

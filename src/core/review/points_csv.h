@@ -20,7 +20,4 @@ std::string truth_csv(const Track& track, const sim::Truth& truth);
 /// Picture size and vertical of a track, kept beside a points file.
 std::string camera_json(const Track& track);
 
-/// Writes a whole file by way of a temporary one beside it, so that a reader never sees half of it.
-Result<bool> write_text(const std::filesystem::path& file, const std::string& text);
-
 } // namespace bevel

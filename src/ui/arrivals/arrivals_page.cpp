@@ -272,17 +272,123 @@ void ArrivalsPage::say(const QString& text, bool problem) {
     message_->setText(text);
 }
 
-void ArrivalsPage::refresh() {
-    session_.background->post(this, [this, lib = session_.library](std::stop_token) -> Background::After {
-        auto clips = lib->clips();
-        auto people = lib->people();
-        if (!clips || !people) return [this, e = clips ? people.error() : clips.error()] { say(text::error(e), true); };
-        std::vector<ClipRow> rows;
-        for (auto& c : *clips)
-            for (const auto& p : *people)
-                if (p.id == c.person) rows.push_back({c, p});
-        return [this, rows = std::move(rows), people = std::move(*people)]() mutable { show_rows(std::move(rows), std::move(people)); };
+namespace {
+struct Listed {
+    std::vector<ClipRow> rows;
+    std::vector<Person> people;
+};
+
+Result<Listed> list(const Library& library) {
+    auto clips = library.clips();
+    if (!clips) return tl::unexpected(clips.error());
+    auto people = library.people();
+    if (!people) return tl::unexpected(people.error());
+    Listed l;
+    for (auto& c : *clips)
+        for (const auto& p : *people)
+            if (p.id == c.person) l.rows.push_back({c, p});
+    l.people = std::move(*people);
+    return l;
+}
+
+/// The person of the form: a new one, or their name and the height of that day.
+Result<std::int64_t> keep_person(Library& library, const Person& person, const std::string& day) {
+    if (person.id == 0) return library.add_person(person, day);
+    auto ok = library.together([&]() -> Result<bool> {
+        if (auto done = library.update_person(person); !done) return done;
+        const auto h = library.height_at(person.id, day);
+        if (h && std::abs(*h - person.stature_m) < 0.004) return true;
+        return library.set_height(person.id, day, person.stature_m);
     });
+    if (!ok) return tl::unexpected(ok.error());
+    return person.id;
+}
+
+/// What became of a clip that was offered: taken in, or there already.
+struct Taken {
+    std::optional<Clip> same;
+};
+
+Result<Taken> take(Library& library, const Person& person, Clip clip, const std::filesystem::path& file, bool even_if_same,
+                   const std::stop_token& stop, const std::function<void(double)>& progress) {
+    if (auto reader = ClipReader::open(file); !reader) return tl::unexpected(reader.error());
+    if (!even_if_same) {
+        const auto same = library.same_file(file);
+        if (!same) return tl::unexpected(same.error());
+        if (*same) return Taken{**same};
+    }
+    const auto id = keep_person(library, person, clip.filmed_on);
+    if (!id) return tl::unexpected(id.error());
+    clip.person = *id;
+    if (auto added = library.add_clip(clip, file, stop, progress); !added) return tl::unexpected(added.error());
+    return Taken{};
+}
+
+/// With the points that were found before, if there are any; else the clip waits for its turn again. The sentence to say.
+Result<QString> judge(Library& library, const Session& session, const Person& person, Clip clip) {
+    const auto id = keep_person(library, person, clip.filmed_on);
+    if (!id) return tl::unexpected(id.error());
+    clip.person = *id;
+    if (auto ok = library.set_clip_facts(clip); !ok) return tl::unexpected(ok.error());
+    const auto track = library.load_track(clip.id);
+    const Movement* movement = session.movement(clip.movement);
+    if (!track || !movement) {
+        if (auto ok = library.set_clip_state(clip.id, ClipState::waiting, ""); !ok) return tl::unexpected(ok.error());
+        return QString();
+    }
+    const auto agreements = library.agreements_for(clip);
+    if (!agreements) return tl::unexpected(agreements.error());
+    const auto review = make_review(*track, *movement, review_options(session, clip, person, *agreements));
+    auto kept = keep_found(library, clip, {&*track, review ? review->get() : nullptr, review ? Error{} : review.error()});
+    if (!kept) return tl::unexpected(kept.error());
+    return review ? ArrivalsPage::tr("Judged again. The review is ready.") : text::error(review.error());
+}
+
+/// A body looked for on every frame, and what that makes of the clip; the problem in words, or nothing.
+struct FindOrder {
+    Clip clip;
+    Person person;
+    std::optional<Movement> movement;
+    TrackOptions options;
+};
+
+QString find_body(Library& library, const Session& session, FindOrder order, const std::stop_token& stop) {
+    if (const auto had = library.unfinished(order.clip.id); had && *had) {
+        order.options.so_far = (*had)->track;
+        order.options.done = (*had)->done;
+    }
+    order.options.checkpoint = [&](const Track& so_far, std::size_t done) { (void)library.save_unfinished(order.clip.id, so_far, done); };
+    auto found = track_clip(library.path_of(order.clip), order.options, stop);
+    Error error = found ? Error{} : found.error();
+    std::shared_ptr<const Review> review;
+    if (found && order.movement) { // say early if the clip cannot be judged
+        const auto agreements = library.agreements_for(order.clip);
+        if (auto made = make_review(found->track, *order.movement,
+                                    review_options(session, order.clip, order.person, agreements ? *agreements : std::vector<Agreement>{})))
+            review = *made;
+        else
+            error = made.error();
+    } else if (found) {
+        error = {Code::not_found, order.clip.movement};
+    }
+    // Facts of the clip may have been changed meanwhile: they are not written back.
+    const auto now = library.clip(order.clip.id);
+    if (!now) return {}; // deleted meanwhile
+    auto kept = keep_found(library, *now, {found ? &found->track : nullptr, review.get(), error});
+    if (!kept) return text::error(kept.error());
+    return review ? QString() : text::error(error);
+}
+} // namespace
+
+void ArrivalsPage::refresh() {
+    session_.background->run<Result<Listed>>(
+        this, [lib = session_.library](std::stop_token) { return list(*lib); },
+        [this](Result<Listed> l) {
+            if (l)
+                show_rows(std::move(l->rows), std::move(l->people));
+            else
+                say(text::error(l.error()), true);
+        });
 }
 
 void ArrivalsPage::show_rows(std::vector<ClipRow> rows, std::vector<Person> people) {
@@ -392,61 +498,44 @@ void ArrivalsPage::take_in() {
     clip.arrived_on = QDate::currentDate().toString(Qt::ISODate).toStdString();
     clip.filmed_on = QFileInfo(file_).lastModified().date().toString(Qt::ISODate).toStdString();
     say(tr("Copying the clip …"), false);
-    session_.background->post(
-        this, [this, lib = session_.library, person, clip, file = file_.toStdString()](std::stop_token) mutable -> Background::After {
-            auto refuse = [this](const Error& e) -> Background::After {
-                return [this, e] {
-                    say(text::error(e), true);
-                    take_->setEnabled(true);
-                };
-            };
-            if (auto reader = ClipReader::open(file); !reader) return refuse(reader.error());
-            auto id = keep_person(*lib, person);
-            if (!id) return refuse(id.error());
-            clip.person = *id;
-            if (auto added = lib->add_clip(clip, file); !added) return refuse(added.error());
-            return [this] {
+    Background& lane = session_.copies ? *session_.copies : *session_.background;
+    auto progress = [page = QPointer<ArrivalsPage>(this), lane = &lane](double share) {
+        lane->report(page.data(), [page, share] { page->say(tr("Copying the clip … %1 %").arg(static_cast<int>(share * 100)), false); });
+    };
+    lane.run<Result<Taken>>(
+        this,
+        [lib = session_.library, person, clip, file = file_.toStdString(), progress, even_if_same = offered_again_ == file_](
+            const std::stop_token& stop) { return take(*lib, person, clip, file, even_if_same, stop, progress); },
+        [this](const Result<Taken>& taken) {
+            if (taken && !taken->same) {
                 empty_form(tr("Taken in."));
                 refresh();
-            };
+                return;
+            }
+            take_->setEnabled(true);
+            if (!taken) return say(text::error(taken.error()), true);
+            offered_again_ = file_;
+            const QDate day = QDate::fromString(QString::fromStdString(taken->same->arrived_on), Qt::ISODate);
+            say(tr("This very clip was taken in on %1. Press once more to take it in again.")
+                    .arg(QLocale().toString(day, QLocale::LongFormat)),
+                true);
         });
 }
 
-Result<std::int64_t> ArrivalsPage::keep_person(Library& library, const Person& person) {
-    if (person.id == 0) return library.add_person(person);
-    if (auto ok = library.update_person(person); !ok) return tl::unexpected(ok.error());
-    return person.id;
-}
-
-/// With the points that were found before, if there are any; else the clip waits for its turn again.
 void ArrivalsPage::judge_again(const Person& person, const Clip& changed) {
-    session_.background->post(
-        this, [this, session = &session_, lib = session_.library, person, clip = changed](std::stop_token) mutable -> Background::After {
-            auto refuse = [this](const Error& e) -> Background::After {
-                return [this, e] {
-                    say(text::error(e), true);
-                    take_->setEnabled(true);
-                };
-            };
-            auto id = keep_person(*lib, person);
-            if (!id) return refuse(id.error());
-            clip.person = *id;
-            const auto track = lib->load_track(clip.id);
-            const Movement* movement = session->movement(clip.movement);
-            QString word;
-            if (track && movement) {
-                const auto review = make_review(*track, *movement, review_options(*session, clip, person));
-                auto kept = keep_found(*lib, clip, {&*track, review ? review->get() : nullptr, review ? Error{} : review.error()});
-                if (!kept) return refuse(kept.error());
-                word = review ? tr("Judged again. The review is ready.") : text::error(review.error());
-            } else {
-                clip.state = ClipState::waiting;
-                if (auto ok = lib->update_clip(clip); !ok) return refuse(ok.error());
-            }
-            return [this, word] {
-                empty_form(word);
+    session_.background->run<Result<QString>>(
+        this,
+        [lib = session_.library, session = &session_, person, clip = changed](std::stop_token) {
+            return judge(*lib, *session, person, clip);
+        },
+        [this](const Result<QString>& word) {
+            if (word) {
+                empty_form(*word);
                 refresh();
-            };
+                return;
+            }
+            say(text::error(word.error()), true);
+            take_->setEnabled(true);
         });
 }
 
@@ -463,45 +552,25 @@ void ArrivalsPage::start_next() {
         const auto row = static_cast<int>(std::distance(it, rows_.rend())) - 1;
         if (auto* state = table_->item(row, 4)) state->setText(tr("finding the body …"));
         show_chosen();
-        const Clip clip = it->clip;
-        const Person person = it->person;
-        const Movement* movement = session_.movement(clip.movement);
-        TrackOptions options;
-        options.model_dir = session_.model_dir;
+        const Movement* movement = session_.movement(it->clip.movement);
+        FindOrder order{it->clip, it->person, movement ? std::optional(*movement) : std::nullopt, {}};
+        order.options.model_dir = session_.model_dir;
         const auto began = std::chrono::steady_clock::now();
-        options.progress = [this, owner = QPointer<QObject>(this), finder = session_.finder, began](std::size_t done, std::size_t total,
-                                                                                                    const std::optional<BodyPx>& body) {
+        order.options.progress = [page = QPointer<ArrivalsPage>(this), finder = session_.finder, began](std::size_t done, std::size_t total,
+                                                                                                        const std::optional<BodyPx>& body) {
             if (done % 5 != 0 && done != total) return;
             const double s = std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count();
             const double rate = s > 0 ? static_cast<double>(done) / s : 0;
-            finder->report(owner, [this, done, total, rate, body] { show_progress(done, total, rate, body); });
+            finder->report(page.data(), [page, done, total, rate, body] { page->show_progress(done, total, rate, body); });
         };
-        session_.finder->post(this,
-                              [this, session = &session_, lib = session_.library, background = session_.background, clip, person,
-                               movement = movement ? std::optional(*movement) : std::nullopt, options,
-                               stop = stop_](std::stop_token quit) -> Background::After {
-                                  const std::stop_callback forward(quit, [&] { stop->request_stop(); });
-                                  auto found = track_clip(lib->path_of(clip), options, stop->get_token());
-                                  Error error = found ? Error{} : found.error();
-                                  std::shared_ptr<const Review> review;
-                                  if (found && movement) { // say early if the clip cannot be judged
-                                      if (auto made = make_review(found->track, *movement, review_options(*session, clip, person)))
-                                          review = *made;
-                                      else
-                                          error = made.error();
-                                  } else if (found) {
-                                      error = {Code::not_found, clip.movement};
-                                  }
-                                  const auto track = found ? std::make_shared<Track>(std::move(found->track)) : nullptr;
-                                  return [this, background, lib, clip, track, review, error] {
-                                      background->post(this, [this, lib, clip, track, review, error](std::stop_token) -> Background::After {
-                                          auto kept = keep_found(*lib, clip, {track.get(), review.get(), error});
-                                          return [this, id = clip.id, failed = !kept || !review, e = kept ? error : kept.error()] {
-                                              finished(id, failed ? text::error(e) : QString());
-                                          };
-                                      });
-                                  };
-                              });
+        session_.finder->run<QString>(
+            this,
+            [lib = session_.library, session = &session_, order, stop = stop_](const std::stop_token& quit) {
+                const std::stop_callback forward(quit, [&] { stop->request_stop(); });
+                if (quit.stop_requested()) return QString(); // it goes on at the next start
+                return find_body(*lib, *session, order, stop->get_token());
+            },
+            [this](const QString& problem) { finished(problem); });
         return;
     }
 }
@@ -516,7 +585,7 @@ void ArrivalsPage::show_progress(std::size_t done, std::size_t total, double rat
     live_->show_body(body);
 }
 
-void ArrivalsPage::finished(qint64, const QString& problem) {
+void ArrivalsPage::finished(const QString& problem) {
     running_ = 0;
     live_->hide();
     live_->show_body(std::nullopt);

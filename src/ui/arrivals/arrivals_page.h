@@ -40,20 +40,19 @@ private:
     void show_rows(std::vector<ClipRow> rows, std::vector<Person> people);
     void take_in();
     void judge_again(const Person& person, const Clip& changed);
-    static Result<std::int64_t> keep_person(Library& library, const Person& person);
     const ClipRow* chosen() const;
     void show_chosen();
     void edit_chosen();
     void empty_form(const QString& word = {});
     void start_next();
     void show_progress(std::size_t done, std::size_t total, double rate, const std::optional<BodyPx>& body);
-    void finished(qint64 clip, const QString& problem);
+    void finished(const QString& problem);
     void say(const QString& text, bool problem);
 
     Session& session_;
     std::vector<ClipRow> rows_;
     std::vector<Person> people_;
-    QString file_;
+    QString file_, offered_again_; // a file that is there already and was offered once more
     std::optional<Clip> editing_; // the clip that is changed; else the form takes in a new one
     qint64 running_ = 0;
     std::shared_ptr<std::stop_source> stop_;

@@ -20,6 +20,13 @@ public:
     /// Runs `work` on the thread; what it returns is run on the interface thread while `owner` lives.
     using After = std::function<void()>;
     void post(QObject* owner, std::function<After(std::stop_token)> work);
+    /// The same by values: `work` gets and gives values and knows nothing of its owner; `then` gets what it made, on the interface thread.
+    template <class T> void run(QObject* owner, std::function<T(std::stop_token)> work, std::function<void(T)> then) {
+        post(owner, [work = std::move(work), then = std::move(then)](std::stop_token stop) -> After {
+            auto made = std::make_shared<T>(work(std::move(stop)));
+            return [made, then] { then(std::move(*made)); };
+        });
+    }
     /// From any thread: runs `what` on the interface thread while `owner` lives. For progress of work under way.
     void report(QPointer<QObject> owner, After what);
     bool idle() const;

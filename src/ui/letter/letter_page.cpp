@@ -1,5 +1,5 @@
 #include "ui/letter/letter_page.h"
-#include "core/review/points_csv.h"
+#include "ui/letter/sent_dialog.h"
 #include <QCheckBox>
 #include <QComboBox>
 #include <QCoreApplication>
@@ -8,41 +8,33 @@
 #include <QLineEdit>
 #include <QListWidget>
 #include <QPlainTextEdit>
+#include <QPrinter>
+#include <QPrintPreviewDialog>
 #include <QPushButton>
 #include <QScrollArea>
 #include <QVBoxLayout>
 
 namespace bevel::ui {
 namespace {
+void print_letter(QPrinter& printer, const LetterContent& c) {
+    printer.setPageSize(QPageSize(QPageSize::A4));
+    printer.setFullPage(true);
+    QPainter p(&printer);
+    const QRectF page = printer.pageLayout().fullRectPixels(printer.resolution());
+    const int pages = letter_pages(c);
+    for (int i = 0; i < pages; ++i) {
+        if (i > 0) printer.newPage();
+        p.save();
+        p.scale(page.width() / 595, page.width() / 595);
+        paint_letter_page(p, c, i, Theme());
+        p.restore();
+    }
+}
+
 QString key_of(const Finding& f) {
     return QString::fromStdString(finding_key(f));
 }
 
-LetterContent compose(const OpenReview& open, const LetterRecord& record, const Catalogue& catalogue, const Theme& theme) {
-    const auto& findings = open.review->findings;
-    LetterSource source;
-    source.clip = open.file;
-    source.track = &open.track;
-    source.review = open.review;
-    source.hide_identity = record.hide_identity;
-    for (const auto& d : open.decisions) source.wording[d.check + "/" + d.side] = QString::fromStdString(d.wording);
-    for (const auto& f : findings) {
-        const bool chosen = std::any_of(record.checks.begin(), record.checks.end(), [&](const std::string& k) { return is_of(k, f); });
-        // What is no longer told or outside (another height, another school) is not sent, whatever was chosen before.
-        if (chosen && (f.verdict == Verdict::outside || f.verdict == Verdict::edge)) source.corrections.push_back(f);
-    }
-    LetterContent c = compose_letter(source, catalogue, theme);
-    c.student = record.hide_identity ? QCoreApplication::translate("letter", "a student") : QString::fromStdString(open.person.name);
-    c.instructor = QString::fromStdString(record.signed_by);
-    c.place = QString::fromStdString(record.place);
-    c.date = QDate::fromString(QString::fromStdString(open.clip.filmed_on), Qt::ISODate);
-    if (!c.date.isValid()) c.date = QDate::currentDate();
-    c.opening = QString::fromStdString(record.opening);
-    c.closing = QString::fromStdString(record.closing);
-    for (const auto& f : findings)
-        if (f.verdict == Verdict::inside && is_of(record.praise, f)) c.praise = QString::fromStdString(f.good);
-    return c;
-}
 } // namespace
 
 LetterPage::LetterPage(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
@@ -88,11 +80,20 @@ void LetterPage::build() {
     auto* sender = new QHBoxLayout;
     sender->addWidget(signed_);
     sender->addWidget(place_);
-    hide_ = new QCheckBox(tr("Hide who it is (name and face)"));
+    hide_ = new QCheckBox(tr("Hide who it is: name, face, surroundings"));
     hide_->setObjectName(QStringLiteral("hide"));
     pdf_ = new QPushButton(tr("Save as PDF …"));
     pdf_->setObjectName(QStringLiteral("primary"));
-    html_ = new QPushButton(tr("Save as HTML …"));
+    html_ = new QPushButton(tr("HTML …"));
+    html_->setToolTip(tr("Save as one HTML file with its pictures inside"));
+    print_ = new QPushButton(tr("Print …"));
+    clip_ = new QPushButton(tr("Slow motion …"));
+    clip_->setToolTip(tr("Save the moment of the chosen correction as a clip three times as slow"));
+    clip_->setObjectName(QStringLiteral("slowMotion"));
+    sent_ = new QPushButton(tr("Sent before …"));
+    sent_->setObjectName(QStringLiteral("sentBefore"));
+    hide_date_ = new QCheckBox(tr("and the day"));
+    hide_date_->setObjectName(QStringLiteral("hideDate"));
     message_ = new QLabel;
     message_->setObjectName(QStringLiteral("faint"));
     message_->setWordWrap(true);
@@ -109,12 +110,19 @@ void LetterPage::build() {
     form->addWidget(closing_);
     form->addWidget(heading(tr("Signed")));
     form->addLayout(sender);
-    form->addWidget(hide_);
+    auto* hiding = new QHBoxLayout;
+    hiding->addWidget(hide_);
+    hiding->addWidget(hide_date_);
+    hiding->addStretch(1);
+    form->addLayout(hiding);
     auto* row = new QHBoxLayout;
-    row->addWidget(pdf_);
-    row->addWidget(html_);
+    for (auto* b : {pdf_, html_, print_}) row->addWidget(b);
     row->addStretch(1);
     form->addLayout(row);
+    auto* second = new QHBoxLayout;
+    for (auto* b : {clip_, sent_}) second->addWidget(b);
+    second->addStretch(1);
+    form->addLayout(second);
     form->addWidget(message_);
     auto* left = new QWidget;
     left->setLayout(form);
@@ -140,26 +148,64 @@ void LetterPage::build() {
     connect(signed_, &QLineEdit::textChanged, this, &LetterPage::choices_changed);
     connect(place_, &QLineEdit::textChanged, this, &LetterPage::choices_changed);
     connect(hide_, &QCheckBox::toggled, this, &LetterPage::choices_changed);
+    connect(hide_, &QCheckBox::toggled, hide_date_, &QCheckBox::setEnabled);
+    hide_date_->setEnabled(false);
+    connect(hide_date_, &QCheckBox::toggled, this, &LetterPage::choices_changed);
+    connect(print_, &QPushButton::clicked, this, &LetterPage::print);
+    connect(clip_, &QPushButton::clicked, this, &LetterPage::ask_and_save_clip);
+    connect(sent_, &QPushButton::clicked, this, &LetterPage::show_sent);
+    connect(corrections_, &QListWidget::currentRowChanged, this, &LetterPage::settle);
     connect(pdf_, &QPushButton::clicked, this, [this] { ask_and_export(QStringLiteral("pdf")); });
     connect(html_, &QPushButton::clicked, this, [this] { ask_and_export(QStringLiteral("html")); });
-    pdf_->setEnabled(false);
-    html_->setEnabled(false);
+    settle();
+}
+
+void LetterPage::settle() {
+    const bool open = open_ != nullptr;
+    for (auto* b : {pdf_, html_, print_, sent_}) b->setEnabled(open && !busy_);
+    clip_->setEnabled(open && !busy_ && open_->has_file && !chosen().isEmpty());
+    clip_->setToolTip(open && !open_->has_file ? tr("The clip's file is not where it was: point to it in the review")
+                                               : tr("Save the moment of the chosen correction as a clip three times as slow"));
+}
+
+/// Key of the correction under the cursor, else of the first that goes out.
+QString LetterPage::chosen() const {
+    if (const auto* it = corrections_->currentItem()) return it->data(Qt::UserRole).toString();
+    for (int i = 0; i < corrections_->count(); ++i)
+        if (corrections_->item(i)->checkState() == Qt::Checked) return corrections_->item(i)->data(Qt::UserRole).toString();
+    return {};
 }
 
 void LetterPage::open_clip(qint64 id) {
-    session_.background->post(this, [this, lib = session_.library, id](std::stop_token) -> Background::After {
-        auto loaded = load_review(*lib, session_, id);
-        if (!loaded) return [this, e = loaded.error()] { message_->setText(text::error(e)); };
-        const auto open = *loaded;
-        auto letters = lib->letters(id);
-        const auto signed_by = lib->setting("signed_by"), place = lib->setting("place");
-        return [this, open, signed_by, place, letters = letters ? *letters : std::vector<LetterRecord>{}] {
-            open_ = open;
-            saved_ = letters;
-            sender_ = {QString::fromStdString(signed_by), QString::fromStdString(place)};
+    struct Loaded {
+        Result<std::shared_ptr<const OpenReview>> open;
+        std::vector<LetterRecord> letters;
+        std::string signed_by, place;
+    };
+    const int run = ++opening_run_;
+    // From now on nothing of the former letter can go out.
+    open_.reset();
+    ++run_;
+    delay_.stop();
+    title_->setText(tr("Letter"));
+    preview_->setText(tr("Opening …"));
+    settle();
+    session_.background->run<Loaded>(
+        this,
+        [lib = session_.library, session = &session_, id](std::stop_token) {
+            Loaded l{load_review(*lib, *session, id), {}, lib->setting("signed_by"), lib->setting("place")};
+            if (auto letters = lib->letters(id)) l.letters = std::move(*letters);
+            return l;
+        },
+        [this, run](Loaded l) {
+            if (run != opening_run_) return; // another was asked for meanwhile
+            if (!l.open) return message_->setText(text::error(l.open.error()));
+            open_ = *l.open;
+            saved_ = std::move(l.letters);
+            sender_ = {QString::fromStdString(l.signed_by), QString::fromStdString(l.place)};
             show_choices();
-        };
-    });
+            settle();
+        });
 }
 
 void LetterPage::show_choices() {
@@ -197,6 +243,8 @@ void LetterPage::show_choices() {
     signed_->setText(sender_.first);
     place_->setText(sender_.second);
     hide_->setChecked(saved && saved->hide_identity);
+    hide_date_->setChecked(saved && saved->hide_date);
+    preview_->setText(tr("Composing the page …")); // nothing of another letter stays
     if (corrections_->count() == 0)
         message_->setText(tr("Nothing is kept yet: keep findings in the review first."));
     else
@@ -215,6 +263,7 @@ LetterRecord LetterPage::record() const {
     r.opening = opening_->toPlainText().toStdString();
     r.closing = closing_->toPlainText().toStdString();
     r.hide_identity = hide_->isChecked();
+    r.hide_date = hide_->isChecked() && hide_date_->isChecked();
     r.signed_by = signed_->text().toStdString();
     r.place = place_->text().toStdString();
     return r;
@@ -238,23 +287,28 @@ void LetterPage::choices_changed() {
 void LetterPage::render() {
     if (!open_) return;
     const int run = ++run_;
-    session_.background->post(this,
-                              [this, run, lib = session_.library, open = open_, record = record()](std::stop_token) -> Background::After {
-                                  auto saved = lib->save_letter(record);
-                                  if (!saved) return [this, e = saved.error()] { message_->setText(text::error(e)); };
-                                  (void)lib->set_setting("signed_by", record.signed_by);
-                                  (void)lib->set_setting("place", record.place);
-                                  auto content = compose(*open, record, session_.catalogue, Theme()); // letters are printed on white
-                                  return [this, run, content = std::move(content)]() mutable {
-                                      if (run == run_) content_ready(std::move(content)); // an older one is dropped
-                                  };
-                              });
+    session_.background->run<Result<LetterContent>>(
+        this,
+        [lib = session_.library, session = &session_, order = order()](std::stop_token) -> Result<LetterContent> {
+            if (auto saved = lib->save_letter(order.record); !saved) return tl::unexpected(saved.error());
+            (void)lib->set_setting("signed_by", order.record.signed_by);
+            (void)lib->set_setting("place", order.record.place);
+            return compose(order, *lib, session->catalogue);
+        },
+        [this, run](Result<LetterContent> content) {
+            if (run != run_) return; // an older one is dropped
+            if (content) return show_page(*content);
+            preview_->setText(text::error(content.error()));
+        });
 }
 
-void LetterPage::content_ready(LetterContent content) {
-    content_ = std::move(content);
+LetterOrder LetterPage::order() const {
+    return {open_, record()};
+}
+
+void LetterPage::show_page(const LetterContent& content) {
     const double zoom = 1.08;
-    const int pages = letter_pages(*content_);
+    const int pages = letter_pages(content);
     QImage im(static_cast<int>(595 * zoom), static_cast<int>((842 * pages + 12 * (pages - 1)) * zoom), QImage::Format_RGB32);
     im.fill(session_.theme.palette.paper);
     QPainter p(&im);
@@ -263,13 +317,11 @@ void LetterPage::content_ready(LetterContent content) {
         p.save();
         p.translate(0, i * 854.0);
         p.fillRect(QRectF(0, 0, 595, 842), Qt::white);
-        paint_letter_page(p, *content_, i, Theme());
+        paint_letter_page(p, content, i, Theme());
         p.restore();
     }
     p.end();
     preview_->setPixmap(QPixmap::fromImage(im));
-    pdf_->setEnabled(true);
-    html_->setEnabled(true);
 }
 
 void LetterPage::ask_and_export(const QString& ending) {
@@ -278,16 +330,79 @@ void LetterPage::ask_and_export(const QString& ending) {
     if (!file.isEmpty()) export_to(file);
 }
 
+void LetterPage::working(const QString& what) {
+    busy_ = !what.isEmpty();
+    if (busy_) message_->setText(what);
+    settle();
+}
+
 void LetterPage::export_to(const QString& file) {
-    if (!content_) return;
-    session_.background->post(this, [this, file, content = *content_](std::stop_token) -> Background::After {
-        auto ok = file.endsWith(QLatin1String(".html")) ? write_text(file.toStdString(), letter_html(content).toStdString())
-                                                        : write_letter_pdf(file.toStdString(), content);
-        return [this, file, ok] {
+    if (!open_) return;
+    working(tr("Writing the letter …"));
+    session_.background->run<Result<Outgoing>>(
+        this,
+        [lib = session_.library, session = &session_, order = order(), path = file.toStdString()](std::stop_token) {
+            return send_letter(order, path, *lib, session->catalogue);
+        },
+        [this, file](const Result<Outgoing>& sent) {
+            working({});
+            message_->setText(sent ? tr("Saved: %1").arg(file) : text::error(sent.error()));
+            if (sent) emit exported(file);
+        });
+}
+
+void LetterPage::ask_and_save_clip() {
+    const QString file =
+        QFileDialog::getSaveFileName(this, tr("Save in slow motion"), QStringLiteral("slow-motion.mp4"), tr("MP4 (*.mp4)"));
+    if (!file.isEmpty()) save_clip(file);
+}
+
+void LetterPage::save_clip(const QString& file) {
+    if (!open_ || chosen().isEmpty()) return;
+    working(tr("Making the clip …"));
+    session_.background->run<Result<bool>>(
+        this,
+        [lib = session_.library, order = order(), finding = chosen().toStdString(),
+         path = file.toStdString()](const std::stop_token& stop) { return send_clip(order, finding, path, *lib, stop, {}); },
+        [this, file](const Result<bool>& ok) {
+            working({});
             message_->setText(ok ? tr("Saved: %1").arg(file) : text::error(ok.error()));
             if (ok) emit exported(file);
-        };
-    });
+        });
+}
+
+void LetterPage::print() {
+    if (!open_) return;
+    working(tr("Composing the page …"));
+    session_.background->run<Result<LetterContent>>(
+        this,
+        [lib = session_.library, session = &session_, order = order()](std::stop_token) {
+            return compose(order, *lib, session->catalogue);
+        },
+        [this, order = order()](const Result<LetterContent>& content) {
+            working({});
+            if (!content) return message_->setText(text::error(content.error()));
+            message_->clear();
+            auto* dialog = new QPrintPreviewDialog(this);
+            dialog->setObjectName(QStringLiteral("printPreview"));
+            dialog->setAttribute(Qt::WA_DeleteOnClose);
+            connect(dialog, &QPrintPreviewDialog::paintRequested, this, [c = *content](QPrinter* printer) { print_letter(*printer, c); });
+            connect(dialog, &QDialog::accepted, this, [this, order, c = *content] {
+                session_.background->run<Result<bool>>(
+                    this, [lib = session_.library, order, c](std::stop_token) { return keep_printed(order, c, *lib); },
+                    [this](const Result<bool>& ok) {
+                        if (!ok) message_->setText(text::error(ok.error()));
+                    });
+            });
+            dialog->open();
+        });
+}
+
+void LetterPage::show_sent() {
+    if (!open_) return;
+    auto* dialog = new SentDialog(session_, open_->person, this);
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    dialog->open();
 }
 
 } // namespace bevel::ui

@@ -1,6 +1,6 @@
 // Choosing up to three kept findings and one thing that went well; the page as it will look; PDF and HTML.
 #pragma once
-#include "ui/paint/letter_document.h"
+#include "ui/letter/sending.h"
 #include "ui/review/review_state.h"
 #include "ui/shell/session.h"
 #include <QTimer>
@@ -24,6 +24,8 @@ public:
     void open_clip(qint64 clip);
     /// Writes the letter; the ending decides the kind. Reports through the message line.
     void export_to(const QString& file);
+    /// The moment of the chosen correction as a slow-motion clip.
+    void save_clip(const QString& file);
 
 signals:
     void exported(const QString& file);
@@ -34,24 +36,31 @@ private:
     void choices_changed();
     LetterRecord record() const;
     void render();
-    void content_ready(LetterContent content);
+    LetterOrder order() const;
+    void show_page(const LetterContent& content);
     void ask_and_export(const QString& ending);
+    void ask_and_save_clip();
+    void print();
+    void show_sent();
+    void settle();
+    void working(const QString& what);
+    QString chosen() const;
 
     Session& session_;
     std::shared_ptr<const OpenReview> open_;
-    std::optional<LetterContent> content_;
     std::vector<LetterRecord> saved_;
     QTimer delay_;
-    int run_ = 0;
+    int run_ = 0, opening_run_ = 0;
+    bool busy_ = false;
     bool filling_ = false;
     QListWidget* corrections_ = nullptr;
     QComboBox* praise_ = nullptr;
     QPlainTextEdit *opening_ = nullptr, *closing_ = nullptr;
     QLineEdit *signed_ = nullptr, *place_ = nullptr;
     std::pair<QString, QString> sender_;
-    QCheckBox* hide_ = nullptr;
+    QCheckBox *hide_ = nullptr, *hide_date_ = nullptr;
     QLabel *preview_ = nullptr, *message_ = nullptr, *count_ = nullptr, *title_ = nullptr;
-    QPushButton *pdf_ = nullptr, *html_ = nullptr;
+    QPushButton *pdf_ = nullptr, *html_ = nullptr, *print_ = nullptr, *clip_ = nullptr, *sent_ = nullptr;
 };
 
 } // namespace bevel::ui

@@ -150,19 +150,4 @@ ReferencePainter::Shot ReferencePainter::at(double reference_s) const {
     return out;
 }
 
-void hide_face(QImage& image, const BodyPx& b) {
-    double x = 0, y = 0;
-    const std::array<Point, 5> head{nose, left_eye, right_eye, left_ear, right_ear};
-    for (const Point q : head) x += b[q].x / 5, y += b[q].y / 5;
-    const double tall = std::hypot(b[left_hip].x - b[left_ear].x, b[left_hip].y - b[left_ear].y);
-    const double r = 0.34 * tall;
-    const QRect box = QRectF(x - r, y - r, 2 * r, 2 * r).toAlignedRect().intersected(image.rect());
-    if (box.isEmpty()) return;
-    const int n = 5; // blocks across the head: nothing of the face remains
-    const QImage coarse = image.copy(box).scaled(n, n, Qt::IgnoreAspectRatio, Qt::SmoothTransformation);
-    QPainter p(&image);
-    p.setRenderHint(QPainter::SmoothPixmapTransform, false);
-    p.drawImage(box, coarse);
-}
-
 } // namespace bevel::ui

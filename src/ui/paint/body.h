@@ -37,7 +37,4 @@ private:
     std::unique_ptr<sim::Film> film_;
 };
 
-/// Makes the head unrecognisable: the region about it in coarse blocks.
-void hide_face(QImage& image, const BodyPx& body);
-
 } // namespace bevel::ui

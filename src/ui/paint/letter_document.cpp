@@ -1,12 +1,16 @@
 #include "ui/paint/letter_document.h"
 #include "media/clip.h"
 #include "ui/paint/body.h"
+#include "ui/paint/hidden.h"
 #include "ui/text/text.h"
 #include <cmath>
 #include <QBuffer>
 #include <QCoreApplication>
 #include <QFile>
 #include <QLocale>
+#define POINTERHOLDER_TRANSITION 4
+#include <qpdf/QPDF.hh>
+#include <qpdf/QPDFWriter.hh>
 #include <QPdfWriter>
 
 namespace bevel::ui {
@@ -33,6 +37,16 @@ QFont points(const Theme& t, double size, QFont::Weight w = QFont::Normal) {
     QFont f = t.font(size, w);
     f.setPixelSize(static_cast<int>(std::lround(size))); // the painter's unit is the point
     return f;
+}
+
+QString still_caption(const LetterItem& it) {
+    return it.still_left_out ? tr("Left out: on this picture it cannot be hidden who it is") : tr("You, at this moment");
+}
+
+/// "3 May 2026 · filmed from the front"; without a date where that is hidden.
+QString when_and_where(const LetterContent& c) {
+    return c.date.isValid() ? tr("%1 · filmed %2").arg(QLocale().toString(c.date, QLocale::LongFormat), c.view)
+                            : tr("Filmed %1").arg(c.view);
 }
 
 /// Walks the letter and paints what lies on page `wanted`; returns the number of pages.
@@ -84,7 +98,7 @@ private:
     void head() {
         line(c_.place, 10, QFont::DemiBold, t_.palette.accent, 2);
         line(tr("%1 for %2").arg(c_.movement, c_.student), 19, QFont::DemiBold, t_.palette.ink, 2);
-        line(tr("%1 · filmed %2").arg(QLocale().toString(c_.date, QLocale::LongFormat), c_.view), 10, QFont::Normal, t_.palette.faint, 12);
+        line(when_and_where(c_), 10, QFont::Normal, t_.palette.faint, 12);
     }
     void item(int i) {
         const LetterItem& it = c_.items[i];
@@ -108,7 +122,7 @@ private:
                 }
                 put(p_, x, y_ + picture + 3, w, caption, points(t_, 9), t_.palette.faint, true);
             };
-            image(it.still, margin, tr("You, at this moment"));
+            image(it.still, margin, still_caption(it));
             image(it.reference, margin + w + gap, tr("The reference, at the same moment of the movement"));
             y_ += picture + 20;
         }
@@ -143,13 +157,34 @@ int letter_pages(const LetterContent& c) {
     return Layout(p, c, Theme(), -1).run();
 }
 
-Result<bool> write_letter_pdf(const std::filesystem::path& file, const LetterContent& c) {
-    QFile out(QString::fromStdString(file.string()));
-    if (!out.open(QIODevice::WriteOnly)) return fail(Code::write_failed, file.string());
+namespace {
+/// Without information about who made it when and how; the identifier follows from the content alone.
+Result<QByteArray> stripped(const QByteArray& bytes) {
+    try {
+        QPDF pdf;
+        pdf.processMemoryFile("letter", bytes.constData(), static_cast<std::size_t>(bytes.size()));
+        pdf.getTrailer().removeKey("/Info");
+        pdf.getRoot().removeKey("/Metadata");
+        QPDFWriter out(pdf);
+        out.setOutputMemory();
+        out.setDeterministicID(true);
+        out.write();
+        const auto made = out.getBufferSharedPointer();
+        return QByteArray(reinterpret_cast<const char*>(made->getBuffer()), static_cast<qsizetype>(made->getSize()));
+    } catch (const std::exception& e) {
+        return fail(Code::write_failed, std::string("PDF: ") + e.what());
+    }
+}
+} // namespace
+
+Result<QByteArray> letter_pdf(const LetterContent& c, bool anonymous) {
+    QByteArray bytes;
+    QBuffer out(&bytes);
+    out.open(QIODevice::WriteOnly);
     QPdfWriter pdf(&out);
     pdf.setPageSize(QPageSize(QPageSize::A4));
     pdf.setPageMargins(QMarginsF(0, 0, 0, 0));
-    pdf.setTitle(tr("%1 for %2").arg(c.movement, c.student));
+    if (!anonymous) pdf.setTitle(tr("%1 for %2").arg(c.movement, c.student));
     pdf.setCreator(QStringLiteral("Bevel"));
     QPainter p(&pdf);
     const double scale = pdf.width() / page_w;
@@ -161,8 +196,9 @@ Result<bool> write_letter_pdf(const std::filesystem::path& file, const LetterCon
         paint_letter_page(p, c, i, Theme());
         p.restore();
     }
-    if (!p.end()) return fail(Code::write_failed, file.string());
-    return true;
+    if (!p.end()) return fail(Code::write_failed, "PDF");
+    out.close();
+    return anonymous ? stripped(bytes) : Result<QByteArray>(bytes);
 }
 
 QString letter_html(const LetterContent& c) {
@@ -176,8 +212,7 @@ QString letter_html(const LetterContent& c) {
             "#d9cfbe;margin-top:2em;padding-top:.6em}</style></head><body>\n")
             .arg(e(tr("%1 for %2").arg(c.movement, c.student)));
     h += QStringLiteral("<p class=\"faint\">%1</p><h1>%2</h1><p class=\"faint\">%3</p>\n")
-             .arg(e(c.place), e(tr("%1 for %2").arg(c.movement, c.student)),
-                  e(tr("%1 · filmed %2").arg(QLocale().toString(c.date, QLocale::LongFormat), c.view)));
+             .arg(e(c.place), e(tr("%1 for %2").arg(c.movement, c.student)), e(when_and_where(c)));
     if (!c.opening.isEmpty()) h += QStringLiteral("<p>%1</p>\n").arg(e(c.opening));
     if (!c.praise.isEmpty()) h += QStringLiteral("<h2>%1</h2><p>%2</p>\n").arg(e(tr("What went well")), e(c.praise));
     for (int i = 0; i < c.items.size(); ++i) {
@@ -230,6 +265,8 @@ LetterContent compose_letter(const LetterSource& source, const Catalogue& catalo
             const auto stills = make_stills(source.clip, *source.track, source.review, f, source.hide_identity, theme);
             item.still = stills.still;
             item.reference = stills.reference;
+            item.frame = stills.frame;
+            item.still_left_out = stills.left_out;
         }
         c.items.push_back(item);
     }
@@ -243,6 +280,7 @@ Stills make_stills(const std::filesystem::path& clip, const Track& track, const 
     const auto& ts = track.time_s;
     auto i = static_cast<std::size_t>(std::lower_bound(ts.begin(), ts.end(), f.time_s - 1e-6) - ts.begin());
     i = std::min(i, ts.size() - 1);
+    out.frame = i;
     // Close about the body at this moment, so that it can be seen in print.
     Track moment = track;
     moment.px.assign(1, track.px[i] ? track.px[i] : std::nullopt);
@@ -267,8 +305,10 @@ Stills make_stills(const std::filesystem::path& clip, const Track& track, const 
         if (auto reader = ClipReader::open(clip))
             if (auto im = reader->frame(i)) {
                 QImage q = to_image(**im);
-                if (hide_identity && body) hide_face(q, *body);
-                out.still = framed(q, body, 0);
+                if (!hide_identity || (body && hide_person(q, *body)))
+                    out.still = framed(q, body, 0);
+                else
+                    out.left_out = true;
             }
     const auto* rep = review->alignment.at(f.time_s);
     const double ref = rep ? rep->to_reference(f.time_s) : review->reference->borders(Side::left).front();

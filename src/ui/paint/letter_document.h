@@ -17,6 +17,8 @@ struct LetterItem {
     QString figure; // "Front knee past toe 3 cm (aim: up to 0 cm), in 2 of 3 repetitions"
     QString caution;
     QImage still, reference;
+    std::size_t frame = 0;       // of the still
+    bool still_left_out = false; // who it is could not be hidden on it surely
 };
 
 struct LetterContent {
@@ -47,13 +49,15 @@ LetterContent compose_letter(const LetterSource& source, const Catalogue& catalo
 bool paint_letter_page(QPainter& p, const LetterContent& c, int number, const Theme& theme);
 int letter_pages(const LetterContent& c);
 
-/// The whole letter as PDF or as one HTML file with its pictures inside.
-Result<bool> write_letter_pdf(const std::filesystem::path& file, const LetterContent& c);
+/// The whole letter as PDF or as one HTML file with its pictures inside. `anonymous`: a PDF without title, dates and program.
+Result<QByteArray> letter_pdf(const LetterContent& c, bool anonymous = false);
 QString letter_html(const LetterContent& c);
 
 /// Still of a finding beside the reference at the same moment; body lines drawn. An empty clip path leaves the still empty.
 struct Stills {
     QImage still, reference;
+    std::size_t frame = 0;
+    bool left_out = false;
 };
 Stills make_stills(const std::filesystem::path& clip, const Track& track, const std::shared_ptr<const Review>& review, const Finding& f,
                    bool hide_identity, const Theme& theme);

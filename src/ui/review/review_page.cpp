@@ -14,6 +14,8 @@
 namespace bevel::ui {
 namespace {
 
+using Loaded = Result<std::shared_ptr<const OpenReview>>;
+
 QToolButton* tool(const QString& label, const QString& tip, const char* name) {
     auto* b = new QToolButton;
     b->setText(label);
@@ -161,15 +163,13 @@ void ReviewPage::resizeEvent(QResizeEvent* e) {
 
 void ReviewPage::open_clip(qint64 id) {
     title_->setText(tr("Opening …"));
-    session_.background->post(this, [this, lib = session_.library, id](std::stop_token) -> Background::After {
-        auto open = load_review(*lib, session_, id);
-        if (!open)
-            return [this, e = open.error()] {
-                title_->setText(tr("Review"));
-                where_->setText(text::error(e));
-            };
-        return [this, open = *open] { show_review(open); };
-    });
+    session_.background->run<Loaded>(
+        this, [lib = session_.library, session = &session_, id](std::stop_token) { return load_review(*lib, *session, id); },
+        [this](Loaded open) {
+            if (open) return show_review(std::move(*open));
+            title_->setText(tr("Review"));
+            where_->setText(text::error(open.error()));
+        });
 }
 
 void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
@@ -238,31 +238,34 @@ void ReviewPage::decide(const Finding& f, Choice choice, const QString& wording)
 
 void ReviewPage::apply(const Decision& d) {
     state_.set_decision(d);
-    Clip clip = state_.open->clip;
-    clip.state = ClipState::reviewed;
-    session_.background->post(this, [this, lib = session_.library, clip, d](std::stop_token) -> Background::After {
-        auto ok = lib->save_decision(clip.id, d);
-        if (ok) ok = lib->update_clip(clip);
-        if (!ok) return [this, e = ok.error()] { where_->setText(text::error(e)); };
-        return [this] { emit decided(); };
-    });
+    session_.background->run<Result<bool>>(
+        this, [lib = session_.library, clip = state_.open->clip.id, d](std::stop_token) { return lib->decide(clip, d); },
+        [this](const Result<bool>& ok) {
+            if (ok)
+                emit decided();
+            else
+                where_->setText(text::error(ok.error()));
+        });
 }
 
 void ReviewPage::agree(const QString& check) {
     if (!state_.open) return;
     auto* dialog = new AgreementDialog(session_, *state_.open, check.toStdString(), this);
     dialog->setAttribute(Qt::WA_DeleteOnClose);
-    connect(dialog, &AgreementDialog::agreed, this, [this](const Agreement& a) {
-        session_.background->post(this, [this, lib = session_.library, a](std::stop_token) -> Background::After {
-            const auto ok = lib->save_agreement(a);
-            return [this, ok] { ok ? reload() : where_->setText(text::error(ok.error())); };
-        });
+    auto kept = [this](const Result<bool>& ok) {
+        if (ok)
+            reload();
+        else
+            where_->setText(text::error(ok.error()));
+    };
+    connect(dialog, &AgreementDialog::agreed, this, [this, kept](const Agreement& a) {
+        session_.background->run<Result<bool>>(
+            this, [lib = session_.library, a](std::stop_token) { return lib->save_agreement(a).map([](std::int64_t) { return true; }); },
+            kept);
     });
-    connect(dialog, &AgreementDialog::ended, this, [this](std::int64_t id) {
-        session_.background->post(this, [this, lib = session_.library, id](std::stop_token) -> Background::After {
-            const auto ok = lib->remove_agreement(id);
-            return [this, ok] { ok ? reload() : where_->setText(text::error(ok.error())); };
-        });
+    connect(dialog, &AgreementDialog::ended, this, [this, kept](std::int64_t id) {
+        session_.background->run<Result<bool>>(
+            this, [lib = session_.library, id](std::stop_token) { return lib->remove_agreement(id); }, kept);
     });
     dialog->open();
 }
@@ -271,18 +274,18 @@ void ReviewPage::agree(const QString& check) {
 void ReviewPage::reload() {
     const double at = state_.time();
     const Family family = state_.family;
-    session_.background->post(this,
-                              [this, lib = session_.library, id = state_.open->clip.id, at, family](std::stop_token) -> Background::After {
-                                  auto open = load_review(*lib, session_, id);
-                                  if (!open) return [this, e = open.error()] { where_->setText(text::error(e)); };
-                                  return [this, open = *open, at, family] {
-                                      if (!state_.open || state_.open->clip.id != open->clip.id)
-                                          return; // another clip was opened meanwhile
-                                      show_review(open);
-                                      state_.set_family(family);
-                                      state_.set_time(at);
-                                  };
-                              });
+    session_.background->run<Loaded>(
+        this,
+        [lib = session_.library, session = &session_, id = state_.open->clip.id](std::stop_token) {
+            return load_review(*lib, *session, id);
+        },
+        [this, at, family](Loaded open) {
+            if (!open) return where_->setText(text::error(open.error()));
+            if (!state_.open || state_.open->clip.id != (*open)->clip.id) return; // another clip was opened meanwhile
+            show_review(std::move(*open));
+            state_.set_family(family);
+            state_.set_time(at);
+        });
 }
 
 void ReviewPage::step_phase(int by) {

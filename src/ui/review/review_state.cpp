@@ -18,6 +18,9 @@ Result<std::shared_ptr<const OpenReview>> load_review(const Library& library, co
     open->clip = *clip;
     for (const auto& p : *people)
         if (p.id == clip->person) open->person = p;
+    // The height of the day it was filmed.
+    if (const auto h = library.height_at(clip->person, clip->filmed_on.empty() ? clip->arrived_on : clip->filmed_on))
+        open->person.stature_m = *h;
     auto agreements = library.agreements_for(*clip);
     if (!agreements) return tl::unexpected(agreements.error());
     open->agreements = std::move(*agreements);
@@ -26,6 +29,7 @@ Result<std::shared_ptr<const OpenReview>> load_review(const Library& library, co
     open->review = *review;
     open->track = drawn_points(*track);
     open->file = library.path_of(*clip);
+    open->has_file = library.has_file(*clip);
     auto decisions = library.decisions(id);
     if (!decisions) return tl::unexpected(decisions.error());
     open->decisions = std::move(*decisions);

@@ -13,6 +13,7 @@ struct OpenReview {
     Track track;
     std::shared_ptr<const Review> review;
     std::filesystem::path file;
+    bool has_file = true; // else it was moved away or lost; points and findings are there all the same
     std::vector<Decision> decisions;
     std::vector<Agreement> agreements; // in force for this clip
 };

@@ -21,7 +21,8 @@ struct Session {
     Catalogue catalogue;
     Theme theme;
     std::filesystem::path model_dir;
-    Background* background = nullptr; // library and files
+    Background* background = nullptr; // library: reads and short writes
+    Background* copies = nullptr;     // what takes long with files: copying clips in, backups
     Background* finder = nullptr;     // finding bodies
 
     const Movement* movement(const std::string& id) const {

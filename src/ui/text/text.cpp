@@ -411,13 +411,23 @@ QString error(const Error& e) {
         return tr("This file cannot be read (%1). If it plays elsewhere, save it again as MP4 and try that.").arg(what);
     case Code::too_large:
         return tr("This file is larger than Bevel can take (%1). Cut the clip to the part that matters.").arg(what);
+    case Code::in_use:
+        return tr("This library is open in another window of Bevel (%1). Close that one first, or go on there.").arg(what);
     case Code::write_failed:
+        if (what == QLatin1String("read_only"))
+            return tr("This library was made by a newer Bevel, or its folder cannot be written to: it is open for reading only. Nothing was "
+                      "changed.");
         return tr("Writing failed: %1. Check that there is room and that the folder may be written to.").arg(what);
     case Code::cannot_judge:
         return reason(what);
     case Code::not_found:
         return tr("Not found: %1.").arg(what);
     case Code::bad_value:
+        if (what.startsWith(QLatin1String("identity: ")))
+            return tr("Not saved: “%1” may still tell who it is. Change these words, or let the name be seen.").arg(what.mid(10));
+        if (what == QLatin1String("another_clip"))
+            return tr("This is another clip: its content is not the one that was taken in. Choose the file it was copied from.");
+        if (what == QLatin1String("folder_not_empty")) return tr("A backup is restored into an empty folder. Choose another one.");
         break;
     }
     return tr("A value is not usable: %1.").arg(what);
@@ -435,6 +445,8 @@ QString reason(const QString& code) {
     if (code == QLatin1String("view_needed")) return tr("Choose the view this clip was filmed from.");
     if (code == QLatin1String("no_repetition"))
         return tr("Nothing in the clip looks like this movement. Check that the right movement is chosen.");
+    if (code == QLatin1String("nothing_to_show"))
+        return tr("On no frame of this stretch can it be hidden who it is. Choose another correction, or let it be seen.");
     if (code == QLatin1String("cancelled")) return tr("Finding the body was stopped. Choose “Change …” and save to start again.");
     if (code.startsWith(QLatin1String("unreadable: ")) && code.endsWith(QLatin1String(".tflite")))
         return error({Code::cannot_open, code.mid(12).toStdString()});

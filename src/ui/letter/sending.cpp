@@ -1,0 +1,125 @@
+#include "ui/letter/sending.h"
+#include "core/files.h"
+#include "ui/paint/hidden.h"
+#include "ui/paint/slow_clip.h"
+#include <nlohmann/json.hpp>
+#include <QCoreApplication>
+#include <QDateTime>
+
+namespace bevel::ui {
+namespace {
+
+Identity identity_of(const LetterOrder& order) {
+    return {QString::fromStdString(order.open->person.name), order.record.hide_date};
+}
+
+/// Texts, figures and the frames of the pictures, so that what was said can be read without opening the file.
+std::string body_of(const LetterContent& c) {
+    nlohmann::json items = nlohmann::json::array();
+    for (const auto& i : c.items)
+        items.push_back({{"moment", i.moment.toStdString()},
+                         {"cue", i.cue.toStdString()},
+                         {"figure", i.figure.toStdString()},
+                         {"caution", i.caution.toStdString()},
+                         {"frame", i.frame}});
+    return nlohmann::json{{"student", c.student.toStdString()},
+                          {"date", c.date.toString(Qt::ISODate).toStdString()},
+                          {"movement", c.movement.toStdString()},
+                          {"opening", c.opening.toStdString()},
+                          {"praise", c.praise.toStdString()},
+                          {"closing", c.closing.toStdString()},
+                          {"items", items}}
+        .dump();
+}
+
+SentLetter sent(const LetterOrder& order, const char* kind, const std::filesystem::path& file) {
+    SentLetter s;
+    s.person = order.open->person.id;
+    s.clip = order.open->clip.id;
+    s.sent_at = QDateTime::currentDateTime().toString(Qt::ISODate).toStdString();
+    s.kind = kind;
+    s.name = file.filename().string();
+    s.hidden = order.record.hide_identity;
+    return s;
+}
+
+/// A file name goes out too.
+Result<bool> name_is_fit(const LetterOrder& order, const std::filesystem::path& file) {
+    const QString name = QString::fromStdString(file.stem().string());
+    if (order.record.hide_identity && tells(name, identity_of(order)))
+        return fail(Code::bad_value, "identity: " + file.filename().string());
+    return true;
+}
+
+} // namespace
+
+Result<LetterContent> compose(const LetterOrder& order, const Library& library, const Catalogue& catalogue) {
+    const OpenReview& open = *order.open;
+    const auto decisions = library.decisions(open.clip.id);
+    if (!decisions) return tl::unexpected(decisions.error());
+    const auto& findings = open.review->findings;
+    LetterSource source;
+    source.clip = open.has_file ? open.file : std::filesystem::path();
+    source.track = &open.track;
+    source.review = open.review;
+    source.hide_identity = order.record.hide_identity;
+    for (const auto& d : *decisions) source.wording[d.check + "/" + d.side] = QString::fromStdString(d.wording);
+    for (const auto& f : findings) {
+        const bool chosen =
+            std::any_of(order.record.checks.begin(), order.record.checks.end(), [&](const std::string& k) { return is_of(k, f); });
+        // What is no longer told or outside (another height, another school) is not sent, whatever was chosen before.
+        if (chosen && (f.verdict == Verdict::outside || f.verdict == Verdict::edge)) source.corrections.push_back(f);
+    }
+    LetterContent c = compose_letter(source, catalogue, Theme()); // letters are printed on white
+    c.student = QString::fromStdString(open.person.name);
+    c.instructor = QString::fromStdString(order.record.signed_by);
+    c.place = QString::fromStdString(order.record.place);
+    c.date = QDate::fromString(QString::fromStdString(open.clip.filmed_on), Qt::ISODate);
+    c.opening = QString::fromStdString(order.record.opening);
+    c.closing = QString::fromStdString(order.record.closing);
+    for (const auto& f : findings)
+        if (f.verdict == Verdict::inside && is_of(order.record.praise, f)) c.praise = QString::fromStdString(f.good);
+    return order.record.hide_identity ? hidden(std::move(c), identity_of(order)) : Result<LetterContent>(std::move(c));
+}
+
+Result<Outgoing> send_letter(const LetterOrder& order, const std::filesystem::path& file, Library& library, const Catalogue& catalogue) {
+    if (auto ok = name_is_fit(order, file); !ok) return tl::unexpected(ok.error());
+    if (auto ok = library.save_letter(order.record); !ok) return tl::unexpected(ok.error());
+    auto content = compose(order, library, catalogue);
+    if (!content) return tl::unexpected(content.error());
+    const bool html = file.extension() == ".html";
+    auto bytes = html ? Result<QByteArray>(letter_html(*content).toUtf8()) : letter_pdf(*content, order.record.hide_identity);
+    if (!bytes) return tl::unexpected(bytes.error());
+    const std::string_view all(bytes->constData(), static_cast<std::size_t>(bytes->size()));
+    if (auto ok = write_whole(file, all); !ok) return tl::unexpected(ok.error());
+    SentLetter s = sent(order, html ? "html" : "pdf", file);
+    s.body = body_of(*content);
+    s.file = std::string(all);
+    if (auto ok = library.keep_sent(s); !ok) return tl::unexpected(ok.error());
+    return Outgoing{std::move(*content), std::move(*bytes)};
+}
+
+Result<bool> keep_printed(const LetterOrder& order, const LetterContent& content, Library& library) {
+    const auto bytes = letter_pdf(content, order.record.hide_identity);
+    if (!bytes) return tl::unexpected(bytes.error());
+    SentLetter s = sent(order, "print", {});
+    s.body = body_of(content);
+    s.file = std::string(bytes->constData(), static_cast<std::size_t>(bytes->size()));
+    return library.keep_sent(s).map([](std::int64_t) { return true; });
+}
+
+Result<bool> send_clip(const LetterOrder& order, const std::string& finding, const std::filesystem::path& file, Library& library,
+                       const std::stop_token& stop, const std::function<void(double)>& progress) {
+    if (auto ok = name_is_fit(order, file); !ok) return ok;
+    const auto& all = order.open->review->findings;
+    const auto f = std::find_if(all.begin(), all.end(), [&](const Finding& x) { return is_of(finding, x); });
+    if (f == all.end()) return fail(Code::not_found, finding);
+    SlowClip what = stretch_of(*f, *order.open->review);
+    what.hide = order.record.hide_identity;
+    if (auto ok = write_slow_clip(file, order.open->file, order.open->track, what, Theme(), stop, progress); !ok) return ok;
+    SentLetter s = sent(order, "clip", file);
+    s.body = nlohmann::json{{"finding", finding}, {"from_s", what.from_s}, {"to_s", what.to_s}}.dump();
+    return library.keep_sent(s).map([](std::int64_t) { return true; });
+}
+
+} // namespace bevel::ui

@@ -1,0 +1,110 @@
+#include "ui/letter/sent_dialog.h"
+#include "core/files.h"
+#include <nlohmann/json.hpp>
+#include <QDateTime>
+#include <QDesktopServices>
+#include <QDialogButtonBox>
+#include <QHeaderView>
+#include <QLabel>
+#include <QPushButton>
+#include <QTableWidget>
+#include <QUrl>
+#include <QVBoxLayout>
+
+namespace bevel::ui {
+namespace {
+
+/// The cues of a letter in one line.
+QString said(const SentLetter& l) {
+    const auto j = nlohmann::json::parse(l.body, nullptr, false);
+    QStringList cues;
+    if (j.is_object() && j.contains("items") && j["items"].is_array())
+        for (const auto& i : j["items"]) cues << QString::fromStdString(i.value("cue", ""));
+    return cues.join(QStringLiteral(" · "));
+}
+
+} // namespace
+
+SentDialog::SentDialog(const Session& session, const Person& person, QWidget* parent) : QDialog(parent), session_(session) {
+    setObjectName(QStringLiteral("sentDialog"));
+    setWindowTitle(tr("Sent to %1").arg(QString::fromStdString(person.name)));
+    resize(760, 380);
+    table_ = new QTableWidget(0, 4);
+    table_->setObjectName(QStringLiteral("sent"));
+    table_->setAccessibleName(tr("Letters that were sent"));
+    table_->setHorizontalHeaderLabels({tr("When"), tr("As"), tr("File"), tr("What was asked")});
+    table_->horizontalHeader()->setStretchLastSection(true);
+    table_->setColumnWidth(0, 150);
+    table_->setColumnWidth(1, 110);
+    table_->setColumnWidth(2, 150);
+    table_->verticalHeader()->hide();
+    table_->setSelectionBehavior(QAbstractItemView::SelectRows);
+    table_->setSelectionMode(QAbstractItemView::SingleSelection);
+    table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
+    words_ = new QLabel(tr("Nothing was sent yet."));
+    words_->setObjectName(QStringLiteral("faint"));
+    words_->setWordWrap(true);
+    auto* buttons = new QDialogButtonBox(QDialogButtonBox::Close);
+    open_ = buttons->addButton(tr("Open as it was"), QDialogButtonBox::ActionRole);
+    open_->setObjectName(QStringLiteral("openSent"));
+    open_->setEnabled(false);
+    auto* box = new QVBoxLayout(this);
+    box->addWidget(table_, 1);
+    box->addWidget(words_);
+    box->addWidget(buttons);
+    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    connect(open_, &QPushButton::clicked, this, &SentDialog::open_chosen);
+    connect(table_, &QTableWidget::cellActivated, this, &SentDialog::open_chosen);
+    connect(table_, &QTableWidget::itemSelectionChanged, this, [this] {
+        const int r = table_->currentRow();
+        open_->setEnabled(r >= 0 && all_[static_cast<std::size_t>(r)].kind != "clip");
+    });
+    session_.background->run<Result<std::vector<SentLetter>>>(
+        this, [lib = session_.library, id = person.id](std::stop_token) { return lib->sent(id); },
+        [this](const Result<std::vector<SentLetter>>& all) {
+            if (all)
+                fill(*all);
+            else
+                words_->setText(text::error(all.error()));
+        });
+}
+
+void SentDialog::fill(const std::vector<SentLetter>& all) {
+    all_ = all;
+    table_->setRowCount(static_cast<int>(all.size()));
+    for (std::size_t i = 0; i < all.size(); ++i) {
+        const auto& l = all[i];
+        const QDateTime when = QDateTime::fromString(QString::fromStdString(l.sent_at), Qt::ISODate);
+        const QString as = l.kind == "pdf" ? tr("PDF") : l.kind == "html" ? tr("HTML") : l.kind == "clip" ? tr("slow motion") : tr("print");
+        const QStringList cells{QLocale().toString(when, QLocale::ShortFormat), l.hidden ? tr("%1, hidden").arg(as) : as,
+                                QString::fromStdString(l.name), said(l)};
+        for (int c = 0; c < cells.size(); ++c) {
+            auto* cell = new QTableWidgetItem(cells[c]);
+            cell->setToolTip(cells[c]);
+            table_->setItem(static_cast<int>(i), c, cell);
+        }
+    }
+    words_->setText(all.empty() ? tr("Nothing was sent yet.") : tr("Letters are kept as they went out. Of a clip the stretch is kept."));
+    if (!all.empty()) table_->selectRow(0);
+}
+
+void SentDialog::open_chosen() {
+    const int r = table_->currentRow();
+    if (r < 0) return;
+    const SentLetter& l = all_[static_cast<std::size_t>(r)];
+    const QString file = copies_.filePath(QStringLiteral("sent-%1.%2").arg(l.id).arg(QLatin1String(l.kind == "html" ? "html" : "pdf")));
+    session_.background->run<Result<bool>>(
+        this,
+        [lib = session_.library, id = l.id, path = file.toStdString()](std::stop_token) -> Result<bool> {
+            const auto bytes = lib->sent_file(id);
+            if (!bytes) return tl::unexpected(bytes.error());
+            return write_whole(path, *bytes);
+        },
+        [this, file](const Result<bool>& ok) {
+            if (!ok) return words_->setText(text::error(ok.error()));
+            emit opened(file);
+            if (!qEnvironmentVariableIsSet("BEVEL_NO_VIEWER")) QDesktopServices::openUrl(QUrl::fromLocalFile(file));
+        });
+}
+
+} // namespace bevel::ui

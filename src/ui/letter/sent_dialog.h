@@ -1,0 +1,33 @@
+// What was sent to a person before, newest first; opened as it was.
+#pragma once
+#include "ui/shell/session.h"
+#include <QDialog>
+#include <QTemporaryDir>
+
+class QLabel;
+class QPushButton;
+class QTableWidget;
+
+namespace bevel::ui {
+
+class SentDialog : public QDialog {
+    Q_OBJECT
+public:
+    SentDialog(const Session& session, const Person& person, QWidget* parent = nullptr);
+
+signals:
+    void opened(const QString& file); // a copy of what was sent
+
+private:
+    void fill(const std::vector<SentLetter>& all);
+    void open_chosen();
+
+    const Session& session_;
+    std::vector<SentLetter> all_;
+    QTemporaryDir copies_; // gone with the dialog's owner process
+    QTableWidget* table_ = nullptr;
+    QLabel* words_ = nullptr;
+    QPushButton* open_ = nullptr;
+};
+
+} // namespace bevel::ui

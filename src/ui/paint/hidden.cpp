@@ -1,0 +1,196 @@
+#include "ui/paint/hidden.h"
+#include <cmath>
+#include <QCoreApplication>
+#include <QPainter>
+#include <QPainterPath>
+#include <QRegularExpression>
+
+namespace bevel::ui {
+namespace {
+
+/// Without accents and case, so that nobody is told by them.
+QString folded(const QString& s) {
+    QString out;
+    for (const QChar c : s.normalized(QString::NormalizationForm_KD))
+        if (c.category() != QChar::Mark_NonSpacing) out += c;
+    return out.toCaseFolded();
+}
+
+QStringList parts_of(const QString& name) {
+    QStringList out;
+    static const QRegularExpression gap(QStringLiteral("[^\\p{L}\\p{M}]+"), QRegularExpression::UseUnicodePropertiesOption);
+    for (const QString& p : name.split(gap, Qt::SkipEmptyParts))
+        if (p.size() > 1) out << folded(p);
+    return out;
+}
+
+enum class Tells { no, plainly, perhaps };
+
+/// A word is the name, or has it with an ending of one or two letters ("Ilses"), or hides it in a longer word.
+Tells word_tells(const QString& word, const QStringList& names) {
+    const QString w = folded(word);
+    Tells t = Tells::no;
+    for (const QString& n : names) {
+        if (w == n || (n.size() > 2 && w.startsWith(n) && w.size() <= n.size() + 2)) return Tells::plainly;
+        if (n.size() > 2 && w.contains(n)) t = Tells::perhaps;
+    }
+    return t;
+}
+
+const QRegularExpression& words() {
+    static const QRegularExpression r(QStringLiteral("[\\p{L}\\p{M}]+"), QRegularExpression::UseUnicodePropertiesOption);
+    return r;
+}
+
+/// The text with another word in place of the name; words that may tell it are added to `unsure`.
+QString without(const QString& text, const QStringList& names, QStringList& unsure) {
+    QString out;
+    qsizetype at = 0;
+    bool replaced = false; // first and last name side by side become one word
+    for (auto it = words().globalMatch(text); it.hasNext();) {
+        const auto m = it.next();
+        const Tells t = word_tells(m.captured(), names);
+        if (t == Tells::perhaps) unsure << m.captured();
+        const QString between = text.mid(at, m.capturedStart() - at);
+        at = m.capturedEnd();
+        if (t != Tells::plainly) {
+            out += between + m.captured();
+            replaced = false;
+        } else if (!replaced || !between.trimmed().isEmpty()) {
+            out += between + QCoreApplication::translate("letter", "student");
+            replaced = true;
+        }
+    }
+    return out + text.mid(at);
+}
+
+double distance(const PicturePoint& a, const PicturePoint& b) {
+    return std::hypot(a.x - b.x, a.y - b.y);
+}
+
+/// Stature in pixels, from the longest that shows of trunk, leg and arm.
+double stature_px(const BodyPx& b) {
+    double most = 0;
+    for (const Side s : {Side::left, Side::right}) {
+        auto l = [&](Point p, Point q) { return distance(b[on(s, p)], b[on(s, q)]); };
+        most = std::max({most, l(left_shoulder, left_hip) / 0.29, (l(left_hip, left_knee) + l(left_knee, left_ankle)) / 0.49,
+                         (l(left_shoulder, left_elbow) + l(left_elbow, left_wrist)) / 0.33});
+    }
+    return most;
+}
+
+QPointF at(const BodyPx& b, Point p) {
+    return {b[p].x, b[p].y};
+}
+QPointF middle(const BodyPx& b, Point p) {
+    return 0.5 * (at(b, p) + at(b, mirrored(p)));
+}
+
+/// A line as wide as twice `half`, with round ends.
+QPainterPath band(const QPointF& a, const QPointF& b, double half) {
+    QPainterPath line(a);
+    line.lineTo(b.x() + 0.01, b.y());
+    QPainterPathStroker s;
+    s.setWidth(2 * half);
+    s.setCapStyle(Qt::RoundCap);
+    return s.createStroke(line);
+}
+
+QPainterPath outline(const BodyPx& b, double tall) {
+    QPainterPath all;
+    all.setFillRule(Qt::WindingFill);
+    auto add = [&](Point p, Point q, double half) { all.addPath(band(at(b, p), at(b, q), half * tall)); };
+    for (const Side s : {Side::left, Side::right}) {
+        auto P = [&](Point p) { return on(s, p); };
+        add(P(left_shoulder), P(left_elbow), 0.055);
+        add(P(left_elbow), P(left_wrist), 0.05);
+        for (const Point tip : {left_thumb, left_index, left_little}) add(P(left_wrist), P(tip), 0.045);
+        add(P(left_shoulder), P(left_hip), 0.075);
+        add(P(left_hip), P(left_knee), 0.08);
+        add(P(left_knee), P(left_ankle), 0.07);
+        add(P(left_ankle), P(left_heel), 0.04);
+        add(P(left_heel), P(left_toe), 0.04);
+    }
+    add(left_shoulder, right_shoulder, 0.07);
+    add(left_hip, right_hip, 0.08);
+    QPolygonF trunk{at(b, left_shoulder), at(b, right_shoulder), at(b, right_hip), at(b, left_hip)};
+    QPainterPath body;
+    body.addPolygon(trunk);
+    all.addPath(body);
+    return all.simplified();
+}
+
+/// Wherever the head may be: about what shows of the face, about where it sits on the trunk, and all round the shoulders where neither
+/// is sure (a bow towards the camera, seen from behind).
+QPainterPath head(const BodyPx& b, double tall) {
+    QPainterPath all;
+    all.setFillRule(Qt::WindingFill);
+    auto disc = [&](const QPointF& c, double r) {
+        QPainterPath p;
+        p.addEllipse(c, r * tall, r * tall);
+        all.addPath(p);
+    };
+    double least = 1;
+    QPointF face;
+    for (const Point p : {nose, left_eye, left_ear, right_eye, right_ear}) {
+        least = std::min(least, b[p].visibility);
+        face += at(b, p) / 5;
+        disc(at(b, p), 0.085);
+    }
+    const QPointF neck = middle(b, left_shoulder), up = neck - middle(b, left_hip);
+    disc(face, 0.105);
+    all.addPath(band(neck, face, 0.07 * tall)); // hair and neck
+    const double trunk = std::hypot(up.x(), up.y());
+    if (trunk > 0.12 * tall)
+        disc(neck + up / trunk * 0.115 * tall, 0.115);
+    else
+        disc(neck, 0.24);
+    const double off = std::hypot(face.x() - neck.x(), face.y() - neck.y());
+    if (least < 0.5 || off > 0.22 * tall) disc(neck + (trunk > 0.12 * tall ? up / trunk * 0.1 * tall : QPointF()), 0.2);
+    return all.simplified();
+}
+
+} // namespace
+
+bool tells(const QString& text, const Identity& who) {
+    const QStringList names = parts_of(who.name);
+    for (auto it = words().globalMatch(text); it.hasNext();)
+        if (word_tells(it.next().captured(), names) != Tells::no) return true;
+    return false;
+}
+
+Result<LetterContent> hidden(LetterContent c, const Identity& who) {
+    const QStringList names = parts_of(who.name);
+    QStringList unsure;
+    c.student = QCoreApplication::translate("letter", "a student");
+    for (QString* s : {&c.opening, &c.praise, &c.closing}) *s = without(*s, names, unsure);
+    for (auto& item : c.items)
+        for (QString* s : {&item.moment, &item.cue, &item.figure, &item.caution}) *s = without(*s, names, unsure);
+    for (auto& s : c.cautions) s = without(s, names, unsure);
+    // The sender is not rewritten; a name in common is for a person to decide.
+    for (const QString& s : {c.instructor, c.place, c.movement})
+        for (auto it = words().globalMatch(s); it.hasNext();)
+            if (const QString w = it.next().captured(); word_tells(w, names) != Tells::no) unsure << w;
+    if (who.date) c.date = QDate();
+    if (!unsure.isEmpty()) {
+        unsure.removeDuplicates();
+        return fail(Code::bad_value, "identity: " + unsure.join(QStringLiteral(", ")).toStdString());
+    }
+    return c;
+}
+
+bool hide_person(QImage& picture, const BodyPx& body) {
+    const double tall = stature_px(body);
+    const double sure =
+        std::min({body[left_shoulder].visibility, body[right_shoulder].visibility, body[left_hip].visibility, body[right_hip].visibility});
+    if (!(tall > 20) || sure < 0.3) return false;
+    QPainter p(&picture);
+    QPainterPath all;
+    all.addRect(QRectF(picture.rect()).adjusted(-2, -2, 2, 2));
+    const QColor flat(0xE2, 0xDA, 0xCB), cover(0x8F, 0x86, 0x79);
+    p.fillPath(all.subtracted(outline(body, tall)), flat);
+    p.fillPath(head(body, tall), cover);
+    return true;
+}
+
+} // namespace bevel::ui
