@@ -13,10 +13,12 @@
 #include <QLabel>
 #include <QLineEdit>
 #include <QListWidget>
+#include <QMenu>
 #include <QMimeData>
 #include <QProcess>
 #include <QPushButton>
 #include <QScrollArea>
+#include <QSettings>
 #include <QSignalSpy>
 #include <QTableWidget>
 #include <QTemporaryDir>
@@ -43,6 +45,7 @@ class TestWindow : public QObject {
             session.finder = &finder;
             window = std::make_unique<ui::MainWindow>(session);
             window->show();
+            (void)QTest::qWaitForWindowActive(window.get());
         }
         ~Bench() { window.reset(); }
     };
@@ -65,6 +68,11 @@ class TestWindow : public QObject {
                 text = box->currentText();
                 fits = box->fontMetrics().horizontalAdvance(text) + 34 <= box->width();
             }
+            // Nor does anything stand beyond the edge of a list that cannot be scrolled sideways.
+            for (auto* up = w->parentWidget(); up && fits; up = up->parentWidget())
+                if (const auto* area = qobject_cast<QScrollArea*>(up);
+                    area && area->viewport()->isAncestorOf(w) && area->horizontalScrollBarPolicy() == Qt::ScrollBarAlwaysOff)
+                    fits = w->mapTo(area->viewport(), QPoint(w->width(), 0)).x() <= area->viewport()->width() + 1;
             if (!text.isEmpty() && !fits) out << where + QStringLiteral(": ") + text;
         }
         return out;
@@ -238,7 +246,10 @@ private slots:
         const auto first = std::find_if(page->state().open->review->findings.begin(), page->state().open->review->findings.end(),
                                         [](const Finding& f) { return f.verdict == Verdict::outside; });
         const std::string check = first->check;
-        QTest::mouseClick(page->findChild<QToolButton*>(QStringLiteral("agree")), Qt::LeftButton);
+        QTest::mouseClick(page->findChild<QToolButton*>(QStringLiteral("why")), Qt::LeftButton);
+        QTRY_VERIFY(page->findChild<QDialog*>(QStringLiteral("whyDialog")));
+        QTest::mouseClick(page->findChild<QDialog*>(QStringLiteral("whyDialog"))->findChild<QPushButton*>(QStringLiteral("agree")),
+                          Qt::LeftButton);
         QTRY_VERIFY(page->findChild<QDialog*>(QStringLiteral("agreementDialog")));
         auto* dialog = page->findChild<QDialog*>(QStringLiteral("agreementDialog"));
         auto* ok = dialog->findChild<QPushButton*>(QStringLiteral("agreeOk"));
@@ -472,6 +483,105 @@ private slots:
             QTRY_VERIFY(detail->text().contains(right ? QLatin1String("Body found on 100 %")
                                                       : QLatin1String("Nothing in the clip looks like this movement")));
         }
+    }
+    void keys_work_wherever_the_focus_is() {
+        Bench b(demo_);
+        QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened);
+        b.window->open_review(2);
+        QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 1, 30000);
+        auto* page = b.window->review();
+        auto& state = page->state();
+        // In the list of findings Page keys step repetitions, and do not scroll.
+        auto* list = page->findChild<QScrollArea*>(QStringLiteral("findings"));
+        list->setFocus();
+        QTest::keyClick(list, Qt::Key_Home);
+        QCOMPARE(state.frame, std::size_t{0});
+        QTest::keyClick(list, Qt::Key_PageDown);
+        QVERIFY(state.frame > 0);
+        // A click on Keep leaves the keys where they were: space plays.
+        page->setFocus();
+        QSignalSpy decided(page, &ui::ReviewPage::decided);
+        QTest::mouseClick(page->findChild<QToolButton*>(QStringLiteral("setAside")), Qt::LeftButton);
+        QTRY_COMPARE(decided.count(), 1);
+        const auto before = b.session.library->decisions(2)->size();
+        QTest::keyClick(b.window->focusWidget(), Qt::Key_Space);
+        auto* play = page->findChild<QToolButton*>(QStringLiteral("play"));
+        QVERIFY(play->isChecked());
+        QTest::keyClick(b.window->focusWidget(), Qt::Key_Space);
+        QVERIFY(!play->isChecked());
+        QCOMPARE(b.session.library->decisions(2)->size(), before);
+        // Reached by Tab, a button is pressed by space.
+        play->setFocus(Qt::TabFocusReason);
+        QTest::keyClick(play, Qt::Key_Space);
+        QVERIFY(play->isChecked());
+        QTest::keyClick(play, Qt::Key_Space);
+        // Ctrl+1 is Arrivals, and chooses no part of the body.
+        const auto family = state.family;
+        QTest::keyClick(list, Qt::Key_1, Qt::ControlModifier);
+        QVERIFY(b.window->arrivals()->isVisible());
+        QCOMPARE(state.family, family);
+        QTest::keyClick(b.window.get(), Qt::Key_2, Qt::ControlModifier);
+        QTest::keyClick(page, Qt::Key_5);
+        QCOMPARE(state.family, Family::spine);
+    }
+    void every_key_stands_in_a_menu_and_on_the_sheet() {
+        Bench b(demo_);
+        QTest::keyClick(b.window.get(), Qt::Key_F1);
+        QTRY_VERIFY(b.window->findChild<QDialog*>(QStringLiteral("shortcutSheet")));
+        auto* sheet = b.window->findChild<QDialog*>(QStringLiteral("shortcutSheet"));
+        auto* table = sheet->findChild<QTableWidget*>(QStringLiteral("shortcuts"));
+        int with_keys = 0;
+        QSet<QString> seen;
+        for (const auto& r : b.window->actions_table().rows()) {
+            with_keys += r.action->shortcuts().isEmpty() ? 0 : 1;
+            for (const auto& k : r.action->shortcuts()) {
+                const auto* owner = qobject_cast<QWidget*>(r.action->associatedObjects().value(0));
+                const QString where = (owner ? owner->metaObject()->className() : "") + QLatin1Char(' ') + k.toString();
+                QVERIFY2(!seen.contains(where), qPrintable(where)); // no key twice in a place
+                seen << where;
+            }
+            bool in_menu = false;
+            for (auto* object : r.action->associatedObjects()) in_menu = in_menu || qobject_cast<QMenu*>(object);
+            QVERIFY2(in_menu, qPrintable(r.action->text()));
+        }
+        QCOMPARE(table->rowCount(), with_keys);
+        sheet->findChild<QLineEdit*>(QStringLiteral("shortcutSearch"))->setText(QStringLiteral("phase"));
+        QCOMPARE(table->rowCount(), 2);
+        sheet->close();
+    }
+    void the_theme_is_switched_live_and_remembered() {
+        Bench b(demo_);
+        const QColor before = b.session.theme.palette.paper;
+        b.window->actions_table().find("themeDark")->trigger();
+        QVERIFY(b.session.theme.palette.paper.lightnessF() < 0.3F && before.lightnessF() > 0.7F);
+        QSettings kept(dir_.filePath(QStringLiteral("settings.ini")), QSettings::IniFormat);
+        b.session.settings.save(kept);
+        QCOMPARE(ui::Settings::load(kept).theme, ui::ThemeChoice::dark);
+        b.window->actions_table().find("themeLight")->trigger();
+        QCOMPARE(b.session.theme.palette.paper, before);
+    }
+    void a_lost_file_is_said_and_given_back() {
+        Bench b(demo_);
+        const Clip clip = *b.session.library->clip(5);
+        const auto file = b.session.library->path_of(clip),
+                   away = std::filesystem::path(dir_.filePath(QStringLiteral("away.mp4")).toStdString());
+        std::filesystem::rename(file, away);
+        QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened);
+        b.window->open_review(5);
+        QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 1, 30000);
+        auto* page = b.window->review();
+        QVERIFY(!page->state().open->has_file);
+        auto said = [&] {
+            for (const auto* l : page->findChildren<QLabel*>())
+                if (l->text().contains(QLatin1String("not where it was"))) return true;
+            return false;
+        };
+        QVERIFY(said());
+        QVERIFY(!page->state().open->review->findings.empty()); // what was measured is there all the same
+        page->give_file(QString::fromStdString(away.string()));
+        QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 2, 30000);
+        QVERIFY(page->state().open->has_file);
+        QTRY_VERIFY_WITH_TIMEOUT(page->shows_current(), 20000);
     }
     void nothing_is_clipped() {
         Bench b(demo_);

@@ -6,7 +6,9 @@
 #include <QComboBox>
 #include <QElapsedTimer>
 #include <QLabel>
+#include <QProgressBar>
 #include <QPushButton>
+#include <QTableWidget>
 #include <QTemporaryDir>
 #include <QThread>
 
@@ -51,8 +53,9 @@ int main(int argc, char** argv) {
     session.movements = load_movements(data);
     session.schools = load_schools(data);
     session.theme = ui::Theme(args.contains(QStringLiteral("--dark")));
-    ui::Background background, finder;
+    ui::Background background, copies, finder;
     session.background = &background;
+    session.copies = &copies;
     session.finder = &finder;
     session.model_dir = find_model_dir(argv[0]);
     ui::MainWindow window(session);
@@ -66,8 +69,11 @@ int main(int argc, char** argv) {
         window.grab().save(QStringLiteral("%1/%2.png").arg(args[2], name));
         ++taken;
     };
-    wait([&] { return background.idle(); });
-    settle(1500);
+    const auto* table = window.arrivals()->findChild<QTableWidget*>(QStringLiteral("clips"));
+    if (!wait([&] { return table->rowCount() > 0 && background.idle(); })) return 1;
+    // The waiting clip is being looked at: its progress shows.
+    const auto* progress = window.arrivals()->findChild<QProgressBar*>();
+    wait([&] { return progress->value() > 20; }, 10000);
     shot(QStringLiteral("arrivals"));
     const auto clips = session.library->clips();
     if (!clips) return 3;
@@ -118,7 +124,8 @@ int main(int argc, char** argv) {
             window.show_place(2);
             const auto* pdf = window.letter()->findChild<QPushButton*>(QStringLiteral("primary"));
             wait([&] { return pdf->isEnabled(); }, 60000);
-            settle(600);
+            const auto* page = window.letter()->findChild<QLabel*>(QStringLiteral("preview"));
+            if (!wait([&] { return !page->pixmap().isNull(); }, 60000)) return 1;
             shot(QStringLiteral("letter"));
             break;
         }

@@ -1,8 +1,13 @@
 #include "ui/shell/main_window.h"
 #include <cstdio>
 #include <QApplication>
-#include <QDir>
+#include <QCommandLineParser>
+#include <QCryptographicHash>
+#include <QFileInfo>
+#include <QLocalServer>
+#include <QLocalSocket>
 #include <QMessageBox>
+#include <QSettings>
 #include <QStandardPaths>
 
 namespace {
@@ -19,6 +24,23 @@ std::filesystem::path unpack_demo(const std::filesystem::path& data, const std::
     return to;
 }
 
+/// A name of its own for each library, so that a second start finds the first.
+QString meeting_place(const std::filesystem::path& folder) {
+    std::error_code ec;
+    const auto whole = std::filesystem::weakly_canonical(folder, ec).string();
+    return QStringLiteral("bevel-") +
+           QString::fromLatin1(QCryptographicHash::hash(QByteArray::fromStdString(whole), QCryptographicHash::Sha256).toHex().left(16));
+}
+
+/// Hands files to an instance that has this library open; false when there is none.
+bool handed_over(const QString& place, const QStringList& files) {
+    QLocalSocket socket;
+    socket.connectToServer(place);
+    if (!socket.waitForConnected(500)) return false;
+    socket.write(files.join(QLatin1Char('\n')).toUtf8() + '\0');
+    return socket.waitForBytesWritten(1000);
+}
+
 } // namespace
 
 int main(int argc, char** argv) {
@@ -26,14 +48,34 @@ int main(int argc, char** argv) {
     QApplication app(argc, argv);
     QApplication::setApplicationName(QStringLiteral("bevel"));
     QApplication::setApplicationDisplayName(QStringLiteral("Bevel"));
-    const QStringList args = QApplication::arguments();
+    QApplication::setApplicationVersion(QStringLiteral(BEVEL_VERSION));
+    QCommandLineParser words;
+    words.setApplicationDescription(QStringLiteral("Measures practice of tai chi and qigong and holds it against the movement."));
+    words.addHelpOption();
+    words.addVersionOption();
+    const QCommandLineOption demo_option(QStringLiteral("demo"), QStringLiteral("Opens the demo."));
+    const QCommandLineOption library_option(QStringLiteral("library"), QStringLiteral("Opens the library in this folder."),
+                                            QStringLiteral("folder"));
+    const QCommandLineOption dark_option(QStringLiteral("dark"), QStringLiteral("Dark colours."));
+    words.addOptions({demo_option, library_option, dark_option});
+    words.addPositionalArgument(QStringLiteral("files"), QStringLiteral("Clips to take in, or the folder of a library."),
+                                QStringLiteral("[files…]"));
+    words.process(app); // says what is wrong and ends, with 1, on an option it does not know
     const auto data = find_data_dir(argv[0]);
     ui::Theme::load_fonts(data);
     const std::filesystem::path home = QStandardPaths::writableLocation(QStandardPaths::AppDataLocation).toStdString();
-    const bool demo = args.contains(QStringLiteral("--demo"));
+    const bool demo = words.isSet(demo_option);
+    QStringList files;
     std::filesystem::path folder = demo ? unpack_demo(data, home) : home / "library";
-    if (const int i = static_cast<int>(args.indexOf(QStringLiteral("--library"))); i >= 0 && i + 1 < args.size())
-        folder = args[i + 1].toStdString();
+    if (words.isSet(library_option)) folder = words.value(library_option).toStdString();
+    for (const QString& w : words.positionalArguments()) {
+        if (QFileInfo(w).isDir() && QFileInfo::exists(w + QStringLiteral("/library.sqlite")))
+            folder = w.toStdString();
+        else
+            files << QFileInfo(w).absoluteFilePath();
+    }
+    const QString place = meeting_place(folder);
+    if (handed_over(place, files)) return 0;
     ui::Session session;
     auto catalogue = ui::Catalogue::load(data);
     auto library = Library::open(folder);
@@ -43,18 +85,38 @@ int main(int argc, char** argv) {
         QMessageBox::critical(nullptr, QStringLiteral("Bevel"), why);
         return 3;
     }
+    QSettings kept(QString::fromStdString((home / "settings.ini").string()), QSettings::IniFormat);
+    session.settings = ui::Settings::load(kept);
+    if (words.isSet(dark_option)) session.settings.theme = ui::ThemeChoice::dark;
     session.catalogue = std::move(*catalogue);
     session.library = std::make_shared<Library>(std::move(*library));
     session.movements = load_movements(data);
     session.schools = load_schools(data);
     session.model_dir = find_model_dir(argv[0]);
-    session.theme = ui::Theme(args.contains(QStringLiteral("--dark")));
-    ui::Background background, finder;
+    ui::Background background, copies, finder;
     session.background = &background;
+    session.copies = &copies;
     session.finder = &finder;
     ui::MainWindow window(session);
+    window.set_theme(session.settings.theme);
     window.show();
-    if (demo) { // a finished review is the first thing seen
+    QLocalServer door;
+    QLocalServer::removeServer(place); // of a run that was killed
+    door.listen(place);
+    QObject::connect(&door, &QLocalServer::newConnection, &window, [&door, &window] {
+        auto* guest = door.nextPendingConnection();
+        QObject::connect(guest, &QLocalSocket::readyRead, &window, [guest, &window] {
+            if (guest->bytesAvailable() > 1 << 20) return guest->abort();
+            if (!guest->peek(guest->bytesAvailable()).endsWith('\0')) return; // there is more to come
+            QByteArray all = guest->readAll();
+            all.chop(1);
+            window.take(QString::fromUtf8(all).split(QLatin1Char('\n'), Qt::SkipEmptyParts));
+            guest->deleteLater();
+        });
+    });
+    if (!files.isEmpty()) {
+        window.take(files);
+    } else if (demo) { // a finished review is the first thing seen
         if (auto clips = session.library->clips())
             for (const auto& c : *clips)
                 if (c.state == ClipState::reviewed) {
@@ -62,5 +124,7 @@ int main(int argc, char** argv) {
                     break;
                 }
     }
-    return QApplication::exec();
+    const int rc = QApplication::exec();
+    session.settings.save(kept);
+    return rc;
 }

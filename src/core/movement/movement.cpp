@@ -1,4 +1,5 @@
 #include "core/movement/movement.h"
+#include "core/folders.h"
 #include "core/measure/measures.h"
 #include "core/movement/json_reader.h"
 #include <algorithm>
@@ -445,13 +446,7 @@ std::vector<School> load_schools(const fs::path& data_dir, std::vector<Error>* p
 }
 
 fs::path find_data_dir(const fs::path& program) {
-    if (const char* env = std::getenv("BEVEL_DATA")) return env;
-    std::error_code ec;
-    fs::path dir = fs::weakly_canonical(program, ec).parent_path();
-    for (int up = 0; up < 5 && !dir.empty(); ++up, dir = dir.parent_path())
-        for (const auto& candidate : {dir / "data", dir / "share" / "bevel"})
-            if (fs::exists(candidate / "movements", ec)) return candidate;
-    return fs::current_path(ec) / "data";
+    return shipped_folder(program, "data", "BEVEL_DATA");
 }
 
 } // namespace bevel

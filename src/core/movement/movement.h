@@ -75,7 +75,7 @@ Result<School> load_school(const std::filesystem::path& file);
 std::vector<Movement> load_movements(const std::filesystem::path& data_dir, std::vector<Error>* problems = nullptr);
 std::vector<School> load_schools(const std::filesystem::path& data_dir, std::vector<Error>* problems = nullptr);
 
-/// The shipped data folder: $BEVEL_DATA, else beside or above the program.
+/// The shipped data folder (core/folders.h).
 std::filesystem::path find_data_dir(const std::filesystem::path& program);
 
 /// A whole text file of at most `max_bytes`.

@@ -1,4 +1,5 @@
 #include "media/pose/finder.h"
+#include "core/folders.h"
 #include <algorithm>
 #include <cmath>
 #include <cstdlib>
@@ -111,14 +112,7 @@ std::string_view model_name(Model m) {
 }
 
 std::filesystem::path find_model_dir(const std::filesystem::path& program) {
-    namespace fs = std::filesystem;
-    if (const char* env = std::getenv("BEVEL_MODELS")) return env;
-    std::error_code ec;
-    fs::path dir = fs::weakly_canonical(program, ec).parent_path();
-    for (int up = 0; up < 5 && !dir.empty(); ++up, dir = dir.parent_path())
-        for (const auto& c : {dir / "models", dir / "share" / "bevel" / "models"})
-            if (fs::exists(c / "pose_detector.tflite", ec)) return c;
-    return fs::current_path(ec) / "models";
+    return shipped_folder(program, "models", "BEVEL_MODELS");
 }
 
 Result<BodyFinder> BodyFinder::load(const std::filesystem::path& dir, Model model) {

@@ -15,6 +15,7 @@
 #include <QHeaderView>
 #include <QLabel>
 #include <QLineEdit>
+#include <QMessageBox>
 #include <QMimeData>
 #include <QProgressBar>
 #include <QPushButton>
@@ -22,6 +23,18 @@
 #include <QVBoxLayout>
 
 namespace bevel::ui {
+
+namespace {
+/// A question before something that cannot be undone.
+bool ask(QWidget* parent, const QString& title, const QString& words, const QString& yes) {
+    QMessageBox box(QMessageBox::Warning, title, words, QMessageBox::Cancel, parent);
+    box.setObjectName(QStringLiteral("question"));
+    auto* go = box.addButton(yes, QMessageBox::DestructiveRole);
+    box.setDefaultButton(QMessageBox::Cancel);
+    box.exec();
+    return box.clickedButton() == go;
+}
+} // namespace
 
 ArrivalsPage::ArrivalsPage(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
     setAcceptDrops(true);
@@ -191,16 +204,116 @@ QFrame* ArrivalsPage::build_form() {
     box->addWidget(live_, 2);
     box->addStretch(1);
     box->addWidget(privacy);
-    connect(choose_, &QPushButton::clicked, this, [this] {
-        const QString f = QFileDialog::getOpenFileName(this, tr("Choose a clip"), QString(),
-                                                       tr("Clips (*.mp4 *.mov *.webm *.mkv *.avi *.m4v);;All files (*)"));
-        if (!f.isEmpty()) offer(f);
-    });
+    connect(choose_, &QPushButton::clicked, this, &ArrivalsPage::choose_file);
     connect(take_, &QPushButton::clicked, this, &ArrivalsPage::take_in);
     connect(student_, &QComboBox::currentIndexChanged, this, [this](int i) {
         if (i >= 0 && i < static_cast<int>(people_.size())) height_->setValue(people_[static_cast<std::size_t>(i)].stature_m * 100);
     });
     return card;
+}
+
+void ArrivalsPage::choose_file() {
+    const QString f = QFileDialog::getOpenFileName(this, tr("Choose a clip"), QString(),
+                                                   tr("Clips (*.mp4 *.mov *.webm *.mkv *.avi *.m4v);;All files (*)"));
+    if (!f.isEmpty()) offer(f);
+}
+
+void ArrivalsPage::add_actions(Actions& actions) {
+    using M = Actions::Menu;
+    QWidget* window = this->window();
+    actions.add(window, M::file, "takeIn", tr("Take in a clip …"), {QKeySequence::Open}, [this] {
+        emit wanted();
+        choose_file();
+    });
+    actions.separate();
+    actions.add(
+        window, M::file, "backUp", tr("Back up the library …"), {}, [this] { back_up(); },
+        tr("Everything in one file: people, clips, points, decisions, letters"));
+    actions.add(window, M::file, "restore", tr("Restore a backup …"), {}, [this] { restore(); });
+    actions.add(this, M::clip, "openReviewAction", tr("Open the review"), {QKeySequence(Qt::CTRL | Qt::Key_Return)},
+                [this] { open_->click(); });
+    actions.add(this, M::clip, "changeClip", tr("Change student, movement or view …"), {QKeySequence(Qt::Key_F2)},
+                [this] { change_->click(); });
+    actions.add(this, M::clip, "deleteClip", tr("Delete this clip …"), {QKeySequence::Delete}, [this] { delete_chosen(); });
+    actions.add(
+        this, M::clip, "erasePerson", tr("Erase this student …"), {}, [this] { erase_chosen(); },
+        tr("Everything about this person: clips, points, decisions, agreements and letters"));
+}
+
+void ArrivalsPage::new_theme() {
+    show_chosen();
+    say(message_->text(), message_->objectName() == QLatin1String("problem"));
+    refresh();
+}
+
+void ArrivalsPage::upkeep(const QString& what, std::function<Result<QString>(const std::stop_token&)> work) {
+    say(what, false);
+    Background& lane = session_.copies ? *session_.copies : *session_.background;
+    lane.run<Result<QString>>(
+        this, [work = std::move(work)](const std::stop_token& stop) { return work(stop); },
+        [this](const Result<QString>& word) {
+            say(word ? *word : text::error(word.error()), !word);
+            refresh();
+        });
+}
+
+void ArrivalsPage::delete_chosen() {
+    const auto* r = chosen();
+    if (!r) return;
+    if (r->clip.id == running_) return say(tr("The body is being looked for in this clip. Stop that first."), true);
+    if (!ask(this, tr("Delete this clip?"),
+             tr("The clip of %1, its points and what was decided about it are deleted. Letters that were sent stay.")
+                 .arg(QString::fromStdString(r->person.name)),
+             tr("Delete")))
+        return;
+    upkeep(tr("Deleting …"), [lib = session_.library, id = r->clip.id](const std::stop_token&) -> Result<QString> {
+        return lib->delete_clip(id).map([](bool) { return tr("Deleted."); });
+    });
+}
+
+void ArrivalsPage::erase_chosen() {
+    const auto* r = chosen();
+    if (!r) return;
+    if (running_ != 0) return say(tr("A body is being looked for. Stop that first."), true);
+    const QString name = QString::fromStdString(r->person.name);
+    if (!ask(this, tr("Erase %1?").arg(name),
+             tr("All clips, points, decisions, agreements and letters of %1 are erased and overwritten. This cannot be undone.").arg(name),
+             tr("Erase")))
+        return;
+    upkeep(tr("Erasing …"), [lib = session_.library, id = r->person.id, name](const std::stop_token&) -> Result<QString> {
+        const auto gone = lib->erase_person(id);
+        if (!gone) return tl::unexpected(gone.error());
+        QString word = tr("%1 is erased: %2 clips, %3 letters.").arg(name).arg(gone->clips).arg(gone->letters);
+        if (!gone->backups.empty()) {
+            QStringList files;
+            for (const auto& f : gone->backups) files << QString::fromStdString(f);
+            word += QLatin1Char(' ') +
+                    tr("These backups still hold them; delete them or make new ones: %1").arg(files.join(QStringLiteral(", ")));
+        }
+        return word;
+    });
+}
+
+void ArrivalsPage::back_up() {
+    const QString day = QDate::currentDate().toString(Qt::ISODate);
+    const QString file =
+        QFileDialog::getSaveFileName(this, tr("Back up the library"), QStringLiteral("bevel-%1.tar").arg(day), tr("Backups (*.tar)"));
+    if (file.isEmpty()) return;
+    upkeep(tr("Backing up …"), [lib = session_.library, file, day](const std::stop_token& stop) -> Result<QString> {
+        return lib->back_up_to(file.toStdString(), day.toStdString(), stop).map([&](bool) { return tr("Backed up: %1").arg(file); });
+    });
+}
+
+void ArrivalsPage::restore() {
+    const QString file = QFileDialog::getOpenFileName(this, tr("Choose a backup"), QString(), tr("Backups (*.tar)"));
+    if (file.isEmpty()) return;
+    const QString folder = QFileDialog::getExistingDirectory(this, tr("Into which empty folder?"));
+    if (folder.isEmpty()) return;
+    upkeep(tr("Restoring …"), [file, folder](const std::stop_token& stop) -> Result<QString> {
+        return Library::restore(file.toStdString(), folder.toStdString(), stop).map([&](bool) {
+            return tr("Restored. Open it with: bevel %1").arg(folder);
+        });
+    });
 }
 
 const ClipRow* ArrivalsPage::chosen() const {

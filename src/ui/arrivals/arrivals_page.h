@@ -1,6 +1,7 @@
 // Clips waiting, and the form that takes a new one in.
 #pragma once
 #include "media/tracker.h"
+#include "ui/shell/actions.h"
 #include "ui/shell/session.h"
 #include <QFrame>
 #include <QWidget>
@@ -26,9 +27,12 @@ public:
     void refresh();
     /// Puts a file into the form, as a drop does.
     void offer(const QString& file);
+    void add_actions(Actions& actions);
+    void new_theme(); // colours that are set by hand
 
 signals:
     void open_review(qint64 clip);
+    void wanted(); // this place is to be shown
 
 protected:
     void dragEnterEvent(QDragEnterEvent* e) override;
@@ -41,6 +45,13 @@ private:
     void take_in();
     void judge_again(const Person& person, const Clip& changed);
     const ClipRow* chosen() const;
+    void choose_file();
+    void delete_chosen();
+    void erase_chosen();
+    /// Long work with the library, its end said in words.
+    void upkeep(const QString& what, std::function<Result<QString>(const std::stop_token&)> work);
+    void back_up();
+    void restore();
     void show_chosen();
     void edit_chosen();
     void empty_form(const QString& word = {});
@@ -53,7 +64,7 @@ private:
     std::vector<ClipRow> rows_;
     std::vector<Person> people_;
     QString file_, offered_again_; // a file that is there already and was offered once more
-    std::optional<Clip> editing_; // the clip that is changed; else the form takes in a new one
+    std::optional<Clip> editing_;  // the clip that is changed; else the form takes in a new one
     qint64 running_ = 0;
     std::shared_ptr<std::stop_source> stop_;
     QTableWidget* table_ = nullptr;

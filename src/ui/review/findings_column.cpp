@@ -95,6 +95,7 @@ QWidget* FindingsColumn::card(const Finding& f) {
         if (f.widened) facts << tr("band widened to what this clip can tell");
         if (f.verdict == Verdict::outside) facts << text::severity(f.severity);
     }
+    head->setFocusPolicy(Qt::TabFocus);
     head->setMinimumWidth(60);
     auto* why = small_button(tr("Why"), "why", tr("Why: %1").arg(head->text()), false, false, [this, f](bool) { show_why(f); });
     why->setToolTip(tr("What this rests on: moments, band and whose it is, parts of the error, what it may cause"));
@@ -127,10 +128,9 @@ void FindingsColumn::add_decisions(const Finding& f, const QString& name, QGridL
     button(tr("Set aside"), "setAside", true, d.choice == Choice::set_aside,
            [this, f, words](bool on) { emit decided(f, on ? Choice::set_aside : Choice::open, words); });
     button(tr("Reword"), "reword", true, !d.wording.empty(), [this, f, d](bool) { reword(f, d); });
-    button(tr("Agree …"), "agree", false, false, [this, f](bool) { emit agree(QString::fromStdString(f.check)); });
     row->addWidget(why);
     row->addStretch(1);
-    grid->addLayout(row, 3, 1);
+    grid->addLayout(row, 3, 0, 1, 2);
 }
 
 QWidget* FindingsColumn::small_button(const QString& label, const char* name, const QString& accessible, bool checkable, bool on,
@@ -172,6 +172,12 @@ void FindingsColumn::show_why(const Finding& f) {
     words->setMinimumWidth(460);
     box->addWidget(words);
     auto* close = new QDialogButtonBox(QDialogButtonBox::Close);
+    auto* agree_button = close->addButton(tr("Agree on another band …"), QDialogButtonBox::ActionRole);
+    agree_button->setObjectName(QStringLiteral("agree"));
+    connect(agree_button, &QPushButton::clicked, dialog, [this, dialog, check = QString::fromStdString(f.check)] {
+        dialog->close();
+        emit agree(check);
+    });
     connect(close, &QDialogButtonBox::rejected, dialog, &QDialog::close);
     box->addWidget(close);
     dialog->open();

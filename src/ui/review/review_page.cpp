@@ -4,7 +4,9 @@
 #include "ui/review/findings_column.h"
 #include "ui/shell/elided_label.h"
 #include <cmath>
+#include <QAbstractButton>
 #include <QComboBox>
+#include <QFileDialog>
 #include <QKeyEvent>
 #include <QLabel>
 #include <QPushButton>
@@ -30,6 +32,9 @@ QToolButton* tool(const QString& label, const QString& tip, const char* name) {
 ReviewPage::ReviewPage(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
     setFocusPolicy(Qt::StrongFocus);
     build();
+    // A click leaves the keys where they were: buttons take the focus by Tab only.
+    for (auto* b : findChildren<QToolButton*>()) b->setFocusPolicy(Qt::TabFocus);
+    for (auto* b : findChildren<QPushButton*>()) b->setFocusPolicy(Qt::TabFocus);
     timer_.setInterval(16);
     connect(&timer_, &QTimer::timeout, this, [this] {
         if (!state_.open) return;
@@ -181,6 +186,7 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
     const auto& r = *open->review;
     title_->setText(tr("%1 · %2").arg(QString::fromStdString(open->person.name), QString::fromStdString(r.movement.name)));
     where_->setText(tr("%1, %2").arg(text::view(r.motion.view), text::repetitions(r)));
+    if (!open->has_file) where_->setText(tr("The clip's file is not where it was: Clip, “Point to the clip's file …”"));
     if (!r.motion.mirrored_hint.empty())
         where_->setText(where_->text() + tr(" · the body shows its other side than was declared: is the picture mirrored?"));
     source_ = std::make_unique<FrameSource>(open);
@@ -326,51 +332,71 @@ void ReviewPage::play(bool on) {
         timer_.stop();
 }
 
-void ReviewPage::keyPressEvent(QKeyEvent* e) {
-    const bool ctrl = (e->modifiers() & Qt::ControlModifier) != 0;
-    const auto frame = static_cast<std::ptrdiff_t>(state_.frame);
-    switch (e->key()) {
-    case Qt::Key_Left:
-        ctrl ? step_phase(-1) : state_.set_frame(frame - 1);
-        return;
-    case Qt::Key_Right:
-        ctrl ? step_phase(1) : state_.set_frame(frame + 1);
-        return;
-    case Qt::Key_PageUp:
-        step_repetition(-1);
-        return;
-    case Qt::Key_PageDown:
-        step_repetition(1);
-        return;
-    case Qt::Key_Home:
-        state_.set_frame(0);
-        return;
-    case Qt::Key_End:
-        state_.set_frame(static_cast<std::ptrdiff_t>(state_.frames()));
-        return;
-    case Qt::Key_Space:
-        play_->toggle();
-        return;
-    case Qt::Key_M:
-        mirror_->toggle();
-        return;
-    case Qt::Key_T:
-        axis_->toggle();
-        return;
-    case Qt::Key_Z:
-        if (ctrl)
-            (e->modifiers() & Qt::ShiftModifier) != 0 ? undo_.redo() : undo_.undo();
-        else
-            one_->toggle();
-        return;
-    default:
-        break;
+void ReviewPage::add_actions(Actions& actions) {
+    using M = Actions::Menu;
+    auto frame = [this](std::ptrdiff_t by) { state_.set_frame(static_cast<std::ptrdiff_t>(state_.frame) + by); };
+    actions.add(this, M::edit, undo_.createUndoAction(&actions, tr("Undo")), {QKeySequence::Undo});
+    actions.add(this, M::edit, undo_.createRedoAction(&actions, tr("Redo")),
+                {QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_Z), QKeySequence(Qt::CTRL | Qt::Key_Y)});
+    actions.add(this, M::view, "mirrorAction", tr("Mirror both pictures"), {QKeySequence(Qt::Key_M)}, [this] { mirror_->toggle(); });
+    actions.add(this, M::view, "axisAction", tr("Read the time axis by the movement"), {QKeySequence(Qt::Key_T)},
+                [this] { axis_->toggle(); });
+    actions.add(this, M::view, "oneAction", tr("Only the repetition at the cursor"), {QKeySequence(Qt::Key_Z)}, [this] { one_->toggle(); });
+    actions.separate();
+    for (int f = 0; f < family_count; ++f)
+        actions.add(this, M::view, "family", text::family(static_cast<Family>(f)), {QKeySequence(Qt::Key_1 + f)},
+                    [this, f] { state_.set_family(static_cast<Family>(f)); });
+    actions.add(this, M::clip, "playAction", tr("Play or pause"), {QKeySequence(Qt::Key_Space)}, [this] { play_->toggle(); });
+    actions.add(this, M::clip, "frameBackAction", tr("Frame back"), {QKeySequence(Qt::Key_Left)}, [frame] { frame(-1); });
+    actions.add(this, M::clip, "frameOnAction", tr("Frame on"), {QKeySequence(Qt::Key_Right)}, [frame] { frame(1); });
+    actions.add(this, M::clip, "phaseBackAction", tr("Phase back"), {QKeySequence(Qt::CTRL | Qt::Key_Left)}, [this] { step_phase(-1); });
+    actions.add(this, M::clip, "phaseOnAction", tr("Phase on"), {QKeySequence(Qt::CTRL | Qt::Key_Right)}, [this] { step_phase(1); });
+    actions.add(this, M::clip, "repBackAction", tr("Repetition back"), {QKeySequence(Qt::Key_PageUp)}, [this] { step_repetition(-1); });
+    actions.add(this, M::clip, "repOnAction", tr("Repetition on"), {QKeySequence(Qt::Key_PageDown)}, [this] { step_repetition(1); });
+    actions.add(this, M::clip, "startAction", tr("To the start"), {QKeySequence(Qt::Key_Home)}, [this] { state_.set_frame(0); });
+    actions.add(this, M::clip, "endAction", tr("To the end"), {QKeySequence(Qt::Key_End)},
+                [this] { state_.set_frame(static_cast<std::ptrdiff_t>(state_.frames())); });
+    actions.separate();
+    actions.add(
+        this, M::clip, "pointToFile", tr("Point to the clip's file …"), {}, [this] { point_to_file(); },
+        tr("For a clip whose file was moved or lost"));
+}
+
+void ReviewPage::new_theme() {
+    findings_->fill();
+    figures_->fill();
+    update();
+}
+
+/// A clip whose file is not where it was gets it back.
+void ReviewPage::point_to_file() {
+    if (!state_.open) return;
+    const QString file = QFileDialog::getOpenFileName(this, tr("Where is this clip?"));
+    if (!file.isEmpty()) give_file(file);
+}
+
+void ReviewPage::give_file(const QString& file) {
+    session_.background->run<Result<bool>>(
+        this,
+        [lib = session_.library, id = state_.open->clip.id, path = file.toStdString()](std::stop_token) {
+            return lib->replace_file(id, path);
+        },
+        [this](const Result<bool>& ok) {
+            if (ok)
+                reload();
+            else
+                where_->setText(text::error(ok.error()));
+        });
+}
+
+bool ReviewPage::event(QEvent* e) {
+    // Space presses a button that was reached by Tab; everywhere else it plays.
+    if (e->type() == QEvent::ShortcutOverride && static_cast<QKeyEvent*>(e)->key() == Qt::Key_Space &&
+        (qobject_cast<QAbstractButton*>(focusWidget()) || qobject_cast<QComboBox*>(focusWidget()))) {
+        e->accept();
+        return true;
     }
-    if (e->key() >= Qt::Key_1 && e->key() <= Qt::Key_8) {
-        state_.set_family(static_cast<Family>(e->key() - Qt::Key_1));
-        return;
-    }
-    QWidget::keyPressEvent(e);
+    return QWidget::event(e);
 }
 
 } // namespace bevel::ui

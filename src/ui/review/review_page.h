@@ -1,6 +1,7 @@
 // The main screen: pictures, ground-up column, tide and lanes, figures at this frame, findings.
 #pragma once
 #include "ui/review/views.h"
+#include "ui/shell/actions.h"
 #include <QTimer>
 #include <QUndoStack>
 
@@ -22,6 +23,10 @@ public:
     ReviewState& state() { return state_; }
     /// Whether both pictures are those of the cursor's frame of the open review.
     bool shows_current() const;
+    void add_actions(Actions& actions);
+    void new_theme();
+    /// Gives a clip whose file was lost its file back.
+    void give_file(const QString& file);
 
 signals:
     void write_letter();
@@ -29,7 +34,7 @@ signals:
     void opened();
 
 protected:
-    void keyPressEvent(QKeyEvent* e) override;
+    bool event(QEvent* e) override;
     void resizeEvent(QResizeEvent* e) override;
 
 private:
@@ -42,6 +47,7 @@ private:
     void apply(const Decision& d);
     void agree(const QString& check);
     void reload();
+    void point_to_file();
     void step_phase(int by);
     void step_repetition(int by);
     void play(bool on);

@@ -4,6 +4,7 @@
 #include "store/library.h"
 #include "ui/jobs/background.h"
 #include "ui/paint/theme.h"
+#include "ui/shell/settings.h"
 #include "ui/text/text.h"
 
 namespace bevel::ui {
@@ -20,6 +21,7 @@ struct Session {
     std::vector<School> schools;
     Catalogue catalogue;
     Theme theme;
+    Settings settings;
     std::filesystem::path model_dir;
     Background* background = nullptr; // library: reads and short writes
     Background* copies = nullptr;     // what takes long with files: copying clips in, backups
