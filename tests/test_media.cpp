@@ -2,8 +2,10 @@
 #include "media/tracker.h"
 #include "support/synthetic.h"
 #include <cmath>
+#include <QProcess>
 #include <QTemporaryDir>
 #include <QTest>
+#include <set>
 
 using namespace bevel;
 
@@ -37,6 +39,17 @@ class TestMedia : public QObject {
     Q_OBJECT
     QTemporaryDir dir_;
     std::filesystem::path path(const char* name) const { return dir_.filePath(QLatin1String(name)).toStdString(); }
+
+    /// A clip made by another program: what it draws, how it encodes.
+    QString made(const QString& source, const QStringList& how, const QString& ending = QStringLiteral("mp4")) {
+        static int n = 0;
+        const QString file = dir_.filePath(QStringLiteral("foreign%1.%2").arg(n++).arg(ending));
+        QProcess p;
+        QStringList args{"-v", "error", "-y", "-f", "lavfi", "-i", source};
+        p.start(QStringLiteral("ffmpeg"), args + how + QStringList{file});
+        if (!p.waitForFinished(60000) || p.exitCode() != 0) qWarning("%s", p.readAllStandardError().constData());
+        return file;
+    }
 
 private slots:
     void frame_n_is_frame_n_after_any_seek_data() {
@@ -88,6 +101,98 @@ private slots:
         QVERIFY(r.has_value());
         for (std::size_t i = 0; i < times.size(); ++i) QVERIFY(std::abs(r->info().time_s[i] - times[i]) < 0.001);
         QCOMPARE(number_of(**r->frame(37)), 37);
+    }
+    void clips_of_other_programs_show_their_true_colours_data() {
+        QTest::addColumn<QStringList>("how");
+        QTest::addColumn<int>("height");
+        auto row = [](const char* name, const char* matrix, const char* range, int height, const QStringList& more = {}) {
+            const QString m = QLatin1String(matrix), r = QLatin1String(range);
+            QStringList how{
+                QStringLiteral("-vf"),          QStringLiteral("scale=out_color_matrix=%1:out_range=%2,format=yuv420p").arg(m, r),
+                QStringLiteral("-colorspace"),  m == QLatin1String("bt601") ? QStringLiteral("smpte170m") : m,
+                QStringLiteral("-color_range"), r};
+            QTest::newRow(name) << how + more << height;
+        };
+        row("601, limited", "bt601", "tv", 240);
+        row("709, limited", "bt709", "tv", 240);
+        row("709, full", "bt709", "pc", 720);
+        row("601, full, B-frames", "bt601", "pc", 240, {"-bf", "3"});
+        row("709, VP9 in WebM", "bt709", "tv", 720, {"-c:v", "libvpx-vp9"});
+    }
+    void clips_of_other_programs_show_their_true_colours() {
+        QFETCH(QStringList, how);
+        QFETCH(int, height);
+        const QString file = made(QStringLiteral("color=c=0xC83250:s=%1x%2:r=25:d=0.6").arg(height * 4 / 3).arg(height), how,
+                                  how.contains(QStringLiteral("libvpx-vp9")) ? QStringLiteral("webm") : QStringLiteral("mp4"));
+        auto reader = ClipReader::open(file.toStdString());
+        QVERIFY(reader.has_value());
+        QCOMPARE(reader->info().time_s.size(), std::size_t{15});
+        const auto im = reader->frame(7);
+        QVERIFY(im.has_value());
+        const auto* p = (*im)->rgb.data() + (static_cast<std::size_t>((*im)->height / 2) * (*im)->width + (*im)->width / 2) * 3;
+        const std::array<int, 3> want{200, 50, 80};
+        for (std::size_t c = 0; c < 3; ++c)
+            QVERIFY2(std::abs(p[c] - want[c]) <= 7, qPrintable(QStringLiteral("%1 %2 %3").arg(p[0]).arg(p[1]).arg(p[2])));
+    }
+    void pixels_that_are_not_square_are_made_so() {
+        const QString file = made(QStringLiteral("testsrc=s=160x240:r=25:d=0.4"), {"-vf", "setsar=2/1,format=yuv420p"});
+        auto reader = ClipReader::open(file.toStdString());
+        QVERIFY(reader.has_value());
+        QCOMPARE(reader->info().width, 320);
+        QCOMPARE((*reader->frame(2))->width, 320);
+        QCOMPARE((*reader->frame(2))->height, 240);
+    }
+    void high_dynamic_range_is_shown_plainly() {
+        // Diffuse white of 203 cd/m2 has the PQ code 0.58: it must come out bright, and black black.
+        for (const auto& [source, low, high] : {std::tuple{"color=c=0x949494", 200, 240}, {"color=c=0x000000", 0, 12}}) {
+            const QString file = made(QLatin1String(source) + QStringLiteral(":s=320x240:r=25:d=0.4"),
+                                      {"-vf", "scale=out_range=tv,format=yuv420p10le", "-c:v", "libx265", "-x265-params", "log-level=none",
+                                       "-color_trc", "smpte2084", "-color_primaries", "bt2020", "-colorspace", "bt2020nc"});
+            auto reader = ClipReader::open(file.toStdString());
+            QVERIFY(reader.has_value());
+            const auto im = reader->frame(1);
+            QVERIFY(im.has_value());
+            const int v = (*im)->rgb[(static_cast<std::size_t>(120) * 320 + 160) * 3];
+            QVERIFY2(v >= low && v <= high, qPrintable(QString::number(v)));
+        }
+    }
+    void frames_that_are_not_there_cost_no_search_and_the_rest_is_right() {
+        // One key frame at the start only; the data of twelve frames are blanked.
+        const QString file = made(QStringLiteral("testsrc=s=320x240:r=25:d=6"), {"-g", "500", "-bf", "0", "-pix_fmt", "yuv420p"});
+        std::vector<std::pair<std::int64_t, int>> packets; // where and how long, as the other program says
+        QProcess probe;
+        probe.start(QStringLiteral("ffprobe"), {"-v", "error", "-show_entries", "packet=pos,size", "-of", "csv=p=0", file});
+        QVERIFY(probe.waitForFinished());
+        for (const auto& line : probe.readAllStandardOutput().split('\n')) {
+            const auto two = line.split(',');
+            if (two.size() >= 2) packets.emplace_back(two[1].toLongLong(), two[0].toInt());
+        }
+        QCOMPARE(packets.size(), std::size_t{150});
+        QFile f(file);
+        QVERIFY(f.open(QIODevice::ReadWrite));
+        for (std::size_t k = 40; k < 150; k += 10) {
+            f.seek(packets[k].first + 4);
+            f.write(QByteArray(packets[k].second - 4, '\0'));
+        }
+        f.close();
+        // Which frames a decoder can still give is for the other program to say; no other is missing here.
+        std::set<int> theirs;
+        probe.start(QStringLiteral("ffprobe"), {"-v", "quiet", "-show_entries", "frame=pts_time", "-of", "csv=p=0", file});
+        QVERIFY(probe.waitForFinished());
+        for (const auto& line : probe.readAllStandardOutput().split('\n'))
+            if (!line.trimmed().isEmpty()) theirs.insert(static_cast<int>(std::lround(line.split(',')[0].toDouble() * 25)));
+        QVERIFY(theirs.size() > 100 && theirs.size() < 145);
+        auto reader = ClipReader::open(file.toStdString());
+        QVERIFY(reader.has_value());
+        int lost = 0;
+        for (int i = 0; i < 150; ++i) {
+            const bool here = reader->frame(static_cast<std::size_t>(i)).has_value();
+            lost += !here && theirs.contains(i) ? 1 : 0;
+        }
+        QVERIFY2(lost <= 1, qPrintable(QString::number(lost)));
+        QVERIFY(reader->info().damaged);
+        for (int i = 149; i >= 0; i -= 7) // and in any order
+            if (theirs.contains(i)) QVERIFY2(reader->frame(static_cast<std::size_t>(i)).has_value(), qPrintable(QString::number(i)));
     }
     void rotation_is_honoured() {
         const auto at = path("turned.mp4");

@@ -3,7 +3,9 @@
 #include "ui/shell/main_window.h"
 #include <cstdio>
 #include <QApplication>
+#include <QCheckBox>
 #include <QComboBox>
+#include <QDialog>
 #include <QElapsedTimer>
 #include <QLabel>
 #include <QProgressBar>
@@ -11,6 +13,7 @@
 #include <QTableWidget>
 #include <QTemporaryDir>
 #include <QThread>
+#include <QToolButton>
 
 using namespace bevel;
 
@@ -127,6 +130,32 @@ int main(int argc, char** argv) {
             const auto* page = window.letter()->findChild<QLabel*>(QStringLiteral("preview"));
             if (!wait([&] { return !page->pixmap().isNull(); }, 60000)) return 1;
             shot(QStringLiteral("letter"));
+            // The same with who it is hidden, once its own page is there.
+            window.letter()->findChild<QCheckBox*>(QStringLiteral("hide"))->click();
+            const auto before = page->pixmap().cacheKey();
+            if (!wait([&] { return !page->pixmap().isNull() && page->pixmap().cacheKey() != before; }, 60000)) return 1;
+            shot(QStringLiteral("letter-hidden"));
+            window.letter()->findChild<QCheckBox*>(QStringLiteral("hide"))->click();
+            window.show_place(1);
+            auto picture_of = [&](QDialog* dialog, const char* name) {
+                if (!dialog) return false;
+                wait([&] { return dialog->isVisible(); });
+                settle(100); // painted
+                dialog->grab().save(QStringLiteral("%1/%2.png").arg(args[2], QLatin1String(name)));
+                ++taken;
+                dialog->close();
+                return true;
+            };
+            window.review()->findChild<QToolButton*>(QStringLiteral("why"))->click();
+            auto* why = window.review()->findChild<QDialog*>(QStringLiteral("whyDialog"));
+            if (!why) return 1;
+            auto* agree = why->findChild<QPushButton*>(QStringLiteral("agree"));
+            why->grab().save(QStringLiteral("%1/why.png").arg(args[2]));
+            ++taken;
+            agree->click();
+            if (!picture_of(window.review()->findChild<QDialog*>(QStringLiteral("agreementDialog")), "agreement")) return 1;
+            window.actions_table().find("keys")->trigger();
+            if (!picture_of(window.findChild<QDialog*>(QStringLiteral("shortcutSheet")), "keys")) return 1;
             break;
         }
     std::printf("%d pictures\n", taken);

@@ -8,9 +8,10 @@
 namespace bevel {
 
 struct ClipInfo {
-    int width = 0, height = 0;  // after rotation
-    int rotation = 0;           // degrees clockwise asked for by the stream; already applied to frames
-    std::vector<double> time_s; // of every frame, increasing, first at 0
+    int width = 0, height = 0;       // after rotation, with square pixels
+    int rotation = 0;                // degrees clockwise asked for by the stream; already applied to frames
+    bool mirrored_by_stream = false; // the stream asks to be shown mirrored; already applied to frames
+    std::vector<double> time_s;      // of every frame, increasing, first at 0
     std::string codec, container;
     bool damaged = false; // part of the file could not be read
     double duration_s() const { return time_s.empty() ? 0 : time_s.back(); }

@@ -2,6 +2,8 @@
 #include <algorithm>
 #include <cmath>
 #include <deque>
+#include <optional>
+#include <set>
 extern "C" {
 #include <libavcodec/avcodec.h>
 #include <libavformat/avformat.h>
@@ -24,14 +26,55 @@ struct Free {
 };
 template <class T> using Own = std::unique_ptr<T, Free>;
 
-int rotation_of(const AVStream* stream) {
+/// How the stream asks to be shown: turned clockwise by quarters, after being mirrored left to right where that is asked.
+struct Display {
+    int rotation = 0;
+    bool mirrored = false;
+};
+
+Display display_of(const AVStream* stream) {
     const auto* m = av_stream_get_side_data(stream, AV_PKT_DATA_DISPLAYMATRIX, nullptr);
-    if (!m) return 0;
+    if (!m) return {};
     std::array<std::int32_t, 9> matrix{};
     std::copy_n(m, sizeof matrix, reinterpret_cast<std::uint8_t*>(matrix.data()));
+    Display d;
+    const double a = matrix[0], b = matrix[1], c = matrix[3], e = matrix[4];
+    if (a * e - b * c < 0) { // a reflection: taken out, then what is left is a turn
+        d.mirrored = true;
+        av_display_matrix_flip(matrix.data(), 1, 0);
+    }
     const double angle = av_display_rotation_get(matrix.data());
-    if (!std::isfinite(angle)) return 0;
-    return ((static_cast<int>(std::lround(-angle / 90.0)) % 4 + 4) % 4) * 90;
+    if (!std::isfinite(angle)) return d;
+    d.rotation = ((static_cast<int>(std::lround(-angle / 90.0)) % 4 + 4) % 4) * 90;
+    return d;
+}
+
+void mirror(sim::Image& im) {
+    for (int y = 0; y < im.height; ++y)
+        for (int x = 0; x < im.width / 2; ++x)
+            std::swap_ranges(im.rgb.data() + (static_cast<std::size_t>(y) * im.width + x) * 3,
+                             im.rgb.data() + (static_cast<std::size_t>(y) * im.width + x) * 3 + 3,
+                             im.rgb.data() + (static_cast<std::size_t>(y) * im.width + im.width - 1 - x) * 3);
+}
+
+/// Steps of high dynamic range as a plain display shows them: light of the PQ curve (SMPTE ST 2084) or of HLG (ARIB STD-B67) against
+/// diffuse white at 203 cd/m2 (ITU-R BT.2408), bright parts rolled off, then the usual gamma.
+std::array<std::uint8_t, 256> tone_curve(AVColorTransferCharacteristic transfer) {
+    std::array<std::uint8_t, 256> out{};
+    for (std::size_t k = 0; k < out.size(); ++k) {
+        const double v = static_cast<double>(k) / 255;
+        double light = 0; // 1 is diffuse white
+        if (transfer == AVCOL_TRC_SMPTE2084) {
+            const double p = std::pow(v, 1 / 78.84375);
+            light = 10000 * std::pow(std::max(0.0, p - 0.8359375) / (18.8515625 - 18.6875 * p), 1 / 0.1593017578125) / 203;
+        } else {
+            const double scene = v <= 0.5 ? v * v / 3 : (std::exp((v - 0.55991073) / 0.17883277) + 0.28466892) / 12;
+            light = 1000 * std::pow(scene, 1.2) / 203;
+        }
+        const double shown = light / (1 + light) * 2; // diffuse white stays white's half on the way to the gamma
+        out[k] = static_cast<std::uint8_t>(std::lround(255 * std::pow(std::clamp(0.75 * shown, 0.0, 1.0), 1 / 2.2)));
+    }
+    return out;
 }
 
 sim::Image turned(sim::Image in, int rotation) {
@@ -64,6 +107,11 @@ struct ClipReader::Impl {
     std::ptrdiff_t next = 0;       // index of the frame that decoding reaches next; -1 when unknown
     bool draining = false;
     bool stamped = true; // packets carry time stamps; else frames are counted
+    Display display;
+    double aspect = 1;            // width of a pixel over its height
+    std::set<std::size_t> absent; // frames that the decoder passes over
+    std::optional<std::pair<AVColorTransferCharacteristic, std::array<std::uint8_t, 256>>> tones;
+    int shown_width(int stored) const { return std::clamp(static_cast<int>(std::lround(stored * aspect)), 1, most_side); }
     std::deque<std::pair<std::size_t, std::shared_ptr<const sim::Image>>> cache;
 
     Result<bool> open(const std::filesystem::path& file) {
@@ -93,15 +141,21 @@ struct ClipReader::Impl {
         codec.reset(avcodec_alloc_context3(decoder));
         if (avcodec_parameters_to_context(codec.get(), stream->codecpar) < 0) return fail(Code::unreadable, "codec");
         codec->thread_count = 1;
+        codec->flags |= AV_CODEC_FLAG_OUTPUT_CORRUPT; // a picture after a lost one is better than none
         codec->max_pixels = static_cast<std::int64_t>(most_side) * most_side;
         if (avcodec_open2(codec.get(), decoder, nullptr) < 0) return fail(Code::unreadable, "codec");
         info.codec = decoder->name;
         info.container = raw->iformat->name;
-        info.rotation = rotation_of(stream);
+        display = display_of(stream);
+        info.rotation = display.rotation;
+        info.mirrored_by_stream = display.mirrored;
+        const AVRational pixel = av_guess_sample_aspect_ratio(format.get(), stream, nullptr);
+        if (pixel.num > 0 && pixel.den > 0) aspect = std::clamp(av_q2d(pixel), 0.25, 4.0);
         if (auto t = read_table(); !t) return t;
         const bool swap = info.rotation % 180 != 0;
-        info.width = swap ? stream->codecpar->height : stream->codecpar->width;
-        info.height = swap ? stream->codecpar->width : stream->codecpar->height;
+        const int wide = shown_width(stream->codecpar->width);
+        info.width = swap ? stream->codecpar->height : wide;
+        info.height = swap ? wide : stream->codecpar->height;
         if (info.width < 16 || info.height < 16) return fail(Code::unreadable, "no picture size");
         return true;
     }
@@ -183,11 +237,22 @@ struct ClipReader::Impl {
 
     std::shared_ptr<const sim::Image> convert() {
         const auto format_in = static_cast<AVPixelFormat>(frame->format);
-        scaler.reset(sws_getCachedContext(scaler.release(), frame->width, frame->height, format_in, frame->width, frame->height,
-                                          AV_PIX_FMT_RGB24, SWS_POINT, nullptr, nullptr, nullptr));
-        if (!scaler || frame->width > most_side || frame->height > most_side) return nullptr;
+        if (frame->width > most_side || frame->height > most_side) return nullptr;
+        const int wide = shown_width(frame->width);
+        scaler.reset(sws_getCachedContext(scaler.release(), frame->width, frame->height, format_in, wide, frame->height, AV_PIX_FMT_RGB24,
+                                          wide == frame->width ? SWS_POINT : SWS_BILINEAR, nullptr, nullptr, nullptr));
+        if (!scaler) return nullptr;
+        // Matrix and range as the stream says; where it does not, by its height as is usual.
+        const int matrix = frame->colorspace == AVCOL_SPC_BT709                                                    ? SWS_CS_ITU709
+                           : frame->colorspace == AVCOL_SPC_BT2020_NCL || frame->colorspace == AVCOL_SPC_BT2020_CL ? SWS_CS_BT2020
+                           : frame->colorspace == AVCOL_SPC_UNSPECIFIED && frame->height >= 720                    ? SWS_CS_ITU709
+                                                                                                                   : SWS_CS_ITU601;
+        const bool full = frame->color_range == AVCOL_RANGE_JPEG || format_in == AV_PIX_FMT_YUVJ420P || format_in == AV_PIX_FMT_YUVJ422P ||
+                          format_in == AV_PIX_FMT_YUVJ444P;
+        sws_setColorspaceDetails(scaler.get(), sws_getCoefficients(matrix), full ? 1 : 0, sws_getCoefficients(SWS_CS_DEFAULT), 1, 0,
+                                 1 << 16, 1 << 16);
         sim::Image im;
-        im.width = frame->width;
+        im.width = wide;
         im.height = frame->height;
         im.rgb.resize(static_cast<std::size_t>(im.width) * im.height * 3 + 64);
         std::array<std::uint8_t*, 4> data{im.rgb.data()};
@@ -195,6 +260,11 @@ struct ClipReader::Impl {
         if (sws_scale(scaler.get(), frame->data, frame->linesize, 0, frame->height, data.data(), stride.data()) != im.height)
             return nullptr;
         im.rgb.resize(static_cast<std::size_t>(im.width) * im.height * 3);
+        if (frame->color_trc == AVCOL_TRC_SMPTE2084 || frame->color_trc == AVCOL_TRC_ARIB_STD_B67) {
+            if (!tones || tones->first != frame->color_trc) tones = {frame->color_trc, tone_curve(frame->color_trc)};
+            for (auto& v : im.rgb) v = tones->second[v];
+        }
+        if (display.mirrored) mirror(im);
         return std::make_shared<const sim::Image>(turned(std::move(im), info.rotation));
     }
 
@@ -207,26 +277,44 @@ struct ClipReader::Impl {
         if (i >= pts.size()) return fail(Code::not_found, "frame");
         for (const auto& c : cache)
             if (c.first == i) return c.second;
+        if (absent.contains(i)) return fail(Code::unreadable, "frame " + std::to_string(i));
         const auto want = static_cast<std::ptrdiff_t>(i);
-        for (int attempt = 0; attempt < 2; ++attempt) {
-            if (next < 0 || want < next || want > next + 90 || attempt > 0) {
+        // Farther back each time: at the key frame before it, three seconds before that, from the beginning.
+        const double unit = av_q2d(stream->time_base);
+        const std::array<double, 3> back{0, 3, -1};
+        for (std::size_t attempt = 0; attempt < back.size(); ++attempt) {
+            bool before = next >= 0 && next <= want && attempt == 0; // decoding runs on from a frame before it
+            if (!before || want > next + 90) {
                 rewind();
-                if (stamped && attempt == 0) {
-                    if (av_seek_frame(format.get(), stream->index, pts[i], AVSEEK_FLAG_BACKWARD) < 0) rewind();
+                before = true;
+                if (stamped && back[attempt] >= 0) {
+                    const auto target = pts[i] - std::llround(back[attempt] / unit);
+                    if (av_seek_frame(format.get(), stream->index, std::max<std::int64_t>(target, pts.front()), AVSEEK_FLAG_BACKWARD) < 0)
+                        rewind();
                     avcodec_flush_buffers(codec.get());
                     next = -1;
+                    before = false;
                 }
             }
             while (decode()) {
                 const auto at = index_of_frame();
                 if (at < 0) continue;
                 next = at + 1;
-                if (at > want) break; // the seek landed too late, or the frame is damaged
+                if (at > want) {
+                    if (auto im = convert()) remember(static_cast<std::size_t>(at), im);
+                    break; // the seek landed too late, or the frame is not there
+                }
+                before = true;
                 if (at + 8 < want) continue;
                 if (auto im = convert()) {
                     remember(static_cast<std::size_t>(at), im);
                     if (at == want) return im;
                 }
+            }
+            // What the decoder passed over between a frame before and one after is not there: looking again farther back finds no more.
+            if (before && next > want) {
+                absent.insert(i);
+                break;
             }
             next = -1;
         }

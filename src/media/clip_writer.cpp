@@ -50,6 +50,7 @@ struct ClipWriter::Impl {
         codec->gop_size = static_cast<int>(std::lround(fps * 2));
         codec->thread_count = 2;
         codec->color_range = name == "mjpeg" ? AVCOL_RANGE_JPEG : AVCOL_RANGE_MPEG;
+        codec->colorspace = AVCOL_SPC_SMPTE170M; // the matrix of the scaler below
         if (name == "libx264" || name == "libx265") {
             av_opt_set(codec->priv_data, "preset", "veryfast", 0);
             av_opt_set_int(codec->priv_data, "crf", quality, 0);

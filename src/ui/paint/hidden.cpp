@@ -106,10 +106,10 @@ QPainterPath outline(const BodyPx& b, double tall) {
         add(P(left_elbow), P(left_wrist), 0.05);
         for (const Point tip : {left_thumb, left_index, left_little}) add(P(left_wrist), P(tip), 0.045);
         add(P(left_shoulder), P(left_hip), 0.075);
-        add(P(left_hip), P(left_knee), 0.08);
-        add(P(left_knee), P(left_ankle), 0.07);
-        add(P(left_ankle), P(left_heel), 0.04);
-        add(P(left_heel), P(left_toe), 0.04);
+        add(P(left_hip), P(left_knee), 0.065);
+        add(P(left_knee), P(left_ankle), 0.05);
+        add(P(left_ankle), P(left_heel), 0.032);
+        add(P(left_heel), P(left_toe), 0.032);
     }
     add(left_shoulder, right_shoulder, 0.07);
     add(left_hip, right_hip, 0.08);

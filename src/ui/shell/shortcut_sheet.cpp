@@ -20,6 +20,7 @@ ShortcutSheet::ShortcutSheet(const Actions& actions, QWidget* parent) : QDialog(
     table_->setAccessibleName(tr("Keys"));
     table_->setHorizontalHeaderLabels({tr("What"), tr("Keys"), tr("Menu")});
     table_->horizontalHeader()->setSectionResizeMode(0, QHeaderView::Stretch);
+    table_->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
     table_->setColumnWidth(1, 170);
     table_->verticalHeader()->hide();
     table_->setShowGrid(false);
