@@ -46,6 +46,24 @@ private slots:
         QCOMPARE(run({"letter", at("r.json"), "-o", at("l.html")}), 0);
         QVERIFY(read_text(at("l.html").toStdString(), 64U << 20U)->find("Pour the weight across until") != std::string::npos);
     }
+    void what_cannot_be_written_is_said_with_its_own_code_and_leaves_the_old_file() {
+        QString err;
+        QCOMPARE(run({"simulate", "--movement", "gaze_at_the_moon", "--repetitions", "1", "--truth", at("w.csv")}), 0);
+        const QStringList review{"review", at("w.csv"), "--movement", "gaze_at_the_moon", "--view", "3d", "-o"};
+        QCOMPARE(run(review + QStringList{at("w.json")}), 0);
+        for (const QString& where : {QStringLiteral("/dev/full"), at("no such folder/x.json")}) {
+            QCOMPARE(run(review + QStringList{where}, &err), 1);
+            QVERIFY2(err.startsWith(QLatin1String("cannot write")), qPrintable(err));
+        }
+        QCOMPARE(run({"letter", at("w.json"), "-o", at("no such folder/l.pdf")}), 1);
+        QCOMPARE(run({"simulate", "--movement", "gaze_at_the_moon", "--truth", QStringLiteral("/dev/full")}), 1);
+        QCOMPARE(run({"simulate", "--movement", "gaze_at_the_moon", "--to", "1", "-o", at("no such folder/c.mp4")}), 1);
+        QCOMPARE(run(review + QStringList{QStringLiteral("/dev/null")}), 0); // a device is written to as it is
+        QVERIFY(!QFile::exists(QStringLiteral("/dev/null.part")));
+        // A clip that was broken off leaves nothing.
+        QCOMPARE(run({"simulate", "--movement", "no such movement", "-o", at("c.mp4")}), 2);
+        QVERIFY(!QFile::exists(at("c.mp4")) && !QFile::exists(at("c.part.mp4")));
+    }
     void a_hand_on_a_chair_is_told_in_the_review() {
         QCOMPARE(run({"simulate", "--movement", "part_the_horses_mane", "--repetitions", "1", "--truth", at("s.csv")}), 0);
         QCOMPARE(run({"review", at("s.csv"), "--movement", "part_the_horses_mane", "--view", "3d", "--support", "all", "-o", at("s.json")}),

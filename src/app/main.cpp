@@ -9,6 +9,7 @@
 #include <QMessageBox>
 #include <QSettings>
 #include <QStandardPaths>
+#include <QThread>
 
 namespace {
 
@@ -45,14 +46,13 @@ bool handed_over(const QString& place, const QStringList& files) {
 
 int main(int argc, char** argv) {
     using namespace bevel;
-    QApplication app(argc, argv);
-    QApplication::setApplicationName(QStringLiteral("bevel"));
-    QApplication::setApplicationDisplayName(QStringLiteral("Bevel"));
-    QApplication::setApplicationVersion(QStringLiteral(BEVEL_VERSION));
+    QCoreApplication::setApplicationName(QStringLiteral("bevel"));
+    QCoreApplication::setApplicationVersion(QStringLiteral(BEVEL_VERSION));
+    QStringList given;
+    for (int i = 0; i < argc; ++i) given << QString::fromLocal8Bit(argv[i]);
     QCommandLineParser words;
     words.setApplicationDescription(QStringLiteral("Measures practice of tai chi and qigong and holds it against the movement."));
-    words.addHelpOption();
-    words.addVersionOption();
+    const auto help = words.addHelpOption(), version = words.addVersionOption();
     const QCommandLineOption demo_option(QStringLiteral("demo"), QStringLiteral("Opens the demo."));
     const QCommandLineOption library_option(QStringLiteral("library"), QStringLiteral("Opens the library in this folder."),
                                             QStringLiteral("folder"));
@@ -60,7 +60,17 @@ int main(int argc, char** argv) {
     words.addOptions({demo_option, library_option, dark_option});
     words.addPositionalArgument(QStringLiteral("files"), QStringLiteral("Clips to take in, or the folder of a library."),
                                 QStringLiteral("[files…]"));
-    words.process(app); // says what is wrong and ends, with 1, on an option it does not know
+    if (!words.parse(given)) {
+        std::fprintf(stderr, "bevel: %s\nbevel --help tells how it is used.\n", qPrintable(words.errorText()));
+        return 2;
+    }
+    if (words.isSet(help) || words.isSet(version)) { // without a display, too
+        const QCoreApplication quiet(argc, argv);
+        std::printf("%s\n", qPrintable(words.isSet(help) ? words.helpText().trimmed() : QStringLiteral("bevel " BEVEL_VERSION)));
+        return 0;
+    }
+    QApplication app(argc, argv);
+    QApplication::setApplicationDisplayName(QStringLiteral("Bevel"));
     const auto data = find_data_dir(argv[0]);
     ui::Theme::load_fonts(data);
     const std::filesystem::path home = QStandardPaths::writableLocation(QStandardPaths::AppDataLocation).toStdString();
@@ -79,6 +89,12 @@ int main(int argc, char** argv) {
     ui::Session session;
     auto catalogue = ui::Catalogue::load(data);
     auto library = Library::open(folder);
+    // Another instance may have the library and be just about to answer.
+    for (int tries = 0; !library && library.error().code == Code::in_use && tries < 50; ++tries) {
+        if (handed_over(place, files)) return 0;
+        QThread::msleep(100);
+        library = Library::open(folder);
+    }
     if (!catalogue || !library) {
         const QString why = ui::text::error(catalogue ? library.error() : catalogue.error());
         std::fprintf(stderr, "%s\n", qPrintable(why));
