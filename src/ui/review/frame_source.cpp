@@ -1,48 +1,97 @@
 #include "ui/review/frame_source.h"
 #include <cmath>
+#include <list>
 
 namespace bevel::ui {
 
-FrameSource::FrameSource(std::shared_ptr<const OpenReview> open, QObject* parent)
-    : QObject(parent), open_(std::move(open)), thread_([this](const std::stop_token& s) { loop(s); }) {}
+void FrameSource::Lane::set(const Wish& w) {
+    const std::lock_guard lock(mutex_);
+    wish_ = w;
+    changed_.notify_all();
+}
 
-FrameSource::~FrameSource() {
+std::optional<FrameSource::Wish> FrameSource::Lane::next(const std::stop_token& stop) {
+    std::unique_lock lock(mutex_);
+    changed_.wait(lock, stop, [&] { return wish_.has_value(); });
+    if (stop.stop_requested()) return std::nullopt;
+    return std::exchange(wish_, std::nullopt);
+}
+
+void FrameSource::Lane::stop() {
     thread_.request_stop();
     changed_.notify_all();
-    thread_.join();
+    if (thread_.joinable()) thread_.join();
 }
 
-void FrameSource::wish(std::size_t frame, double reference_s) {
-    const std::lock_guard lock(mutex_);
-    wish_ = {frame, reference_s};
-    changed_.notify_all();
+FrameSource::FrameSource(std::shared_ptr<const OpenReview> open, QObject* parent) : QObject(parent), open_(std::move(open)) {
+    student_.start([this](const std::stop_token& s) { show_student(s); });
+    reference_.start([this](const std::stop_token& s) { show_reference(s); });
 }
 
-void FrameSource::loop(const std::stop_token& stop) {
+FrameSource::~FrameSource() {
+    student_.stop();
+    reference_.stop();
+}
+
+void FrameSource::wish(std::size_t frame, double reference_s, double scale) {
+    const double home = open_->review->reference->borders(Side::left).front();
+    const Wish w{frame, std::isfinite(reference_s) ? reference_s : home, std::clamp(scale, 0.1, 1.0)};
+    student_.set(w);
+    reference_.set(w);
+}
+
+void FrameSource::deliver(std::shared_ptr<FramePicture> picture) {
+    picture->of = open_;
+    QMetaObject::invokeMethod(
+        this, [this, picture = std::move(picture)] { emit ready(picture); }, Qt::QueuedConnection);
+}
+
+void FrameSource::show_student(const std::stop_token& stop) {
     auto reader = ClipReader::open(open_->file);
-    const int w = open_->track.width > 0 ? open_->track.width : 1280, h = open_->track.height > 0 ? open_->track.height : 720;
-    const ReferencePainter reference(open_->review, w, h);
-    while (!stop.stop_requested()) {
-        std::pair<std::size_t, double> now;
-        {
-            std::unique_lock lock(mutex_);
-            changed_.wait(lock, stop, [&] { return wish_.has_value(); });
-            if (!wish_) return;
-            now = *wish_;
-            wish_.reset();
-        }
-        auto out = std::make_shared<FramePictures>();
-        out->of = open_;
-        out->frame = now.first;
+    while (auto now = student_.next(stop)) {
+        auto out = std::make_shared<FramePicture>();
+        out->frame = now->frame;
         if (reader)
-            if (auto im = reader->frame(now.first)) out->student = to_image(**im);
-        const double home = open_->review->reference->borders(Side::left).front();
-        auto shot = reference.at(std::isfinite(now.second) ? now.second : home);
-        out->reference = std::move(shot.picture);
-        out->reference_points = shot.points;
-        out->has_reference = true;
-        QMetaObject::invokeMethod(
-            this, [this, out] { emit ready(out); }, Qt::QueuedConnection);
+            if (auto im = reader->frame(now->frame)) out->image = to_image(**im);
+        deliver(std::move(out));
+    }
+}
+
+void FrameSource::show_reference(const std::stop_token& stop) {
+    const int w = open_->track.width > 0 ? open_->track.width : 1280, h = open_->track.height > 0 ? open_->track.height : 720;
+    // Figures that were drawn, by their moment: the same stretch is looked at again and again.
+    constexpr double step = 1.0 / 60;
+    constexpr std::size_t most = 160;
+    std::map<long, ReferencePainter::Shot> drawn;
+    std::list<long> order;
+    std::unique_ptr<ReferencePainter> painter;
+    double scale = 0;
+    while (auto now = reference_.next(stop)) {
+        if (!painter || std::abs(now->scale / scale - 1) > 0.05) { // the view has another size
+            scale = now->scale;
+            painter = std::make_unique<ReferencePainter>(open_->review, std::max(64, static_cast<int>(w * scale)),
+                                                         std::max(64, static_cast<int>(h * scale)));
+            drawn.clear();
+            order.clear();
+        }
+        const long key = std::lround(now->reference_s / step);
+        auto it = drawn.find(key);
+        if (it == drawn.end()) {
+            if (order.size() >= most) {
+                drawn.erase(order.front());
+                order.pop_front();
+            }
+            it = drawn.emplace(key, painter->at(static_cast<double>(key) * step)).first;
+            order.push_back(key);
+        }
+        auto out = std::make_shared<FramePicture>();
+        out->frame = now->frame;
+        out->reference = true;
+        out->image = it->second.picture;
+        out->scale = static_cast<double>(painter->width()) / w;
+        out->points = it->second.points;
+        for (auto& p : out->points) p.x /= out->scale, p.y /= out->scale;
+        deliver(std::move(out));
     }
 }
 

@@ -1,21 +1,24 @@
-// Pictures for the review: the clip's frame and the reference figure, made on a thread of its own; only the newest wish is served.
+// Pictures for the review: the clip's frame and the reference figure, each made on a thread of its own, so that neither waits for the
+// other; only the newest wish is served.
 #pragma once
 #include "media/clip.h"
 #include "ui/paint/body.h"
 #include "ui/review/review_state.h"
 #include <condition_variable>
+#include <map>
 #include <mutex>
 #include <thread>
 
 namespace bevel::ui {
 
-/// Pictures carry what they were made from, and are shown only while that is open.
-struct FramePictures {
+/// One picture. It carries what it was made from, and is shown only while that is open.
+struct FramePicture {
     std::shared_ptr<const OpenReview> of;
     std::size_t frame = 0;
-    QImage student, reference;
-    BodyPx reference_points;
-    bool has_reference = false;
+    bool reference = false;
+    QImage image;     // null when the frame cannot be read
+    double scale = 1; // of the image against the clip's pixels
+    BodyPx points;    // of the reference figure, in the clip's pixels
 };
 
 class FrameSource : public QObject {
@@ -23,19 +26,37 @@ class FrameSource : public QObject {
 public:
     explicit FrameSource(std::shared_ptr<const OpenReview> open, QObject* parent = nullptr);
     ~FrameSource() override;
-    /// `reference_s` NaN: the reference's home posture.
-    void wish(std::size_t frame, double reference_s);
+    /// `reference_s` NaN: the reference's home posture. `scale`: size at which the reference is needed, of the clip's own, 0 to 1.
+    void wish(std::size_t frame, double reference_s, double scale);
 
 signals:
-    void ready(std::shared_ptr<bevel::ui::FramePictures> pictures);
+    void ready(std::shared_ptr<bevel::ui::FramePicture> picture);
 
 private:
-    void loop(const std::stop_token& stop);
+    struct Wish {
+        std::size_t frame = 0;
+        double reference_s = 0, scale = 1;
+    };
+    /// A thread with the newest wish for it.
+    class Lane {
+    public:
+        void set(const Wish& w);
+        /// Waits for a wish; nothing when it is to end.
+        std::optional<Wish> next(const std::stop_token& stop);
+        void start(std::function<void(const std::stop_token&)> work) { thread_ = std::jthread(std::move(work)); }
+        void stop();
+
+    private:
+        std::mutex mutex_;
+        std::condition_variable_any changed_;
+        std::optional<Wish> wish_;
+        std::jthread thread_;
+    };
+    void show_student(const std::stop_token& stop);
+    void show_reference(const std::stop_token& stop);
+    void deliver(std::shared_ptr<FramePicture> picture);
     std::shared_ptr<const OpenReview> open_;
-    std::mutex mutex_;
-    std::condition_variable_any changed_;
-    std::optional<std::pair<std::size_t, double>> wish_;
-    std::jthread thread_;
+    Lane student_, reference_;
 };
 
 } // namespace bevel::ui

@@ -38,7 +38,9 @@ ReviewPage::ReviewPage(Session& session, QWidget* parent) : QWidget(parent), ses
     timer_.setInterval(16);
     connect(&timer_, &QTimer::timeout, this, [this] {
         if (!state_.open) return;
-        clock_ += 0.016 * speed_->currentData().toDouble();
+        // By the time that has passed: a picture that comes late makes the next one later, not the clip longer.
+        clock_ += static_cast<double>(since_.nsecsElapsed()) * 1e-9 * speed_->currentData().toDouble();
+        since_.start();
         if (clock_ >= state_.open->track.time_s.back()) {
             play(false);
             return;
@@ -190,11 +192,11 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
     if (!r.motion.mirrored_hint.empty())
         where_->setText(where_->text() + tr(" · the body shows its other side than was declared: is the picture mirrored?"));
     source_ = std::make_unique<FrameSource>(open);
-    connect(source_.get(), &FrameSource::ready, this, [this](const std::shared_ptr<FramePictures>& p) {
+    connect(source_.get(), &FrameSource::ready, this, [this](const std::shared_ptr<FramePicture>& p) {
         if (p->of != state_.open) return; // of a review that was left
+        if (p->reference) return reference_->show_picture(p);
         state_.picture_frame = p->frame;
-        student_->show_pictures(p);
-        reference_->show_pictures(p);
+        student_->show_picture(p);
         floor_->update();
         figures_->fill();
     });
@@ -211,7 +213,7 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
 
 void ReviewPage::frame_changed() {
     if (!state_.open) return;
-    if (source_) source_->wish(state_.frame, state_.reference_s[state_.frame]);
+    if (source_) source_->wish(state_.frame, state_.reference_s[state_.frame], reference_->scale());
     if (!state_.picture_frame) figures_->fill(); // else with the picture
 }
 
@@ -326,6 +328,7 @@ void ReviewPage::play(bool on) {
     if (play_->isChecked() != on) play_->setChecked(on);
     play_->setText(on ? tr("Pause") : tr("Play"));
     clock_ = state_.time();
+    since_.start();
     if (on)
         timer_.start();
     else

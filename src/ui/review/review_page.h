@@ -2,6 +2,7 @@
 #pragma once
 #include "ui/review/views.h"
 #include "ui/shell/actions.h"
+#include <QElapsedTimer>
 #include <QTimer>
 #include <QUndoStack>
 
@@ -56,6 +57,7 @@ private:
     ReviewState state_;
     std::unique_ptr<FrameSource> source_;
     QTimer timer_;
+    QElapsedTimer since_;
     double clock_ = 0;
     QUndoStack undo_;
     QLabel *title_ = nullptr, *where_ = nullptr;

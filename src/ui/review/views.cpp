@@ -26,13 +26,26 @@ PictureView::PictureView(const Session& session, ReviewState& state, bool refere
     connect(&state, &ReviewState::view_changed, this, qOverload<>(&QWidget::update));
 }
 
-void PictureView::show_pictures(std::shared_ptr<FramePictures> pictures) {
-    pictures_ = std::move(pictures);
+void PictureView::show_picture(std::shared_ptr<FramePicture> picture) {
+    picture_ = std::move(picture);
     update();
 }
 
+QRectF PictureView::crop() const {
+    if (crop_of_ != state_.open || crop_for_ != size()) {
+        crop_of_ = state_.open;
+        crop_for_ = size();
+        crop_ = crop_of(state_.open->track, static_cast<double>(width()) / std::max(1, height()));
+    }
+    return crop_;
+}
+
+double PictureView::scale() const {
+    return state_.open ? width() * devicePixelRatioF() / std::max(1.0, crop().width()) : 1;
+}
+
 bool PictureView::is_current() const {
-    return pictures_ && state_.open && pictures_->of == state_.open && pictures_->frame == state_.frame;
+    return picture_ && state_.open && picture_->of == state_.open && picture_->frame == state_.frame;
 }
 
 void PictureView::paintEvent(QPaintEvent*) {
@@ -42,17 +55,17 @@ void PictureView::paintEvent(QPaintEvent*) {
     const QRectF r = QRectF(rect()).adjusted(0.5, 0.5, -0.5, -0.5);
     p.fillRect(r, c.sheet);
     // A picture of another clip is never shown, not even until the first of this one is there.
-    const bool own = pictures_ && state_.open && pictures_->of == state_.open;
-    const QImage* image = !own ? nullptr : reference_ ? &pictures_->reference : &pictures_->student;
+    const bool own = picture_ && state_.open && picture_->of == state_.open;
+    const QImage* image = own ? &picture_->image : nullptr;
     if (image && !image->isNull()) {
         const Track& track = state_.open->track;
-        QRectF crop = crop_of(track, r.width() / r.height());
-        const BodyPx* body = reference_                                                         ? &pictures_->reference_points
-                             : pictures_->frame < track.px.size() && track.px[pictures_->frame] ? &*track.px[pictures_->frame]
-                                                                                                : nullptr;
+        QRectF crop = this->crop();
+        const BodyPx* body = reference_                                                       ? &picture_->points
+                             : picture_->frame < track.px.size() && track.px[picture_->frame] ? &*track.px[picture_->frame]
+                                                                                              : nullptr;
         if (reference_ && body) {
             // The figure stands where the student stands: feet at the same place of the crop.
-            const auto& px = track.px[std::min(pictures_->frame, track.px.size() - 1)];
+            const auto& px = track.px[std::min(picture_->frame, track.px.size() - 1)];
             double dx = 0.5 * ((*body)[left_ankle].x + (*body)[right_ankle].x) - crop.center().x();
             if (px) dx = 0.5 * ((*body)[left_ankle].x + (*body)[right_ankle].x) - 0.5 * ((*px)[left_ankle].x + (*px)[right_ankle].x);
             crop.translate(std::clamp(dx, -0.3 * crop.width(), 0.3 * crop.width()), 0);
@@ -65,7 +78,8 @@ void PictureView::paintEvent(QPaintEvent*) {
             p.scale(-1, 1);
         }
         if (reference_) p.fillRect(r, QColor(0xF3, 0xEE, 0xE4));
-        p.drawImage(QRectF(r.left() - crop.left() * k, r.top() - crop.top() * k, image->width() * k, image->height() * k), *image);
+        const double size = k / picture_->scale;
+        p.drawImage(QRectF(r.left() - crop.left() * k, r.top() - crop.top() * k, image->width() * size, image->height() * size), *image);
         if (body) {
             const double roll = reference_ ? 0 : track.vertical.value_or(VerticalOnPicture{}).roll;
             draw_body(
@@ -80,7 +94,7 @@ void PictureView::paintEvent(QPaintEvent*) {
         p.drawText(r, Qt::AlignCenter, own ? tr("This frame cannot be shown.") : tr("The picture is being made …"));
     }
     // Caption and lines are of the frame that is shown.
-    const std::size_t frame = own ? pictures_->frame : state_.frame;
+    const std::size_t frame = own ? picture_->frame : state_.frame;
     const double time = state_.open && frame < state_.frames() ? state_.open->track.time_s[frame] : 0;
     const bool found = state_.open && frame < state_.frames() && state_.open->track.px[frame];
     QStringList captions;

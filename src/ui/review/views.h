@@ -12,7 +12,11 @@ class PictureView : public QWidget {
     Q_OBJECT
 public:
     PictureView(const Session& session, ReviewState& state, bool reference, QWidget* parent = nullptr);
-    void show_pictures(std::shared_ptr<FramePictures> pictures);
+    void show_picture(std::shared_ptr<FramePicture> picture);
+    /// Frame of the picture that is held, of whatever review.
+    std::optional<std::size_t> shown_frame() const { return picture_ ? std::optional(picture_->frame) : std::nullopt; }
+    /// Size of the clip's pixels in this view.
+    double scale() const;
     /// Whether the picture of the cursor's frame of the open review is what is shown.
     bool is_current() const;
 
@@ -23,7 +27,11 @@ private:
     const Session& session_;
     ReviewState& state_;
     bool reference_;
-    std::shared_ptr<FramePictures> pictures_;
+    QRectF crop() const;
+    std::shared_ptr<FramePicture> picture_;
+    mutable std::shared_ptr<const OpenReview> crop_of_; // what the crop was worked out for
+    mutable QSize crop_for_;
+    mutable QRectF crop_;
 };
 
 /// Feet to Breath & tempo, read from bottom to top, each with the verdict of the repetition at the cursor.

@@ -1,0 +1,106 @@
+// How smooth the review is, measured in the window itself: bevel-ui-bench LIBRARY. Pictures a second while playing at 1x, how long a step
+// takes to be shown, time from the start to a painted review, memory.
+#include "core/movement/movement.h"
+#include "ui/shell/main_window.h"
+#include <algorithm>
+#include <cstdio>
+#include <fstream>
+#include <QApplication>
+#include <QElapsedTimer>
+#include <QTemporaryDir>
+#include <QThread>
+#include <QToolButton>
+
+using namespace bevel;
+
+namespace {
+
+bool wait(const std::function<bool()>& until, int ms = 30000) {
+    QElapsedTimer t;
+    t.start();
+    while (!until()) {
+        if (t.elapsed() > ms) return false;
+        QCoreApplication::processEvents(QEventLoop::AllEvents, 2);
+    }
+    return true;
+}
+
+double resident_mb() {
+    std::ifstream f("/proc/self/statm");
+    double pages = 0, resident = 0;
+    f >> pages >> resident;
+    return resident * 4096 / 1e6;
+}
+
+} // namespace
+
+int main(int argc, char** argv) {
+    QElapsedTimer start;
+    start.start();
+    QApplication app(argc, argv);
+    if (QApplication::arguments().size() != 2) return 2;
+    QTemporaryDir copy;
+    const std::filesystem::path folder = copy.filePath(QStringLiteral("library")).toStdString();
+    QElapsedTimer copying;
+    copying.start();
+    std::filesystem::copy(QApplication::arguments()[1].toStdString(), folder, std::filesystem::copy_options::recursive);
+    const double copied = static_cast<double>(copying.elapsed());
+    const auto data = find_data_dir(argv[0]);
+    ui::Theme::load_fonts(data);
+    auto library = Library::open(folder);
+    auto catalogue = ui::Catalogue::load(data);
+    if (!library || !catalogue) return 3;
+    std::int64_t reviewed = 0;
+    const auto clips = library->clips();
+    for (const auto& c : *clips) {
+        if (c.state == ClipState::reviewed) reviewed = c.id;
+        if (c.state == ClipState::waiting) (void)library->set_clip_state(c.id, ClipState::failed, "cancelled"); // nothing else is to run
+    }
+    ui::Session session;
+    session.library = std::make_shared<Library>(std::move(*library));
+    session.catalogue = std::move(*catalogue);
+    session.movements = load_movements(data);
+    session.schools = load_schools(data);
+    ui::Background background, copies, finder;
+    session.background = &background;
+    session.copies = &copies;
+    session.finder = &finder;
+    ui::MainWindow window(session);
+    window.show();
+    window.open_review(reviewed);
+    auto* page = window.review();
+    if (!wait([&] { return page->shows_current(); })) return 3;
+    std::printf("start to painted review  %.2f s\n", (static_cast<double>(start.elapsed()) - copied) / 1000);
+    // Playing: every picture of both views is counted as it is painted for its frame.
+    auto* play = page->findChild<QToolButton*>(QStringLiteral("play"));
+    page->state().set_frame(0);
+    wait([&] { return page->shows_current(); });
+    const auto views = page->findChildren<ui::PictureView*>();
+    std::array<std::size_t, 2> last{~std::size_t{0}, ~std::size_t{0}}, shown{0, 0};
+    QElapsedTimer t;
+    play->click();
+    t.start();
+    wait([&] {
+        for (std::size_t k = 0; k < 2; ++k)
+            if (const auto f = views[static_cast<qsizetype>(k)]->shown_frame(); f && *f != last[k]) last[k] = *f, ++shown[k];
+        return t.elapsed() > 8000;
+    });
+    play->click();
+    const double seconds = static_cast<double>(t.elapsed()) / 1000;
+    std::printf("playing at 1x            student %.1f, reference %.1f pictures/s; clock %.3f of real time\n",
+                static_cast<double>(shown[0]) / seconds, static_cast<double>(shown[1]) / seconds, page->state().time() / seconds);
+    std::vector<double> steps;
+    wait([&] { return page->shows_current(); });
+    for (int k = 0; k < 60; ++k) {
+        QElapsedTimer s;
+        s.start();
+        page->state().set_frame(static_cast<std::ptrdiff_t>(page->state().frame) + (k % 3 == 2 ? -1 : 1));
+        if (!wait([&] { return views[0]->is_current(); }, 5000)) break;
+        steps.push_back(static_cast<double>(s.nsecsElapsed()) / 1e6);
+    }
+    std::sort(steps.begin(), steps.end());
+    if (!steps.empty())
+        std::printf("a step is shown after    %.0f ms (median), %.0f ms (95 %%)\n", steps[steps.size() / 2], steps[steps.size() * 95 / 100]);
+    std::printf("resident                 %.0f MB\n", resident_mb());
+    return 0;
+}
