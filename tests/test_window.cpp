@@ -4,6 +4,7 @@
 #include "ui/letter/sent_dialog.h"
 #include "ui/shell/elided_label.h"
 #include "ui/shell/main_window.h"
+#include <QAccessible>
 #include <QCheckBox>
 #include <QComboBox>
 #include <QDialog>
@@ -548,6 +549,37 @@ private slots:
         sheet->findChild<QLineEdit*>(QStringLiteral("shortcutSearch"))->setText(QStringLiteral("phase"));
         QCOMPARE(table->rowCount(), 2);
         sheet->close();
+    }
+    void what_is_painted_is_spoken() {
+        Bench b(demo_);
+        QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened);
+        b.window->open_review(2);
+        QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 1, 30000);
+        auto* page = b.window->review();
+        QTRY_VERIFY_WITH_TIMEOUT(page->shows_current(), 20000);
+        auto* column = QAccessible::queryAccessibleInterface(page->findChild<QWidget*>(QStringLiteral("column")));
+        QVERIFY(column);
+        QCOMPARE(column->childCount(), family_count);
+        QCOMPARE(column->child(0)->text(QAccessible::Name), QStringLiteral("Feet"));
+        const auto verdict = page->state().verdict_of(Family::spine);
+        QVERIFY(verdict);
+        QCOMPARE(column->child(4)->text(QAccessible::Value), ui::text::verdict(verdict->verdict));
+        // Each part lies where it is painted: feet below the head, all within the view.
+        QVERIFY(column->child(0)->rect().top() > column->child(5)->rect().bottom());
+        for (int i = 0; i < family_count; ++i) QVERIFY(column->rect().contains(column->child(i)->rect()));
+        QCOMPARE(column->childAt(column->child(3)->rect().center().x(), column->child(3)->rect().center().y()), column->child(3));
+        page->state().set_family(Family::spine);
+        auto* time = QAccessible::queryAccessibleInterface(page->findChildren<ui::TimeView*>().front());
+        QVERIFY(time->childCount() >= 2);
+        bool lean = false;
+        for (int i = 0; i < time->childCount(); ++i)
+            lean = lean || (time->child(i)->text(QAccessible::Name) == QStringLiteral("Forward lean") &&
+                            time->child(i)->text(QAccessible::Value).contains(QChar(0x00B1)));
+        QVERIFY2(lean, qPrintable(time->text(QAccessible::Value)));
+        auto* floor = QAccessible::queryAccessibleInterface(page->findChildren<ui::FloorView*>().front());
+        QCOMPARE(floor->childCount(), 2);
+        QVERIFY(floor->child(0)->text(QAccessible::Value).contains(QStringLiteral("floor")) ||
+                floor->child(0)->text(QAccessible::Value).startsWith(QStringLiteral("on the")));
     }
     void the_theme_is_switched_live_and_remembered() {
         Bench b(demo_);

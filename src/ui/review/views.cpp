@@ -48,6 +48,45 @@ bool PictureView::is_current() const {
     return picture_ && state_.open && picture_->of == state_.open && picture_->frame == state_.frame;
 }
 
+/// Of the frame that is shown.
+QStringList PictureView::captions() const {
+    const bool own = picture_ && state_.open && picture_->of == state_.open;
+    const std::size_t frame = own ? picture_->frame : state_.frame;
+    const double time = state_.open && frame < state_.frames() ? state_.open->track.time_s[frame] : 0;
+    const bool found = state_.open && frame < state_.frames() && state_.open->track.px[frame];
+    QStringList captions;
+    if (reference_) {
+        captions << tr("Reference");
+        const double ref = frame < state_.reference_s.size() ? state_.reference_s[frame] : NAN;
+        const auto* rep = state_.repetition_of(frame);
+        if (rep && std::isfinite(ref)) {
+            const double apart = (time - rep->start_s) - (ref - rep->reference_s.front());
+            captions << (std::abs(apart) < 0.15 ? tr("in time with the student")
+                         : apart > 0            ? tr("student %1 s behind").arg(apart, 0, 'f', 1)
+                                                : tr("student %1 s ahead").arg(-apart, 0, 'f', 1));
+        } else {
+            captions << tr("between repetitions");
+        }
+    } else {
+        captions << (state_.open ? text::time(time) : tr("No review is open"));
+        if (state_.open) {
+            const auto* rep = state_.repetition_of(frame);
+            for (std::size_t i = 0; rep && i < rep->phases.size(); ++i) {
+                if (time < rep->phases[i].start_s || time >= rep->phases[i].end_s) continue;
+                const auto& ph = state_.open->review->movement.phases[rep->phases[i].index];
+                captions << QString::fromStdString(ph.name) << tr("breath %1").arg(text::breath(ph.breath));
+            }
+        }
+        if (state_.open && !found) captions << tr("body not found here");
+    }
+    if (state_.mirrored) captions << tr("mirrored");
+    return captions;
+}
+
+QList<SpokenPart> PictureView::spoken() const {
+    return {{accessibleName(), captions().join(QStringLiteral(", ")), rect()}};
+}
+
 void PictureView::paintEvent(QPaintEvent*) {
     QPainter p(this);
     const Palette& c = session_.theme.palette;
@@ -93,38 +132,8 @@ void PictureView::paintEvent(QPaintEvent*) {
         p.setFont(session_.theme.font(10.5));
         p.drawText(r, Qt::AlignCenter, own ? tr("This frame cannot be shown.") : tr("The picture is being made …"));
     }
-    // Caption and lines are of the frame that is shown.
-    const std::size_t frame = own ? picture_->frame : state_.frame;
-    const double time = state_.open && frame < state_.frames() ? state_.open->track.time_s[frame] : 0;
-    const bool found = state_.open && frame < state_.frames() && state_.open->track.px[frame];
-    QStringList captions;
-    if (reference_) {
-        captions << tr("Reference");
-        const double ref = frame < state_.reference_s.size() ? state_.reference_s[frame] : NAN;
-        const auto* rep = state_.repetition_of(frame);
-        if (rep && std::isfinite(ref)) {
-            const double apart = (time - rep->start_s) - (ref - rep->reference_s.front());
-            captions << (std::abs(apart) < 0.15 ? tr("in time with the student")
-                         : apart > 0            ? tr("student %1 s behind").arg(apart, 0, 'f', 1)
-                                                : tr("student %1 s ahead").arg(-apart, 0, 'f', 1));
-        } else {
-            captions << tr("between repetitions");
-        }
-    } else {
-        captions << (state_.open ? text::time(time) : tr("No review is open"));
-        if (state_.open) {
-            const auto* rep = state_.repetition_of(frame);
-            for (std::size_t i = 0; rep && i < rep->phases.size(); ++i) {
-                if (time < rep->phases[i].start_s || time >= rep->phases[i].end_s) continue;
-                const auto& ph = state_.open->review->movement.phases[rep->phases[i].index];
-                captions << QString::fromStdString(ph.name) << tr("breath %1").arg(text::breath(ph.breath));
-            }
-        }
-        if (state_.open && !found) captions << tr("body not found here");
-    }
-    if (state_.mirrored) captions << tr("mirrored");
     p.setFont(session_.theme.font(10.5, QFont::DemiBold));
-    const QString caption = captions.join(QStringLiteral(" · "));
+    const QString caption = captions().join(QStringLiteral(" · "));
     const QRectF tag(r.left(), r.top(), std::min(r.width(), QFontMetricsF(p.font()).horizontalAdvance(caption) + 20), 24);
     QColor veil = c.sheet;
     veil.setAlphaF(0.86F);
@@ -141,13 +150,26 @@ ColumnView::ColumnView(const Session& session, ReviewState& state, QWidget* pare
     setObjectName(QStringLiteral("column"));
     setAccessibleName(tr("From the ground up"));
     setAccessibleDescription(tr("Feet at the bottom, breath and tempo on top; keys 1 to 8 count from the ground"));
-    connect(&state, &ReviewState::frame_changed, this, qOverload<>(&QWidget::update));
-    connect(&state, &ReviewState::view_changed, this, qOverload<>(&QWidget::update));
+    auto changed = [this] {
+        update();
+        announce(this);
+    };
+    connect(&state, &ReviewState::frame_changed, this, changed);
+    connect(&state, &ReviewState::view_changed, this, changed);
 }
 
 QRectF ColumnView::box(int family) const {
     const double h = (height() - 1.0) / family_count;
     return {0.5, height() - 0.5 - (family + 1) * h, width() - 1.0, h - 5};
+}
+
+QList<SpokenPart> ColumnView::spoken() const {
+    QList<SpokenPart> out;
+    for (int i = 0; i < family_count; ++i) {
+        const auto v = state_.verdict_of(static_cast<Family>(i));
+        out << SpokenPart{text::family(static_cast<Family>(i)), v ? text::verdict(v->verdict) : tr("no check"), box(i).toRect()};
+    }
+    return out;
 }
 
 void ColumnView::paintEvent(QPaintEvent*) {
@@ -208,10 +230,11 @@ bool ColumnView::event(QEvent* e) {
 TimeView::TimeView(const Session& session, ReviewState& state, QWidget* parent) : QWidget(parent), session_(session), state_(state) {
     setMinimumHeight(230);
     setAccessibleName(tr("Weight tide and lanes"));
-    setMouseTracking(false);
+    setFocusPolicy(Qt::TabFocus);
     connect(&state, &ReviewState::frame_changed, this, [this] {
         if (state_.one_repetition && state_.repetition() != shown_repetition_) rebuild();
         update();
+        announce(this);
     });
     connect(&state, &ReviewState::view_changed, this, &TimeView::rebuild);
 }
@@ -255,7 +278,27 @@ void TimeView::resizeEvent(QResizeEvent*) {
     still_ = QPixmap();
 }
 
+/// Values at the cursor: the tide first, then each lane.
+QList<SpokenPart> TimeView::spoken() const {
+    QList<SpokenPart> out;
+    if (!state_.open) return out;
+    auto value = [&](const MeasureSeries& s) {
+        const Sample& v = s.samples[std::min(state_.shown(), s.samples.size() - 1)];
+        return v.present() ? text::with_sigma(v.value, v.sigma, QString::fromStdString(s.unit)) : text::absent(v.absent);
+    };
+    const double tide = std::max(66.0, height() * 0.26);
+    if (const auto* w = state_.open->review->measures.find("weight.left"))
+        out << SpokenPart{session_.catalogue.name(QStringLiteral("weight.left")), value(*w), QRectF(0, 34, width(), tide).toRect()};
+    for (std::size_t i = 0; i < lanes_.size(); ++i) {
+        const auto& l = lanes_[i];
+        out << SpokenPart{l.side ? tr("%1, %2").arg(l.title, text::side(*l.side)) : l.title, value(*l.series),
+                          i < lane_places_.size() ? lane_places_[i] : rect()};
+    }
+    return out;
+}
+
 void TimeView::draw_still(QPainter& p) {
+    lane_places_.clear();
     const Palette& c = session_.theme.palette;
     p.fillRect(rect(), c.paper);
     if (!state_.open) return;
@@ -300,6 +343,7 @@ void TimeView::draw_still(QPainter& p) {
         const bool low = at.height() < 50;
         label(at, low && lane.side ? tr("%1, %2").arg(lane.title, text::side(*lane.side)) : lane.title,
               lane.side && !low ? text::side(*lane.side) : QString(), colour);
+        lane_places_.push_back(QRectF(0, at.top(), width(), at.height()).toRect());
         y += at.height() + 5;
     }
 }
@@ -318,6 +362,10 @@ void TimeView::paintEvent(QPaintEvent*) {
     if (x < time_area().left() || x > time_area().right() + 1) return;
     p.setPen(QPen(session_.theme.palette.focus, 1.6));
     p.drawLine(QPointF(x, 17), QPointF(x, height()));
+    if (hasFocus()) {
+        p.setPen(QPen(session_.theme.palette.focus, 2));
+        p.drawRect(rect().adjusted(1, 1, -2, -2));
+    }
 }
 
 void TimeView::mousePressEvent(QMouseEvent* e) {
@@ -332,6 +380,34 @@ FloorView::FloorView(const Session& session, ReviewState& state, QWidget* parent
     setMinimumSize(150, 120);
     setAccessibleName(tr("Floor plan"));
     connect(&state, &ReviewState::frame_changed, this, qOverload<>(&QWidget::update));
+}
+
+QList<SpokenPart> FloorView::spoken() const {
+    QList<SpokenPart> out;
+    if (!state_.open) return out;
+    const Measures& m = state_.open->review->measures;
+    for (const Side s : {Side::left, Side::right}) {
+        const auto f = state_.shown();
+        if (f >= m.contact[static_cast<std::size_t>(s)].size()) continue;
+        QString how;
+        switch (m.contact[static_cast<std::size_t>(s)][f]) {
+        case Contact::flat:
+            how = tr("flat on the floor");
+            break;
+        case Contact::heel:
+            how = tr("on the heel");
+            break;
+        case Contact::toe:
+            how = tr("on the toes");
+            break;
+        case Contact::off:
+            how = tr("off the floor");
+            break;
+        }
+        const int half = width() / 2;
+        out << SpokenPart{tr("%1 foot").arg(text::side(s)), how, QRect(s == Side::left ? 0 : half, 0, half, height())};
+    }
+    return out;
 }
 
 void FloorView::paintEvent(QPaintEvent*) {

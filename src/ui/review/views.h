@@ -2,13 +2,14 @@
 #pragma once
 #include "ui/paint/lanes.h"
 #include "ui/review/frame_source.h"
+#include "ui/review/spoken.h"
 #include "ui/shell/session.h"
 #include <QWidget>
 
 namespace bevel::ui {
 
 /// A picture with the body drawn on it: the student's frame or the reference figure.
-class PictureView : public QWidget {
+class PictureView : public QWidget, public Spoken {
     Q_OBJECT
 public:
     PictureView(const Session& session, ReviewState& state, bool reference, QWidget* parent = nullptr);
@@ -19,6 +20,7 @@ public:
     double scale() const;
     /// Whether the picture of the cursor's frame of the open review is what is shown.
     bool is_current() const;
+    QList<SpokenPart> spoken() const override;
 
 protected:
     void paintEvent(QPaintEvent*) override;
@@ -27,6 +29,7 @@ private:
     const Session& session_;
     ReviewState& state_;
     bool reference_;
+    QStringList captions() const;
     QRectF crop() const;
     std::shared_ptr<FramePicture> picture_;
     mutable std::shared_ptr<const OpenReview> crop_of_; // what the crop was worked out for
@@ -35,10 +38,11 @@ private:
 };
 
 /// Feet to Breath & tempo, read from bottom to top, each with the verdict of the repetition at the cursor.
-class ColumnView : public QWidget {
+class ColumnView : public QWidget, public Spoken {
     Q_OBJECT
 public:
     ColumnView(const Session& session, ReviewState& state, QWidget* parent = nullptr);
+    QList<SpokenPart> spoken() const override;
 
 protected:
     void paintEvent(QPaintEvent*) override;
@@ -53,11 +57,12 @@ private:
 };
 
 /// Ruler, tide and the lanes of the chosen family, with the cursor.
-class TimeView : public QWidget {
+class TimeView : public QWidget, public Spoken {
     Q_OBJECT
 public:
     TimeView(const Session& session, ReviewState& state, QWidget* parent = nullptr);
     void rebuild();
+    QList<SpokenPart> spoken() const override;
 
 protected:
     void paintEvent(QPaintEvent*) override;
@@ -74,12 +79,14 @@ private:
     int shown_repetition_ = -1;
     std::vector<Lane> lanes_;
     QPixmap still_; // everything but the cursor
+    std::vector<QRect> lane_places_;
 };
 
-class FloorView : public QWidget {
+class FloorView : public QWidget, public Spoken {
     Q_OBJECT
 public:
     FloorView(const Session& session, ReviewState& state, QWidget* parent = nullptr);
+    QList<SpokenPart> spoken() const override;
 
 protected:
     void paintEvent(QPaintEvent*) override;

@@ -15,6 +15,7 @@ namespace bevel::ui {
 
 MainWindow::MainWindow(Session& session) : session_(session), stack_(new QStackedWidget), rail_(new QWidget) {
     setWindowTitle(tr("Bevel"));
+    install_spoken();
     resize(1280, 800);
     setMinimumSize(1024, 700);
     setStyleSheet(session_.theme.style_sheet());
