@@ -311,6 +311,52 @@ private slots:
         QVERIFY(o.library.forget_unfinished(o.clip).has_value());
         QVERIFY(!*o.library.unfinished(o.clip));
     }
+    void an_upgrade_that_is_killed_is_done_again_and_loses_nothing() {
+        Rng rng(7);
+        for (int round = 0; round < 12; ++round) {
+            // A library of the first version, with something in it.
+            const auto folder = path("upgrade" + std::to_string(round));
+            std::filesystem::create_directories(folder);
+            sqlite3* db = nullptr;
+            QCOMPARE(sqlite3_open((folder / "library.sqlite").string().c_str(), &db), SQLITE_OK);
+            const char* sql =
+                "CREATE TABLE person(id INTEGER PRIMARY KEY, name TEXT NOT NULL, stature_m REAL NOT NULL, notes TEXT NOT NULL DEFAULT '');"
+                "CREATE TABLE clip(id INTEGER PRIMARY KEY, person INTEGER, file TEXT, movement TEXT, school TEXT, view TEXT, filmed_on "
+                "TEXT, "
+                "arrived_on TEXT, state INTEGER, problem TEXT);"
+                "CREATE TABLE track(clip INTEGER PRIMARY KEY, points BLOB NOT NULL);"
+                "CREATE TABLE decision(clip INTEGER, check_id TEXT, side TEXT, choice INTEGER, wording TEXT NOT NULL DEFAULT '', PRIMARY "
+                "KEY(clip, check_id, side));"
+                "CREATE TABLE letter(id INTEGER PRIMARY KEY, clip INTEGER NOT NULL UNIQUE, body TEXT NOT NULL, sent_on TEXT NOT NULL "
+                "DEFAULT "
+                "'');"
+                "INSERT INTO person(name, stature_m) VALUES('Greta', 1.61);"
+                "WITH RECURSIVE n(i) AS (SELECT 1 UNION ALL SELECT i + 1 FROM n WHERE i < 400) INSERT INTO clip(id, person, file, "
+                "movement, "
+                "school, view, filmed_on, arrived_on, state, problem) SELECT i, 1, 'clips/' || i || '.mp4', 'm', '', '', '', '', 1, '' "
+                "FROM n;"
+                "INSERT INTO decision SELECT id, 'head', '', 1, 'wording ' || id FROM clip; PRAGMA user_version=1";
+            QCOMPARE(sqlite3_exec(db, sql, nullptr, nullptr, nullptr), SQLITE_OK);
+            sqlite3_close(db);
+            const pid_t child = ::fork();
+            QVERIFY(child >= 0);
+            if (child == 0) {
+                const auto lib = Library::open(folder);
+                _exit(lib ? 0 : 3);
+            }
+            std::this_thread::sleep_for(std::chrono::microseconds(static_cast<int>(rng.uniform(500, 40000))));
+            ::kill(child, SIGKILL);
+            int status = 0;
+            QCOMPARE(::waitpid(child, &status, 0), child);
+            QVERIFY(WIFSIGNALED(status) || WEXITSTATUS(status) == 0);
+            auto lib = Library::open(folder);
+            QVERIFY2(lib.has_value(), lib ? "" : lib.error().context.c_str());
+            QCOMPARE(lib->clips()->size(), std::size_t{400});
+            QCOMPARE(lib->decisions(237)->front().wording, std::string("wording 237"));
+            QCOMPARE(*lib->height_at(1, "2026-01-01"), 1.61);
+            QVERIFY(std::filesystem::exists(folder / "library-version-1.sqlite"));
+        }
+    }
     void nothing_that_was_said_to_be_done_is_lost_when_it_is_killed() {
         const int rounds = qEnvironmentVariableIntValue("BEVEL_KILLS") > 0 ? qEnvironmentVariableIntValue("BEVEL_KILLS") : 20;
         put(path("k.mp4"), std::string(200000, 'k'));

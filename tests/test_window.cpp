@@ -15,6 +15,7 @@
 #include <QLineEdit>
 #include <QListWidget>
 #include <QMenu>
+#include <QMessageBox>
 #include <QMimeData>
 #include <QProcess>
 #include <QPushButton>
@@ -24,10 +25,24 @@
 #include <QTableWidget>
 #include <QTemporaryDir>
 #include <QTest>
+#include <QTimer>
 #include <QToolButton>
 #include <set>
 
+#include <sqlite3.h>
+
 using namespace bevel;
+
+/// Marks a library as made by a newer program.
+struct NewerMark {
+    bool ok = false;
+    explicit NewerMark(const std::filesystem::path& file) {
+        sqlite3* db = nullptr;
+        ok = sqlite3_open(file.string().c_str(), &db) == SQLITE_OK &&
+             sqlite3_exec(db, "PRAGMA journal_mode=DELETE; PRAGMA user_version=99", nullptr, nullptr, nullptr) == SQLITE_OK;
+        sqlite3_close(db);
+    }
+};
 
 class TestWindow : public QObject {
     Q_OBJECT
@@ -614,6 +629,60 @@ private slots:
         QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 2, 30000);
         QVERIFY(page->state().open->has_file);
         QTRY_VERIFY_WITH_TIMEOUT(page->shows_current(), 20000);
+    }
+    void a_clip_is_deleted_and_a_student_erased_only_when_it_is_meant() {
+        const auto folder = std::filesystem::path(dir_.filePath(QStringLiteral("upkeep")).toStdString());
+        std::filesystem::copy(demo_, folder, std::filesystem::copy_options::recursive);
+        Bench b(folder);
+        auto* page = b.window->arrivals();
+        auto* table = page->findChild<QTableWidget*>(QStringLiteral("clips"));
+        QTRY_COMPARE_WITH_TIMEOUT(table->rowCount(), 9, 20000);
+        auto choose = [&](const char* name) {
+            for (int i = 0; i < table->rowCount(); ++i)
+                if (table->item(i, 0)->text() == QLatin1String(name)) table->selectRow(i);
+        };
+        // Answers the question that comes, by the button with this role.
+        auto answer = [&](QMessageBox::ButtonRole role) {
+            QTimer::singleShot(0, this, [role] {
+                auto* box = qobject_cast<QMessageBox*>(QApplication::activeModalWidget());
+                if (!box) return;
+                for (auto* button : box->buttons())
+                    if (box->buttonRole(button) == role) return button->click();
+            });
+        };
+        choose("Greta Olmstead");
+        answer(QMessageBox::RejectRole);
+        b.window->actions_table().find("deleteClip")->trigger();
+        QCOMPARE(b.session.library->clips()->size(), std::size_t{9}); // not meant
+        answer(QMessageBox::DestructiveRole);
+        b.window->actions_table().find("deleteClip")->trigger();
+        QTRY_COMPARE_WITH_TIMEOUT(table->rowCount(), 8, 20000);
+        QCOMPARE(b.session.library->clips()->size(), std::size_t{8});
+        choose("Tomas Erikse");
+        answer(QMessageBox::DestructiveRole);
+        b.window->actions_table().find("erasePerson")->trigger();
+        QTRY_COMPARE_WITH_TIMEOUT(table->rowCount(), 6, 20000);
+        const auto people = *b.session.library->people();
+        for (const auto& p : people) QVERIFY(p.name != "Tomas Erikse");
+        bool said = false;
+        for (const auto* l : page->findChildren<QLabel*>())
+            said = said || l->text().startsWith(QStringLiteral("Tomas Erikse is erased: 2 clips"));
+        QVERIFY(said);
+    }
+    void a_newer_library_says_that_it_is_only_read() {
+        const auto folder = std::filesystem::path(dir_.filePath(QStringLiteral("newer")).toStdString());
+        std::filesystem::copy(demo_, folder, std::filesystem::copy_options::recursive);
+        {
+            NewerMark newer(folder / "library.sqlite");
+            QVERIFY(newer.ok);
+        }
+        Bench b(folder);
+        QVERIFY(b.session.library->read_only());
+        bool said = false;
+        for (const auto* l : b.window->findChildren<QLabel*>())
+            said = said || (l->isVisible() && l->text().contains(QStringLiteral("for reading only")));
+        QVERIFY(said);
+        QTRY_COMPARE_WITH_TIMEOUT(b.window->arrivals()->findChild<QTableWidget*>(QStringLiteral("clips"))->rowCount(), 9, 20000);
     }
     void nothing_is_clipped() {
         Bench b(demo_);
