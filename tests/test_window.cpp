@@ -61,6 +61,7 @@ class TestWindow : public QObject {
             session.finder = &finder;
             window = std::make_unique<ui::MainWindow>(session);
             window->show();
+            window->activateWindow(); // where no window manager does it
             (void)QTest::qWaitForWindowActive(window.get());
         }
         ~Bench() { window.reset(); }

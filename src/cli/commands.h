@@ -1,4 +1,5 @@
-// The commands of bevel-cli. Each returns its exit code: 0 done, 1 the result cannot be written, 2 wrong use, 3 input cannot be read, 4 cannot be judged, 130 cancelled.
+// The commands of bevel-cli. Each returns its exit code: 0 done, 1 the result cannot be written, 2 wrong use, 3 input cannot be read, 4
+// cannot be judged, 130 cancelled.
 #pragma once
 #include "core/result.h"
 #include <filesystem>

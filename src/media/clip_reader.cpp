@@ -14,7 +14,7 @@ extern "C" {
 
 namespace bevel {
 namespace {
-constexpr std::size_t most_frames = 500000, cache_bytes = 48U << 20U;
+constexpr std::size_t most_frames = 500000, cache_bytes = 32U << 20U;
 constexpr int most_side = 8192;
 
 struct Free {

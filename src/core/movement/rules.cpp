@@ -67,14 +67,14 @@ Cue cue_of(const json& j) {
 /// What a check and a derived measure share: how the value is made.
 void read_form(const json& j, Check& c) {
     c.form = pick<CheckForm>(text(j, "form"),
-                        {{"value", CheckForm::value},
-                         {"during", CheckForm::during},
-                         {"order", CheckForm::order},
-                         {"count", CheckForm::count},
-                         {"spread", CheckForm::spread},
-                         {"same", CheckForm::same},
-                         {"drift", CheckForm::drift}},
-                        "form");
+                             {{"value", CheckForm::value},
+                              {"during", CheckForm::during},
+                              {"order", CheckForm::order},
+                              {"count", CheckForm::count},
+                              {"spread", CheckForm::spread},
+                              {"same", CheckForm::same},
+                              {"drift", CheckForm::drift}},
+                             "form");
     c.measure = text(j, "measure", false);
     c.side = side_of(j);
     c.unit = text(j, "unit", false);
@@ -101,17 +101,17 @@ void read_form(const json& j, Check& c) {
     if (j.contains("events"))
         for (const auto& e : part(j, "events", json::value_t::array)) c.events.push_back(event_of(e));
     // A check on a derived measure takes its form and events from there.
-    const std::size_t needed = !c.measure.empty()                                                         ? 0
+    const std::size_t needed = !c.measure.empty()                                                              ? 0
                                : c.form == CheckForm::order                                                    ? 2
                                : c.form == CheckForm::count && c.counts != "repetitions" && c.counts != "pace" ? 1
-                                                                                                          : 0;
+                                                                                                               : 0;
     if (c.events.size() < needed) throw Bad{"events"};
     if (c.form == CheckForm::during && c.when.empty()) throw Bad{"while"};
 }
 
 void need_measures(const RuleBook& book, const Check& c) {
-    const bool needs =
-        c.form == CheckForm::value || c.form == CheckForm::during || c.form == CheckForm::drift || (c.form == CheckForm::same && c.counts.empty());
+    const bool needs = c.form == CheckForm::value || c.form == CheckForm::during || c.form == CheckForm::drift ||
+                       (c.form == CheckForm::same && c.counts.empty());
     if (needs && c.measure.empty()) throw Bad{"measure"};
     if (!c.measure.empty() && !unit_of_measure(book, c.measure)) throw Bad{"measure '" + c.measure + "' is not known"};
     for (const auto& w : c.when)

@@ -61,7 +61,7 @@ void FrameSource::show_reference(const std::stop_token& stop) {
     const int w = open_->track.width > 0 ? open_->track.width : 1280, h = open_->track.height > 0 ? open_->track.height : 720;
     // Figures that were drawn, by their moment: the same stretch is looked at again and again.
     constexpr double step = 1.0 / 60;
-    const std::size_t most = 60;
+    const std::size_t most = 40;
     std::map<long, ReferencePainter::Shot> drawn;
     std::list<long> order;
     std::unique_ptr<ReferencePainter> painter;

@@ -415,8 +415,9 @@ QString error(const Error& e) {
         return tr("This library is open in another window of Bevel (%1). Close that one first, or go on there.").arg(what);
     case Code::write_failed:
         if (what == QLatin1String("read_only"))
-            return tr("This library was made by a newer Bevel, or its folder cannot be written to: it is open for reading only. Nothing was "
-                      "changed.");
+            return tr(
+                "This library was made by a newer Bevel, or its folder cannot be written to: it is open for reading only. Nothing was "
+                "changed.");
         return tr("Writing failed: %1. Check that there is room and that the folder may be written to.").arg(what);
     case Code::cannot_judge:
         return reason(what);
