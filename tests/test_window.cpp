@@ -670,6 +670,37 @@ private slots:
             said = said || l->text().startsWith(QStringLiteral("Tomas Erikse is erased: 2 clips"));
         QVERIFY(said);
     }
+    void an_empty_place_says_what_to_do_with_a_button() {
+        Bench b(demo_);
+        b.window->show_place(1);
+        auto* go = b.window->review()->findChild<QPushButton*>(QStringLiteral("emptyGo"));
+        QVERIFY(go && go->isVisible());
+        QVERIFY(!b.window->review()->findChild<QToolButton*>(QStringLiteral("play"))->isVisible()); // no dead controls
+        QTest::mouseClick(go, Qt::LeftButton);
+        QVERIFY(b.window->arrivals()->isVisible());
+        b.window->show_place(2);
+        QVERIFY(!b.window->letter()->findChild<QCheckBox*>(QStringLiteral("hide"))->isVisible());
+        QTest::mouseClick(b.window->letter()->findChild<QPushButton*>(QStringLiteral("emptyGo")), Qt::LeftButton);
+        QVERIFY(b.window->review()->isVisible());
+    }
+    void clips_are_found_by_student_movement_date_and_state() {
+        Bench b(demo_);
+        auto* page = b.window->arrivals();
+        auto* table = page->findChild<QTableWidget*>(QStringLiteral("clips"));
+        QTRY_COMPARE_WITH_TIMEOUT(table->rowCount(), 9, 20000);
+        auto* search = page->findChild<QLineEdit*>(QStringLiteral("search"));
+        auto found = [&](const char* words) {
+            search->setText(QLatin1String(words));
+            int n = 0;
+            for (int r = 0; r < table->rowCount(); ++r) n += table->isRowHidden(r) ? 0 : 1;
+            return n;
+        };
+        QCOMPARE(found("ilse"), 2);
+        QCOMPARE(found("clouds greta"), 1);
+        QCOMPARE(found("nov 2026"), 9);
+        QCOMPARE(found("no such thing"), 0);
+        QCOMPARE(found(""), 9);
+    }
     void a_newer_library_says_that_it_is_only_read() {
         const auto folder = std::filesystem::path(dir_.filePath(QStringLiteral("newer")).toStdString());
         std::filesystem::copy(demo_, folder, std::filesystem::copy_options::recursive);

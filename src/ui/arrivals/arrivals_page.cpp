@@ -100,7 +100,17 @@ void ArrivalsPage::build() {
     below->addWidget(cancel_);
     below->addStretch(1);
     auto* left = new QVBoxLayout;
-    left->addWidget(title);
+    search_ = new QLineEdit;
+    search_->setObjectName(QStringLiteral("search"));
+    search_->setAccessibleName(tr("Search by student, movement, date or state"));
+    search_->setPlaceholderText(tr("Search: student, movement, date, state"));
+    search_->setClearButtonEnabled(true);
+    search_->setFixedWidth(320);
+    connect(search_, &QLineEdit::textChanged, this, &ArrivalsPage::show_found);
+    auto* top = new QHBoxLayout;
+    top->addWidget(title, 1);
+    top->addWidget(search_);
+    left->addLayout(top);
     left->addWidget(hint);
     empty_ = new QLabel(tr("No clips yet.\n\nDrop a clip here, or choose a file on the right. Bevel finds the body on every "
                            "frame,\nmeasures it and holds it against the movement; then the clip waits here for your review."));
@@ -319,6 +329,18 @@ void ArrivalsPage::restore() {
 const ClipRow* ArrivalsPage::chosen() const {
     const int r = table_->currentRow();
     return r >= 0 && r < static_cast<int>(rows_.size()) ? &rows_[static_cast<std::size_t>(r)] : nullptr;
+}
+
+void ArrivalsPage::show_found() {
+    const QStringList words = search_->text().simplified().split(QLatin1Char(' '), Qt::SkipEmptyParts);
+    for (int r = 0; r < table_->rowCount(); ++r) {
+        QStringList all;
+        for (int c = 0; c < table_->columnCount(); ++c)
+            if (const auto* cell = table_->item(r, c)) all << cell->text();
+        const QString row = all.join(QLatin1Char(' '));
+        table_->setRowHidden(
+            r, !std::all_of(words.begin(), words.end(), [&](const QString& w) { return row.contains(w, Qt::CaseInsensitive); }));
+    }
 }
 
 void ArrivalsPage::show_chosen() {
@@ -547,6 +569,8 @@ void ArrivalsPage::show_rows(std::vector<ClipRow> rows, std::vector<Person> peop
         if (r.clip.id == chosen) table_->selectRow(static_cast<int>(i));
     }
     if (table_->currentRow() < 0 && !rows_.empty()) table_->selectRow(0);
+    show_found();
+    search_->setVisible(!rows_.empty());
     empty_->setVisible(rows_.empty());
     table_->setVisible(!rows_.empty());
     show_chosen();

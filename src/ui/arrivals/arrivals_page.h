@@ -53,6 +53,7 @@ private:
     void back_up();
     void restore();
     void show_chosen();
+    void show_found(); // rows that the search words are in
     void edit_chosen();
     void empty_form(const QString& word = {});
     void start_next();
@@ -68,6 +69,7 @@ private:
     qint64 running_ = 0;
     std::shared_ptr<std::stop_source> stop_;
     QTableWidget* table_ = nullptr;
+    QLineEdit* search_ = nullptr;
     QLabel *file_label_ = nullptr, *message_ = nullptr, *progress_label_ = nullptr, *detail_ = nullptr, *empty_ = nullptr;
     QComboBox *student_ = nullptr, *movement_ = nullptr, *view_ = nullptr, *school_ = nullptr;
     QCheckBox* mirrored_ = nullptr;

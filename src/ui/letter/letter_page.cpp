@@ -1,5 +1,6 @@
 #include "ui/letter/letter_page.h"
 #include "ui/letter/sent_dialog.h"
+#include "ui/shell/empty_state.h"
 #include <QCheckBox>
 #include <QComboBox>
 #include <QCoreApplication>
@@ -12,6 +13,7 @@
 #include <QPrintPreviewDialog>
 #include <QPushButton>
 #include <QScrollArea>
+#include <QStackedLayout>
 #include <QVBoxLayout>
 
 namespace bevel::ui {
@@ -136,11 +138,18 @@ void LetterPage::build() {
     scroll->setAccessibleName(tr("Page preview"));
     scroll->setWidgetResizable(true);
     scroll->setWidget(preview_);
-    auto* all = new QHBoxLayout(this);
+    auto* content = new QWidget;
+    auto* all = new QHBoxLayout(content);
     all->setContentsMargins(20, 16, 20, 16);
     all->setSpacing(18);
     all->addWidget(left);
     all->addWidget(scroll, 1);
+    empty_ = new EmptyState(tr("No letter yet"), tr("Open a review and keep what should be said; the letter is written here."),
+                            tr("Go to Review"));
+    connect(empty_->button(), &QPushButton::clicked, this, &LetterPage::to_review);
+    either_ = new QStackedLayout(this);
+    either_->addWidget(empty_);
+    either_->addWidget(content);
     connect(corrections_, &QListWidget::itemChanged, this, &LetterPage::choices_changed);
     connect(praise_, &QComboBox::currentIndexChanged, this, &LetterPage::choices_changed);
     connect(opening_, &QPlainTextEdit::textChanged, this, &LetterPage::choices_changed);
@@ -185,6 +194,7 @@ void LetterPage::open_clip(qint64 id) {
     const int run = ++opening_run_;
     // From now on nothing of the former letter can go out.
     open_.reset();
+    empty_->say(tr("Opening …"));
     ++run_;
     delay_.stop();
     title_->setText(tr("Letter"));
@@ -199,7 +209,12 @@ void LetterPage::open_clip(qint64 id) {
         },
         [this, run](Loaded l) {
             if (run != opening_run_) return; // another was asked for meanwhile
-            if (!l.open) return message_->setText(text::error(l.open.error()));
+            if (!l.open) {
+                message_->setText(text::error(l.open.error()));
+                empty_->say(text::error(l.open.error()));
+                return;
+            }
+            either_->setCurrentIndex(1);
             open_ = *l.open;
             saved_ = std::move(l.letters);
             sender_ = {QString::fromStdString(l.signed_by), QString::fromStdString(l.place)};

@@ -14,8 +14,11 @@ class QListWidget;
 class QPlainTextEdit;
 class QPushButton;
 class QScrollArea;
+class QStackedLayout;
 
 namespace bevel::ui {
+
+class EmptyState;
 
 class LetterPage : public QWidget {
     Q_OBJECT
@@ -28,6 +31,7 @@ public:
     void save_clip(const QString& file);
 
 signals:
+    void to_review();
     void exported(const QString& file);
 
 private:
@@ -47,6 +51,8 @@ private:
     QString chosen() const;
 
     Session& session_;
+    EmptyState* empty_ = nullptr;
+    QStackedLayout* either_ = nullptr; // nothing to show, or a letter
     std::shared_ptr<const OpenReview> open_;
     std::vector<LetterRecord> saved_;
     QTimer delay_;

@@ -3,6 +3,7 @@
 #include "ui/review/figures_table.h"
 #include "ui/review/findings_column.h"
 #include "ui/shell/elided_label.h"
+#include "ui/shell/empty_state.h"
 #include <cmath>
 #include <QAbstractButton>
 #include <QComboBox>
@@ -10,6 +11,7 @@
 #include <QKeyEvent>
 #include <QLabel>
 #include <QPushButton>
+#include <QStackedLayout>
 #include <QToolButton>
 #include <QVBoxLayout>
 
@@ -154,10 +156,18 @@ void ReviewPage::build() {
     body->addWidget(column_);
     body->addLayout(middle, 5);
     body->addWidget(side_, 3);
-    auto* all = new QVBoxLayout(this);
+    auto* content = new QWidget;
+    auto* all = new QVBoxLayout(content);
     all->setContentsMargins(14, 10, 14, 12);
     all->addWidget(bar);
     all->addLayout(body, 1);
+    empty_ = new EmptyState(tr("No review is open"),
+                            tr("Choose a clip in Arrivals and open its review: what was found stands here, from the ground up."),
+                            tr("Go to Arrivals"));
+    connect(empty_->button(), &QPushButton::clicked, this, &ReviewPage::to_arrivals);
+    either_ = new QStackedLayout(this);
+    either_->addWidget(empty_);
+    either_->addWidget(content);
 }
 
 void ReviewPage::resizeEvent(QResizeEvent* e) {
@@ -170,16 +180,19 @@ void ReviewPage::resizeEvent(QResizeEvent* e) {
 
 void ReviewPage::open_clip(qint64 id) {
     title_->setText(tr("Opening …"));
+    empty_->say(tr("Opening …"));
     session_.background->run<Loaded>(
         this, [lib = session_.library, session = &session_, id](std::stop_token) { return load_review(*lib, *session, id); },
         [this](Loaded open) {
             if (open) return show_review(std::move(*open));
             title_->setText(tr("Review"));
             where_->setText(text::error(open.error()));
+            empty_->say(text::error(open.error()));
         });
 }
 
 void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
+    either_->setCurrentIndex(1);
     play_->setChecked(false);
     undo_.clear(); // what was done to another clip is not undone in this one
     state_.open = open;

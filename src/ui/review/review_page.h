@@ -8,11 +8,13 @@
 
 class QComboBox;
 class QLabel;
+class QStackedLayout;
 class QToolButton;
 class QVBoxLayout;
 
 namespace bevel::ui {
 
+class EmptyState;
 class FiguresTable;
 class FindingsColumn;
 
@@ -31,6 +33,7 @@ public:
 
 signals:
     void write_letter();
+    void to_arrivals();
     void decided(); // a decision was written
     void opened();
 
@@ -60,6 +63,8 @@ private:
     QElapsedTimer since_;
     double clock_ = 0;
     QUndoStack undo_;
+    EmptyState* empty_ = nullptr;
+    QStackedLayout* either_ = nullptr; // nothing to show, or a review
     QLabel *title_ = nullptr, *where_ = nullptr;
     PictureView *student_ = nullptr, *reference_ = nullptr;
     ColumnView* column_ = nullptr;

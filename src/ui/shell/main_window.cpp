@@ -53,6 +53,8 @@ MainWindow::MainWindow(Session& session) : session_(session), stack_(new QStacke
     connect(arrivals_, &ArrivalsPage::open_review, this, &MainWindow::open_review);
     connect(arrivals_, &ArrivalsPage::wanted, this, [this] { show_place(0); });
     connect(review_, &ReviewPage::decided, arrivals_, &ArrivalsPage::refresh);
+    connect(review_, &ReviewPage::to_arrivals, this, [this] { show_place(0); });
+    connect(letter_, &LetterPage::to_review, this, [this] { show_place(1); });
     connect(review_, &ReviewPage::write_letter, this, [this] { show_place(2); });
     show_place(0);
 }
