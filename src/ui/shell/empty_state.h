@@ -1,5 +1,6 @@
 // What a place shows while there is nothing in it: what to do, with the way there as a button; or what went wrong.
 #pragma once
+#include <QEvent>
 #include <QLabel>
 #include <QPushButton>
 #include <QVBoxLayout>
@@ -12,7 +13,7 @@ public:
     EmptyState(const QString& title, const QString& words, const QString& button) : usual_(words) {
         auto* head = new QLabel(title);
         head->setObjectName(QStringLiteral("heading"));
-        words_ = new QLabel(words);
+        words_ = new QLabel;
         words_->setObjectName(QStringLiteral("faint"));
         words_->setWordWrap(true);
         words_->setAlignment(Qt::AlignCenter);
@@ -26,12 +27,28 @@ public:
         box->addSpacing(8);
         box->addWidget(go_, 0, Qt::AlignCenter);
         box->addStretch(3);
+        say({});
     }
     QPushButton* button() const { return go_; }
     /// Empty words: the usual ones.
-    void say(const QString& words) { words_->setText(words.isEmpty() ? usual_ : words); }
+    void say(const QString& words) {
+        words_->setText(words.isEmpty() ? usual_ : words);
+        fit();
+    }
+
+protected:
+    void changeEvent(QEvent* e) override {
+        QWidget::changeEvent(e);
+        if (e->type() == QEvent::StyleChange || e->type() == QEvent::FontChange) fit();
+    }
+    void showEvent(QShowEvent* e) override {
+        QWidget::showEvent(e);
+        fit();
+    }
 
 private:
+    /// A wrapped label in the middle of a layout is given the height of one line else.
+    void fit() { words_->setMinimumHeight(words_->heightForWidth(words_->width())); }
     QString usual_;
     QLabel* words_;
     QPushButton* go_;
