@@ -1,0 +1,33 @@
+// What becomes of clips that come in: listed, taken in, judged, the body found. By values; on the background threads.
+#pragma once
+#include "media/tracker.h"
+#include "ui/review/review_state.h"
+
+namespace bevel::ui {
+
+struct Listed {
+    std::vector<ClipRow> rows;
+    std::vector<Person> people;
+};
+Result<Listed> list(const Library& library);
+
+/// What became of a clip that was offered: taken in, or there already.
+struct Taken {
+    std::optional<Clip> same;
+};
+Result<Taken> take(Library& library, const Person& person, Clip clip, const std::filesystem::path& file, bool even_if_same,
+                   const std::stop_token& stop, const std::function<void(double)>& progress);
+
+/// With the points that were found before, if there are any; else the clip waits for its turn again. The sentence to say.
+Result<QString> judge(Library& library, const Session& session, const Person& person, Clip clip);
+
+/// A body looked for on every frame, and what that makes of the clip; the problem in words, or nothing.
+struct FindOrder {
+    Clip clip;
+    Person person;
+    std::optional<Movement> movement;
+    TrackOptions options;
+};
+QString find_body(Library& library, const Session& session, FindOrder order, const std::stop_token& stop);
+
+} // namespace bevel::ui
