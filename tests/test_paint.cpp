@@ -157,6 +157,30 @@ private slots:
         QVERIFY(!band_of(c, rep, knee));
         QVERIFY(!band_of(c, rep, left));
     }
+    void a_peak_of_one_frame_is_drawn_at_its_full_height() {
+        const auto r = reviewed("gaze_at_the_moon", View::front);
+        QVERIFY(r);
+        const Theme theme;
+        MeasureSeries spiky = r->measures.series.at("trunk.side");
+        for (auto& s : spiky.samples) s = {0, 0.1, Absent::none};
+        const std::size_t at = spiky.samples.size() / 2;
+        spiky.samples[at].value = 40;
+        // Several frames to a pixel: the peak must not be lost among its neighbours.
+        const TimeMapper map = TimeMapper::clock(0, r->measures.time_s.back());
+        QImage im = canvas(200, 100);
+        QPainter p(&im);
+        Lane lane;
+        lane.series = &spiky;
+        draw_lane(p, QRectF(0, 0, 199, 99), lane, *r, reference_times(*r), map, theme);
+        p.end();
+        int top = 100, base = 0;
+        const int x = static_cast<int>(map.x(r->measures.time_s[at], QRectF(0, 0, 199, 99)));
+        for (int dx = -1; dx <= 1; ++dx)
+            for (int y = 0; y < 100; ++y)
+                if (ink(im, QRect(x + dx, y, 1, 1), theme.palette.accent) > 0) top = std::min(top, y), base = std::max(base, y);
+        // Four fifths of the lane from foot to tip: a tenth is room on either side.
+        QVERIFY2(base - top > 70, qPrintable(QStringLiteral("%1 to %2").arg(top).arg(base)));
+    }
     void a_lane_shows_its_band_and_hatches_what_it_cannot_tell() {
         const auto r = reviewed("gaze_at_the_moon", View::front);
         QVERIFY(r);

@@ -157,13 +157,9 @@ void draw_lane(QPainter& p, const QRectF& rect, const Lane& lane, const Review& 
     // Range from what is drawn, with room; never finer than the error.
     double lo = 1e18, hi = -1e18, sigma = 0;
     auto widen = [&](double v) { lo = std::min(lo, v), hi = std::max(hi, v); };
-    std::vector<double> seen;
+    // A peak of one frame is drawn at its full height.
     for (const auto& s : lane.series->samples)
-        if (s.present()) seen.push_back(s.value), sigma = std::max(sigma, s.sigma);
-    if (!seen.empty()) {
-        widen(signal::quantile(seen, 0.01));
-        widen(signal::quantile(seen, 0.99));
-    }
+        if (s.present()) widen(s.value), sigma = std::max(sigma, s.sigma);
     for (const auto& s : warped.samples)
         if (s.present()) widen(s.value);
     const double data_span = std::max(hi - lo, 1e-6);
@@ -212,12 +208,16 @@ void draw_lane(QPainter& p, const QRectF& rect, const Lane& lane, const Review& 
             open = false;
             continue;
         }
-        const double mid = 0.5 * (cols[i].lo + cols[i].hi);
-        p.fillRect(QRectF(x - 0.5, y(mid + cols[i].sigma), 1, y(mid - cols[i].sigma) - y(mid + cols[i].sigma)), veil);
+        const double low = y(cols[i].lo), high = y(cols[i].hi);
+        const double above = y(cols[i].hi + cols[i].sigma), below = y(cols[i].lo - cols[i].sigma);
+        p.fillRect(QRectF(x - 0.5, above, 1, below - above), veil);
+        // From the nearer end of what lies in this column to the other.
+        const bool from_low = open && std::abs(course.currentPosition().y() - low) < std::abs(course.currentPosition().y() - high);
         if (open)
-            course.lineTo(x, y(mid));
+            course.lineTo(x, from_low ? low : high);
         else
-            course.moveTo(x, y(mid));
+            course.moveTo(x, high);
+        if (low - high > 0.5) course.lineTo(x, from_low ? high : low);
         open = true;
     }
     if (lane.reference) {
