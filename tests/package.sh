@@ -12,7 +12,10 @@ appstreamcli validate --no-net "$2/packaging/bevel.metainfo.xml" >/dev/null
 dpkg-deb -I "$deb" | grep -q 'Depends:.*libqt6widgets6'
 dpkg -i "$deb" >/dev/null
 trap 'dpkg -r bevel >/dev/null' EXIT
-man --where bevel >/dev/null 2>&1 || [ -e /usr/share/man/man1/bevel.1 ] || [ -e /usr/share/man/man1/bevel.1.gz ]
+for file in usr/share/man/man1/bevel.1 usr/share/applications/bevel.desktop usr/share/metainfo/bevel.metainfo.xml \
+  usr/share/icons/hicolor/scalable/apps/bevel.svg usr/share/bevel/fonts/OpenSans-Regular.ttf usr/share/bevel/models/pose_detector.tflite; do
+  dpkg-deb -c "$deb" | grep -q "$file" || { echo "not in the package: $file"; exit 1; }
+done
 # From somewhere else, with no tree about: the shipped files are those of the package.
 home=$(mktemp -d)
 cd "$home"

@@ -4,6 +4,7 @@
 #include "ui/letter/sent_dialog.h"
 #include "ui/shell/elided_label.h"
 #include "ui/shell/main_window.h"
+#include <atomic>
 #include <QAccessible>
 #include <QCheckBox>
 #include <QComboBox>
@@ -28,6 +29,7 @@
 #include <QTimer>
 #include <QToolButton>
 #include <set>
+#include <thread>
 
 #include <sqlite3.h>
 
@@ -596,6 +598,30 @@ private slots:
         QCOMPARE(floor->childCount(), 2);
         QVERIFY(floor->child(0)->text(QAccessible::Value).contains(QStringLiteral("floor")) ||
                 floor->child(0)->text(QAccessible::Value).startsWith(QStringLiteral("on the")));
+    }
+    void work_goes_on_without_its_owner_and_calls_nobody() {
+        std::atomic<int> worked = 0;
+        int told = 0;
+        {
+            ui::Background lane;
+            auto owner = std::make_unique<QObject>(), other = std::make_unique<QObject>();
+            for (auto* o : {owner.get(), other.get()})
+                lane.run<int>(
+                    o,
+                    [&worked](std::stop_token) {
+                        std::this_thread::sleep_for(std::chrono::milliseconds(30));
+                        return ++worked;
+                    },
+                    [&told](int) { ++told; });
+            owner.reset(); // while its work is under way or waits
+            QTRY_VERIFY(lane.idle());
+            QTRY_COMPARE(told, 1);
+            lane.run<int>(
+                other.get(), [&worked](std::stop_token) { return ++worked; }, [&told](int) { ++told; });
+        } // what was posted is done before the lane ends, and nobody is called after it
+        QCoreApplication::processEvents();
+        QCOMPARE(worked.load(), 3);
+        QCOMPARE(told, 1);
     }
     void the_theme_is_switched_live_and_remembered() {
         Bench b(demo_);
