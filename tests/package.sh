@@ -5,23 +5,28 @@ build=$1
 [ "$(id -u)" = 0 ] || exit 77
 ! dpkg-query -W -f='${Status}' bevel 2>/dev/null | grep -q 'ok installed' || { echo "bevel is installed already"; exit 77; }
 cd "$build"
-cpack -G DEB -B package >/dev/null
-deb=$(ls -t package/bevel_*.deb | head -1)
+rm -rf package
+cpack -G DEB -B package >/dev/null 2>&1
+debs=(package/bevel_*.deb)
+deb=${debs[0]}
 desktop-file-validate "$2/packaging/bevel.desktop"
 appstreamcli validate --no-net "$2/packaging/bevel.metainfo.xml" >/dev/null
-dpkg-deb -I "$deb" | grep -q 'Depends:.*libqt6widgets6'
+about=$(dpkg-deb -I "$deb")
+contents=$(dpkg-deb -c "$deb")
+grep -q 'Depends:.*libqt6widgets6' <<<"$about"
 dpkg -i "$deb" >/dev/null
 trap 'dpkg -r bevel >/dev/null' EXIT
 for file in usr/share/man/man1/bevel.1 usr/share/applications/bevel.desktop usr/share/metainfo/bevel.metainfo.xml \
   usr/share/icons/hicolor/scalable/apps/bevel.svg usr/share/bevel/fonts/OpenSans-Regular.ttf usr/share/bevel/models/pose_detector.tflite; do
-  dpkg-deb -c "$deb" | grep -q "$file" || { echo "not in the package: $file"; exit 1; }
+  grep -q "$file" <<<"$contents" || { echo "not in the package: $file"; exit 1; }
 done
 # From somewhere else, with no tree about: the shipped files are those of the package.
 home=$(mktemp -d)
 cd "$home"
 [ "$(bevel --version)" = "bevel 0.1.0" ]
 ! bevel --no-such-option >/dev/null 2>&1
-env -u BEVEL_DATA -u BEVEL_MODELS bevel-cli movements | grep -q separate_the_clouds
+known=$(env -u BEVEL_DATA -u BEVEL_MODELS bevel-cli movements)
+grep -q separate_the_clouds <<<"$known"
 export QT_QPA_PLATFORM=offscreen XDG_DATA_HOME="$home/data" XDG_RUNTIME_DIR="$home"
 env -u BEVEL_DATA -u BEVEL_MODELS bevel --demo >"$home/log" 2>&1 &
 pid=$!
