@@ -709,6 +709,38 @@ private slots:
         QTest::mouseClick(b.window->letter()->findChild<QPushButton*>(QStringLiteral("emptyGo")), Qt::LeftButton);
         QVERIFY(b.window->review()->isVisible());
     }
+    void several_clips_and_folders_dropped_on_any_place_stand_in_line() {
+        Bench b(demo_);
+        b.window->show_place(2);
+        const QString folder = dir_.filePath(QStringLiteral("inbox"));
+        QVERIFY(QDir().mkpath(folder));
+        for (const char* name : {"b.mp4", "a.mp4", "notes.txt"}) {
+            QFile f(folder + QLatin1Char('/') + QLatin1String(name));
+            QVERIFY(f.open(QIODevice::WriteOnly));
+            f.write(name); // no clip: it is refused when it is taken in, not before
+        }
+        QMimeData mime;
+        mime.setUrls({QUrl::fromLocalFile(folder), QUrl::fromLocalFile(QString::fromStdString(clip_.string()))});
+        QDragEnterEvent enter(QPoint(400, 300), Qt::CopyAction, &mime, Qt::LeftButton, Qt::NoModifier);
+        QCoreApplication::sendEvent(b.window.get(), &enter);
+        QDropEvent drop(QPointF(400, 300), Qt::CopyAction, &mime, Qt::LeftButton, Qt::NoModifier);
+        QCoreApplication::sendEvent(b.window.get(), &drop);
+        QVERIFY(drop.isAccepted());
+        auto* page = b.window->arrivals();
+        QVERIFY(page->isVisible());
+        auto shows = [&](const QString& words) {
+            for (const auto* l : page->findChildren<QLabel*>())
+                if (l->text() == words) return true;
+            return false;
+        };
+        auto* skip = page->findChild<QPushButton*>(QStringLiteral("leave"));
+        QVERIFY(shows(QStringLiteral("a.mp4 (2 more after it)")) && skip->isVisible());
+        QTest::mouseClick(skip, Qt::LeftButton);
+        QVERIFY(shows(QStringLiteral("b.mp4 (1 more after it)")));
+        QTest::mouseClick(skip, Qt::LeftButton);
+        QVERIFY(shows(QString::fromStdString(clip_.filename().string())));
+        QVERIFY(!skip->isVisible()); // the last one
+    }
     void clips_are_found_by_student_movement_date_and_state() {
         Bench b(demo_);
         auto* page = b.window->arrivals();

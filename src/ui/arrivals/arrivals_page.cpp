@@ -7,6 +7,7 @@
 #include <QCheckBox>
 #include <QComboBox>
 #include <QDate>
+#include <QDir>
 #include <QDoubleSpinBox>
 #include <QDragEnterEvent>
 #include <QFileDialog>
@@ -50,7 +51,7 @@ void ArrivalsPage::build() {
     auto* title = new QLabel(tr("Arrivals"));
     title->setObjectName(QStringLiteral("title"));
     auto* hint = new QLabel(
-        tr("Drop a clip anywhere on this page. Film from the front or straight from a side, whole body and both feet in the picture."));
+        tr("Drop clips or folders anywhere. Film from the front or straight from a side, whole body and both feet in the picture."));
     hint->setObjectName(QStringLiteral("faint"));
     hint->setWordWrap(true);
     table_ = new QTableWidget(0, 5);
@@ -191,7 +192,10 @@ QFrame* ArrivalsPage::build_form() {
     leave_ = new QPushButton(tr("Leave it as it is"));
     leave_->setObjectName(QStringLiteral("leave"));
     leave_->hide();
-    connect(leave_, &QPushButton::clicked, this, [this] { empty_form(); });
+    connect(leave_, &QPushButton::clicked, this, [this] {
+        empty_form();
+        offer_next();
+    });
     message_ = new QLabel;
     message_->setWordWrap(true);
     auto* form = new QFormLayout;
@@ -223,9 +227,9 @@ QFrame* ArrivalsPage::build_form() {
 }
 
 void ArrivalsPage::choose_file() {
-    const QString f = QFileDialog::getOpenFileName(this, tr("Choose a clip"), QString(),
-                                                   tr("Clips (*.mp4 *.mov *.webm *.mkv *.avi *.m4v);;All files (*)"));
-    if (!f.isEmpty()) offer(f);
+    const QStringList files = QFileDialog::getOpenFileNames(this, tr("Choose clips"), QString(),
+                                                            tr("Clips (*.mp4 *.mov *.webm *.mkv *.avi *.m4v);;All files (*)"));
+    if (!files.isEmpty()) offer_all(files);
 }
 
 void ArrivalsPage::add_actions(Actions& actions) {
@@ -384,6 +388,7 @@ void ArrivalsPage::edit_chosen() {
     choose(school_, r->clip.school);
     mirrored_->setChecked(r->clip.mirrored);
     take_->setText(tr("Save and judge again"));
+    leave_->setText(tr("Leave it as it is"));
     take_->setEnabled(true);
     leave_->show();
     movement_->setFocus();
@@ -485,17 +490,41 @@ void ArrivalsPage::offer(const QString& file) {
     say(tr("Say who it is and which movement, then take it in."), false);
 }
 
+void ArrivalsPage::offer_all(const QStringList& paths) {
+    QStringList files;
+    static const QStringList clips{"*.mp4", "*.mov", "*.webm", "*.mkv", "*.avi", "*.m4v"};
+    for (const QString& p : paths) {
+        const QFileInfo info(p);
+        if (info.isFile()) files << info.absoluteFilePath();
+        if (!info.isDir()) continue;
+        for (const auto& inside : QDir(p).entryInfoList(clips, QDir::Files, QDir::Name)) files << inside.absoluteFilePath();
+    }
+    if (files.isEmpty()) return say(tr("No clip in it: Bevel reads MP4, MOV, WebM, MKV, AVI and M4V."), true);
+    in_line_ << files;
+    if (file_.isEmpty() && !editing_) offer_next();
+}
+
+void ArrivalsPage::offer_next() {
+    if (in_line_.isEmpty()) return;
+    const QString next = in_line_.takeFirst();
+    offer(next);
+    if (in_line_.isEmpty()) return;
+    file_label_->setText(tr("%1 (%2 more after it)").arg(QFileInfo(next).fileName()).arg(in_line_.size()));
+    leave_->setText(tr("Skip this one"));
+    leave_->show();
+}
+
 void ArrivalsPage::dragEnterEvent(QDragEnterEvent* e) {
     if (e->mimeData()->hasUrls()) e->acceptProposedAction();
 }
 
 void ArrivalsPage::dropEvent(QDropEvent* e) {
+    QStringList paths;
     for (const QUrl& url : e->mimeData()->urls())
-        if (url.isLocalFile()) {
-            offer(url.toLocalFile());
-            e->acceptProposedAction();
-            return;
-        }
+        if (url.isLocalFile()) paths << url.toLocalFile();
+    if (paths.isEmpty()) return;
+    e->acceptProposedAction();
+    offer_all(paths);
 }
 
 void ArrivalsPage::take_in() {
@@ -539,6 +568,7 @@ void ArrivalsPage::take_in() {
             if (taken && !taken->same) {
                 empty_form(tr("Taken in."));
                 refresh();
+                offer_next();
                 return;
             }
             take_->setEnabled(true);

@@ -27,6 +27,8 @@ public:
     void refresh();
     /// Puts a file into the form, as a drop does.
     void offer(const QString& file);
+    /// Several files and folders with clips: one after the other comes into the form.
+    void offer_all(const QStringList& paths);
     void add_actions(Actions& actions);
     void new_theme(); // colours that are set by hand
 
@@ -46,6 +48,7 @@ private:
     void judge_again(const Person& person, const Clip& changed);
     const ClipRow* chosen() const;
     void choose_file();
+    void offer_next();
     void delete_chosen();
     void erase_chosen();
     /// Long work with the library, its end said in words.
@@ -64,6 +67,7 @@ private:
     Session& session_;
     std::vector<ClipRow> rows_;
     std::vector<Person> people_;
+    QStringList in_line_;          // files that come into the form after this one
     QString file_, offered_again_; // a file that is there already and was offered once more
     std::optional<Clip> editing_;  // the clip that is changed; else the form takes in a new one
     qint64 running_ = 0;

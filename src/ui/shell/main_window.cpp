@@ -3,11 +3,13 @@
 #include <QActionGroup>
 #include <QApplication>
 #include <QCloseEvent>
-#include <QFileInfo>
+#include <QDragEnterEvent>
+#include <QDropEvent>
 #include <QHBoxLayout>
 #include <QLabel>
 #include <QMenuBar>
 #include <QMessageBox>
+#include <QMimeData>
 #include <QStackedWidget>
 #include <QToolButton>
 
@@ -16,6 +18,7 @@ namespace bevel::ui {
 MainWindow::MainWindow(Session& session) : session_(session), stack_(new QStackedWidget), rail_(new QWidget) {
     setWindowTitle(tr("Bevel"));
     install_spoken();
+    setAcceptDrops(true);
     resize(1280, 800);
     setMinimumSize(1024, 700);
     setStyleSheet(session_.theme.style_sheet());
@@ -116,12 +119,23 @@ void MainWindow::take(const QStringList& files) {
     setWindowState(windowState() & ~Qt::WindowMinimized);
     raise();
     activateWindow();
-    for (const QString& f : files)
-        if (QFileInfo(f).isFile()) {
-            show_place(0);
-            arrivals_->offer(QFileInfo(f).absoluteFilePath());
-            return;
-        }
+    if (files.isEmpty()) return;
+    show_place(0);
+    arrivals_->offer_all(files);
+}
+
+// Clips may be dropped on any place.
+void MainWindow::dragEnterEvent(QDragEnterEvent* e) {
+    if (e->mimeData()->hasUrls()) e->acceptProposedAction();
+}
+
+void MainWindow::dropEvent(QDropEvent* e) {
+    QStringList paths;
+    for (const QUrl& url : e->mimeData()->urls())
+        if (url.isLocalFile()) paths << url.toLocalFile();
+    if (paths.isEmpty()) return;
+    e->acceptProposedAction();
+    take(paths);
 }
 
 void MainWindow::set_theme(ThemeChoice choice) {
