@@ -317,6 +317,7 @@ private slots:
         letter->export_to(open_file);
         QTRY_COMPARE_WITH_TIMEOUT(saved.count(), 1, 30000);
         QVERIFY(words(open_file).contains(QStringLiteral("Ilse")));
+        QCOMPARE(b.session.settings.export_folder, QFileInfo(open_file).absolutePath()); // the next one is offered there
         // Ticked and saved at once, long before a preview of it is there.
         QTRY_VERIFY(ready());
         hide->click();

@@ -71,8 +71,9 @@ std::array<std::uint8_t, 256> tone_curve(AVColorTransferCharacteristic transfer)
             const double scene = v <= 0.5 ? v * v / 3 : (std::exp((v - 0.55991073) / 0.17883277) + 0.28466892) / 12;
             light = 1000 * std::pow(scene, 1.2) / 203;
         }
-        const double shown = light / (1 + light) * 2; // diffuse white stays white's half on the way to the gamma
-        out[k] = static_cast<std::uint8_t>(std::lround(255 * std::pow(std::clamp(0.75 * shown, 0.0, 1.0), 1 / 2.2)));
+        // Diffuse white at three quarters of the display's light, what is brighter rolled off towards the rest of it.
+        const double shown = 1.5 * light / (1 + light);
+        out[k] = static_cast<std::uint8_t>(std::lround(255 * std::pow(std::clamp(shown, 0.0, 1.0), 1 / 2.2)));
     }
     return out;
 }

@@ -5,6 +5,7 @@
 #include <QComboBox>
 #include <QCoreApplication>
 #include <QFileDialog>
+#include <QFileInfo>
 #include <QLabel>
 #include <QLineEdit>
 #include <QListWidget>
@@ -340,15 +341,26 @@ void LetterPage::show_page(const LetterContent& content) {
 }
 
 void LetterPage::ask_and_export(const QString& ending) {
-    const QString file = QFileDialog::getSaveFileName(this, tr("Save the letter"), QStringLiteral("letter.") + ending,
+    const QString file = QFileDialog::getSaveFileName(this, tr("Save the letter"), place_for(QStringLiteral("letter.") + ending),
                                                       ending == QLatin1String("pdf") ? tr("PDF (*.pdf)") : tr("HTML (*.html)"));
     if (!file.isEmpty()) export_to(file);
+}
+
+/// The next dialog begins where this one ended.
+void LetterPage::saved(const QString& file) {
+    session_.settings.export_folder = QFileInfo(file).absolutePath();
+    emit exported(file);
 }
 
 void LetterPage::working(const QString& what) {
     busy_ = !what.isEmpty();
     if (busy_) message_->setText(what);
     settle();
+}
+
+QString LetterPage::place_for(const QString& name) const {
+    const QString& folder = session_.settings.export_folder;
+    return folder.isEmpty() ? name : folder + QLatin1Char('/') + name;
 }
 
 void LetterPage::export_to(const QString& file) {
@@ -362,13 +374,13 @@ void LetterPage::export_to(const QString& file) {
         [this, file](const Result<Outgoing>& sent) {
             working({});
             message_->setText(sent ? tr("Saved: %1").arg(file) : text::error(sent.error()));
-            if (sent) emit exported(file);
+            if (sent) saved(file);
         });
 }
 
 void LetterPage::ask_and_save_clip() {
     const QString file =
-        QFileDialog::getSaveFileName(this, tr("Save in slow motion"), QStringLiteral("slow-motion.mp4"), tr("MP4 (*.mp4)"));
+        QFileDialog::getSaveFileName(this, tr("Save in slow motion"), place_for(QStringLiteral("slow-motion.mp4")), tr("MP4 (*.mp4)"));
     if (!file.isEmpty()) save_clip(file);
 }
 
@@ -382,7 +394,7 @@ void LetterPage::save_clip(const QString& file) {
         [this, file](const Result<bool>& ok) {
             working({});
             message_->setText(ok ? tr("Saved: %1").arg(file) : text::error(ok.error()));
-            if (ok) emit exported(file);
+            if (ok) saved(file);
         });
 }
 

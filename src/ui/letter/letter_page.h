@@ -48,6 +48,8 @@ private:
     void show_sent();
     void settle();
     void working(const QString& what);
+    QString place_for(const QString& name) const;
+    void saved(const QString& file);
     QString chosen() const;
 
     Session& session_;
