@@ -263,7 +263,10 @@ private slots:
         l.person = id, l.clip = clip, l.sent_at = "2026-05-12T19:00:00", l.kind = "pdf", l.body = "{}", l.file = "unmistakable letter";
         QVERIFY(o.library.keep_sent(l).has_value());
         QVERIFY(o.library.back_up_to(path("all.tar"), "2026-05-13").has_value());
+        // Another name for the same file on the disk shows what became of its content.
+        std::filesystem::create_hard_link(o.library.path_of(*o.library.clip(clip)), path("what is left"));
         const auto gone = o.library.erase_person(id);
+        QCOMPARE(bytes_of(path("what is left")), std::string(9, '\0'));
         QVERIFY2(gone.has_value(), gone ? "" : gone.error().context.c_str());
         QCOMPARE(gone->clips, 1);
         QCOMPARE(gone->letters, 1);

@@ -67,6 +67,25 @@ Result<bool> add_file(archive* a, const fs::path& file, const std::string& name,
     return ok;
 }
 
+/// What a file held is written over before it is removed (where the file system writes in place).
+bool overwrite(const fs::path& file) {
+    std::error_code ec;
+    auto left = fs::file_size(file, ec);
+    if (ec) return true; // lost already
+    const int fd = ::open(file.c_str(), O_WRONLY | O_CLOEXEC);
+    if (fd < 0) return false;
+    const std::vector<char> zeros(1U << 20U, 0);
+    bool ok = true;
+    while (ok && left > 0) {
+        const ssize_t n = ::write(fd, zeros.data(), std::min<std::uintmax_t>(left, zeros.size()));
+        ok = n > 0;
+        left -= ok ? static_cast<std::uintmax_t>(n) : 0;
+    }
+    ok = ::fsync(fd) == 0 && ok;
+    ::close(fd);
+    return ok;
+}
+
 /// Names that a backup may hold: the library itself and files right in clips/.
 bool is_ours(const std::string& name) {
     if (name == "library.sqlite") return true;
@@ -152,6 +171,11 @@ Result<Erased> Library::erase_person(std::int64_t id) {
         return true;
     });
     if (!ok) return tl::unexpected(ok.error());
+    for (const auto& f : files) {
+        Clip c;
+        c.file = f;
+        if (!overwrite(path_of(c))) return fail(Code::write_failed, path_of(c).string());
+    }
     if (auto gone = remove_files(files); !gone) return tl::unexpected(gone.error());
     // Nothing stays in free pages or in the journal.
     for (const char* sql : {"PRAGMA wal_checkpoint(TRUNCATE)", "VACUUM", "PRAGMA wal_checkpoint(TRUNCATE)"}) {
