@@ -421,7 +421,24 @@ private slots:
         QCOMPARE(text::figure(0.544, QStringLiteral("1")), QStringLiteral("54 %"));
         QCOMPARE(text::figure(-3.2, QStringLiteral("deg")), QStringLiteral("−3°"));
         QCOMPARE(text::figure(-0.2, QStringLiteral("deg")), QStringLiteral("0°")); // no minus zero
-        QCOMPARE(text::figure(1.01, QStringLiteral("SW"), 0.36), QStringLiteral("1.01 SW (36 cm)"));
+        // The stance of a student with shoulder joints 36 cm apart, feet of 26 cm and fists of 9 cm.
+        Units units{false, Units::Width::shoulders, 0.36, 0.09, 0.26};
+        const QString sw = QStringLiteral("SW");
+        QCOMPARE(text::figure(1.01, sw, units), QStringLiteral("1.01 SW"));
+        units.width = Units::Width::length;
+        QCOMPARE(text::figure(1.01, sw, units), QStringLiteral("36 cm"));
+        QCOMPARE(text::with_sigma(1.01, 0.05, sw, units), QStringLiteral("36 ± 2 cm"));
+        QCOMPARE(text::band(0.85, 1.15, sw, units), QStringLiteral("31 to 41 cm"));
+        units.width = Units::Width::fists;
+        QCOMPARE(text::figure(1.0, sw, units), QStringLiteral("4.0 fists"));
+        units.width = Units::Width::feet;
+        QCOMPARE(text::figure(0.65, sw, units), QStringLiteral("0.90 foot lengths"));
+        units.width = Units::Width::length;
+        units.inches = true;
+        QCOMPARE(text::figure(1.01, sw, units), QStringLiteral("14.3 in"));
+        QCOMPARE(text::figure(2.54, QStringLiteral("cm"), units), QStringLiteral("1.0 in"));
+        units.shoulder_m = 0; // not known of this body: the catalogue's unit stays
+        QCOMPARE(text::figure(1.01, sw, units), QStringLiteral("1.01 SW"));
         QCOMPARE(text::with_sigma(6.66, 1.21, QStringLiteral("cm")), QStringLiteral("6.7 ± 1.2 cm"));
         QCOMPARE(text::with_sigma(6.66, 0.001, QStringLiteral("cm")), QStringLiteral("6.7 ± 0.1 cm")); // never finer than it is shown
         QCOMPARE(text::band(-3.0, 8.0, QStringLiteral("deg")), QStringLiteral("−3 to 8°"));

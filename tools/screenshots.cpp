@@ -1,5 +1,7 @@
-// Takes the pictures of docs/screenshots from the demo: bevel-screenshots LIBRARY OUT [--dark] [--size WxH]. The library is copied first.
+// Takes the pictures of docs/screenshots from the demo: bevel-screenshots LIBRARY OUT [--dark] [--size WxH] [--language de] [--text 120].
+// The library is copied first.
 #include "core/movement/movement.h"
+#include "ui/shell/help_window.h"
 #include "ui/shell/main_window.h"
 #include <cstdio>
 #include <QApplication>
@@ -61,9 +63,14 @@ int main(int argc, char** argv) {
     session.copies = &copies;
     session.finder = &finder;
     session.model_dir = find_model_dir(argv[0]);
+    auto given = [&](const char* option) {
+        const auto i = args.indexOf(QLatin1String(option));
+        return i > 0 && i + 1 < args.size() ? args[i + 1] : QString();
+    };
+    ui::speak(given("--language").isEmpty() ? QStringLiteral("en") : given("--language"));
+    if (const int percent = given("--text").toInt(); percent > 0) session.settings.text_percent = percent;
     ui::MainWindow window(session);
-    if (const auto i = args.indexOf(QStringLiteral("--size")); i > 0) {
-        const auto wh = args[i + 1].split(QLatin1Char('x'));
+    if (const auto wh = given("--size").split(QLatin1Char('x')); wh.size() == 2) {
         window.resize(wh[0].toInt(), wh[1].toInt());
     }
     window.show();
@@ -75,8 +82,8 @@ int main(int argc, char** argv) {
     const auto* table = window.arrivals()->findChild<QTableWidget*>(QStringLiteral("clips"));
     if (!wait([&] { return table->rowCount() > 0 && background.idle(); })) return 1;
     // The waiting clip is being looked at: its progress shows.
-    const auto* progress = window.arrivals()->findChild<QProgressBar*>();
-    wait([&] { return progress->value() > 20; }, 10000);
+    const auto* progress = window.findChild<QProgressBar*>(QStringLiteral("jobProgress"));
+    wait([&] { return progress->value() > 50; }, 10000);
     shot(QStringLiteral("arrivals"));
     const auto clips = session.library->clips();
     if (!clips) return 3;
@@ -156,6 +163,13 @@ int main(int argc, char** argv) {
             if (!picture_of(window.review()->findChild<QDialog*>(QStringLiteral("agreementDialog")), "agreement")) return 1;
             window.actions_table().find("keys")->trigger();
             if (!picture_of(window.findChild<QDialog*>(QStringLiteral("shortcutSheet")), "keys")) return 1;
+            window.actions_table().find("settings")->trigger();
+            if (!picture_of(window.findChild<QDialog*>(QStringLiteral("settingsDialog")), "settings")) return 1;
+            window.actions_table().find("help")->trigger();
+            auto* help = window.findChild<ui::HelpWindow*>(QStringLiteral("helpWindow"));
+            if (!help) return 1;
+            help->show_topic(QStringLiteral("knees"));
+            if (!picture_of(help, "help")) return 1;
             break;
         }
     std::printf("%d pictures\n", taken);

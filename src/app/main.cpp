@@ -81,6 +81,10 @@ int main(int argc, char** argv) {
     const bool demo = words.isSet(demo_option);
     QStringList files;
     std::filesystem::path folder = demo ? unpack_demo(data, home) : home / "library";
+    QSettings kept(QString::fromStdString((home / "settings.ini").string()), QSettings::IniFormat);
+    const ui::Settings chosen = ui::Settings::load(kept);
+    ui::speak(chosen.language);
+    if (!demo && !chosen.library.isEmpty()) folder = chosen.library.toStdString();
     if (words.isSet(library_option)) folder = words.value(library_option).toStdString();
     for (const QString& w : words.positionalArguments()) {
         if (QFileInfo(w).isDir() && QFileInfo::exists(w + QStringLiteral("/library.sqlite")))
@@ -105,8 +109,7 @@ int main(int argc, char** argv) {
         QMessageBox::critical(nullptr, QStringLiteral("Bevel"), why);
         return 3;
     }
-    QSettings kept(QString::fromStdString((home / "settings.ini").string()), QSettings::IniFormat);
-    session.settings = ui::Settings::load(kept);
+    session.settings = chosen;
     if (words.isSet(dark_option)) session.settings.theme = ui::ThemeChoice::dark;
     session.catalogue = std::move(*catalogue);
     session.library = std::make_shared<Library>(std::move(*library));

@@ -78,7 +78,7 @@ int letter(const Words& words, const Environment& env) {
     c.student = QStringLiteral("you");
     c.date = QDate::currentDate();
     for (const auto& f : file->findings)
-        if (f.verdict == Verdict::inside && f.sure && c.praise.isEmpty()) c.praise = QString::fromStdString(f.good);
+        if (f.verdict == Verdict::inside && f.sure && c.praise.isEmpty()) c.praise = ui::said(f.good);
     const bool pdf = target.extension() == ".pdf";
     const auto bytes = pdf ? ui::letter_pdf(c) : Result<QByteArray>(ui::letter_html(c).toUtf8());
     if (!bytes) return complain(bytes.error());

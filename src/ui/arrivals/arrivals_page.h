@@ -1,40 +1,23 @@
 // Clips waiting, and the form that takes a new one in.
 #pragma once
-#include "media/tracker.h"
-#include "ui/shell/actions.h"
-#include "ui/shell/session.h"
-#include <QFrame>
-#include <QWidget>
+#include "ui/arrivals/clip_form.h"
+#include "ui/shell/place.h"
 
-class QCheckBox;
-class QComboBox;
-class QDoubleSpinBox;
-class QLabel;
 class QLineEdit;
-class QProgressBar;
-class QPushButton;
 class QTableWidget;
 
 namespace bevel::ui {
 
-class LiveBody;
-
-class ArrivalsPage : public QWidget {
+class ArrivalsPage : public Place {
     Q_OBJECT
 public:
-    ArrivalsPage(Session& session, QWidget* parent = nullptr);
-    ~ArrivalsPage() override;
+    explicit ArrivalsPage(Session& session, QWidget* parent = nullptr);
+    QString title() const override { return tr("Arrivals"); }
+    void add_actions(Actions& actions) override;
+    void new_theme() override;
     void refresh();
-    /// Puts a file into the form, as a drop does.
-    void offer(const QString& file);
-    /// Several files and folders with clips: one after the other comes into the form.
-    void offer_all(const QStringList& paths);
-    void add_actions(Actions& actions);
-    void new_theme(); // colours that are set by hand
-
-signals:
-    void open_review(qint64 clip);
-    void wanted(); // this place is to be shown
+    /// Files and folders with clips, as a drop gives them.
+    void offer(const QStringList& paths) { form_->offer(paths); }
 
 protected:
     void dragEnterEvent(QDragEnterEvent* e) override;
@@ -42,13 +25,10 @@ protected:
 
 private:
     void build();
-    QFrame* build_form();
-    void show_rows(std::vector<ClipRow> rows, std::vector<Person> people);
-    void take_in();
-    void judge_again(const Person& person, const Clip& changed);
+    void build_table();
+    void show_rows(std::vector<ClipRow> rows, const std::vector<Person>& people);
     const ClipRow* chosen() const;
-    void choose_file();
-    void offer_next();
+    void open_chosen();
     void delete_chosen();
     void erase_chosen();
     /// Long work with the library, its end said in words.
@@ -57,30 +37,14 @@ private:
     void restore();
     void show_chosen();
     void show_found(); // rows that the search words are in
-    void edit_chosen();
-    void empty_form(const QString& word = {});
-    void start_next();
-    void show_progress(std::size_t done, std::size_t total, double rate, const std::optional<BodyPx>& body);
-    void finished(const QString& problem);
-    void say(const QString& text, bool problem);
+    void change_facts(const ClipRow& before, const ClipRow& after);
 
-    Session& session_;
     std::vector<ClipRow> rows_;
-    std::vector<Person> people_;
-    QStringList in_line_;          // files that come into the form after this one
-    QString file_, offered_again_; // a file that is there already and was offered once more
-    std::optional<Clip> editing_;  // the clip that is changed; else the form takes in a new one
-    qint64 running_ = 0;
-    std::shared_ptr<std::stop_source> stop_;
     QTableWidget* table_ = nullptr;
     QLineEdit* search_ = nullptr;
-    QLabel *file_label_ = nullptr, *message_ = nullptr, *progress_label_ = nullptr, *detail_ = nullptr, *empty_ = nullptr;
-    QComboBox *student_ = nullptr, *movement_ = nullptr, *view_ = nullptr, *school_ = nullptr;
-    QCheckBox* mirrored_ = nullptr;
-    QDoubleSpinBox* height_ = nullptr;
-    QPushButton *take_ = nullptr, *open_ = nullptr, *cancel_ = nullptr, *choose_ = nullptr, *change_ = nullptr, *leave_ = nullptr;
-    QProgressBar* progress_ = nullptr;
-    LiveBody* live_ = nullptr;
+    QLabel *detail_ = nullptr, *empty_ = nullptr;
+    QPushButton *open_ = nullptr, *change_ = nullptr;
+    ClipForm* form_ = nullptr;
 };
 
 } // namespace bevel::ui

@@ -9,7 +9,7 @@ namespace bevel::ui {
 class LiveBody : public QWidget {
 public:
     explicit LiveBody(const Theme& theme, QWidget* parent = nullptr) : QWidget(parent), theme_(theme) {
-        setMinimumHeight(210);
+        setMinimumHeight(130);
         setAccessibleName(QCoreApplication::translate("arrivals", "The body on the newest frame"));
     }
     void show_body(const std::optional<BodyPx>& body) {

@@ -9,7 +9,13 @@ namespace {
 
 /// The person of the form: a new one, or their name and the height of that day.
 Result<std::int64_t> keep_person(Library& library, const Person& person, const std::string& day) {
-    if (person.id == 0) return library.add_person(person, day);
+    if (person.id == 0) { // done again after it was undone, they are there already
+        const auto people = library.people();
+        if (!people) return tl::unexpected(people.error());
+        for (const auto& p : *people)
+            if (p.name == person.name) return p.id;
+        return library.add_person(person, day);
+    }
     auto ok = library.together([&]() -> Result<bool> {
         if (auto done = library.update_person(person); !done) return done;
         const auto h = library.height_at(person.id, day);

@@ -18,12 +18,22 @@ void Background::post(QObject* owner, std::function<After(std::stop_token)> work
 }
 
 void Background::report(QPointer<QObject> owner, After what) {
-    QMetaObject::invokeMethod(
-        this,
-        [owner, what = std::move(what)] {
-            if (owner) what();
-        },
-        Qt::QueuedConnection);
+    {
+        const std::lock_guard lock(mail_mutex_);
+        mail_.push_back({std::move(owner), std::move(what)});
+        if (mail_.size() > 1) return; // the bell has been rung
+    }
+    QMetaObject::invokeMethod(this, &Background::deliver, Qt::QueuedConnection);
+}
+
+void Background::deliver() {
+    std::vector<Letter> mail;
+    {
+        const std::lock_guard lock(mail_mutex_);
+        mail.swap(mail_);
+    }
+    for (auto& l : mail)
+        if (l.owner) l.what();
 }
 
 bool Background::idle() const {

@@ -33,10 +33,18 @@ public:
 
 private:
     void loop(const std::stop_token& stop);
+    void deliver();
     struct Job {
         QPointer<QObject> owner;
         std::function<After(std::stop_token)> work;
     };
+    struct Letter {
+        QPointer<QObject> owner;
+        After what;
+    };
+    /// What comes back crosses here, under our own lock; the toolkit's queue only rings the bell.
+    std::mutex mail_mutex_;
+    std::vector<Letter> mail_;
     mutable std::mutex mutex_;
     std::condition_variable_any changed_;
     std::deque<Job> queue_;

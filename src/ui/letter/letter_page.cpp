@@ -40,7 +40,7 @@ QString key_of(const Finding& f) {
 
 } // namespace
 
-LetterPage::LetterPage(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+LetterPage::LetterPage(Session& session, QWidget* parent) : Place(session, "letter", parent) {
     build();
     delay_.setSingleShot(true);
     delay_.setInterval(350);
@@ -97,9 +97,7 @@ void LetterPage::build() {
     sent_->setObjectName(QStringLiteral("sentBefore"));
     hide_date_ = new QCheckBox(tr("and the day"));
     hide_date_->setObjectName(QStringLiteral("hideDate"));
-    message_ = new QLabel;
-    message_->setObjectName(QStringLiteral("faint"));
-    message_->setWordWrap(true);
+    message_ = new Notice;
     auto* form = new QVBoxLayout;
     form->addWidget(title_);
     form->addWidget(heading(tr("What went well")));
@@ -129,7 +127,7 @@ void LetterPage::build() {
     form->addWidget(message_);
     auto* left = new QWidget;
     left->setLayout(form);
-    left->setFixedWidth(430);
+    left->setFixedWidth(session_.theme.wide(430));
     form->setContentsMargins(0, 0, 0, 0);
     preview_ = new QLabel(tr("Open a review and keep what should be said; the letter appears here."));
     preview_->setObjectName(QStringLiteral("preview"));
@@ -147,7 +145,7 @@ void LetterPage::build() {
     all->addWidget(scroll, 1);
     empty_ = new EmptyState(tr("No letter yet"), tr("Open a review and keep what should be said; the letter is written here."),
                             tr("Go to Review"));
-    connect(empty_->button(), &QPushButton::clicked, this, &LetterPage::to_review);
+    connect(empty_->button(), &QPushButton::clicked, this, [this] { session_.workspace->go(QStringLiteral("review")); });
     either_ = new QStackedLayout(this);
     either_->addWidget(empty_);
     either_->addWidget(content);
@@ -186,6 +184,10 @@ QString LetterPage::chosen() const {
     return {};
 }
 
+void LetterPage::open(Ref ref) {
+    if (const qint64 clip = ref.clip != 0 ? ref.clip : session_.workspace->clip(); clip != 0) open_clip(clip);
+}
+
 void LetterPage::open_clip(qint64 id) {
     struct Loaded {
         Result<std::shared_ptr<const OpenReview>> open;
@@ -211,7 +213,7 @@ void LetterPage::open_clip(qint64 id) {
         [this, run](Loaded l) {
             if (run != opening_run_) return; // another was asked for meanwhile
             if (!l.open) {
-                message_->setText(text::error(l.open.error()));
+                message_->problem(text::error(l.open.error()));
                 empty_->say(text::error(l.open.error()));
                 return;
             }
@@ -234,16 +236,17 @@ void LetterPage::show_choices() {
     int chosen = 0;
     for (const auto& f : open_->review->findings) {
         const QString key = key_of(f);
-        if (f.verdict == Verdict::inside && f.sure && !f.good.empty()) praise_->addItem(QString::fromStdString(f.good), key);
+        if (f.verdict == Verdict::inside && f.sure && !f.good.empty()) praise_->addItem(said(f.good), key);
         Choice choice = Choice::open;
-        QString cue = QString::fromStdString(f.cue);
+        QString cue = said(f.cue);
         for (const auto& d : open_->decisions)
             if (is_of(d.check + "/" + d.side, f)) {
                 choice = d.choice;
                 if (!d.wording.empty()) cue = QString::fromStdString(d.wording);
             }
         if (choice != Choice::kept || (f.verdict != Verdict::outside && f.verdict != Verdict::edge)) continue;
-        auto* item = new QListWidgetItem(text::headline(f, session_.catalogue) + QLatin1Char('\n') + cue, corrections_);
+        auto* item = new QListWidgetItem(
+            text::headline(f, session_.catalogue, session_.settings.units(open_->review->motion)) + QLatin1Char('\n') + cue, corrections_);
         item->setData(Qt::UserRole, key);
         item->setFlags(Qt::ItemIsEnabled | Qt::ItemIsSelectable | Qt::ItemIsUserCheckable);
         const bool on =
@@ -262,10 +265,58 @@ void LetterPage::show_choices() {
     hide_date_->setChecked(saved && saved->hide_date);
     preview_->setText(tr("Composing the page …")); // nothing of another letter stays
     if (corrections_->count() == 0)
-        message_->setText(tr("Nothing is kept yet: keep findings in the review first."));
+        message_->problem(tr("Nothing is kept yet: keep findings in the review first."), tr("Go to Review"),
+                          [this] { session_.workspace->go(QStringLiteral("review")); });
     else
-        message_->clear();
+        message_->say({});
     filling_ = false;
+    undo().clear();
+    shown_ = record();
+    choices_changed();
+}
+
+namespace {
+bool same_choices(const LetterRecord& a, const LetterRecord& b) {
+    return a.checks == b.checks && a.praise == b.praise && a.hide_identity == b.hide_identity && a.hide_date == b.hide_date;
+}
+
+/// What is chosen for a letter, to be done and undone. Words have an undo of their own where they are typed.
+class ChoiceStep : public QUndoCommand {
+public:
+    ChoiceStep(std::function<void(const LetterRecord&)> choose, LetterRecord before, LetterRecord after)
+        : choose_(std::move(choose)), before_(std::move(before)), after_(std::move(after)) {
+        setText(LetterPage::tr("a choice for the letter"));
+    }
+    void redo() override {
+        if (std::exchange(done_, true)) choose_(after_);
+    }
+    void undo() override { choose_(before_); }
+
+private:
+    std::function<void(const LetterRecord&)> choose_;
+    LetterRecord before_, after_;
+    bool done_ = false;
+};
+} // namespace
+
+void LetterPage::keep_step() {
+    LetterRecord now = record();
+    if (!same_choices(shown_, now)) undo().push(new ChoiceStep([this](const LetterRecord& r) { choose(r); }, shown_, now));
+    shown_ = std::move(now);
+}
+
+void LetterPage::choose(const LetterRecord& r) {
+    filling_ = true;
+    for (int i = 0; i < corrections_->count(); ++i) {
+        auto* it = corrections_->item(i);
+        const std::string key = it->data(Qt::UserRole).toString().toStdString();
+        it->setCheckState(std::find(r.checks.begin(), r.checks.end(), key) != r.checks.end() ? Qt::Checked : Qt::Unchecked);
+    }
+    praise_->setCurrentIndex(std::max(0, praise_->findData(QString::fromStdString(r.praise))));
+    hide_->setChecked(r.hide_identity);
+    hide_date_->setChecked(r.hide_date);
+    filling_ = false;
+    shown_ = record();
     choices_changed();
 }
 
@@ -287,6 +338,7 @@ LetterRecord LetterPage::record() const {
 
 void LetterPage::choices_changed() {
     if (filling_ || !open_) return;
+    keep_step();
     int on = 0;
     for (int i = 0; i < corrections_->count(); ++i) on += corrections_->item(i)->checkState() == Qt::Checked ? 1 : 0;
     filling_ = true; // with three chosen the others rest
@@ -319,7 +371,7 @@ void LetterPage::render() {
 }
 
 LetterOrder LetterPage::order() const {
-    return {open_, record()};
+    return {open_, record(), session_.settings.units(open_->review->motion)};
 }
 
 void LetterPage::show_page(const LetterContent& content) {
@@ -348,13 +400,24 @@ void LetterPage::ask_and_export(const QString& ending) {
 
 /// The next dialog begins where this one ended.
 void LetterPage::saved(const QString& file) {
+    message_->say(tr("Saved: %1").arg(file));
     session_.settings.export_folder = QFileInfo(file).absolutePath();
     emit exported(file);
 }
 
+/// Where something could not be written, another place may do; what may tell who it is has to be changed first.
+void LetterPage::failed(const Error& e, std::function<void()> again) {
+    if (e.code == Code::write_failed)
+        message_->problem(text::error(e), tr("Save elsewhere …"), std::move(again));
+    else if (e.code == Code::bad_value)
+        message_->problem(text::error(e), tr("Change the words"), [this] { opening_->setFocus(); });
+    else
+        message_->problem(text::error(e));
+}
+
 void LetterPage::working(const QString& what) {
     busy_ = !what.isEmpty();
-    if (busy_) message_->setText(what);
+    if (busy_) message_->say(what);
     settle();
 }
 
@@ -373,8 +436,8 @@ void LetterPage::export_to(const QString& file) {
         },
         [this, file](const Result<Outgoing>& sent) {
             working({});
-            message_->setText(sent ? tr("Saved: %1").arg(file) : text::error(sent.error()));
-            if (sent) saved(file);
+            if (!sent) return failed(sent.error(), [this, file] { ask_and_export(QFileInfo(file).suffix()); });
+            saved(file);
         });
 }
 
@@ -393,8 +456,8 @@ void LetterPage::save_clip(const QString& file) {
          path = file.toStdString()](const std::stop_token& stop) { return send_clip(order, finding, path, *lib, stop, {}); },
         [this, file](const Result<bool>& ok) {
             working({});
-            message_->setText(ok ? tr("Saved: %1").arg(file) : text::error(ok.error()));
-            if (ok) saved(file);
+            if (!ok) return failed(ok.error(), [this] { ask_and_save_clip(); });
+            saved(file);
         });
 }
 
@@ -408,8 +471,8 @@ void LetterPage::print() {
         },
         [this, order = order()](const Result<LetterContent>& content) {
             working({});
-            if (!content) return message_->setText(text::error(content.error()));
-            message_->clear();
+            if (!content) return message_->problem(text::error(content.error()), tr("Try again"), [this] { print(); });
+            message_->say({});
             auto* dialog = new QPrintPreviewDialog(this);
             dialog->setObjectName(QStringLiteral("printPreview"));
             dialog->setAttribute(Qt::WA_DeleteOnClose);
@@ -418,7 +481,7 @@ void LetterPage::print() {
                 session_.background->run<Result<bool>>(
                     this, [lib = session_.library, order, c](std::stop_token) { return keep_printed(order, c, *lib); },
                     [this](const Result<bool>& ok) {
-                        if (!ok) message_->setText(text::error(ok.error()));
+                        if (!ok) message_->problem(text::error(ok.error()));
                     });
             });
             dialog->open();

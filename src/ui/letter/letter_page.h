@@ -2,7 +2,8 @@
 #pragma once
 #include "ui/letter/sending.h"
 #include "ui/review/review_state.h"
-#include "ui/shell/session.h"
+#include "ui/shell/notice.h"
+#include "ui/shell/place.h"
 #include <QTimer>
 #include <QWidget>
 
@@ -20,10 +21,12 @@ namespace bevel::ui {
 
 class EmptyState;
 
-class LetterPage : public QWidget {
+class LetterPage : public Place {
     Q_OBJECT
 public:
-    LetterPage(Session& session, QWidget* parent = nullptr);
+    explicit LetterPage(Session& session, QWidget* parent = nullptr);
+    QString title() const override { return tr("Letter"); }
+    void open(Ref ref) override;
     void open_clip(qint64 clip);
     /// Writes the letter; the ending decides the kind. Reports through the message line.
     void export_to(const QString& file);
@@ -31,13 +34,15 @@ public:
     void save_clip(const QString& file);
 
 signals:
-    void to_review();
     void exported(const QString& file);
 
 private:
     void build();
     void show_choices();
     void choices_changed();
+    void choose(const LetterRecord& choices);
+    void keep_step();
+    void failed(const Error& e, std::function<void()> again);
     LetterRecord record() const;
     void render();
     LetterOrder order() const;
@@ -52,7 +57,6 @@ private:
     void saved(const QString& file);
     QString chosen() const;
 
-    Session& session_;
     EmptyState* empty_ = nullptr;
     QStackedLayout* either_ = nullptr; // nothing to show, or a letter
     std::shared_ptr<const OpenReview> open_;
@@ -61,13 +65,15 @@ private:
     int run_ = 0, opening_run_ = 0;
     bool busy_ = false;
     bool filling_ = false;
+    LetterRecord shown_; // the choices as they stand, for undo
     QListWidget* corrections_ = nullptr;
     QComboBox* praise_ = nullptr;
     QPlainTextEdit *opening_ = nullptr, *closing_ = nullptr;
     QLineEdit *signed_ = nullptr, *place_ = nullptr;
     std::pair<QString, QString> sender_;
     QCheckBox *hide_ = nullptr, *hide_date_ = nullptr;
-    QLabel *preview_ = nullptr, *message_ = nullptr, *count_ = nullptr, *title_ = nullptr;
+    Notice* message_ = nullptr;
+    QLabel *preview_ = nullptr, *count_ = nullptr, *title_ = nullptr;
     QPushButton *pdf_ = nullptr, *html_ = nullptr, *print_ = nullptr, *clip_ = nullptr, *sent_ = nullptr;
 };
 

@@ -63,6 +63,7 @@ Result<LetterContent> compose(const LetterOrder& order, const Library& library, 
     source.track = &open.track;
     source.review = open.review;
     source.hide_identity = order.record.hide_identity;
+    source.units = order.units;
     for (const auto& d : *decisions) source.wording[d.check + "/" + d.side] = QString::fromStdString(d.wording);
     for (const auto& f : findings) {
         const bool chosen =
@@ -78,7 +79,7 @@ Result<LetterContent> compose(const LetterOrder& order, const Library& library, 
     c.opening = QString::fromStdString(order.record.opening);
     c.closing = QString::fromStdString(order.record.closing);
     for (const auto& f : findings)
-        if (f.verdict == Verdict::inside && is_of(order.record.praise, f)) c.praise = QString::fromStdString(f.good);
+        if (f.verdict == Verdict::inside && is_of(order.record.praise, f)) c.praise = said(f.good);
     return order.record.hide_identity ? hidden(std::move(c), identity_of(order)) : Result<LetterContent>(std::move(c));
 }
 

@@ -9,6 +9,7 @@ namespace bevel::ui {
 struct LetterOrder {
     std::shared_ptr<const OpenReview> open;
     LetterRecord record;
+    Units units;
 };
 
 /// The letter as it would go out now: decisions are read from the library, so that a rewording is in it. bad_value "identity: …" where it

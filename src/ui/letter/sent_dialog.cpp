@@ -15,7 +15,7 @@ namespace bevel::ui {
 namespace {
 
 /// The cues of a letter in one line.
-QString said(const SentLetter& l) {
+QString asked(const SentLetter& l) {
     const auto j = nlohmann::json::parse(l.body, nullptr, false);
     QStringList cues;
     if (j.is_object() && j.contains("items") && j["items"].is_array())
@@ -77,7 +77,7 @@ void SentDialog::fill(const std::vector<SentLetter>& all) {
         const QDateTime when = QDateTime::fromString(QString::fromStdString(l.sent_at), Qt::ISODate);
         const QString as = l.kind == "pdf" ? tr("PDF") : l.kind == "html" ? tr("HTML") : l.kind == "clip" ? tr("slow motion") : tr("print");
         const QStringList cells{QLocale().toString(when, QLocale::ShortFormat), l.hidden ? tr("%1, hidden").arg(as) : as,
-                                QString::fromStdString(l.name), said(l)};
+                                QString::fromStdString(l.name), asked(l)};
         for (int c = 0; c < cells.size(); ++c) {
             auto* cell = new QTableWidgetItem(cells[c]);
             cell->setToolTip(cells[c]);

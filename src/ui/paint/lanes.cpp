@@ -8,9 +8,9 @@
 namespace bevel::ui {
 namespace {
 
-QString tr(const char* s) {
-    return QCoreApplication::translate("lanes", s);
-}
+struct Words {
+    Q_DECLARE_TR_FUNCTIONS(lanes)
+};
 
 struct Column {
     double lo = 1e18, hi = -1e18, sigma = 0;
@@ -43,8 +43,8 @@ QColor side_colour(const Theme& theme, const Repetition& rep) {
 }
 
 QString repetition_name(int number, const Repetition& rep) {
-    const QString name = rep.side ? tr("%1 · %2").arg(number).arg(text::side(*rep.side)) : QString::number(number);
-    return rep.cut ? tr("%1 (cut)").arg(name) : name;
+    const QString name = rep.side ? Words::tr("%1 · %2").arg(number).arg(text::side(*rep.side)) : QString::number(number);
+    return rep.cut ? Words::tr("%1 (cut)").arg(name) : name;
 }
 
 /// Stretches of a repetition in which a check applies.
@@ -243,7 +243,7 @@ void draw_lane(QPainter& p, const QRectF& rect, const Lane& lane, const Review& 
     p.setPen(c.faint);
     p.setFont(theme.font(10.5));
     auto end = [&](double value, bool top) {
-        const QString word = text::figure(value, lane.unit);
+        const QString word = text::figure(value, lane.unit, lane.units);
         const double w = QFontMetricsF(p.font()).horizontalAdvance(word) + 6, h2 = 17;
         const QRectF at(rect.right() - w - 1, top ? rect.top() + 1 : rect.bottom() - h2 - 1, w, h2);
         QColor ground = c.sheet;
@@ -341,8 +341,8 @@ void draw_tide(QPainter& p, const QRectF& rect, const Review& review, const std:
         p.setPen(theme.side(side));
         p.drawText(at, Qt::AlignCenter, word);
     };
-    foot(Side::left, tr("left foot"));
-    foot(Side::right, tr("right foot"));
+    foot(Side::left, Words::tr("left foot"));
+    foot(Side::right, Words::tr("right foot"));
     p.restore();
 }
 
@@ -403,7 +403,7 @@ void draw_ruler(QPainter& p, const QRectF& rect, const Review& review, const Tim
                            QPointF(map.x(rep.phases[i].end_s, rect), rect.bottom()));
             p.setPen(QPen(c.line, 1));
             p.drawLine(q.topLeft(), q.bottomLeft());
-            const QString name = QString::fromStdString(review.movement.phases[rep.phases[i].index].name);
+            const QString name = said(review.movement.phases[rep.phases[i].index].name);
             const QFontMetricsF fm(p.font());
             p.setPen(c.faint);
             if (q.width() > 56)
@@ -424,7 +424,7 @@ void draw_floor_plan(QPainter& p, const QRectF& rect, const Review& review, std:
     p.setFont(theme.font(10.5));
     if (frame >= m.frames() || !m.valid[frame]) {
         p.setPen(c.faint);
-        p.drawText(rect, Qt::AlignCenter | Qt::TextWordWrap, tr("The body was not found on this frame."));
+        p.drawText(rect, Qt::AlignCenter | Qt::TextWordWrap, Words::tr("The body was not found on this frame."));
         p.restore();
         return;
     }
@@ -494,9 +494,9 @@ void draw_floor_plan(QPainter& p, const QRectF& rect, const Review& review, std:
         }
     }
     p.setPen(c.faint);
-    const QString note = m.has_x && m.has_z ? tr("From above; grid 25 cm")
-                         : m.has_x          ? tr("From above: sideways only")
-                                            : tr("From above: forward only");
+    const QString note = m.has_x && m.has_z ? Words::tr("From above; grid 25 cm")
+                         : m.has_x          ? Words::tr("From above: sideways only")
+                                            : Words::tr("From above: forward only");
     p.drawText(rect.adjusted(5, 2, -4, 0), Qt::AlignLeft | Qt::AlignTop, note);
     p.restore();
 }

@@ -2,6 +2,7 @@
 #pragma once
 #include "core/review/review.h"
 #include "ui/paint/theme.h"
+#include "ui/text/text.h"
 
 namespace bevel::ui {
 
@@ -36,6 +37,7 @@ std::optional<Band> band_of(const Check& check, const Repetition& repetition, co
 
 struct Lane {
     QString title, unit;
+    Units units;
     const MeasureSeries* series = nullptr;    // student
     const MeasureSeries* reference = nullptr; // same measure of the reference figure
     std::optional<Side> side;

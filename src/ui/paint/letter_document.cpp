@@ -16,9 +16,9 @@
 namespace bevel::ui {
 namespace {
 
-QString tr(const char* s) {
-    return QCoreApplication::translate("letter", s);
-}
+struct Words {
+    Q_DECLARE_TR_FUNCTIONS(letter)
+};
 constexpr double page_w = 595, page_h = 842, margin = 48, text_w = page_w - 2 * margin;
 
 /// Draws wrapped text and returns the height used; measures only when the painter is null.
@@ -40,13 +40,13 @@ QFont points(const Theme& t, double size, QFont::Weight w = QFont::Normal) {
 }
 
 QString still_caption(const LetterItem& it) {
-    return it.still_left_out ? tr("Left out: on this picture it cannot be hidden who it is") : tr("You, at this moment");
+    return it.still_left_out ? Words::tr("Left out: on this picture it cannot be hidden who it is") : Words::tr("You, at this moment");
 }
 
 /// "3 May 2026 · filmed from the front"; without a date where that is hidden.
 QString when_and_where(const LetterContent& c) {
-    return c.date.isValid() ? tr("%1 · filmed %2").arg(QLocale().toString(c.date, QLocale::LongFormat), c.view)
-                            : tr("Filmed %1").arg(c.view);
+    return c.date.isValid() ? Words::tr("%1 · filmed %2").arg(QLocale().toString(c.date, QLocale::LongFormat), c.view)
+                            : Words::tr("Filmed %1").arg(c.view);
 }
 
 /// Walks the letter and paints what lies on page `wanted`; returns the number of pages.
@@ -59,7 +59,7 @@ public:
         if (!c_.opening.isEmpty()) paragraph(c_.opening, 11, 12);
         if (!c_.praise.isEmpty()) {
             room(40);
-            line(tr("What went well"), 10, QFont::DemiBold, t_.palette.inside, 3);
+            line(Words::tr("What went well"), 10, QFont::DemiBold, t_.palette.inside, 3);
             paragraph(c_.praise, 12, 14);
         }
         for (int i = 0; i < c_.items.size(); ++i) item(i);
@@ -97,7 +97,7 @@ private:
     }
     void head() {
         line(c_.place, 10, QFont::DemiBold, t_.palette.accent, 2);
-        line(tr("%1 for %2").arg(c_.movement, c_.student), 19, QFont::DemiBold, t_.palette.ink, 2);
+        line(Words::tr("%1 for %2").arg(c_.movement, c_.student), 19, QFont::DemiBold, t_.palette.ink, 2);
         line(when_and_where(c_), 10, QFont::Normal, t_.palette.faint, 12);
     }
     void item(int i) {
@@ -107,7 +107,7 @@ private:
         double h = 20 + put(p_, 0, 0, text_w, it.cue, points(t_, 13, QFont::DemiBold), t_.palette.ink, false) + 16 +
                    (pictures ? picture + 22 : 0) + put(p_, 0, 0, text_w, it.caution, points(t_, 10), t_.palette.outside, false);
         room(h);
-        line(tr("%1 · %2").arg(i + 1).arg(it.moment), 10, QFont::DemiBold, t_.palette.accent, 2);
+        line(Words::tr("%1 · %2").arg(i + 1).arg(it.moment), 10, QFont::DemiBold, t_.palette.accent, 2);
         line(it.cue, 13, QFont::DemiBold, t_.palette.ink, 3);
         line(it.figure, 10, QFont::Normal, t_.palette.faint, 5);
         if (pictures) {
@@ -123,7 +123,7 @@ private:
                 put(p_, x, y_ + picture + 3, w, caption, points(t_, 9), t_.palette.faint, true);
             };
             image(it.still, margin, still_caption(it));
-            image(it.reference, margin + w + gap, tr("The reference, at the same moment of the movement"));
+            image(it.reference, margin + w + gap, Words::tr("The reference, at the same moment of the movement"));
             y_ += picture + 20;
         }
         if (!it.caution.isEmpty()) line(it.caution, 10, QFont::Normal, t_.palette.outside, 2);
@@ -184,7 +184,7 @@ Result<QByteArray> letter_pdf(const LetterContent& c, bool anonymous) {
     QPdfWriter pdf(&out);
     pdf.setPageSize(QPageSize(QPageSize::A4));
     pdf.setPageMargins(QMarginsF(0, 0, 0, 0));
-    if (!anonymous) pdf.setTitle(tr("%1 for %2").arg(c.movement, c.student));
+    if (!anonymous) pdf.setTitle(Words::tr("%1 for %2").arg(c.movement, c.student));
     pdf.setCreator(QStringLiteral("Bevel"));
     QPainter p(&pdf);
     const double scale = pdf.width() / page_w;
@@ -210,11 +210,11 @@ QString letter_html(const LetterContent& c) {
             "max-width:46em;margin:2em auto;padding:0 1em;line-height:1.5}h1{font-size:1.6em}.faint{color:#625a50}.caution{color:#9c242b}"
             ".pair{display:flex;gap:1em}.pair figure{flex:1;margin:0}.pair img{width:100%}footer{border-top:1px solid "
             "#d9cfbe;margin-top:2em;padding-top:.6em}</style></head><body>\n")
-            .arg(e(tr("%1 for %2").arg(c.movement, c.student)));
+            .arg(e(Words::tr("%1 for %2").arg(c.movement, c.student)));
     h += QStringLiteral("<p class=\"faint\">%1</p><h1>%2</h1><p class=\"faint\">%3</p>\n")
-             .arg(e(c.place), e(tr("%1 for %2").arg(c.movement, c.student)), e(when_and_where(c)));
+             .arg(e(c.place), e(Words::tr("%1 for %2").arg(c.movement, c.student)), e(when_and_where(c)));
     if (!c.opening.isEmpty()) h += QStringLiteral("<p>%1</p>\n").arg(e(c.opening));
-    if (!c.praise.isEmpty()) h += QStringLiteral("<h2>%1</h2><p>%2</p>\n").arg(e(tr("What went well")), e(c.praise));
+    if (!c.praise.isEmpty()) h += QStringLiteral("<h2>%1</h2><p>%2</p>\n").arg(e(Words::tr("What went well")), e(c.praise));
     for (int i = 0; i < c.items.size(); ++i) {
         const auto& it = c.items[i];
         h += QStringLiteral("<section><h2>%1. %2</h2><p class=\"faint\">%3 · %4</p>\n")
@@ -224,9 +224,9 @@ QString letter_html(const LetterContent& c) {
             h += QStringLiteral("<div class=\"pair\">");
             if (!it.still.isNull())
                 h += QStringLiteral("<figure><img alt=\"%1\" src=\"%2\"><figcaption>%1</figcaption></figure>")
-                         .arg(e(tr("You, at this moment")), data_url(it.still));
+                         .arg(e(Words::tr("You, at this moment")), data_url(it.still));
             h += QStringLiteral("<figure><img alt=\"%1\" src=\"%2\"><figcaption>%1</figcaption></figure></div>\n")
-                     .arg(e(tr("The reference, at the same moment of the movement")), data_url(it.reference));
+                     .arg(e(Words::tr("The reference, at the same moment of the movement")), data_url(it.reference));
         }
         if (!it.caution.isEmpty()) h += QStringLiteral("<p class=\"caution\">%1</p>").arg(e(it.caution));
         h += QStringLiteral("</section>\n");
@@ -248,7 +248,7 @@ bool is_of(const std::string& key, const Finding& f) {
 LetterContent compose_letter(const LetterSource& source, const Catalogue& catalogue, const Theme& theme) {
     LetterContent c;
     const Movement& movement = source.review->movement;
-    c.movement = QString::fromStdString(movement.name);
+    c.movement = said(movement.name);
     c.view = text::view(source.review->motion.view);
     for (const auto& f : source.corrections) {
         if (c.items.size() >= 3) break;
@@ -256,10 +256,11 @@ LetterContent compose_letter(const LetterSource& source, const Catalogue& catalo
         const QString phase = text::phase(movement, f.phase);
         item.moment = phase.isEmpty() ? text::time(f.time_s) : QStringLiteral("%1, %2").arg(phase, text::time(f.time_s));
         const auto own = std::find_if(source.wording.begin(), source.wording.end(), [&](const auto& w) { return is_of(w.first, f); });
-        item.cue = own != source.wording.end() && !own->second.isEmpty() ? own->second : QString::fromStdString(f.cue);
+        item.cue = own != source.wording.end() && !own->second.isEmpty() ? own->second : said(f.cue);
         const QString unit = QString::fromStdString(f.unit);
-        item.figure =
-            tr("%1 (± %2; aim: %3), %4").arg(text::headline(f, catalogue), text::figure(f.sigma, unit), text::aim(f), text::repetitions(f));
+        item.figure = Words::tr("%1 (± %2; aim: %3), %4")
+                          .arg(text::headline(f, catalogue, source.units), text::figure(f.sigma, unit, source.units),
+                               text::aim(f, source.units), text::repetitions(f));
         item.caution = text::caution_of(f);
         if (source.track->width > 0) {
             const auto stills = make_stills(source.clip, *source.track, source.review, f, source.hide_identity, theme);

@@ -37,6 +37,7 @@ struct LetterSource {
     std::vector<Finding> corrections;       // at most three are used, in this order
     std::map<std::string, QString> wording; // the instructor's own, by key
     bool hide_identity = false;
+    Units units;
 };
 std::string finding_key(const Finding& f);
 /// Whether a kept key means this finding; older ones do not name a direction.

@@ -2,6 +2,7 @@
 #include <cmath>
 #include <QFontDatabase>
 #include <QPainterPath>
+#include <QRegularExpression>
 
 namespace bevel::ui {
 
@@ -21,7 +22,7 @@ Palette Palette::dark() {
 
 QFont Theme::font(double points, QFont::Weight weight) const {
     QFont f(QStringLiteral("Open Sans"));
-    f.setPointSizeF(points);
+    f.setPointSizeF(points * scale_);
     f.setWeight(weight);
     return f;
 }
@@ -110,6 +111,14 @@ QString Theme::style_sheet() const {
                                                                {"%band", palette.band},
                                                                {"%outside", palette.outside}}};
     for (const auto& [name, colour] : names) s.replace(QLatin1String(name), c(colour));
+    static const QRegularExpression points(QStringLiteral("([0-9.]+)pt"));
+    for (qsizetype from = 0;;) {
+        const auto m = points.match(s, from);
+        if (!m.hasMatch()) break;
+        const QString size = QString::number(m.captured(1).toDouble() * scale_);
+        from = m.capturedStart() + size.size();
+        s.replace(m.capturedStart(1), m.capturedLength(1), size);
+    }
     s.replace(QLatin1String("%shade"), palette.paper.lightnessF() > 0.5F ? QLatin1String("dark") : QLatin1String("light"));
     return s;
 }

@@ -16,14 +16,21 @@ struct Palette {
 
 class Theme {
 public:
-    explicit Theme(bool dark = false) : palette(dark ? Palette::dark() : Palette::light()) {}
+    /// `scale` of all text, 1 as designed.
+    explicit Theme(bool dark = false, double scale = 1) : palette(dark ? Palette::dark() : Palette::light()), scale_(scale) {}
     Palette palette;
+    double scale() const { return scale_; }
+    /// A width that has to hold text.
+    int wide(int pixels) const { return static_cast<int>(pixels * scale_); }
     QFont font(double points, QFont::Weight weight = QFont::Normal) const;
     QColor side(Side s) const { return s == Side::left ? palette.left : palette.right; }
     QColor verdict(Verdict v) const;
     QString style_sheet() const;
     /// Registers the shipped fonts; the system's are used when the folder is missing.
     static void load_fonts(const std::filesystem::path& data_dir);
+
+private:
+    double scale_ = 1;
 };
 
 /// The mark of a verdict in `rect`: ring inside, half ring edge, dashed ring cannot tell, wedge outside. A wedge's slope grows with `size`

@@ -30,6 +30,7 @@ AgreementDialog::AgreementDialog(const Session& session, const OpenReview& open,
     setObjectName(QStringLiteral("agreementDialog"));
     for (const auto& c : open.review->movement.checks)
         if (c.id == check || (!check_ && base_id(c.id) == base_id(check))) check_ = &c;
+    units_ = session.settings.units(open.review->motion);
     person_ = open.person.id;
     clip_ = open.clip.id;
     before_.person = person_;
@@ -48,7 +49,7 @@ AgreementDialog::AgreementDialog(const Session& session, const OpenReview& open,
 
 QDoubleSpinBox* AgreementDialog::end_box(const char* name, const QString& label, bool present, const std::optional<double>& value) {
     auto* box = new QDoubleSpinBox;
-    const auto u = text::shown_unit(unit_);
+    const auto u = text::shown_unit(unit_, units_);
     box->setObjectName(QLatin1String(name));
     box->setAccessibleName(label);
     box->setDecimals(u.decimals);
@@ -93,7 +94,8 @@ void AgreementDialog::build(const Session& session, const OpenReview& open) {
         const BandStep* usual = &check_->stack.front();
         for (const auto& s : check_->stack)
             if (s.level < BandLevel::student) usual = &s;
-        auto* was = new QLabel(tr("Usual band: %1, by %2").arg(text::band(usual->low, usual->high, unit_), text::band_owner(usual->level)));
+        auto* was =
+            new QLabel(tr("Usual band: %1, by %2").arg(text::band(usual->low, usual->high, unit_, units_), text::band_owner(usual->level)));
         was->setObjectName(QStringLiteral("faint"));
         was->setWordWrap(true);
         form->addRow(was);
@@ -135,7 +137,7 @@ void AgreementDialog::build(const Session& session, const OpenReview& open) {
 
 /// The agreement in force, or a proposal: a band that the present figures lie in, from the day of the clip on.
 void AgreementDialog::start_with(const OpenReview& open) {
-    const auto u = text::shown_unit(unit_);
+    const auto u = text::shown_unit(unit_, units_);
     const double step = std::pow(10.0, -u.decimals) * (u.decimals == 0 ? 1 : 5);
     from_->setDate(day_of(open.clip));
     until_->setDate(from_->date().addMonths(2));
@@ -162,7 +164,7 @@ void AgreementDialog::start_with(const OpenReview& open) {
 
 Agreement AgreementDialog::agreement() const {
     Agreement a = before_;
-    const auto u = text::shown_unit(unit_);
+    const auto u = text::shown_unit(unit_, units_);
     a.off = off_->isChecked();
     a.low.reset(), a.high.reset();
     if (!a.off && check_ && check_->low && low_->isEnabled()) a.low = low_->value() / u.factor;

@@ -33,6 +33,7 @@ private:
     Agreement before_;
     std::int64_t person_ = 0, clip_ = 0;
     QString unit_;
+    Units units_;
     const Check* check_ = nullptr; // of the open movement; its stack says what is usual
     std::vector<Finding> findings_;
     QDoubleSpinBox *low_ = nullptr, *high_ = nullptr;

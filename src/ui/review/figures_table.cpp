@@ -38,7 +38,7 @@ QString FiguresTable::band_now(const MeasureSeries& s, std::optional<double> ref
         if (!now || (applies->relative && !reference)) continue;
         const double by = applies->relative ? *reference : 0;
         auto moved = [&](const std::optional<double>& v) { return v ? std::optional(*v + by) : std::nullopt; };
-        out = text::bare_band(moved(applies->low), moved(applies->high), QString::fromStdString(s.unit));
+        out = text::bare_band(moved(applies->low), moved(applies->high), QString::fromStdString(s.unit), state_.units);
     }
     return out;
 }
@@ -58,9 +58,10 @@ void FiguresTable::fill() {
         if (s.side) name = tr("%1, %2").arg(name, text::side(*s.side));
         const auto reference =
             rep ? r.reference->model().value(s.id, s.side, rep->reference_side(), state_.reference_s[state_.shown()]) : std::nullopt;
-        const std::array<QString, 5> cells{name, v.present() ? text::with_sigma(v.value, v.sigma, unit) : QStringLiteral("–"),
-                                           reference ? text::bare(*reference, unit) : QStringLiteral("–"),
-                                           reference && v.present() ? text::difference(v.value - *reference, unit) : QStringLiteral("–"),
+        const std::array<QString, 5> cells{name, v.present() ? text::with_sigma(v.value, v.sigma, unit, state_.units) : QStringLiteral("–"),
+                                           reference ? text::bare(*reference, unit, state_.units) : QStringLiteral("–"),
+                                           reference && v.present() ? text::difference(v.value - *reference, unit, state_.units)
+                                                                    : QStringLiteral("–"),
                                            band_now(s, reference)};
         const auto* info = session_.catalogue.find(QString::fromStdString(s.id));
         for (int c = 0; c < 5; ++c) {
@@ -68,7 +69,7 @@ void FiguresTable::fill() {
             if (!cell) setItem(static_cast<int>(i), c, cell = new QTableWidgetItem);
             cell->setText(cells[static_cast<std::size_t>(c)]);
             if (c > 0) cell->setTextAlignment(Qt::AlignRight | Qt::AlignVCenter);
-            cell->setToolTip(v.present() ? (info ? tr("%1: %2").arg(name, info->definition) : name)
+            cell->setToolTip(v.present() ? (info ? tr("%1: %2").arg(name, info->definition()) : name)
                                          : tr("%1: %2").arg(name, text::absent(v.absent)));
             cell->setForeground(!v.present() ? session_.theme.palette.faint
                                 : s.side     ? session_.theme.side(*s.side)
@@ -99,8 +100,8 @@ void FiguresTable::fill_tempo() {
     row(0, rep->side ? tr("Repetition, %1").arg(text::side(*rep->side)) : tr("Repetition"), rep->end_s - rep->start_s, whole, false);
     for (std::size_t i = 0; i < rep->phases.size(); ++i) {
         const auto& p = rep->phases[i];
-        row(static_cast<int>(i) + 1, QString::fromStdString(r.movement.phases[p.index].name), p.end_s - p.start_s,
-            r.movement.phases[p.index].duration_s, state_.shown_time() >= p.start_s && state_.shown_time() < p.end_s);
+        row(static_cast<int>(i) + 1, said(r.movement.phases[p.index].name), p.end_s - p.start_s, r.movement.phases[p.index].duration_s,
+            state_.shown_time() >= p.start_s && state_.shown_time() < p.end_s);
     }
 }
 

@@ -8,6 +8,7 @@
 #include <QLabel>
 #include <QPainter>
 #include <QPushButton>
+#include <QResizeEvent>
 #include <QScrollArea>
 #include <QScrollBar>
 #include <QToolButton>
@@ -68,13 +69,12 @@ QWidget* FindingsColumn::card(const Finding& f) {
     grid->setHorizontalSpacing(8);
     grid->setVerticalSpacing(3);
     grid->addWidget(new Mark(session_, f.verdict, std::abs(f.excess()) / f.scale(), f.excess() < 0 ? 1 : -1), 0, 0, Qt::AlignTop);
-    auto* head = new QPushButton(text::headline(f, session_.catalogue));
-    if (f.reference) head->setText(head->text().replace(QStringLiteral(": "), QStringLiteral(":\n"))); // a long line in two
+    auto* head = new QPushButton(text::headline(f, session_.catalogue, state_.units));
     head->setObjectName(QStringLiteral("goto"));
     head->setAccessibleName(tr("Go to %1").arg(head->text()));
     const auto* info = session_.catalogue.find(QString::fromStdString(f.measure));
     head->setToolTip(
-        info ? tr("%1 (%2). Rule %3. Click to go to the moment.").arg(info->definition, info->unit, QString::fromStdString(f.rule))
+        info ? tr("%1 (%2). Rule %3. Click to go to the moment.").arg(info->definition(), info->unit, QString::fromStdString(f.rule))
              : QString::fromStdString(f.rule));
     head->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
     connect(head, &QPushButton::clicked, this, [this, t = f.time_s, fam = f.family] {
@@ -85,18 +85,23 @@ QWidget* FindingsColumn::card(const Finding& f) {
     QStringList facts;
     if (f.verdict == Verdict::cannot_tell) {
         facts << text::absent(f.absent);
-        if (!f.film.empty()) facts << QString::fromStdString(f.film);
+        if (!f.film.empty()) facts << said(f.film);
     } else {
         const QString unit = QString::fromStdString(f.unit);
-        facts << tr("%1, band %2").arg(text::with_sigma(f.value, f.sigma, unit), text::aim(f)) << text::repetitions(f);
+        facts << tr("%1, band %2").arg(text::with_sigma(f.value, f.sigma, unit, state_.units), text::aim(f, state_.units))
+              << text::repetitions(f);
         if (f.once) facts << tr("for certain, but seldom: a note, not a correction");
         if (f.allowed) facts << tr("outside the usual band, inside the one agreed with this student");
-        if (!f.reason.empty()) facts << QString::fromStdString(f.reason);
+        if (!f.reason.empty()) facts << said(f.reason);
         if (f.widened) facts << tr("band widened to what this clip can tell");
         if (f.verdict == Verdict::outside) facts << text::severity(f.severity);
     }
     head->setFocusPolicy(Qt::TabFocus);
     head->setMinimumWidth(60);
+    QFont bold = head->font();
+    bold.setWeight(QFont::DemiBold);
+    if (f.reference || QFontMetrics(bold).horizontalAdvance(head->text()) > list_->viewport()->width() - 64) // a long line in two
+        head->setText(head->text().replace(QStringLiteral(": "), QStringLiteral(":\n")));
     auto* why = small_button(tr("Why"), "why", tr("Why: %1").arg(head->text()), false, false, [this, f](bool) { show_why(f); });
     why->setToolTip(tr("What this rests on: moments, band and whose it is, parts of the error, what it may cause"));
     if (!f.cause_of.empty()) facts << tr("may be the cause of a remark higher up");
@@ -114,7 +119,7 @@ QWidget* FindingsColumn::card(const Finding& f) {
 
 void FindingsColumn::add_decisions(const Finding& f, const QString& name, QGridLayout* grid, QWidget* why) {
     const Decision d = state_.decision_of(f);
-    auto* say = new QLabel(d.wording.empty() ? QString::fromStdString(f.cue) : QString::fromStdString(d.wording));
+    auto* say = new QLabel(d.wording.empty() ? said(f.cue) : QString::fromStdString(d.wording));
     say->setWordWrap(true);
     grid->addWidget(say, 2, 1);
     auto* row = new QHBoxLayout;
@@ -149,11 +154,11 @@ QWidget* FindingsColumn::small_button(const QString& label, const char* name, co
 
 void FindingsColumn::reword(const Finding& f, const Decision& d) {
     bool ok = false;
-    const QString now = QString::fromStdString(d.wording.empty() ? f.cue : d.wording);
+    const QString now = d.wording.empty() ? said(f.cue) : QString::fromStdString(d.wording);
     const QString words =
         QInputDialog::getMultiLineText(this, tr("In your own words"), tr("What should the student do?"), now, &ok).trimmed();
     if (ok)
-        emit decided(f, d.choice, words == QString::fromStdString(f.cue) ? QString() : words);
+        emit decided(f, d.choice, words == said(f.cue) ? QString() : words);
     else
         fill();
 }
@@ -163,9 +168,9 @@ void FindingsColumn::show_why(const Finding& f) {
     auto* dialog = new QDialog(this);
     dialog->setObjectName(QStringLiteral("whyDialog"));
     dialog->setAttribute(Qt::WA_DeleteOnClose);
-    dialog->setWindowTitle(tr("Why: %1").arg(text::headline(f, session_.catalogue)));
+    dialog->setWindowTitle(tr("Why: %1").arg(text::headline(f, session_.catalogue, state_.units)));
     auto* box = new QVBoxLayout(dialog);
-    auto* words = new QLabel(text::why(f, *state_.open->review, session_.catalogue).join(QStringLiteral("\n\n")));
+    auto* words = new QLabel(text::why(f, *state_.open->review, session_.catalogue, state_.units).join(QStringLiteral("\n\n")));
     words->setObjectName(QStringLiteral("whyText"));
     words->setWordWrap(true);
     words->setTextInteractionFlags(Qt::TextSelectableByMouse | Qt::TextSelectableByKeyboard);
@@ -181,6 +186,12 @@ void FindingsColumn::show_why(const Finding& f) {
     connect(close, &QDialogButtonBox::rejected, dialog, &QDialog::close);
     box->addWidget(close);
     dialog->open();
+}
+
+/// Lines are broken for the width there is.
+void FindingsColumn::resizeEvent(QResizeEvent* e) {
+    QWidget::resizeEvent(e);
+    if (e->size().width() != e->oldSize().width()) fill();
 }
 
 void FindingsColumn::fill() {
@@ -233,7 +244,7 @@ void FindingsColumn::add_agreements(QBoxLayout* box) {
         card->setObjectName(QStringLiteral("card"));
         auto* row = new QHBoxLayout(card);
         row->setContentsMargins(8, 7, 8, 7);
-        auto* words = new QLabel(text::agreement(a, session_.catalogue));
+        auto* words = new QLabel(text::agreement(a, session_.catalogue, state_.units));
         words->setWordWrap(true);
         words->setObjectName(QStringLiteral("agreement"));
         row->addWidget(words, 1);

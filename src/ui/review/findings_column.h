@@ -21,6 +21,9 @@ signals:
     /// A band is to be agreed about a check, or an agreement changed.
     void agree(const QString& check);
 
+protected:
+    void resizeEvent(QResizeEvent* e) override;
+
 private:
     QWidget* card(const Finding& f);
     void add_decisions(const Finding& f, const QString& name, QGridLayout* grid, QWidget* why);

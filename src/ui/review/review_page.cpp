@@ -31,7 +31,7 @@ QToolButton* tool(const QString& label, const QString& tip, const char* name) {
 
 } // namespace
 
-ReviewPage::ReviewPage(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+ReviewPage::ReviewPage(Session& session, QWidget* parent) : Place(session, "review", parent) {
     setFocusPolicy(Qt::StrongFocus);
     build();
     // A click leaves the keys where they were: buttons take the focus by Tab only.
@@ -57,7 +57,9 @@ QWidget* ReviewPage::build_bar() {
     auto* bar = new QWidget;
     auto* row = new QHBoxLayout(bar);
     row->setContentsMargins(0, 0, 0, 0);
-    title_ = new QLabel(tr("Review"));
+    title_ = new ElidedLabel;
+    title_->setSizePolicy(QSizePolicy::Preferred, QSizePolicy::Preferred); // gives way last
+    title_->setText(tr("Review"));
     title_->setObjectName(QStringLiteral("title"));
     where_ = new ElidedLabel;
     where_->setObjectName(QStringLiteral("faint"));
@@ -69,7 +71,7 @@ QWidget* ReviewPage::build_bar() {
     for (auto* b : {one_, axis_, mirror_}) row->addWidget(b);
     row->addSpacing(10);
     row->addWidget(letter);
-    connect(letter, &QPushButton::clicked, this, &ReviewPage::write_letter);
+    connect(letter, &QPushButton::clicked, this, [this] { session_.workspace->go(QStringLiteral("letter")); });
     return bar;
 }
 
@@ -150,7 +152,7 @@ void ReviewPage::build() {
     side_ = new QWidget;
     side_->setLayout(right);
     right->setContentsMargins(0, 0, 0, 0);
-    side_->setMaximumWidth(460);
+    side_->setMaximumWidth(session_.theme.wide(460));
     auto* body = new QHBoxLayout;
     body->setSpacing(10);
     body->addWidget(column_);
@@ -159,12 +161,14 @@ void ReviewPage::build() {
     auto* content = new QWidget;
     auto* all = new QVBoxLayout(content);
     all->setContentsMargins(14, 10, 14, 12);
+    notice_ = new Notice;
     all->addWidget(bar);
+    all->addWidget(notice_);
     all->addLayout(body, 1);
     empty_ = new EmptyState(tr("No review is open"),
                             tr("Choose a clip in Arrivals and open its review: what was found stands here, from the ground up."),
                             tr("Go to Arrivals"));
-    connect(empty_->button(), &QPushButton::clicked, this, &ReviewPage::to_arrivals);
+    connect(empty_->button(), &QPushButton::clicked, this, [this] { session_.workspace->go(QStringLiteral("arrivals")); });
     either_ = new QStackedLayout(this);
     either_->addWidget(empty_);
     either_->addWidget(content);
@@ -174,8 +178,13 @@ void ReviewPage::resizeEvent(QResizeEvent* e) {
     QWidget::resizeEvent(e);
     const bool narrow = width() < 1120;
     for (const auto& [button, label, brief] : steps_) button->setText(narrow ? brief : label);
-    column_->setFixedWidth(narrow ? 112 : 132);
+    column_->setFixedWidth(session_.theme.wide(narrow ? 112 : 132));
     side_->setMinimumWidth(narrow ? 318 : 372);
+}
+
+void ReviewPage::open(Ref ref) {
+    setFocus();
+    if (ref.clip != 0) open_clip(ref.clip);
 }
 
 void ReviewPage::open_clip(qint64 id) {
@@ -186,22 +195,28 @@ void ReviewPage::open_clip(qint64 id) {
         [this](Loaded open) {
             if (open) return show_review(std::move(*open));
             title_->setText(tr("Review"));
-            where_->setText(text::error(open.error()));
+            where_->clear();
             empty_->say(text::error(open.error()));
+            problem(open.error());
         });
 }
 
 void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
     either_->setCurrentIndex(1);
     play_->setChecked(false);
-    undo_.clear(); // what was done to another clip is not undone in this one
+    undo().clear(); // what was done to another clip is not undone in this one
     state_.open = open;
+    session_.workspace->set_clip(open->clip.id);
     state_.reference_s = reference_times(*open->review);
+    state_.units = session_.settings.units(open->review->motion);
     state_.decisions = open->decisions;
     const auto& r = *open->review;
-    title_->setText(tr("%1 · %2").arg(QString::fromStdString(open->person.name), QString::fromStdString(r.movement.name)));
+    title_->setText(tr("%1 · %2").arg(QString::fromStdString(open->person.name), said(r.movement.name)));
     where_->setText(tr("%1, %2").arg(text::view(r.motion.view), text::repetitions(r)));
-    if (!open->has_file) where_->setText(tr("The clip's file is not where it was: Clip, “Point to the clip's file …”"));
+    notice_->say({});
+    if (!open->has_file)
+        notice_->problem(tr("The clip's file is not where it was. Points and findings are here all the same."), tr("Point to it …"),
+                         [this] { point_to_file(); });
     if (!r.motion.mirrored_hint.empty())
         where_->setText(where_->text() + tr(" · the body shows its other side than was declared: is the picture mirrored?"));
     source_ = std::make_unique<FrameSource>(open);
@@ -254,19 +269,25 @@ void ReviewPage::decide(const Finding& f, Choice choice, const QString& wording)
     Decision after = before;
     after.choice = choice;
     after.wording = wording.toStdString();
-    undo_.push(new DecisionStep([this](const Decision& d) { apply(d); }, before, after));
+    undo().push(new DecisionStep([this](const Decision& d) { apply(d); }, before, after));
 }
 
 void ReviewPage::apply(const Decision& d) {
     state_.set_decision(d);
     session_.background->run<Result<bool>>(
         this, [lib = session_.library, clip = state_.open->clip.id, d](std::stop_token) { return lib->decide(clip, d); },
-        [this](const Result<bool>& ok) {
-            if (ok)
+        [this, clip = state_.open->clip.id](const Result<bool>& ok) {
+            if (ok) {
                 emit decided();
-            else
-                where_->setText(text::error(ok.error()));
+                session_.workspace->touched(clip);
+            } else {
+                problem(ok.error());
+            }
         });
+}
+
+void ReviewPage::problem(const Error& e) {
+    notice_->problem(text::error(e));
 }
 
 void ReviewPage::agree(const QString& check) {
@@ -277,7 +298,7 @@ void ReviewPage::agree(const QString& check) {
         if (ok)
             reload();
         else
-            where_->setText(text::error(ok.error()));
+            problem(ok.error());
     };
     connect(dialog, &AgreementDialog::agreed, this, [this, kept](const Agreement& a) {
         session_.background->run<Result<bool>>(
@@ -301,7 +322,7 @@ void ReviewPage::reload() {
             return load_review(*lib, *session, id);
         },
         [this, at, family](Loaded open) {
-            if (!open) return where_->setText(text::error(open.error()));
+            if (!open) return problem(open.error());
             if (!state_.open || state_.open->clip.id != (*open)->clip.id) return; // another clip was opened meanwhile
             show_review(std::move(*open));
             state_.set_family(family);
@@ -351,9 +372,6 @@ void ReviewPage::play(bool on) {
 void ReviewPage::add_actions(Actions& actions) {
     using M = Actions::Menu;
     auto frame = [this](std::ptrdiff_t by) { state_.set_frame(static_cast<std::ptrdiff_t>(state_.frame) + by); };
-    actions.add(this, M::edit, undo_.createUndoAction(&actions, tr("Undo")), {QKeySequence::Undo});
-    actions.add(this, M::edit, undo_.createRedoAction(&actions, tr("Redo")),
-                {QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_Z), QKeySequence(Qt::CTRL | Qt::Key_Y)});
     actions.add(this, M::view, "mirrorAction", tr("Mirror both pictures"), {QKeySequence(Qt::Key_M)}, [this] { mirror_->toggle(); });
     actions.add(this, M::view, "axisAction", tr("Read the time axis by the movement"), {QKeySequence(Qt::Key_T)},
                 [this] { axis_->toggle(); });
@@ -401,7 +419,7 @@ void ReviewPage::give_file(const QString& file) {
             if (ok)
                 reload();
             else
-                where_->setText(text::error(ok.error()));
+                notice_->problem(text::error(ok.error()), tr("Choose another file …"), [this] { point_to_file(); });
         });
 }
 

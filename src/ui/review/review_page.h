@@ -1,10 +1,10 @@
 // The main screen: pictures, ground-up column, tide and lanes, figures at this frame, findings.
 #pragma once
 #include "ui/review/views.h"
-#include "ui/shell/actions.h"
+#include "ui/shell/notice.h"
+#include "ui/shell/place.h"
 #include <QElapsedTimer>
 #include <QTimer>
-#include <QUndoStack>
 
 class QComboBox;
 class QLabel;
@@ -18,22 +18,23 @@ class EmptyState;
 class FiguresTable;
 class FindingsColumn;
 
-class ReviewPage : public QWidget {
+class ReviewPage : public Place {
     Q_OBJECT
 public:
-    ReviewPage(Session& session, QWidget* parent = nullptr);
+    explicit ReviewPage(Session& session, QWidget* parent = nullptr);
+    QString title() const override { return tr("Review"); }
+    void open(Ref ref) override;
+    void leave() override { play(false); }
     void open_clip(qint64 clip);
     ReviewState& state() { return state_; }
     /// Whether both pictures are those of the cursor's frame of the open review.
     bool shows_current() const;
-    void add_actions(Actions& actions);
-    void new_theme();
+    void add_actions(Actions& actions) override;
+    void new_theme() override;
     /// Gives a clip whose file was lost its file back.
     void give_file(const QString& file);
 
 signals:
-    void write_letter();
-    void to_arrivals();
     void decided(); // a decision was written
     void opened();
 
@@ -51,21 +52,21 @@ private:
     void apply(const Decision& d);
     void agree(const QString& check);
     void reload();
+    void problem(const Error& e);
     void point_to_file();
     void step_phase(int by);
     void step_repetition(int by);
     void play(bool on);
 
-    Session& session_;
     ReviewState state_;
     std::unique_ptr<FrameSource> source_;
     QTimer timer_;
     QElapsedTimer since_;
     double clock_ = 0;
-    QUndoStack undo_;
     EmptyState* empty_ = nullptr;
     QStackedLayout* either_ = nullptr; // nothing to show, or a review
     QLabel *title_ = nullptr, *where_ = nullptr;
+    Notice* notice_ = nullptr;
     PictureView *student_ = nullptr, *reference_ = nullptr;
     ColumnView* column_ = nullptr;
     TimeView* time_ = nullptr;

@@ -36,6 +36,8 @@ public:
     std::vector<double> reference_s; // per frame; NaN outside repetitions
     std::vector<Decision> decisions; // about the open clip, as they stand now
 
+    /// In what lengths of the student's body are written.
+    Units units;
     Decision decision_of(const Finding& f) const; // an open one where nothing was decided
     void set_decision(const Decision& d);
 

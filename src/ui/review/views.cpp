@@ -1,6 +1,7 @@
 #include "ui/review/views.h"
 #include <cmath>
 #include <QHelpEvent>
+#include <QLocale>
 #include <QMouseEvent>
 #include <QPainter>
 #include <QToolTip>
@@ -62,8 +63,8 @@ QStringList PictureView::captions() const {
         if (rep && std::isfinite(ref)) {
             const double apart = (time - rep->start_s) - (ref - rep->reference_s.front());
             captions << (std::abs(apart) < 0.15 ? tr("in time with the student")
-                         : apart > 0            ? tr("student %1 s behind").arg(apart, 0, 'f', 1)
-                                                : tr("student %1 s ahead").arg(-apart, 0, 'f', 1));
+                         : apart > 0            ? tr("student %1 s behind").arg(QLocale().toString(apart, 'f', 1))
+                                                : tr("student %1 s ahead").arg(QLocale().toString(-apart, 'f', 1)));
         } else {
             captions << tr("between repetitions");
         }
@@ -74,7 +75,7 @@ QStringList PictureView::captions() const {
             for (std::size_t i = 0; rep && i < rep->phases.size(); ++i) {
                 if (time < rep->phases[i].start_s || time >= rep->phases[i].end_s) continue;
                 const auto& ph = state_.open->review->movement.phases[rep->phases[i].index];
-                captions << QString::fromStdString(ph.name) << tr("breath %1").arg(text::breath(ph.breath));
+                captions << said(ph.name) << tr("breath %1").arg(text::breath(ph.breath));
             }
         }
         if (state_.open && !found) captions << tr("body not found here");
@@ -145,7 +146,7 @@ void PictureView::paintEvent(QPaintEvent*) {
 }
 
 ColumnView::ColumnView(const Session& session, ReviewState& state, QWidget* parent) : QWidget(parent), session_(session), state_(state) {
-    setFixedWidth(132);
+    setFixedWidth(session_.theme.wide(132));
     setFocusPolicy(Qt::StrongFocus);
     setObjectName(QStringLiteral("column"));
     setAccessibleName(tr("From the ground up"));
@@ -263,6 +264,7 @@ void TimeView::rebuild() {
             Lane lane;
             lane.title = session_.catalogue.name(QString::fromStdString(s.id));
             lane.unit = QString::fromStdString(s.unit);
+            lane.units = state_.units;
             lane.series = &s;
             lane.side = s.side;
             lane.reference = r.reference->measures().find(s.id, s.side);
@@ -284,7 +286,7 @@ QList<SpokenPart> TimeView::spoken() const {
     if (!state_.open) return out;
     auto value = [&](const MeasureSeries& s) {
         const Sample& v = s.samples[std::min(state_.shown(), s.samples.size() - 1)];
-        return v.present() ? text::with_sigma(v.value, v.sigma, QString::fromStdString(s.unit)) : text::absent(v.absent);
+        return v.present() ? text::with_sigma(v.value, v.sigma, QString::fromStdString(s.unit), state_.units) : text::absent(v.absent);
     };
     const double tide = std::max(66.0, height() * 0.26);
     if (const auto* w = state_.open->review->measures.find("weight.left"))

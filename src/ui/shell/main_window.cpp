@@ -1,4 +1,7 @@
 #include "ui/shell/main_window.h"
+#include "ui/shell/help_window.h"
+#include "ui/shell/jobs_bar.h"
+#include "ui/shell/settings_dialog.h"
 #include "ui/shell/shortcut_sheet.h"
 #include <QActionGroup>
 #include <QApplication>
@@ -15,104 +18,172 @@
 
 namespace bevel::ui {
 
-MainWindow::MainWindow(Session& session) : session_(session), stack_(new QStackedWidget), rail_(new QWidget) {
+MainWindow::MainWindow(Session& session) : session_(session), finding_(session) {
+    session_.workspace = &workspace_;
+    session_.jobs = &jobs_;
+    session_.finding = &finding_;
     setWindowTitle(tr("Bevel"));
     install_spoken();
     setAcceptDrops(true);
     resize(1280, 800);
     setMinimumSize(1024, 700);
+    connect(&workspace_, &Workspace::wanted, this, [this](const QString& id, qint64 clip) {
+        for (int i = 0; i < places_.size(); ++i)
+            if (places_[i]->id() == id) show_place(i, {clip});
+    });
+    build();
+    if (!session_.settings.window.isEmpty()) restoreGeometry(session_.settings.window);
+    show_place(0);
+}
+
+MainWindow::~MainWindow() {
+    delete takeCentralWidget(); // the places leave before what they share
+}
+
+void MainWindow::build() {
+    stack_ = new QStackedWidget;
+    rail_ = new QWidget;
+    session_.theme = Theme(session_.theme.palette.paper.lightnessF() < 0.5F, session_.settings.text_percent / 100.0);
     setStyleSheet(session_.theme.style_sheet());
-    arrivals_ = new ArrivalsPage(session_);
-    review_ = new ReviewPage(session_);
-    letter_ = new LetterPage(session_);
-    rail_->setFixedWidth(102);
+    rail_->setFixedWidth(session_.theme.wide(102));
     auto* column = new QVBoxLayout(rail_);
     column->setContentsMargins(0, 12, 0, 0);
     column->setSpacing(2);
-    for (const Place& p : {Place{tr("Arrivals"), arrivals_}, Place{tr("Review"), review_}, Place{tr("Letter"), letter_}})
-        add_place(p.title, p.page);
+    // The table of places.
+    add_place(arrivals_ = new ArrivalsPage(session_));
+    add_place(review_ = new ReviewPage(session_));
+    add_place(letter_ = new LetterPage(session_));
     column->addStretch(1);
     auto* middle = new QWidget;
-    auto* row = new QHBoxLayout(middle);
+    auto* row = new QHBoxLayout;
     row->setContentsMargins(0, 0, 0, 0);
     row->setSpacing(0);
     row->addWidget(rail_);
     row->addWidget(stack_, 1);
-    setCentralWidget(middle);
+    auto* all = new QVBoxLayout(middle);
+    all->setContentsMargins(0, 0, 0, 0);
+    all->setSpacing(0);
     if (session_.library->read_only()) {
         auto* word = new QLabel(text::error({Code::write_failed, "read_only"}));
         word->setObjectName(QStringLiteral("problem"));
         word->setWordWrap(true);
         word->setMargin(6);
-        auto* both = new QWidget;
-        auto* box = new QVBoxLayout(both);
-        box->setContentsMargins(0, 0, 0, 0);
-        box->addWidget(word);
-        box->addWidget(takeCentralWidget(), 1);
-        setCentralWidget(both);
+        all->addWidget(word);
     }
+    all->addLayout(row, 1);
+    all->addWidget(new JobsBar(jobs_));
+    setCentralWidget(middle);
     build_actions();
-    if (!session_.settings.window.isEmpty()) restoreGeometry(session_.settings.window);
-    connect(arrivals_, &ArrivalsPage::open_review, this, &MainWindow::open_review);
-    connect(arrivals_, &ArrivalsPage::wanted, this, [this] { show_place(0); });
-    connect(review_, &ReviewPage::decided, arrivals_, &ArrivalsPage::refresh);
-    connect(review_, &ReviewPage::to_arrivals, this, [this] { show_place(0); });
-    connect(letter_, &LetterPage::to_review, this, [this] { show_place(1); });
-    connect(review_, &ReviewPage::write_letter, this, [this] { show_place(2); });
-    show_place(0);
 }
 
-void MainWindow::add_place(const QString& title, QWidget* page) {
+/// Words and sizes are set when a place is made: it is made again, and what was open is opened again.
+void MainWindow::rebuild() {
+    const int at = stack_->currentIndex();
+    const qint64 clip = review_->state().open ? review_->state().open->clip.id : 0;
+    const double time = review_->state().time();
+    places_.clear();
+    doors_.clear();
+    delete takeCentralWidget();
+    setMenuBar(new QMenuBar);
+    build();
+    show_place(at == 2 ? 1 : at);
+    emit made_again();
+    if (clip == 0) return;
+    connect(
+        review_, &ReviewPage::opened, this,
+        [this, at, time] {
+            review_->state().set_time(time);
+            if (at == 2) show_place(2);
+        },
+        Qt::SingleShotConnection);
+    review_->open_clip(clip);
+}
+
+void MainWindow::add_place(Place* place) {
     const auto i = static_cast<int>(places_.size());
     auto* b = new QToolButton;
-    b->setText(title);
+    b->setText(place->title());
     b->setObjectName(QStringLiteral("place"));
-    b->setAccessibleName(title);
-    b->setToolTip(tr("%1 (Ctrl+%2)").arg(title).arg(i + 1));
+    b->setAccessibleName(place->title());
+    b->setToolTip(tr("%1 (Ctrl+%2)").arg(place->title()).arg(i + 1));
     b->setCheckable(true);
     b->setAutoExclusive(true);
     b->setFocusPolicy(Qt::TabFocus);
     b->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
     connect(b, &QToolButton::clicked, this, [this, i] { show_place(i); });
     rail_->layout()->addWidget(b);
-    places_ << b;
-    stack_->addWidget(page);
+    places_ << place;
+    doors_ << b;
+    stack_->addWidget(place);
+    undo_.addStack(&place->undo());
 }
 
 void MainWindow::build_actions() {
     using M = Actions::Menu;
-    arrivals_->add_actions(actions_);
-    actions_.separate();
-    actions_.add(this, M::file, "quit", tr("Quit"), {QKeySequence(Qt::CTRL | Qt::Key_Q)}, [this] { close(); });
-    review_->add_actions(actions_);
-    actions_.separate();
-    auto* themes = new QActionGroup(this);
+    actions_ = std::make_unique<Actions>();
+    auto* undo = undo_.createUndoAction(actions_.get(), tr("Undo"));
+    auto* redo = undo_.createRedoAction(actions_.get(), tr("Redo"));
+    actions_->add(this, M::edit, undo, {QKeySequence::Undo});
+    actions_->add(this, M::edit, redo, {QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_Z), QKeySequence(Qt::CTRL | Qt::Key_Y)});
+    for (auto* p : places_) p->add_actions(*actions_);
+    actions_->separate();
+    actions_->add(this, M::file, "quit", tr("Quit"), {QKeySequence(Qt::CTRL | Qt::Key_Q)}, [this] { close(); });
+    actions_->separate();
+    actions_->add(this, M::edit, "settings", tr("Settings …"), {QKeySequence(Qt::CTRL | Qt::Key_Comma)}, [this] { show_settings(); });
+    actions_->separate();
+    auto* themes = new QActionGroup(actions_.get());
     for (const auto& [choice, id, name] : {std::tuple{ThemeChoice::system, "themeSystem", tr("Colours of the system")},
                                            {ThemeChoice::light, "themeLight", tr("Light")},
                                            {ThemeChoice::dark, "themeDark", tr("Dark")}}) {
-        auto* a = actions_.add(this, M::view, id, name, {}, [this, c = choice] { set_theme(c); });
+        auto* a = actions_->add(this, M::view, id, name, {}, [this, c = choice] { set_theme(c); });
         a->setCheckable(true);
         a->setChecked(session_.settings.theme == choice);
         themes->addAction(a);
     }
-    for (int i = 0; i < places_.size(); ++i)
-        actions_.add(this, M::go, "go", places_[i]->text(), {QKeySequence(Qt::CTRL | static_cast<Qt::Key>(Qt::Key_1 + i))},
-                     [this, i] { show_place(i); });
-    actions_.add(this, M::help, "keys", tr("Keys"), {QKeySequence(Qt::Key_F1), QKeySequence(Qt::Key_Question)}, [this] { show_keys(); });
-    actions_.add(this, M::help, "about", tr("About Bevel"), {}, [this] { show_about(); });
-    actions_.fill(*menuBar());
+    for (int i = 0; i < doors_.size(); ++i)
+        actions_->add(this, M::go, "go", doors_[i]->text(), {QKeySequence(Qt::CTRL | static_cast<Qt::Key>(Qt::Key_1 + i))},
+                      [this, i] { show_place(i); });
+    actions_->add(this, M::help, "help", tr("Measures, rules and marks"), {QKeySequence(Qt::SHIFT | Qt::Key_F1)}, [this] { show_help(); });
+    actions_->add(this, M::help, "keys", tr("Keys"), {QKeySequence(Qt::Key_F1), QKeySequence(Qt::Key_Question)}, [this] { show_keys(); });
+    actions_->add(this, M::help, "about", tr("About Bevel"), {}, [this] { show_about(); });
+    actions_->fill(*menuBar());
 }
 
-void MainWindow::show_place(int index) {
+void MainWindow::show_place(int index, Ref ref) {
+    const int before = stack_->currentIndex();
+    if (before != index && before >= 0 && before < places_.size()) places_[before]->leave();
     stack_->setCurrentIndex(index);
-    places_[index]->setChecked(true);
-    if (index == 1) review_->setFocus();
-    if (index == 2 && review_->state().open) letter_->open_clip(review_->state().open->clip.id);
+    doors_[index]->setChecked(true);
+    undo_.setActiveStack(&places_[index]->undo());
+    places_[index]->open(ref);
 }
 
 void MainWindow::open_review(qint64 clip) {
-    review_->open_clip(clip);
-    show_place(1);
+    show_place(1, {clip});
+}
+
+void MainWindow::apply(const Settings& s) {
+    const Settings was = std::exchange(session_.settings, s);
+    if (s.theme != was.theme) set_theme(s.theme);
+    if (s.language != was.language) speak(s.language);
+    if (s.language != was.language || s.text_percent != was.text_percent || s.inches != was.inches || s.width != was.width ||
+        s.mirrored != was.mirrored)
+        rebuild();
+}
+
+void MainWindow::show_settings() {
+    auto* dialog = new SettingsDialog(session_, this);
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    // After the dialog has gone: it belongs to what is made again.
+    connect(
+        dialog, &SettingsDialog::chosen, this, [this](const Settings& s) { apply(s); }, Qt::QueuedConnection);
+    dialog->open();
+}
+
+void MainWindow::show_help() {
+    auto* window = new HelpWindow(session_, this);
+    window->setAttribute(Qt::WA_DeleteOnClose);
+    window->show();
 }
 
 void MainWindow::take(const QStringList& files) {
@@ -121,7 +192,7 @@ void MainWindow::take(const QStringList& files) {
     activateWindow();
     if (files.isEmpty()) return;
     show_place(0);
-    arrivals_->offer_all(files);
+    arrivals_->offer(files);
 }
 
 // Clips may be dropped on any place.
@@ -142,15 +213,17 @@ void MainWindow::set_theme(ThemeChoice choice) {
     session_.settings.theme = choice;
     const bool dark = choice == ThemeChoice::dark ||
                       (choice == ThemeChoice::system && QApplication::palette().color(QPalette::Window).lightnessF() < 0.5F);
-    session_.theme = Theme(dark);
+    session_.theme = Theme(dark, session_.settings.text_percent / 100.0);
     setStyleSheet(session_.theme.style_sheet());
-    arrivals_->new_theme();
-    review_->new_theme();
+    for (auto* p : places_) p->new_theme();
     for (auto* w : findChildren<QWidget*>()) w->update();
+    for (const auto& [is, id] :
+         {std::pair{ThemeChoice::system, "themeSystem"}, {ThemeChoice::light, "themeLight"}, {ThemeChoice::dark, "themeDark"}})
+        if (auto* a = actions_->find(id)) a->setChecked(is == choice);
 }
 
 void MainWindow::show_keys() {
-    auto* sheet = new ShortcutSheet(actions_, this);
+    auto* sheet = new ShortcutSheet(*actions_, this);
     sheet->setAttribute(Qt::WA_DeleteOnClose);
     sheet->open();
 }

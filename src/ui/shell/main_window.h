@@ -1,12 +1,15 @@
-// The window: the places on the left, one of them shown; menus and keys from the one table of actions.
+// The window: the places on the left, one of them shown; menus and keys from the one table of actions; what is under way at the foot.
 #pragma once
 #include "ui/arrivals/arrivals_page.h"
+#include "ui/arrivals/finding_queue.h"
 #include "ui/letter/letter_page.h"
 #include "ui/review/review_page.h"
 #include "ui/shell/actions.h"
 #include <QMainWindow>
+#include <QUndoGroup>
 
 class QStackedWidget;
+class QToolButton;
 
 namespace bevel::ui {
 
@@ -14,15 +17,21 @@ class MainWindow : public QMainWindow {
     Q_OBJECT
 public:
     explicit MainWindow(Session& session);
+    ~MainWindow() override;
     ArrivalsPage* arrivals() { return arrivals_; }
     ReviewPage* review() { return review_; }
     LetterPage* letter() { return letter_; }
-    const Actions& actions_table() const { return actions_; }
-    void show_place(int index);
+    const Actions& actions_table() const { return *actions_; }
+    void show_place(int index, Ref ref = {});
     void open_review(qint64 clip);
-    /// Files given on the command line, or by a second start: the first one is put into the form.
+    /// Files given on the command line, or by a second start: they come into the form.
     void take(const QStringList& files);
     void set_theme(ThemeChoice choice);
+    /// Takes up new settings: the places are made again where words or sizes changed, with the clip that is open.
+    void apply(const Settings& settings);
+
+signals:
+    void made_again();
 
 protected:
     void closeEvent(QCloseEvent* e) override;
@@ -30,23 +39,28 @@ protected:
     void dropEvent(QDropEvent* e) override;
 
 private:
-    struct Place {
-        QString title;
-        QWidget* page;
-    };
-    void add_place(const QString& title, QWidget* page);
+    void build();
+    void rebuild();
+    void add_place(Place* place);
     void build_actions();
     void show_keys();
     void show_about();
+    void show_settings();
+    void show_help();
 
     Session& session_;
-    Actions actions_;
-    QStackedWidget* stack_;
-    QWidget* rail_;
-    QList<QToolButton*> places_;
-    ArrivalsPage* arrivals_;
-    ReviewPage* review_;
-    LetterPage* letter_;
+    Workspace workspace_;
+    Jobs jobs_;
+    FindingQueue finding_;
+    QUndoGroup undo_;
+    std::unique_ptr<Actions> actions_;
+    QStackedWidget* stack_ = nullptr;
+    QWidget* rail_ = nullptr;
+    QList<Place*> places_;
+    QList<QToolButton*> doors_; // to the places
+    ArrivalsPage* arrivals_ = nullptr;
+    ReviewPage* review_ = nullptr;
+    LetterPage* letter_ = nullptr;
 };
 
 } // namespace bevel::ui

@@ -15,6 +15,10 @@ struct ClipRow {
     Person person;
 };
 
+class FindingQueue;
+class Jobs;
+class Workspace;
+
 struct Session {
     std::shared_ptr<Library> library; // used on the background thread only
     std::vector<Movement> movements;
@@ -26,6 +30,13 @@ struct Session {
     Background* background = nullptr; // library: reads and short writes
     Background* copies = nullptr;     // what takes long with files: copying clips in, backups
     Background* finder = nullptr;     // finding bodies
+    // Made by the window, for its places.
+    Workspace* workspace = nullptr;
+    Jobs* jobs = nullptr;
+    FindingQueue* finding = nullptr;
+
+    /// The lane for what takes long with files.
+    Background& files() const { return copies ? *copies : *background; }
 
     const Movement* movement(const std::string& id) const {
         for (const auto& m : movements)

@@ -8,26 +8,36 @@
 
 namespace bevel::ui {
 namespace {
-QString tr(const char* s, int n = -1) {
-    return QCoreApplication::translate("text", s, nullptr, n);
-}
+struct Words {
+    Q_DECLARE_TR_FUNCTIONS(text)
+};
 
 struct Unit {
     double factor;
     int decimals;
-    const char* suffix;
+    QString suffix;
 };
-Unit unit_of(const QString& u) {
-    if (u == QLatin1String("deg")) return {1, 0, "°"};
-    if (u == QLatin1String("deg/s")) return {1, 0, "°/s"};
-    if (u == QLatin1String("cm")) return {1, 1, " cm"};
-    if (u == QLatin1String("s")) return {1, 2, " s"};
-    if (u == QLatin1String("%")) return {1, 0, " %"};
-    if (u == QLatin1String("1")) return {100, 0, " %"};
-    if (u == QLatin1String("count")) return {1, 0, ""};
-    if (u == QLatin1String("mm/s")) return {1, 1, " mm/s"};
-    if (u == QLatin1String("SW")) return {1, 2, " SW"};
-    return {1, 2, ""};
+Unit unit_of(const QString& u, const Units& units) {
+    constexpr double inch_cm = 2.54;
+    if (u == QLatin1String("cm") && units.inches) return {1 / inch_cm, 1, Words::tr(" in")};
+    if (u == QLatin1String("mm/s") && units.inches) return {0.1 / inch_cm, 2, Words::tr(" in/s")};
+    if (u == QLatin1String("SW") && units.shoulder_m > 0) {
+        if (units.width == Units::Width::length)
+            return {units.shoulder_m * 100 / (units.inches ? inch_cm : 1), units.inches ? 1 : 0,
+                    units.inches ? Words::tr(" in") : Words::tr(" cm")};
+        if (units.width == Units::Width::fists && units.fist_m > 0) return {units.shoulder_m / units.fist_m, 1, Words::tr(" fists")};
+        if (units.width == Units::Width::feet && units.foot_m > 0) return {units.shoulder_m / units.foot_m, 2, Words::tr(" foot lengths")};
+    }
+    if (u == QLatin1String("deg")) return {1, 0, QStringLiteral("°")};
+    if (u == QLatin1String("deg/s")) return {1, 0, QStringLiteral("°/s")};
+    if (u == QLatin1String("cm")) return {1, 1, Words::tr(" cm")};
+    if (u == QLatin1String("s")) return {1, 2, QStringLiteral(" s")};
+    if (u == QLatin1String("%")) return {1, 0, QStringLiteral(" %")};
+    if (u == QLatin1String("1")) return {100, 0, QStringLiteral(" %")};
+    if (u == QLatin1String("count")) return {1, 0, QString()};
+    if (u == QLatin1String("mm/s")) return {1, 1, QStringLiteral(" mm/s")};
+    if (u == QLatin1String("SW")) return {1, 2, Words::tr(" SW")};
+    return {1, 2, QString()};
 }
 QString number(double v, int decimals) {
     const double scale = std::pow(10.0, decimals);
@@ -48,10 +58,10 @@ Result<Catalogue> Catalogue::load(const std::filesystem::path& data_dir) {
             MeasureInfo info;
             auto q = [&](const char* key) { return QString::fromStdString(m.at(key).get<std::string>()); };
             info.id = q("id");
-            info.name = q("name");
+            info.source_name = m.at("name").get<std::string>();
             info.unit = q("unit");
-            info.definition = q("definition");
-            info.seen_from = q("seen_from");
+            info.source_definition = m.at("definition").get<std::string>();
+            info.source_seen_from = m.at("seen_from").get<std::string>();
             info.sided = m.value("sided", false);
             info.hidden = m.value("hidden", false);
             for (int f = 0; f < family_count; ++f)
@@ -72,7 +82,7 @@ const MeasureInfo* Catalogue::find(const QString& id) const {
 
 QString Catalogue::name(const QString& id) const {
     const auto* m = find(id);
-    return m ? m->name : id;
+    return m ? m->name() : id;
 }
 
 std::vector<const MeasureInfo*> Catalogue::of(Family f) const {
@@ -87,164 +97,162 @@ namespace text {
 QString family(Family f) {
     switch (f) {
     case Family::feet:
-        return tr("Feet");
+        return Words::tr("Feet");
     case Family::weight:
-        return tr("Weight");
+        return Words::tr("Weight");
     case Family::knees:
-        return tr("Knees");
+        return Words::tr("Knees");
     case Family::hips:
-        return tr("Hips");
+        return Words::tr("Hips");
     case Family::spine:
-        return tr("Spine");
+        return Words::tr("Spine");
     case Family::head:
-        return tr("Head");
+        return Words::tr("Head");
     case Family::arms:
-        return tr("Arms");
+        return Words::tr("Arms");
     case Family::tempo:
         break;
     }
-    return tr("Breath & tempo");
+    return Words::tr("Breath & tempo");
 }
 
 QString side(Side s) {
-    return s == Side::left ? tr("left") : tr("right");
+    return s == Side::left ? Words::tr("left") : Words::tr("right");
 }
 
 QString view(View v) {
     switch (v) {
     case View::front:
-        return tr("from the front");
+        return Words::tr("from the front");
     case View::back:
-        return tr("from the back");
+        return Words::tr("from the back");
     case View::left:
-        return tr("from the student's left");
+        return Words::tr("from the student's left");
     case View::right:
-        return tr("from the student's right");
+        return Words::tr("from the student's right");
     case View::oblique:
-        return tr("obliquely");
+        return Words::tr("obliquely");
     case View::three_d:
         break;
     }
-    return tr("in 3D");
+    return Words::tr("in 3D");
 }
 
 QString verdict(Verdict v) {
     switch (v) {
     case Verdict::inside:
-        return tr("inside");
+        return Words::tr("inside");
     case Verdict::edge:
-        return tr("at the edge");
+        return Words::tr("at the edge");
     case Verdict::outside:
-        return tr("outside");
+        return Words::tr("outside");
     case Verdict::cannot_tell:
         break;
     }
-    return tr("cannot tell");
+    return Words::tr("cannot tell");
 }
 
 QString severity(Severity s) {
     switch (s) {
     case Severity::safety:
-        return tr("safety");
+        return Words::tr("safety");
     case Severity::ground:
-        return tr("groundwork");
+        return Words::tr("groundwork");
     case Severity::timing:
-        return tr("timing");
+        return Words::tr("timing");
     case Severity::shape:
-        return tr("shape");
+        return Words::tr("shape");
     case Severity::even:
         break;
     }
-    return tr("evenness");
+    return Words::tr("evenness");
 }
 
 QString absent(Absent a) {
     switch (a) {
     case Absent::none:
-        return tr("the error is larger than the band");
+        return Words::tr("the error is larger than the band");
     case Absent::view:
-        return tr("cannot be told from this view");
+        return Words::tr("cannot be told from this view");
     case Absent::no_body:
-        return tr("the body was not found here");
+        return Words::tr("the body was not found here");
     case Absent::turned:
-        return tr("turned too far from the picture");
+        return Words::tr("turned too far from the picture");
     case Absent::foreshortened:
-        return tr("the thigh points too much at the camera");
+        return Words::tr("the thigh points too much at the camera");
     case Absent::toes_out:
-        return tr("the toes point too far out for this figure");
+        return Words::tr("the toes point too far out for this figure");
     case Absent::feet_close:
-        return tr("the feet are too close together");
+        return Words::tr("the feet are too close together");
     case Absent::no_neutral:
-        return tr("no quiet standing to compare with");
+        return Words::tr("no quiet standing to compare with");
     case Absent::no_vertical:
-        return tr("the true vertical is not known");
+        return Words::tr("the true vertical is not known");
     case Absent::foot_off:
-        return tr("a foot is off the floor");
+        return Words::tr("a foot is off the floor");
     case Absent::hidden:
-        return tr("this foot is hidden in part from this side");
+        return Words::tr("this foot is hidden in part from this side");
     case Absent::not_marked:
-        return tr("needs points or moments marked by hand");
+        return Words::tr("needs points or moments marked by hand");
     case Absent::no_floor:
-        return tr("the floor is not known, and the feet stand at different depths");
+        return Words::tr("the floor is not known, and the feet stand at different depths");
     case Absent::not_recorded:
-        return tr("no recorded range of this student to compare with");
+        return Words::tr("no recorded range of this student to compare with");
     case Absent::supported:
-        return tr("a hand on a support carries part of the weight");
+        return Words::tr("a hand on a support carries part of the weight");
     case Absent::seated:
-        return tr("seated practice has its own rules");
+        return Words::tr("seated practice has its own rules");
     case Absent::alike:
-        return tr("left and right repetitions look the same from here");
+        return Words::tr("left and right repetitions look the same from here");
     case Absent::no_occasion:
-        return tr("does not happen in this clip");
+        return Words::tr("does not happen in this clip");
     case Absent::no_event:
         break;
     }
-    return tr("the moment was not found");
+    return Words::tr("the moment was not found");
 }
 
 QString breath(Breath b) {
-    return b == Breath::in ? tr("in") : b == Breath::out ? tr("out") : tr("free");
+    return b == Breath::in ? Words::tr("in") : b == Breath::out ? Words::tr("out") : Words::tr("free");
 }
 
-ShownUnit shown_unit(const QString& unit) {
-    const Unit u = unit_of(unit);
-    return {u.factor, u.decimals, QString::fromUtf8(u.suffix)};
+ShownUnit shown_unit(const QString& unit, const Units& units) {
+    const Unit u = unit_of(unit, units);
+    return {u.factor, u.decimals, u.suffix};
 }
 
-QString figure(double value, const QString& unit, double shoulder_width_m) {
-    const Unit u = unit_of(unit);
-    QString s = number(value * u.factor, u.decimals) + QString::fromUtf8(u.suffix);
-    if (unit == QLatin1String("SW") && shoulder_width_m > 0) s += tr(" (%1 cm)").arg(number(value * shoulder_width_m * 100, 0));
-    return s;
+QString figure(double value, const QString& unit, const Units& units) {
+    const Unit u = unit_of(unit, units);
+    return number(value * u.factor, u.decimals) + u.suffix;
 }
 
-QString bare(double value, const QString& unit) {
-    const Unit u = unit_of(unit);
+QString bare(double value, const QString& unit, const Units& units) {
+    const Unit u = unit_of(unit, units);
     return number(value * u.factor, u.decimals);
 }
 
-QString bare_band(const std::optional<double>& low, const std::optional<double>& high, const QString& unit) {
-    if (low && high) return tr("%1 to %2").arg(bare(*low, unit), bare(*high, unit));
-    if (low) return tr("≥ %1").arg(bare(*low, unit));
-    return high ? tr("≤ %1").arg(bare(*high, unit)) : QString();
+QString bare_band(const std::optional<double>& low, const std::optional<double>& high, const QString& unit, const Units& units) {
+    if (low && high) return Words::tr("%1 to %2").arg(bare(*low, unit, units), bare(*high, unit, units));
+    if (low) return Words::tr("≥ %1").arg(bare(*low, unit, units));
+    return high ? Words::tr("≤ %1").arg(bare(*high, unit, units)) : QString();
 }
 
-QString difference(double value, const QString& unit) {
-    const QString s = bare(value, unit);
+QString difference(double value, const QString& unit, const Units& units) {
+    const QString s = bare(value, unit, units);
     return value >= 0 && !s.startsWith(QChar(0x2212)) ? QLatin1Char('+') + s : s;
 }
 
-QString with_sigma(double value, double sigma, const QString& unit) {
-    const Unit u = unit_of(unit);
+QString with_sigma(double value, double sigma, const QString& unit, const Units& units) {
+    const Unit u = unit_of(unit, units);
     return number(value * u.factor, u.decimals) + QStringLiteral(" ± ") +
-           number(std::max(sigma * u.factor, std::pow(10.0, -u.decimals)), u.decimals) + QString::fromUtf8(u.suffix);
+           number(std::max(sigma * u.factor, std::pow(10.0, -u.decimals)), u.decimals) + u.suffix;
 }
 
-QString band(const std::optional<double>& low, const std::optional<double>& high, const QString& unit) {
-    const Unit u = unit_of(unit);
-    if (low && high) return tr("%1 to %2").arg(number(*low * u.factor, u.decimals), figure(*high, unit));
-    if (low) return tr("at least %1").arg(figure(*low, unit));
-    if (high) return tr("up to %1").arg(figure(*high, unit));
+QString band(const std::optional<double>& low, const std::optional<double>& high, const QString& unit, const Units& units) {
+    const Unit u = unit_of(unit, units);
+    if (low && high) return Words::tr("%1 to %2").arg(number(*low * u.factor, u.decimals), figure(*high, unit, units));
+    if (low) return Words::tr("at least %1").arg(figure(*low, unit, units));
+    if (high) return Words::tr("up to %1").arg(figure(*high, unit, units));
     return {};
 }
 
@@ -263,95 +271,98 @@ QString repetitions(const Review& r) {
         cut += rep.cut ? 1 : 0;
     }
     const auto total = static_cast<int>(r.alignment.repetitions.size());
-    QString text = total == 1 ? tr("1 repetition") : tr("%1 repetitions").arg(total);
+    QString text = total == 1 ? Words::tr("1 repetition") : Words::tr("%1 repetitions").arg(total);
     if (lefts + rights > 0)
-        text = tr("%1 (%2 left, %3 right)").arg(text).arg(lefts).arg(rights);
+        text = Words::tr("%1 (%2 left, %3 right)").arg(text).arg(lefts).arg(rights);
     else if (!r.reference->model().symmetric)
-        text = tr("%1 (left and right look alike from here)").arg(text);
-    return cut > 0 ? tr("%1, %2 of them cut by the ends of the clip").arg(text).arg(cut) : text;
+        text = Words::tr("%1 (left and right look alike from here)").arg(text);
+    return cut > 0 ? Words::tr("%1, %2 of them cut by the ends of the clip").arg(text).arg(cut) : text;
 }
 
 QString repetitions(const Finding& f) {
     const auto bad = static_cast<int>(f.repetitions.size());
     if (f.judged == 0) return {};
-    if (bad == 0) return f.judged == 1 ? tr("1 repetition") : tr("%1 repetitions").arg(f.judged);
-    if (bad == f.judged && bad > 1) return tr("in all %1 repetitions").arg(bad);
-    return tr("in %1 of %2 repetitions").arg(bad).arg(f.judged);
+    if (bad == 0) return f.judged == 1 ? Words::tr("1 repetition") : Words::tr("%1 repetitions").arg(f.judged);
+    if (bad == f.judged && bad > 1) return Words::tr("in all %1 repetitions").arg(bad);
+    return Words::tr("in %1 of %2 repetitions").arg(bad).arg(f.judged);
 }
 
 QString band_owner(BandLevel l) {
     switch (l) {
     case BandLevel::rule:
-        return tr("the rule");
+        return Words::tr("the rule");
     case BandLevel::stance:
-        return tr("the stance");
+        return Words::tr("the stance");
     case BandLevel::movement:
-        return tr("the movement");
+        return Words::tr("the movement");
     case BandLevel::school:
-        return tr("the school");
+        return Words::tr("the school");
     case BandLevel::phase:
-        return tr("this phase of the movement");
+        return Words::tr("this phase of the movement");
     case BandLevel::student:
-        return tr("what is agreed with the student");
+        return Words::tr("what is agreed with the student");
     case BandLevel::clip:
         break;
     }
-    return tr("this clip");
+    return Words::tr("this clip");
 }
 
-QStringList why(const Finding& f, const Review& review, const Catalogue& c) {
+QStringList why(const Finding& f, const Review& review, const Catalogue& c, const Units& units) {
     QStringList out;
     const QString unit = QString::fromStdString(f.unit);
     const Rule* rule = rule_book().find(f.rule);
-    if (rule) out << tr("Rule %1: %2.").arg(QString::fromStdString(f.rule), QString::fromStdString(rule->name));
-    if (const auto* m = c.find(QString::fromStdString(f.measure))) out << tr("Measured: %1.").arg(m->definition);
+    if (rule) out << Words::tr("Rule %1: %2.").arg(QString::fromStdString(f.rule), said(rule->name));
+    if (const auto* m = c.find(QString::fromStdString(f.measure))) out << Words::tr("Measured: %1.").arg(m->definition());
     const Check* check = nullptr;
     for (const auto& k : review.movement.checks)
         if (k.id == f.check) check = &k;
-    if (check && check->reference) out << tr("Held against the reference figure at the same moment of the movement.");
+    if (check && check->reference) out << Words::tr("Held against the reference figure at the same moment of the movement.");
     if (check && !check->phases.empty()) {
         QStringList phases;
         for (const auto& p : check->phases) phases << phase(review.movement, p);
-        out << tr("Looked at in: %1.").arg(phases.join(QStringLiteral(", ")));
+        out << Words::tr("Looked at in: %1.").arg(phases.join(QStringLiteral(", ")));
     }
     if (f.low || f.high) {
-        QString line = tr("Band in force: %1, set by %2.").arg(band(f.low, f.high, unit), band_owner(f.whose));
-        if (!f.reason.empty()) line += QLatin1Char(' ') + QString::fromStdString(f.reason);
+        QString line = Words::tr("Band in force: %1, set by %2.").arg(band(f.low, f.high, unit, units), band_owner(f.whose));
+        if (!f.reason.empty()) line += QLatin1Char(' ') + said(f.reason);
         if (check && check->stack.size() > 1) {
             const auto& before = check->stack[check->stack.size() - 2];
-            if (before.low || before.high) line += QLatin1Char(' ') + tr("Without it: %1.").arg(band(before.low, before.high, unit));
+            if (before.low || before.high)
+                line += QLatin1Char(' ') + Words::tr("Without it: %1.").arg(band(before.low, before.high, unit, units));
         }
-        if (f.widened) line += QLatin1Char(' ') + tr("It is wider here, since this clip can tell no finer.");
+        if (f.widened) line += QLatin1Char(' ') + Words::tr("It is wider here, since this clip can tell no finer.");
         out << line;
     }
     if (f.verdict == Verdict::cannot_tell) {
-        out << tr("Cannot be told: %1.").arg(absent(f.absent));
-        if (!f.film.empty()) out << QString::fromStdString(f.film);
+        out << Words::tr("Cannot be told: %1.").arg(absent(f.absent));
+        if (!f.film.empty()) out << said(f.film);
         return out;
     }
-    out << tr("Figure: %1 over %2; error of the moments ± %3, of the clip ± %4, of where the points sit on this person ± %5.")
-               .arg(with_sigma(f.value, f.sigma, unit), f.judged == 1 ? tr("1 repetition") : tr("%1 repetitions").arg(f.judged),
-                    bare(f.own, unit), bare(f.clip, unit), bare(f.person, unit));
+    out << Words::tr("Figure: %1 over %2; error of the moments ± %3, of the clip ± %4, of where the points sit on this person ± %5.")
+               .arg(with_sigma(f.value, f.sigma, unit, units),
+                    f.judged == 1 ? Words::tr("1 repetition") : Words::tr("%1 repetitions").arg(f.judged), bare(f.own, unit, units),
+                    bare(f.clip, unit, units), bare(f.person, unit, units));
     QStringList each;
-    for (const auto& o : f.outcomes) each << tr("%1 at %2").arg(figure(o.value, unit), time(o.time_s));
-    if (!each.isEmpty()) out << tr("Repetition by repetition: %1.").arg(each.join(QStringLiteral("; ")));
-    if (f.share_outside > 0) out << tr("Outside the band for %1 of those moments.").arg(figure(f.share_outside, QStringLiteral("1")));
+    for (const auto& o : f.outcomes) each << Words::tr("%1 at %2").arg(figure(o.value, unit, units), time(o.time_s));
+    if (!each.isEmpty()) out << Words::tr("Repetition by repetition: %1.").arg(each.join(QStringLiteral("; ")));
+    if (f.share_outside > 0)
+        out << Words::tr("Outside the band for %1 of those moments.").arg(figure(f.share_outside, QStringLiteral("1")));
     QStringList higher, lower;
     for (const auto& g : review.findings) {
         if (std::find(f.cause_of.begin(), f.cause_of.end(), g.check) != f.cause_of.end() && g.verdict == Verdict::outside)
-            higher << headline(g, c);
-        if (std::find(g.cause_of.begin(), g.cause_of.end(), f.check) != g.cause_of.end()) lower << headline(g, c);
+            higher << headline(g, c, units);
+        if (std::find(g.cause_of.begin(), g.cause_of.end(), f.check) != g.cause_of.end()) lower << headline(g, c, units);
     }
     higher.removeDuplicates();
     lower.removeDuplicates();
-    if (!lower.isEmpty()) out << tr("May come from: %1.").arg(lower.join(QStringLiteral("; ")));
-    if (!higher.isEmpty()) out << tr("May be the cause of: %1.").arg(higher.join(QStringLiteral("; ")));
+    if (!lower.isEmpty()) out << Words::tr("May come from: %1.").arg(lower.join(QStringLiteral("; ")));
+    if (!higher.isEmpty()) out << Words::tr("May be the cause of: %1.").arg(higher.join(QStringLiteral("; ")));
     return out;
 }
 
-QString aim(const Finding& f) {
-    const QString s = band(f.low, f.high, QString::fromStdString(f.unit));
-    return f.reference ? tr("%1 against the reference").arg(s) : s;
+QString aim(const Finding& f, const Units& units) {
+    const QString s = band(f.low, f.high, QString::fromStdString(f.unit), units);
+    return f.reference ? Words::tr("%1 against the reference").arg(s) : s;
 }
 
 namespace {
@@ -368,87 +379,89 @@ QString check_name(const std::string& id, const Catalogue& c) {
     return check ? c.name(QString::fromStdString(check->measure)) : QString::fromStdString(id);
 }
 
-QString agreement(const Agreement& a, const Catalogue& c) {
+QString agreement(const Agreement& a, const Catalogue& c, const Units& units) {
     const Check* check = check_of(a.check);
     const QString unit = check ? QString::fromStdString(unit_of_measure(rule_book(), check->measure).value_or("")) : QString();
     auto day = [](const std::string& iso) {
         return QLocale().toString(QDate::fromString(QString::fromStdString(iso), Qt::ISODate), QLocale::LongFormat);
     };
-    const QString band = a.off ? tr("not judged") : text::band(a.low, a.high, unit);
+    const QString band = a.off ? Words::tr("not judged") : text::band(a.low, a.high, unit, units);
     QString when;
     if (a.clip != 0)
-        when = tr("in this clip");
+        when = Words::tr("in this clip");
     else if (!a.from_day.empty() && !a.until_day.empty())
-        when = tr("from %1 until %2").arg(day(a.from_day), day(a.until_day));
+        when = Words::tr("from %1 until %2").arg(day(a.from_day), day(a.until_day));
     else if (!a.until_day.empty())
-        when = tr("until %1").arg(day(a.until_day));
+        when = Words::tr("until %1").arg(day(a.until_day));
     else
-        when = a.from_day.empty() ? tr("always") : tr("from %1 on").arg(day(a.from_day));
-    return tr("%1: %2, %3. %4").arg(check_name(a.check, c), band, when, QString::fromStdString(a.reason));
+        when = a.from_day.empty() ? Words::tr("always") : Words::tr("from %1 on").arg(day(a.from_day));
+    return Words::tr("%1: %2, %3. %4").arg(check_name(a.check, c), band, when, said(a.reason));
 }
 
-QString headline(const Finding& f, const Catalogue& c) {
+QString headline(const Finding& f, const Catalogue& c, const Units& units) {
     QString name = c.name(QString::fromStdString(f.measure));
-    if (f.side) name = tr("%1, %2").arg(name, side(*f.side));
+    if (f.side) name = Words::tr("%1, %2").arg(name, side(*f.side));
     if (f.verdict == Verdict::cannot_tell) return name;
     const QString unit = QString::fromStdString(f.unit);
     if (f.reference) // said as a difference
-        return f.value < 0 ? tr("%1: %2 less than the reference").arg(name, figure(-f.value, unit))
-                           : tr("%1: %2 more than the reference").arg(name, figure(f.value, unit));
-    return tr("%1: %2").arg(name, figure(f.value, unit));
+        return f.value < 0 ? Words::tr("%1: %2 less than the reference").arg(name, figure(-f.value, unit, units))
+                           : Words::tr("%1: %2 more than the reference").arg(name, figure(f.value, unit, units));
+    return Words::tr("%1: %2").arg(name, figure(f.value, unit, units));
 }
 
 QString error(const Error& e) {
     const QString what = QString::fromStdString(e.context);
     switch (e.code) {
     case Code::cancelled:
-        return tr("Cancelled.");
+        return Words::tr("Cancelled.");
     case Code::cannot_open:
         if (what.endsWith(QLatin1String(".tflite")))
-            return tr("The files of the body finder are missing. Set Bevel up again with “./run build”, then try once more.");
-        return tr("The file cannot be opened: %1. Check that it still exists and that you may read it.").arg(what);
+            return Words::tr("The files of the body finder are missing. Set Bevel up again with “./run build”, then try once more.");
+        return Words::tr("The file cannot be opened: %1. Check that it still exists and that you may read it.").arg(what);
     case Code::unreadable:
-        return tr("This file cannot be read (%1). If it plays elsewhere, save it again as MP4 and try that.").arg(what);
+        return Words::tr("This file cannot be read (%1). If it plays elsewhere, save it again as MP4 and try that.").arg(what);
     case Code::too_large:
-        return tr("This file is larger than Bevel can take (%1). Cut the clip to the part that matters.").arg(what);
+        return Words::tr("This file is larger than Bevel can take (%1). Cut the clip to the part that matters.").arg(what);
     case Code::in_use:
-        return tr("This library is open in another window of Bevel (%1). Close that one first, or go on there.").arg(what);
+        return Words::tr("This library is open in another window of Bevel (%1). Close that one first, or go on there.").arg(what);
     case Code::write_failed:
         if (what == QLatin1String("read_only"))
-            return tr(
+            return Words::tr(
                 "This library was made by a newer Bevel, or its folder cannot be written to: it is open for reading only. Nothing was "
                 "changed.");
-        return tr("Writing failed: %1. Check that there is room and that the folder may be written to.").arg(what);
+        return Words::tr("Writing failed: %1. Check that there is room and that the folder may be written to.").arg(what);
     case Code::cannot_judge:
         return reason(what);
     case Code::not_found:
-        return tr("Not found: %1.").arg(what);
+        return Words::tr("Not found: %1.").arg(what);
     case Code::bad_value:
         if (what.startsWith(QLatin1String("identity: ")))
-            return tr("Not saved: “%1” may still tell who it is. Change these words, or let the name be seen.").arg(what.mid(10));
+            return Words::tr("Not saved: “%1” may still tell who it is. Change these words, or let the name be seen.").arg(what.mid(10));
         if (what == QLatin1String("another_clip"))
-            return tr("This is another clip: its content is not the one that was taken in. Choose the file it was copied from.");
-        if (what == QLatin1String("folder_not_empty")) return tr("A backup is restored into an empty folder. Choose another one.");
+            return Words::tr("This is another clip: its content is not the one that was taken in. Choose the file it was copied from.");
+        if (what == QLatin1String("folder_not_empty")) return Words::tr("A backup is restored into an empty folder. Choose another one.");
         break;
     }
-    return tr("A value is not usable: %1.").arg(what);
+    return Words::tr("A value is not usable: %1.").arg(what);
 }
 
 QString reason(const QString& code) {
     if (code == QLatin1String("no_body"))
-        return tr("Nobody was found in this clip for long enough. Film in better light, with the whole body in the picture.");
-    if (code == QLatin1String("too_short")) return tr("The clip is too short to judge. A whole repetition is needed.");
+        return Words::tr("Nobody was found in this clip for long enough. Film in better light, with the whole body in the picture.");
+    if (code == QLatin1String("too_short")) return Words::tr("The clip is too short to judge. A whole repetition is needed.");
     if (code == QLatin1String("feet_cut_off"))
-        return tr("The feet are cut off. Step back or tilt the phone down, so that the floor shows below both feet.");
-    if (code == QLatin1String("too_small")) return tr("The student is too small in the picture. Film from closer.");
-    if (code == QLatin1String("oblique_view")) return tr("Filmed obliquely. Judge it again: what can be told from there is measured now.");
-    if (code == QLatin1String("one_camera")) return tr("Clips of several cameras cannot be put together yet. Review them one by one.");
-    if (code == QLatin1String("view_needed")) return tr("Choose the view this clip was filmed from.");
+        return Words::tr("The feet are cut off. Step back or tilt the phone down, so that the floor shows below both feet.");
+    if (code == QLatin1String("too_small")) return Words::tr("The student is too small in the picture. Film from closer.");
+    if (code == QLatin1String("oblique_view"))
+        return Words::tr("Filmed obliquely. Judge it again: what can be told from there is measured now.");
+    if (code == QLatin1String("one_camera"))
+        return Words::tr("Clips of several cameras cannot be put together yet. Review them one by one.");
+    if (code == QLatin1String("view_needed")) return Words::tr("Choose the view this clip was filmed from.");
     if (code == QLatin1String("no_repetition"))
-        return tr("Nothing in the clip looks like this movement. Check that the right movement is chosen.");
+        return Words::tr("Nothing in the clip looks like this movement. Check that the right movement is chosen.");
     if (code == QLatin1String("nothing_to_show"))
-        return tr("On no frame of this stretch can it be hidden who it is. Choose another correction, or let it be seen.");
-    if (code == QLatin1String("cancelled")) return tr("Finding the body was stopped. Choose “Change …” and save to start again.");
+        return Words::tr("On no frame of this stretch can it be hidden who it is. Choose another correction, or let it be seen.");
+    if (code == QLatin1String("cancelled")) return Words::tr("Finding the body was stopped. Choose “Change …” and save to start again.");
     if (code.startsWith(QLatin1String("unreadable: ")) && code.endsWith(QLatin1String(".tflite")))
         return error({Code::cannot_open, code.mid(12).toStdString()});
     if (code.startsWith(QLatin1String("unreadable: "))) return error({Code::unreadable, code.mid(12).toStdString()});
@@ -456,16 +469,19 @@ QString reason(const QString& code) {
 }
 
 QString caution(const QString& code) {
-    if (code == QLatin1String("knees")) return tr("Knees follow the toes; no twist under load. Pain means stop, or make it smaller.");
-    if (code == QLatin1String("balance")) return tr("Keep a chair or wall in reach for steps and one-leg moments; steadier side first.");
-    if (code == QLatin1String("dizziness")) return tr("If you feel dizzy, sit down.");
+    if (code == QLatin1String("knees"))
+        return Words::tr("Knees follow the toes; no twist under load. Pain means stop, or make it smaller.");
+    if (code == QLatin1String("balance"))
+        return Words::tr("Keep a chair or wall in reach for steps and one-leg moments; steadier side first.");
+    if (code == QLatin1String("dizziness")) return Words::tr("If you feel dizzy, sit down.");
     if (code == QLatin1String("overhead"))
-        return tr("Hands overhead only as high as stays easy; if you feel dizzy, lower them and sit down.");
-    if (code == QLatin1String("bends")) return tr("Bend with soft knees, and come up slowly.");
+        return Words::tr("Hands overhead only as high as stays easy; if you feel dizzy, lower them and sit down.");
+    if (code == QLatin1String("bends")) return Words::tr("Bend with soft knees, and come up slowly.");
     if (code == QLatin1String("general"))
-        return tr("Pain means stop or make it smaller. New to practice, pregnant, after surgery, or with heart, blood-pressure, eye, back "
-                  "or bone conditions: ask a "
-                  "licensed clinician first. These remarks describe form; figures from one camera carry the error stated beside them.");
+        return Words::tr(
+            "Pain means stop or make it smaller. New to practice, pregnant, after surgery, or with heart, blood-pressure, eye, back "
+            "or bone conditions: ask a "
+            "licensed clinician first. These remarks describe form; figures from one camera carry the error stated beside them.");
     return {};
 }
 
@@ -474,9 +490,40 @@ QString caution_of(const Finding& f) {
     return rule && !rule->cautions.empty() ? caution(QString::fromStdString(rule->cautions.front())) : QString();
 }
 
+QString role(const std::string& id) {
+    return said(id);
+}
+
+QString stance(const std::string& id) {
+    return said(id);
+}
+
+QString rule_sentence(const RuleCheck& rc, const Catalogue& c, const Units& units) {
+    const Check& k = rc.check;
+    const QString unit = QString::fromStdString(k.unit.empty() ? unit_of_measure(rule_book(), k.measure).value_or("") : k.unit);
+    auto listed = [](const std::vector<std::string>& ids) {
+        QStringList words;
+        for (const auto& id : ids) words << said(id);
+        return words.join(QStringLiteral(", "));
+    };
+    QString name = c.name(QString::fromStdString(k.measure));
+    if (k.side == "lead") name = Words::tr("%1 (leading side)").arg(name);
+    if (k.side == "rear") name = Words::tr("%1 (rear side)").arg(name);
+    QStringList bands;
+    if (k.low || k.high) bands << band(k.low, k.high, unit, units);
+    for (const auto& [stance_id, step] : rc.stances)
+        if (step.low || step.high) bands << Words::tr("%1 in %2").arg(band(step.low, step.high, unit, units), stance(stance_id));
+    QString s = Words::tr("%1: %2").arg(name, bands.join(QStringLiteral("; ")));
+    if (k.reference) s = Words::tr("%1 against the reference at the same moment").arg(s);
+    if (!rc.roles.empty()) s += QStringLiteral(". ") + Words::tr("Looked at in: %1").arg(listed(rc.roles));
+    if (!rc.not_roles.empty()) s += QStringLiteral(". ") + Words::tr("Not looked at in: %1").arg(listed(rc.not_roles));
+    if (k.three_d) s += QStringLiteral(". ") + Words::tr("One camera cannot tell it");
+    return s + QLatin1Char('.');
+}
+
 QString phase(const Movement& m, const std::string& id) {
     for (const auto& p : m.phases)
-        if (p.id == id) return QString::fromStdString(p.name);
+        if (p.id == id) return said(p.name);
     return {};
 }
 

@@ -2,6 +2,7 @@
 #pragma once
 #include "core/review/review.h"
 #include "store/library.h"
+#include "ui/text/languages.h"
 #include <filesystem>
 #include <QString>
 #include <QStringList>
@@ -9,9 +10,24 @@
 namespace bevel::ui {
 
 struct MeasureInfo {
-    QString id, name, unit, definition, seen_from;
+    QString id, unit;
     Family family = Family::feet;
     bool sided = false, hidden = false;
+    std::string source_name, source_definition, source_seen_from; // as in the data
+    QString name() const { return said(source_name); }
+    QString definition() const { return said(source_definition); }
+    QString seen_from() const { return said(source_seen_from); }
+};
+
+/// In what lengths are written: the catalogue's, or inches; widths of the stance in shoulder widths, or in what the instructor counts in.
+struct Units {
+    enum class Width { shoulders, length, fists, feet };
+    bool inches = false;
+    Width width = Width::shoulders;
+    double shoulder_m = 0, fist_m = 0, foot_m = 0; // of the body that is spoken of; 0: not known, and the catalogue's unit stays
+
+    /// A fist across the knuckles, as a share of the height: 90 of 1756 mm and 79 of 1629 mm (Gordon et al. 1989, ANSUR), men and women.
+    static constexpr double fist_of_stature = 0.050;
 };
 
 /// The measure catalogue of the data folder, in its order.
@@ -35,20 +51,20 @@ QString verdict(Verdict v);
 QString severity(Severity s);
 QString absent(Absent a);
 QString breath(Breath b);
-/// A value in the unit people read: shares as percent, lengths with one decimal. `shoulder_width_m` adds cm to widths in SW.
+/// A value in the unit people read: shares as percent, lengths with one decimal.
 /// How a unit is shown: value times factor, so many decimals, then the suffix.
 struct ShownUnit {
     double factor = 1;
     int decimals = 2;
     QString suffix;
 };
-ShownUnit shown_unit(const QString& unit);
-QString figure(double value, const QString& unit, double shoulder_width_m = 0);
-QString difference(double value, const QString& unit); // always with its sign, without the unit
-QString bare(double value, const QString& unit);       // as figure, without the unit
-QString bare_band(const std::optional<double>& low, const std::optional<double>& high, const QString& unit);
-QString with_sigma(double value, double sigma, const QString& unit);
-QString band(const std::optional<double>& low, const std::optional<double>& high, const QString& unit);
+ShownUnit shown_unit(const QString& unit, const Units& units = {});
+QString figure(double value, const QString& unit, const Units& units = {});
+QString difference(double value, const QString& unit, const Units& units = {}); // always with its sign, without the unit
+QString bare(double value, const QString& unit, const Units& units = {});       // as figure, without the unit
+QString bare_band(const std::optional<double>& low, const std::optional<double>& high, const QString& unit, const Units& units = {});
+QString with_sigma(double value, double sigma, const QString& unit, const Units& units = {});
+QString band(const std::optional<double>& low, const std::optional<double>& high, const QString& unit, const Units& units = {});
 QString time(double seconds); // m:ss.s
 /// "5 of 6 repetitions", "1 of 6", "every repetition".
 QString repetitions(const Finding& f);
@@ -56,17 +72,21 @@ QString repetitions(const Finding& f);
 QString repetitions(const Review& r);
 QString band_owner(BandLevel l); // whose band is in force, as it stands in a sentence
 /// What a finding rests on, a sentence or two each: rule, measure, band and whose it is, parts of the error, repetitions, causes.
-QStringList why(const Finding& f, const Review& review, const Catalogue& c);
+QStringList why(const Finding& f, const Review& review, const Catalogue& c, const Units& units = {});
 /// What is the matter, in one short line: "Right knee falls in: 11° (band up to 6°)".
-QString aim(const Finding& f); // the band, as it stands in a sentence
+QString aim(const Finding& f, const Units& units = {}); // the band, as it stands in a sentence
 /// "Trunk lean: up to 20°, from 1 May 2026 on. A stiff hip."
-QString agreement(const Agreement& a, const Catalogue& c);
+QString agreement(const Agreement& a, const Catalogue& c, const Units& units = {});
 QString check_name(const std::string& check, const Catalogue& c); // of the rules' checks, else its id
-QString headline(const Finding& f, const Catalogue& c);
+QString headline(const Finding& f, const Catalogue& c, const Units& units = {});
 QString error(const Error& e);
 QString reason(const QString& code); // of cannot_judge
 QString caution(const QString& code);
-QString caution_of(const Finding& f);                    // the caution that a finding itself calls for, or empty
+QString caution_of(const Finding& f); // the caution that a finding itself calls for, or empty
+QString role(const std::string& id);
+QString stance(const std::string& id);
+/// A check as one sentence made from its data.
+QString rule_sentence(const RuleCheck& rc, const Catalogue& c, const Units& units = {});
 QString phase(const Movement& m, const std::string& id); // its name, or empty
 QStringList cautions_for(const std::vector<Finding>& findings, const Movement* movement);
 } // namespace text

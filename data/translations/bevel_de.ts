@@ -1,0 +1,4374 @@
+<?xml version="1.0" encoding="utf-8"?>
+<!DOCTYPE TS>
+<TS version="2.1" language="de" sourcelanguage="en">
+<context>
+    <name>arrivals</name>
+    <message>
+        <source>The body on the newest frame</source>
+        <translation>Der Körper auf dem neuesten Bild</translation>
+    </message>
+    <message>
+        <source>Judged again. The review is ready.</source>
+        <translation>Neu beurteilt. Die Durchsicht ist fertig.</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::Actions</name>
+    <message>
+        <source>&amp;File</source>
+        <translation>&amp;Datei</translation>
+    </message>
+    <message>
+        <source>&amp;Edit</source>
+        <translation>&amp;Bearbeiten</translation>
+    </message>
+    <message>
+        <source>&amp;View</source>
+        <translation>&amp;Ansicht</translation>
+    </message>
+    <message>
+        <source>&amp;Go</source>
+        <translation>&amp;Gehe zu</translation>
+    </message>
+    <message>
+        <source>&amp;Clip</source>
+        <translation>&amp;Aufnahme</translation>
+    </message>
+    <message>
+        <source>&amp;Help</source>
+        <translation>&amp;Hilfe</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::AgreementDialog</name>
+    <message>
+        <source>Agree on a band with %1</source>
+        <translation>Einen Bereich mit %1 vereinbaren</translation>
+    </message>
+    <message>
+        <source>At least</source>
+        <translation>Mindestens</translation>
+    </message>
+    <message>
+        <source>At most</source>
+        <translation>Höchstens</translation>
+    </message>
+    <message>
+        <source>Do not judge it at all</source>
+        <translation>Gar nicht beurteilen</translation>
+    </message>
+    <message>
+        <source>For how long</source>
+        <translation>Wie lange</translation>
+    </message>
+    <message>
+        <source>With %1, from a day on</source>
+        <translation>Mit %1, ab einem Tag</translation>
+    </message>
+    <message>
+        <source>For this clip only</source>
+        <translation>Nur für diese Aufnahme</translation>
+    </message>
+    <message>
+        <source>From</source>
+        <translation>Ab</translation>
+    </message>
+    <message>
+        <source>until</source>
+        <translation>bis</translation>
+    </message>
+    <message>
+        <source>Until</source>
+        <translation>Bis</translation>
+    </message>
+    <message>
+        <source>Reason</source>
+        <translation>Grund</translation>
+    </message>
+    <message>
+        <source>Why: the reader of a review sees it</source>
+        <translation>Warum: wer die Durchsicht liest, sieht es</translation>
+    </message>
+    <message>
+        <source>Usual band: %1, by %2</source>
+        <translation>Üblicher Bereich: %1, durch %2</translation>
+    </message>
+    <message>
+        <source>Holds</source>
+        <translation>Gilt</translation>
+    </message>
+    <message>
+        <source>Bevel keeps what was agreed about form. It keeps no diagnosis.</source>
+        <translation>Bevel bewahrt, was über die Form vereinbart ist. Es bewahrt keine Diagnose.</translation>
+    </message>
+    <message>
+        <source>Agree</source>
+        <translation>Vereinbaren</translation>
+    </message>
+    <message>
+        <source>Take it back</source>
+        <translation>Zurücknehmen</translation>
+    </message>
+    <message>
+        <source>Say why first</source>
+        <translation>Zuerst den Grund nennen</translation>
+    </message>
+    <message>
+        <source>The last day lies before the first</source>
+        <translation>Der letzte Tag liegt vor dem ersten</translation>
+    </message>
+    <message>
+        <source>The band is upside down</source>
+        <translation>Der Bereich steht auf dem Kopf</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::ArrivalsPage</name>
+    <message>
+        <source>Clips</source>
+        <translation>Aufnahmen</translation>
+    </message>
+    <message>
+        <source>Student</source>
+        <translation>Übende</translation>
+    </message>
+    <message>
+        <source>Movement</source>
+        <translation>Bewegung</translation>
+    </message>
+    <message>
+        <source>Filmed</source>
+        <translation>Gefilmt</translation>
+    </message>
+    <message>
+        <source>On</source>
+        <translation>Am</translation>
+    </message>
+    <message>
+        <source>State</source>
+        <translation>Stand</translation>
+    </message>
+    <message>
+        <source>Arrivals</source>
+        <translation>Eingang</translation>
+    </message>
+    <message>
+        <source>Drop clips or folders anywhere. Film from the front or straight from a side, whole body and both feet in the picture.</source>
+        <translation>Aufnahmen oder Ordner irgendwo hineinziehen. Von vorn oder gerade von der Seite filmen, der ganze Körper und beide Füße im Bild.</translation>
+    </message>
+    <message>
+        <source>Open the review</source>
+        <translation>Durchsicht öffnen</translation>
+    </message>
+    <message>
+        <source>Change …</source>
+        <translation>Ändern …</translation>
+    </message>
+    <message>
+        <source>Another student, movement, view or school for the chosen clip; it is judged again</source>
+        <translation>Andere Übende, Bewegung, Ansicht oder Schule für die gewählte Aufnahme; sie wird neu beurteilt</translation>
+    </message>
+    <message>
+        <source>Search by student, movement, date or state</source>
+        <translation>Nach Übenden, Bewegung, Tag oder Stand suchen</translation>
+    </message>
+    <message>
+        <source>Search: student, movement, date, state</source>
+        <translation>Suche: Name, Bewegung, Tag, Stand</translation>
+    </message>
+    <message>
+        <source>No clips yet.
+
+Drop a clip here, or choose a file on the right. Bevel finds the body on every frame,
+measures it and holds it against the movement; then the clip waits here for your review.</source>
+        <translation>Noch keine Aufnahmen.
+
+Eine Aufnahme hierher ziehen oder rechts eine Datei wählen. Bevel findet den Körper auf jedem Bild,
+misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die Durchsicht.</translation>
+    </message>
+    <message>
+        <source>Take in a clip …</source>
+        <translation>Aufnahme hereinnehmen …</translation>
+    </message>
+    <message>
+        <source>Back up the library …</source>
+        <translation>Bibliothek sichern …</translation>
+    </message>
+    <message>
+        <source>Everything in one file: people, clips, points, decisions, letters</source>
+        <translation>Alles in einer Datei: Menschen, Aufnahmen, Punkte, Entscheidungen, Briefe</translation>
+    </message>
+    <message>
+        <source>Restore a backup …</source>
+        <translation>Sicherung zurückholen …</translation>
+    </message>
+    <message>
+        <source>Change student, movement or view …</source>
+        <translation>Übende, Bewegung oder Ansicht ändern …</translation>
+    </message>
+    <message>
+        <source>Delete this clip …</source>
+        <translation>Diese Aufnahme löschen …</translation>
+    </message>
+    <message>
+        <source>Erase this student …</source>
+        <translation>Diese Übende auslöschen …</translation>
+    </message>
+    <message>
+        <source>Everything about this person: clips, points, decisions, agreements and letters</source>
+        <translation>Alles über diesen Menschen: Aufnahmen, Punkte, Entscheidungen, Vereinbarungen und Briefe</translation>
+    </message>
+    <message>
+        <source>The body is being looked for in this clip. Stop that first.</source>
+        <translation>In dieser Aufnahme wird gerade der Körper gesucht. Das zuerst anhalten.</translation>
+    </message>
+    <message>
+        <source>Stop it</source>
+        <translation>Anhalten</translation>
+    </message>
+    <message>
+        <source>Delete this clip?</source>
+        <translation>Diese Aufnahme löschen?</translation>
+    </message>
+    <message>
+        <source>The clip of %1, its points and what was decided about it are deleted. Letters that were sent stay.</source>
+        <translation>Die Aufnahme von %1, ihre Punkte und was dazu entschieden wurde, werden gelöscht. Gesendete Briefe bleiben.</translation>
+    </message>
+    <message>
+        <source>Delete</source>
+        <translation>Löschen</translation>
+    </message>
+    <message>
+        <source>Deleting …</source>
+        <translation>Wird gelöscht …</translation>
+    </message>
+    <message>
+        <source>Deleted.</source>
+        <translation>Gelöscht.</translation>
+    </message>
+    <message>
+        <source>A body is being looked for. Stop that first.</source>
+        <translation>Gerade wird ein Körper gesucht. Das zuerst anhalten.</translation>
+    </message>
+    <message>
+        <source>Erase %1?</source>
+        <translation>%1 auslöschen?</translation>
+    </message>
+    <message>
+        <source>All clips, points, decisions, agreements and letters of %1 are erased and overwritten. This cannot be undone.</source>
+        <translation>Alle Aufnahmen, Punkte, Entscheidungen, Vereinbarungen und Briefe von %1 werden ausgelöscht und überschrieben. Das lässt sich nicht zurücknehmen.</translation>
+    </message>
+    <message>
+        <source>Erase</source>
+        <translation>Auslöschen</translation>
+    </message>
+    <message>
+        <source>Erasing …</source>
+        <translation>Wird ausgelöscht …</translation>
+    </message>
+    <message>
+        <source>%1 is erased: %2 clips, %3 letters.</source>
+        <translation>%1 ist ausgelöscht: %2 Aufnahmen, %3 Briefe.</translation>
+    </message>
+    <message>
+        <source>These backups still hold them; delete them or make new ones: %1</source>
+        <translation>Diese Sicherungen enthalten sie noch; löschen oder neue machen: %1</translation>
+    </message>
+    <message>
+        <source>Back up the library</source>
+        <translation>Bibliothek sichern</translation>
+    </message>
+    <message>
+        <source>Backups (*.tar)</source>
+        <translation>Sicherungen (*.tar)</translation>
+    </message>
+    <message>
+        <source>Backing up …</source>
+        <translation>Wird gesichert …</translation>
+    </message>
+    <message>
+        <source>Backed up: %1</source>
+        <translation>Gesichert: %1</translation>
+    </message>
+    <message>
+        <source>Choose a backup</source>
+        <translation>Eine Sicherung wählen</translation>
+    </message>
+    <message>
+        <source>Into which empty folder?</source>
+        <translation>In welchen leeren Ordner?</translation>
+    </message>
+    <message>
+        <source>Restoring …</source>
+        <translation>Wird zurückgeholt …</translation>
+    </message>
+    <message>
+        <source>Restored. Open it with: bevel %1</source>
+        <translation>Zurückgeholt. Öffnen mit: bevel %1</translation>
+    </message>
+    <message>
+        <source>Body found on %1 % of the frames</source>
+        <translation>Körper auf %1 % der Bilder gefunden</translation>
+    </message>
+    <message>
+        <source>%1 frames/s</source>
+        <translation>%1 Bilder/s</translation>
+    </message>
+    <message>
+        <source>true vertical seen in the room</source>
+        <translation>wahre Senkrechte im Raum gesehen</translation>
+    </message>
+    <message>
+        <source>no upright edges seen: the camera is taken as level, and its error is larger</source>
+        <translation>keine senkrechten Kanten gesehen: die Kamera gilt als waagrecht, ihr Fehler ist größer</translation>
+    </message>
+    <message>
+        <source>quiet standing found</source>
+        <translation>ruhiges Stehen gefunden</translation>
+    </message>
+    <message>
+        <source>no quiet standing: figures that need it are left out</source>
+        <translation>kein ruhiges Stehen: Werte, die es brauchen, entfallen</translation>
+    </message>
+    <message>
+        <source>The body is being looked for on every frame.</source>
+        <translation>Der Körper wird auf jedem Bild gesucht.</translation>
+    </message>
+    <message>
+        <source>Waiting for its turn: the body has not been looked for yet.</source>
+        <translation>Wartet: der Körper wurde noch nicht gesucht.</translation>
+    </message>
+    <message>
+        <source>Try again</source>
+        <translation>Noch einmal</translation>
+    </message>
+    <message>
+        <source>finding the body …</source>
+        <translation>Körper wird gesucht …</translation>
+    </message>
+    <message>
+        <source>waiting for its turn</source>
+        <translation>wartet</translation>
+    </message>
+    <message>
+        <source>to be reviewed</source>
+        <translation>durchzusehen</translation>
+    </message>
+    <message>
+        <source>reviewed</source>
+        <translation>durchgesehen</translation>
+    </message>
+    <message>
+        <source>stopped</source>
+        <translation>angehalten</translation>
+    </message>
+    <message>
+        <source>cannot be judged</source>
+        <translation>nicht zu beurteilen</translation>
+    </message>
+    <message>
+        <source>as the clip shows</source>
+        <translation>wie es die Aufnahme zeigt</translation>
+    </message>
+    <message>
+        <source>d MMM yyyy</source>
+        <comment>a day, as QDate writes it</comment>
+        <translation>d. MMM yyyy</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::ClipForm</name>
+    <message>
+        <source>the facts of a clip</source>
+        <translation>die Angaben zu einer Aufnahme</translation>
+    </message>
+    <message>
+        <source>Take in a clip</source>
+        <translation>Eine Aufnahme hereinnehmen</translation>
+    </message>
+    <message>
+        <source>No file chosen yet.</source>
+        <translation>Noch keine Datei gewählt.</translation>
+    </message>
+    <message>
+        <source>Choose a file …</source>
+        <translation>Datei wählen …</translation>
+    </message>
+    <message>
+        <source>Student</source>
+        <translation>Übende</translation>
+    </message>
+    <message>
+        <source>Choose a student, or type a new name</source>
+        <translation>Jemanden wählen oder einen neuen Namen schreiben</translation>
+    </message>
+    <message>
+        <source>Whose practice is it?</source>
+        <translation>Wer übt hier?</translation>
+    </message>
+    <message>
+        <source>Height</source>
+        <translation>Größe</translation>
+    </message>
+    <message>
+        <source> in</source>
+        <translation> in</translation>
+    </message>
+    <message>
+        <source> cm</source>
+        <translation> cm</translation>
+    </message>
+    <message>
+        <source>The student&apos;s own height gives the scale of the picture</source>
+        <translation>Die Körpergröße gibt dem Bild seinen Maßstab</translation>
+    </message>
+    <message>
+        <source>Movement</source>
+        <translation>Bewegung</translation>
+    </message>
+    <message>
+        <source>Filmed from</source>
+        <translation>Gefilmt von</translation>
+    </message>
+    <message>
+        <source>told from the clip</source>
+        <translation>aus der Aufnahme ersehen</translation>
+    </message>
+    <message>
+        <source>the front</source>
+        <translation>vorn</translation>
+    </message>
+    <message>
+        <source>the back</source>
+        <translation>hinten</translation>
+    </message>
+    <message>
+        <source>the student&apos;s left</source>
+        <translation>der linken Seite</translation>
+    </message>
+    <message>
+        <source>the student&apos;s right</source>
+        <translation>der rechten Seite</translation>
+    </message>
+    <message>
+        <source>School</source>
+        <translation>Schule</translation>
+    </message>
+    <message>
+        <source>the movement&apos;s own bands</source>
+        <translation>die Bereiche der Bewegung</translation>
+    </message>
+    <message>
+        <source>The picture is mirrored</source>
+        <translation>Das Bild ist gespiegelt</translation>
+    </message>
+    <message>
+        <source>A front camera often shows left and right swapped; it is undone before anything is measured</source>
+        <translation>Eine Frontkamera vertauscht oft links und rechts; das wird vor dem Messen zurückgenommen</translation>
+    </message>
+    <message>
+        <source>Take in and find the body</source>
+        <translation>Hereinnehmen, Körper finden</translation>
+    </message>
+    <message>
+        <source>Leave it as it is</source>
+        <translation>So lassen</translation>
+    </message>
+    <message>
+        <source>Clips stay on this computer.</source>
+        <translation>Aufnahmen bleiben auf diesem Rechner.</translation>
+    </message>
+    <message>
+        <source>The body was found. The review is ready.</source>
+        <translation>Der Körper ist gefunden. Die Durchsicht ist bereit.</translation>
+    </message>
+    <message>
+        <source>Choose clips</source>
+        <translation>Aufnahmen wählen</translation>
+    </message>
+    <message>
+        <source>Clips (%1);;All files (*)</source>
+        <translation>Aufnahmen (%1);;Alle Dateien (*)</translation>
+    </message>
+    <message>
+        <source>No clip in it: Bevel reads MP4, MOV, WebM, MKV, AVI and M4V.</source>
+        <translation>Keine Aufnahme darin: Bevel liest MP4, MOV, WebM, MKV, AVI und M4V.</translation>
+    </message>
+    <message>
+        <source>Choose another file …</source>
+        <translation>Andere Datei wählen …</translation>
+    </message>
+    <message>
+        <source>Say who it is and which movement, then take it in.</source>
+        <translation>Sagen, wer es ist und welche Bewegung, dann hereinnehmen.</translation>
+    </message>
+    <message numerus="yes">
+        <source>%1 (%n more after it)</source>
+        <translation>
+            <numerusform>%1 (danach noch %n)</numerusform>
+            <numerusform>%1 (danach noch %n)</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Skip this one</source>
+        <translation>Diese überspringen</translation>
+    </message>
+    <message>
+        <source>Changing the clip of %1</source>
+        <translation>Die Aufnahme von %1 wird geändert</translation>
+    </message>
+    <message>
+        <source>Save and judge again</source>
+        <translation>Speichern, neu beurteilen</translation>
+    </message>
+    <message>
+        <source>Say whose practice it is.</source>
+        <translation>Bitte sagen, wer übt.</translation>
+    </message>
+    <message>
+        <source>Copying the clip …</source>
+        <translation>Die Aufnahme wird kopiert …</translation>
+    </message>
+    <message>
+        <source>Taken in.</source>
+        <translation>Hereingenommen.</translation>
+    </message>
+    <message>
+        <source>This very clip was taken in on %1. Press once more to take it in again.</source>
+        <translation>Genau diese Aufnahme kam am %1 herein. Noch einmal drücken nimmt sie wieder herein.</translation>
+    </message>
+    <message>
+        <source>Open that one</source>
+        <translation>Jene öffnen</translation>
+    </message>
+    <message>
+        <source>Judging again …</source>
+        <translation>Wird neu beurteilt …</translation>
+    </message>
+    <message>
+        <source>Try again</source>
+        <translation>Noch einmal</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::ColumnView</name>
+    <message>
+        <source>From the ground up</source>
+        <translation>Vom Boden aufwärts</translation>
+    </message>
+    <message>
+        <source>Feet at the bottom, breath and tempo on top; keys 1 to 8 count from the ground</source>
+        <translation>Füße unten, Atem und Tempo oben; die Tasten 1 bis 8 zählen vom Boden</translation>
+    </message>
+    <message>
+        <source>no check</source>
+        <translation>keine Prüfung</translation>
+    </message>
+    <message>
+        <source>%1: %2 in this repetition</source>
+        <translation>%1: %2 in dieser Wiederholung</translation>
+    </message>
+    <message>
+        <source>%1: this movement has no check here</source>
+        <translation>%1: diese Bewegung hat hier keine Prüfung</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::FiguresTable</name>
+    <message>
+        <source>Figures at this frame</source>
+        <translation>Werte auf diesem Bild</translation>
+    </message>
+    <message>
+        <source>At this frame</source>
+        <translation>Auf diesem Bild</translation>
+    </message>
+    <message>
+        <source>Student</source>
+        <translation>Übende</translation>
+    </message>
+    <message>
+        <source>Ref.</source>
+        <translation>Ref.</translation>
+    </message>
+    <message>
+        <source>Off</source>
+        <translation>Abw.</translation>
+    </message>
+    <message>
+        <source>Band</source>
+        <translation>Bereich</translation>
+    </message>
+    <message>
+        <source>%1, %2</source>
+        <translation>%1, %2</translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <translation>%1: %2</translation>
+    </message>
+    <message>
+        <source>%1: how long it took, against the reference</source>
+        <translation>%1: wie lange es dauerte, gegen die Referenz</translation>
+    </message>
+    <message>
+        <source>Repetition, %1</source>
+        <translation>Wiederholung, %1</translation>
+    </message>
+    <message>
+        <source>Repetition</source>
+        <translation>Wiederholung</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::FindingQueue</name>
+    <message>
+        <source>%1, %2</source>
+        <translation>%1, %2</translation>
+    </message>
+    <message>
+        <source>%1 frames/s · %2 s left</source>
+        <translation>%1 Bilder/s · noch %2 s</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::FindingsColumn</name>
+    <message>
+        <source>Findings</source>
+        <translation>Befunde</translation>
+    </message>
+    <message>
+        <source>Which findings</source>
+        <translation>Welche Befunde</translation>
+    </message>
+    <message>
+        <source>What matters, from the ground up</source>
+        <translation>Was zählt, vom Boden aufwärts</translation>
+    </message>
+    <message>
+        <source>Everything about the chosen part</source>
+        <translation>Alles zum gewählten Teil</translation>
+    </message>
+    <message>
+        <source>Go to %1</source>
+        <translation>Gehe zu %1</translation>
+    </message>
+    <message>
+        <source>%1 (%2). Rule %3. Click to go to the moment.</source>
+        <translation>%1 (%2). Regel %3. Klick führt zum Augenblick.</translation>
+    </message>
+    <message>
+        <source>%1, band %2</source>
+        <translation>%1, Bereich %2</translation>
+    </message>
+    <message>
+        <source>for certain, but seldom: a note, not a correction</source>
+        <translation>sicher, aber selten: ein Vermerk, keine Korrektur</translation>
+    </message>
+    <message>
+        <source>outside the usual band, inside the one agreed with this student</source>
+        <translation>außerhalb des üblichen Bereichs, im vereinbarten</translation>
+    </message>
+    <message>
+        <source>band widened to what this clip can tell</source>
+        <translation>Bereich auf das geweitet, was diese Aufnahme zeigen kann</translation>
+    </message>
+    <message>
+        <source>Why</source>
+        <translation>Warum</translation>
+    </message>
+    <message>
+        <source>Why: %1</source>
+        <translation>Warum: %1</translation>
+    </message>
+    <message>
+        <source>What this rests on: moments, band and whose it is, parts of the error, what it may cause</source>
+        <translation>Worauf es ruht: Augenblicke, Bereich und von wem, Teile des Fehlers, mögliche Folgen</translation>
+    </message>
+    <message>
+        <source>may be the cause of a remark higher up</source>
+        <translation>vielleicht Ursache einer Anmerkung weiter oben</translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <translation>%1: %2</translation>
+    </message>
+    <message>
+        <source>Keep</source>
+        <translation>Behalten</translation>
+    </message>
+    <message>
+        <source>Set aside</source>
+        <translation>Weg</translation>
+    </message>
+    <message>
+        <source>Reword</source>
+        <translation>Anders</translation>
+    </message>
+    <message>
+        <source>In your own words</source>
+        <translation>In eigenen Worten</translation>
+    </message>
+    <message>
+        <source>What should the student do?</source>
+        <translation>Was soll getan werden?</translation>
+    </message>
+    <message>
+        <source>Agree on another band …</source>
+        <translation>Anderen Bereich vereinbaren …</translation>
+    </message>
+    <message>
+        <source>Notes: at the edge, seldom, or agreed</source>
+        <translation>Vermerke: Rand, selten, vereinbart</translation>
+    </message>
+    <message>
+        <source>Open a clip from Arrivals to see its findings.</source>
+        <translation>Eine Aufnahme aus dem Eingang öffnen, um ihre Befunde zu sehen.</translation>
+    </message>
+    <message>
+        <source>Nothing outside its band in this clip. Choose a part on the left to see what was held against which band.</source>
+        <translation>In dieser Aufnahme liegt nichts außerhalb. Links einen Teil wählen, um zu sehen, was an welchen Bereich gehalten wurde.</translation>
+    </message>
+    <message>
+        <source>The movement has no check for this part.</source>
+        <translation>Die Bewegung hat für diesen Teil keine Prüfung.</translation>
+    </message>
+    <message>
+        <source>Agreed</source>
+        <translation>Vereinbart</translation>
+    </message>
+    <message>
+        <source>Change …</source>
+        <translation>Ändern …</translation>
+    </message>
+    <message>
+        <source>Change: %1</source>
+        <translation>Ändern: %1</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::FloorView</name>
+    <message>
+        <source>Floor plan</source>
+        <translation>Grundriss</translation>
+    </message>
+    <message>
+        <source>flat on the floor</source>
+        <translation>flach auf dem Boden</translation>
+    </message>
+    <message>
+        <source>on the heel</source>
+        <translation>auf der Ferse</translation>
+    </message>
+    <message>
+        <source>on the toes</source>
+        <translation>auf den Zehen</translation>
+    </message>
+    <message>
+        <source>off the floor</source>
+        <translation>in der Luft</translation>
+    </message>
+    <message>
+        <source>%1 foot</source>
+        <translation>Fuß %1</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::HelpWindow</name>
+    <message>
+        <source>Measures, rules and marks</source>
+        <translation>Maße, Regeln und Zeichen</translation>
+    </message>
+    <message>
+        <source>Search</source>
+        <translation>Suche</translation>
+    </message>
+    <message>
+        <source>Search: knee, weight, breath …</source>
+        <translation>Suche: Knie, Gewicht, Atem …</translation>
+    </message>
+    <message>
+        <source>Topics</source>
+        <translation>Themen</translation>
+    </message>
+    <message>
+        <source>Page</source>
+        <translation>Seite</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::Jobs</name>
+    <message>
+        <source>Copying the clip: %1</source>
+        <translation>Aufnahme wird kopiert: %1</translation>
+    </message>
+    <message>
+        <source>Finding the body: %1</source>
+        <translation>Körper wird gesucht: %1</translation>
+    </message>
+    <message>
+        <source>Keeping the library: %1</source>
+        <translation>Bibliothek: %1</translation>
+    </message>
+    <message>
+        <source>Writing: %1</source>
+        <translation>Wird geschrieben: %1</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::JobsBar</name>
+    <message>
+        <source>Progress</source>
+        <translation>Fortschritt</translation>
+    </message>
+    <message>
+        <source>Stop</source>
+        <translation>Anhalten</translation>
+    </message>
+    <message numerus="yes">
+        <source>%1 (and %n more)</source>
+        <translation>
+            <numerusform>%1 (und %n weitere)</numerusform>
+            <numerusform>%1 (und %n weitere)</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::LetterPage</name>
+    <message>
+        <source>Letter</source>
+        <translation>Brief</translation>
+    </message>
+    <message>
+        <source>What went well</source>
+        <translation>Was gut ging</translation>
+    </message>
+    <message>
+        <source>Corrections, at most three</source>
+        <translation>Korrekturen, höchstens drei</translation>
+    </message>
+    <message>
+        <source>Opening words</source>
+        <translation>Worte zum Anfang</translation>
+    </message>
+    <message>
+        <source>Closing words</source>
+        <translation>Worte zum Schluss</translation>
+    </message>
+    <message>
+        <source>Signed by</source>
+        <translation>Unterschrift</translation>
+    </message>
+    <message>
+        <source>Your name</source>
+        <translation>Eigener Name</translation>
+    </message>
+    <message>
+        <source>Place</source>
+        <translation>Ort</translation>
+    </message>
+    <message>
+        <source>Your school or hall</source>
+        <translation>Eigene Schule oder Halle</translation>
+    </message>
+    <message>
+        <source>Hide who it is: name, face, surroundings</source>
+        <translation>Name, Gesicht und Raum verbergen</translation>
+    </message>
+    <message>
+        <source>Save as PDF …</source>
+        <translation>Als PDF speichern …</translation>
+    </message>
+    <message>
+        <source>HTML …</source>
+        <translation>HTML …</translation>
+    </message>
+    <message>
+        <source>Save as one HTML file with its pictures inside</source>
+        <translation>Als eine HTML-Datei mit ihren Bildern speichern</translation>
+    </message>
+    <message>
+        <source>Print …</source>
+        <translation>Drucken …</translation>
+    </message>
+    <message>
+        <source>Slow motion …</source>
+        <translation>Zeitlupe …</translation>
+    </message>
+    <message>
+        <source>Save the moment of the chosen correction as a clip three times as slow</source>
+        <translation>Den Augenblick der gewählten Korrektur dreimal so langsam als Film speichern</translation>
+    </message>
+    <message>
+        <source>Sent before …</source>
+        <translation>Früher gesendet …</translation>
+    </message>
+    <message>
+        <source>and the day</source>
+        <translation>und den Tag</translation>
+    </message>
+    <message>
+        <source>Opening</source>
+        <translation>Anfang</translation>
+    </message>
+    <message>
+        <source>Closing</source>
+        <translation>Schluss</translation>
+    </message>
+    <message>
+        <source>Signed</source>
+        <translation>Unterschrift</translation>
+    </message>
+    <message>
+        <source>Open a review and keep what should be said; the letter appears here.</source>
+        <translation>Eine Durchsicht öffnen und behalten, was gesagt werden soll; hier erscheint der Brief.</translation>
+    </message>
+    <message>
+        <source>Page preview</source>
+        <translation>Seitenansicht</translation>
+    </message>
+    <message>
+        <source>No letter yet</source>
+        <translation>Noch kein Brief</translation>
+    </message>
+    <message>
+        <source>Open a review and keep what should be said; the letter is written here.</source>
+        <translation>Eine Durchsicht öffnen und behalten, was gesagt werden soll; hier entsteht der Brief.</translation>
+    </message>
+    <message>
+        <source>Go to Review</source>
+        <translation>Zur Durchsicht</translation>
+    </message>
+    <message>
+        <source>The clip&apos;s file is not where it was: point to it in the review</source>
+        <translation>Die Datei der Aufnahme ist nicht mehr dort: in der Durchsicht auf sie zeigen</translation>
+    </message>
+    <message>
+        <source>Opening …</source>
+        <translation>Wird geöffnet …</translation>
+    </message>
+    <message>
+        <source>Letter to %1</source>
+        <translation>Brief an %1</translation>
+    </message>
+    <message>
+        <source>nothing chosen</source>
+        <translation>nichts gewählt</translation>
+    </message>
+    <message>
+        <source>Dear %1, thank you for your clip.</source>
+        <translation>Hallo %1, danke für deine Aufnahme.</translation>
+    </message>
+    <message>
+        <source>Take one of these at a time. Warm wishes,</source>
+        <translation>Nimm dir eines nach dem anderen vor. Herzlich,</translation>
+    </message>
+    <message>
+        <source>Composing the page …</source>
+        <translation>Die Seite wird gesetzt …</translation>
+    </message>
+    <message>
+        <source>Nothing is kept yet: keep findings in the review first.</source>
+        <translation>Noch nichts behalten: zuerst in der Durchsicht Befunde behalten.</translation>
+    </message>
+    <message>
+        <source>a choice for the letter</source>
+        <translation>eine Wahl für den Brief</translation>
+    </message>
+    <message>
+        <source>%1 of at most 3 chosen</source>
+        <translation>%1 von höchstens 3 gewählt</translation>
+    </message>
+    <message>
+        <source>Save the letter</source>
+        <translation>Den Brief speichern</translation>
+    </message>
+    <message>
+        <source>PDF (*.pdf)</source>
+        <translation>PDF (*.pdf)</translation>
+    </message>
+    <message>
+        <source>HTML (*.html)</source>
+        <translation>HTML (*.html)</translation>
+    </message>
+    <message>
+        <source>Saved: %1</source>
+        <translation>Gespeichert: %1</translation>
+    </message>
+    <message>
+        <source>Save elsewhere …</source>
+        <translation>Anderswo speichern …</translation>
+    </message>
+    <message>
+        <source>Change the words</source>
+        <translation>Die Worte ändern</translation>
+    </message>
+    <message>
+        <source>Writing the letter …</source>
+        <translation>Der Brief wird geschrieben …</translation>
+    </message>
+    <message>
+        <source>Save in slow motion</source>
+        <translation>In Zeitlupe speichern</translation>
+    </message>
+    <message>
+        <source>MP4 (*.mp4)</source>
+        <translation>MP4 (*.mp4)</translation>
+    </message>
+    <message>
+        <source>Making the clip …</source>
+        <translation>Der Film wird gemacht …</translation>
+    </message>
+    <message>
+        <source>Try again</source>
+        <translation>Noch einmal</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::MainWindow</name>
+    <message>
+        <source>Bevel</source>
+        <translation>Bevel</translation>
+    </message>
+    <message>
+        <source>%1 (Ctrl+%2)</source>
+        <translation>%1 (Strg+%2)</translation>
+    </message>
+    <message>
+        <source>Undo</source>
+        <translation>Rückgängig</translation>
+    </message>
+    <message>
+        <source>Redo</source>
+        <translation>Wiederholen</translation>
+    </message>
+    <message>
+        <source>Quit</source>
+        <translation>Beenden</translation>
+    </message>
+    <message>
+        <source>Settings …</source>
+        <translation>Einstellungen …</translation>
+    </message>
+    <message>
+        <source>Colours of the system</source>
+        <translation>Farben des Systems</translation>
+    </message>
+    <message>
+        <source>Light</source>
+        <translation>Hell</translation>
+    </message>
+    <message>
+        <source>Dark</source>
+        <translation>Dunkel</translation>
+    </message>
+    <message>
+        <source>Measures, rules and marks</source>
+        <translation>Maße, Regeln und Zeichen</translation>
+    </message>
+    <message>
+        <source>Keys</source>
+        <translation>Tasten</translation>
+    </message>
+    <message>
+        <source>About Bevel</source>
+        <translation>Über Bevel</translation>
+    </message>
+    <message>
+        <source>&lt;b&gt;Bevel %1&lt;/b&gt;&lt;p&gt;Measures practice of tai chi and qigong and holds it against the movement.&lt;/p&gt;&lt;p&gt;GPL-3.0-or-later. Built on Qt, Eigen, FFmpeg, SQLite, XNNPACK, QPDF, libarchive, Nettle and Open Sans; the body is found with networks under the Apache License 2.0.&lt;/p&gt;&lt;p&gt;Everything stays on this computer. %2&lt;/p&gt;</source>
+        <translation>&lt;b&gt;Bevel %1&lt;/b&gt;&lt;p&gt;Misst das Üben von Taiji und Qigong und hält es an die Bewegung.&lt;/p&gt;&lt;p&gt;GPL-3.0-or-later. Gebaut auf Qt, Eigen, FFmpeg, SQLite, XNNPACK, QPDF, libarchive, Nettle und Open Sans; der Körper wird mit Netzen unter der Apache License 2.0 gefunden.&lt;/p&gt;&lt;p&gt;Alles bleibt auf diesem Rechner. %2&lt;/p&gt;</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::Notice</name>
+    <message>
+        <source>Way out</source>
+        <translation>Ausweg</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::PictureView</name>
+    <message>
+        <source>Reference figure at the same moment</source>
+        <translation>Referenzfigur im selben Augenblick</translation>
+    </message>
+    <message>
+        <source>The student&apos;s frame</source>
+        <translation>Das Bild der Übenden</translation>
+    </message>
+    <message>
+        <source>Reference</source>
+        <translation>Referenz</translation>
+    </message>
+    <message>
+        <source>in time with the student</source>
+        <translation>gleichauf</translation>
+    </message>
+    <message>
+        <source>student %1 s behind</source>
+        <translation>%1 s hinterher</translation>
+    </message>
+    <message>
+        <source>student %1 s ahead</source>
+        <translation>%1 s voraus</translation>
+    </message>
+    <message>
+        <source>between repetitions</source>
+        <translation>zwischen Wiederholungen</translation>
+    </message>
+    <message>
+        <source>No review is open</source>
+        <translation>Keine Durchsicht ist offen</translation>
+    </message>
+    <message>
+        <source>breath %1</source>
+        <translation>Atem %1</translation>
+    </message>
+    <message>
+        <source>body not found here</source>
+        <translation>Körper hier nicht gefunden</translation>
+    </message>
+    <message>
+        <source>mirrored</source>
+        <translation>gespiegelt</translation>
+    </message>
+    <message>
+        <source>This frame cannot be shown.</source>
+        <translation>Dieses Bild kann nicht gezeigt werden.</translation>
+    </message>
+    <message>
+        <source>The picture is being made …</source>
+        <translation>Das Bild entsteht …</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::ReviewPage</name>
+    <message>
+        <source>Review</source>
+        <translation>Durchsicht</translation>
+    </message>
+    <message>
+        <source>Write the letter</source>
+        <translation>Brief schreiben</translation>
+    </message>
+    <message>
+        <source>Play</source>
+        <translation>Spielen</translation>
+    </message>
+    <message>
+        <source>Play or pause (space)</source>
+        <translation>Spielen oder anhalten (Leertaste)</translation>
+    </message>
+    <message>
+        <source>Speed</source>
+        <translation>Tempo</translation>
+    </message>
+    <message>
+        <source>%1×</source>
+        <translation>%1×</translation>
+    </message>
+    <message>
+        <source>Mirror</source>
+        <translation>Spiegel</translation>
+    </message>
+    <message>
+        <source>Show both pictures mirrored (M); the display only</source>
+        <translation>Beide Bilder gespiegelt zeigen (M); nur die Anzeige</translation>
+    </message>
+    <message>
+        <source>By movement</source>
+        <translation>Nach Bewegung</translation>
+    </message>
+    <message>
+        <source>Read the time axis by the movement instead of the clock (T)</source>
+        <translation>Die Zeitachse nach der Bewegung statt nach der Uhr lesen (T)</translation>
+    </message>
+    <message>
+        <source>One repetition</source>
+        <translation>Eine Wiederh.</translation>
+    </message>
+    <message>
+        <source>Only the repetition at the cursor on the time axis (Z)</source>
+        <translation>Nur die Wiederholung am Zeiger auf der Zeitachse (Z)</translation>
+    </message>
+    <message>
+        <source>« Rep</source>
+        <translation>« Wdh.</translation>
+    </message>
+    <message>
+        <source>«</source>
+        <translation>«</translation>
+    </message>
+    <message>
+        <source>Repetition back (Page Up)</source>
+        <translation>Wiederholung zurück (Bild auf)</translation>
+    </message>
+    <message>
+        <source>‹ Phase</source>
+        <translation>‹ Phase</translation>
+    </message>
+    <message>
+        <source>‹</source>
+        <translation>‹</translation>
+    </message>
+    <message>
+        <source>Phase back (Ctrl+Left)</source>
+        <translation>Phase zurück (Strg+Links)</translation>
+    </message>
+    <message>
+        <source>− 1</source>
+        <translation>− 1</translation>
+    </message>
+    <message>
+        <source>−</source>
+        <translation>−</translation>
+    </message>
+    <message>
+        <source>Frame back (Left)</source>
+        <translation>Bild zurück (Links)</translation>
+    </message>
+    <message>
+        <source>+ 1</source>
+        <translation>+ 1</translation>
+    </message>
+    <message>
+        <source>+</source>
+        <translation>+</translation>
+    </message>
+    <message>
+        <source>Frame on (Right)</source>
+        <translation>Bild vor (Rechts)</translation>
+    </message>
+    <message>
+        <source>Phase ›</source>
+        <translation>Phase ›</translation>
+    </message>
+    <message>
+        <source>›</source>
+        <translation>›</translation>
+    </message>
+    <message>
+        <source>Phase on (Ctrl+Right)</source>
+        <translation>Phase vor (Strg+Rechts)</translation>
+    </message>
+    <message>
+        <source>Rep »</source>
+        <translation>Wdh. »</translation>
+    </message>
+    <message>
+        <source>»</source>
+        <translation>»</translation>
+    </message>
+    <message>
+        <source>Repetition on (Page Down)</source>
+        <translation>Wiederholung vor (Bild ab)</translation>
+    </message>
+    <message>
+        <source>No review is open</source>
+        <translation>Keine Durchsicht ist offen</translation>
+    </message>
+    <message>
+        <source>Choose a clip in Arrivals and open its review: what was found stands here, from the ground up.</source>
+        <translation>Im Eingang eine Aufnahme wählen und ihre Durchsicht öffnen: hier steht, was gefunden wurde, vom Boden aufwärts.</translation>
+    </message>
+    <message>
+        <source>Go to Arrivals</source>
+        <translation>Zum Eingang</translation>
+    </message>
+    <message>
+        <source>Opening …</source>
+        <translation>Wird geöffnet …</translation>
+    </message>
+    <message>
+        <source>%1 · %2</source>
+        <translation>%1 · %2</translation>
+    </message>
+    <message>
+        <source>%1, %2</source>
+        <translation>%1, %2</translation>
+    </message>
+    <message>
+        <source>The clip&apos;s file is not where it was. Points and findings are here all the same.</source>
+        <translation>Die Datei der Aufnahme ist nicht mehr dort. Punkte und Befunde sind trotzdem da.</translation>
+    </message>
+    <message>
+        <source>Point to it …</source>
+        <translation>Auf sie zeigen …</translation>
+    </message>
+    <message>
+        <source> · the body shows its other side than was declared: is the picture mirrored?</source>
+        <translation> · der Körper zeigt die andere Seite als angegeben: ist das Bild gespiegelt?</translation>
+    </message>
+    <message>
+        <source>Pause</source>
+        <translation>Pause</translation>
+    </message>
+    <message>
+        <source>Mirror both pictures</source>
+        <translation>Beide Bilder spiegeln</translation>
+    </message>
+    <message>
+        <source>Read the time axis by the movement</source>
+        <translation>Die Zeitachse nach der Bewegung lesen</translation>
+    </message>
+    <message>
+        <source>Only the repetition at the cursor</source>
+        <translation>Nur die Wiederholung am Zeiger</translation>
+    </message>
+    <message>
+        <source>Play or pause</source>
+        <translation>Spielen oder anhalten</translation>
+    </message>
+    <message>
+        <source>Frame back</source>
+        <translation>Bild zurück</translation>
+    </message>
+    <message>
+        <source>Frame on</source>
+        <translation>Bild vor</translation>
+    </message>
+    <message>
+        <source>Phase back</source>
+        <translation>Phase zurück</translation>
+    </message>
+    <message>
+        <source>Phase on</source>
+        <translation>Phase vor</translation>
+    </message>
+    <message>
+        <source>Repetition back</source>
+        <translation>Wiederholung zurück</translation>
+    </message>
+    <message>
+        <source>Repetition on</source>
+        <translation>Wiederholung vor</translation>
+    </message>
+    <message>
+        <source>To the start</source>
+        <translation>Zum Anfang</translation>
+    </message>
+    <message>
+        <source>To the end</source>
+        <translation>Zum Ende</translation>
+    </message>
+    <message>
+        <source>Point to the clip&apos;s file …</source>
+        <translation>Auf die Datei der Aufnahme zeigen …</translation>
+    </message>
+    <message>
+        <source>For a clip whose file was moved or lost</source>
+        <translation>Für eine Aufnahme, deren Datei verschoben oder verloren ist</translation>
+    </message>
+    <message>
+        <source>Where is this clip?</source>
+        <translation>Wo ist diese Aufnahme?</translation>
+    </message>
+    <message>
+        <source>Choose another file …</source>
+        <translation>Andere Datei wählen …</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::SentDialog</name>
+    <message>
+        <source>Sent to %1</source>
+        <translation>An %1 gesendet</translation>
+    </message>
+    <message>
+        <source>Letters that were sent</source>
+        <translation>Gesendete Briefe</translation>
+    </message>
+    <message>
+        <source>When</source>
+        <translation>Wann</translation>
+    </message>
+    <message>
+        <source>As</source>
+        <translation>Als</translation>
+    </message>
+    <message>
+        <source>File</source>
+        <translation>Datei</translation>
+    </message>
+    <message>
+        <source>What was asked</source>
+        <translation>Was erbeten war</translation>
+    </message>
+    <message>
+        <source>Nothing was sent yet.</source>
+        <translation>Noch nichts gesendet.</translation>
+    </message>
+    <message>
+        <source>Open as it was</source>
+        <translation>Öffnen, wie es war</translation>
+    </message>
+    <message>
+        <source>PDF</source>
+        <translation>PDF</translation>
+    </message>
+    <message>
+        <source>HTML</source>
+        <translation>HTML</translation>
+    </message>
+    <message>
+        <source>slow motion</source>
+        <translation>Zeitlupe</translation>
+    </message>
+    <message>
+        <source>print</source>
+        <translation>Druck</translation>
+    </message>
+    <message>
+        <source>%1, hidden</source>
+        <translation>%1, verborgen</translation>
+    </message>
+    <message>
+        <source>Letters are kept as they went out. Of a clip the stretch is kept.</source>
+        <translation>Briefe werden bewahrt, wie sie hinausgingen. Von einem Film wird der Abschnitt bewahrt.</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::SettingsDialog</name>
+    <message>
+        <source>Choose …</source>
+        <translation>Wählen …</translation>
+    </message>
+    <message>
+        <source>Choose a folder: %1</source>
+        <translation>Ordner wählen: %1</translation>
+    </message>
+    <message>
+        <source>Settings</source>
+        <translation>Einstellungen</translation>
+    </message>
+    <message>
+        <source>as the system</source>
+        <translation>wie das System</translation>
+    </message>
+    <message>
+        <source>Language</source>
+        <translation>Sprache</translation>
+    </message>
+    <message>
+        <source>Colours</source>
+        <translation>Farben</translation>
+    </message>
+    <message>
+        <source>light</source>
+        <translation>hell</translation>
+    </message>
+    <message>
+        <source>dark</source>
+        <translation>dunkel</translation>
+    </message>
+    <message>
+        <source>%1 %</source>
+        <translation>%1 %</translation>
+    </message>
+    <message>
+        <source>Size of the text</source>
+        <translation>Schriftgröße</translation>
+    </message>
+    <message>
+        <source>Lengths</source>
+        <translation>Längen</translation>
+    </message>
+    <message>
+        <source>centimetres</source>
+        <translation>Zentimeter</translation>
+    </message>
+    <message>
+        <source>inches</source>
+        <translation>Zoll</translation>
+    </message>
+    <message>
+        <source>Widths of the stance</source>
+        <translation>Breiten des Standes</translation>
+    </message>
+    <message>
+        <source>in shoulder widths (SW)</source>
+        <translation>in Schulterbreiten (SB)</translation>
+    </message>
+    <message>
+        <source>as a length</source>
+        <translation>als Länge</translation>
+    </message>
+    <message>
+        <source>in own fists</source>
+        <translation>in eigenen Fäusten</translation>
+    </message>
+    <message>
+        <source>in own foot lengths</source>
+        <translation>in eigenen Fußlängen</translation>
+    </message>
+    <message>
+        <source>Always of the student&apos;s own body. A fist is taken as a twentieth of the height.</source>
+        <translation>Immer am eigenen Körper der Übenden. Eine Faust gilt als ein Zwanzigstel der Größe.</translation>
+    </message>
+    <message>
+        <source>Finding the body</source>
+        <translation>Den Körper finden</translation>
+    </message>
+    <message>
+        <source>quick, less sure</source>
+        <translation>schnell, weniger sicher</translation>
+    </message>
+    <message>
+        <source>usual</source>
+        <translation>üblich</translation>
+    </message>
+    <message>
+        <source>thorough, takes several times as long</source>
+        <translation>gründlich, dauert mehrmals so lang</translation>
+    </message>
+    <message>
+        <source>New clips are mirrored</source>
+        <translation>Neue Aufnahmen sind gespiegelt</translation>
+    </message>
+    <message>
+        <source>Letters are signed by</source>
+        <translation>Briefe unterschreibt</translation>
+    </message>
+    <message>
+        <source>School or hall</source>
+        <translation>Schule oder Halle</translation>
+    </message>
+    <message>
+        <source>Library</source>
+        <translation>Bibliothek</translation>
+    </message>
+    <message>
+        <source>Folder of the library</source>
+        <translation>Ordner der Bibliothek</translation>
+    </message>
+    <message>
+        <source>the usual folder</source>
+        <translation>der übliche Ordner</translation>
+    </message>
+    <message>
+        <source>Another library is opened at the next start. This one stays where it is.</source>
+        <translation>Eine andere Bibliothek wird beim nächsten Start geöffnet. Diese bleibt, wo sie ist.</translation>
+    </message>
+    <message>
+        <source>Letters and clips go to</source>
+        <translation>Briefe und Filme kommen nach</translation>
+    </message>
+    <message>
+        <source>Folder of what is saved</source>
+        <translation>Ordner für Gespeichertes</translation>
+    </message>
+    <message>
+        <source>where the last one went</source>
+        <translation>wohin das letzte kam</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::ShortcutSheet</name>
+    <message>
+        <source>Keys</source>
+        <translation>Tasten</translation>
+    </message>
+    <message>
+        <source>Search</source>
+        <translation>Suche</translation>
+    </message>
+    <message>
+        <source>What do you want to do?</source>
+        <translation>Was soll geschehen?</translation>
+    </message>
+    <message>
+        <source>What</source>
+        <translation>Was</translation>
+    </message>
+    <message>
+        <source>Menu</source>
+        <translation>Menü</translation>
+    </message>
+    <message>
+        <source> or </source>
+        <translation> oder </translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::TimeView</name>
+    <message>
+        <source>Weight tide and lanes</source>
+        <translation>Gewichtsflut und Bahnen</translation>
+    </message>
+    <message>
+        <source>%1, %2</source>
+        <translation>%1, %2</translation>
+    </message>
+    <message>
+        <source>Weight</source>
+        <translation>Gewicht</translation>
+    </message>
+    <message>
+        <source>share of each foot</source>
+        <translation>Anteil jedes Fußes</translation>
+    </message>
+    <message>
+        <source>share, feet apart lengthwise</source>
+        <translation>Anteil, Füße in Länge auseinander</translation>
+    </message>
+    <message>
+        <source>Phases</source>
+        <translation>Phasen</translation>
+    </message>
+    <message>
+        <source>up: longer than in the reference, down: shorter, as parts of the repetition</source>
+        <translation>oben: länger als in der Referenz, unten: kürzer, als Teile der Wiederholung</translation>
+    </message>
+    <message>
+        <source>no course in time; see the findings</source>
+        <translation>kein Verlauf in der Zeit; siehe Befunde</translation>
+    </message>
+</context>
+<context>
+    <name>data</name>
+    <message>
+        <source>180 degrees minus the angle hip-knee-ankle; 0 is straight, past straight negative</source>
+        <translation>180 Grad minus den Winkel Hüfte-Knie-Knöchel; 0 ist gestreckt, überstreckt negativ</translation>
+    </message>
+    <message>
+        <source>180 degrees minus the angle shoulder-elbow-wrist</source>
+        <translation>180 Grad minus den Winkel Schulter-Ellbogen-Handgelenk</translation>
+    </message>
+    <message>
+        <source>3d</source>
+        <translation>3D</translation>
+    </message>
+    <message>
+        <source>3d, floor plan</source>
+        <translation>3D, Grundriss</translation>
+    </message>
+    <message>
+        <source>3d, floor plan; front, back estimated</source>
+        <translation>3D, Grundriss; von vorn und hinten geschätzt</translation>
+    </message>
+    <message>
+        <source>3d, front and side: own axis</source>
+        <translation>3D, von vorn und der Seite: auf der eigenen Achse</translation>
+    </message>
+    <message>
+        <source>3d, with its ends marked</source>
+        <translation>3D, mit gesetzten Enden</translation>
+    </message>
+    <message>
+        <source>3d; front, back in the picture plane</source>
+        <translation>3D; von vorn und hinten in der Bildebene</translation>
+    </message>
+    <message>
+        <source>3d; left, right up to 50 degrees</source>
+        <translation>3D; von der Seite bis 50 Grad</translation>
+    </message>
+    <message>
+        <source>A foot lands and leaves in the order asked</source>
+        <translation>Ein Fuß setzt auf und löst sich in der verlangten Folge</translation>
+    </message>
+    <message>
+        <source>A foot that comes back lands on its former place</source>
+        <translation>Ein Fuß, der zurückkommt, steht wieder auf seinem Platz</translation>
+    </message>
+    <message>
+        <source>A hold keeps its form</source>
+        <translation>Ein Halten behält seine Form</translation>
+    </message>
+    <message>
+        <source>Arm from trunk</source>
+        <translation>Arm vom Rumpf</translation>
+    </message>
+    <message>
+        <source>As the weight arrives, let the knee look where the toes look; open the hip a little.</source>
+        <translation>Wenn das Gewicht ankommt, lass das Knie dorthin schauen, wohin die Zehen schauen; öffne die Hüfte ein wenig.</translation>
+    </message>
+    <message>
+        <source>As you rise, let the chest stay over the hips; do not lean back.</source>
+        <translation>Beim Steigen bleibt die Brust über den Hüften; lehn dich nicht zurück.</translation>
+    </message>
+    <message>
+        <source>As you sink, let both knees open over the toes, as if holding a large ball between them.</source>
+        <translation>Beim Sinken öffnen sich beide Knie über die Zehen, als hielten sie einen großen Ball.</translation>
+    </message>
+    <message>
+        <source>Bend or turn, one at a time: come up out of the side bend before you turn.</source>
+        <translation>Neigen oder drehen, eins nach dem anderen: komm aus der Seitneigung hoch, bevor du drehst.</translation>
+    </message>
+    <message>
+        <source>Bend the standing knee a little before the other foot leaves.</source>
+        <translation>Beuge das Standknie ein wenig, bevor der andere Fuß geht.</translation>
+    </message>
+    <message>
+        <source>Both feet turn out alike</source>
+        <translation>Beide Füße zeigen gleich weit nach außen</translation>
+    </message>
+    <message>
+        <source>Both feet turn out alike.</source>
+        <translation>Beide Füße zeigen gleich weit nach außen.</translation>
+    </message>
+    <message>
+        <source>Both sides are practised alike often.</source>
+        <translation>Beide Seiten werden gleich oft geübt.</translation>
+    </message>
+    <message>
+        <source>Both sides reach alike.</source>
+        <translation>Beide Seiten reichen gleich weit.</translation>
+    </message>
+    <message>
+        <source>Both sides reach the same</source>
+        <translation>Beide Seiten reichen gleich weit</translation>
+    </message>
+    <message>
+        <source>Both sitting bones carry alike.</source>
+        <translation>Beide Sitzknochen tragen gleich.</translation>
+    </message>
+    <message>
+        <source>Breath against rise and sink</source>
+        <translation>Atem gegen Steigen und Sinken</translation>
+    </message>
+    <message>
+        <source>Breath and movement go together.</source>
+        <translation>Atem und Bewegung gehen zusammen.</translation>
+    </message>
+    <message>
+        <source>Bring the feet a little closer, so that the knees can stay over the toes.</source>
+        <translation>Stell die Füße ein wenig näher zusammen, damit die Knie über den Zehen bleiben können.</translation>
+    </message>
+    <message>
+        <source>Bring the foot back to where it stood; a mark on the floor helps.</source>
+        <translation>Bring den Fuß dorthin zurück, wo er stand; ein Zeichen am Boden hilft.</translation>
+    </message>
+    <message>
+        <source>Carry on a little further until the front leg takes about seven tenths of you.</source>
+        <translation>Geh noch etwas weiter, bis das vordere Bein etwa sieben Zehntel von dir trägt.</translation>
+    </message>
+    <message>
+        <source>Contact</source>
+        <translation>Bodenkontakt</translation>
+    </message>
+    <message>
+        <source>Crown and body centre stay over the base</source>
+        <translation>Scheitel und Körpermitte bleiben über der Standfläche</translation>
+    </message>
+    <message>
+        <source>Crown up, gaze level, no tilt of the head</source>
+        <translation>Scheitel hoch, Blick waagrecht, Kopf nicht geneigt</translation>
+    </message>
+    <message>
+        <source>Do less: stay at about seven tenths of what you could.</source>
+        <translation>Tu weniger: bleib bei etwa sieben Zehnteln dessen, was ginge.</translation>
+    </message>
+    <message>
+        <source>Draw the foot in</source>
+        <translation>Den Fuß heranziehen</translation>
+    </message>
+    <message>
+        <source>Drift of the planted foot</source>
+        <translation>Wandern des stehenden Fußes</translation>
+    </message>
+    <message>
+        <source>Duration of the shift</source>
+        <translation>Dauer der Verlagerung</translation>
+    </message>
+    <message>
+        <source>Ease the chest; let the upper back be broad.</source>
+        <translation>Löse die Brust; lass den oberen Rücken breit sein.</translation>
+    </message>
+    <message>
+        <source>Effort stays near seven tenths of the comfortable range</source>
+        <translation>Die Anstrengung bleibt bei sieben Zehnteln des bequemen Umfangs</translation>
+    </message>
+    <message>
+        <source>Elbow bend</source>
+        <translation>Ellbogenbeugung</translation>
+    </message>
+    <message>
+        <source>Elbow under the arm&apos;s line</source>
+        <translation>Ellbogen unter der Armlinie</translation>
+    </message>
+    <message>
+        <source>Empty the foot before it turns: shift or rise first, then turn it in one go.</source>
+        <translation>Leere den Fuß, bevor er dreht: erst verlagern oder steigen, dann in einem Zug drehen.</translation>
+    </message>
+    <message>
+        <source>Evenness of repetitions</source>
+        <translation>Gleichmaß der Wiederholungen</translation>
+    </message>
+    <message>
+        <source>Evenness of the swing</source>
+        <translation>Gleichmaß des Schwingens</translation>
+    </message>
+    <message>
+        <source>Facing</source>
+        <translation>Blickrichtung des Körpers</translation>
+    </message>
+    <message>
+        <source>Film at least three repetitions.</source>
+        <translation>Film mindestens drei Wiederholungen.</translation>
+    </message>
+    <message>
+        <source>Film from the front, camera at hip height, both feet in the picture.</source>
+        <translation>Film von vorn, Kamera in Hüfthöhe, beide Füße im Bild.</translation>
+    </message>
+    <message>
+        <source>Film from the side, camera at hip height, the whole body in the picture.</source>
+        <translation>Film von der Seite, Kamera in Hüfthöhe, der ganze Körper im Bild.</translation>
+    </message>
+    <message>
+        <source>Film the whole set.</source>
+        <translation>Film den ganzen Satz.</translation>
+    </message>
+    <message>
+        <source>Finger direction</source>
+        <translation>Fingerrichtung</translation>
+    </message>
+    <message>
+        <source>Finish together</source>
+        <translation>Gemeinsames Ankommen</translation>
+    </message>
+    <message>
+        <source>Foot from its place</source>
+        <translation>Fuß von seinem Platz</translation>
+    </message>
+    <message>
+        <source>Forward bends fold at the hip with soft knees</source>
+        <translation>Vorbeugen falten in der Hüfte, mit weichen Knien</translation>
+    </message>
+    <message>
+        <source>Forward lean</source>
+        <translation>Vorneigung</translation>
+    </message>
+    <message>
+        <source>Gather and cross</source>
+        <translation>Sammeln und kreuzen</translation>
+    </message>
+    <message>
+        <source>Gather the ball</source>
+        <translation>Den Ball sammeln</translation>
+    </message>
+    <message>
+        <source>Gaze at the Moon</source>
+        <translation>Den Mond betrachten</translation>
+    </message>
+    <message>
+        <source>Gaze up or down</source>
+        <translation>Blick nach oben oder unten</translation>
+    </message>
+    <message>
+        <source>Grow tall from the crown and let the tail hang, as if from a thread.</source>
+        <translation>Werde lang vom Scheitel her und lass das Steißbein hängen, wie an einem Faden.</translation>
+    </message>
+    <message>
+        <source>Halt in the shift</source>
+        <translation>Halt in der Verlagerung</translation>
+    </message>
+    <message>
+        <source>Hand after waist</source>
+        <translation>Hand nach Taille</translation>
+    </message>
+    <message>
+        <source>Hand ahead</source>
+        <translation>Hand voraus</translation>
+    </message>
+    <message>
+        <source>Hand and foot go together as named.</source>
+        <translation>Hand und Fuß gehen zusammen, wie benannt.</translation>
+    </message>
+    <message>
+        <source>Hand from the centre</source>
+        <translation>Hand von der Mitte</translation>
+    </message>
+    <message>
+        <source>Hand height</source>
+        <translation>Handhöhe</translation>
+    </message>
+    <message>
+        <source>Hands and weight arrive together.</source>
+        <translation>Hände und Gewicht kommen zusammen an.</translation>
+    </message>
+    <message>
+        <source>Hands, pelvis and weight finish together</source>
+        <translation>Hände, Becken und Gewicht kommen zusammen an</translation>
+    </message>
+    <message>
+        <source>Head forward</source>
+        <translation>Kopf vor</translation>
+    </message>
+    <message>
+        <source>Head height</source>
+        <translation>Kopfhöhe</translation>
+    </message>
+    <message>
+        <source>Head tilt</source>
+        <translation>Kopfneigung</translation>
+    </message>
+    <message>
+        <source>Head turn</source>
+        <translation>Kopfdrehung</translation>
+    </message>
+    <message>
+        <source>Heel height</source>
+        <translation>Fersenhöhe</translation>
+    </message>
+    <message>
+        <source>Heels and toes stay down unless the phase lifts them</source>
+        <translation>Fersen und Zehen bleiben unten, wenn die Phase sie nicht hebt</translation>
+    </message>
+    <message>
+        <source>Height is kept; sinking is as deep as asked</source>
+        <translation>Die Höhe bleibt; gesunken wird so tief wie verlangt</translation>
+    </message>
+    <message>
+        <source>High and mobile</source>
+        <translation>Hoch und beweglich</translation>
+    </message>
+    <message>
+        <source>High stances and short steps.</source>
+        <translation>Hohe Stände und kurze Schritte.</translation>
+    </message>
+    <message>
+        <source>Hip height</source>
+        <translation>Hüfthöhe</translation>
+    </message>
+    <message>
+        <source>Hips and shoulders turn as the phase asks</source>
+        <translation>Hüften und Schultern drehen, wie die Phase es verlangt</translation>
+    </message>
+    <message>
+        <source>Hips and shoulders turn together.</source>
+        <translation>Hüften und Schultern drehen zusammen.</translation>
+    </message>
+    <message>
+        <source>Holds last as planned and repeats are even</source>
+        <translation>Halten dauert wie geplant, Wiederholungen sind gerecht verteilt</translation>
+    </message>
+    <message>
+        <source>In a forward stance the trunk leans in one line with the back leg, stepping back too.</source>
+        <translation>Im Vorwärtsstand neigt sich der Rumpf in einer Linie mit dem hinteren Bein, auch beim Rückschritt.</translation>
+    </message>
+    <message>
+        <source>In a wide easy stance, pour the weight to one side, turn from the waist and lift the hands towards the moon; unwind and change sides.</source>
+        <translation>In weitem leichtem Stand das Gewicht zur Seite gießen, aus der Taille drehen und die Hände zum Mond heben; zurückdrehen und die Seite wechseln.</translation>
+    </message>
+    <message>
+        <source>In a wide stance, rise with crossing hands, part them overhead and sink as the arms open; the front hand changes from side to side.</source>
+        <translation>In weitem Stand mit gekreuzten Händen steigen, sie über dem Kopf teilen und sinken, während die Arme sich öffnen; die vordere Hand wechselt von Seite zu Seite.</translation>
+    </message>
+    <message>
+        <source>In one line with the back leg</source>
+        <translation>In einer Linie mit dem hinteren Bein</translation>
+    </message>
+    <message>
+        <source>In turning moves the leading hand follows the breastbone</source>
+        <translation>Beim Drehen folgt die führende Hand dem Brustbein</translation>
+    </message>
+    <message>
+        <source>Keep facing ahead; you drift to your left.</source>
+        <translation>Bleib nach vorn gewandt; du wanderst nach links.</translation>
+    </message>
+    <message>
+        <source>Keep facing ahead; you drift to your right.</source>
+        <translation>Bleib nach vorn gewandt; du wanderst nach rechts.</translation>
+    </message>
+    <message>
+        <source>Keep the front knee soft, as if resting on a cushion.</source>
+        <translation>Halte das vordere Knie weich, als ruhte es auf einem Kissen.</translation>
+    </message>
+    <message>
+        <source>Keep the hands as close on the tool as at the start.</source>
+        <translation>Halte die Hände am Gerät so nah beisammen wie am Anfang.</translation>
+    </message>
+    <message>
+        <source>Keep the hands as far apart on the tool as at the start.</source>
+        <translation>Halte die Hände am Gerät so weit auseinander wie am Anfang.</translation>
+    </message>
+    <message>
+        <source>Keep the height you began with; end the hold when it changes.</source>
+        <translation>Behalte die Höhe, mit der du begonnen hast; hör auf, wenn sie sich ändert.</translation>
+    </message>
+    <message>
+        <source>Keep the hips level as the foot leaves: let the free side stay as high as the standing one.</source>
+        <translation>Halte die Hüften waagrecht, wenn der Fuß geht: die freie Seite bleibt so hoch wie die stehende.</translation>
+    </message>
+    <message>
+        <source>Keep the line you began with; end the hold when the trunk tips.</source>
+        <translation>Behalte die Linie, mit der du begonnen hast; hör auf, wenn der Rumpf kippt.</translation>
+    </message>
+    <message>
+        <source>Keep the share of the weight you began with.</source>
+        <translation>Behalte die Gewichtsverteilung, mit der du begonnen hast.</translation>
+    </message>
+    <message>
+        <source>Knee against toe line</source>
+        <translation>Knie gegen Zehenlinie</translation>
+    </message>
+    <message>
+        <source>Knee bend</source>
+        <translation>Kniebeugung</translation>
+    </message>
+    <message>
+        <source>Knee falls in</source>
+        <translation>Knie fällt nach innen</translation>
+    </message>
+    <message>
+        <source>Knee opening</source>
+        <translation>Knieöffnung</translation>
+    </message>
+    <message>
+        <source>Knee past toe</source>
+        <translation>Knie vor den Zehen</translation>
+    </message>
+    <message>
+        <source>Leave a little bend in the elbow.</source>
+        <translation>Lass im Ellbogen ein wenig Beugung.</translation>
+    </message>
+    <message>
+        <source>Leave a little give in the back knee.</source>
+        <translation>Lass das hintere Knie ein wenig nachgeben.</translation>
+    </message>
+    <message>
+        <source>Leave a little weight in the other foot.</source>
+        <translation>Lass ein wenig Gewicht im anderen Fuß.</translation>
+    </message>
+    <message>
+        <source>Leave the feet where you set them.</source>
+        <translation>Lass die Füße, wo du sie hingestellt hast.</translation>
+    </message>
+    <message>
+        <source>Leave the space of an egg under each arm.</source>
+        <translation>Lass unter jedem Arm Platz für ein Ei.</translation>
+    </message>
+    <message>
+        <source>Left and right reach</source>
+        <translation>Reichweite links und rechts</translation>
+    </message>
+    <message>
+        <source>Let both knees open over the toes; the space between them should match that between the feet.</source>
+        <translation>Lass beide Knie sich über die Zehen öffnen; ihr Abstand gleicht dem der Füße.</translation>
+    </message>
+    <message>
+        <source>Let both knees stay soft.</source>
+        <translation>Lass beide Knie weich.</translation>
+    </message>
+    <message>
+        <source>Let every repetition last as long as the one before; count your breaths if it helps.</source>
+        <translation>Lass jede Wiederholung so lang dauern wie die vorige; zähl deine Atemzüge, wenn es hilft.</translation>
+    </message>
+    <message>
+        <source>Let hands and weight arrive at the same moment, like one wave.</source>
+        <translation>Lass Hände und Gewicht im selben Augenblick ankommen, wie eine Welle.</translation>
+    </message>
+    <message>
+        <source>Let the arms begin here, and let the waist follow.</source>
+        <translation>Lass hier die Arme beginnen und die Taille folgen.</translation>
+    </message>
+    <message>
+        <source>Let the back foot point a little more forward before you step.</source>
+        <translation>Lass den hinteren Fuß etwas mehr nach vorn zeigen, bevor du trittst.</translation>
+    </message>
+    <message>
+        <source>Let the back of the neck be long and bring the ears back over the shoulders.</source>
+        <translation>Mach den Nacken lang und bring die Ohren zurück über die Schultern.</translation>
+    </message>
+    <message>
+        <source>Let the ball of the foot touch first, then lower the heel.</source>
+        <translation>Lass zuerst den Ballen aufsetzen, dann senk die Ferse.</translation>
+    </message>
+    <message>
+        <source>Let the breath begin with the movement, not after it.</source>
+        <translation>Lass den Atem mit der Bewegung beginnen, nicht nach ihr.</translation>
+    </message>
+    <message>
+        <source>Let the chin come gently in; you look up.</source>
+        <translation>Nimm das Kinn sanft heran; du schaust nach oben.</translation>
+    </message>
+    <message>
+        <source>Let the elbow hang below the line from shoulder to wrist.</source>
+        <translation>Lass den Ellbogen unter der Linie von Schulter zu Handgelenk hängen.</translation>
+    </message>
+    <message>
+        <source>Let the eyes rest on the horizon; you look down.</source>
+        <translation>Lass die Augen am Horizont ruhen; du schaust nach unten.</translation>
+    </message>
+    <message>
+        <source>Let the feet begin: shift first, and let the waist follow.</source>
+        <translation>Lass die Füße beginnen: erst verlagern, dann folgt die Taille.</translation>
+    </message>
+    <message>
+        <source>Let the foot land with nothing on it, as if testing ice; only then begin to pour the weight across.</source>
+        <translation>Setz den Fuß leer auf, als prüftest du Eis; erst dann beginne, das Gewicht hinüberzugießen.</translation>
+    </message>
+    <message>
+        <source>Let the front foot point straight ahead, no further in.</source>
+        <translation>Lass den vorderen Fuß geradeaus zeigen, nicht weiter nach innen.</translation>
+    </message>
+    <message>
+        <source>Let the front foot point straight ahead.</source>
+        <translation>Lass den vorderen Fuß geradeaus zeigen.</translation>
+    </message>
+    <message>
+        <source>Let the hand come a little higher.</source>
+        <translation>Lass die Hand etwas höher kommen.</translation>
+    </message>
+    <message>
+        <source>Let the hand rest a little lower.</source>
+        <translation>Lass die Hand etwas tiefer ruhen.</translation>
+    </message>
+    <message>
+        <source>Let the head hang until the back has come up; it comes last.</source>
+        <translation>Lass den Kopf hängen, bis der Rücken oben ist; er kommt zuletzt.</translation>
+    </message>
+    <message>
+        <source>Let the heel touch first, then roll down to the toes.</source>
+        <translation>Lass zuerst die Ferse aufsetzen, dann roll ab zu den Zehen.</translation>
+    </message>
+    <message>
+        <source>Let the heels rest on the floor; go only as far as they stay down.</source>
+        <translation>Lass die Fersen am Boden ruhen; geh nur so weit, wie sie unten bleiben.</translation>
+    </message>
+    <message>
+        <source>Let the knee give a little: never stand locked.</source>
+        <translation>Lass das Knie ein wenig nachgeben: steh nie durchgedrückt.</translation>
+    </message>
+    <message>
+        <source>Let the knee look where the toes look; open the hip a little.</source>
+        <translation>Lass das Knie dorthin schauen, wohin die Zehen schauen; öffne die Hüfte ein wenig.</translation>
+    </message>
+    <message>
+        <source>Let the knee open over the toes.</source>
+        <translation>Lass das Knie sich über die Zehen öffnen.</translation>
+    </message>
+    <message>
+        <source>Let the knee travel over its own toes; open the hip a little.</source>
+        <translation>Lass das Knie über die eigenen Zehen wandern; öffne die Hüfte ein wenig.</translation>
+    </message>
+    <message>
+        <source>Let the knees stay where they are while the waist turns; turn less far if they must follow.</source>
+        <translation>Lass die Knie, wo sie sind, während die Taille dreht; dreh weniger weit, wenn sie mitgehen müssen.</translation>
+    </message>
+    <message>
+        <source>Let the leading hand travel with the breastbone; it lags behind.</source>
+        <translation>Lass die führende Hand mit dem Brustbein gehen; sie bleibt zurück.</translation>
+    </message>
+    <message>
+        <source>Let the leading hand travel with the breastbone; it runs ahead.</source>
+        <translation>Lass die führende Hand mit dem Brustbein gehen; sie eilt voraus.</translation>
+    </message>
+    <message>
+        <source>Let the left foot carry as much as the right.</source>
+        <translation>Lass den linken Fuß so viel tragen wie den rechten.</translation>
+    </message>
+    <message>
+        <source>Let the left hip float up as high as the right.</source>
+        <translation>Lass die linke Hüfte so hoch schweben wie die rechte.</translation>
+    </message>
+    <message>
+        <source>Let the left shoulder sink as far as the right.</source>
+        <translation>Lass die linke Schulter so tief sinken wie die rechte.</translation>
+    </message>
+    <message>
+        <source>Let the left sitting bone carry as much as the right.</source>
+        <translation>Lass den linken Sitzknochen so viel tragen wie den rechten.</translation>
+    </message>
+    <message>
+        <source>Let the low back keep its own easy curve; do not tuck it under.</source>
+        <translation>Lass dem unteren Rücken seinen eigenen leichten Bogen; zieh ihn nicht ein.</translation>
+    </message>
+    <message>
+        <source>Let the movement begin, and let the breath come with it, no sooner.</source>
+        <translation>Lass die Bewegung beginnen und den Atem mit ihr kommen, nicht früher.</translation>
+    </message>
+    <message>
+        <source>Let the out-breath end where it is still easy.</source>
+        <translation>Lass den Ausatem enden, wo er noch leicht ist.</translation>
+    </message>
+    <message>
+        <source>Let the out-breath last at least as long as the in-breath.</source>
+        <translation>Lass den Ausatem mindestens so lang sein wie den Einatem.</translation>
+    </message>
+    <message>
+        <source>Let the right foot carry as much as the left.</source>
+        <translation>Lass den rechten Fuß so viel tragen wie den linken.</translation>
+    </message>
+    <message>
+        <source>Let the right hip float up as high as the left.</source>
+        <translation>Lass die rechte Hüfte so hoch schweben wie die linke.</translation>
+    </message>
+    <message>
+        <source>Let the right shoulder sink as far as the left.</source>
+        <translation>Lass die rechte Schulter so tief sinken wie die linke.</translation>
+    </message>
+    <message>
+        <source>Let the right sitting bone carry as much as the left.</source>
+        <translation>Lass den rechten Sitzknochen so viel tragen wie den linken.</translation>
+    </message>
+    <message>
+        <source>Let the roll begin low in the back and climb from there.</source>
+        <translation>Lass das Rollen tief im Rücken beginnen und von dort steigen.</translation>
+    </message>
+    <message>
+        <source>Let the shoulders hang, as after a sigh.</source>
+        <translation>Lass die Schultern hängen, wie nach einem Seufzer.</translation>
+    </message>
+    <message>
+        <source>Let the side that reaches further come back to the size of the smaller one.</source>
+        <translation>Lass die Seite, die weiter reicht, auf das Maß der kleineren zurückgehen.</translation>
+    </message>
+    <message>
+        <source>Let the standing knee give a little.</source>
+        <translation>Lass das Standknie ein wenig nachgeben.</translation>
+    </message>
+    <message>
+        <source>Let the swing find its own time, like a bell rope.</source>
+        <translation>Lass das Schwingen seine eigene Zeit finden, wie ein Glockenseil.</translation>
+    </message>
+    <message>
+        <source>Let the tail hang, so that the low back grows long instead of hollow.</source>
+        <translation>Lass das Steißbein hängen, so dass der untere Rücken lang wird statt hohl.</translation>
+    </message>
+    <message>
+        <source>Let the tail hang; bring the chest forward over the hips.</source>
+        <translation>Lass das Steißbein hängen; bring die Brust nach vorn über die Hüften.</translation>
+    </message>
+    <message>
+        <source>Let the upper back grow long instead of rounding it.</source>
+        <translation>Lass den oberen Rücken lang werden, statt ihn zu runden.</translation>
+    </message>
+    <message>
+        <source>Let the waist begin, and let it carry the hands.</source>
+        <translation>Lass die Taille beginnen und die Hände tragen.</translation>
+    </message>
+    <message>
+        <source>Let the weight come forward a little, over the middle of the feet.</source>
+        <translation>Lass das Gewicht ein wenig nach vorn kommen, über die Mitte der Füße.</translation>
+    </message>
+    <message>
+        <source>Let the weight sink back towards the heels.</source>
+        <translation>Lass das Gewicht zurück zu den Fersen sinken.</translation>
+    </message>
+    <message>
+        <source>Let the whole foot arrive first: heel, sole, toes. Then move the weight.</source>
+        <translation>Lass zuerst den ganzen Fuß ankommen: Ferse, Sohle, Zehen. Dann beweg das Gewicht.</translation>
+    </message>
+    <message>
+        <source>Lift the foot</source>
+        <translation>Den Fuß heben</translation>
+    </message>
+    <message>
+        <source>Low back</source>
+        <translation>Unterer Rücken</translation>
+    </message>
+    <message>
+        <source>Margin of balance</source>
+        <translation>Spielraum des Gleichgewichts</translation>
+    </message>
+    <message>
+        <source>Mark both ends of the tool.</source>
+        <translation>Beide Enden des Geräts setzen.</translation>
+    </message>
+    <message>
+        <source>Mark the points on the picture, or film in close clothes and mark the back.</source>
+        <translation>Die Punkte im Bild setzen oder in enger Kleidung mit gezeichnetem Rücken filmen.</translation>
+    </message>
+    <message>
+        <source>Middle height, upright</source>
+        <translation>Mittlere Höhe, aufrecht</translation>
+    </message>
+    <message>
+        <source>Middle stances and an upright trunk, stepping back included; the movements&apos; own bands.</source>
+        <translation>Mittlere Stände und ein aufrechter Rumpf, auch beim Rückschritt; die Bereiche der Bewegungen.</translation>
+    </message>
+    <message>
+        <source>Move from one foot to the other in one unbroken pour, without a halt on the way.</source>
+        <translation>Geh von einem Fuß zum anderen in einem einzigen Guss, ohne Halt unterwegs.</translation>
+    </message>
+    <message>
+        <source>Neck after upper back</source>
+        <translation>Nacken nach oberem Rücken</translation>
+    </message>
+    <message>
+        <source>No knee is locked.</source>
+        <translation>Kein Knie ist durchgedrückt.</translation>
+    </message>
+    <message>
+        <source>No knee is twisted over a foot that stays.</source>
+        <translation>Kein Knie wird über einem stehenden Fuß verdreht.</translation>
+    </message>
+    <message>
+        <source>No locked knee</source>
+        <translation>Kein durchgedrücktes Knie</translation>
+    </message>
+    <message>
+        <source>No side bend and twist at once</source>
+        <translation>Nicht zugleich seitneigen und drehen</translation>
+    </message>
+    <message>
+        <source>No twist over a foot that is stuck</source>
+        <translation>Keine Drehung über einem festsitzenden Fuß</translation>
+    </message>
+    <message>
+        <source>Once the feet are set, leave them: let the floor hold them.</source>
+        <translation>Stehen die Füße, lass sie stehen: der Boden hält sie.</translation>
+    </message>
+    <message>
+        <source>One camera cannot tell this. Two views, or points in metres, can.</source>
+        <translation>Eine Kamera allein zeigt das nicht. Zwei Ansichten oder Punkte in Metern zeigen es.</translation>
+    </message>
+    <message>
+        <source>Open the toes of the back foot a little before you step.</source>
+        <translation>Öffne die Zehen des hinteren Fußes ein wenig, bevor du trittst.</translation>
+    </message>
+    <message>
+        <source>Out-breath to in-breath</source>
+        <translation>Ausatem zu Einatem</translation>
+    </message>
+    <message>
+        <source>Pace of the phase</source>
+        <translation>Tempo der Phase</translation>
+    </message>
+    <message>
+        <source>Palm facing</source>
+        <translation>Richtung der Handfläche</translation>
+    </message>
+    <message>
+        <source>Part the Horse&apos;s Mane</source>
+        <translation>Die Mähne des Pferdes teilen</translation>
+    </message>
+    <message>
+        <source>Part the hands</source>
+        <translation>Die Hände teilen</translation>
+    </message>
+    <message>
+        <source>Peaks of the shift</source>
+        <translation>Spitzen der Verlagerung</translation>
+    </message>
+    <message>
+        <source>Peel the foot off: heel first, then the toes, with nothing on it.</source>
+        <translation>Schäl den Fuß ab: erst die Ferse, dann die Zehen, ganz leer.</translation>
+    </message>
+    <message>
+        <source>Pelvis tilt</source>
+        <translation>Beckenneigung</translation>
+    </message>
+    <message>
+        <source>Pelvis turn</source>
+        <translation>Beckendrehung</translation>
+    </message>
+    <message>
+        <source>Pelvis turning speed</source>
+        <translation>Drehtempo des Beckens</translation>
+    </message>
+    <message>
+        <source>Place the foot beside</source>
+        <translation>Den Fuß daneben stellen</translation>
+    </message>
+    <message>
+        <source>Place the front foot on its own rail: leave about the width of your hips between the two feet.</source>
+        <translation>Stell den vorderen Fuß auf seine eigene Schiene: lass etwa die Breite deiner Hüften zwischen beiden Füßen.</translation>
+    </message>
+    <message>
+        <source>Planted feet stay where they are</source>
+        <translation>Stehende Füße bleiben, wo sie sind</translation>
+    </message>
+    <message>
+        <source>Plumb line, forward</source>
+        <translation>Lot, nach vorn</translation>
+    </message>
+    <message>
+        <source>Plumb line, sideways</source>
+        <translation>Lot, seitlich</translation>
+    </message>
+    <message>
+        <source>Pour all of you into the standing leg first; then the other foot is free to leave.</source>
+        <translation>Gieß dich zuerst ganz ins Standbein; dann ist der andere Fuß frei zu gehen.</translation>
+    </message>
+    <message>
+        <source>Pour the weight across</source>
+        <translation>Das Gewicht hinübergießen</translation>
+    </message>
+    <message>
+        <source>Pour the weight across until the other leg feels nearly empty, and then go on.</source>
+        <translation>Gieß das Gewicht hinüber, bis das andere Bein sich fast leer anfühlt, und geh dann weiter.</translation>
+    </message>
+    <message>
+        <source>Practise both sides alike often; the side with fewer repeats goes once more.</source>
+        <translation>Übe beide Seiten gleich oft; die mit weniger Wiederholungen noch einmal.</translation>
+    </message>
+    <message>
+        <source>Range used</source>
+        <translation>Genutzter Umfang</translation>
+    </message>
+    <message>
+        <source>Reach with the heel</source>
+        <translation>Mit der Ferse reichen</translation>
+    </message>
+    <message>
+        <source>Record a comfortable range of this student first.</source>
+        <translation>Zuerst einen bequemen Umfang aufzeichnen.</translation>
+    </message>
+    <message>
+        <source>Repeats left and right</source>
+        <translation>Wiederholungen links und rechts</translation>
+    </message>
+    <message>
+        <source>Rest rather than let the hands sink or climb.</source>
+        <translation>Ruh lieber aus, als die Hände sinken oder steigen zu lassen.</translation>
+    </message>
+    <message>
+        <source>Rest there</source>
+        <translation>Dort ruhen</translation>
+    </message>
+    <message>
+        <source>Return to the middle</source>
+        <translation>Zur Mitte zurück</translation>
+    </message>
+    <message>
+        <source>Rise from the crown, as if drawn up by a thread, with the chest over the hips.</source>
+        <translation>Steig vom Scheitel her, wie am Faden gezogen, die Brust über den Hüften.</translation>
+    </message>
+    <message>
+        <source>Rise only until the knees are long but still soft.</source>
+        <translation>Steig nur, bis die Knie lang und noch weich sind.</translation>
+    </message>
+    <message>
+        <source>Rise with crossed hands</source>
+        <translation>Mit gekreuzten Händen steigen</translation>
+    </message>
+    <message>
+        <source>Rolling passes through the back in the movement&apos;s order</source>
+        <translation>Das Rollen geht in der Folge der Bewegung durch den Rücken</translation>
+    </message>
+    <message>
+        <source>Seated: sitting bones even, feet flat</source>
+        <translation>Im Sitzen: Sitzknochen gleich, Füße flach</translation>
+    </message>
+    <message>
+        <source>Separate the Clouds</source>
+        <translation>Die Wolken teilen</translation>
+    </message>
+    <message>
+        <source>Set the feet a little further apart before you start.</source>
+        <translation>Stell die Füße vor dem Beginn etwas weiter auseinander.</translation>
+    </message>
+    <message>
+        <source>Set the foot flat</source>
+        <translation>Den Fuß flach aufsetzen</translation>
+    </message>
+    <message>
+        <source>Settle</source>
+        <translation>Sich setzen</translation>
+    </message>
+    <message>
+        <source>Share along the picture, unclamped</source>
+        <translation>Anteil entlang des Bildes, unbegrenzt</translation>
+    </message>
+    <message>
+        <source>Shift after foot-flat</source>
+        <translation>Verlagerung nach flachem Fuß</translation>
+    </message>
+    <message>
+        <source>Shift and part</source>
+        <translation>Verlagern und teilen</translation>
+    </message>
+    <message>
+        <source>Short steps and high stances belong to this school.</source>
+        <translation>Kurze Schritte und hohe Stände gehören zu dieser Schule.</translation>
+    </message>
+    <message>
+        <source>Shoulder gap</source>
+        <translation>Schulterabstand</translation>
+    </message>
+    <message>
+        <source>Shoulder tilt</source>
+        <translation>Schulterneigung</translation>
+    </message>
+    <message>
+        <source>Shoulder turn</source>
+        <translation>Schulterdrehung</translation>
+    </message>
+    <message>
+        <source>Side bend</source>
+        <translation>Seitneigung</translation>
+    </message>
+    <message>
+        <source>Side bend and twist are kept apart.</source>
+        <translation>Seitneigung und Drehung bleiben getrennt.</translation>
+    </message>
+    <message>
+        <source>Sideways wander of the knee</source>
+        <translation>Seitliches Wandern des Knies</translation>
+    </message>
+    <message>
+        <source>Sink a little deeper, as if sitting on the edge of a high stool.</source>
+        <translation>Sink etwas tiefer, als säßest du auf der Kante eines hohen Hockers.</translation>
+    </message>
+    <message>
+        <source>Sink a little less deep.</source>
+        <translation>Sink etwas weniger tief.</translation>
+    </message>
+    <message>
+        <source>Sink and open</source>
+        <translation>Sinken und öffnen</translation>
+    </message>
+    <message>
+        <source>Sink between the feet, so that the front shin stays upright and the knee stays behind the toes.</source>
+        <translation>Sink zwischen die Füße, so dass das vordere Schienbein steht und das Knie hinter den Zehen bleibt.</translation>
+    </message>
+    <message>
+        <source>Sink less; stop well before the thighs are level.</source>
+        <translation>Sink weniger; hör auf, lange bevor die Oberschenkel waagrecht sind.</translation>
+    </message>
+    <message>
+        <source>Sit back</source>
+        <translation>Zurücksetzen</translation>
+    </message>
+    <message>
+        <source>Sit straight down, as if sliding along a wall; let the crown stay over the heels.</source>
+        <translation>Setz dich gerade nach unten, als glittest du an einer Wand; der Scheitel bleibt über den Fersen.</translation>
+    </message>
+    <message>
+        <source>Soften the knees before you bend, and fold at the hip.</source>
+        <translation>Mach die Knie weich, bevor du dich beugst, und falte in der Hüfte.</translation>
+    </message>
+    <message>
+        <source>Spacing of the tool&apos;s ends</source>
+        <translation>Abstand der Enden des Geräts</translation>
+    </message>
+    <message>
+        <source>Stance length</source>
+        <translation>Standlänge</translation>
+    </message>
+    <message>
+        <source>Stance width</source>
+        <translation>Standbreite</translation>
+    </message>
+    <message>
+        <source>Stand a little taller on the standing leg while you step.</source>
+        <translation>Steh beim Treten etwas höher auf dem Standbein.</translation>
+    </message>
+    <message>
+        <source>Stand a little taller on the standing leg.</source>
+        <translation>Steh etwas höher auf dem Standbein.</translation>
+    </message>
+    <message>
+        <source>Stay a little higher; keep one height all the way, as under a low ceiling.</source>
+        <translation>Bleib etwas höher; halte die ganze Zeit eine Höhe, wie unter einer niedrigen Decke.</translation>
+    </message>
+    <message>
+        <source>Stay a little higher; the bend is deeper than the knee needs.</source>
+        <translation>Bleib etwas höher; die Beugung ist tiefer, als das Knie braucht.</translation>
+    </message>
+    <message>
+        <source>Stay a little lower; keep one height all the way, as under a low ceiling.</source>
+        <translation>Bleib etwas tiefer; halte die ganze Zeit eine Höhe, wie unter einer niedrigen Decke.</translation>
+    </message>
+    <message>
+        <source>Stay over your feet: make the movement smaller and keep the crown above the middle of the base.</source>
+        <translation>Bleib über deinen Füßen: mach die Bewegung kleiner und halte den Scheitel über der Mitte der Standfläche.</translation>
+    </message>
+    <message>
+        <source>Step a little further forward, so that the stance has room to sink.</source>
+        <translation>Tritt etwas weiter nach vorn, damit der Stand Platz zum Sinken hat.</translation>
+    </message>
+    <message>
+        <source>Step forward into a bow stance, part the hands, sit back and return; left and right in turn, on the spot.</source>
+        <translation>Vorwärts in den Bogenstand treten, die Hände teilen, zurücksetzen und zurückkehren; links und rechts im Wechsel, am Platz.</translation>
+    </message>
+    <message>
+        <source>Steps and facing go in the phase&apos;s own direction</source>
+        <translation>Schritte und Blickrichtung gehen in die Richtung der Phase</translation>
+    </message>
+    <message>
+        <source>Stop a little sooner and keep the back foot in the conversation.</source>
+        <translation>Hör etwas früher auf und lass den hinteren Fuß im Gespräch.</translation>
+    </message>
+    <message>
+        <source>Strike with the hand on the side of the front foot.</source>
+        <translation>Schlag mit der Hand auf der Seite des vorderen Fußes.</translation>
+    </message>
+    <message>
+        <source>Sway</source>
+        <translation>Schwanken</translation>
+    </message>
+    <message>
+        <source>Swings grow in, die away and keep their period</source>
+        <translation>Schwünge wachsen, klingen aus und halten ihre Dauer</translation>
+    </message>
+    <message>
+        <source>Take a shorter step; a step you can land without falling into it is long enough.</source>
+        <translation>Mach einen kürzeren Schritt; ein Schritt, in den du nicht hineinfällst, ist lang genug.</translation>
+    </message>
+    <message>
+        <source>Take twice as long over the shift; let it last a whole slow out-breath.</source>
+        <translation>Nimm dir für die Verlagerung doppelt so lang; lass sie einen ganzen langsamen Ausatem dauern.</translation>
+    </message>
+    <message>
+        <source>Tap the breath while watching the clip.</source>
+        <translation>Beim Ansehen der Aufnahme den Atem tippen.</translation>
+    </message>
+    <message>
+        <source>The arms lead as asked.</source>
+        <translation>Die Arme führen wie verlangt.</translation>
+    </message>
+    <message>
+        <source>The back foot is open as the stance asks.</source>
+        <translation>Der hintere Fuß ist so offen, wie der Stand verlangt.</translation>
+    </message>
+    <message>
+        <source>The back is as the school asks</source>
+        <translation>Der Rücken ist, wie die Schule ihn will</translation>
+    </message>
+    <message>
+        <source>The back leg is long but never locked.</source>
+        <translation>Das hintere Bein ist lang, nie durchgedrückt.</translation>
+    </message>
+    <message>
+        <source>The back stays easy and upright.</source>
+        <translation>Der Rücken bleibt leicht und aufrecht.</translation>
+    </message>
+    <message>
+        <source>The ball of the foot lands first.</source>
+        <translation>Der Ballen setzt zuerst auf.</translation>
+    </message>
+    <message>
+        <source>The body stays over its base.</source>
+        <translation>Der Körper bleibt über seiner Standfläche.</translation>
+    </message>
+    <message>
+        <source>The breath goes with the phase</source>
+        <translation>Der Atem geht mit der Phase</translation>
+    </message>
+    <message>
+        <source>The depth is within what the knees can carry.</source>
+        <translation>Die Tiefe ist so, dass die Knie sie tragen.</translation>
+    </message>
+    <message>
+        <source>The effort stays within an easy range.</source>
+        <translation>Die Anstrengung bleibt im leichten Umfang.</translation>
+    </message>
+    <message>
+        <source>The elbows are low, never locked</source>
+        <translation>Die Ellbogen sind tief, nie durchgedrückt</translation>
+    </message>
+    <message>
+        <source>The elbows hang.</source>
+        <translation>Die Ellbogen hängen.</translation>
+    </message>
+    <message>
+        <source>The elbows stay soft.</source>
+        <translation>Die Ellbogen bleiben weich.</translation>
+    </message>
+    <message>
+        <source>The feet point as the stance asks</source>
+        <translation>Die Füße zeigen, wie der Stand verlangt</translation>
+    </message>
+    <message>
+        <source>The feet point as the stance asks.</source>
+        <translation>Die Füße zeigen, wie der Stand verlangt.</translation>
+    </message>
+    <message>
+        <source>The feet stay where they are set.</source>
+        <translation>Die Füße bleiben, wo sie stehen.</translation>
+    </message>
+    <message>
+        <source>The feet turn only when they are light.</source>
+        <translation>Die Füße drehen nur, wenn sie leicht sind.</translation>
+    </message>
+    <message>
+        <source>The foot comes back to its place.</source>
+        <translation>Der Fuß kommt auf seinen Platz zurück.</translation>
+    </message>
+    <message>
+        <source>The forward stance has a good length.</source>
+        <translation>Der Vorwärtsstand hat eine gute Länge.</translation>
+    </message>
+    <message>
+        <source>The free side of the hips does not drop.</source>
+        <translation>Die freie Hüftseite sinkt nicht ab.</translation>
+    </message>
+    <message>
+        <source>The front foot points ahead.</source>
+        <translation>Der vordere Fuß zeigt geradeaus.</translation>
+    </message>
+    <message>
+        <source>The front knee stays behind the toes.</source>
+        <translation>Das vordere Knie bleibt hinter den Zehen.</translation>
+    </message>
+    <message>
+        <source>The front knee stays short of the toe tip</source>
+        <translation>Das vordere Knie bleibt hinter der Zehenspitze</translation>
+    </message>
+    <message>
+        <source>The front knee stays soft.</source>
+        <translation>Das vordere Knie bleibt weich.</translation>
+    </message>
+    <message>
+        <source>The gaze stays level.</source>
+        <translation>Der Blick bleibt waagrecht.</translation>
+    </message>
+    <message>
+        <source>The hand follows the breastbone.</source>
+        <translation>Die Hand folgt dem Brustbein.</translation>
+    </message>
+    <message>
+        <source>The hand that strikes goes with the foot the movement names</source>
+        <translation>Die schlagende Hand geht mit dem Fuß, den die Bewegung nennt</translation>
+    </message>
+    <message>
+        <source>The hands are at the height asked.</source>
+        <translation>Die Hände sind in der verlangten Höhe.</translation>
+    </message>
+    <message>
+        <source>The hands are where the movement asks</source>
+        <translation>Die Hände sind, wo die Bewegung sie will</translation>
+    </message>
+    <message>
+        <source>The hands keep their height.</source>
+        <translation>Die Hände behalten ihre Höhe.</translation>
+    </message>
+    <message>
+        <source>The hands keep their spacing on the tool.</source>
+        <translation>Die Hände behalten ihren Abstand am Gerät.</translation>
+    </message>
+    <message>
+        <source>The head comes last in the roll.</source>
+        <translation>Der Kopf kommt beim Rollen zuletzt.</translation>
+    </message>
+    <message>
+        <source>The head floats over the shoulders.</source>
+        <translation>Der Kopf schwebt über den Schultern.</translation>
+    </message>
+    <message>
+        <source>The head goes with the leaning trunk.</source>
+        <translation>Der Kopf geht mit dem geneigten Rumpf.</translation>
+    </message>
+    <message>
+        <source>The head is not tilted.</source>
+        <translation>Der Kopf ist nicht geneigt.</translation>
+    </message>
+    <message>
+        <source>The head is over the shoulders</source>
+        <translation>Der Kopf ist über den Schultern</translation>
+    </message>
+    <message>
+        <source>The head tips to your left: let the right ear come down as far.</source>
+        <translation>Der Kopf kippt nach links: lass das rechte Ohr ebenso weit sinken.</translation>
+    </message>
+    <message>
+        <source>The head tips to your right: let the left ear come down as far.</source>
+        <translation>Der Kopf kippt nach rechts: lass das linke Ohr ebenso weit sinken.</translation>
+    </message>
+    <message>
+        <source>The heel lands first.</source>
+        <translation>Die Ferse setzt zuerst auf.</translation>
+    </message>
+    <message>
+        <source>The heels stay on the floor.</source>
+        <translation>Die Fersen bleiben am Boden.</translation>
+    </message>
+    <message>
+        <source>The height is held.</source>
+        <translation>Die Höhe wird gehalten.</translation>
+    </message>
+    <message>
+        <source>The height is kept.</source>
+        <translation>Die Höhe bleibt.</translation>
+    </message>
+    <message>
+        <source>The hips stay level</source>
+        <translation>Die Hüften bleiben waagrecht</translation>
+    </message>
+    <message>
+        <source>The hips stay level.</source>
+        <translation>Die Hüften bleiben waagrecht.</translation>
+    </message>
+    <message>
+        <source>The hips stay quiet while a foot is in the air.</source>
+        <translation>Die Hüften bleiben ruhig, während ein Fuß in der Luft ist.</translation>
+    </message>
+    <message>
+        <source>The knee bends no deeper than it can carry</source>
+        <translation>Das Knie beugt nicht tiefer, als es trägt</translation>
+    </message>
+    <message>
+        <source>The knees are soft in the bend.</source>
+        <translation>Die Knie sind in der Beuge weich.</translation>
+    </message>
+    <message>
+        <source>The knees follow the toes</source>
+        <translation>Die Knie folgen den Zehen</translation>
+    </message>
+    <message>
+        <source>The knees follow the toes.</source>
+        <translation>Die Knie folgen den Zehen.</translation>
+    </message>
+    <message>
+        <source>The knees hold still while the waist turns.</source>
+        <translation>Die Knie halten still, während die Taille dreht.</translation>
+    </message>
+    <message>
+        <source>The knees hold their line while the waist turns</source>
+        <translation>Die Knie halten ihre Linie, während die Taille dreht</translation>
+    </message>
+    <message>
+        <source>The knees open as the stance asks.</source>
+        <translation>Die Knie öffnen sich, wie der Stand verlangt.</translation>
+    </message>
+    <message>
+        <source>The knees stay as far apart as the feet ask.</source>
+        <translation>Die Knie bleiben so weit auseinander, wie die Füße verlangen.</translation>
+    </message>
+    <message>
+        <source>The knees stay on the line of their toes.</source>
+        <translation>Die Knie bleiben auf der Linie ihrer Zehen.</translation>
+    </message>
+    <message>
+        <source>The knees stay soft.</source>
+        <translation>Die Knie bleiben weich.</translation>
+    </message>
+    <message>
+        <source>The leaving foot peels off heel first.</source>
+        <translation>Der gehende Fuß schält sich mit der Ferse zuerst ab.</translation>
+    </message>
+    <message>
+        <source>The low back stays long.</source>
+        <translation>Der untere Rücken bleibt lang.</translation>
+    </message>
+    <message>
+        <source>The named driver moves first</source>
+        <translation>Was führen soll, bewegt sich zuerst</translation>
+    </message>
+    <message>
+        <source>The out-breath is at least as long as the in-breath</source>
+        <translation>Der Ausatem ist mindestens so lang wie der Einatem</translation>
+    </message>
+    <message>
+        <source>The out-breath is long and easy.</source>
+        <translation>Der Ausatem ist lang und leicht.</translation>
+    </message>
+    <message>
+        <source>The pace is even</source>
+        <translation>Das Tempo ist gleichmäßig</translation>
+    </message>
+    <message>
+        <source>The palm faces as asked.</source>
+        <translation>Die Handfläche zeigt wie verlangt.</translation>
+    </message>
+    <message>
+        <source>The pelvis is quiet while a foot is off the floor</source>
+        <translation>Das Becken ist ruhig, während ein Fuß in der Luft ist</translation>
+    </message>
+    <message>
+        <source>The repetitions keep one pace.</source>
+        <translation>Die Wiederholungen halten ein Tempo.</translation>
+    </message>
+    <message>
+        <source>The roll passes through the back in order.</source>
+        <translation>Das Rollen geht der Reihe nach durch den Rücken.</translation>
+    </message>
+    <message>
+        <source>The shift begins from the feet.</source>
+        <translation>Die Verlagerung beginnt in den Füßen.</translation>
+    </message>
+    <message>
+        <source>The shift is one even movement</source>
+        <translation>Die Verlagerung ist eine gleichmäßige Bewegung</translation>
+    </message>
+    <message>
+        <source>The shift keeps pace with the rest.</source>
+        <translation>Die Verlagerung hält mit dem Rest Schritt.</translation>
+    </message>
+    <message>
+        <source>The shift runs in one piece.</source>
+        <translation>Die Verlagerung läuft in einem Stück.</translation>
+    </message>
+    <message>
+        <source>The shift takes its time.</source>
+        <translation>Die Verlagerung nimmt sich Zeit.</translation>
+    </message>
+    <message>
+        <source>The shoulders are down and level</source>
+        <translation>Die Schultern sind unten und waagrecht</translation>
+    </message>
+    <message>
+        <source>The shoulders hang.</source>
+        <translation>Die Schultern hängen.</translation>
+    </message>
+    <message>
+        <source>The shoulders stay level.</source>
+        <translation>Die Schultern bleiben waagrecht.</translation>
+    </message>
+    <message>
+        <source>The sink has a good depth.</source>
+        <translation>Das Sinken hat eine gute Tiefe.</translation>
+    </message>
+    <message>
+        <source>The stance has the width it asks for.</source>
+        <translation>Der Stand hat die Breite, die er verlangt.</translation>
+    </message>
+    <message>
+        <source>The stance holds.</source>
+        <translation>Der Stand hält.</translation>
+    </message>
+    <message>
+        <source>The stance is as wide and as long as its name asks</source>
+        <translation>Der Stand ist so breit und so lang, wie sein Name sagt</translation>
+    </message>
+    <message>
+        <source>The standing leg is soft, neither locked nor sagging</source>
+        <translation>Das Standbein ist weich, weder durchgedrückt noch eingesunken</translation>
+    </message>
+    <message>
+        <source>The standing leg stays soft.</source>
+        <translation>Das Standbein bleibt weich.</translation>
+    </message>
+    <message>
+        <source>The stepping foot lands empty</source>
+        <translation>Der tretende Fuß setzt leer auf</translation>
+    </message>
+    <message>
+        <source>The stepping foot lands empty.</source>
+        <translation>Der tretende Fuß setzt leer auf.</translation>
+    </message>
+    <message>
+        <source>The steps keep their direction.</source>
+        <translation>Die Schritte behalten ihre Richtung.</translation>
+    </message>
+    <message>
+        <source>The swing keeps its own time.</source>
+        <translation>Das Schwingen hält seine eigene Zeit.</translation>
+    </message>
+    <message>
+        <source>The tool keeps its place</source>
+        <translation>Das Gerät behält seinen Platz</translation>
+    </message>
+    <message>
+        <source>The transfer is complete before the other foot leaves</source>
+        <translation>Die Verlagerung ist vollendet, bevor der andere Fuß geht</translation>
+    </message>
+    <message>
+        <source>The transfer starts after full contact</source>
+        <translation>Die Verlagerung beginnt nach vollem Kontakt</translation>
+    </message>
+    <message>
+        <source>The trunk does not tip sideways.</source>
+        <translation>Der Rumpf kippt nicht zur Seite.</translation>
+    </message>
+    <message>
+        <source>The trunk holds its line.</source>
+        <translation>Der Rumpf hält seine Linie.</translation>
+    </message>
+    <message>
+        <source>The trunk is upright, or leans as the school asks</source>
+        <translation>Der Rumpf ist aufrecht oder geneigt, wie die Schule es will</translation>
+    </message>
+    <message>
+        <source>The trunk leans in one line with the back leg.</source>
+        <translation>Der Rumpf neigt sich in einer Linie mit dem hinteren Bein.</translation>
+    </message>
+    <message>
+        <source>The two feet keep a clear channel between them.</source>
+        <translation>Zwischen beiden Füßen bleibt eine klare Gasse.</translation>
+    </message>
+    <message>
+        <source>The upper back stays easy.</source>
+        <translation>Der obere Rücken bleibt leicht.</translation>
+    </message>
+    <message>
+        <source>The waist leads and the hands follow.</source>
+        <translation>Die Taille führt, die Hände folgen.</translation>
+    </message>
+    <message>
+        <source>The weight arrives on the front foot.</source>
+        <translation>Das Gewicht kommt auf dem vorderen Fuß an.</translation>
+    </message>
+    <message>
+        <source>The weight has arrived before the foot leaves.</source>
+        <translation>Das Gewicht ist angekommen, bevor der Fuß geht.</translation>
+    </message>
+    <message>
+        <source>The weight is shared as the hold asks</source>
+        <translation>Das Gewicht ist verteilt, wie das Halten es verlangt</translation>
+    </message>
+    <message>
+        <source>The weight keeps its share.</source>
+        <translation>Das Gewicht behält seine Verteilung.</translation>
+    </message>
+    <message>
+        <source>The weight really arrives on one side.</source>
+        <translation>Das Gewicht kommt wirklich auf einer Seite an.</translation>
+    </message>
+    <message>
+        <source>The weight rests well over the feet.</source>
+        <translation>Das Gewicht ruht gut über den Füßen.</translation>
+    </message>
+    <message>
+        <source>The weight stays even on both feet.</source>
+        <translation>Das Gewicht bleibt auf beiden Füßen gleich.</translation>
+    </message>
+    <message>
+        <source>The weight waits until the foot is flat.</source>
+        <translation>Das Gewicht wartet, bis der Fuß flach ist.</translation>
+    </message>
+    <message>
+        <source>There is air under the arms.</source>
+        <translation>Unter den Armen ist Luft.</translation>
+    </message>
+    <message>
+        <source>There is space between upper arm and trunk</source>
+        <translation>Zwischen Oberarm und Rumpf ist Raum</translation>
+    </message>
+    <message>
+        <source>Thigh to horizontal</source>
+        <translation>Oberschenkel zur Waagrechten</translation>
+    </message>
+    <message>
+        <source>Toe after heel</source>
+        <translation>Zehen nach Ferse</translation>
+    </message>
+    <message>
+        <source>Toe leaving after heel</source>
+        <translation>Zehen lösen sich nach Ferse</translation>
+    </message>
+    <message>
+        <source>Toe-out</source>
+        <translation>Fußöffnung</translation>
+    </message>
+    <message>
+        <source>Toe-out difference</source>
+        <translation>Unterschied der Fußöffnung</translation>
+    </message>
+    <message>
+        <source>Turn and lift the hands</source>
+        <translation>Drehen und die Hände heben</translation>
+    </message>
+    <message>
+        <source>Turn first, then step: let the hips rest while one foot is off the ground.</source>
+        <translation>Erst drehen, dann treten: lass die Hüften ruhen, während ein Fuß in der Luft ist.</translation>
+    </message>
+    <message>
+        <source>Turn from the waist down: let the hips carry the shoulders.</source>
+        <translation>Dreh von der Taille abwärts: die Hüften tragen die Schultern.</translation>
+    </message>
+    <message>
+        <source>Turn gap</source>
+        <translation>Unterschied der Drehung</translation>
+    </message>
+    <message>
+        <source>Turn no further than the loaded foot lets you: empty the leg by shifting or rising first, then turn.</source>
+        <translation>Dreh nicht weiter, als der belastete Fuß erlaubt: leere das Bein erst durch Verlagern oder Steigen, dann dreh.</translation>
+    </message>
+    <message>
+        <source>Turn the palm down a little more.</source>
+        <translation>Dreh die Handfläche etwas mehr nach unten.</translation>
+    </message>
+    <message>
+        <source>Turn the palm up a little more.</source>
+        <translation>Dreh die Handfläche etwas mehr nach oben.</translation>
+    </message>
+    <message>
+        <source>Turn the toes in a little; a small opening is enough.</source>
+        <translation>Dreh die Zehen etwas nach innen; eine kleine Öffnung genügt.</translation>
+    </message>
+    <message>
+        <source>Turn the toes out a little, so that they look where the knees go.</source>
+        <translation>Dreh die Zehen etwas nach außen, damit sie dorthin schauen, wohin die Knie gehen.</translation>
+    </message>
+    <message>
+        <source>Turning speed of the foot</source>
+        <translation>Drehtempo des Fußes</translation>
+    </message>
+    <message>
+        <source>Twist</source>
+        <translation>Verdrehung</translation>
+    </message>
+    <message>
+        <source>Unwind</source>
+        <translation>Zurückdrehen</translation>
+    </message>
+    <message>
+        <source>Upper back</source>
+        <translation>Oberer Rücken</translation>
+    </message>
+    <message>
+        <source>Upper back after low back</source>
+        <translation>Oberer nach unterem Rücken</translation>
+    </message>
+    <message>
+        <source>Waist after feet</source>
+        <translation>Taille nach Füßen</translation>
+    </message>
+    <message>
+        <source>Waist after hand</source>
+        <translation>Taille nach Hand</translation>
+    </message>
+    <message>
+        <source>Weight at landing</source>
+        <translation>Gewicht beim Aufsetzen</translation>
+    </message>
+    <message>
+        <source>Weight before the other foot leaves</source>
+        <translation>Gewicht, bevor der andere Fuß geht</translation>
+    </message>
+    <message>
+        <source>Weight on the foot</source>
+        <translation>Gewicht auf dem Fuß</translation>
+    </message>
+    <message>
+        <source>Weight on the front foot</source>
+        <translation>Gewicht auf dem vorderen Fuß</translation>
+    </message>
+    <message>
+        <source>Weight on the heel</source>
+        <translation>Gewicht auf der Ferse</translation>
+    </message>
+    <message>
+        <source>Weight on the leading foot</source>
+        <translation>Gewicht auf dem führenden Fuß</translation>
+    </message>
+    <message>
+        <source>Weight on the left foot</source>
+        <translation>Gewicht auf dem linken Fuß</translation>
+    </message>
+    <message>
+        <source>Weight on the left foot, unclamped</source>
+        <translation>Gewicht auf dem linken Fuß, unbegrenzt</translation>
+    </message>
+    <message>
+        <source>You tip to your left: let the right side ease and grow tall from the crown.</source>
+        <translation>Du kippst nach links: lass die rechte Seite los und werde lang vom Scheitel her.</translation>
+    </message>
+    <message>
+        <source>You tip to your right: let the left side ease and grow tall from the crown.</source>
+        <translation>Du kippst nach rechts: lass die linke Seite los und werde lang vom Scheitel her.</translation>
+    </message>
+    <message>
+        <source>Your left foot turns out more: set it like the right.</source>
+        <translation>Dein linker Fuß zeigt weiter nach außen: stell ihn wie den rechten.</translation>
+    </message>
+    <message>
+        <source>Your right foot turns out more: set it like the left.</source>
+        <translation>Dein rechter Fuß zeigt weiter nach außen: stell ihn wie den linken.</translation>
+    </message>
+    <message>
+        <source>angle between upper arm and trunk</source>
+        <translation>Winkel zwischen Oberarm und Rumpf</translation>
+    </message>
+    <message>
+        <source>any</source>
+        <translation>jede Ansicht</translation>
+    </message>
+    <message>
+        <source>any, with a recorded range</source>
+        <translation>jede Ansicht, mit aufgezeichnetem Umfang</translation>
+    </message>
+    <message>
+        <source>as its parts</source>
+        <translation>wie seine Teile</translation>
+    </message>
+    <message>
+        <source>as weight</source>
+        <translation>wie das Gewicht</translation>
+    </message>
+    <message>
+        <source>as weight and contact</source>
+        <translation>wie Gewicht und Kontakt</translation>
+    </message>
+    <message>
+        <source>as weight.left</source>
+        <translation>wie das Gewicht links</translation>
+    </message>
+    <message>
+        <source>as weight.left and weight.front</source>
+        <translation>wie das Gewicht links und vorn</translation>
+    </message>
+    <message>
+        <source>as weight.left before clamping</source>
+        <translation>wie das Gewicht links, vor dem Begrenzen</translation>
+    </message>
+    <message>
+        <source>bend</source>
+        <translation>beugen</translation>
+    </message>
+    <message>
+        <source>body centre on the line from ball to heel of the foot; 1 is over the heel</source>
+        <translation>Körpermitte auf der Linie vom Ballen zur Ferse; 1 ist über der Ferse</translation>
+    </message>
+    <message>
+        <source>bow</source>
+        <translation>Bogenstand</translation>
+    </message>
+    <message>
+        <source>change of the hollow of the low back against own neutral, from marked points</source>
+        <translation>Änderung der Höhlung des unteren Rückens gegen das eigene Stehen, aus gesetzten Punkten</translation>
+    </message>
+    <message>
+        <source>change of the rounding of the upper back against own neutral, from marked points</source>
+        <translation>Änderung der Rundung des oberen Rückens gegen das eigene Stehen, aus gesetzten Punkten</translation>
+    </message>
+    <message>
+        <source>close</source>
+        <translation>schließen</translation>
+    </message>
+    <message>
+        <source>depth of the sink against the deepest recorded of this student</source>
+        <translation>Tiefe des Sinkens gegen die tiefste aufgezeichnete</translation>
+    </message>
+    <message>
+        <source>difference of the number of repetitions, left and right</source>
+        <translation>Unterschied der Zahl der Wiederholungen, links und rechts</translation>
+    </message>
+    <message>
+        <source>difference of the ranges of the leading hand, left and right, in percent of the larger</source>
+        <translation>Unterschied der Reichweiten der führenden Hand, links und rechts, in Prozent der größeren</translation>
+    </message>
+    <message>
+        <source>direction ankle to knee in plan against heel to toe; inwards positive</source>
+        <translation>Richtung Knöchel-Knie im Grundriss gegen Ferse-Zehen; nach innen positiv</translation>
+    </message>
+    <message>
+        <source>direction from heel to toe against the facing direction, in plan; out positive</source>
+        <translation>Richtung Ferse-Zehen gegen die Blickrichtung, im Grundriss; nach außen positiv</translation>
+    </message>
+    <message>
+        <source>distance of the ankle joint centres along the forward axis, in own shoulder widths</source>
+        <translation>Abstand der Knöchelmitten entlang der Vorwärtsachse, in eigenen Schulterbreiten</translation>
+    </message>
+    <message>
+        <source>distance of the ankle joint centres along the phase&apos;s sideways axis, in own shoulder widths</source>
+        <translation>Abstand der Knöchelmitten entlang der Seitachse der Phase, in eigenen Schulterbreiten</translation>
+    </message>
+    <message>
+        <source>distance of the ends of the tool against its first</source>
+        <translation>Abstand der Enden des Geräts gegen den ersten</translation>
+    </message>
+    <message>
+        <source>distance of the extrapolated body centre to the nearest edge of the outline of the feet on the ground, in half widths; inside positive</source>
+        <translation>Abstand der vorausgedachten Körpermitte zum nächsten Rand des Umrisses der stehenden Füße, in halben Breiten; innen positiv</translation>
+    </message>
+    <message>
+        <source>distance of the knees to the distance of the ankles, sideways</source>
+        <translation>Abstand der Knie zum Abstand der Knöchel, seitlich</translation>
+    </message>
+    <message>
+        <source>distance of the standing foot from where it stood before the last step out, in foot lengths</source>
+        <translation>Abstand des stehenden Fußes von seinem Platz vor dem letzten Schritt, in Fußlängen</translation>
+    </message>
+    <message>
+        <source>distance of the wrist from the breastbone line, outwards positive</source>
+        <translation>Abstand des Handgelenks von der Brustbeinlinie, nach außen positiv</translation>
+    </message>
+    <message>
+        <source>duration of an out-breath over that of the in-breath before it</source>
+        <translation>Dauer des Ausatems durch die des Einatems davor</translation>
+    </message>
+    <message>
+        <source>duration of the phase against the reference, in that of the whole repetition; 1 keeps pace with the rest</source>
+        <translation>Dauer der Phase gegen die Referenz, im Verhältnis zur ganzen Wiederholung; 1 hält Schritt</translation>
+    </message>
+    <message>
+        <source>ears over the floor, in their neutral value</source>
+        <translation>Ohren über dem Boden, im Maß des ruhigen Stehens</translation>
+    </message>
+    <message>
+        <source>empty</source>
+        <translation>leerer Stand</translation>
+    </message>
+    <message>
+        <source>flat, heel, toe or off, from the height of heel and toe over the floor and their speed</source>
+        <translation>flach, Ferse, Zehen oder in der Luft, aus Höhe und Tempo von Ferse und Zehen</translation>
+    </message>
+    <message>
+        <source>front, back with the feet 0.25 m apart, 3d</source>
+        <translation>von vorn und hinten mit 0,25 m zwischen den Füßen, 3D</translation>
+    </message>
+    <message>
+        <source>front, back, 3d</source>
+        <translation>von vorn, hinten, 3D</translation>
+    </message>
+    <message>
+        <source>front, back, 3d, floor plan</source>
+        <translation>von vorn, hinten, 3D, Grundriss</translation>
+    </message>
+    <message>
+        <source>frontal-plane deviation of the knee from the line hip-ankle towards the other leg</source>
+        <translation>Abweichung des Knies von der Linie Hüfte-Knöchel zum anderen Bein hin, von vorn gesehen</translation>
+    </message>
+    <message>
+        <source>gather</source>
+        <translation>sammeln</translation>
+    </message>
+    <message>
+        <source>heel over the floor</source>
+        <translation>Ferse über dem Boden</translation>
+    </message>
+    <message>
+        <source>height of the elbow under the line from shoulder to wrist; under it positive</source>
+        <translation>Höhe des Ellbogens unter der Linie von Schulter zu Handgelenk; darunter positiv</translation>
+    </message>
+    <message>
+        <source>hip</source>
+        <translation>hüftbreiter Stand</translation>
+    </message>
+    <message>
+        <source>hold</source>
+        <translation>halten</translation>
+    </message>
+    <message>
+        <source>horse</source>
+        <translation>Reiterstand</translation>
+    </message>
+    <message>
+        <source>knee ahead of the toe tip along the toe line; past is positive</source>
+        <translation>Knie vor der Zehenspitze entlang der Zehenlinie; davor ist positiv</translation>
+    </message>
+    <message>
+        <source>kneel</source>
+        <translation>knien</translation>
+    </message>
+    <message>
+        <source>land</source>
+        <translation>aufsetzen</translation>
+    </message>
+    <message>
+        <source>left, right, 3d</source>
+        <translation>von der Seite, 3D</translation>
+    </message>
+    <message>
+        <source>left, right, 3d, floor plan</source>
+        <translation>von der Seite, 3D, Grundriss</translation>
+    </message>
+    <message>
+        <source>left, right, 3d; front, back estimated</source>
+        <translation>von der Seite, 3D; von vorn und hinten geschätzt</translation>
+    </message>
+    <message>
+        <source>lift</source>
+        <translation>heben</translation>
+    </message>
+    <message>
+        <source>line from ear to nose against its neutral; up positive</source>
+        <translation>Linie Ohr-Nase gegen das ruhige Stehen; nach oben positiv</translation>
+    </message>
+    <message>
+        <source>line of the ears against horizontal minus the tilt of the shoulders; to own left positive</source>
+        <translation>Ohrenlinie gegen die Waagrechte minus Schulterneigung; nach eigener linker Seite positiv</translation>
+    </message>
+    <message>
+        <source>line of the hips against horizontal; left up positive</source>
+        <translation>Hüftlinie gegen die Waagrechte; links oben positiv</translation>
+    </message>
+    <message>
+        <source>line of the shoulders against horizontal; left up positive</source>
+        <translation>Schulterlinie gegen die Waagrechte; links oben positiv</translation>
+    </message>
+    <message>
+        <source>longest time within the shift at less than a tenth of its peak speed</source>
+        <translation>längste Zeit in der Verlagerung unter einem Zehntel ihres Höchsttempos</translation>
+    </message>
+    <message>
+        <source>marked breath against the course of the hips</source>
+        <translation>gesetzter Atem gegen den Lauf der Hüften</translation>
+    </message>
+    <message>
+        <source>marks tapped by a person</source>
+        <translation>von Hand getippte Marken</translation>
+    </message>
+    <message>
+        <source>middle of the ears ahead of the middle of the shoulders, minus neutral</source>
+        <translation>Ohrenmitte vor der Schultermitte, minus ruhiges Stehen</translation>
+    </message>
+    <message>
+        <source>middle of the ears over the centre of the base, forward positive</source>
+        <translation>Ohrenmitte über der Mitte der Standfläche, nach vorn positiv</translation>
+    </message>
+    <message>
+        <source>middle of the ears over the centre of the base, to own left positive</source>
+        <translation>Ohrenmitte über der Mitte der Standfläche, nach eigener linker Seite positiv</translation>
+    </message>
+    <message>
+        <source>middle of the hips over the floor, in its neutral value; 1 is standing</source>
+        <translation>Hüftmitte über dem Boden, im Maß des ruhigen Stehens; 1 ist Stehen</translation>
+    </message>
+    <message>
+        <source>middle of the hips to middle of the shoulders against vertical in the frontal plane; to own left positive</source>
+        <translation>Hüftmitte zu Schultermitte gegen die Senkrechte, von vorn gesehen; nach eigener linker Seite positiv</translation>
+    </message>
+    <message>
+        <source>middle of the hips to middle of the shoulders against vertical in the sagittal plane; forward positive</source>
+        <translation>Hüftmitte zu Schultermitte gegen die Senkrechte, von der Seite gesehen; nach vorn positiv</translation>
+    </message>
+    <message>
+        <source>narrow</source>
+        <translation>enger Stand</translation>
+    </message>
+    <message>
+        <source>one_leg</source>
+        <translation>auf einem Bein</translation>
+    </message>
+    <message>
+        <source>onset of the leading hand minus that of the pelvis</source>
+        <translation>Beginn der führenden Hand minus den des Beckens</translation>
+    </message>
+    <message>
+        <source>onset of the neck&apos;s roll minus that of the upper back</source>
+        <translation>Beginn des Nackenrollens minus den des oberen Rückens</translation>
+    </message>
+    <message>
+        <source>onset of the pelvis turn minus that of the leading hand</source>
+        <translation>Beginn der Beckendrehung minus den der führenden Hand</translation>
+    </message>
+    <message>
+        <source>onset of the pelvis turn minus that of the shift</source>
+        <translation>Beginn der Beckendrehung minus den der Verlagerung</translation>
+    </message>
+    <message>
+        <source>onset of the shift minus the time the foot was flat; positive is good</source>
+        <translation>Beginn der Verlagerung minus die Zeit, zu der der Fuß flach war; positiv ist gut</translation>
+    </message>
+    <message>
+        <source>onset of the upper back&apos;s roll minus that of the low back</source>
+        <translation>Beginn des Rollens im oberen Rücken minus den im unteren</translation>
+    </message>
+    <message>
+        <source>open</source>
+        <translation>öffnen</translation>
+    </message>
+    <message>
+        <source>path of the body centre a second, over two seconds of quiet standing</source>
+        <translation>Weg der Körpermitte in der Sekunde, über zwei Sekunden ruhigen Stehens</translation>
+    </message>
+    <message>
+        <source>pivot</source>
+        <translation>drehen am Platz</translation>
+    </message>
+    <message>
+        <source>projection of the body centre between the feet along the seen axis, share on the left foot</source>
+        <translation>Körpermitte zwischen den Füßen entlang der gesehenen Achse, Anteil des linken Fußes</translation>
+    </message>
+    <message>
+        <source>prominent peaks of speed within a shift</source>
+        <translation>deutliche Tempospitzen in einer Verlagerung</translation>
+    </message>
+    <message>
+        <source>qigong</source>
+        <translation>Qigong</translation>
+    </message>
+    <message>
+        <source>reach</source>
+        <translation>reichen</translation>
+    </message>
+    <message>
+        <source>return</source>
+        <translation>zurückkehren</translation>
+    </message>
+    <message>
+        <source>rise</source>
+        <translation>steigen</translation>
+    </message>
+    <message>
+        <source>roll</source>
+        <translation>rollen</translation>
+    </message>
+    <message>
+        <source>seated</source>
+        <translation>im Sitzen</translation>
+    </message>
+    <message>
+        <source>settle</source>
+        <translation>sich setzen</translation>
+    </message>
+    <message>
+        <source>share of weight on that foot, along whichever direction the view shows</source>
+        <translation>Gewichtsanteil dieses Fußes, in der Richtung, die die Ansicht zeigt</translation>
+    </message>
+    <message>
+        <source>share of weight on the foot that leads the repetition</source>
+        <translation>Gewichtsanteil des führenden Fußes</translation>
+    </message>
+    <message>
+        <source>share of weight on the front foot along the line between back and front foot</source>
+        <translation>Gewichtsanteil des vorderen Fußes auf der Linie zwischen hinterem und vorderem</translation>
+    </message>
+    <message>
+        <source>share of weight on the left foot: the body centre projected between the feet, corrected for its acceleration</source>
+        <translation>Gewichtsanteil des linken Fußes: die Körpermitte zwischen den Füßen, um ihre Beschleunigung berichtigt</translation>
+    </message>
+    <message>
+        <source>share of weight on the standing foot a tenth of a second before the other leaves</source>
+        <translation>Gewichtsanteil des Standfußes eine Zehntelsekunde, bevor der andere geht</translation>
+    </message>
+    <message>
+        <source>share of weight on the stepping foot at the moment it is flat</source>
+        <translation>Gewichtsanteil des tretenden Fußes in dem Augenblick, in dem er flach ist</translation>
+    </message>
+    <message>
+        <source>shoulder</source>
+        <translation>schulterbreiter Stand</translation>
+    </message>
+    <message>
+        <source>shoulder turn minus pelvis turn</source>
+        <translation>Schulterdrehung minus Beckendrehung</translation>
+    </message>
+    <message>
+        <source>shoulder turn minus pelvis turn, read together with the side bend</source>
+        <translation>Schulterdrehung minus Beckendrehung, mit der Seitneigung zusammen gelesen</translation>
+    </message>
+    <message>
+        <source>side, with marked points</source>
+        <translation>von der Seite, mit gesetzten Punkten</translation>
+    </message>
+    <message>
+        <source>sideways way of the knee since the foot was set down</source>
+        <translation>seitlicher Weg des Knies, seit der Fuß steht</translation>
+    </message>
+    <message>
+        <source>sink</source>
+        <translation>sinken</translation>
+    </message>
+    <message>
+        <source>slope of the line from wrist to knuckles: 90 points up</source>
+        <translation>Neigung der Linie vom Handgelenk zu den Knöcheln: 90 zeigt nach oben</translation>
+    </message>
+    <message>
+        <source>slope of the palm&apos;s normal: 90 faces up, -90 down</source>
+        <translation>Neigung der Handflächennormalen: 90 zeigt nach oben, -90 nach unten</translation>
+    </message>
+    <message>
+        <source>slope of the thigh; 0 is level</source>
+        <translation>Neigung des Oberschenkels; 0 ist waagrecht</translation>
+    </message>
+    <message>
+        <source>speed at which the foot turns on the floor</source>
+        <translation>Tempo, mit dem der Fuß am Boden dreht</translation>
+    </message>
+    <message>
+        <source>speed of the pelvis turn</source>
+        <translation>Tempo der Beckendrehung</translation>
+    </message>
+    <message>
+        <source>spread of the times at which hand, pelvis and weight come to rest</source>
+        <translation>Spanne der Zeiten, zu denen Hand, Becken und Gewicht zur Ruhe kommen</translation>
+    </message>
+    <message>
+        <source>stand</source>
+        <translation>stehen</translation>
+    </message>
+    <message>
+        <source>strike</source>
+        <translation>schlagen</translation>
+    </message>
+    <message>
+        <source>swing</source>
+        <translation>schwingen</translation>
+    </message>
+    <message>
+        <source>tai chi</source>
+        <translation>Taiji</translation>
+    </message>
+    <message>
+        <source>the way the student faces, from the start; to own left positive; frozen while the feet stay planted</source>
+        <translation>wohin der Körper gewandt ist, vom Anfang an; nach eigener linker Seite positiv; bleibt, solange die Füße stehen</translation>
+    </message>
+    <message>
+        <source>time from 10 % to 90 % of the transfer</source>
+        <translation>Zeit von 10 % bis 90 % der Verlagerung</translation>
+    </message>
+    <message>
+        <source>time the toe leaves minus the time the heel does</source>
+        <translation>Zeit, zu der die Zehen sich lösen, minus die der Ferse</translation>
+    </message>
+    <message>
+        <source>time the toe touches minus the time the heel does</source>
+        <translation>Zeit, zu der die Zehen aufsetzen, minus die der Ferse</translation>
+    </message>
+    <message>
+        <source>toe-out of the left foot minus that of the right</source>
+        <translation>Fußöffnung links minus rechts</translation>
+    </message>
+    <message>
+        <source>together</source>
+        <translation>geschlossener Stand</translation>
+    </message>
+    <message>
+        <source>transfer</source>
+        <translation>verlagern</translation>
+    </message>
+    <message>
+        <source>turn</source>
+        <translation>drehen</translation>
+    </message>
+    <message>
+        <source>turn of the head about the vertical, to own left positive</source>
+        <translation>Drehung des Kopfes um die Senkrechte, nach eigener linker Seite positiv</translation>
+    </message>
+    <message>
+        <source>turn of the line of the hips about the vertical, to own left positive</source>
+        <translation>Drehung der Hüftlinie um die Senkrechte, nach eigener linker Seite positiv</translation>
+    </message>
+    <message>
+        <source>turn of the line of the shoulders about the vertical, to own left positive</source>
+        <translation>Drehung der Schulterlinie um die Senkrechte, nach eigener linker Seite positiv</translation>
+    </message>
+    <message>
+        <source>unweight</source>
+        <translation>leeren</translation>
+    </message>
+    <message>
+        <source>variation of the duration of the swing</source>
+        <translation>Schwankung der Dauer des Schwungs</translation>
+    </message>
+    <message>
+        <source>variation of the repetitions&apos; durations</source>
+        <translation>Schwankung der Dauer der Wiederholungen</translation>
+    </message>
+    <message>
+        <source>vertical gap between ear and shoulder, in its neutral value</source>
+        <translation>senkrechter Abstand zwischen Ohr und Schulter, im Maß des ruhigen Stehens</translation>
+    </message>
+    <message>
+        <source>way of the foot centre since it was set down, in foot lengths</source>
+        <translation>Weg der Fußmitte, seit der Fuß steht, in Fußlängen</translation>
+    </message>
+    <message>
+        <source>wide</source>
+        <translation>weiter Stand</translation>
+    </message>
+    <message>
+        <source>wrist ahead of the middle of the shoulders</source>
+        <translation>Handgelenk vor der Schultermitte</translation>
+    </message>
+    <message>
+        <source>wrist over the floor, in body heights</source>
+        <translation>Handgelenk über dem Boden, in Körpergrößen</translation>
+    </message>
+</context>
+<context>
+    <name>help</name>
+    <message>
+        <source>Marks and pictures</source>
+        <translation>Zeichen und Bilder</translation>
+    </message>
+    <message>
+        <source>Inside the band.</source>
+        <translation>Im Bereich.</translation>
+    </message>
+    <message>
+        <source>At the edge: outside by less than matters, or not certain enough to call it outside.</source>
+        <translation>Am Rand: weniger außerhalb, als zählt, oder nicht sicher genug dafür.</translation>
+    </message>
+    <message>
+        <source>Outside. The slope shows by how much; the thin end points the way to correct.</source>
+        <translation>Außerhalb. Die Schräge zeigt, wie weit; das dünne Ende weist den Weg zurück.</translation>
+    </message>
+    <message>
+        <source>Cannot be told from this clip. Why comes with it, and what to film instead.</source>
+        <translation>Aus dieser Aufnahme nicht zu sehen. Der Grund steht dabei, und was statt dessen zu filmen ist.</translation>
+    </message>
+    <message>
+        <source>The column is read from the ground up: what is wrong below is often the cause of what shows above. Keys 1 to 8 count from the ground.</source>
+        <translation>Die Säule liest man vom Boden aufwärts: was unten nicht stimmt, ist oft die Ursache von dem, was sich oben zeigt. Die Tasten 1 bis 8 zählen vom Boden.</translation>
+    </message>
+    <message>
+        <source>The tide shows the share of the weight on each foot. A solid rail is a foot flat on the floor, a dashed one heel or toes only, none a foot in the air; the thin line is the reference.</source>
+        <translation>Die Flut zeigt den Anteil des Gewichts auf jedem Fuß. Eine volle Schiene ist ein flacher Fuß, eine gestrichelte nur Ferse oder Zehen, keine ein Fuß in der Luft; die dünne Linie ist die Referenz.</translation>
+    </message>
+    <message>
+        <source>Student and reference always stand at the same moment of the movement, not at the same second.</source>
+        <translation>Übende und Referenz stehen immer im selben Augenblick der Bewegung, nicht in derselben Sekunde.</translation>
+    </message>
+    <message>
+        <source>A figure stands with its error: 12 ± 2° means that two times in three the true value lies between 10 and 14. Hatching shows where nothing can be told.</source>
+        <translation>Ein Wert steht mit seinem Fehler: 12 ± 2° heißt, dass der wahre Wert zwei von drei Malen zwischen 10 und 14 liegt. Schraffur zeigt, wo nichts zu sehen ist.</translation>
+    </message>
+    <message>
+        <source>What is measured</source>
+        <translation>Was gemessen wird</translation>
+    </message>
+    <message>
+        <source>a number</source>
+        <translation>eine Zahl</translation>
+    </message>
+    <message>
+        <source>Seen: %1</source>
+        <translation>Zu sehen: %1</translation>
+    </message>
+    <message>
+        <source>Rules of form</source>
+        <translation>Regeln der Form</translation>
+    </message>
+    <message>
+        <source>How to film</source>
+        <translation>So wird gefilmt</translation>
+    </message>
+    <message>
+        <source>The camera at hip height, level, and still: on a stand or a shelf.</source>
+        <translation>Die Kamera in Hüfthöhe, waagrecht und still: auf einem Stativ oder Regal.</translation>
+    </message>
+    <message>
+        <source>The whole body in the picture from head to both feet, with floor below the feet, for the whole clip.</source>
+        <translation>Der ganze Körper im Bild, vom Kopf bis zu beiden Füßen, mit Boden unter den Füßen, die ganze Aufnahme lang.</translation>
+    </message>
+    <message>
+        <source>Straight from the front, the back or a side. Knees and width are seen from the front, lean and length from a side.</source>
+        <translation>Gerade von vorn, von hinten oder von der Seite. Knie und Breite sieht man von vorn, Neigung und Länge von der Seite.</translation>
+    </message>
+    <message>
+        <source>Stand quietly for two seconds before you begin: figures that compare with standing need it.</source>
+        <translation>Vor dem Beginn zwei Sekunden ruhig stehen: Werte, die mit dem Stehen vergleichen, brauchen es.</translation>
+    </message>
+    <message>
+        <source>Light from the front, plain clothes that show the knees, thirty frames a second or more.</source>
+        <translation>Licht von vorn, schlichte Kleidung, die die Knie zeigt, dreißig Bilder in der Sekunde oder mehr.</translation>
+    </message>
+    <message>
+        <source>A door frame or another upright edge in the picture tells the true vertical.</source>
+        <translation>Ein Türrahmen oder eine andere senkrechte Kante im Bild zeigt die wahre Senkrechte.</translation>
+    </message>
+    <message>
+        <source>Cautions</source>
+        <translation>Vorsicht</translation>
+    </message>
+    <message>
+        <source>Bevel advises on form. It makes no diagnosis and keeps none.</source>
+        <translation>Bevel berät zur Form. Es stellt keine Diagnose und bewahrt keine.</translation>
+    </message>
+    <message>
+        <source>What Bevel is made of</source>
+        <translation>Woraus Bevel gemacht ist</translation>
+    </message>
+    <message>
+        <source>Bevel is free software under the GNU General Public License, version 3 or later.</source>
+        <translation>Bevel ist freie Software unter der GNU General Public License, Version 3 oder später.</translation>
+    </message>
+    <message>
+        <source>Lengths and masses of the body: Winter 2009, after Drillis and Contini; de Leva 1996; Gordon et al. 1989.</source>
+        <translation>Längen und Massen des Körpers: Winter 2009, nach Drillis und Contini; de Leva 1996; Gordon u. a. 1989.</translation>
+    </message>
+    <message>
+        <source>Version %1</source>
+        <translation>Version %1</translation>
+    </message>
+</context>
+<context>
+    <name>lanes</name>
+    <message>
+        <source>%1 · %2</source>
+        <translation>%1 · %2</translation>
+    </message>
+    <message>
+        <source>%1 (cut)</source>
+        <translation>%1 (abgeschnitten)</translation>
+    </message>
+    <message>
+        <source>left foot</source>
+        <translation>linker Fuß</translation>
+    </message>
+    <message>
+        <source>right foot</source>
+        <translation>rechter Fuß</translation>
+    </message>
+    <message>
+        <source>The body was not found on this frame.</source>
+        <translation>Der Körper wurde auf diesem Bild nicht gefunden.</translation>
+    </message>
+    <message>
+        <source>From above; grid 25 cm</source>
+        <translation>Von oben; Raster 25 cm</translation>
+    </message>
+    <message>
+        <source>From above: sideways only</source>
+        <translation>Von oben: nur seitlich</translation>
+    </message>
+    <message>
+        <source>From above: forward only</source>
+        <translation>Von oben: nur der Länge nach</translation>
+    </message>
+</context>
+<context>
+    <name>letter</name>
+    <message>
+        <source>student</source>
+        <translation>Übende</translation>
+    </message>
+    <message>
+        <source>a student</source>
+        <translation>jemand, der übt</translation>
+    </message>
+    <message>
+        <source>Left out: on this picture it cannot be hidden who it is</source>
+        <translation>Weggelassen: auf diesem Bild lässt sich nicht verbergen, wer es ist</translation>
+    </message>
+    <message>
+        <source>You, at this moment</source>
+        <translation>Du, in diesem Augenblick</translation>
+    </message>
+    <message>
+        <source>%1 · filmed %2</source>
+        <translation>%1 · gefilmt %2</translation>
+    </message>
+    <message>
+        <source>Filmed %1</source>
+        <translation>Gefilmt %1</translation>
+    </message>
+    <message>
+        <source>What went well</source>
+        <translation>Was gut ging</translation>
+    </message>
+    <message>
+        <source>%1 for %2</source>
+        <translation>%1 für %2</translation>
+    </message>
+    <message>
+        <source>%1 · %2</source>
+        <translation>%1 · %2</translation>
+    </message>
+    <message>
+        <source>The reference, at the same moment of the movement</source>
+        <translation>Die Referenz, im selben Augenblick der Bewegung</translation>
+    </message>
+    <message>
+        <source>%1 (± %2; aim: %3), %4</source>
+        <translation>%1 (± %2; Ziel: %3), %4</translation>
+    </message>
+</context>
+<context>
+    <name>text</name>
+    <message>
+        <source> in</source>
+        <translation> in</translation>
+    </message>
+    <message>
+        <source> in/s</source>
+        <translation> in/s</translation>
+    </message>
+    <message>
+        <source> cm</source>
+        <translation> cm</translation>
+    </message>
+    <message>
+        <source> fists</source>
+        <translation> Fäuste</translation>
+    </message>
+    <message>
+        <source> foot lengths</source>
+        <translation> Fußlängen</translation>
+    </message>
+    <message>
+        <source> SW</source>
+        <translation> SB</translation>
+    </message>
+    <message>
+        <source>Feet</source>
+        <translation>Füße</translation>
+    </message>
+    <message>
+        <source>Weight</source>
+        <translation>Gewicht</translation>
+    </message>
+    <message>
+        <source>Knees</source>
+        <translation>Knie</translation>
+    </message>
+    <message>
+        <source>Hips</source>
+        <translation>Hüften</translation>
+    </message>
+    <message>
+        <source>Spine</source>
+        <translation>Rücken</translation>
+    </message>
+    <message>
+        <source>Head</source>
+        <translation>Kopf</translation>
+    </message>
+    <message>
+        <source>Arms</source>
+        <translation>Arme</translation>
+    </message>
+    <message>
+        <source>Breath &amp; tempo</source>
+        <translation>Atem &amp; Tempo</translation>
+    </message>
+    <message>
+        <source>left</source>
+        <translation>links</translation>
+    </message>
+    <message>
+        <source>right</source>
+        <translation>rechts</translation>
+    </message>
+    <message>
+        <source>from the front</source>
+        <translation>von vorn</translation>
+    </message>
+    <message>
+        <source>from the back</source>
+        <translation>von hinten</translation>
+    </message>
+    <message>
+        <source>from the student&apos;s left</source>
+        <translation>von der linken Seite</translation>
+    </message>
+    <message>
+        <source>from the student&apos;s right</source>
+        <translation>von der rechten Seite</translation>
+    </message>
+    <message>
+        <source>obliquely</source>
+        <translation>schräg</translation>
+    </message>
+    <message>
+        <source>in 3D</source>
+        <translation>in 3D</translation>
+    </message>
+    <message>
+        <source>inside</source>
+        <translation>im Bereich</translation>
+    </message>
+    <message>
+        <source>at the edge</source>
+        <translation>am Rand</translation>
+    </message>
+    <message>
+        <source>outside</source>
+        <translation>außerhalb</translation>
+    </message>
+    <message>
+        <source>cannot tell</source>
+        <translation>nicht zu sehen</translation>
+    </message>
+    <message>
+        <source>safety</source>
+        <translation>Sicherheit</translation>
+    </message>
+    <message>
+        <source>groundwork</source>
+        <translation>Grundlage</translation>
+    </message>
+    <message>
+        <source>timing</source>
+        <translation>Zeitpunkt</translation>
+    </message>
+    <message>
+        <source>shape</source>
+        <translation>Form</translation>
+    </message>
+    <message>
+        <source>evenness</source>
+        <translation>Gleichmaß</translation>
+    </message>
+    <message>
+        <source>the error is larger than the band</source>
+        <translation>der Fehler ist größer als der Bereich</translation>
+    </message>
+    <message>
+        <source>cannot be told from this view</source>
+        <translation>aus dieser Ansicht nicht zu sehen</translation>
+    </message>
+    <message>
+        <source>the body was not found here</source>
+        <translation>der Körper wurde hier nicht gefunden</translation>
+    </message>
+    <message>
+        <source>turned too far from the picture</source>
+        <translation>zu weit aus dem Bild gedreht</translation>
+    </message>
+    <message>
+        <source>the thigh points too much at the camera</source>
+        <translation>der Oberschenkel zeigt zu sehr zur Kamera</translation>
+    </message>
+    <message>
+        <source>the toes point too far out for this figure</source>
+        <translation>die Zehen zeigen für diesen Wert zu weit nach außen</translation>
+    </message>
+    <message>
+        <source>the feet are too close together</source>
+        <translation>die Füße stehen zu dicht beisammen</translation>
+    </message>
+    <message>
+        <source>no quiet standing to compare with</source>
+        <translation>kein ruhiges Stehen zum Vergleich</translation>
+    </message>
+    <message>
+        <source>the true vertical is not known</source>
+        <translation>die wahre Senkrechte ist nicht bekannt</translation>
+    </message>
+    <message>
+        <source>a foot is off the floor</source>
+        <translation>ein Fuß ist in der Luft</translation>
+    </message>
+    <message>
+        <source>this foot is hidden in part from this side</source>
+        <translation>dieser Fuß ist von dieser Seite teils verdeckt</translation>
+    </message>
+    <message>
+        <source>needs points or moments marked by hand</source>
+        <translation>braucht von Hand gesetzte Punkte oder Augenblicke</translation>
+    </message>
+    <message>
+        <source>the floor is not known, and the feet stand at different depths</source>
+        <translation>der Boden ist nicht bekannt, und die Füße stehen verschieden tief im Raum</translation>
+    </message>
+    <message>
+        <source>no recorded range of this student to compare with</source>
+        <translation>kein aufgezeichneter Umfang zum Vergleich</translation>
+    </message>
+    <message>
+        <source>a hand on a support carries part of the weight</source>
+        <translation>eine Hand auf einer Stütze trägt einen Teil des Gewichts</translation>
+    </message>
+    <message>
+        <source>seated practice has its own rules</source>
+        <translation>Üben im Sitzen hat eigene Regeln</translation>
+    </message>
+    <message>
+        <source>left and right repetitions look the same from here</source>
+        <translation>linke und rechte Wiederholungen sehen von hier gleich aus</translation>
+    </message>
+    <message>
+        <source>does not happen in this clip</source>
+        <translation>kommt in dieser Aufnahme nicht vor</translation>
+    </message>
+    <message>
+        <source>the moment was not found</source>
+        <translation>der Augenblick wurde nicht gefunden</translation>
+    </message>
+    <message>
+        <source>in</source>
+        <translation>ein</translation>
+    </message>
+    <message>
+        <source>out</source>
+        <translation>aus</translation>
+    </message>
+    <message>
+        <source>free</source>
+        <translation>frei</translation>
+    </message>
+    <message>
+        <source>%1 to %2</source>
+        <translation>%1 bis %2</translation>
+    </message>
+    <message>
+        <source>≥ %1</source>
+        <translation>≥ %1</translation>
+    </message>
+    <message>
+        <source>≤ %1</source>
+        <translation>≤ %1</translation>
+    </message>
+    <message>
+        <source>at least %1</source>
+        <translation>mindestens %1</translation>
+    </message>
+    <message>
+        <source>up to %1</source>
+        <translation>bis %1</translation>
+    </message>
+    <message>
+        <source>1 repetition</source>
+        <translation>1 Wiederholung</translation>
+    </message>
+    <message>
+        <source>%1 repetitions</source>
+        <translation>%1 Wiederholungen</translation>
+    </message>
+    <message>
+        <source>%1 (%2 left, %3 right)</source>
+        <translation>%1 (%2 links, %3 rechts)</translation>
+    </message>
+    <message>
+        <source>%1 (left and right look alike from here)</source>
+        <translation>%1 (links und rechts sehen von hier gleich aus)</translation>
+    </message>
+    <message>
+        <source>%1, %2 of them cut by the ends of the clip</source>
+        <translation>%1, davon %2 an den Enden abgeschnitten</translation>
+    </message>
+    <message>
+        <source>in all %1 repetitions</source>
+        <translation>in allen %1 Wiederholungen</translation>
+    </message>
+    <message>
+        <source>in %1 of %2 repetitions</source>
+        <translation>in %1 von %2 Wiederholungen</translation>
+    </message>
+    <message>
+        <source>the rule</source>
+        <translation>die Regel</translation>
+    </message>
+    <message>
+        <source>the stance</source>
+        <translation>den Stand</translation>
+    </message>
+    <message>
+        <source>the movement</source>
+        <translation>die Bewegung</translation>
+    </message>
+    <message>
+        <source>the school</source>
+        <translation>die Schule</translation>
+    </message>
+    <message>
+        <source>this phase of the movement</source>
+        <translation>diese Phase der Bewegung</translation>
+    </message>
+    <message>
+        <source>what is agreed with the student</source>
+        <translation>die Vereinbarung mit der Übenden</translation>
+    </message>
+    <message>
+        <source>this clip</source>
+        <translation>diese Aufnahme</translation>
+    </message>
+    <message>
+        <source>Rule %1: %2.</source>
+        <translation>Regel %1: %2.</translation>
+    </message>
+    <message>
+        <source>Measured: %1.</source>
+        <translation>Gemessen: %1.</translation>
+    </message>
+    <message>
+        <source>Held against the reference figure at the same moment of the movement.</source>
+        <translation>An die Referenzfigur im selben Augenblick der Bewegung gehalten.</translation>
+    </message>
+    <message>
+        <source>Looked at in: %1.</source>
+        <translation>Betrachtet in: %1.</translation>
+    </message>
+    <message>
+        <source>Band in force: %1, set by %2.</source>
+        <translation>Geltender Bereich: %1, gesetzt durch %2.</translation>
+    </message>
+    <message>
+        <source>Without it: %1.</source>
+        <translation>Ohne das: %1.</translation>
+    </message>
+    <message>
+        <source>It is wider here, since this clip can tell no finer.</source>
+        <translation>Er ist hier weiter, denn diese Aufnahme zeigt es nicht feiner.</translation>
+    </message>
+    <message>
+        <source>Cannot be told: %1.</source>
+        <translation>Nicht zu sehen: %1.</translation>
+    </message>
+    <message>
+        <source>Figure: %1 over %2; error of the moments ± %3, of the clip ± %4, of where the points sit on this person ± %5.</source>
+        <translation>Wert: %1 über %2; Fehler der Augenblicke ± %3, der Aufnahme ± %4, des Sitzes der Punkte an diesem Menschen ± %5.</translation>
+    </message>
+    <message>
+        <source>%1 at %2</source>
+        <translation>%1 bei %2</translation>
+    </message>
+    <message>
+        <source>Repetition by repetition: %1.</source>
+        <translation>Wiederholung für Wiederholung: %1.</translation>
+    </message>
+    <message>
+        <source>Outside the band for %1 of those moments.</source>
+        <translation>In %1 dieser Augenblicke außerhalb des Bereichs.</translation>
+    </message>
+    <message>
+        <source>May come from: %1.</source>
+        <translation>Kommt vielleicht von: %1.</translation>
+    </message>
+    <message>
+        <source>May be the cause of: %1.</source>
+        <translation>Vielleicht Ursache von: %1.</translation>
+    </message>
+    <message>
+        <source>%1 against the reference</source>
+        <translation>%1 gegen die Referenz</translation>
+    </message>
+    <message>
+        <source>not judged</source>
+        <translation>nicht beurteilt</translation>
+    </message>
+    <message>
+        <source>in this clip</source>
+        <translation>in dieser Aufnahme</translation>
+    </message>
+    <message>
+        <source>from %1 until %2</source>
+        <translation>von %1 bis %2</translation>
+    </message>
+    <message>
+        <source>until %1</source>
+        <translation>bis %1</translation>
+    </message>
+    <message>
+        <source>always</source>
+        <translation>immer</translation>
+    </message>
+    <message>
+        <source>from %1 on</source>
+        <translation>ab %1</translation>
+    </message>
+    <message>
+        <source>%1: %2, %3. %4</source>
+        <translation>%1: %2, %3. %4</translation>
+    </message>
+    <message>
+        <source>%1, %2</source>
+        <translation>%1, %2</translation>
+    </message>
+    <message>
+        <source>%1: %2 less than the reference</source>
+        <translation>%1: %2 weniger als die Referenz</translation>
+    </message>
+    <message>
+        <source>%1: %2 more than the reference</source>
+        <translation>%1: %2 mehr als die Referenz</translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <translation>%1: %2</translation>
+    </message>
+    <message>
+        <source>Cancelled.</source>
+        <translation>Abgebrochen.</translation>
+    </message>
+    <message>
+        <source>The files of the body finder are missing. Set Bevel up again with “./run build”, then try once more.</source>
+        <translation>Die Dateien zum Finden des Körpers fehlen. Bevel mit „./run build“ neu einrichten, dann noch einmal versuchen.</translation>
+    </message>
+    <message>
+        <source>The file cannot be opened: %1. Check that it still exists and that you may read it.</source>
+        <translation>Die Datei lässt sich nicht öffnen: %1. Bitte prüfen, ob es sie noch gibt und ob sie gelesen werden darf.</translation>
+    </message>
+    <message>
+        <source>This file cannot be read (%1). If it plays elsewhere, save it again as MP4 and try that.</source>
+        <translation>Diese Datei lässt sich nicht lesen (%1). Wenn sie anderswo läuft, dort neu als MP4 speichern und damit versuchen.</translation>
+    </message>
+    <message>
+        <source>This file is larger than Bevel can take (%1). Cut the clip to the part that matters.</source>
+        <translation>Diese Datei ist zu groß für Bevel (%1). Die Aufnahme auf den Teil kürzen, um den es geht.</translation>
+    </message>
+    <message>
+        <source>This library is open in another window of Bevel (%1). Close that one first, or go on there.</source>
+        <translation>Diese Bibliothek ist in einem anderen Fenster von Bevel offen (%1). Jenes zuerst schließen oder dort weitermachen.</translation>
+    </message>
+    <message>
+        <source>This library was made by a newer Bevel, or its folder cannot be written to: it is open for reading only. Nothing was changed.</source>
+        <translation>Diese Bibliothek stammt von einem neueren Bevel, oder in ihren Ordner kann nicht geschrieben werden: sie ist nur zum Lesen offen. Nichts wurde geändert.</translation>
+    </message>
+    <message>
+        <source>Writing failed: %1. Check that there is room and that the folder may be written to.</source>
+        <translation>Das Schreiben misslang: %1. Bitte prüfen, ob Platz ist und ob in den Ordner geschrieben werden darf.</translation>
+    </message>
+    <message>
+        <source>Not found: %1.</source>
+        <translation>Nicht gefunden: %1.</translation>
+    </message>
+    <message>
+        <source>Not saved: “%1” may still tell who it is. Change these words, or let the name be seen.</source>
+        <translation>Nicht gespeichert: „%1“ verrät vielleicht noch, wer es ist. Diese Worte ändern oder den Namen sehen lassen.</translation>
+    </message>
+    <message>
+        <source>This is another clip: its content is not the one that was taken in. Choose the file it was copied from.</source>
+        <translation>Das ist eine andere Aufnahme: ihr Inhalt ist nicht der hereingenommene. Die Datei wählen, von der kopiert wurde.</translation>
+    </message>
+    <message>
+        <source>A backup is restored into an empty folder. Choose another one.</source>
+        <translation>Eine Sicherung wird in einen leeren Ordner zurückgeholt. Bitte einen anderen wählen.</translation>
+    </message>
+    <message>
+        <source>A value is not usable: %1.</source>
+        <translation>Ein Wert ist nicht brauchbar: %1.</translation>
+    </message>
+    <message>
+        <source>Nobody was found in this clip for long enough. Film in better light, with the whole body in the picture.</source>
+        <translation>In dieser Aufnahme wurde niemand lang genug gefunden. Bei besserem Licht filmen, der ganze Körper im Bild.</translation>
+    </message>
+    <message>
+        <source>The clip is too short to judge. A whole repetition is needed.</source>
+        <translation>Die Aufnahme ist zu kurz. Eine ganze Wiederholung ist nötig.</translation>
+    </message>
+    <message>
+        <source>The feet are cut off. Step back or tilt the phone down, so that the floor shows below both feet.</source>
+        <translation>Die Füße sind abgeschnitten. Weiter zurückgehen oder das Telefon neigen, bis unter beiden Füßen Boden zu sehen ist.</translation>
+    </message>
+    <message>
+        <source>The student is too small in the picture. Film from closer.</source>
+        <translation>Die Übende ist zu klein im Bild. Aus größerer Nähe filmen.</translation>
+    </message>
+    <message>
+        <source>Filmed obliquely. Judge it again: what can be told from there is measured now.</source>
+        <translation>Schräg gefilmt. Neu beurteilen: was von dort zu sehen ist, wird jetzt gemessen.</translation>
+    </message>
+    <message>
+        <source>Clips of several cameras cannot be put together yet. Review them one by one.</source>
+        <translation>Aufnahmen mehrerer Kameras lassen sich noch nicht zusammenlegen. Bitte einzeln durchsehen.</translation>
+    </message>
+    <message>
+        <source>Choose the view this clip was filmed from.</source>
+        <translation>Bitte wählen, von wo gefilmt wurde.</translation>
+    </message>
+    <message>
+        <source>Nothing in the clip looks like this movement. Check that the right movement is chosen.</source>
+        <translation>Nichts in der Aufnahme sieht nach dieser Bewegung aus. Bitte prüfen, ob die richtige gewählt ist.</translation>
+    </message>
+    <message>
+        <source>On no frame of this stretch can it be hidden who it is. Choose another correction, or let it be seen.</source>
+        <translation>Auf keinem Bild dieses Abschnitts lässt sich verbergen, wer es ist. Eine andere Korrektur wählen oder es sehen lassen.</translation>
+    </message>
+    <message>
+        <source>Finding the body was stopped. Choose “Change …” and save to start again.</source>
+        <translation>Das Suchen des Körpers wurde angehalten. „Ändern …“ wählen und speichern, um neu zu beginnen.</translation>
+    </message>
+    <message>
+        <source>Knees follow the toes; no twist under load. Pain means stop, or make it smaller.</source>
+        <translation>Die Knie folgen den Zehen; keine Drehung unter Last. Schmerz heißt aufhören oder kleiner werden.</translation>
+    </message>
+    <message>
+        <source>Keep a chair or wall in reach for steps and one-leg moments; steadier side first.</source>
+        <translation>Bei Schritten und auf einem Bein einen Stuhl oder eine Wand in Reichweite; die sicherere Seite zuerst.</translation>
+    </message>
+    <message>
+        <source>If you feel dizzy, sit down.</source>
+        <translation>Bei Schwindel hinsetzen.</translation>
+    </message>
+    <message>
+        <source>Hands overhead only as high as stays easy; if you feel dizzy, lower them and sit down.</source>
+        <translation>Die Hände nur so hoch über den Kopf, wie es leicht bleibt; bei Schwindel senken und hinsetzen.</translation>
+    </message>
+    <message>
+        <source>Bend with soft knees, and come up slowly.</source>
+        <translation>Mit weichen Knien beugen und langsam hochkommen.</translation>
+    </message>
+    <message>
+        <source>Pain means stop or make it smaller. New to practice, pregnant, after surgery, or with heart, blood-pressure, eye, back or bone conditions: ask a licensed clinician first. These remarks describe form; figures from one camera carry the error stated beside them.</source>
+        <translation>Schmerz heißt aufhören oder kleiner werden. Neu im Üben, schwanger, nach einer Operation oder mit Leiden an Herz, Blutdruck, Augen, Rücken oder Knochen: zuerst ärztlichen Rat holen. Diese Worte beschreiben die Form; Werte aus einer Kamera tragen den Fehler, der bei ihnen steht.</translation>
+    </message>
+    <message>
+        <source>%1 (leading side)</source>
+        <translation>%1 (führende Seite)</translation>
+    </message>
+    <message>
+        <source>%1 (rear side)</source>
+        <translation>%1 (hintere Seite)</translation>
+    </message>
+    <message>
+        <source>%1 in %2</source>
+        <translation>%1 in %2</translation>
+    </message>
+    <message>
+        <source>%1 against the reference at the same moment</source>
+        <translation>%1 gegen die Referenz im selben Augenblick</translation>
+    </message>
+    <message>
+        <source>Looked at in: %1</source>
+        <translation>Betrachtet in: %1</translation>
+    </message>
+    <message>
+        <source>Not looked at in: %1</source>
+        <translation>Nicht betrachtet in: %1</translation>
+    </message>
+    <message>
+        <source>One camera cannot tell it</source>
+        <translation>Eine Kamera allein zeigt es nicht</translation>
+    </message>
+</context>
+</TS>

@@ -1,0 +1,83 @@
+#include "ui/arrivals/finding_queue.h"
+#include <chrono>
+#include <QLocale>
+
+namespace bevel::ui {
+
+FindingQueue::~FindingQueue() {
+    stop();
+}
+
+void FindingQueue::stop() {
+    if (stop_) stop_->request_stop();
+}
+
+void FindingQueue::go_on() {
+    if (running_ != 0) return;
+    if (looking_) { // what is being read may be old
+        again_ = true;
+        return;
+    }
+    looking_ = true;
+    again_ = false;
+    session_.background->run<Result<Listed>>(
+        this, [lib = session_.library](std::stop_token) { return list(*lib); },
+        [this](const Result<Listed>& all) {
+            looking_ = false;
+            if (again_) return go_on();
+            if (!all || session_.library->read_only()) return;
+            for (auto it = all->rows.rbegin(); it != all->rows.rend(); ++it)
+                if (it->clip.state == ClipState::waiting) return start(*it);
+        });
+}
+
+void FindingQueue::start(const ClipRow& row) {
+    running_ = row.clip.id;
+    stop_ = std::make_shared<std::stop_source>();
+    const Movement* movement = session_.movement(row.clip.movement);
+    const QString subject = movement ? tr("%1, %2").arg(QString::fromStdString(row.person.name), said(movement->name))
+                                     : QString::fromStdString(row.person.name);
+    job_ = session_.jobs->begin(JobKind::finding, subject, [this] { stop(); });
+    FindOrder order{row.clip, row.person, movement ? std::optional(*movement) : std::nullopt, {}};
+    order.options.model_dir = session_.model_dir;
+    order.options.model = static_cast<Model>(session_.settings.model);
+    const auto began = std::chrono::steady_clock::now();
+    order.options.progress = [queue = QPointer<FindingQueue>(this), finder = session_.finder, began,
+                              first = std::make_shared<std::size_t>(0)](std::size_t done, std::size_t total,
+                                                                        const std::optional<BodyPx>& body) {
+        if (*first == 0) *first = done; // what was found in an earlier run took no time in this one
+        if (done % 5 != 0 && done != total) return;
+        const double s = std::chrono::duration<double>(std::chrono::steady_clock::now() - began).count();
+        const double rate = s > 0 ? static_cast<double>(done - *first + 1) / s : 0;
+        finder->report(queue.data(), [queue, done, total, rate, body] {
+            if (queue->running_ == 0) return;
+            const double left = rate > 0 ? static_cast<double>(total - done) / rate : 0;
+            queue->session_.jobs->progress(
+                queue->job_, static_cast<double>(done) / static_cast<double>(std::max<std::size_t>(1, total)),
+                tr("%1 frames/s · %2 s left").arg(QLocale().toString(rate, 'f', 0), QLocale().toString(left, 'f', 0)));
+            emit queue->frame({body});
+        });
+    };
+    emit started(running_);
+    session_.finder->run<QString>(
+        this,
+        [lib = session_.library, session = &session_, order, stop = stop_](const std::stop_token& quit) {
+            const std::stop_callback forward(quit, [&] { stop->request_stop(); });
+            if (quit.stop_requested()) return QString(); // it goes on at the next start
+            return find_body(*lib, *session, order, stop->get_token());
+        },
+        [this](const QString& problem) {
+            const qint64 clip = std::exchange(running_, 0);
+            const bool cancelled = stop_ && stop_->stop_requested();
+            session_.jobs->end(job_,
+                               cancelled           ? JobOutcome::cancelled
+                               : problem.isEmpty() ? JobOutcome::done
+                                                   : JobOutcome::failed,
+                               cancelled ? QString() : problem);
+            emit finished(clip, problem);
+            session_.workspace->touched(clip);
+            go_on();
+        });
+}
+
+} // namespace bevel::ui

@@ -1,0 +1,33 @@
+// What the places share: which clip is looked at, and word of what changed, by id.
+#pragma once
+#include <QObject>
+
+namespace bevel::ui {
+
+/// What a place is asked to show; 0: what it shows anyway.
+struct Ref {
+    qint64 clip = 0;
+};
+
+class Workspace : public QObject {
+    Q_OBJECT
+public:
+    using QObject::QObject;
+    void go(const QString& place, Ref ref = {}) { emit wanted(place, ref.clip); }
+    qint64 clip() const { return clip_; }
+    void set_clip(qint64 clip) {
+        if (std::exchange(clip_, clip) != clip) emit clip_chosen(clip);
+    }
+    /// Something of a clip was written: its facts, its state, a decision. 0: clips came or went.
+    void touched(qint64 clip) { emit changed(clip); }
+
+signals:
+    void wanted(const QString& place, qint64 clip);
+    void clip_chosen(qint64 clip);
+    void changed(qint64 clip);
+
+private:
+    qint64 clip_ = 0;
+};
+
+} // namespace bevel::ui

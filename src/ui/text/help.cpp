@@ -1,0 +1,134 @@
+#include "ui/text/help.h"
+#include <QCoreApplication>
+
+namespace bevel::ui {
+namespace {
+
+struct Words {
+    Q_DECLARE_TR_FUNCTIONS(help)
+};
+
+QString e(const QString& s) {
+    return s.toHtmlEscaped();
+}
+
+QString heading(const QString& s) {
+    return QStringLiteral("<h2>%1</h2>").arg(e(s));
+}
+
+QString paragraph(const QString& s) {
+    return QStringLiteral("<p>%1</p>").arg(e(s));
+}
+
+QString picture(const QString& name) {
+    return QStringLiteral("<img src=\"%1\">").arg(name);
+}
+
+HelpPage marks() {
+    QString h = heading(Words::tr("Marks and pictures"));
+    h += QStringLiteral("<table cellpadding=\"6\">");
+    for (const auto& [mark, words] :
+         {std::pair{"inside", Words::tr("Inside the band.")},
+          {"edge", Words::tr("At the edge: outside by less than matters, or not certain enough to call it outside.")},
+          {"outside", Words::tr("Outside. The slope shows by how much; the thin end points the way to correct.")},
+          {"cannot_tell", Words::tr("Cannot be told from this clip. Why comes with it, and what to film instead.")}})
+        h += QStringLiteral("<tr><td>%1</td><td>%2</td></tr>").arg(picture(QStringLiteral("mark:") + QLatin1String(mark)), e(words));
+    h += QStringLiteral("</table>");
+    h += paragraph(
+        Words::tr("The column is read from the ground up: what is wrong below is often the cause of what shows above. Keys 1 to 8 count "
+                  "from the ground."));
+    h += paragraph(
+        Words::tr("The tide shows the share of the weight on each foot. A solid rail is a foot flat on the floor, a dashed one heel or "
+                  "toes only, none a foot in the air; the thin line is the reference."));
+    h += paragraph(Words::tr("Student and reference always stand at the same moment of the movement, not at the same second."));
+    h += paragraph(
+        Words::tr("A figure stands with its error: 12 ± 2° means that two times in three the true value lies between 10 and 14. Hatching "
+                  "shows where nothing can be told."));
+    return {QStringLiteral("marks"), Words::tr("Marks and pictures"), h};
+}
+
+HelpPage measures(const Catalogue& catalogue, Family f) {
+    QString h = heading(text::family(f));
+    h += QStringLiteral("<p>%1</p>").arg(picture(QStringLiteral("body:%1").arg(static_cast<int>(f))));
+    h += QStringLiteral("<h3>%1</h3>").arg(e(Words::tr("What is measured")));
+    for (const auto* m : catalogue.of(f))
+        h += QStringLiteral("<p><b>%1</b> (%2)<br>%3<br><i>%4</i></p>")
+                 .arg(e(m->name()),
+                      e(text::shown_unit(m->unit).suffix.trimmed().isEmpty() ? Words::tr("a number")
+                                                                             : text::shown_unit(m->unit).suffix.trimmed()),
+                      e(m->definition()), e(Words::tr("Seen: %1").arg(m->seen_from())));
+    QString rules;
+    for (const auto& r : rule_book().rules)
+        for (const auto& rc : r.checks) {
+            const auto* m = catalogue.find(QString::fromStdString(rc.check.measure));
+            if (!m || m->family != f) continue;
+            rules += QStringLiteral("<p><b>%1 · %2</b> (%3)<br>%4")
+                         .arg(e(QString::fromStdString(r.id)), e(said(r.name)), e(text::severity(r.severity)),
+                              e(text::rule_sentence(rc, catalogue)));
+            for (const Cue* cue : {&rc.check.cue_low, &rc.check.cue_high})
+                if (!cue->usual.empty()) rules += QStringLiteral("<br>“%1”").arg(e(said(cue->usual)));
+            for (const auto& c : r.cautions)
+                if (const QString words = text::caution(QString::fromStdString(c)); !words.isEmpty())
+                    rules += QStringLiteral("<br><i>%1</i>").arg(e(words));
+            rules += QStringLiteral("</p>");
+        }
+    if (!rules.isEmpty()) h += QStringLiteral("<h3>%1</h3>").arg(e(Words::tr("Rules of form"))) + rules;
+    return {QString::fromUtf8(family_name(f).data(), static_cast<qsizetype>(family_name(f).size())), text::family(f), h};
+}
+
+HelpPage filming() {
+    QString h = heading(Words::tr("How to film"));
+    for (const QString& s :
+         {Words::tr("The camera at hip height, level, and still: on a stand or a shelf."),
+          Words::tr("The whole body in the picture from head to both feet, with floor below the feet, for the whole clip."),
+          Words::tr("Straight from the front, the back or a side. Knees and width are seen from the front, lean and length from a side."),
+          Words::tr("Stand quietly for two seconds before you begin: figures that compare with standing need it."),
+          Words::tr("Light from the front, plain clothes that show the knees, thirty frames a second or more."),
+          Words::tr("A door frame or another upright edge in the picture tells the true vertical.")})
+        h += paragraph(s);
+    return {QStringLiteral("filming"), Words::tr("How to film"), h};
+}
+
+HelpPage cautions() {
+    QString h = heading(Words::tr("Cautions"));
+    for (const char* code : {"general", "knees", "balance", "dizziness", "overhead", "bends"})
+        h += paragraph(text::caution(QLatin1String(code)));
+    h += paragraph(Words::tr("Bevel advises on form. It makes no diagnosis and keeps none."));
+    return {QStringLiteral("cautions"), Words::tr("Cautions"), h};
+}
+
+HelpPage made_of() {
+    QString h = heading(Words::tr("What Bevel is made of"));
+    h += paragraph(Words::tr("Bevel is free software under the GNU General Public License, version 3 or later."));
+    h += QStringLiteral("<table cellpadding=\"4\">");
+    for (const auto& [name, licence] : {std::pair{"Qt 6", "LGPL-3.0"},
+                                        {"FFmpeg (libav)", "LGPL-2.1+"},
+                                        {"Eigen", "MPL-2.0"},
+                                        {"SQLite", "public domain"},
+                                        {"XNNPACK, pthreadpool", "BSD"},
+                                        {"FlatBuffers", "Apache-2.0"},
+                                        {"nlohmann/json", "MIT"},
+                                        {"tl::expected", "CC0-1.0"},
+                                        {"QPDF", "Apache-2.0"},
+                                        {"libarchive", "BSD"},
+                                        {"Nettle", "LGPL-3.0+"},
+                                        {"Open Sans", "OFL-1.1"},
+                                        {"body networks of @mediapipe/pose", "Apache-2.0"}})
+        h += QStringLiteral("<tr><td>%1</td><td>%2</td></tr>").arg(QLatin1String(name), QLatin1String(licence));
+    h += QStringLiteral("</table>");
+    h += paragraph(Words::tr("Lengths and masses of the body: Winter 2009, after Drillis and Contini; de Leva 1996; Gordon et al. 1989."));
+    h += paragraph(Words::tr("Version %1").arg(QCoreApplication::applicationVersion()));
+    return {QStringLiteral("made_of"), Words::tr("What Bevel is made of"), h};
+}
+
+} // namespace
+
+std::vector<HelpPage> help_pages(const Catalogue& catalogue) {
+    std::vector<HelpPage> pages{marks(), filming()};
+    for (int f = 0; f < family_count; ++f) pages.push_back(measures(catalogue, static_cast<Family>(f)));
+    pages.push_back(cautions());
+    pages.push_back(made_of());
+    return pages;
+}
+
+} // namespace bevel::ui

@@ -1,0 +1,121 @@
+// Drives the letter in the real window: what goes out is what is chosen, hidden where asked, and kept as it went.
+#include "media/clip.h"
+#include "support/window_bench.h"
+#include "ui/letter/sent_dialog.h"
+#include <QCheckBox>
+#include <QLabel>
+#include <QProcess>
+#include <QPushButton>
+#include <QSignalSpy>
+#include <QTableWidget>
+#include <QTest>
+
+using namespace bevel;
+using test::Bench;
+
+class TestLetter : public QObject {
+    Q_OBJECT
+    test::Copy copy_;
+
+private slots:
+    void initTestCase() { QVERIFY(copy_.make()); }
+    void what_is_saved_is_what_is_ticked_at_that_moment_and_of_this_student() {
+        Bench b(copy_.demo);
+        auto* letter = b.window->letter();
+        auto* hide = letter->findChild<QCheckBox*>(QStringLiteral("hide"));
+        auto* pdf = letter->findChild<QPushButton*>(QStringLiteral("primary"));
+        auto ready = [&] { return pdf->isEnabled(); };
+        QSignalSpy saved(letter, &ui::LetterPage::exported);
+        auto words = [&](const QString& file) {
+            QProcess p;
+            p.start(QStringLiteral("pdftotext"), {file, QStringLiteral("-")});
+            return p.waitForFinished() ? QString::fromUtf8(p.readAllStandardOutput()) : QString();
+        };
+        letter->open_clip(1); // of Ilse
+        QTRY_VERIFY_WITH_TIMEOUT(ready(), 30000);
+        const QString open_file = copy_.dir.filePath(QStringLiteral("open.pdf"));
+        letter->export_to(open_file);
+        QTRY_COMPARE_WITH_TIMEOUT(saved.count(), 1, 30000);
+        QVERIFY(words(open_file).contains(QStringLiteral("Ilse")));
+        QCOMPARE(b.session.settings.export_folder, QFileInfo(open_file).absolutePath()); // the next one is offered there
+        // Ticked and saved at once, long before a preview of it is there.
+        QTRY_VERIFY(ready());
+        hide->click();
+        const QString hidden_file = copy_.dir.filePath(QStringLiteral("hidden.pdf"));
+        letter->export_to(hidden_file);
+        QTRY_COMPARE_WITH_TIMEOUT(saved.count(), 2, 30000);
+        QVERIFY2(!words(hidden_file).contains(QStringLiteral("Ilse")), qPrintable(words(hidden_file)));
+        QTRY_VERIFY(ready());
+        hide->click();
+        // Another student's letter is asked for: the former one cannot go out any more.
+        letter->open_clip(3); // of Wen
+        QVERIFY(!ready());
+        letter->export_to(copy_.dir.filePath(QStringLiteral("wrong.pdf")));
+        QVERIFY(!QFile::exists(copy_.dir.filePath(QStringLiteral("wrong.pdf"))));
+        QTRY_VERIFY_WITH_TIMEOUT(ready(), 30000);
+        const QString other = copy_.dir.filePath(QStringLiteral("wen.pdf"));
+        letter->export_to(other);
+        QTRY_COMPARE_WITH_TIMEOUT(saved.count(), 3, 30000);
+        QVERIFY(words(other).contains(QStringLiteral("Wen")) && !words(other).contains(QStringLiteral("Ilse")));
+        // All of it is kept as it went out.
+        const auto person = b.session.library->clip(1)->person;
+        const auto sent = *b.session.library->sent(person);
+        QCOMPARE(sent.size(), std::size_t{2});
+        QVERIFY(sent[0].hidden && !sent[1].hidden);
+        QFile f(open_file);
+        QVERIFY(f.open(QIODevice::ReadOnly));
+        QCOMPARE(*b.session.library->sent_file(sent[1].id), f.readAll().toStdString());
+    }
+    void what_was_sent_opens_again_unchanged() {
+        qputenv("BEVEL_NO_VIEWER", "1");
+        Bench b(copy_.demo);
+        auto* letter = b.window->letter();
+        letter->open_clip(1);
+        auto* before = letter->findChild<QPushButton*>(QStringLiteral("sentBefore"));
+        QTRY_VERIFY_WITH_TIMEOUT(before->isEnabled(), 30000);
+        QTest::mouseClick(before, Qt::LeftButton);
+        QTRY_VERIFY(letter->findChild<ui::SentDialog*>());
+        auto* dialog = letter->findChild<ui::SentDialog*>();
+        auto* table = dialog->findChild<QTableWidget*>(QStringLiteral("sent"));
+        QTRY_COMPARE(table->rowCount(), 2);
+        QSignalSpy opened(dialog, &ui::SentDialog::opened);
+        table->selectRow(1);
+        QTest::mouseClick(dialog->findChild<QPushButton*>(QStringLiteral("openSent")), Qt::LeftButton);
+        QTRY_COMPARE(opened.count(), 1);
+        QFile copy(opened.first().first().toString()), first(copy_.dir.filePath(QStringLiteral("open.pdf")));
+        QVERIFY(copy.open(QIODevice::ReadOnly) && first.open(QIODevice::ReadOnly));
+        QCOMPARE(copy.readAll(), first.readAll());
+        dialog->close();
+    }
+    void a_letter_that_cannot_be_written_says_so_and_is_not_kept() {
+        Bench b(copy_.demo);
+        auto* letter = b.window->letter();
+        letter->open_clip(4);
+        auto* pdf = letter->findChild<QPushButton*>(QStringLiteral("primary"));
+        QTRY_VERIFY_WITH_TIMEOUT(pdf->isEnabled(), 30000);
+        auto said = [&] {
+            for (const auto* l : letter->findChildren<QLabel*>())
+                if (l->text().startsWith(QStringLiteral("Writing failed"))) return true;
+            return false;
+        };
+        letter->export_to(QStringLiteral("/dev/full"));
+        QTRY_VERIFY_WITH_TIMEOUT(said(), 30000);
+        QVERIFY(b.session.library->sent(b.session.library->clip(4)->person)->empty());
+        QVERIFY(pdf->isEnabled()); // and can be tried again elsewhere
+    }
+    void a_slow_motion_clip_of_a_correction_is_saved() {
+        Bench b(copy_.demo);
+        auto* letter = b.window->letter();
+        letter->open_clip(2);
+        auto* slow = letter->findChild<QPushButton*>(QStringLiteral("slowMotion"));
+        QTRY_VERIFY_WITH_TIMEOUT(slow->isEnabled(), 30000);
+        QSignalSpy saved(letter, &ui::LetterPage::exported);
+        const QString file = copy_.dir.filePath(QStringLiteral("slow.mp4"));
+        letter->save_clip(file);
+        QTRY_COMPARE_WITH_TIMEOUT(saved.count(), 1, 60000);
+        auto reader = ClipReader::open(file.toStdString());
+        QVERIFY(reader.has_value() && reader->info().duration_s() > 3);
+    }
+};
+QTEST_MAIN(TestLetter)
+#include "test_letter.moc"

@@ -1,0 +1,544 @@
+// Drives the frame of the window: keys, menus, themes, languages, settings, help, empty places, drops, search.
+#include "support/window_bench.h"
+#include "ui/text/data_words.h"
+#include <atomic>
+#include <mutex>
+#include <QAccessible>
+#include <QCheckBox>
+#include <QComboBox>
+#include <QDialog>
+#include <QDialogButtonBox>
+#include <QDoubleSpinBox>
+#include <QDragEnterEvent>
+#include <QDropEvent>
+#include <QLabel>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QMenu>
+#include <QMenuBar>
+#include <QMimeData>
+#include <QProcess>
+#include <QProgressBar>
+#include <QPushButton>
+#include <QRegularExpression>
+#include <QScrollArea>
+#include <QSettings>
+#include <QSignalSpy>
+#include <QTableWidget>
+#include <QTest>
+#include <QTextBrowser>
+#include <QToolButton>
+#include <QTranslator>
+#include <QXmlStreamReader>
+#include <set>
+#include <sqlite3.h>
+
+using namespace bevel;
+using test::Bench;
+using test::clipped;
+
+/// Marks a library as made by a newer program.
+struct NewerMark {
+    bool ok = false;
+    explicit NewerMark(const std::filesystem::path& file) {
+        sqlite3* db = nullptr;
+        ok = sqlite3_open(file.string().c_str(), &db) == SQLITE_OK &&
+             sqlite3_exec(db, "PRAGMA journal_mode=DELETE; PRAGMA user_version=99", nullptr, nullptr, nullptr) == SQLITE_OK;
+        sqlite3_close(db);
+    }
+};
+
+/// Asked last of all translators: what nobody has said.
+class Unsaid : public QTranslator {
+public:
+    mutable std::set<std::pair<std::string, std::string>> missing;
+    QString translate(const char* context, const char* text, const char*, int) const override {
+        const std::lock_guard lock(mutex_); // letters are composed on other threads
+        missing.insert({context, text});
+        return {};
+    }
+    bool isEmpty() const override { return false; }
+    bool is_ours(const std::string& context) const {
+        return context.starts_with("bevel::ui::") || std::set<std::string>{"text", "help", "lanes", "letter", "arrivals"}.contains(context);
+    }
+
+private:
+    mutable std::mutex mutex_;
+};
+
+class TestShell : public QObject {
+    Q_OBJECT
+    test::Copy copy_;
+
+private slots:
+    void initTestCase() { QVERIFY(copy_.make()); }
+    void keys_work_wherever_the_focus_is() {
+        Bench b(copy_.demo);
+        QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened);
+        b.window->open_review(2);
+        QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 1, 30000);
+        auto* page = b.window->review();
+        auto& state = page->state();
+        // In the list of findings Page keys step repetitions, and do not scroll.
+        auto* list = page->findChild<QScrollArea*>(QStringLiteral("findings"));
+        list->setFocus();
+        QTest::keyClick(list, Qt::Key_Home);
+        QCOMPARE(state.frame, std::size_t{0});
+        QTest::keyClick(list, Qt::Key_PageDown);
+        QVERIFY(state.frame > 0);
+        // A click on Keep leaves the keys where they were: space plays.
+        page->setFocus();
+        QSignalSpy decided(page, &ui::ReviewPage::decided);
+        QTest::mouseClick(page->findChild<QToolButton*>(QStringLiteral("setAside")), Qt::LeftButton);
+        QTRY_COMPARE(decided.count(), 1);
+        const auto before = b.session.library->decisions(2)->size();
+        QTest::keyClick(b.window->focusWidget(), Qt::Key_Space);
+        auto* play = page->findChild<QToolButton*>(QStringLiteral("play"));
+        QVERIFY(play->isChecked());
+        QTest::keyClick(b.window->focusWidget(), Qt::Key_Space);
+        QVERIFY(!play->isChecked());
+        QCOMPARE(b.session.library->decisions(2)->size(), before);
+        // Reached by Tab, a button is pressed by space.
+        play->setFocus(Qt::TabFocusReason);
+        QTest::keyClick(play, Qt::Key_Space);
+        QVERIFY(play->isChecked());
+        QTest::keyClick(play, Qt::Key_Space);
+        // Ctrl+1 is Arrivals, and chooses no part of the body.
+        const auto family = state.family;
+        QTest::keyClick(list, Qt::Key_1, Qt::ControlModifier);
+        QVERIFY(b.window->arrivals()->isVisible());
+        QCOMPARE(state.family, family);
+        QTest::keyClick(b.window.get(), Qt::Key_2, Qt::ControlModifier);
+        QTest::keyClick(page, Qt::Key_5);
+        QCOMPARE(state.family, Family::spine);
+    }
+    void every_key_stands_in_a_menu_and_on_the_sheet() {
+        Bench b(copy_.demo);
+        QTest::keyClick(b.window.get(), Qt::Key_F1);
+        QTRY_VERIFY(b.window->findChild<QDialog*>(QStringLiteral("shortcutSheet")));
+        auto* sheet = b.window->findChild<QDialog*>(QStringLiteral("shortcutSheet"));
+        auto* table = sheet->findChild<QTableWidget*>(QStringLiteral("shortcuts"));
+        int with_keys = 0;
+        QSet<QString> seen;
+        for (const auto& r : b.window->actions_table().rows()) {
+            with_keys += r.action->shortcuts().isEmpty() ? 0 : 1;
+            for (const auto& k : r.action->shortcuts()) {
+                const auto* owner = qobject_cast<QWidget*>(r.action->associatedObjects().value(0));
+                const QString where = (owner ? owner->metaObject()->className() : "") + QLatin1Char(' ') + k.toString();
+                QVERIFY2(!seen.contains(where), qPrintable(where)); // no key twice in a place
+                seen << where;
+            }
+            bool in_menu = false;
+            for (auto* object : r.action->associatedObjects()) in_menu = in_menu || qobject_cast<QMenu*>(object);
+            QVERIFY2(in_menu, qPrintable(r.action->text()));
+        }
+        QCOMPARE(table->rowCount(), with_keys);
+        sheet->findChild<QLineEdit*>(QStringLiteral("shortcutSearch"))->setText(QStringLiteral("phase"));
+        QCOMPARE(table->rowCount(), 2);
+        sheet->close();
+    }
+    void what_is_painted_is_spoken() {
+        Bench b(copy_.demo);
+        QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened);
+        b.window->open_review(2);
+        QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 1, 30000);
+        auto* page = b.window->review();
+        QTRY_VERIFY_WITH_TIMEOUT(page->shows_current(), 20000);
+        auto* column = QAccessible::queryAccessibleInterface(page->findChild<QWidget*>(QStringLiteral("column")));
+        QVERIFY(column);
+        QCOMPARE(column->childCount(), family_count);
+        QCOMPARE(column->child(0)->text(QAccessible::Name), QStringLiteral("Feet"));
+        const auto verdict = page->state().verdict_of(Family::spine);
+        QVERIFY(verdict);
+        QCOMPARE(column->child(4)->text(QAccessible::Value), ui::text::verdict(verdict->verdict));
+        // Each part lies where it is painted: feet below the head, all within the view.
+        QVERIFY(column->child(0)->rect().top() > column->child(5)->rect().bottom());
+        for (int i = 0; i < family_count; ++i) QVERIFY(column->rect().contains(column->child(i)->rect()));
+        QCOMPARE(column->childAt(column->child(3)->rect().center().x(), column->child(3)->rect().center().y()), column->child(3));
+        page->state().set_family(Family::spine);
+        auto* time = QAccessible::queryAccessibleInterface(page->findChildren<ui::TimeView*>().front());
+        QVERIFY(time->childCount() >= 2);
+        bool lean = false;
+        for (int i = 0; i < time->childCount(); ++i)
+            lean = lean || (time->child(i)->text(QAccessible::Name) == QStringLiteral("Forward lean") &&
+                            time->child(i)->text(QAccessible::Value).contains(QChar(0x00B1)));
+        QVERIFY2(lean, qPrintable(time->text(QAccessible::Value)));
+        auto* floor = QAccessible::queryAccessibleInterface(page->findChildren<ui::FloorView*>().front());
+        QCOMPARE(floor->childCount(), 2);
+        QVERIFY(floor->child(0)->text(QAccessible::Value).contains(QStringLiteral("floor")) ||
+                floor->child(0)->text(QAccessible::Value).startsWith(QStringLiteral("on the")));
+    }
+    void work_goes_on_without_its_owner_and_calls_nobody() {
+        std::atomic<int> worked = 0;
+        int told = 0;
+        {
+            ui::Background lane;
+            auto owner = std::make_unique<QObject>(), other = std::make_unique<QObject>();
+            for (auto* o : {owner.get(), other.get()})
+                lane.run<int>(
+                    o,
+                    [&worked](std::stop_token) {
+                        std::this_thread::sleep_for(std::chrono::milliseconds(30));
+                        return ++worked;
+                    },
+                    [&told](int) { ++told; });
+            owner.reset(); // while its work is under way or waits
+            QTRY_VERIFY(lane.idle());
+            QTRY_COMPARE(told, 1);
+            lane.run<int>(
+                other.get(), [&worked](std::stop_token) { return ++worked; }, [&told](int) { ++told; });
+        } // what was posted is done before the lane ends, and nobody is called after it
+        QCoreApplication::processEvents();
+        QCOMPARE(worked.load(), 3);
+        QCOMPARE(told, 1);
+    }
+    void settings_hold_at_once_and_are_remembered() {
+        Bench b(copy_.demo);
+        QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened);
+        b.window->open_review(2);
+        QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 1, 30000);
+        const auto frame = b.window->review()->state().frame;
+        b.window->actions_table().find("settings")->trigger();
+        auto* dialog = b.window->findChild<QDialog*>(QStringLiteral("settingsDialog"));
+        QVERIFY(dialog);
+        auto choose = [&](const char* box, const QVariant& value) {
+            auto* c = dialog->findChild<QComboBox*>(QLatin1String(box));
+            c->setCurrentIndex(c->findData(value));
+            QCOMPARE(c->currentData(), value);
+        };
+        choose("widths", static_cast<int>(ui::Units::Width::length));
+        choose("lengths", true);
+        choose("textSize", 120);
+        choose("bodyModel", static_cast<int>(ui::BodyModel::lite));
+        dialog->findChild<QCheckBox*>(QStringLiteral("mirroredByDefault"))->setChecked(true);
+        auto* sender = dialog->findChild<QLineEdit*>(QStringLiteral("sender"));
+        QTRY_COMPARE(sender->text(), QStringLiteral("Maren Oduya")); // read from the library
+        sender->setText(QStringLiteral("M. Oduya"));
+        QTest::mouseClick(dialog->findChild<QDialogButtonBox*>()->button(QDialogButtonBox::Ok), Qt::LeftButton);
+        // The places are made again, with the clip that was open at the moment that was shown.
+        QTRY_VERIFY(b.window->arrivals()->findChild<QCheckBox*>(QStringLiteral("mirrored"))->isChecked());
+        QTRY_VERIFY_WITH_TIMEOUT(b.window->review()->state().open && b.window->review()->state().frame == frame, 30000);
+        QVERIFY(b.window->review()->isVisible());
+        QTRY_COMPARE(b.session.library->setting("signed_by"), std::string("M. Oduya"));
+        QVERIFY(b.window->arrivals()->findChild<QDoubleSpinBox*>(QStringLiteral("height"))->suffix().contains(QLatin1String("in")));
+        QCOMPARE(b.session.theme.font(10).pointSizeF(), 12.0);
+        // Widths are a length in inches now: the shoulder width of this student times the figure.
+        const auto& state = b.window->review()->state();
+        const double shoulders = state.open->review->motion.neutral.shoulder_width / 0.0254;
+        QVERIFY(shoulders > 10 && shoulders < 18);
+        QCOMPARE(ui::text::figure(2, QStringLiteral("SW"), state.units), QLocale().toString(2 * shoulders, 'f', 1) + QStringLiteral(" in"));
+        // Keys and undo work in what was made again.
+        auto* page = b.window->review();
+        b.window->activateWindow();
+        QVERIFY(QTest::qWaitForWindowActive(b.window.get()));
+        page->setFocus();
+        QTest::keyClick(page, Qt::Key_3);
+        QCOMPARE(page->state().family, Family::knees);
+        QSettings kept(copy_.dir.filePath(QStringLiteral("all.ini")), QSettings::IniFormat);
+        b.session.settings.save(kept);
+        const auto read = ui::Settings::load(kept);
+        QVERIFY(read.inches && read.mirrored);
+        QCOMPARE(read.text_percent, 120);
+        QCOMPARE(read.width, ui::Units::Width::length);
+        QCOMPARE(read.model, ui::BodyModel::lite);
+        QVERIFY(b.session.library->set_setting("signed_by", "Maren Oduya").has_value());
+    }
+    void settings_that_were_spoiled_are_the_usual_ones() {
+        QSettings wrong(copy_.dir.filePath(QStringLiteral("wrong.ini")), QSettings::IniFormat);
+        for (const char* key : {"theme", "text_percent", "width", "body_model", "language", "inches"})
+            wrong.setValue(QLatin1String(key), QStringLiteral("\x01 nonsense"));
+        const auto s = ui::Settings::load(wrong);
+        QCOMPARE(s.text_percent, 90); // the nearest that can be read
+        QCOMPARE(s.width, ui::Units::Width::shoulders);
+        QCOMPARE(s.model, ui::BodyModel::full);
+        QVERIFY(s.language.isEmpty());
+    }
+    void work_is_shown_once_for_all_places_and_can_be_stopped() {
+        Bench b(copy_.demo);
+        auto* bar = b.window->findChild<QWidget*>(QStringLiteral("jobsBar"));
+        QVERIFY(!bar->isVisible());
+        bool stopped = false;
+        auto& jobs = *b.session.jobs;
+        const int id = jobs.begin(ui::JobKind::finding, QStringLiteral("Wen"), [&] { stopped = true; });
+        for (int place = 0; place < 3; ++place) {
+            b.window->show_place(place);
+            QVERIFY(bar->isVisible());
+        }
+        jobs.progress(id, 0.5, QStringLiteral("20 frames/s"));
+        QCOMPARE(b.window->findChild<QProgressBar*>(QStringLiteral("jobProgress"))->value(), 500);
+        QTest::mouseClick(b.window->findChild<QPushButton*>(QStringLiteral("cancel")), Qt::LeftButton);
+        QVERIFY(stopped);
+        QVERIFY(bar->isVisible()); // until it has ended
+        jobs.end(id, ui::JobOutcome::cancelled);
+        QVERIFY(!bar->isVisible());
+        QCOMPARE(jobs.all().last().outcome, ui::JobOutcome::cancelled);
+        QVERIFY(jobs.all().last().problem.isEmpty()); // cancelled is not failed
+    }
+    void help_tells_every_measure_and_every_rule() {
+        Bench b(copy_.demo);
+        b.window->actions_table().find("help")->trigger();
+        auto* help = b.window->findChild<QDialog*>(QStringLiteral("helpWindow"));
+        QVERIFY(help);
+        auto* topics = help->findChild<QListWidget*>(QStringLiteral("helpTopics"));
+        auto* page = help->findChild<QTextBrowser*>(QStringLiteral("helpPage"));
+        QString all;
+        for (int i = 0; i < topics->count(); ++i) {
+            topics->setCurrentRow(i);
+            all += page->toPlainText();
+            for (const auto& url : {QStringLiteral("mark:inside"), QStringLiteral("body:2")})
+                if (topics->currentItem()->data(Qt::UserRole + 1).toString().contains(url))
+                    QVERIFY(!page->document()->resource(QTextDocument::ImageResource, url).value<QPixmap>().isNull());
+        }
+        for (const auto& m : b.session.catalogue.all())
+            if (!m.hidden) QVERIFY2(all.contains(m.definition()), qPrintable(m.id));
+        for (const auto& r : rule_book().rules) QVERIFY2(all.contains(QString::fromStdString(r.name)), r.id.c_str());
+        QVERIFY(all.contains(QStringLiteral("licensed clinician")));
+        const int before = topics->count();
+        help->findChild<QLineEdit*>(QStringLiteral("helpSearch"))->setText(QStringLiteral("toe line"));
+        QVERIFY(topics->count() > 0 && topics->count() < before);
+        help->close();
+    }
+    void all_is_said_in_german_when_asked() {
+        Unsaid unsaid; // is asked last
+        QCoreApplication::installTranslator(&unsaid);
+        Bench b(copy_.demo);
+        QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened);
+        b.window->open_review(2);
+        QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 1, 30000);
+        const auto english = ui::text::headline(b.window->review()->state().open->review->findings.front(), b.session.catalogue);
+        unsaid.missing.clear();
+        ui::Settings s = b.session.settings;
+        s.language = QStringLiteral("de");
+        b.window->apply(s);
+        QSignalSpy reopened(b.window->review(), &ui::ReviewPage::opened);
+        QTRY_COMPARE_WITH_TIMEOUT(reopened.count(), 1, 30000);
+        QTRY_VERIFY_WITH_TIMEOUT(b.window->review()->shows_current(), 20000);
+        QVERIFY(test::says(*b.window, QStringLiteral("Wiederholungen")));
+        QCOMPARE(b.window->menuBar()->actions().front()->text(), QStringLiteral("&Datei"));
+        const auto& review = *b.window->review()->state().open->review;
+        QVERIFY(ui::text::headline(review.findings.front(), b.session.catalogue) != english);
+        QCOMPARE(QLocale().decimalPoint(), QStringLiteral(",")); // numbers too
+        for (const auto& f : review.findings) (void)ui::text::why(f, review, b.session.catalogue);
+        for (int place = 0; place < 3; ++place) {
+            b.window->show_place(place);
+            QTest::qWait(100);
+        }
+        QTRY_VERIFY_WITH_TIMEOUT(!b.window->letter()->findChild<QLabel*>(QStringLiteral("preview"))->pixmap().isNull(), 30000);
+        for (const char* id : {"help", "keys", "settings", "about"}) {
+            b.window->actions_table().find(id)->trigger();
+            QTest::qWait(50);
+            for (auto* d : b.window->findChildren<QDialog*>()) d->close();
+        }
+        QCoreApplication::removeTranslator(&unsaid);
+        const auto data = ui::data_words(test::data_dir());
+        QVERIFY(data.has_value());
+        QStringList ours;
+        for (const auto& [context, text] : unsaid.missing)
+            if (context == "data" ? data->contains(text) : unsaid.is_ours(context)) ours << QString::fromStdString(context + ": " + text);
+        QVERIFY2(ours.isEmpty(), qPrintable(ours.join(QLatin1Char('\n'))));
+        // And back again.
+        s.language = QStringLiteral("en");
+        b.window->apply(s);
+        QCOMPARE(b.window->menuBar()->actions().front()->text(), QStringLiteral("&File"));
+        ui::speak(QStringLiteral("en"));
+    }
+    void no_sentence_of_the_program_waits_for_its_german() {
+        const QString ts = copy_.dir.filePath(QStringLiteral("bevel_de.ts")), data_cpp = copy_.dir.filePath(QStringLiteral("data.cpp"));
+        const QString source = QStringLiteral(BEVEL_SOURCE_DIR);
+        QVERIFY(QFile::copy(source + QStringLiteral("/data/translations/bevel_de.ts"), ts));
+        const auto words = ui::data_words(test::data_dir());
+        QVERIFY(words.has_value() && words->size() > 400);
+        QFile out(data_cpp);
+        QVERIFY(out.open(QIODevice::WriteOnly));
+        for (const auto& w : *words) {
+            QString quoted = QString::fromStdString(w);
+            quoted.replace(QLatin1Char('"'), QStringLiteral("\\\""));
+            out.write(QStringLiteral("QT_TRANSLATE_NOOP(\"data\", \"%1\");\n").arg(quoted).toUtf8());
+        }
+        out.close();
+        QProcess lupdate;
+        lupdate.start(QStringLiteral("/usr/lib/qt6/bin/lupdate"),
+                      {QStringLiteral("-locations"), QStringLiteral("none"), QStringLiteral("-no-obsolete"),
+                       source + QStringLiteral("/src"), data_cpp, QStringLiteral("-ts"), ts});
+        QVERIFY(lupdate.waitForFinished(60000));
+        QCOMPARE(lupdate.exitCode(), 0);
+        QFile in(ts);
+        QVERIFY(in.open(QIODevice::ReadOnly));
+        QXmlStreamReader xml(&in);
+        QString text;
+        int messages = 0;
+        static const QRegularExpression place(QStringLiteral("%(?:\\d|n)"));
+        auto places = [](const QString& s) {
+            QStringList all;
+            for (auto it = place.globalMatch(s); it.hasNext();) all << it.next().captured();
+            all.sort();
+            return all;
+        };
+        while (!xml.atEnd()) {
+            xml.readNext();
+            if (!xml.isStartElement()) continue;
+            if (xml.name() == QLatin1String("source")) text = xml.readElementText();
+            if (xml.name() != QLatin1String("translation")) continue;
+            ++messages;
+            QVERIFY2(xml.attributes().value(QLatin1String("type")).isEmpty(), qPrintable(text));
+            const QString german = xml.readElementText(QXmlStreamReader::IncludeChildElements);
+            QVERIFY2(!german.trimmed().isEmpty(), qPrintable(text));
+            if (!places(text).contains(QStringLiteral("%n"))) QVERIFY2(places(german) == places(text), qPrintable(text + german));
+        }
+        QVERIFY(!xml.hasError());
+        QVERIFY(messages > 1000);
+    }
+    void the_theme_is_switched_live_and_remembered() {
+        Bench b(copy_.demo);
+        const QColor before = b.session.theme.palette.paper;
+        b.window->actions_table().find("themeDark")->trigger();
+        QVERIFY(b.session.theme.palette.paper.lightnessF() < 0.3F && before.lightnessF() > 0.7F);
+        QSettings kept(copy_.dir.filePath(QStringLiteral("settings.ini")), QSettings::IniFormat);
+        b.session.settings.save(kept);
+        QCOMPARE(ui::Settings::load(kept).theme, ui::ThemeChoice::dark);
+        b.window->actions_table().find("themeLight")->trigger();
+        QCOMPARE(b.session.theme.palette.paper, before);
+    }
+    void an_empty_place_says_what_to_do_with_a_button() {
+        Bench b(copy_.demo);
+        b.window->show_place(1);
+        auto* go = b.window->review()->findChild<QPushButton*>(QStringLiteral("emptyGo"));
+        QVERIFY(go && go->isVisible());
+        QVERIFY(!b.window->review()->findChild<QToolButton*>(QStringLiteral("play"))->isVisible()); // no dead controls
+        QTest::mouseClick(go, Qt::LeftButton);
+        QVERIFY(b.window->arrivals()->isVisible());
+        b.window->show_place(2);
+        QVERIFY(!b.window->letter()->findChild<QCheckBox*>(QStringLiteral("hide"))->isVisible());
+        QTest::mouseClick(b.window->letter()->findChild<QPushButton*>(QStringLiteral("emptyGo")), Qt::LeftButton);
+        QVERIFY(b.window->review()->isVisible());
+    }
+    void several_clips_and_folders_dropped_on_any_place_stand_in_line() {
+        Bench b(copy_.demo);
+        b.window->show_place(2);
+        const QString folder = copy_.dir.filePath(QStringLiteral("inbox"));
+        QVERIFY(QDir().mkpath(folder));
+        for (const char* name : {"b.mp4", "a.mp4", "notes.txt"}) {
+            QFile f(folder + QLatin1Char('/') + QLatin1String(name));
+            QVERIFY(f.open(QIODevice::WriteOnly));
+            f.write(name); // no clip: it is refused when it is taken in, not before
+        }
+        QMimeData mime;
+        mime.setUrls({QUrl::fromLocalFile(folder), QUrl::fromLocalFile(QString::fromStdString(copy_.clip.string()))});
+        QDragEnterEvent enter(QPoint(400, 300), Qt::CopyAction, &mime, Qt::LeftButton, Qt::NoModifier);
+        QCoreApplication::sendEvent(b.window.get(), &enter);
+        QDropEvent drop(QPointF(400, 300), Qt::CopyAction, &mime, Qt::LeftButton, Qt::NoModifier);
+        QCoreApplication::sendEvent(b.window.get(), &drop);
+        QVERIFY(drop.isAccepted());
+        auto* page = b.window->arrivals();
+        QVERIFY(page->isVisible());
+        auto shows = [&](const QString& words) {
+            for (const auto* l : page->findChildren<QLabel*>())
+                if (l->text() == words) return true;
+            return false;
+        };
+        auto* skip = page->findChild<QPushButton*>(QStringLiteral("leave"));
+        QTRY_VERIFY(shows(QStringLiteral("a.mp4 (2 more after it)")) && skip->isVisible());
+        QTest::mouseClick(skip, Qt::LeftButton);
+        QVERIFY(shows(QStringLiteral("b.mp4 (1 more after it)")));
+        QTest::mouseClick(skip, Qt::LeftButton);
+        QVERIFY(shows(QString::fromStdString(copy_.clip.filename().string())));
+        QVERIFY(!skip->isVisible()); // the last one
+    }
+    void clips_are_found_by_student_movement_date_and_state() {
+        Bench b(copy_.demo);
+        auto* page = b.window->arrivals();
+        auto* table = page->findChild<QTableWidget*>(QStringLiteral("clips"));
+        QTRY_COMPARE_WITH_TIMEOUT(table->rowCount(), 9, 20000);
+        auto* search = page->findChild<QLineEdit*>(QStringLiteral("search"));
+        auto found = [&](const char* words) {
+            search->setText(QLatin1String(words));
+            int n = 0;
+            for (int r = 0; r < table->rowCount(); ++r) n += table->isRowHidden(r) ? 0 : 1;
+            return n;
+        };
+        QCOMPARE(found("ilse"), 2);
+        QCOMPARE(found("clouds greta"), 1);
+        QCOMPARE(found("nov 2026"), 9);
+        QCOMPARE(found("no such thing"), 0);
+        QCOMPARE(found(""), 9);
+    }
+    void a_newer_library_says_that_it_is_only_read() {
+        const auto folder = std::filesystem::path(copy_.dir.filePath(QStringLiteral("newer")).toStdString());
+        std::filesystem::copy(copy_.demo, folder, std::filesystem::copy_options::recursive);
+        {
+            NewerMark newer(folder / "library.sqlite");
+            QVERIFY(newer.ok);
+        }
+        Bench b(folder);
+        QVERIFY(b.session.library->read_only());
+        bool said = false;
+        for (const auto* l : b.window->findChildren<QLabel*>())
+            said = said || (l->isVisible() && l->text().contains(QStringLiteral("for reading only")));
+        QVERIFY(said);
+        QTRY_COMPARE_WITH_TIMEOUT(b.window->arrivals()->findChild<QTableWidget*>(QStringLiteral("clips"))->rowCount(), 9, 20000);
+    }
+    void nothing_is_clipped() {
+        Bench b(copy_.demo);
+        QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened);
+        QStringList wrong;
+        for (int place = 1; place < 3; ++place) { // while nothing is open
+            b.window->show_place(place);
+            QTest::qWait(100);
+            wrong << clipped(*b.window, QStringLiteral("empty place %1").arg(place));
+        }
+        b.window->open_review(2);
+        QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 1, 30000);
+        for (const auto& [language, percent] : {std::pair{"en", 100}, {"de", 100}, {"en", 120}}) {
+            ui::Settings s = b.session.settings;
+            s.language = QLatin1String(language);
+            s.text_percent = percent;
+            QSignalSpy again(b.window.get(), &ui::MainWindow::made_again);
+            b.window->apply(s);
+            if (again.count() > 0) {
+                QSignalSpy reopened(b.window->review(), &ui::ReviewPage::opened);
+                QTRY_COMPARE_WITH_TIMEOUT(reopened.count(), 1, 30000);
+            }
+            for (const QSize size : {QSize(1280, 800), QSize(1024, 700)})
+                for (int place = 0; place < 3 && (percent == 100 || size.width() > 1100); ++place) {
+                    b.window->resize(size);
+                    b.window->show_place(place);
+                    QTest::qWait(150);
+                    wrong << clipped(*b.window, QStringLiteral("%1 %2 % %3x%4 place %5")
+                                                    .arg(QLatin1String(language))
+                                                    .arg(percent)
+                                                    .arg(size.width())
+                                                    .arg(size.height())
+                                                    .arg(place));
+                    QCOMPARE(b.window->size(), size); // nothing forces it wider
+                }
+        }
+        ui::speak(QStringLiteral("en"));
+        QVERIFY2(wrong.isEmpty(), qPrintable(wrong.join(QLatin1Char('\n'))));
+    }
+    void everything_focusable_has_a_name() {
+        Bench b(copy_.folder);
+        QStringList nameless;
+        for (auto* w : b.window->findChildren<QWidget*>()) {
+            if ((w->focusPolicy() & Qt::TabFocus) == 0 || !w->isEnabled() || w->objectName().startsWith(QLatin1String("qt_")) ||
+                qstrcmp(w->metaObject()->className(), "QComboBoxListView") == 0)
+                continue;
+            const auto* button = qobject_cast<QAbstractButton*>(w);
+            if (w->accessibleName().isEmpty() && !(button && !button->text().isEmpty()) && w->parentWidget() &&
+                !qobject_cast<QComboBox*>(w->parentWidget()) && !qobject_cast<QAbstractSpinBox*>(w->parentWidget()) &&
+                w != b.window->review())
+                nameless << QLatin1String(w->metaObject()->className()) + QLatin1Char(' ') + w->objectName();
+        }
+        QVERIFY2(nameless.isEmpty(), qPrintable(nameless.join(QLatin1String(", "))));
+    }
+    void colours_can_be_read() {
+        for (const bool dark : {false, true}) {
+            const ui::Palette p = dark ? ui::Palette::dark() : ui::Palette::light();
+            for (const QColor& c : {p.ink, p.faint, p.accent, p.left, p.right, p.outside, p.edge, p.inside, p.cannot})
+                for (const QColor& ground : {p.paper, p.sheet})
+                    QVERIFY2(ui::contrast(c, ground) >= 4.5,
+                             qPrintable(c.name() + QLatin1Char(' ') + QString::number(ui::contrast(c, ground))));
+        }
+    }
+};
+QTEST_MAIN(TestShell)
+#include "test_shell.moc"
