@@ -146,7 +146,7 @@ int main(int argc, char** argv) {
             window.show_place(1);
             auto picture_of = [&](QDialog* dialog, const char* name) {
                 if (!dialog) return false;
-                wait([&] { return dialog->isVisible(); });
+                wait([&] { return dialog->isVisible() && background.idle(); });
                 settle(100); // painted
                 dialog->grab().save(QStringLiteral("%1/%2.png").arg(args[2], QLatin1String(name)));
                 ++taken;

@@ -65,7 +65,7 @@ QWidget* FindingsColumn::card(const Finding& f) {
     auto* card = new QFrame;
     card->setObjectName(QStringLiteral("card"));
     auto* grid = new QGridLayout(card);
-    grid->setContentsMargins(8, 7, 8, 7);
+    grid->setContentsMargins(6, 7, 6, 7);
     grid->setHorizontalSpacing(8);
     grid->setVerticalSpacing(3);
     grid->addWidget(new Mark(session_, f.verdict, std::abs(f.excess()) / f.scale(), f.excess() < 0 ? 1 : -1), 0, 0, Qt::AlignTop);
@@ -123,7 +123,7 @@ void FindingsColumn::add_decisions(const Finding& f, const QString& name, QGridL
     say->setWordWrap(true);
     grid->addWidget(say, 2, 1);
     auto* row = new QHBoxLayout;
-    row->setSpacing(4);
+    row->setSpacing(3);
     auto button = [&](const QString& label, const char* id, bool checkable, bool on, std::function<void(bool)> go) {
         row->addWidget(small_button(label, id, tr("%1: %2").arg(label, name), checkable, on, std::move(go)));
     };
@@ -197,7 +197,7 @@ void FindingsColumn::resizeEvent(QResizeEvent* e) {
 void FindingsColumn::fill() {
     auto* inner = new QWidget;
     auto* box = new QVBoxLayout(inner);
-    box->setContentsMargins(6, 6, 6, 6);
+    box->setContentsMargins(4, 4, 4, 4);
     box->setSpacing(6);
     int shown = 0;
     bool notes = false;

@@ -126,6 +126,7 @@ void SettingsDialog::read_sender() {
         [this](const Sender& s) {
             signed_->setText(QString::fromStdString(s.first));
             place_->setText(QString::fromStdString(s.second));
+            sender_read_ = true;
         });
 }
 
@@ -144,12 +145,13 @@ Settings SettingsDialog::settings() const {
 }
 
 void SettingsDialog::keep() {
-    session_.background->run<bool>(
-        session_.jobs,
-        [lib = session_.library, by = signed_->text().toStdString(), place = place_->text().toStdString()](std::stop_token) {
-            return lib->set_setting("signed_by", by).has_value() && lib->set_setting("place", place).has_value();
-        },
-        [](bool) {});
+    if (sender_read_) // else it would be lost for what was not shown yet
+        session_.background->run<bool>(
+            session_.jobs,
+            [lib = session_.library, by = signed_->text().toStdString(), place = place_->text().toStdString()](std::stop_token) {
+                return lib->set_setting("signed_by", by).has_value() && lib->set_setting("place", place).has_value();
+            },
+            [](bool) {});
     emit chosen(settings());
     accept();
 }

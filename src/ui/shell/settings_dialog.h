@@ -25,6 +25,7 @@ private:
     Settings settings() const;
 
     Session& session_;
+    bool sender_read_ = false;
     QComboBox *language_ = nullptr, *theme_ = nullptr, *size_ = nullptr, *lengths_ = nullptr, *widths_ = nullptr, *model_ = nullptr;
     QCheckBox* mirrored_ = nullptr;
     QLineEdit *library_ = nullptr, *exports_ = nullptr, *signed_ = nullptr, *place_ = nullptr;
