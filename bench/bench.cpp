@@ -37,11 +37,12 @@ double resident_mb() {
 }
 
 /// Decode, find the body, correct and smooth: a whole clip, as when it is taken in.
-void track(benchmark::State& state, Model model) {
+void track(benchmark::State& state, Model model, int stretches) {
     const auto clip = demo_clip();
     TrackOptions o;
     o.model_dir = models();
     o.model = model;
+    o.stretches = stretches;
     double seconds = 0, frames = 0;
     for (auto _ : state) {
         const auto r = track_clip(clip, o);
@@ -53,8 +54,9 @@ void track(benchmark::State& state, Model model) {
     state.counters["x real time"] = benchmark::Counter(seconds, benchmark::Counter::kIsRate);
     state.counters["peak MB"] = resident_mb();
 }
-BENCHMARK_CAPTURE(track, lite, Model::lite)->Unit(benchmark::kMillisecond)->Iterations(1)->UseRealTime();
-BENCHMARK_CAPTURE(track, full, Model::full)->Unit(benchmark::kMillisecond)->Iterations(1)->UseRealTime();
+BENCHMARK_CAPTURE(track, lite, Model::lite, 2)->Unit(benchmark::kMillisecond)->Iterations(1)->UseRealTime();
+BENCHMARK_CAPTURE(track, full, Model::full, 2)->Unit(benchmark::kMillisecond)->Iterations(1)->UseRealTime();
+BENCHMARK_CAPTURE(track, full_one_stretch, Model::full, 1)->Unit(benchmark::kMillisecond)->Iterations(1)->UseRealTime();
 
 void decode(benchmark::State& state) {
     auto reader = ClipReader::open(demo_clip());

@@ -262,6 +262,146 @@ private slots:
         stop.request_stop();
         QCOMPARE(track_clip(at, options, stop.get_token()).error().code, Code::cancelled);
     }
+    void two_stretches_at_once_find_what_one_does_data() {
+        QTest::addColumn<bool>("interrupted");
+        QTest::newRow("in view all the time") << false;
+        QTest::newRow("out of view where the stretches meet") << true;
+    }
+    void two_stretches_at_once_find_what_one_does() {
+        QFETCH(bool, interrupted);
+        sim::TakeOptions o = sim::take_of(9, 1.72);
+        o.phone.view = View::front;
+        o.phone.width = 320;
+        o.phone.height = 360;
+        o.phone.focal = 1.2;
+        o.phone.fps = 6;
+        o.from_s = 1;
+        o.to_s = 24;
+        const sim::Take take(test::movement("gaze_at_the_moon"), o);
+        const auto at = path(interrupted ? "away.mp4" : "long.mp4");
+        auto w = ClipWriter::create(at, o.phone.width, o.phone.height, o.phone.fps);
+        QVERIFY(w.has_value());
+        sim::Image nobody;
+        for (std::size_t i = 0; i < take.frames(); ++i) {
+            auto im = take.picture(i);
+            const double t = take.track().time_s[i] - take.track().time_s[0];
+            if (interrupted && t > 9.2 && t < 9.9) std::fill(im.rgb.begin(), im.rgb.end(), std::uint8_t{90});
+            QVERIFY(w->add(im, t).has_value());
+        }
+        QVERIFY(w->finish().has_value());
+        TrackOptions options;
+        options.model_dir = std::filesystem::path(BEVEL_SOURCE_DIR) / "models";
+        options.model = Model::lite;
+        std::vector<std::size_t> told;
+        options.progress = [&](std::size_t done, std::size_t, const std::optional<BodyPx>&) { told.push_back(done); };
+        options.stretches = 1;
+        const auto one = track_clip(at, options);
+        QVERIFY(one.has_value());
+        QCOMPARE(told.back(), take.frames());
+        told.clear();
+        options.stretches = 2;
+        const auto two = track_clip(at, options);
+        QVERIFY(two.has_value());
+        QCOMPARE(told.back(), take.frames());
+        std::vector<double> apart;
+        for (std::size_t i = 0; i < take.frames(); ++i) {
+            QCOMPARE(two->track.px[i].has_value(), one->track.px[i].has_value());
+            if (!one->track.px[i]) continue;
+            for (const Point p : {left_shoulder, right_hip, left_knee, right_ankle})
+                apart.push_back(
+                    std::hypot((*one->track.px[i])[p].x - (*two->track.px[i])[p].x, (*one->track.px[i])[p].y - (*two->track.px[i])[p].y));
+        }
+        QVERIFY(apart.size() > 3 * take.frames());
+        std::sort(apart.begin(), apart.end());
+        QVERIFY2(apart[apart.size() * 95 / 100] < 3, qPrintable(QString::number(apart[apart.size() * 95 / 100])));
+        // Stopped in the middle and gone on with, it is the same again.
+        std::stop_source stop;
+        std::optional<Track> so_far;
+        std::size_t done = 0;
+        options.checkpoint = [&](const Track& t, std::size_t d) { so_far = t, done = d; };
+        options.progress = [&](std::size_t d, std::size_t, const std::optional<BodyPx>&) {
+            if (d > 70) stop.request_stop();
+        };
+        QCOMPARE(track_clip(at, options, stop.get_token()).error().code, Code::cancelled);
+        QVERIFY(so_far && done > 20 && done < take.frames());
+        options.progress = {};
+        options.so_far = so_far;
+        options.done = done;
+        const auto rest = track_clip(at, options);
+        QVERIFY(rest.has_value());
+        for (std::size_t i = 0; i < done; ++i) QCOMPARE(rest->track.px[i].has_value(), so_far->px[i].has_value());
+        for (std::size_t i = 0; i < take.frames(); ++i) QCOMPARE(rest->track.px[i].has_value(), one->track.px[i].has_value());
+    }
+    void reading_stops_when_it_is_asked_to() {
+        const auto file = made(QStringLiteral("testsrc2=size=320x240:rate=30:duration=4"), {});
+        std::stop_source stop;
+        auto reader = ClipReader::open(file.toStdString(), stop.get_token());
+        QVERIFY(reader.has_value());
+        QVERIFY(reader->frame(3).has_value());
+        stop.request_stop();
+        QCOMPARE(reader->frame(100).error().code, Code::cancelled); // not: damaged
+        QVERIFY(!reader->info().damaged);
+        QCOMPARE(ClipReader::open(file.toStdString(), stop.get_token()).error().code, Code::cancelled);
+    }
+    void clips_cut_without_coding_anew_and_open_groups_are_read_right_data() {
+        QTest::addColumn<QStringList>("how");
+        QTest::addColumn<QString>("ending");
+        QTest::addColumn<bool>("cut");
+        const QStringList open{"-c:v", "libx264", "-x264-params", "open-gop=1:keyint=20:min-keyint=20:bframes=3:scenecut=0"};
+        QTest::newRow("open groups of pictures") << open << "mp4" << false;
+        QTest::newRow("open groups, matroska") << open << "mkv" << false;
+        QTest::newRow("open groups, transport stream") << open << "ts" << false;
+        QTest::newRow("hevc") << QStringList{"-c:v", "libx265", "-x265-params",
+                                             "open-gop=1:keyint=20:min-keyint=20:bframes=3:log-level=none"}
+                              << "mp4" << false;
+        QTest::newRow("an edit list hides the beginning") << open << "mp4" << true;
+        QTest::newRow("many pictures between") << QStringList{"-c:v", "libx264", "-bf", "8", "-g", "60"} << "mov" << false;
+    }
+    void clips_cut_without_coding_anew_and_open_groups_are_read_right() {
+        QFETCH(QStringList, how);
+        QFETCH(QString, ending);
+        QFETCH(bool, cut);
+        // A square that walks right by two pixels a frame: each picture tells its number.
+        const int n = 100;
+        auto file =
+            made(QStringLiteral("color=c=black:size=320x64:rate=25:duration=4"),
+                 QStringList{"-vf", "geq=lum='if(between(X,2*N+20,2*N+51),235,16)':cb=128:cr=128", "-pix_fmt", "yuv420p"} + how, ending);
+        int from = 0;
+        if (cut) {
+            const QString all = file;
+            file = dir_.filePath(QStringLiteral("cut.mp4"));
+            QProcess p;
+            p.start(QStringLiteral("ffmpeg"), {"-v", "error", "-y", "-ss", "1.2", "-i", all, "-c", "copy", file});
+            QVERIFY(p.waitForFinished(30000) && p.exitCode() == 0);
+            from = 30;
+        }
+        auto reader = ClipReader::open(file.toStdString());
+        QVERIFY(reader.has_value());
+        const auto& times = reader->info().time_s;
+        QVERIFY2(static_cast<int>(times.size()) >= n - from - 1 && static_cast<int>(times.size()) <= n - from + 1,
+                 qPrintable(QString::number(times.size())));
+        auto number = [&](const sim::Image& im) {
+            double sum = 0, at = 0;
+            for (int x = 0; x < im.width; ++x) {
+                const double v = im.rgb[(static_cast<std::size_t>(im.height / 2) * im.width + x) * 3] > 120 ? 1 : 0;
+                sum += v;
+                at += v * x;
+            }
+            return sum > 0 ? static_cast<int>(std::lround((at / sum - 35.5) / 2)) : -1;
+        };
+        auto first = reader->frame(0);
+        QVERIFY(first.has_value());
+        const int start = number(**first);
+        QVERIFY2(std::abs(start - from) <= 1, qPrintable(QString::number(start)));
+        std::vector<std::size_t> order;
+        for (std::size_t i = 0; i < times.size(); ++i) order.push_back((i * 37) % times.size()); // in no order
+        for (const auto i : order) {
+            auto f = reader->frame(i);
+            QVERIFY2(f.has_value(), qPrintable(QString::number(i)));
+            QCOMPARE(number(**f), start + static_cast<int>(i));
+        }
+        QVERIFY(!reader->info().damaged);
+    }
     void one_of_two_people_is_followed_and_can_be_chosen() {
         sim::TakeOptions near = sim::take_of(9, 1.78), far = sim::take_of(12, 1.60);
         near.phone.width = far.phone.width = 640;

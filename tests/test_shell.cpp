@@ -1,7 +1,6 @@
 // Drives the frame of the window: keys, menus, themes, languages, settings, help, empty places, drops, search.
 #include "support/window_bench.h"
 #include "ui/text/data_words.h"
-#include <atomic>
 #include <mutex>
 #include <QAccessible>
 #include <QCheckBox>
@@ -167,30 +166,6 @@ private slots:
         QCOMPARE(floor->childCount(), 2);
         QVERIFY(floor->child(0)->text(QAccessible::Value).contains(QStringLiteral("floor")) ||
                 floor->child(0)->text(QAccessible::Value).startsWith(QStringLiteral("on the")));
-    }
-    void work_goes_on_without_its_owner_and_calls_nobody() {
-        std::atomic<int> worked = 0;
-        int told = 0;
-        {
-            ui::Background lane;
-            auto owner = std::make_unique<QObject>(), other = std::make_unique<QObject>();
-            for (auto* o : {owner.get(), other.get()})
-                lane.run<int>(
-                    o,
-                    [&worked](std::stop_token) {
-                        std::this_thread::sleep_for(std::chrono::milliseconds(30));
-                        return ++worked;
-                    },
-                    [&told](int) { ++told; });
-            owner.reset(); // while its work is under way or waits
-            QTRY_VERIFY(lane.idle());
-            QTRY_COMPARE(told, 1);
-            lane.run<int>(
-                other.get(), [&worked](std::stop_token) { return ++worked; }, [&told](int) { ++told; });
-        } // what was posted is done before the lane ends, and nobody is called after it
-        QCoreApplication::processEvents();
-        QCOMPARE(worked.load(), 3);
-        QCOMPARE(told, 1);
     }
     void settings_hold_at_once_and_are_remembered() {
         Bench b(copy_.demo);

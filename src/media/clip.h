@@ -4,6 +4,7 @@
 #include "core/sim/film.h"
 #include <filesystem>
 #include <memory>
+#include <stop_token>
 
 namespace bevel {
 
@@ -20,7 +21,8 @@ struct ClipInfo {
 class ClipReader {
 public:
     /// Opens and reads the time table. cannot_open, unreadable, or too_large (over 8192 px a side or 500 000 frames).
-    static Result<ClipReader> open(const std::filesystem::path& file);
+    /// With `stop` any read, this one too, ends with `cancelled` when it is asked to, even where the disk does not answer.
+    static Result<ClipReader> open(const std::filesystem::path& file, std::stop_token stop = {});
     ClipReader(ClipReader&&) noexcept;
     ClipReader& operator=(ClipReader&&) noexcept;
     ~ClipReader();

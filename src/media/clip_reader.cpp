@@ -2,6 +2,7 @@
 #include <algorithm>
 #include <cmath>
 #include <deque>
+#include <mutex>
 #include <optional>
 #include <set>
 extern "C" {
@@ -78,13 +79,39 @@ std::array<std::uint8_t, 256> tone_curve(AVColorTransferCharacteristic transfer)
     return out;
 }
 
-sim::Image turned(sim::Image in, int rotation) {
+/// Buffers of pictures that nobody looks at any more, for the next ones: fresh memory for each costs more than decoding it, and two readers
+/// at once would stand in each other's way for it.
+class Buffers {
+public:
+    std::vector<std::uint8_t> get(std::size_t bytes) {
+        std::vector<std::uint8_t> b;
+        {
+            const std::lock_guard lock(mutex_);
+            if (!free_.empty()) {
+                b = std::move(free_.back());
+                free_.pop_back();
+            }
+        }
+        b.resize(bytes);
+        return b;
+    }
+    void give_back(std::vector<std::uint8_t> b) {
+        const std::lock_guard lock(mutex_);
+        if (free_.size() < 3) free_.push_back(std::move(b));
+    }
+
+private:
+    std::mutex mutex_;
+    std::vector<std::vector<std::uint8_t>> free_;
+};
+
+sim::Image turned(sim::Image in, int rotation, Buffers& buffers) {
     if (rotation == 0) return in;
     sim::Image out;
     const bool swap = rotation != 180;
     out.width = swap ? in.height : in.width;
     out.height = swap ? in.width : in.height;
-    out.rgb.resize(in.rgb.size());
+    out.rgb = buffers.get(in.rgb.size());
     for (int y = 0; y < in.height; ++y)
         for (int x = 0; x < in.width; ++x) {
             const int u = rotation == 90 ? in.height - 1 - y : rotation == 180 ? in.width - 1 - x : y;
@@ -92,11 +119,14 @@ sim::Image turned(sim::Image in, int rotation) {
             std::copy_n(in.rgb.data() + (static_cast<std::size_t>(y) * in.width + x) * 3, 3,
                         out.rgb.data() + (static_cast<std::size_t>(v) * out.width + u) * 3);
         }
+    buffers.give_back(std::move(in.rgb));
     return out;
 }
 } // namespace
 
 struct ClipReader::Impl {
+    std::stop_token stop;
+    std::shared_ptr<Buffers> buffers = std::make_shared<Buffers>(); // outlives the reader while one of its pictures is looked at
     Own<AVFormatContext> format;
     Own<AVCodecContext> codec;
     Own<SwsContext> scaler;
@@ -107,6 +137,7 @@ struct ClipReader::Impl {
     std::vector<std::int64_t> pts; // sorted
     std::ptrdiff_t next = 0;       // index of the frame that decoding reaches next; -1 when unknown
     bool draining = false;
+    bool whole = true;   // after a jump, the pictures shown before the first key frame lean on ones that were not read
     bool stamped = true; // packets carry time stamps; else frames are counted
     Display display;
     double aspect = 1;            // width of a pixel over its height
@@ -117,17 +148,23 @@ struct ClipReader::Impl {
 
     Result<bool> open(const std::filesystem::path& file) {
         av_log_set_level(AV_LOG_QUIET);
-        AVFormatContext* raw = nullptr;
         std::error_code ec;
         if (!std::filesystem::is_regular_file(file, ec)) return fail(Code::cannot_open, file.string());
         if (std::filesystem::file_size(file, ec) == 0) return fail(Code::unreadable, "empty");
         const std::string url = "file:" + file.string();
+        AVFormatContext* raw = avformat_alloc_context();
+        if (!raw) return fail(Code::cannot_open, file.string());
+        raw->interrupt_callback = {[](void* self) { return static_cast<Impl*>(self)->stop.stop_requested() ? 1 : 0; }, this};
         AVDictionary* opts = nullptr;
         // Playlists could lead to other files or hosts: only self-contained files are read.
         av_dict_set(&opts, "protocol_whitelist", "file", 0);
         av_dict_set(&opts, "format_whitelist", "mov,mp4,m4a,3gp,3g2,mj2,matroska,webm,avi,mpegts,mpeg,mjpeg,ogg,flv,asf", 0);
         const int rc = avformat_open_input(&raw, url.c_str(), nullptr, &opts);
         av_dict_free(&opts);
+        if (stop.stop_requested()) {
+            if (rc >= 0) format.reset(raw);
+            return fail(Code::cancelled, "");
+        }
         if (rc < 0) return fail(Code::unreadable, "not a clip");
         format.reset(raw);
         format->max_analyze_duration = 10 * AV_TIME_BASE;
@@ -171,8 +208,10 @@ struct ClipReader::Impl {
                 pts.push_back(packet->pts == AV_NOPTS_VALUE ? packet->dts : packet->pts);
             }
             av_packet_unref(packet.get());
+            if (stop.stop_requested()) return fail(Code::cancelled, "");
             if (pts.size() > most_frames) return fail(Code::too_large, "frames");
         }
+        if (stop.stop_requested()) return fail(Code::cancelled, "");
         if (rc != AVERROR_EOF) info.damaged = true;
         if (missing) {
             // Older containers carry no display times: decode once and take what the decoder says.
@@ -203,19 +242,22 @@ struct ClipReader::Impl {
             avformat_seek_file(format.get(), -1, INT64_MIN, 0, INT64_MAX, AVSEEK_FLAG_BYTE);
         avcodec_flush_buffers(codec.get());
         draining = false;
+        whole = true;
         next = 0;
     }
 
     /// The next decoded frame into `frame`; false at the end.
     bool decode() {
-        for (int guard = 0; guard < 4000; ++guard) {
+        for (int guard = 0; guard < 4000 && !stop.stop_requested(); ++guard) {
             const int rc = avcodec_receive_frame(codec.get(), frame.get());
             if (rc == 0) {
+                whole = whole || frame->key_frame != 0;
+                if (!whole) return true;
                 if (frame->decode_error_flags != 0 || (frame->flags & AV_FRAME_FLAG_CORRUPT) != 0) info.damaged = true;
                 return true;
             }
             if (rc == AVERROR_EOF) return false;
-            if (rc != AVERROR(EAGAIN)) info.damaged = true;
+            if (rc != AVERROR(EAGAIN) && whole) info.damaged = true;
             if (draining) return false;
             const int got = av_read_frame(format.get(), packet.get());
             if (got < 0) {
@@ -223,7 +265,7 @@ struct ClipReader::Impl {
                 avcodec_send_packet(codec.get(), nullptr);
                 continue;
             }
-            if (packet->stream_index == stream->index && avcodec_send_packet(codec.get(), packet.get()) < 0) info.damaged = true;
+            if (packet->stream_index == stream->index && avcodec_send_packet(codec.get(), packet.get()) < 0 && whole) info.damaged = true;
             av_packet_unref(packet.get());
         }
         return false;
@@ -255,7 +297,7 @@ struct ClipReader::Impl {
         sim::Image im;
         im.width = wide;
         im.height = frame->height;
-        im.rgb.resize(static_cast<std::size_t>(im.width) * im.height * 3 + 64);
+        im.rgb = buffers->get(static_cast<std::size_t>(im.width) * im.height * 3 + 64);
         std::array<std::uint8_t*, 4> data{im.rgb.data()};
         std::array<int, 4> stride{im.width * 3};
         if (sws_scale(scaler.get(), frame->data, frame->linesize, 0, frame->height, data.data(), stride.data()) != im.height)
@@ -266,7 +308,10 @@ struct ClipReader::Impl {
             for (auto& v : im.rgb) v = tones->second[v];
         }
         if (display.mirrored) mirror(im);
-        return std::make_shared<const sim::Image>(turned(std::move(im), info.rotation));
+        return {new sim::Image(turned(std::move(im), info.rotation, *buffers)), [b = buffers](sim::Image* done) {
+                    b->give_back(std::move(done->rgb));
+                    delete done;
+                }};
     }
 
     void remember(std::size_t i, std::shared_ptr<const sim::Image> im) {
@@ -295,12 +340,14 @@ struct ClipReader::Impl {
                     avcodec_flush_buffers(codec.get());
                     next = -1;
                     before = false;
+                    whole = false;
                 }
             }
             while (decode()) {
                 const auto at = index_of_frame();
                 if (at < 0) continue;
                 next = at + 1;
+                if (!whole) continue;
                 if (at > want) {
                     if (auto im = convert()) remember(static_cast<std::size_t>(at), im);
                     break; // the seek landed too late, or the frame is not there
@@ -312,6 +359,7 @@ struct ClipReader::Impl {
                     if (at == want) return im;
                 }
             }
+            if (stop.stop_requested()) return fail(Code::cancelled, "");
             // What the decoder passed over between a frame before and one after is not there: looking again farther back finds no more.
             if (before && next > want) {
                 absent.insert(i);
@@ -335,8 +383,9 @@ Result<std::shared_ptr<const sim::Image>> ClipReader::frame(std::size_t i) {
     return impl_->get(i);
 }
 
-Result<ClipReader> ClipReader::open(const std::filesystem::path& file) {
+Result<ClipReader> ClipReader::open(const std::filesystem::path& file, std::stop_token stop) {
     auto impl = std::make_unique<Impl>();
+    impl->stop = std::move(stop);
     if (auto ok = impl->open(file); !ok) return tl::unexpected(ok.error());
     return ClipReader(std::move(impl));
 }

@@ -2,8 +2,6 @@
 #include "core/signal/signal.h"
 #include <chrono>
 #include <cmath>
-#include <condition_variable>
-#include <deque>
 #include <mutex>
 #include <thread>
 
@@ -12,112 +10,170 @@ namespace {
 
 using Picture = std::shared_ptr<const sim::Image>;
 
-/// Hands decoded frames from the reading thread to the finding one; at most a few in flight.
-class Pipe {
+constexpr double stretch_s = 10, overlap_s = 1;
+/// Above this many pixels a picture, one stretch at a time: memory.
+constexpr int most_pixels_for_two = 1920 * 1088;
+
+/// Reads and finds, one frame after the other; works on a thread of its own.
+struct Worker {
+    ClipReader reader;
+    BodyFinder finder;
+};
+
+/// The same person: hips and shoulders as good as at the same place wherever both were found, which is on most frames.
+bool same_person(const Track& found, const std::vector<std::optional<BodyPx>>& other, std::size_t from, std::size_t to) {
+    std::vector<double> apart;
+    for (std::size_t i = from; i < to; ++i) {
+        if (!found.px[i] || !other[i]) continue;
+        const auto &a = *found.px[i], &b = *other[i];
+        const double trunk = std::hypot(a[left_shoulder].x - a[right_hip].x, a[left_shoulder].y - a[right_hip].y);
+        double most = 0;
+        for (const Point p : {left_shoulder, right_shoulder, left_hip, right_hip})
+            most = std::max(most, std::hypot(a[p].x - b[p].x, a[p].y - b[p].y));
+        apart.push_back(most / std::max(1.0, trunk));
+    }
+    return 2 * apart.size() > to - from && signal::median(apart) < 0.12;
+}
+
+/// What is found, frame by frame, and told to those who wait.
+class Finding {
 public:
-    bool push(std::size_t i, Picture im) {
-        std::unique_lock lock(mutex_);
-        changed_.wait(lock, [&] { return queue_.size() < 4 || closed_; });
-        if (closed_) return false;
-        queue_.emplace_back(i, std::move(im));
-        changed_.notify_all();
-        return true;
+    Finding(TrackResult& out, const TrackOptions& options, std::stop_token stop) : out_(out), options_(options), stop_(std::move(stop)) {}
+
+    /// Frames from `from` to `to` into `px`; what cannot be read is counted in `unreadable`. `counts`: from this frame on they are news.
+    /// Where it came to: `to`, unless it was stopped.
+    std::size_t stretch(Worker& w, std::size_t from, std::size_t to, std::vector<std::optional<BodyPx>>& px, std::size_t counts, bool leads,
+                        std::size_t& unreadable) {
+        for (std::size_t i = from; i < to; ++i) {
+            if (stop_.stop_requested()) return i;
+            auto frame = w.reader.frame(i);
+            if (frame)
+                px[i] = w.finder.next(**frame);
+            else
+                unreadable += i >= counts ? 1 : 0;
+            const std::lock_guard lock(mutex_);
+            if (frame && i >= counts) keep(i, *frame, px[i]);
+            if (i < counts) continue;
+            ++found_;
+            if (leads) newest_ = px[i];
+            if (options_.progress) options_.progress(found_, px.size(), newest_);
+        }
+        return to;
     }
-    std::optional<std::pair<std::size_t, Picture>> pop() {
-        std::unique_lock lock(mutex_);
-        changed_.wait(lock, [&] { return !queue_.empty() || done_; });
-        if (queue_.empty()) return std::nullopt;
-        auto out = std::move(queue_.front());
-        queue_.pop_front();
-        changed_.notify_all();
-        return out;
+    /// A few frames to look for the room's upright edges.
+    void keep(std::size_t i, const Picture& im, const std::optional<BodyPx>& body) {
+        const std::size_t part = i * 5 / out_.track.px.size();
+        if (!kept_[part].first) kept_[part] = {im, body};
     }
-    void finish() {
-        const std::lock_guard lock(mutex_);
-        done_ = true;
-        changed_.notify_all();
-    }
-    void close() {
-        const std::lock_guard lock(mutex_);
-        closed_ = true;
-        changed_.notify_all();
-    }
+    bool wants(std::size_t i) const { return !kept_[i * 5 / out_.track.px.size()].first; }
+    void start_at(std::size_t done) { found_ = done; }
+    /// A second look at what was counted already is no news.
+    void take_back(std::size_t frames) { found_ -= frames; }
+    std::vector<std::pair<Picture, std::optional<BodyPx>>> kept() const { return {kept_.begin(), kept_.end()}; }
 
 private:
+    TrackResult& out_;
+    const TrackOptions& options_;
+    std::stop_token stop_;
     std::mutex mutex_;
-    std::condition_variable changed_;
-    std::deque<std::pair<std::size_t, Picture>> queue_;
-    bool done_ = false, closed_ = false;
+    std::size_t found_ = 0;
+    std::optional<BodyPx> newest_;
+    std::array<std::pair<Picture, std::optional<BodyPx>>, 5> kept_;
 };
 
 } // namespace
 
 Result<TrackResult> track_clip(const std::filesystem::path& file, const TrackOptions& options, std::stop_token stop) {
-    auto reader = ClipReader::open(file);
-    if (!reader) return tl::unexpected(reader.error());
-    auto finder = BodyFinder::load(options.model_dir, options.model);
-    if (!finder) return tl::unexpected(finder.error());
-    if (options.person) finder->choose(options.person->x(), options.person->y());
+    auto worker = [&]() -> Result<Worker> {
+        auto reader = ClipReader::open(file, stop);
+        if (!reader) return tl::unexpected(reader.error());
+        auto finder = BodyFinder::load(options.model_dir, options.model);
+        if (!finder) return tl::unexpected(finder.error());
+        return Worker{std::move(*reader), std::move(*finder)};
+    };
+    auto first = worker();
+    if (!first) return tl::unexpected(first.error());
+    if (options.person) first->finder.choose(options.person->x(), options.person->y());
     TrackResult out;
-    out.clip = reader->info();
-    const auto n = out.clip.time_s.size();
-    out.track.time_s = out.clip.time_s;
+    out.clip = first->reader.info();
+    const auto& times = out.clip.time_s;
+    const auto n = times.size();
+    out.track.time_s = times;
     out.track.px.resize(n);
     out.track.m.resize(n);
     out.track.width = out.clip.width;
     out.track.height = out.clip.height;
-    std::vector<std::pair<Picture, std::optional<BodyPx>>> kept; // a few frames to look for the room's upright edges
+    out.track.model = model_name(options.model);
+    out.track.model_version = BodyFinder::version;
+    Finding finding(out, options, stop);
     const auto started = std::chrono::steady_clock::now();
-    const std::size_t first = options.so_far && options.so_far->frames() == n && options.done < n ? options.done : 0;
-    for (std::size_t i = 0; i < first; ++i) {
+    const std::size_t begun = options.so_far && options.so_far->frames() == n && options.done < n ? options.done : 0;
+    for (std::size_t i = 0; i < begun; ++i) {
         out.track.px[i] = options.so_far->px[i];
-        if (kept.size() < 5 && i >= kept.size() * n / 5)
-            if (auto frame = reader->frame(i)) kept.emplace_back(*frame, out.track.px[i]);
+        if (finding.wants(i))
+            if (auto frame = first->reader.frame(i)) finding.keep(i, *frame, out.track.px[i]);
     }
-    std::size_t done = first;
+    finding.start_at(begun);
+    auto index_at = [&](double t) { return static_cast<std::size_t>(std::lower_bound(times.begin(), times.end(), t) - times.begin()); };
+    std::size_t done = begun;
     auto saved = started;
     auto checkpoint = [&] {
-        if (!options.checkpoint || done == first) return;
-        out.track.model = model_name(options.model);
-        out.track.model_version = BodyFinder::version;
+        if (!options.checkpoint || done == begun) return;
         options.checkpoint(out.track, done);
         saved = std::chrono::steady_clock::now();
     };
-    Pipe pipe;
-    {
-        std::jthread decoder([&] {
-            for (std::size_t i = first; i < n && !stop.stop_requested(); ++i) {
-                auto frame = reader->frame(i);
-                if (!pipe.push(i, frame ? *frame : nullptr)) break;
+    const bool two = options.stretches > 1 && std::thread::hardware_concurrency() > 1 &&
+                     static_cast<long>(out.clip.width) * out.clip.height <= most_pixels_for_two && times.back() > stretch_s + 2 * overlap_s;
+    std::optional<Worker> second;
+    std::vector<std::optional<BodyPx>> ahead(two ? n : 0); // of the second stretch
+    while (done < n && !stop.stop_requested()) {
+        const std::size_t middle = two ? index_at(times[done] + stretch_s) : std::min(n, done + index_at(stretch_s) + 1);
+        const std::size_t end = two ? index_at(times[done] + 2 * stretch_s) : middle;
+        const std::size_t overlap = two && middle < n ? std::max(done, index_at(times[middle] - overlap_s)) : middle;
+        std::size_t lost = 0;
+        if (!two || middle >= n || end - middle < middle - overlap) {
+            done = finding.stretch(*first, done, end, out.track.px, done, true, out.unreadable);
+        } else {
+            if (!second) {
+                auto another = worker();
+                if (!another) return tl::unexpected(another.error());
+                second = std::move(*another);
             }
-            pipe.finish();
-        });
-        while (auto item = pipe.pop()) {
+            second->finder.reset();
+            if (done > 0 && out.track.px[done - 1]) { // looks for the one who is followed, nearest to where they are now
+                const auto& b = *out.track.px[done - 1];
+                second->finder.choose(0.5 * (b[left_hip].x + b[right_hip].x), 0.5 * (b[left_hip].y + b[right_hip].y));
+            } else if (options.person) {
+                second->finder.choose(options.person->x(), options.person->y());
+            }
+            {
+                const std::jthread other([&] { finding.stretch(*second, overlap, end, ahead, middle, false, lost); });
+                done = finding.stretch(*first, done, middle, out.track.px, done, true, out.unreadable);
+            }
             if (stop.stop_requested()) break;
-            const auto [i, picture] = std::move(*item);
-            if (picture)
-                out.track.px[i] = finder->next(*picture);
-            else
-                ++out.unreadable;
-            if (picture && kept.size() < 5 && i >= kept.size() * n / 5) kept.emplace_back(picture, out.track.px[i]);
-            done = i + 1;
-            if (options.progress) options.progress(done, n, out.track.px[i]);
-            if (std::chrono::duration<double>(std::chrono::steady_clock::now() - saved).count() >= options.checkpoint_s) checkpoint();
+            if (same_person(out.track, ahead, overlap, middle)) {
+                std::copy(ahead.begin() + static_cast<std::ptrdiff_t>(middle), ahead.begin() + static_cast<std::ptrdiff_t>(end),
+                          out.track.px.begin() + static_cast<std::ptrdiff_t>(middle));
+                out.unreadable += lost;
+                std::swap(*first, *second); // goes on from where it is
+                done = end;
+            } else { // somebody else, or nobody: the first goes on itself
+                finding.take_back(end - middle);
+                done = finding.stretch(*first, middle, end, out.track.px, middle, true, out.unreadable);
+            }
         }
-        pipe.close();
+        if (std::chrono::duration<double>(std::chrono::steady_clock::now() - saved).count() >= options.checkpoint_s) checkpoint();
     }
     if (stop.stop_requested()) {
         checkpoint();
         return fail(Code::cancelled, "");
     }
-    out.clip.damaged = reader->info().damaged;
+    out.clip.damaged = first->reader.info().damaged || (second && second->reader.info().damaged);
     const double took = std::chrono::duration<double>(std::chrono::steady_clock::now() - started).count();
-    out.frames_per_s = took > 0 ? static_cast<double>(n - first) / took : 0;
+    out.frames_per_s = took > 0 ? static_cast<double>(n - begun) / took : 0;
     if (std::none_of(out.track.px.begin(), out.track.px.end(), [](const auto& f) { return f.has_value(); }))
         return fail(Code::cannot_judge, "no_body");
-    out.track.vertical = room_vertical(kept);
-    out.track.model = model_name(options.model);
-    out.track.model_version = BodyFinder::version;
+    out.track.vertical = room_vertical(finding.kept());
     return out;
 }
 

@@ -17,7 +17,10 @@ struct TrackOptions {
     /// Called from the working thread about every `checkpoint_s` seconds and when it is stopped, with what was found so far.
     std::function<void(const Track& so_far, std::size_t done)> checkpoint;
     double checkpoint_s = 10;
-    /// Called from the working thread after each frame with what was found there.
+    /// Two stretches of ten seconds are worked through at once, each on a thread of its own, with a second of overlap in which they have to
+    /// agree on the person; one after the other for pictures above 1080p.
+    int stretches = 2;
+    /// Called after each frame, from one working thread at a time, with the newest that was found.
     std::function<void(std::size_t done, std::size_t total, const std::optional<BodyPx>&)> progress;
 };
 
@@ -28,7 +31,7 @@ struct TrackResult {
     double frames_per_s = 0;
 };
 
-/// Decodes and finds on two threads. cancelled when asked to stop; cannot_judge "no_body" when nobody was found on any frame.
+/// cancelled when asked to stop; cannot_judge "no_body" when nobody was found on any frame.
 Result<TrackResult> track_clip(const std::filesystem::path& file, const TrackOptions& options, std::stop_token stop = {});
 
 /// Upright edges of the room (posts, doors, windows) outside the person's box on some frames of a clip; nothing when too few are seen.

@@ -401,10 +401,13 @@ Posture Movement::quiet() const {
 Result<std::string> read_text(const fs::path& file, std::size_t max_bytes) {
     std::ifstream in(file, std::ios::binary);
     if (!in || fs::is_directory(file)) return fail(Code::cannot_open, file.string());
-    std::string s(max_bytes + 1, '\0');
-    in.read(s.data(), static_cast<std::streamsize>(s.size()));
-    s.resize(static_cast<std::size_t>(in.gcount()));
-    if (s.size() > max_bytes) return fail(Code::too_large, file.string());
+    // As long as it is, not as long as it may be; what is no plain file does not tell its length.
+    std::string s;
+    std::array<char, 1 << 16> part{};
+    while (in.read(part.data(), part.size()) || in.gcount() > 0) {
+        s.append(part.data(), static_cast<std::size_t>(in.gcount()));
+        if (s.size() > max_bytes) return fail(Code::too_large, file.string());
+    }
     return s;
 }
 

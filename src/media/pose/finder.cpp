@@ -20,17 +20,17 @@ double sigmoid(double x) {
 /// Bilinear reading with pixel centres at +0.5 and replicated border.
 struct Sampler {
     const sim::Image& im;
-    void at(double x, double y, float* out) const {
-        const double fx = std::clamp(x - 0.5, 0.0, im.width - 1.0), fy = std::clamp(y - 0.5, 0.0, im.height - 1.0);
+    void at(double x, double y, float* out) const { at(static_cast<float>(x), static_cast<float>(y), out); }
+    void at(float x, float y, float* out) const {
+        const float fx = std::clamp(x - 0.5F, 0.0F, static_cast<float>(im.width - 1));
+        const float fy = std::clamp(y - 0.5F, 0.0F, static_cast<float>(im.height - 1));
         const int x0 = static_cast<int>(fx), y0 = static_cast<int>(fy);
-        const int x1 = std::min(x0 + 1, im.width - 1), y1 = std::min(y0 + 1, im.height - 1);
-        const auto u = static_cast<float>(fx - x0), v = static_cast<float>(fy - y0);
-        const auto row = [&](int xx, int yy) { return im.rgb.data() + (static_cast<std::size_t>(yy) * im.width + xx) * 3; };
-        const auto *a = row(x0, y0), *b = row(x1, y0), *c = row(x0, y1), *d = row(x1, y1);
-        for (int k = 0; k < 3; ++k) {
-            const float top = a[k] + u * static_cast<float>(b[k] - a[k]), low = c[k] + u * static_cast<float>(d[k] - c[k]);
-            out[k] = top + v * (low - top);
-        }
+        const float u = fx - static_cast<float>(x0), v = fy - static_cast<float>(y0);
+        const std::uint8_t* a = im.rgb.data() + (static_cast<std::ptrdiff_t>(y0) * im.width + x0) * 3;
+        const std::uint8_t* c = y0 + 1 < im.height ? a + static_cast<std::ptrdiff_t>(im.width) * 3 : a;
+        const int right = x0 + 1 < im.width ? 3 : 0;
+        const float p = (1 - u) * (1 - v), q = u * (1 - v), r = (1 - u) * v, s = u * v;
+        for (int k = 0; k < 3; ++k) out[k] = p * a[k] + q * a[k + right] + r * c[k] + s * c[k + right];
     }
 };
 
@@ -208,13 +208,17 @@ std::optional<BodyPx> BodyFinder::landmarks(const sim::Image& picture, const Reg
         const double x = (u - crop_size / 2.0) * k, y = (v - crop_size / 2.0) * k;
         return Vec2(r.cx + c * x - n * y, r.cy + n * x + c * y);
     };
-    for (int y = 0; y < crop_size; ++y)
+    const auto step_x = static_cast<float>(c * k), step_y = static_cast<float>(n * k);
+    for (int y = 0; y < crop_size; ++y) {
+        const Vec2 begin = place(0.5, y + 0.5);
+        const auto row_x = static_cast<float>(begin.x()), row_y = static_cast<float>(begin.y());
         for (int x = 0; x < crop_size; ++x) {
-            const Vec2 p = place(x + 0.5, y + 0.5);
             float* o = in.data() + (static_cast<std::size_t>(y) * crop_size + x) * 3;
-            s.at(p.x(), p.y(), o);
+            const auto along = static_cast<float>(x);
+            s.at(row_x + along * step_x, row_y + along * step_y, o);
             for (int ch = 0; ch < 3; ++ch) o[ch] *= 1.0F / 255.0F;
         }
+    }
     if (!landmark_.run() || landmark_.output("Identity_1")[0] < 0.5F) return std::nullopt;
     const auto raw = landmark_.output("Identity"), heat = landmark_.output("Identity_3");
     auto refined = [&](int i) {

@@ -28,6 +28,7 @@ public:
     void reset() {
         region_.reset();
         last_.reset();
+        misses_ = 0;
     }
     /// Place the user pointed at (pixels), to choose among several people.
     void choose(double x, double y) { hint_ = Vec2(x, y); }

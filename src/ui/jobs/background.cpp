@@ -1,5 +1,4 @@
 #include "ui/jobs/background.h"
-#include <QMetaObject>
 
 namespace bevel::ui {
 
@@ -18,22 +17,9 @@ void Background::post(QObject* owner, std::function<After(std::stop_token)> work
 }
 
 void Background::report(QPointer<QObject> owner, After what) {
-    {
-        const std::lock_guard lock(mail_mutex_);
-        mail_.push_back({std::move(owner), std::move(what)});
-        if (mail_.size() > 1) return; // the bell has been rung
-    }
-    QMetaObject::invokeMethod(this, &Background::deliver, Qt::QueuedConnection);
-}
-
-void Background::deliver() {
-    std::vector<Letter> mail;
-    {
-        const std::lock_guard lock(mail_mutex_);
-        mail.swap(mail_);
-    }
-    for (auto& l : mail)
-        if (l.owner) l.what();
+    mail_.post([owner = std::move(owner), what = std::move(what)] {
+        if (owner) what();
+    });
 }
 
 bool Background::idle() const {

@@ -1,6 +1,7 @@
 // Work off the interface thread. One serial thread owns the library and files; each start has exactly one end, and results come back
 // as calls on the interface thread. Whoever is gone by then is not called.
 #pragma once
+#include "ui/jobs/mailbox.h"
 #include <condition_variable>
 #include <deque>
 #include <functional>
@@ -33,18 +34,11 @@ public:
 
 private:
     void loop(const std::stop_token& stop);
-    void deliver();
     struct Job {
         QPointer<QObject> owner;
         std::function<After(std::stop_token)> work;
     };
-    struct Letter {
-        QPointer<QObject> owner;
-        After what;
-    };
-    /// What comes back crosses here, under our own lock; the toolkit's queue only rings the bell.
-    std::mutex mail_mutex_;
-    std::vector<Letter> mail_;
+    Mailbox mail_;
     mutable std::mutex mutex_;
     std::condition_variable_any changed_;
     std::deque<Job> queue_;

@@ -42,8 +42,7 @@ void FrameSource::wish(std::size_t frame, double reference_s, double scale) {
 
 void FrameSource::deliver(std::shared_ptr<FramePicture> picture) {
     picture->of = open_;
-    QMetaObject::invokeMethod(
-        this, [this, picture = std::move(picture)] { emit ready(picture); }, Qt::QueuedConnection);
+    mail_.post([this, picture = std::move(picture)] { emit ready(picture); });
 }
 
 void FrameSource::show_student(const std::stop_token& stop) {

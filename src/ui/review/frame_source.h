@@ -2,6 +2,7 @@
 // other; only the newest wish is served.
 #pragma once
 #include "media/clip.h"
+#include "ui/jobs/mailbox.h"
 #include "ui/paint/body.h"
 #include "ui/review/review_state.h"
 #include <condition_variable>
@@ -56,6 +57,7 @@ private:
     void show_reference(const std::stop_token& stop);
     void deliver(std::shared_ptr<FramePicture> picture);
     std::shared_ptr<const OpenReview> open_;
+    Mailbox mail_;
     Lane student_, reference_;
 };
 
