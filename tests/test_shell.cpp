@@ -28,6 +28,7 @@
 #include <QTextBrowser>
 #include <QToolButton>
 #include <QTranslator>
+#include <QWheelEvent>
 #include <QXmlStreamReader>
 #include <set>
 #include <sqlite3.h>
@@ -135,6 +136,41 @@ private slots:
         sheet->findChild<QLineEdit*>(QStringLiteral("shortcutSearch"))->setText(QStringLiteral("phase"));
         QCOMPARE(table->rowCount(), 2);
         sheet->close();
+    }
+    void pictures_come_closer_and_go_back() {
+        Bench b(copy_.demo);
+        QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened);
+        b.window->open_review(2);
+        QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 1, 30000);
+        auto* page = b.window->review();
+        auto& state = page->state();
+        QTRY_VERIFY_WITH_TIMEOUT(page->shows_current(), 20000);
+        auto* view = page->findChildren<ui::PictureView*>().front();
+        const auto frame = state.frame;
+        const QImage before = view->grab().toImage();
+        view->setFocus();
+        QTest::keyClick(view, Qt::Key_Plus);
+        QTest::keyClick(view, Qt::Key_Plus);
+        QVERIFY(state.zoom > 1.5);
+        QVERIFY(view->grab().toImage() != before);
+        const QPointF about = state.about;
+        QTest::keyClick(view, Qt::Key_Down, Qt::ShiftModifier);
+        QVERIFY(state.about.y() > about.y());
+        QCOMPARE(state.frame, frame); // the arrows moved the picture, not the clip
+        QTest::keyClick(view, Qt::Key_Right);
+        QCOMPARE(state.frame, frame + 1);
+        for (int i = 0; i < 40; ++i) QTest::keyClick(view, Qt::Key_Plus);
+        QCOMPARE(state.zoom, ui::ReviewState::most_zoom);
+        QVERIFY(state.about.y() <= 1 && state.about.x() >= 0);
+        QTest::keyClick(view, Qt::Key_0);
+        QCOMPARE(state.zoom, 1.0);
+        // The place under the pointer stays where it is.
+        const QPointF at(view->width() * 0.25, view->height() * 0.75);
+        QWheelEvent wheel(at, view->mapToGlobal(at), {}, {0, 240}, Qt::NoButton, Qt::NoModifier, Qt::NoScrollPhase, false);
+        QCoreApplication::sendEvent(view, &wheel);
+        QVERIFY(state.zoom > 1.3);
+        QVERIFY(std::abs(state.about.x() + (0.25 - 0.5) / state.zoom - 0.25) < 1e-6);
+        QVERIFY(std::abs(state.about.y() + (0.75 - 0.5) / state.zoom - 0.75) < 1e-6);
     }
     void what_is_painted_is_spoken() {
         Bench b(copy_.demo);

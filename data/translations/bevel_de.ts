@@ -1140,6 +1140,10 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>The picture is being made …</source>
         <translation>Das Bild entsteht …</translation>
     </message>
+    <message>
+        <source>Wheel or + and − bring it closer, dragging or Shift with the arrows moves it, 0 shows all</source>
+        <translation>Rad oder + und − holen es näher, Ziehen oder Umschalt mit den Pfeilen verschiebt es, 0 zeigt alles</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::ReviewPage</name>

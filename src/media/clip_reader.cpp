@@ -97,7 +97,7 @@ public:
     }
     void give_back(std::vector<std::uint8_t> b) {
         const std::lock_guard lock(mutex_);
-        if (free_.size() < 3) free_.push_back(std::move(b));
+        if (free_.size() < (b.size() > cache_bytes / 2 ? 1U : 3U)) free_.push_back(std::move(b));
     }
 
 private:
@@ -316,7 +316,7 @@ struct ClipReader::Impl {
 
     void remember(std::size_t i, std::shared_ptr<const sim::Image> im) {
         cache.emplace_back(i, std::move(im));
-        while (cache.size() > 2 && cache.size() * cache.front().second->rgb.size() > cache_bytes) cache.pop_front();
+        while (cache.size() > 1 && cache.size() * cache.front().second->rgb.size() > cache_bytes) cache.pop_front();
     }
 
     Result<std::shared_ptr<const sim::Image>> get(std::size_t i) {

@@ -35,10 +35,31 @@ bool same_person(const Track& found, const std::vector<std::optional<BodyPx>>& o
     return 2 * apart.size() > to - from && signal::median(apart) < 0.12;
 }
 
+/// A picture and its body at 1/n of the size, each pixel the mean of those it stands for.
+std::pair<Picture, std::optional<BodyPx>> smaller(const sim::Image& im, std::optional<BodyPx> body, int n) {
+    auto out = std::make_shared<sim::Image>();
+    out->width = im.width / n;
+    out->height = im.height / n;
+    out->rgb.resize(static_cast<std::size_t>(out->width) * out->height * 3);
+    for (int y = 0; y < out->height; ++y)
+        for (int x = 0; x < out->width; ++x)
+            for (int c = 0; c < 3; ++c) {
+                int sum = 0;
+                for (int v = 0; v < n; ++v)
+                    for (int u = 0; u < n; ++u) sum += im.rgb[(static_cast<std::size_t>(y * n + v) * im.width + x * n + u) * 3 + c];
+                out->rgb[(static_cast<std::size_t>(y) * out->width + x) * 3 + c] = static_cast<std::uint8_t>(sum / (n * n));
+            }
+    if (body)
+        for (auto& p : *body) p.x /= n, p.y /= n;
+    return {out, body};
+}
+
 /// What is found, frame by frame, and told to those who wait.
 class Finding {
 public:
-    Finding(TrackResult& out, const TrackOptions& options, std::stop_token stop) : out_(out), options_(options), stop_(std::move(stop)) {}
+    Finding(TrackResult& out, const TrackOptions& options, std::stop_token stop)
+        : out_(out), options_(options), stop_(std::move(stop)),
+          shrink_(static_cast<long>(out.clip.width) * out.clip.height > most_pixels_for_two ? 2 : 1) {}
 
     /// Frames from `from` to `to` into `px`; what cannot be read is counted in `unreadable`. `counts`: from this frame on they are news.
     /// Where it came to: `to`, unless it was stopped.
@@ -63,8 +84,10 @@ public:
     /// A few frames to look for the room's upright edges.
     void keep(std::size_t i, const Picture& im, const std::optional<BodyPx>& body) {
         const std::size_t part = i * 5 / out_.track.px.size();
-        if (!kept_[part].first) kept_[part] = {im, body};
+        if (!kept_[part].first) kept_[part] = shrink_ == 1 ? std::pair{im, body} : smaller(*im, body, shrink_);
     }
+    /// How much smaller than the clip's the kept pictures are.
+    int shrink() const { return shrink_; }
     bool wants(std::size_t i) const { return !kept_[i * 5 / out_.track.px.size()].first; }
     void start_at(std::size_t done) { found_ = done; }
     /// A second look at what was counted already is no news.
@@ -75,6 +98,7 @@ private:
     TrackResult& out_;
     const TrackOptions& options_;
     std::stop_token stop_;
+    int shrink_;
     std::mutex mutex_;
     std::size_t found_ = 0;
     std::optional<BodyPx> newest_;
@@ -174,6 +198,10 @@ Result<TrackResult> track_clip(const std::filesystem::path& file, const TrackOpt
     if (std::none_of(out.track.px.begin(), out.track.px.end(), [](const auto& f) { return f.has_value(); }))
         return fail(Code::cannot_judge, "no_body");
     out.track.vertical = room_vertical(finding.kept());
+    if (out.track.vertical) { // a tilt a pixel of the smaller picture
+        out.track.vertical->slope /= finding.shrink();
+        out.track.vertical->slope_sigma /= finding.shrink();
+    }
     return out;
 }
 

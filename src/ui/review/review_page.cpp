@@ -11,6 +11,7 @@
 #include <QKeyEvent>
 #include <QLabel>
 #include <QPushButton>
+#include <QSplitter>
 #include <QStackedLayout>
 #include <QToolButton>
 #include <QVBoxLayout>
@@ -51,6 +52,9 @@ ReviewPage::ReviewPage(Session& session, QWidget* parent) : Place(session, "revi
     });
     connect(&state_, &ReviewState::frame_changed, this, &ReviewPage::frame_changed);
     connect(&state_, &ReviewState::view_changed, this, [this] { figures_->fill(); });
+    connect(&state_, &ReviewState::zoom_changed, this, [this] { // the reference as fine as it is seen
+        if (source_ && state_.open) source_->wish(state_.frame, state_.reference_s[state_.frame], reference_->scale());
+    });
 }
 
 QWidget* ReviewPage::build_bar() {
@@ -139,7 +143,9 @@ void ReviewPage::build() {
     pictures->setSpacing(8);
     pictures->addWidget(student_, 1);
     pictures->addWidget(reference_, 1);
-    auto* middle = new QVBoxLayout;
+    auto* centre = new QWidget;
+    auto* middle = new QVBoxLayout(centre);
+    middle->setContentsMargins(0, 0, 0, 0);
     middle->setSpacing(6);
     middle->addLayout(pictures, 11);
     middle->addWidget(transport);
@@ -152,12 +158,22 @@ void ReviewPage::build() {
     side_ = new QWidget;
     side_->setLayout(right);
     right->setContentsMargins(0, 0, 0, 0);
-    side_->setMaximumWidth(session_.theme.wide(460));
+    side_->setMaximumWidth(session_.theme.wide(620));
     auto* body = new QHBoxLayout;
     body->setSpacing(10);
+    split_ = new QSplitter;
+    split_->setObjectName(QStringLiteral("reviewSplit"));
+    split_->setChildrenCollapsible(false);
+    split_->setHandleWidth(10);
+    split_->addWidget(centre);
+    split_->addWidget(side_);
+    split_->setStretchFactor(0, 5);
+    split_->setStretchFactor(1, 3);
+    split_->restoreState(session_.settings.split[QStringLiteral("review")]);
+    connect(split_, &QSplitter::splitterMoved, this,
+            [this] { session_.settings.split[QStringLiteral("review")] = split_->saveState(); });
     body->addWidget(column_);
-    body->addLayout(middle, 5);
-    body->addWidget(side_, 3);
+    body->addWidget(split_, 1);
     auto* content = new QWidget;
     auto* all = new QVBoxLayout(content);
     all->setContentsMargins(14, 10, 14, 12);
@@ -230,6 +246,7 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
     });
     state_.frame = 0;
     state_.picture_frame.reset();
+    state_.set_zoom(1, {0.5, 0.5});
     // The first thing seen is what matters most.
     state_.family = r.findings.empty() ? Family::feet : r.findings.front().family;
     time_->rebuild();

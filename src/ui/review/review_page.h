@@ -8,6 +8,7 @@
 
 class QComboBox;
 class QLabel;
+class QSplitter;
 class QStackedLayout;
 class QToolButton;
 class QVBoxLayout;
@@ -76,6 +77,7 @@ private:
     QComboBox* speed_ = nullptr;
     QToolButton *play_ = nullptr, *mirror_ = nullptr, *axis_ = nullptr, *one_ = nullptr;
     QWidget* side_ = nullptr;
+    QSplitter* split_ = nullptr;
     struct StepButton {
         QToolButton* button;
         QString label, narrow;

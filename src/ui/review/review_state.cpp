@@ -90,6 +90,12 @@ void ReviewState::set_family(Family f) {
     family = f;
     emit view_changed();
 }
+void ReviewState::set_zoom(double times, QPointF place) {
+    zoom = std::clamp(times, 1.0, most_zoom);
+    const double half = 0.5 / zoom; // what is shown stays within the picture
+    about = {std::clamp(place.x(), half, 1 - half), std::clamp(place.y(), half, 1 - half)};
+    emit zoom_changed();
+}
 void ReviewState::set_mirrored(bool on) {
     mirrored = on;
     emit view_changed();

@@ -3,6 +3,7 @@
 #include "core/review/review.h"
 #include "ui/shell/session.h"
 #include <QObject>
+#include <QPointF>
 
 namespace bevel::ui {
 
@@ -48,6 +49,12 @@ public:
     const Repetition* repetition_of(std::size_t shown_frame) const;
     double shown_time() const { return shown() < frames() ? open->track.time_s[shown()] : 0; }
 
+    /// Both pictures closer, about a place in shares of what they show at 1.
+    double zoom = 1;
+    QPointF about{0.5, 0.5};
+    static constexpr double most_zoom = 6;
+    void set_zoom(double times, QPointF place);
+
     std::size_t frames() const { return open ? open->track.frames() : 0; }
     double time() const { return frame < frames() ? open->track.time_s[frame] : 0; }
     void set_frame(std::ptrdiff_t f);
@@ -71,6 +78,7 @@ signals:
     void frame_changed();
     void view_changed(); // family, mirror, axis
     void decisions_changed();
+    void zoom_changed();
 };
 
 } // namespace bevel::ui

@@ -5,6 +5,7 @@
 #include <QMouseEvent>
 #include <QPainter>
 #include <QToolTip>
+#include <QWheelEvent>
 
 namespace bevel::ui {
 
@@ -24,7 +25,74 @@ PictureView::PictureView(const Session& session, ReviewState& state, bool refere
     : QWidget(parent), session_(session), state_(state), reference_(reference) {
     setMinimumSize(150, 180);
     setAccessibleName(reference ? tr("Reference figure at the same moment") : tr("The student's frame"));
+    setToolTip(tr("Wheel or + and − bring it closer, dragging or Shift with the arrows moves it, 0 shows all"));
+    setFocusPolicy(Qt::TabFocus);
     connect(&state, &ReviewState::view_changed, this, qOverload<>(&QWidget::update));
+    connect(&state, &ReviewState::zoom_changed, this, qOverload<>(&QWidget::update));
+}
+
+/// `at` in this view stays where it is.
+void PictureView::zoom_by(double times, QPointF at) {
+    if (state_.mirrored) at.setX(width() - at.x());
+    const QPointF share(at.x() / std::max(1, width()) - 0.5, at.y() / std::max(1, height()) - 0.5);
+    const double to = std::clamp(state_.zoom * times, 1.0, ReviewState::most_zoom);
+    state_.set_zoom(to, state_.about + share / state_.zoom - share / to);
+}
+
+void PictureView::move_by(QPointF pixels) {
+    if (state_.mirrored) pixels.setX(-pixels.x());
+    state_.set_zoom(state_.zoom, state_.about - QPointF(pixels.x() / std::max(1, width()), pixels.y() / std::max(1, height())) / state_.zoom);
+}
+
+void PictureView::wheelEvent(QWheelEvent* e) {
+    zoom_by(std::pow(1.0015, e->angleDelta().y()), e->position());
+    e->accept();
+}
+
+void PictureView::mousePressEvent(QMouseEvent* e) {
+    held_ = e->position();
+}
+
+void PictureView::mouseMoveEvent(QMouseEvent* e) {
+    move_by(e->position() - std::exchange(held_, e->position()));
+}
+
+void PictureView::mouseDoubleClickEvent(QMouseEvent*) {
+    state_.set_zoom(1, {0.5, 0.5});
+}
+
+bool PictureView::event(QEvent* e) {
+    // Its own keys come before those of the page while it has the focus.
+    if (e->type() == QEvent::ShortcutOverride) {
+        const auto* k = static_cast<QKeyEvent*>(e);
+        const bool moves = (k->modifiers() & Qt::ShiftModifier) != 0 && k->key() >= Qt::Key_Left && k->key() <= Qt::Key_Down;
+        if (moves || k->key() == Qt::Key_Plus || k->key() == Qt::Key_Minus || k->key() == Qt::Key_0) {
+            e->accept();
+            return true;
+        }
+    }
+    return QWidget::event(e);
+}
+
+void PictureView::keyPressEvent(QKeyEvent* e) {
+    const double step = 40;
+    const bool shift = (e->modifiers() & Qt::ShiftModifier) != 0;
+    if (e->key() == Qt::Key_Plus)
+        zoom_by(1.25, rect().center());
+    else if (e->key() == Qt::Key_Minus)
+        zoom_by(0.8, rect().center());
+    else if (e->key() == Qt::Key_0)
+        state_.set_zoom(1, {0.5, 0.5});
+    else if (shift && e->key() == Qt::Key_Left)
+        move_by({step, 0});
+    else if (shift && e->key() == Qt::Key_Right)
+        move_by({-step, 0});
+    else if (shift && e->key() == Qt::Key_Up)
+        move_by({0, step});
+    else if (shift && e->key() == Qt::Key_Down)
+        move_by({0, -step});
+    else
+        QWidget::keyPressEvent(e);
 }
 
 void PictureView::show_picture(std::shared_ptr<FramePicture> picture) {
@@ -38,7 +106,8 @@ QRectF PictureView::crop() const {
         crop_for_ = size();
         crop_ = crop_of(state_.open->track, static_cast<double>(width()) / std::max(1, height()));
     }
-    return crop_;
+    const double w = crop_.width() / state_.zoom, h = crop_.height() / state_.zoom;
+    return {crop_.left() + state_.about.x() * crop_.width() - w / 2, crop_.top() + state_.about.y() * crop_.height() - h / 2, w, h};
 }
 
 double PictureView::scale() const {
@@ -141,8 +210,9 @@ void PictureView::paintEvent(QPaintEvent*) {
     p.fillRect(tag, veil);
     p.setPen(c.ink);
     p.drawText(tag, Qt::AlignCenter, QFontMetricsF(p.font()).elidedText(caption, Qt::ElideRight, tag.width() - 12));
-    p.setPen(c.line);
-    p.drawRect(r);
+    p.setPen(hasFocus() ? QPen(c.focus, 2) : QPen(c.line, 1));
+    p.setBrush(Qt::NoBrush);
+    p.drawRect(hasFocus() ? r.adjusted(1, 1, -1, -1) : r);
 }
 
 ColumnView::ColumnView(const Session& session, ReviewState& state, QWidget* parent) : QWidget(parent), session_(session), state_(state) {
@@ -381,7 +451,11 @@ void TimeView::mouseMoveEvent(QMouseEvent* e) {
 FloorView::FloorView(const Session& session, ReviewState& state, QWidget* parent) : QWidget(parent), session_(session), state_(state) {
     setMinimumSize(150, 120);
     setAccessibleName(tr("Floor plan"));
-    connect(&state, &ReviewState::frame_changed, this, qOverload<>(&QWidget::update));
+    setFocusPolicy(Qt::TabFocus);
+    connect(&state, &ReviewState::frame_changed, this, [this] {
+        update();
+        announce(this);
+    });
 }
 
 QList<SpokenPart> FloorView::spoken() const {
@@ -416,6 +490,10 @@ void FloorView::paintEvent(QPaintEvent*) {
     QPainter p(this);
     if (state_.open)
         draw_floor_plan(p, QRectF(rect()).adjusted(0.5, 0.5, -0.5, -0.5), *state_.open->review, state_.shown(), session_.theme);
+    if (hasFocus()) {
+        p.setPen(QPen(session_.theme.palette.focus, 2));
+        p.drawRect(rect().adjusted(1, 1, -2, -2));
+    }
 }
 
 } // namespace bevel::ui

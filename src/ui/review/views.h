@@ -24,13 +24,22 @@ public:
 
 protected:
     void paintEvent(QPaintEvent*) override;
+    void keyPressEvent(QKeyEvent* e) override;
+    void wheelEvent(QWheelEvent* e) override;
+    void mousePressEvent(QMouseEvent* e) override;
+    void mouseMoveEvent(QMouseEvent* e) override;
+    void mouseDoubleClickEvent(QMouseEvent* e) override;
+    bool event(QEvent* e) override;
 
 private:
     const Session& session_;
     ReviewState& state_;
     bool reference_;
+    QPointF held_; // where the picture was taken hold of
     QStringList captions() const;
     QRectF crop() const;
+    void zoom_by(double times, QPointF at);
+    void move_by(QPointF pixels);
     std::shared_ptr<FramePicture> picture_;
     mutable std::shared_ptr<const OpenReview> crop_of_; // what the crop was worked out for
     mutable QSize crop_for_;
