@@ -319,7 +319,7 @@ private slots:
         c = *lib->clip(c.id);
         QVERIFY(!c.quality);
         // Stopped: nothing found, and said so.
-        auto kept = keep_found(*lib, c, {nullptr, nullptr, {Code::cancelled, ""}});
+        auto kept = keep_found(*lib, c, {nullptr, nullptr, {Code::cancelled, ""}, {}});
         QVERIFY(kept.has_value());
         QCOMPARE(lib->clip(c.id)->state, ClipState::failed);
         QCOMPARE(lib->clip(c.id)->problem, std::string("cancelled"));
@@ -331,7 +331,7 @@ private slots:
         const auto m = test::movement("gaze_at_the_moon");
         Track t = test::pixel_track(sim::Take(m, o), 1, 1);
         for (std::size_t i = 0; i < t.frames(); i += 4) t.px[i].reset();
-        kept = keep_found(*lib, c, {&t, nullptr, {Code::cannot_judge, "no_repetition"}});
+        kept = keep_found(*lib, c, {&t, nullptr, {Code::cannot_judge, "no_repetition"}, {}});
         QVERIFY(kept.has_value());
         QCOMPARE(lib->clip(c.id)->problem, std::string("no_repetition"));
         QVERIFY(std::abs(lib->clip(c.id)->quality->found - 0.75) < 0.01);
@@ -343,7 +343,7 @@ private slots:
         ro.stature_m = 1.7;
         const auto review = make_review(t, m, ro);
         QVERIFY(review.has_value());
-        kept = keep_found(*lib, c, {&t, review->get(), {}});
+        kept = keep_found(*lib, c, {&t, review->get(), {}, {}});
         QVERIFY(kept.has_value());
         const auto now = *lib->clip(c.id);
         QCOMPARE(now.state, ClipState::tracked);

@@ -375,24 +375,72 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <comment>a day, as QDate writes it</comment>
         <translation>d. MMM yyyy</translation>
     </message>
+    <message>
+        <source>Filming guide …</source>
+        <translation>Filmanleitung …</translation>
+    </message>
+    <message>
+        <source>A page for students: where to stand, where the phone goes, what to wear, for the chosen movement</source>
+        <translation>Eine Seite für Übende: wo stehen, wohin mit dem Telefon, was tragen, für die gewählte Bewegung</translation>
+    </message>
+    <message>
+        <source>It is the guess number %1</source>
+        <translation>Es ist die Vermutung Nummer %1</translation>
+    </message>
+    <message>
+        <source>That is right: whose it is and which movement</source>
+        <translation>Das stimmt: wer es ist und welche Bewegung</translation>
+    </message>
+    <message>
+        <source>To the next clip that is asked about</source>
+        <translation>Zur nächsten Aufnahme, nach der gefragt wird</translation>
+    </message>
+    <message>
+        <source>Look at this clip sooner</source>
+        <translation>Diese Aufnahme früher ansehen</translation>
+    </message>
+    <message>
+        <source>Look at this clip later</source>
+        <translation>Diese Aufnahme später ansehen</translation>
+    </message>
+    <message>
+        <source>Let the queue rest</source>
+        <translation>Die Schlange ruhen lassen</translation>
+    </message>
+    <message>
+        <source>The clip under way is finished; nothing new is begun until it goes on</source>
+        <translation>Die laufende Aufnahme wird fertig; Neues beginnt erst, wenn es weitergeht</translation>
+    </message>
+    <message>
+        <source>Filming guide for %1</source>
+        <translation>Filmanleitung für %1</translation>
+    </message>
+    <message>
+        <source>HTML (*.html);;PDF (*.pdf)</source>
+        <translation>HTML (*.html);;PDF (*.pdf)</translation>
+    </message>
+    <message>
+        <source>Saved: %1</source>
+        <translation>Gespeichert: %1</translation>
+    </message>
+    <message>
+        <source>Save elsewhere …</source>
+        <translation>Anderswo speichern …</translation>
+    </message>
+    <message>
+        <source>whose is it?</source>
+        <translation>wer ist es?</translation>
+    </message>
+    <message>
+        <source>which movement?</source>
+        <translation>welche Bewegung?</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::ClipForm</name>
     <message>
         <source>the facts of a clip</source>
         <translation>die Angaben zu einer Aufnahme</translation>
-    </message>
-    <message>
-        <source>Take in a clip</source>
-        <translation>Eine Aufnahme hereinnehmen</translation>
-    </message>
-    <message>
-        <source>No file chosen yet.</source>
-        <translation>Noch keine Datei gewählt.</translation>
-    </message>
-    <message>
-        <source>Choose a file …</source>
-        <translation>Datei wählen …</translation>
     </message>
     <message>
         <source>Student</source>
@@ -467,20 +515,8 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Eine Frontkamera vertauscht oft links und rechts; das wird vor dem Messen zurückgenommen</translation>
     </message>
     <message>
-        <source>Take in and find the body</source>
-        <translation>Hereinnehmen, Körper finden</translation>
-    </message>
-    <message>
-        <source>Leave it as it is</source>
-        <translation>So lassen</translation>
-    </message>
-    <message>
         <source>Clips stay on this computer.</source>
         <translation>Aufnahmen bleiben auf diesem Rechner.</translation>
-    </message>
-    <message>
-        <source>The body was found. The review is ready.</source>
-        <translation>Der Körper ist gefunden. Die Durchsicht ist bereit.</translation>
     </message>
     <message>
         <source>Choose clips</source>
@@ -499,55 +535,102 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Andere Datei wählen …</translation>
     </message>
     <message>
-        <source>Say who it is and which movement, then take it in.</source>
-        <translation>Sagen, wer es ist und welche Bewegung, dann hereinnehmen.</translation>
-    </message>
-    <message numerus="yes">
-        <source>%1 (%n more after it)</source>
-        <translation>
-            <numerusform>%1 (danach noch %n)</numerusform>
-            <numerusform>%1 (danach noch %n)</numerusform>
-        </translation>
-    </message>
-    <message>
-        <source>Skip this one</source>
-        <translation>Diese überspringen</translation>
-    </message>
-    <message>
-        <source>Changing the clip of %1</source>
-        <translation>Die Aufnahme von %1 wird geändert</translation>
-    </message>
-    <message>
         <source>Save and judge again</source>
         <translation>Speichern, neu beurteilen</translation>
     </message>
     <message>
-        <source>Say whose practice it is.</source>
-        <translation>Bitte sagen, wer übt.</translation>
-    </message>
-    <message>
-        <source>Copying the clip …</source>
-        <translation>Die Aufnahme wird kopiert …</translation>
-    </message>
-    <message>
-        <source>Taken in.</source>
-        <translation>Hereingenommen.</translation>
-    </message>
-    <message>
-        <source>This very clip was taken in on %1. Press once more to take it in again.</source>
-        <translation>Genau diese Aufnahme kam am %1 herein. Noch einmal drücken nimmt sie wieder herein.</translation>
-    </message>
-    <message>
-        <source>Open that one</source>
-        <translation>Jene öffnen</translation>
-    </message>
-    <message>
-        <source>Judging again …</source>
-        <translation>Wird neu beurteilt …</translation>
-    </message>
-    <message>
         <source>Try again</source>
         <translation>Noch einmal</translation>
+    </message>
+    <message>
+        <source>Take clips in …</source>
+        <translation>Aufnahmen hereinnehmen …</translation>
+    </message>
+    <message>
+        <source>It is the guess number %1</source>
+        <translation>Es ist die Vermutung Nummer %1</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n clip(s) taken in.</source>
+        <translation>
+            <numerusform>%n Aufnahme hereingenommen.</numerusform>
+            <numerusform>%n Aufnahmen hereingenommen.</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n clip(s) were there already.</source>
+        <translation>
+            <numerusform>%n Aufnahme war schon da.</numerusform>
+            <numerusform>%n Aufnahmen waren schon da.</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Take in once more</source>
+        <translation>Noch einmal hereinnehmen</translation>
+    </message>
+    <message>
+        <source>No clip is chosen</source>
+        <translation>Keine Aufnahme gewählt</translation>
+    </message>
+    <message>
+        <source>Drop clips here, or take them in: the body is found by itself, then you say whose it is.</source>
+        <translation>Aufnahmen hierher ziehen oder hereinnehmen: der Körper wird von selbst gefunden, dann wird gesagt, wer es ist.</translation>
+    </message>
+    <message>
+        <source>%1&apos;s clip</source>
+        <translation>Aufnahme von %1</translation>
+    </message>
+    <message>
+        <source>%1 (%2 % likely)</source>
+        <translation>%1 (zu %2 %)</translation>
+    </message>
+    <message>
+        <source>somebody new</source>
+        <translation>jemand Neues</translation>
+    </message>
+    <message>
+        <source>%1  %2 (%3 % likely)</source>
+        <translation>%1  %2 (zu %3 %)</translation>
+    </message>
+    <message>
+        <source>Guessed, %1 % sure whose it is. Right? Then press Enter.</source>
+        <translation>Vermutet, zu %1 % sicher, wer es ist. Stimmt es? Dann Eingabe drücken.</translation>
+    </message>
+    <message>
+        <source>Whose is it? Choose with Alt+1 to 3, or type a name; then Enter.</source>
+        <translation>Wer ist es? Mit Alt+1 bis 3 wählen oder einen Namen schreiben; dann Eingabe.</translation>
+    </message>
+    <message>
+        <source>Seen %1.</source>
+        <translation>Gesehen %1.</translation>
+    </message>
+    <message>
+        <source>You can say whose it is now, or when the body has been found.</source>
+        <translation>Wer es ist, kann jetzt gesagt werden oder wenn der Körper gefunden ist.</translation>
+    </message>
+    <message>
+        <source>whose?</source>
+        <translation>wer?</translation>
+    </message>
+    <message>
+        <source>That is right</source>
+        <translation>Das stimmt</translation>
+    </message>
+    <message>
+        <source>Save</source>
+        <translation>Speichern</translation>
+    </message>
+    <message>
+        <source>Look for the body again</source>
+        <translation>Den Körper noch einmal suchen</translation>
+    </message>
+    <message>
+        <source>Say whose practice it is and which movement</source>
+        <translation>Sagen, wer übt und welche Bewegung</translation>
+    </message>
+    <message>
+        <source>Judging …</source>
+        <translation>Wird beurteilt …</translation>
     </message>
 </context>
 <context>
@@ -797,6 +880,20 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     </message>
 </context>
 <context>
+    <name>bevel::ui::Inbox</name>
+    <message numerus="yes">
+        <source>%1 (%n more after it)</source>
+        <translation>
+            <numerusform>%1 (danach noch %n)</numerusform>
+            <numerusform>%1 (danach noch %n)</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <translation>%1: %2</translation>
+    </message>
+</context>
+<context>
     <name>bevel::ui::Jobs</name>
     <message>
         <source>Copying the clip: %1</source>
@@ -1022,6 +1119,21 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>Try again</source>
         <translation>Noch einmal</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::LimitStrip</name>
+    <message>
+        <source>What stands in the way, along the clip</source>
+        <translation>Was im Weg steht, entlang der Aufnahme</translation>
+    </message>
+    <message>
+        <source>from %1 to %2</source>
+        <translation>von %1 bis %2</translation>
+    </message>
+    <message>
+        <source>%1, from %2 to %3</source>
+        <translation>%1, von %2 bis %3</translation>
     </message>
 </context>
 <context>
@@ -1565,6 +1677,18 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>where the last one went</source>
         <translation>wohin das letzte kam</translation>
     </message>
+    <message>
+        <source>Take clips in from</source>
+        <translation>Aufnahmen hereinnehmen aus</translation>
+    </message>
+    <message>
+        <source>Folder whose clips are taken in by themselves</source>
+        <translation>Ordner, dessen Aufnahmen von selbst hereinkommen</translation>
+    </message>
+    <message>
+        <source>no folder is watched</source>
+        <translation>kein Ordner wird beobachtet</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::ShortcutSheet</name>
@@ -1591,6 +1715,21 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source> or </source>
         <translation> oder </translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::StillPair</name>
+    <message>
+        <source>This clip beside the last one of whom it may be</source>
+        <translation>Diese Aufnahme neben der letzten von dem, der es sein kann</translation>
+    </message>
+    <message>
+        <source>no clip yet</source>
+        <translation>noch keine Aufnahme</translation>
+    </message>
+    <message>
+        <source>this clip</source>
+        <translation>diese Aufnahme</translation>
     </message>
 </context>
 <context>
@@ -3648,6 +3787,56 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     </message>
 </context>
 <context>
+    <name>guide</name>
+    <message>
+        <source>%1. phone %2</source>
+        <translation>%1. Telefon %2</translation>
+    </message>
+    <message>
+        <source>Put the phone sideways on a shelf or stand at the height of your hips, level, and let it stand still.</source>
+        <translation>Stell das Telefon quer auf ein Regal oder Stativ in Hüfthöhe, waagrecht, und lass es stehen.</translation>
+    </message>
+    <message>
+        <source>About three metres away. The whole of you is in the picture, raised hands too, with floor below both feet.</source>
+        <translation>Etwa drei Meter entfernt. Du bist ganz im Bild, auch mit erhobenen Händen, und unter beiden Füßen ist Boden zu sehen.</translation>
+    </message>
+    <message>
+        <source>Film %1: a clip for each.</source>
+        <translation>Film %1: je eine Aufnahme.</translation>
+    </message>
+    <message>
+        <source>, then </source>
+        <translation>, dann </translation>
+    </message>
+    <message>
+        <source>Light from the side of the phone, not from behind you. You are alone in the picture.</source>
+        <translation>Licht von der Seite des Telefons, nicht von hinten. Du bist allein im Bild.</translation>
+    </message>
+    <message>
+        <source>Trousers that show your knees; shoes as you practise in them. Something upright in the picture, as a door frame, helps.</source>
+        <translation>Hosen, die deine Knie zeigen; Schuhe, wie du in ihnen übst. Etwas Senkrechtes im Bild, wie ein Türrahmen, hilft.</translation>
+    </message>
+    <message numerus="yes">
+        <source>Stand quietly for two seconds. Then the movement, %n time(s) to each side, as you always do it. Stand quietly again.</source>
+        <translation>
+            <numerusform>Steh zwei Sekunden ruhig. Dann die Bewegung, %n-mal zu jeder Seite, wie du sie immer machst. Steh wieder ruhig.</numerusform>
+            <numerusform>Steh zwei Sekunden ruhig. Dann die Bewegung, %n-mal zu jeder Seite, wie du sie immer machst. Steh wieder ruhig.</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Say if something hurts or is different today. A film does not show it.</source>
+        <translation>Sag, wenn etwas schmerzt oder heute anders ist. Ein Film zeigt das nicht.</translation>
+    </message>
+    <message>
+        <source>How to film: %1</source>
+        <translation>So wird gefilmt: %1</translation>
+    </message>
+    <message>
+        <source>From above: you in the middle, the phone where it is put</source>
+        <translation>Von oben: du in der Mitte, das Telefon an seinem Platz</translation>
+    </message>
+</context>
+<context>
     <name>help</name>
     <message>
         <source>Marks and pictures</source>
@@ -4373,6 +4562,118 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>One camera cannot tell it</source>
         <translation>Eine Kamera allein zeigt es nicht</translation>
+    </message>
+    <message>
+        <source>the body was not found</source>
+        <translation>der Körper wurde nicht gefunden</translation>
+    </message>
+    <message>
+        <source>feet cut off</source>
+        <translation>Füße abgeschnitten</translation>
+    </message>
+    <message>
+        <source>head cut off</source>
+        <translation>Kopf abgeschnitten</translation>
+    </message>
+    <message>
+        <source>too small in the picture</source>
+        <translation>zu klein im Bild</translation>
+    </message>
+    <message>
+        <source>too dark</source>
+        <translation>zu dunkel</translation>
+    </message>
+    <message>
+        <source>the camera trembles</source>
+        <translation>die Kamera zittert</translation>
+    </message>
+    <message>
+        <source>the camera moves along</source>
+        <translation>die Kamera bewegt sich mit</translation>
+    </message>
+    <message>
+        <source>seen from one side, then from another</source>
+        <translation>erst von einer Seite, dann von einer anderen gesehen</translation>
+    </message>
+    <message>
+        <source>this movement is told better from elsewhere</source>
+        <translation>diese Bewegung zeigt sich von woanders besser</translation>
+    </message>
+    <message>
+        <source>too few pictures a second</source>
+        <translation>zu wenige Bilder in der Sekunde</translation>
+    </message>
+    <message>
+        <source>several people in the picture</source>
+        <translation>mehrere Menschen im Bild</translation>
+    </message>
+    <message>
+        <source>the knees wander under loose clothes</source>
+        <translation>die Knie wandern unter weiter Kleidung</translation>
+    </message>
+    <message>
+        <source>Stay in the picture for the whole clip, in good light.</source>
+        <translation>Die ganze Aufnahme lang im Bild bleiben, bei gutem Licht.</translation>
+    </message>
+    <message>
+        <source>Step back or tilt the phone down, until floor shows below both feet.</source>
+        <translation>Weiter zurückgehen oder das Telefon neigen, bis unter beiden Füßen Boden zu sehen ist.</translation>
+    </message>
+    <message>
+        <source>Step back or tilt the phone up, until there is room above the head and the raised hands.</source>
+        <translation>Weiter zurückgehen oder das Telefon heben, bis über Kopf und erhobenen Händen Platz ist.</translation>
+    </message>
+    <message>
+        <source>Film from closer: the body should fill about two thirds of the picture&apos;s height.</source>
+        <translation>Aus größerer Nähe filmen: der Körper soll etwa zwei Drittel der Bildhöhe füllen.</translation>
+    </message>
+    <message>
+        <source>More light, and from the side of the camera, not from behind the student.</source>
+        <translation>Mehr Licht, und von der Seite der Kamera, nicht von hinten.</translation>
+    </message>
+    <message>
+        <source>Put the phone on a shelf or a stand; do not hold it.</source>
+        <translation>Das Telefon auf ein Regal oder Stativ stellen, nicht halten.</translation>
+    </message>
+    <message>
+        <source>Let the phone stand still: the student moves, not the camera.</source>
+        <translation>Das Telefon stehen lassen: es bewegt sich der Mensch, nicht die Kamera.</translation>
+    </message>
+    <message>
+        <source>Keep facing the same way, and film each side in a clip of its own.</source>
+        <translation>In dieselbe Richtung gewandt bleiben und jede Seite für sich filmen.</translation>
+    </message>
+    <message>
+        <source>Film it once more from the side that is named in the filming guide.</source>
+        <translation>Noch einmal von der Seite filmen, die in der Filmanleitung steht.</translation>
+    </message>
+    <message>
+        <source>Set the phone to thirty pictures a second; dim light can slow it down.</source>
+        <translation>Das Telefon auf dreißig Bilder in der Sekunde stellen; schwaches Licht kann es verlangsamen.</translation>
+    </message>
+    <message>
+        <source>Film one person alone.</source>
+        <translation>Einen Menschen allein filmen.</translation>
+    </message>
+    <message>
+        <source>Wear trousers that show the knees.</source>
+        <translation>Hosen tragen, die die Knie zeigen.</translation>
+    </message>
+    <message>
+        <source>%1 (%2)</source>
+        <translation>%1 (%2)</translation>
+    </message>
+    <message>
+        <source>nothing can be judged</source>
+        <translation>nichts ist zu beurteilen</translation>
+    </message>
+    <message>
+        <source>nothing is judged there</source>
+        <translation>dort wird nichts beurteilt</translation>
+    </message>
+    <message>
+        <source>less sure about %1</source>
+        <translation>weniger sicher bei %1</translation>
     </message>
 </context>
 </TS>

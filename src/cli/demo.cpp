@@ -103,7 +103,11 @@ private:
         ro.stature_m = student.stature_m;
         auto review = make_review(found->track, movement, ro);
         if (!review) return tl::unexpected(review.error());
-        auto kept = keep_found(library_, clip, {&found->track, review->get(), {}});
+        Found what;
+        what.track = &found->track;
+        what.review = review->get();
+        what.limits = limits_of(found->track, found->scene, &(*review)->movement);
+        auto kept = keep_found(library_, clip, what);
         if (!kept) return tl::unexpected(kept.error());
         if (c.then != SceneClip::Then::reviewed) return true;
         if (auto ok = decide(library_, *kept, **review, student.name); !ok) return ok;

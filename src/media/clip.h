@@ -14,6 +14,7 @@ struct ClipInfo {
     bool mirrored_by_stream = false; // the stream asks to be shown mirrored; already applied to frames
     std::vector<double> time_s;      // of every frame, increasing, first at 0
     std::string codec, container;
+    std::string made_on;  // ISO date, as the stream says; empty where it does not
     bool damaged = false; // part of the file could not be read
     double duration_s() const { return time_s.empty() ? 0 : time_s.back(); }
 };

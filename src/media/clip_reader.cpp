@@ -183,6 +183,12 @@ struct ClipReader::Impl {
         codec->max_pixels = static_cast<std::int64_t>(most_side) * most_side;
         if (avcodec_open2(codec.get(), decoder, nullptr) < 0) return fail(Code::unreadable, "codec");
         info.codec = decoder->name;
+        if (const auto* made = av_dict_get(raw->metadata, "creation_time", nullptr, 0)) {
+            const std::string when = made->value; // 2026-11-25T18:03:11.000000Z
+            const bool date = when.size() >= 10 && when[4] == '-' && when[7] == '-' && when.substr(0, 4) > "1990" &&
+                              when.find_first_not_of("0123456789-") >= 10;
+            if (date) info.made_on = when.substr(0, 10);
+        }
         info.container = raw->iformat->name;
         display = display_of(stream);
         info.rotation = display.rotation;

@@ -18,6 +18,7 @@ constexpr int most_pixels_for_two = 1920 * 1088;
 struct Worker {
     ClipReader reader;
     BodyFinder finder;
+    SceneWatch scene;
 };
 
 /// The same person: hips and shoulders as good as at the same place wherever both were found, which is on most frames.
@@ -55,9 +56,9 @@ std::pair<Picture, std::optional<BodyPx>> smaller(const sim::Image& im, std::opt
 }
 
 /// What is found, frame by frame, and told to those who wait.
-class Finding {
+class Search {
 public:
-    Finding(TrackResult& out, const TrackOptions& options, std::stop_token stop)
+    Search(TrackResult& out, const TrackOptions& options, std::stop_token stop)
         : out_(out), options_(options), stop_(std::move(stop)),
           shrink_(static_cast<long>(out.clip.width) * out.clip.height > most_pixels_for_two ? 2 : 1) {}
 
@@ -69,7 +70,7 @@ public:
             if (stop_.stop_requested()) return i;
             auto frame = w.reader.frame(i);
             if (frame)
-                px[i] = w.finder.next(**frame);
+                look(w, **frame, out_.track.time_s[i], px[i] = w.finder.next(**frame), i >= counts);
             else
                 unreadable += i >= counts ? 1 : 0;
             const std::lock_guard lock(mutex_);
@@ -80,6 +81,11 @@ public:
             if (options_.progress) options_.progress(found_, px.size(), newest_);
         }
         return to;
+    }
+    /// What the picture shows besides the body. In the overlap of two stretches it is looked at once more, for the shift.
+    static void look(Worker& w, const sim::Image& im, double t, const std::optional<BodyPx>& body, bool news) {
+        if (!w.scene.wants(t)) return;
+        w.scene.look(im, t, body, news && w.scene.wants_people(t) ? w.finder.count_people(im) : -1);
     }
     /// A few frames to look for the room's upright edges.
     void keep(std::size_t i, const Picture& im, const std::optional<BodyPx>& body) {
@@ -113,7 +119,7 @@ Result<TrackResult> track_clip(const std::filesystem::path& file, const TrackOpt
         if (!reader) return tl::unexpected(reader.error());
         auto finder = BodyFinder::load(options.model_dir, options.model);
         if (!finder) return tl::unexpected(finder.error());
-        return Worker{std::move(*reader), std::move(*finder)};
+        return Worker{std::move(*reader), std::move(*finder), {}};
     };
     auto first = worker();
     if (!first) return tl::unexpected(first.error());
@@ -129,7 +135,7 @@ Result<TrackResult> track_clip(const std::filesystem::path& file, const TrackOpt
     out.track.height = out.clip.height;
     out.track.model = model_name(options.model);
     out.track.model_version = BodyFinder::version;
-    Finding finding(out, options, stop);
+    Search finding(out, options, stop);
     const auto started = std::chrono::steady_clock::now();
     const std::size_t begun = options.so_far && options.so_far->frames() == n && options.done < n ? options.done : 0;
     for (std::size_t i = 0; i < begun; ++i) {
@@ -146,6 +152,12 @@ Result<TrackResult> track_clip(const std::filesystem::path& file, const TrackOpt
         options.checkpoint(out.track, done);
         saved = std::chrono::steady_clock::now();
     };
+    // What a stretch saw from this frame on goes to the rest, once.
+    auto gather = [&](Worker& w, std::size_t from) {
+        for (const auto& s : w.scene.samples())
+            if (from < n && s.time_s >= times[from] && (out.scene.empty() || s.time_s > out.scene.back().time_s)) out.scene.push_back(s);
+        w.scene = {};
+    };
     const bool two = options.stretches > 1 && std::thread::hardware_concurrency() > 1 &&
                      static_cast<long>(out.clip.width) * out.clip.height <= most_pixels_for_two && times.back() > stretch_s + 2 * overlap_s;
     std::optional<Worker> second;
@@ -156,7 +168,9 @@ Result<TrackResult> track_clip(const std::filesystem::path& file, const TrackOpt
         const std::size_t overlap = two && middle < n ? std::max(done, index_at(times[middle] - overlap_s)) : middle;
         std::size_t lost = 0;
         if (!two || middle >= n || end - middle < middle - overlap) {
+            const std::size_t from = done;
             done = finding.stretch(*first, done, end, out.track.px, done, true, out.unreadable);
+            gather(*first, from);
         } else {
             if (!second) {
                 auto another = worker();
@@ -164,6 +178,8 @@ Result<TrackResult> track_clip(const std::filesystem::path& file, const TrackOpt
                 second = std::move(*another);
             }
             second->finder.reset();
+            second->scene = {};
+            const std::size_t from = done;
             if (done > 0 && out.track.px[done - 1]) { // looks for the one who is followed, nearest to where they are now
                 const auto& b = *out.track.px[done - 1];
                 second->finder.choose(0.5 * (b[left_hip].x + b[right_hip].x), 0.5 * (b[left_hip].y + b[right_hip].y));
@@ -174,16 +190,19 @@ Result<TrackResult> track_clip(const std::filesystem::path& file, const TrackOpt
                 const std::jthread other([&] { finding.stretch(*second, overlap, end, ahead, middle, false, lost); });
                 done = finding.stretch(*first, done, middle, out.track.px, done, true, out.unreadable);
             }
+            gather(*first, from);
             if (stop.stop_requested()) break;
             if (same_person(out.track, ahead, overlap, middle)) {
                 std::copy(ahead.begin() + static_cast<std::ptrdiff_t>(middle), ahead.begin() + static_cast<std::ptrdiff_t>(end),
                           out.track.px.begin() + static_cast<std::ptrdiff_t>(middle));
                 out.unreadable += lost;
+                gather(*second, middle);
                 std::swap(*first, *second); // goes on from where it is
                 done = end;
             } else { // somebody else, or nobody: the first goes on itself
                 finding.take_back(end - middle);
                 done = finding.stretch(*first, middle, end, out.track.px, middle, true, out.unreadable);
+                gather(*first, middle);
             }
         }
         if (std::chrono::duration<double>(std::chrono::steady_clock::now() - saved).count() >= options.checkpoint_s) checkpoint();

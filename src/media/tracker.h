@@ -2,6 +2,7 @@
 #pragma once
 #include "media/clip.h"
 #include "media/pose/finder.h"
+#include "media/scene.h"
 #include <functional>
 #include <stop_token>
 
@@ -27,7 +28,8 @@ struct TrackOptions {
 struct TrackResult {
     Track track;
     ClipInfo clip;
-    std::size_t unreadable = 0; // frames that could not be decoded
+    std::vector<SceneSample> scene; // in order of time; of what was looked at in this run
+    std::size_t unreadable = 0;     // frames that could not be decoded
     double frames_per_s = 0;
 };
 

@@ -1,6 +1,10 @@
 #include "store/intake.h"
 #include "core/signal/signal.h"
 #include <algorithm>
+#include <cctype>
+#include <cmath>
+#include <map>
+#include <nlohmann/json.hpp>
 
 namespace bevel {
 namespace {
@@ -24,7 +28,9 @@ Result<Clip> keep_found(Library& library, Clip clip, const Found& found) {
     auto ok = library.together([&]() -> Result<bool> {
         if (found.track) {
             if (auto done = library.save_track(clip.id, *found.track); !done) return done;
+            const auto before = clip.quality ? clip.quality->limits : std::vector<Limit>();
             clip.quality = quality_of(*found.track, found.review);
+            clip.quality->limits = found.limits.empty() ? before : found.limits;
             if (auto done = library.save_quality(clip.id, *clip.quality); !done) return done;
             if (auto done = library.forget_unfinished(clip.id); !done) return done;
         }
@@ -43,6 +49,132 @@ Result<Clip> keep_found(Library& library, Clip clip, const Found& found) {
     });
     if (!ok) return tl::unexpected(ok.error());
     return clip;
+}
+
+Result<Clip> keep_asked(Library& library, Clip clip, const Track& track, std::vector<Limit> limits, const ClipGuess& guess) {
+    auto ok = library.together([&]() -> Result<bool> {
+        if (auto done = library.save_track(clip.id, track); !done) return done;
+        clip.quality = quality_of(track, nullptr);
+        clip.quality->limits = std::move(limits);
+        if (auto done = library.save_quality(clip.id, *clip.quality); !done) return done;
+        if (auto done = library.forget_unfinished(clip.id); !done) return done;
+        clip.guess = guess_json(guess);
+        if (auto done = library.set_guess(clip.id, clip.guess); !done) return done;
+        const auto& all = clip.quality->limits;
+        const auto refusing = std::find_if(all.begin(), all.end(), [](const Limit& l) { return l.refuses; });
+        clip.state = refusing == all.end() ? ClipState::asked : ClipState::failed;
+        clip.problem = refusing == all.end() ? std::string() : "limit: " + std::string(limit_name(refusing->kind));
+        return library.set_clip_state(clip.id, clip.state, clip.problem);
+    });
+    if (!ok) return tl::unexpected(ok.error());
+    return clip;
+}
+
+namespace {
+
+/// Words of a name or file name: letters and digits in small letters, what is not plain Latin taken as it is.
+std::vector<std::string> words_of(const std::string& text) {
+    std::vector<std::string> out(1);
+    for (const char c : text) {
+        const auto u = static_cast<unsigned char>(c);
+        if (u >= 0x80 || std::isalnum(u))
+            out.back() += static_cast<char>(std::tolower(u));
+        else if (!out.back().empty())
+            out.emplace_back();
+    }
+    if (out.back().empty()) out.pop_back();
+    return out;
+}
+
+/// How much likelier a file of this name is this person's than anybody's, as a logarithm: a whole name is taken for two hundred to one, the
+/// beginning of one for twenty.
+double by_name(const std::vector<std::string>& file, const std::string& person) {
+    double best = 0;
+    for (const auto& name : words_of(person))
+        for (const auto& w : file) {
+            if (name.size() < 3 || w.size() < 3) continue;
+            if (w == name) best = std::max(best, std::log(200.0));
+            if (w.starts_with(name) || name.starts_with(w)) best = std::max(best, std::log(20.0));
+        }
+    return best;
+}
+
+} // namespace
+
+Result<ClipGuess> guess_clip(const Library& library, const Clip& clip, const Track& track, std::span<const Movement> movements) {
+    ClipGuess out;
+    const auto people = library.people();
+    if (!people) return tl::unexpected(people.error());
+    const auto clips = library.clips();
+    if (!clips) return tl::unexpected(clips.error());
+    out.view = view_name(guess_view(track));
+    const auto shape = body_shape(track);
+    const auto file = words_of(std::filesystem::path(clip.named.empty() ? clip.file : clip.named).stem().string());
+    std::map<std::int64_t, int> seen;
+    std::map<std::int64_t, double> alike;
+    if (shape)
+        for (const auto& c : *clips) { // newest first
+            if (c.person == 0 || c.id == clip.id || ++seen[c.person] > 3) continue;
+            const auto other = library.load_track(c.id);
+            const auto theirs = other ? body_shape(*other) : std::nullopt;
+            if (theirs && theirs->view == shape->view) {
+                const double now = same_body(*shape, *theirs);
+                const auto it = alike.find(c.person);
+                alike[c.person] = it == alike.end() ? now : std::max(it->second, now);
+            }
+        }
+    // Somebody new is as likely as any one of them before anything is known.
+    double all = 1;
+    for (const auto& p : *people) {
+        const auto it = alike.find(p.id);
+        const double weight = std::exp(std::clamp(by_name(file, p.name) + (it == alike.end() ? 0.0 : it->second), -20.0, 20.0));
+        out.people.push_back({p.id, weight});
+        all += weight;
+    }
+    out.people.push_back({0, 1});
+    for (auto& p : out.people) p.probability /= all;
+    std::stable_sort(out.people.begin(), out.people.end(), [](const auto& a, const auto& b) { return a.probability > b.probability; });
+    if (out.people.size() > 3) out.people.resize(3);
+    ReviewOptions o;
+    if (!out.people.empty())
+        for (const auto& p : *people)
+            if (p.id == out.people.front().person) o.stature_m = p.stature_m;
+    out.movements = guess_movement(track, movements, o);
+    if (out.movements.size() > 3) out.movements.resize(3);
+    return out;
+}
+
+std::string guess_json(const ClipGuess& g) {
+    nlohmann::json people = nlohmann::json::array(), movements = nlohmann::json::array();
+    for (const auto& p : g.people) people.push_back({{"person", p.person}, {"probability", p.probability}});
+    for (const auto& m : g.movements)
+        movements.push_back({{"movement", m.movement}, {"probability", m.probability}, {"repetitions", m.repetitions}});
+    return nlohmann::json{{"people", people}, {"movements", movements}, {"view", g.view}, {"mirrored", g.mirrored}}.dump();
+}
+
+ClipGuess parse_guess(const std::string& text) {
+    ClipGuess g;
+    const auto j = nlohmann::json::parse(text, nullptr, false);
+    if (!j.is_object()) return g;
+    auto number = [](const nlohmann::json& o, const char* key) {
+        return o.is_object() && o.contains(key) && o[key].is_number() ? std::clamp(o[key].get<double>(), 0.0, 1e15) : 0.0;
+    };
+    if (j.contains("people") && j["people"].is_array())
+        for (const auto& p : j["people"])
+            if (g.people.size() < 3)
+                g.people.push_back({static_cast<std::int64_t>(number(p, "person")), std::min(1.0, number(p, "probability"))});
+    if (j.contains("movements") && j["movements"].is_array())
+        for (const auto& m : j["movements"]) {
+            if (g.movements.size() >= 3 || !m.is_object() || !m.contains("movement") || !m["movement"].is_string()) continue;
+            MovementGuess one;
+            one.movement = m["movement"].get<std::string>();
+            one.probability = std::min(1.0, number(m, "probability"));
+            one.repetitions = static_cast<int>(std::min(1e6, number(m, "repetitions")));
+            g.movements.push_back(std::move(one));
+        }
+    if (j.contains("view") && j["view"].is_string()) g.view = j["view"].get<std::string>();
+    g.mirrored = j.contains("mirrored") && j["mirrored"].is_boolean() && j["mirrored"].get<bool>();
+    return g;
 }
 
 } // namespace bevel

@@ -1,5 +1,6 @@
 // What becomes of a clip once the body was looked for: its points, its state and what it tells of the student.
 #pragma once
+#include "core/review/guess.h"
 #include "core/review/review.h"
 #include "store/library.h"
 
@@ -10,9 +11,33 @@ struct Found {
     const Track* track = nullptr;
     const Review* review = nullptr;
     Error error;
+    std::vector<Limit> limits;
 };
+
+/// What a clip tells of itself, for a person to confirm.
+struct ClipGuess {
+    struct Whose {
+        std::int64_t person = 0; // 0: somebody who is not in the library yet
+        double probability = 0;
+    };
+    std::vector<Whose> people;            // likeliest first, at most three
+    std::vector<MovementGuess> movements; // likeliest first, at most three
+    std::string view;                     // as it is seen
+    bool mirrored = false;                // the body shows its other side than it should: perhaps
+    /// Below that nothing is confirmed without having been chosen.
+    static constexpr double sure = 0.95;
+};
+std::string guess_json(const ClipGuess& g);
+ClipGuess parse_guess(const std::string& text);
+
+/// By the file's name, the body's proportions against the latest clips of each person from the same side, and the movements' likeness.
+Result<ClipGuess> guess_clip(const Library& library, const Clip& clip, const Track& track, std::span<const Movement> movements);
 
 /// Records it: points, state (tracked or failed, with the reason's code) and, from a clip that shows it, the student's shoulder width.
 Result<Clip> keep_found(Library& library, Clip clip, const Found& found);
+
+/// The same for a clip of which it has not been said whose it is or what it shows: it is asked, unless a limit says that nothing can be
+/// judged anyway.
+Result<Clip> keep_asked(Library& library, Clip clip, const Track& track, std::vector<Limit> limits, const ClipGuess& guess);
 
 } // namespace bevel

@@ -11,7 +11,7 @@ namespace bevel {
 namespace {
 
 namespace fs = std::filesystem;
-constexpr int newest = 8;
+constexpr int newest = 9;
 
 /// Steps from one version of the library to the next; never edited once released, only added to.
 const std::array<const char*, newest> steps{
@@ -57,27 +57,49 @@ const std::array<const char*, newest> steps{
     "CREATE TABLE unfinished(clip INTEGER PRIMARY KEY REFERENCES clip(id), done INTEGER NOT NULL, points BLOB NOT NULL);"
     "CREATE TABLE leftover(file TEXT PRIMARY KEY);"
     "CREATE TABLE backup(file TEXT PRIMARY KEY, made_on TEXT NOT NULL);",
+    // 9: clips of which nobody has said yet whose they are, with what they tell themselves; their turn; what stands in the way of judging
+    "CREATE TABLE clip_9(id INTEGER PRIMARY KEY, person INTEGER REFERENCES person(id), file TEXT NOT NULL, movement TEXT NOT NULL,"
+    " school TEXT NOT NULL DEFAULT '', view TEXT NOT NULL DEFAULT '', filmed_on TEXT NOT NULL DEFAULT '', arrived_on TEXT NOT NULL DEFAULT "
+    "'', state INTEGER NOT NULL DEFAULT 0, problem TEXT NOT NULL DEFAULT '', mirrored INTEGER NOT NULL DEFAULT 0, hash TEXT NOT NULL "
+    "DEFAULT "
+    "'', named TEXT NOT NULL DEFAULT '', guess TEXT NOT NULL DEFAULT '', turn INTEGER NOT NULL DEFAULT 0);"
+    "INSERT INTO clip_9(id, person, file, movement, school, view, filmed_on, arrived_on, state, problem, mirrored, hash, turn) "
+    "SELECT id, person, file, movement, school, view, filmed_on, arrived_on, state, problem, mirrored, hash, id FROM clip;"
+    "DROP TABLE clip;"
+    "ALTER TABLE clip_9 RENAME TO clip;"
+    "CREATE INDEX clip_person ON clip(person);"
+    "ALTER TABLE quality ADD COLUMN limits TEXT NOT NULL DEFAULT '';",
 };
 
 constexpr const char* clip_columns = "SELECT id, person, file, movement, school, view, filmed_on, arrived_on, state, problem, found, "
-                                     "frames_per_s, vertical_seen, neutral_seen, mirrored, hash "
+                                     "frames_per_s, vertical_seen, neutral_seen, mirrored, hash, limits, named, guess, turn "
                                      "FROM clip LEFT JOIN quality ON quality.clip = clip.id ";
 
 Clip clip_of(const Query& q) {
-    Clip c{q.integer(0), q.integer(1), q.text(2),
-           q.text(3),    q.text(4),    q.text(5),
-           q.text(6),    q.text(7),    static_cast<ClipState>(std::clamp<std::int64_t>(q.integer(8), 0, 3)),
-           q.text(9),    std::nullopt, false,
-           q.text(15)};
+    Clip c;
+    c.id = q.integer(0);
+    c.person = q.integer(1);
+    c.file = q.text(2);
+    c.movement = q.text(3);
+    c.school = q.text(4);
+    c.view = q.text(5);
+    c.filmed_on = q.text(6);
+    c.arrived_on = q.text(7);
+    c.state = static_cast<ClipState>(std::clamp<std::int64_t>(q.integer(8), 0, 4));
+    c.problem = q.text(9);
+    c.hash = q.text(15);
     c.mirrored = q.integer(14) != 0;
-    if (!q.absent(10)) c.quality = ClipQuality{q.real(10), q.real(11), q.integer(12) != 0, q.integer(13) != 0};
+    if (!q.absent(10)) c.quality = ClipQuality{q.real(10), q.real(11), q.integer(12) != 0, q.integer(13) != 0, parse_limits(q.text(16))};
+    c.named = q.text(17);
+    c.guess = q.text(18);
+    c.turn = q.integer(19);
     return c;
 }
 
 } // namespace
 
 std::string_view state_name(ClipState s) {
-    constexpr std::array<std::string_view, 4> n{"waiting", "tracked", "reviewed", "failed"};
+    constexpr std::array<std::string_view, 5> n{"waiting", "tracked", "reviewed", "failed", "asked"};
     return n[static_cast<std::size_t>(s)];
 }
 
@@ -87,13 +109,14 @@ int Library::schema_version() {
 Library::Library(sqlite3* db, fs::path folder) : db_(db), folder_(std::move(folder)), mutex_(std::make_unique<std::recursive_mutex>()) {}
 Library::Library(Library&& o) noexcept
     : db_(std::exchange(o.db_, nullptr)), folder_(std::move(o.folder_)), mutex_(std::move(o.mutex_)), lock_(std::exchange(o.lock_, -1)),
-      read_only_(o.read_only_), depth_(o.depth_) {}
+      read_only_(o.read_only_), in_memory_(o.in_memory_), depth_(o.depth_) {}
 Library& Library::operator=(Library&& o) noexcept {
     std::swap(db_, o.db_);
     std::swap(folder_, o.folder_);
     std::swap(mutex_, o.mutex_);
     std::swap(lock_, o.lock_);
     std::swap(read_only_, o.read_only_);
+    std::swap(in_memory_, o.in_memory_);
     return *this;
 }
 Library::~Library() {
@@ -129,8 +152,11 @@ Result<Library> Library::open(const fs::path& folder) {
     sqlite3_busy_timeout(lib.db_, 5000);
     sqlite3_limit(lib.db_, SQLITE_LIMIT_LENGTH, 256 << 20);
     if (lib.read_only_) {
-        Query check(lib.db_, "SELECT count(*) FROM person");
-        if (!check.row()) return fail(Code::unreadable, file.string());
+        {
+            Query check(lib.db_, "SELECT count(*) FROM person");
+            if (!check.row()) return fail(Code::unreadable, file.string());
+        }
+        if (auto ok = lib.bring_up_in_memory(); !ok) return tl::unexpected(ok.error());
         return lib;
     }
     for (const char* pragma : {"PRAGMA journal_mode=WAL", "PRAGMA synchronous=FULL", "PRAGMA foreign_keys=ON", "PRAGMA secure_delete=ON"}) {
@@ -168,8 +194,10 @@ Result<bool> Library::migrate() {
         if (!check.row() || check.text(0) != "ok") return fail(Code::unreadable, (folder_ / "library.sqlite").string());
     }
     if (version > newest || version < 0) return fail(Code::unreadable, (folder_ / "library.sqlite").string());
-    if (version > 0 && version < newest)
+    if (version > 0 && version < newest && !in_memory_)
         if (auto ok = back_up(static_cast<int>(version)); !ok) return ok;
+    // A table that others point to is made anew: what points to it is checked afterwards.
+    if (version < newest) sqlite3_exec(db_, "PRAGMA foreign_keys=OFF", nullptr, nullptr, nullptr);
     for (; version < newest; ++version) {
         const std::string sql = std::string("BEGIN IMMEDIATE;") + steps[static_cast<std::size_t>(version)] +
                                 "PRAGMA user_version=" + std::to_string(version + 1) + ";";
@@ -181,7 +209,31 @@ Result<bool> Library::migrate() {
             return fail(Code::unreadable, why);
         }
     }
+    sqlite3_exec(db_, "PRAGMA foreign_keys=ON", nullptr, nullptr, nullptr);
+    Query dangling(db_, "PRAGMA foreign_key_check");
+    if (dangling.row()) return fail(Code::unreadable, "references: " + dangling.text(0));
     return true;
+}
+
+/// An older library in a folder that cannot be written to is brought up in memory, and read there.
+Result<bool> Library::bring_up_in_memory() {
+    {
+        Query version(db_, "PRAGMA user_version");
+        if (!version.row() || version.integer(0) >= newest) return true;
+    }
+    sqlite3* memory = nullptr;
+    if (sqlite3_open_v2(":memory:", &memory, SQLITE_OPEN_READWRITE | SQLITE_OPEN_CREATE | SQLITE_OPEN_FULLMUTEX, nullptr) != SQLITE_OK)
+        return fail(Code::unreadable, "memory");
+    auto* copy = sqlite3_backup_init(memory, "main", db_, "main");
+    const bool whole = copy && sqlite3_backup_step(copy, -1) == SQLITE_DONE;
+    sqlite3_backup_finish(copy);
+    sqlite3_close(std::exchange(db_, memory));
+    if (!whole) return fail(Code::unreadable, (folder_ / "library.sqlite").string());
+    in_memory_ = true;
+    read_only_ = false;
+    auto ok = migrate();
+    read_only_ = true;
+    return ok;
 }
 
 Result<bool> Library::back_up(int version) {
@@ -259,8 +311,9 @@ bool Library::has_heights() const {
 
 Result<bool> Library::save_quality(std::int64_t clip, const ClipQuality& c) {
     return write([&] {
-        Query q(db_, "INSERT OR REPLACE INTO quality(clip, found, frames_per_s, vertical_seen, neutral_seen) VALUES(?,?,?,?,?)");
-        return q.bind(clip).bind(c.found).bind(c.frames_per_s).bind(std::int64_t{c.vertical_seen}).bind(std::int64_t{c.neutral_seen}).run();
+        Query q(db_, "INSERT OR REPLACE INTO quality(clip, found, frames_per_s, vertical_seen, neutral_seen, limits) VALUES(?,?,?,?,?,?)");
+        q.bind(clip).bind(c.found).bind(c.frames_per_s).bind(std::int64_t{c.vertical_seen}).bind(std::int64_t{c.neutral_seen});
+        return q.bind(limits_json(c.limits)).run();
     });
 }
 
@@ -342,10 +395,11 @@ Result<std::int64_t> Library::add_clip(const Clip& c, const fs::path& source, co
     const std::string hash = hash_of(folder_ / *name);
     std::int64_t id = 0;
     auto ok = together([&]() -> Result<bool> {
-        Query q(db_, "INSERT INTO clip(person, file, movement, school, view, filmed_on, arrived_on, state, problem, mirrored, hash) "
-                     "VALUES(?,?,?,?,?,?,?,?,?,?,?)");
-        q.bind(c.person).bind(*name).bind(c.movement).bind(c.school).bind(c.view).bind(c.filmed_on).bind(c.arrived_on);
+        Query q(db_, "INSERT INTO clip(person, file, movement, school, view, filmed_on, arrived_on, state, problem, mirrored, hash, named, "
+                     "turn) VALUES(?,?,?,?,?,?,?,?,?,?,?,?,(SELECT coalesce(max(turn), 0) + 1 FROM clip))");
+        q.reference(c.person).bind(*name).bind(c.movement).bind(c.school).bind(c.view).bind(c.filmed_on).bind(c.arrived_on);
         q.bind(static_cast<std::int64_t>(c.state)).bind(c.problem).bind(std::int64_t{c.mirrored}).bind(hash);
+        q.bind(source.filename().string());
         if (auto done = q.run(); !done) return done;
         id = sqlite3_last_insert_rowid(db_);
         Query kept(db_, "DELETE FROM leftover WHERE file=?");
@@ -398,8 +452,25 @@ bool Library::has_file(const Clip& c) const {
 Result<bool> Library::set_clip_facts(const Clip& c) {
     return write([&] {
         Query q(db_, "UPDATE clip SET person=?, movement=?, school=?, view=?, filmed_on=?, mirrored=? WHERE id=?");
-        q.bind(c.person).bind(c.movement).bind(c.school).bind(c.view).bind(c.filmed_on);
+        q.reference(c.person).bind(c.movement).bind(c.school).bind(c.view).bind(c.filmed_on);
         return q.bind(std::int64_t{c.mirrored}).bind(c.id).run();
+    });
+}
+
+Result<bool> Library::set_guess(std::int64_t clip, const std::string& guess) {
+    return write([&] {
+        Query q(db_, "UPDATE clip SET guess=? WHERE id=?");
+        return q.bind(guess).bind(clip).run();
+    });
+}
+
+Result<bool> Library::set_turns(const std::vector<std::int64_t>& clips) {
+    return together([&]() -> Result<bool> {
+        for (std::size_t i = 0; i < clips.size(); ++i) {
+            Query q(db_, "UPDATE clip SET turn=? WHERE id=?");
+            if (auto ok = q.bind(static_cast<std::int64_t>(i)).bind(clips[i]).run(); !ok) return ok;
+        }
+        return true;
     });
 }
 

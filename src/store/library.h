@@ -2,6 +2,7 @@
 #pragma once
 #include "core/body/points.h"
 #include "core/result.h"
+#include "core/review/limits.h"
 #include <cstdint>
 #include <filesystem>
 #include <functional>
@@ -23,7 +24,8 @@ struct Person {
     double shoulder_width_m = 0; // SW as last measured from the front; 0 when it never was
 };
 
-enum class ClipState { waiting, tracked, reviewed, failed };
+/// `asked`: the body was found, and whose it is or which movement has yet to be said.
+enum class ClipState { waiting, tracked, reviewed, failed, asked };
 std::string_view state_name(ClipState s);
 
 /// How well a clip could be read.
@@ -32,12 +34,13 @@ struct ClipQuality {
     double frames_per_s = 0;    // of the clip
     bool vertical_seen = false; // from upright edges of the room; else the camera is taken as level
     bool neutral_seen = false;  // a quiet upright second was found
+    std::vector<Limit> limits;  // what stands in the way of judging it, and where
 };
 
 struct Clip {
-    std::int64_t id = 0, person = 0;
+    std::int64_t id = 0, person = 0;   // person 0: nobody has said yet whose it is
     std::string file;                  // relative to the library's folder
-    std::string movement;              // id
+    std::string movement;              // id; empty: not said yet
     std::string school;                // id or empty
     std::string view;                  // declared view, empty: told from the clip
     std::string filmed_on, arrived_on; // ISO dates
@@ -46,6 +49,9 @@ struct Clip {
     std::optional<ClipQuality> quality; // once the body was looked for
     bool mirrored = false;              // the picture shows left and right swapped
     std::string hash;                   // SHA-256 of the file; empty for clips taken in before it was kept
+    std::string named;                  // the file's name as it came
+    std::string guess;                  // JSON: what the clip itself tells (intake.h); empty once it was said, or before it was looked at
+    std::int64_t turn = 0;              // place in the queue: lower ones are looked at first
 };
 
 /// A body that is being looked for: points of the first `done` frames.
@@ -130,6 +136,9 @@ public:
     Result<std::int64_t> add_clip(const Clip& c, const std::filesystem::path& source, const std::stop_token& stop = {},
                                   const std::function<void(double)>& progress = {});
     Result<bool> set_clip_facts(const Clip& c); // person, movement, school, view, day, mirrored; nothing else is touched
+    Result<bool> set_guess(std::int64_t clip, const std::string& guess);
+    /// The waiting clips are looked at in this order.
+    Result<bool> set_turns(const std::vector<std::int64_t>& clips);
     Result<bool> set_clip_state(std::int64_t clip, ClipState state, const std::string& problem);
     /// The clip that has the same bytes, if any.
     Result<std::optional<Clip>> same_file(const std::filesystem::path& source) const;
@@ -185,6 +194,7 @@ private:
     Library(sqlite3* db, std::filesystem::path folder);
     Result<bool> migrate();
     Result<bool> back_up(int version);
+    Result<bool> bring_up_in_memory();
     bool renew_tracks();
     bool has_heights() const;
     void clean_up();
@@ -201,7 +211,7 @@ private:
     std::filesystem::path folder_;
     std::unique_ptr<std::recursive_mutex> mutex_;
     int lock_ = -1;
-    bool read_only_ = false;
+    bool read_only_ = false, in_memory_ = false;
     int depth_ = 0;
 };
 

@@ -172,6 +172,13 @@ std::vector<Region> BodyFinder::detect(const sim::Image& picture, double x0, dou
     return regions;
 }
 
+int BodyFinder::count_people(const sim::Image& picture) {
+    const auto regions = detect(picture, 0, 0, picture.width, picture.height);
+    double largest = 0;
+    for (const auto& r : regions) largest = std::max(largest, r.side);
+    return static_cast<int>(std::count_if(regions.begin(), regions.end(), [&](const Region& r) { return r.side >= 0.5 * largest; }));
+}
+
 std::optional<Region> BodyFinder::find_person(const sim::Image& picture) {
     std::vector<Region> regions;
     if (hint_ && !last_) { // the part of the picture about the place pointed at: the detector likes the largest person best

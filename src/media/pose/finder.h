@@ -30,6 +30,8 @@ public:
         last_.reset();
         misses_ = 0;
     }
+    /// How many people the detector sees that are at least half as large as the largest.
+    int count_people(const sim::Image& picture);
     /// Place the user pointed at (pixels), to choose among several people.
     void choose(double x, double y) { hint_ = Vec2(x, y); }
 

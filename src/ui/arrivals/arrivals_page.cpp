@@ -1,5 +1,9 @@
 #include "ui/arrivals/arrivals_page.h"
+#include "core/files.h"
 #include "ui/arrivals/finding_queue.h"
+#include "ui/arrivals/inbox.h"
+#include "ui/arrivals/limit_strip.h"
+#include "ui/paint/guide.h"
 #include <QDate>
 #include <QDragEnterEvent>
 #include <QFileDialog>
@@ -47,6 +51,7 @@ ArrivalsPage::ArrivalsPage(Session& session, QWidget* parent) : Place(session, "
     connect(session_.workspace, &Workspace::changed, this, &ArrivalsPage::refresh);
     connect(session_.finding, &FindingQueue::started, this, &ArrivalsPage::refresh);
     connect(form_, &ClipForm::facts_changed, this, &ArrivalsPage::change_facts);
+    connect(form_, &ClipForm::confirmed, this, &ArrivalsPage::go_to_next_asked);
     refresh();
 }
 
@@ -81,6 +86,7 @@ void ArrivalsPage::build() {
     hint->setObjectName(QStringLiteral("faint"));
     hint->setWordWrap(true);
     build_table();
+    strip_ = new LimitStrip(session_);
     open_ = new QPushButton(tr("Open the review"));
     open_->setObjectName(QStringLiteral("openReview"));
     open_->setEnabled(false);
@@ -118,6 +124,7 @@ void ArrivalsPage::build() {
     left->addWidget(empty_, 1);
     left->addWidget(table_, 1);
     left->addWidget(detail_);
+    left->addWidget(strip_);
     left->addLayout(below);
     form_ = new ClipForm(session_);
     auto* all = new QHBoxLayout(this);
@@ -126,9 +133,7 @@ void ArrivalsPage::build() {
     all->addLayout(left, 1);
     all->addWidget(form_);
     connect(open_, &QPushButton::clicked, this, &ArrivalsPage::open_chosen);
-    connect(change_, &QPushButton::clicked, this, [this] {
-        if (const auto* r = chosen()) form_->edit(*r);
-    });
+    connect(change_, &QPushButton::clicked, form_, &ClipForm::focus_facts);
 }
 
 void ArrivalsPage::open_chosen() {
@@ -147,6 +152,9 @@ void ArrivalsPage::add_actions(Actions& actions) {
         session_.workspace->go(id());
         form_->choose_files();
     });
+    actions.add(
+        window, M::file, "filmingGuide", tr("Filming guide …"), {}, [this] { save_guide(); },
+        tr("A page for students: where to stand, where the phone goes, what to wear, for the chosen movement"));
     actions.separate();
     actions.add(
         window, M::file, "backUp", tr("Back up the library …"), {}, [this] { back_up(); },
@@ -156,6 +164,22 @@ void ArrivalsPage::add_actions(Actions& actions) {
                 [this] { open_->click(); });
     actions.add(this, M::clip, "changeClip", tr("Change student, movement or view …"), {QKeySequence(Qt::Key_F2)},
                 [this] { change_->click(); });
+    for (int i = 0; i < 3; ++i)
+        actions.add(this, M::clip, "chooseGuess", tr("It is the guess number %1").arg(i + 1),
+                    {QKeySequence(Qt::ALT | static_cast<Qt::Key>(Qt::Key_1 + i))}, [this, i] { form_->choose_person(i); });
+    actions.add(this, M::clip, "confirmClip", tr("That is right: whose it is and which movement"),
+                {QKeySequence(Qt::Key_Return), QKeySequence(Qt::Key_Enter)}, [this] { confirm_or_open(); });
+    actions.add(this, M::clip, "nextAsked", tr("To the next clip that is asked about"), {QKeySequence(Qt::Key_F3)},
+                [this] { go_to_next_asked(0); });
+    actions.separate();
+    actions.add(this, M::clip, "sooner", tr("Look at this clip sooner"), {QKeySequence(Qt::ALT | Qt::Key_Up)}, [this] { move_turn(-1); });
+    actions.add(this, M::clip, "later", tr("Look at this clip later"), {QKeySequence(Qt::ALT | Qt::Key_Down)}, [this] { move_turn(1); });
+    auto* rest = actions.add(
+        window, M::clip, "restQueue", tr("Let the queue rest"), {}, [this] { session_.finding->rest(!session_.finding->rests()); },
+        tr("The clip under way is finished; nothing new is begun until it goes on"));
+    rest->setCheckable(true);
+    rest->setChecked(session_.finding->rests());
+    actions.separate();
     actions.add(this, M::clip, "deleteClip", tr("Delete this clip …"), {QKeySequence::Delete}, [this] { delete_chosen(); });
     actions.add(
         this, M::clip, "erasePerson", tr("Erase this student …"), {}, [this] { erase_chosen(); },
@@ -274,8 +298,15 @@ void ArrivalsPage::show_chosen() {
     open_->setEnabled(r && (r->clip.state == ClipState::tracked || r->clip.state == ClipState::reviewed));
     change_->setEnabled(r && r->clip.id != session_.finding->running());
     QString about;
-    if (r && r->clip.state == ClipState::failed) {
+    const bool limited = r && r->clip.quality && !r->clip.quality->limits.empty();
+    strip_->show_limits(limited ? r->clip.quality->limits : std::vector<Limit>());
+    if (r && r->clip.state == ClipState::failed && r->clip.problem.starts_with("limit: ")) {
+        about = text::limits(r->clip.quality->limits);
+    } else if (r && r->clip.state == ClipState::failed) {
         about = text::reason(QString::fromStdString(r->clip.problem));
+        if (limited) about += QLatin1Char('\n') + text::limits(r->clip.quality->limits);
+    } else if (limited) {
+        about = text::limits(r->clip.quality->limits);
     } else if (r && r->clip.quality) {
         const auto& q = *r->clip.quality;
         QStringList parts{tr("Body found on %1 % of the frames").arg(QLocale().toString(100 * q.found, 'f', q.found < 0.9995 ? 1 : 0)),
@@ -292,6 +323,77 @@ void ArrivalsPage::show_chosen() {
         QStringLiteral("color: %1;")
             .arg((r && r->clip.state == ClipState::failed ? session_.theme.palette.outside : session_.theme.palette.faint).name()));
     detail_->setText(about);
+    form_->show_clip(r, rows_, people_);
+}
+
+void ArrivalsPage::confirm_or_open() {
+    const auto* r = chosen();
+    if (!r) return;
+    if (r->clip.state == ClipState::asked || r->clip.state == ClipState::waiting)
+        form_->confirm();
+    else
+        open_chosen();
+}
+
+/// After a clip was confirmed, the next one down the list that is asked about; from the top where there is none below.
+void ArrivalsPage::go_to_next_asked(qint64 but) {
+    const int from = table_->currentRow();
+    for (int k = 1; k <= static_cast<int>(rows_.size()); ++k) {
+        const int i = (std::max(0, from) + k) % static_cast<int>(rows_.size());
+        const auto& c = rows_[static_cast<std::size_t>(i)].clip;
+        if (c.state == ClipState::asked && c.id != but && !table_->isRowHidden(i)) return table_->selectRow(i);
+    }
+}
+
+void ArrivalsPage::move_turn(int by) {
+    const auto* r = chosen();
+    if (!r || r->clip.state != ClipState::waiting) return;
+    std::vector<const Clip*> line;
+    for (const auto& row : rows_)
+        if (row.clip.state == ClipState::waiting) line.push_back(&row.clip);
+    std::stable_sort(line.begin(), line.end(), [](const Clip* a, const Clip* b) { return a->turn < b->turn; });
+    const auto at = std::find_if(line.begin(), line.end(), [&](const Clip* c) { return c->id == r->clip.id; }) - line.begin();
+    const auto to = std::clamp<std::ptrdiff_t>(at + by, 0, static_cast<std::ptrdiff_t>(line.size()) - 1);
+    if (to == at) return;
+    std::swap(line[static_cast<std::size_t>(at)], line[static_cast<std::size_t>(to)]);
+    std::vector<std::int64_t> ids;
+    for (const auto* c : line) ids.push_back(c->id);
+    session_.background->run<Result<bool>>(
+        this, [lib = session_.library, ids](std::stop_token) { return lib->set_turns(ids); },
+        [this](const Result<bool>& ok) {
+            if (!ok) form_->notice().problem(text::error(ok.error()));
+            session_.workspace->touched(0);
+        });
+}
+
+void ArrivalsPage::save_guide() {
+    const auto* r = chosen();
+    const Movement* movement = r ? session_.movement(r->clip.movement) : nullptr;
+    if (!movement && !session_.movements.empty()) movement = &session_.movements.front();
+    if (!movement) return;
+    const QString& folder = session_.settings.export_folder;
+    const QString name = QStringLiteral("filming-%1.html").arg(QString::fromStdString(movement->id));
+    const QString file =
+        QFileDialog::getSaveFileName(this, tr("Filming guide for %1").arg(said(movement->name)),
+                                     folder.isEmpty() ? name : folder + QLatin1Char('/') + name, tr("HTML (*.html);;PDF (*.pdf)"));
+    if (file.isEmpty()) return;
+    write_guide(*movement, file);
+}
+
+void ArrivalsPage::write_guide(const Movement& movement, const QString& file) {
+    session_.files().run<Result<bool>>(
+        this,
+        [movement, path = file.toStdString()](std::stop_token) -> Result<bool> {
+            const auto bytes = path.ends_with(".pdf") ? guide_pdf(movement) : Result<QByteArray>(guide_html(movement).toUtf8());
+            if (!bytes) return tl::unexpected(bytes.error());
+            return write_whole(path, std::string_view(bytes->constData(), static_cast<std::size_t>(bytes->size())));
+        },
+        [this, file](const Result<bool>& ok) {
+            if (ok)
+                form_->notice().say(tr("Saved: %1").arg(file));
+            else
+                form_->notice().problem(text::error(ok.error()), tr("Save elsewhere …"), [this] { save_guide(); });
+        });
 }
 
 void ArrivalsPage::refresh() {
@@ -328,6 +430,10 @@ void ArrivalsPage::show_rows(std::vector<ClipRow> rows, const std::vector<Person
         case ClipState::reviewed:
             state = tr("reviewed");
             break;
+        case ClipState::asked:
+            state = r.clip.person == 0 ? tr("whose is it?") : tr("which movement?");
+            colour = session_.theme.palette.edge;
+            break;
         case ClipState::failed:
             state = r.clip.problem == "cancelled" ? tr("stopped") : tr("cannot be judged");
             colour = session_.theme.palette.outside;
@@ -351,7 +457,8 @@ void ArrivalsPage::show_rows(std::vector<ClipRow> rows, const std::vector<Person
     empty_->setVisible(rows_.empty());
     table_->setVisible(!rows_.empty());
     show_chosen();
-    form_->set_people(people);
+    people_ = people;
+    show_chosen();
     session_.finding->go_on();
 }
 
@@ -365,7 +472,7 @@ void ArrivalsPage::dropEvent(QDropEvent* e) {
         if (url.isLocalFile()) paths << url.toLocalFile();
     if (paths.isEmpty()) return;
     e->acceptProposedAction();
-    offer(paths);
+    session_.inbox->take(paths);
 }
 
 } // namespace bevel::ui

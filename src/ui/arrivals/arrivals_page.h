@@ -8,6 +8,8 @@ class QTableWidget;
 
 namespace bevel::ui {
 
+class LimitStrip;
+
 class ArrivalsPage : public Place {
     Q_OBJECT
 public:
@@ -16,8 +18,8 @@ public:
     void add_actions(Actions& actions) override;
     void new_theme() override;
     void refresh();
-    /// Files and folders with clips, as a drop gives them.
-    void offer(const QStringList& paths) { form_->offer(paths); }
+    /// A page for students on how to film a movement, as HTML or PDF by its ending.
+    void write_guide(const Movement& movement, const QString& file);
 
 protected:
     void dragEnterEvent(QDragEnterEvent* e) override;
@@ -37,14 +39,20 @@ private:
     void restore();
     void show_chosen();
     void show_found(); // rows that the search words are in
+    void confirm_or_open();
+    void go_to_next_asked(qint64 but);
+    void move_turn(int by);
+    void save_guide();
     void change_facts(const ClipRow& before, const ClipRow& after);
 
     std::vector<ClipRow> rows_;
+    std::vector<Person> people_;
     QTableWidget* table_ = nullptr;
     QLineEdit* search_ = nullptr;
     QLabel *detail_ = nullptr, *empty_ = nullptr;
     QPushButton *open_ = nullptr, *change_ = nullptr;
     ClipForm* form_ = nullptr;
+    LimitStrip* strip_ = nullptr;
 };
 
 } // namespace bevel::ui

@@ -1,10 +1,10 @@
 #include "ui/arrivals/clip_form.h"
 #include "ui/arrivals/finding_queue.h"
+#include "ui/arrivals/inbox.h"
 #include "ui/arrivals/live_body.h"
+#include "ui/arrivals/still_pair.h"
 #include <QCheckBox>
 #include <QComboBox>
-#include <QDate>
-#include <QDir>
 #include <QDoubleSpinBox>
 #include <QFileDialog>
 #include <QFileInfo>
@@ -14,21 +14,8 @@
 namespace bevel::ui {
 namespace {
 
-const QStringList& endings() {
-    static const QStringList all{"*.mp4", "*.mov", "*.webm", "*.mkv", "*.avi", "*.m4v"};
-    return all;
-}
-
-/// Clips among files and in folders. Not on the interface thread: a folder may be on a slow disk.
-QStringList clips_in(const QStringList& paths) {
-    QStringList files;
-    for (const QString& p : paths) {
-        const QFileInfo info(p);
-        if (info.isFile()) files << info.absoluteFilePath();
-        if (!info.isDir()) continue;
-        for (const auto& inside : QDir(p).entryInfoList(endings(), QDir::Files, QDir::Name)) files << inside.absoluteFilePath();
-    }
-    return files;
+QString percent(double p) {
+    return QLocale().toString(std::min(99.0, std::round(100 * p)), 'f', 0);
 }
 
 } // namespace
@@ -49,13 +36,29 @@ void ClipForm::build() {
     setObjectName(QStringLiteral("card"));
     setFixedWidth(session_.theme.wide(340));
     auto* box = new QVBoxLayout(this);
-    box->setContentsMargins(16, 14, 16, 14);
-    auto* heading = new QLabel(tr("Take in a clip"));
-    heading->setObjectName(QStringLiteral("heading"));
-    file_label_ = new QLabel(tr("No file chosen yet."));
-    file_label_->setWordWrap(true);
-    choose_ = new QPushButton(tr("Choose a file …"));
+    box->setContentsMargins(16, 12, 16, 12);
+    box->setSpacing(5);
+    choose_ = new QPushButton(tr("Take clips in …"));
     choose_->setObjectName(QStringLiteral("chooseFile"));
+    file_label_ = new QLabel;
+    file_label_->setObjectName(QStringLiteral("heading"));
+    file_label_->setWordWrap(true);
+    sure_ = new QLabel;
+    sure_->setObjectName(QStringLiteral("faint"));
+    sure_->setWordWrap(true);
+    whose_ = new QWidget;
+    auto* buttons = new QVBoxLayout(whose_);
+    buttons->setContentsMargins(0, 0, 0, 0);
+    buttons->setSpacing(3);
+    for (int i = 0; i < 3; ++i) {
+        auto* b = new QPushButton;
+        b->setObjectName(QStringLiteral("guess%1").arg(i + 1));
+        b->setFocusPolicy(Qt::TabFocus);
+        b->setAccessibleName(tr("It is the guess number %1").arg(i + 1));
+        connect(b, &QPushButton::clicked, this, [this, i] { choose_person(i); });
+        buttons->addWidget(b);
+        guesses_ << b;
+    }
     student_ = new QComboBox;
     student_->setObjectName(QStringLiteral("student"));
     student_->setEditable(true);
@@ -74,7 +77,6 @@ void ClipForm::build() {
     movement_ = new QComboBox;
     movement_->setObjectName(QStringLiteral("movement"));
     movement_->setAccessibleName(tr("Movement"));
-    for (const auto& m : session_.movements) movement_->addItem(said(m.name), QString::fromStdString(m.id));
     view_ = new QComboBox;
     view_->setObjectName(QStringLiteral("view"));
     view_->setAccessibleName(tr("Filmed from"));
@@ -91,136 +93,214 @@ void ClipForm::build() {
     mirrored_ = new QCheckBox(tr("The picture is mirrored"));
     mirrored_->setObjectName(QStringLiteral("mirrored"));
     mirrored_->setToolTip(tr("A front camera often shows left and right swapped; it is undone before anything is measured"));
-    take_ = new QPushButton(tr("Take in and find the body"));
+    take_ = new QPushButton;
     take_->setObjectName(QStringLiteral("primary"));
     take_->setEnabled(false);
-    leave_ = new QPushButton(tr("Leave it as it is"));
-    leave_->setObjectName(QStringLiteral("leave"));
-    leave_->hide();
-    connect(leave_, &QPushButton::clicked, this, [this] {
-        empty_form();
-        offer_next();
-    });
     notice_ = new Notice;
-    mirrored_->setChecked(session_.settings.mirrored);
-    auto* form = new QFormLayout;
+    facts_ = new QWidget;
+    auto* form = new QFormLayout(facts_);
+    form->setContentsMargins(0, 0, 0, 0);
     form->setRowWrapPolicy(QFormLayout::WrapAllRows);
-    form->setVerticalSpacing(3);
+    form->setVerticalSpacing(2);
     form->addRow(tr("Student"), student_);
     form->addRow(tr("Height"), height_);
     form->addRow(tr("Movement"), movement_);
     form->addRow(tr("Filmed from"), view_);
     form->addRow(tr("School"), school_);
     form->addRow(mirrored_);
-    auto* privacy = new QLabel(tr("Clips stay on this computer."));
-    privacy->setObjectName(QStringLiteral("faint"));
-    for (QWidget* w : std::initializer_list<QWidget*>{heading, file_label_, choose_}) box->addWidget(w);
-    box->addLayout(form);
-    box->addSpacing(6);
-    for (QWidget* w : std::initializer_list<QWidget*>{take_, leave_, notice_}) box->addWidget(w);
+    stills_ = new StillPair(session_);
+    stills_->setObjectName(QStringLiteral("stills"));
+    stills_->hide();
     live_ = new LiveBody(session_.theme);
     live_->setObjectName(QStringLiteral("live"));
     live_->hide();
+    auto* privacy = new QLabel(tr("Clips stay on this computer."));
+    privacy->setObjectName(QStringLiteral("faint"));
+    for (QWidget* w : std::initializer_list<QWidget*>{choose_, file_label_, sure_, whose_, facts_, take_, notice_}) box->addWidget(w);
+    box->addWidget(stills_, 3);
     box->addWidget(live_, 2);
     box->addStretch(1);
     box->addWidget(privacy);
     connect(choose_, &QPushButton::clicked, this, &ClipForm::choose_files);
-    connect(take_, &QPushButton::clicked, this, &ClipForm::take_in);
+    connect(take_, &QPushButton::clicked, this, &ClipForm::confirm);
     connect(student_, &QComboBox::currentIndexChanged, this, [this](int i) {
         if (i >= 0 && i < static_cast<int>(people_.size())) set_height(people_[static_cast<std::size_t>(i)].stature_m);
     });
+    connect(student_, &QComboBox::editTextChanged, this, [this] {
+        touched_ = true;
+        settle();
+        look_at_person();
+    });
+    for (auto* b : {movement_, view_, school_}) connect(b, &QComboBox::activated, this, [this] { touched_ = true, settle(); });
+    connect(mirrored_, &QCheckBox::clicked, this, [this] { touched_ = true; });
     connect(session_.finding, &FindingQueue::frame, this, [this](const NewestBody& newest) {
-        live_->show();
+        live_->setVisible(row_ && row_->clip.id == session_.finding->running());
         live_->show_body(newest.px);
     });
-    connect(session_.finding, &FindingQueue::finished, this, [this](qint64, const QString& problem) {
+    connect(session_.finding, &FindingQueue::finished, this, [this](qint64 clip, const QString& problem) {
         live_->hide();
         live_->show_body(std::nullopt);
-        if (problem.isEmpty())
-            notice_->say(tr("The body was found. The review is ready."));
-        else
-            notice_->problem(problem);
+        if (!problem.isEmpty() && row_ && row_->clip.id == clip) notice_->problem(problem);
     });
-}
-
-void ClipForm::set_people(const std::vector<Person>& people) {
-    people_ = people;
-    const QString typed = student_->currentText();
-    const QSignalBlocker quiet(student_);
-    student_->clear();
-    for (const auto& p : people_) student_->addItem(QString::fromStdString(p.name));
-    student_->setCurrentText(typed);
+    connect(session_.inbox, &Inbox::no_clip, this, [this] {
+        notice_->problem(tr("No clip in it: Bevel reads MP4, MOV, WebM, MKV, AVI and M4V."), tr("Choose another file …"),
+                         [this] { choose_files(); });
+    });
+    connect(session_.inbox, &Inbox::ended, this, [this](int taken, const QStringList& there, const QStringList& problems) {
+        QStringList words;
+        if (taken > 0) words << tr("%n clip(s) taken in.", nullptr, taken);
+        if (!there.isEmpty()) words << tr("%n clip(s) were there already.", nullptr, static_cast<int>(there.size()));
+        words << problems;
+        if (!problems.isEmpty())
+            notice_->problem(words.join(QLatin1Char('\n')), tr("Choose another file …"), [this] { choose_files(); });
+        else if (!there.isEmpty())
+            notice_->problem(words.join(QLatin1Char(' ')), tr("Take in once more"), [this, there] { session_.inbox->take(there, true); });
+        else
+            notice_->say(words.join(QLatin1Char(' ')));
+    });
 }
 
 void ClipForm::choose_files() {
     const QStringList files = QFileDialog::getOpenFileNames(this, tr("Choose clips"), QString(),
-                                                            tr("Clips (%1);;All files (*)").arg(endings().join(QLatin1Char(' '))));
-    if (!files.isEmpty()) offer(files);
+                                                            tr("Clips (%1);;All files (*)").arg(Inbox::endings().join(QLatin1Char(' '))));
+    if (!files.isEmpty()) session_.inbox->take(files);
 }
 
-void ClipForm::offer(const QStringList& paths) {
-    session_.files().run<QStringList>(
-        this, [paths](std::stop_token) { return clips_in(paths); }, [this](const QStringList& files) { offer_files(files); });
+void ClipForm::show_clip(const ClipRow* row, const std::vector<ClipRow>& rows, const std::vector<Person>& people) {
+    rows_ = rows;
+    const bool same = row && row_ && row->clip.id == row_->clip.id && row->clip.state == row_->clip.state &&
+                      row->clip.person == row_->clip.person && row->clip.movement == row_->clip.movement;
+    people_ = people;
+    if (same && touched_) { // what is being typed stays
+        row_ = *row;
+        return settle();
+    }
+    row_ = row ? std::optional(*row) : std::nullopt;
+    const QSignalBlocker quiet(student_);
+    student_->clear();
+    for (const auto& p : people_) student_->addItem(QString::fromStdString(p.name));
+    student_->setCurrentIndex(-1);
+    student_->setCurrentText({});
+    facts_->setVisible(row_.has_value());
+    take_->setVisible(row_.has_value());
+    if (row_) {
+        fill(*row_);
+    } else {
+        file_label_->setText(tr("No clip is chosen"));
+        sure_->setText(tr("Drop clips here, or take them in: the body is found by itself, then you say whose it is."));
+        whose_->hide();
+        stills_->clear();
+    }
+    live_->hide();
+    settle();
+    look_at_person();
+    touched_ = false;
 }
 
-void ClipForm::offer_files(const QStringList& files) {
-    if (files.isEmpty())
-        return notice_->problem(tr("No clip in it: Bevel reads MP4, MOV, WebM, MKV, AVI and M4V."), tr("Choose another file …"),
-                                [this] { choose_files(); });
-    in_line_ << files;
-    if (is_empty()) offer_next();
-}
-
-void ClipForm::show_file(const QString& file) {
-    file_ = file;
-    editing_.reset();
-    leave_->hide();
-    take_->setText(tr("Take in and find the body"));
-    file_label_->setText(QFileInfo(file).fileName());
-    take_->setEnabled(true);
-    notice_->say(tr("Say who it is and which movement, then take it in."));
-}
-
-void ClipForm::offer_next() {
-    if (in_line_.isEmpty()) return;
-    const QString next = in_line_.takeFirst();
-    show_file(next);
-    if (in_line_.isEmpty()) return;
-    file_label_->setText(tr("%1 (%n more after it)", nullptr, static_cast<int>(in_line_.size())).arg(QFileInfo(next).fileName()));
-    leave_->setText(tr("Skip this one"));
-    leave_->show();
-}
-
-void ClipForm::edit(const ClipRow& row) {
-    editing_ = row;
-    file_.clear();
-    file_label_->setText(tr("Changing the clip of %1").arg(QString::fromStdString(row.person.name)));
-    student_->setCurrentText(QString::fromStdString(row.person.name));
-    set_height(row.person.stature_m);
+void ClipForm::fill(const ClipRow& row) {
+    const Clip& c = row.clip;
+    guess_ = c.state == ClipState::asked ? parse_guess(c.guess) : ClipGuess{};
+    const QString named = QString::fromStdString(c.named.empty() ? std::filesystem::path(c.file).filename().string() : c.named);
+    file_label_->setText(c.person != 0 ? tr("%1's clip").arg(QString::fromStdString(row.person.name)) : named);
+    // Movements with how likely they are, where the clip was asked.
+    movement_->clear();
+    for (const auto& m : session_.movements) {
+        QString name = said(m.name);
+        for (const auto& g : guess_.movements)
+            if (g.movement == m.id) name = tr("%1 (%2 % likely)").arg(name, percent(g.probability));
+        movement_->addItem(name, QString::fromStdString(m.id));
+    }
+    std::string movement = c.movement;
+    if (movement.empty() && !guess_.movements.empty()) movement = guess_.movements.front().movement;
+    movement_->setCurrentIndex(movement_->findData(QString::fromStdString(movement)));
     auto choose = [](QComboBox* box, const std::string& id) {
         box->setCurrentIndex(std::max(0, box->findData(QString::fromStdString(id))));
     };
-    choose(movement_, row.clip.movement);
-    choose(view_, row.clip.view);
-    choose(school_, row.clip.school);
-    mirrored_->setChecked(row.clip.mirrored);
-    take_->setText(tr("Save and judge again"));
-    leave_->setText(tr("Leave it as it is"));
-    take_->setEnabled(true);
-    leave_->show();
-    movement_->setFocus();
-    notice_->say({});
+    choose(view_, c.view);
+    choose(school_, c.school);
+    mirrored_->setChecked(c.mirrored);
+    if (c.person != 0) {
+        student_->setCurrentText(QString::fromStdString(row.person.name));
+        set_height(row.person.stature_m);
+    }
+    bool sure = false;
+    for (int i = 0; i < guesses_.size(); ++i) {
+        const bool there = i < static_cast<int>(guess_.people.size());
+        guesses_[i]->setVisible(there);
+        if (!there) continue;
+        const auto& g = guess_.people[static_cast<std::size_t>(i)];
+        QString name = tr("somebody new");
+        for (const auto& p : people_)
+            if (p.id == g.person) name = QString::fromStdString(p.name);
+        guesses_[i]->setText(tr("%1  %2 (%3 % likely)").arg(i + 1).arg(name, percent(g.probability)));
+        guesses_[i]->setAccessibleName(guesses_[i]->text());
+        if (i == 0 && g.person != 0 && g.probability >= ClipGuess::sure) {
+            sure = true;
+            student_->setCurrentText(name);
+            for (const auto& p : people_)
+                if (p.id == g.person) set_height(p.stature_m);
+        }
+    }
+    whose_->setVisible(c.state == ClipState::asked && !sure && !guess_.people.empty());
+    QStringList words;
+    if (c.state == ClipState::asked) {
+        words << (sure ? tr("Guessed, %1 % sure whose it is. Right? Then press Enter.").arg(percent(guess_.people.front().probability))
+                       : tr("Whose is it? Choose with Alt+1 to 3, or type a name; then Enter."));
+        if (const auto v = view_from_name(guess_.view)) words << tr("Seen %1.").arg(text::view(*v));
+    } else if (c.state == ClipState::waiting) {
+        words << tr("You can say whose it is now, or when the body has been found.");
+    }
+    sure_->setText(words.join(QLatin1Char(' ')));
+    sure_->setVisible(!words.isEmpty());
 }
 
-void ClipForm::empty_form(const QString& word) {
-    editing_.reset();
-    file_.clear();
-    file_label_->setText(tr("No file chosen yet."));
-    take_->setText(tr("Take in and find the body"));
-    take_->setEnabled(false);
-    mirrored_->setChecked(session_.settings.mirrored);
-    leave_->hide();
-    notice_->say(word);
+void ClipForm::choose_person(int index) {
+    if (!row_ || index < 0 || index >= static_cast<int>(guess_.people.size())) return;
+    const auto id = guess_.people[static_cast<std::size_t>(index)].person;
+    if (id == 0) {
+        student_->setCurrentText({});
+        student_->setFocus();
+        return;
+    }
+    for (const auto& p : people_)
+        if (p.id == id) {
+            student_->setCurrentText(QString::fromStdString(p.name));
+            set_height(p.stature_m);
+        }
+    take_->setFocus();
+}
+
+/// The last clip of whoever is named, beside this one.
+void ClipForm::look_at_person() {
+    if (!row_ || row_->clip.state != ClipState::asked) return stills_->clear();
+    const Person p = person_of_form();
+    const Clip* last = nullptr;
+    for (const auto& r : rows_) // newest first
+        if (p.id != 0 && r.clip.person == p.id && !last) last = &r.clip;
+    stills_->compare(row_->clip, last, p.name.empty() ? tr("whose?") : QString::fromStdString(p.name));
+}
+
+void ClipForm::settle() {
+    if (!row_) return take_->setEnabled(false);
+    const bool named = !student_->currentText().trimmed().isEmpty(), moves = movement_->currentIndex() >= 0;
+    switch (row_->clip.state) {
+    case ClipState::asked:
+        take_->setText(tr("That is right"));
+        break;
+    case ClipState::waiting:
+        take_->setText(tr("Save"));
+        break;
+    case ClipState::failed:
+        take_->setText(row_->clip.problem == "cancelled" ? tr("Look for the body again") : tr("Save and judge again"));
+        break;
+    case ClipState::tracked:
+    case ClipState::reviewed:
+        take_->setText(tr("Save and judge again"));
+        break;
+    }
+    const bool again = row_->clip.state == ClipState::failed && row_->clip.problem == "cancelled";
+    take_->setEnabled((named && moves) || (again && row_->clip.person == 0));
+    take_->setToolTip(take_->isEnabled() ? QString() : tr("Say whose practice it is and which movement"));
 }
 
 Person ClipForm::person_of_form() const {
@@ -233,74 +313,47 @@ Person ClipForm::person_of_form() const {
     return person;
 }
 
-void ClipForm::take_in() {
-    const Person person = person_of_form();
-    if (person.name.empty()) {
-        notice_->problem(tr("Say whose practice it is."));
-        student_->setFocus();
-        return;
-    }
-    Clip clip = editing_ ? editing_->clip : Clip{};
-    clip.movement = movement_->currentData().toString().toStdString();
-    clip.view = view_->currentData().toString().toStdString();
-    clip.school = school_->currentData().toString().toStdString();
-    clip.mirrored = mirrored_->isChecked();
-    take_->setEnabled(false);
-    if (editing_) return emit facts_changed(*editing_, {clip, person});
-    clip.arrived_on = QDate::currentDate().toString(Qt::ISODate).toStdString();
-    clip.filmed_on = QFileInfo(file_).lastModified().date().toString(Qt::ISODate).toStdString();
-    notice_->say(tr("Copying the clip …"));
-    auto stop = std::make_shared<std::stop_source>();
-    const int job = session_.jobs->begin(JobKind::copying, QFileInfo(file_).fileName(), [stop] { stop->request_stop(); });
-    auto progress = [jobs = QPointer<Jobs>(session_.jobs), lane = &session_.files(), job](double share) {
-        lane->report(jobs.data(), [jobs, job, share] { jobs->progress(job, share); });
-    };
-    session_.files().run<Result<Taken>>(
-        session_.jobs,
-        [lib = session_.library, person, clip, file = file_.toStdString(), progress, stop,
-         even_if_same = offered_again_ == file_](const std::stop_token& quit) {
-            const std::stop_callback forward(quit, [&] { stop->request_stop(); });
-            return take(*lib, person, clip, file, even_if_same, stop->get_token(), progress);
-        },
-        [form = QPointer<ClipForm>(this), session = &session_, job](const Result<Taken>& taken) {
-            const bool cancelled = !taken && taken.error().code == Code::cancelled;
-            session->jobs->end(job, taken ? JobOutcome::done : cancelled ? JobOutcome::cancelled : JobOutcome::failed);
-            if (form) form->taken_in(taken, cancelled);
-            if (taken && !taken->same) session->workspace->touched(0);
-        });
+void ClipForm::focus_facts() {
+    if (row_) movement_->setFocus();
 }
 
-void ClipForm::taken_in(const Result<Taken>& taken, bool cancelled) {
-    if (taken && !taken->same) {
-        empty_form(tr("Taken in."));
-        offer_next();
+void ClipForm::confirm() {
+    if (!row_ || !take_->isEnabled()) return;
+    const Person person = person_of_form();
+    if (person.name.empty()) { // stopped before anything was said: looked for again
+        session_.background->run<Result<bool>>(
+            session_.jobs,
+            [lib = session_.library, id = row_->clip.id](std::stop_token) { return lib->set_clip_state(id, ClipState::waiting, ""); },
+            [session = &session_](const Result<bool>&) { session->workspace->touched(0); });
         return;
     }
-    take_->setEnabled(true);
-    if (cancelled) return notice_->say(text::error(taken.error()));
-    if (!taken) return notice_->problem(text::error(taken.error()), tr("Choose another file …"), [this] { choose_files(); });
-    offered_again_ = file_;
-    const QDate day = QDate::fromString(QString::fromStdString(taken->same->arrived_on), Qt::ISODate);
-    notice_->problem(
-        tr("This very clip was taken in on %1. Press once more to take it in again.").arg(QLocale().toString(day, QLocale::LongFormat)),
-        tr("Open that one"), [this, id = taken->same->id] { session_.workspace->go(QStringLiteral("review"), {id}); });
+    ClipRow after = *row_;
+    after.person = person;
+    after.clip.movement = movement_->currentData().toString().toStdString();
+    after.clip.view = view_->currentData().toString().toStdString();
+    after.clip.school = school_->currentData().toString().toStdString();
+    after.clip.mirrored = mirrored_->isChecked();
+    touched_ = false;
+    take_->setEnabled(false);
+    if (row_->clip.person != 0 && !row_->clip.movement.empty()) return emit facts_changed(*row_, after);
+    judge_again(after.person, after.clip); // said for the first time: there is nothing to go back to
+    emit confirmed(row_->clip.id);
 }
 
 void ClipForm::judge_again(const Person& person, const Clip& changed) {
-    notice_->say(tr("Judging again …"));
+    notice_->say(tr("Judging …"));
     session_.background->run<Result<QString>>(
-        this,
+        session_.jobs,
         [lib = session_.library, session = &session_, person, clip = changed](std::stop_token) {
             return judge(*lib, *session, person, clip);
         },
-        [this, id = changed.id, person, changed](const Result<QString>& word) {
-            if (word) {
-                empty_form(*word);
-                session_.workspace->touched(id);
-                return;
-            }
-            notice_->problem(text::error(word.error()), tr("Try again"), [this, person, changed] { judge_again(person, changed); });
-            take_->setEnabled(true);
+        [form = QPointer<ClipForm>(this), session = &session_, person, changed](const Result<QString>& word) {
+            if (form && word) form->notice_->say(*word);
+            if (form && !word)
+                form->notice_->problem(text::error(word.error()), tr("Try again"), [form, person, changed] {
+                    if (form) form->judge_again(person, changed);
+                });
+            session->workspace->touched(changed.id);
         });
 }
 

@@ -1,5 +1,6 @@
-// The form that takes a clip in, or changes what is said about one: who, which movement, from where.
+// About the chosen clip: whose it is, which movement, from where. What the clip tells itself stands there as a guess, with how sure it is.
 #pragma once
+#include "store/intake.h"
 #include "ui/arrivals/taking_in.h"
 #include "ui/shell/notice.h"
 #include <QFrame>
@@ -7,54 +8,62 @@
 class QCheckBox;
 class QComboBox;
 class QDoubleSpinBox;
+class QVBoxLayout;
 
 namespace bevel::ui {
 
 class LiveBody;
+class StillPair;
 
 class ClipForm : public QFrame {
     Q_OBJECT
 public:
     ClipForm(Session& session, QWidget* parent = nullptr);
-    void set_people(const std::vector<Person>& people);
-    /// Files and folders with clips: one after the other comes into the form.
-    void offer(const QStringList& paths);
+    /// The clip that is chosen in the list; none: what is to be done first. `rows`: all clips, for the last one of a person.
+    void show_clip(const ClipRow* row, const std::vector<ClipRow>& rows, const std::vector<Person>& people);
     void choose_files();
-    /// The facts of a clip that is there already.
-    void edit(const ClipRow& row);
     /// Judges a clip by these facts; where it has no points yet, it waits for its turn.
     void judge_again(const Person& person, const Clip& changed);
+    /// Takes over the first, second or third guess of whose clip it is.
+    void choose_person(int index);
+    /// What stands in the form, for the clip that is chosen.
+    void confirm();
+    void focus_facts();
     Notice& notice() { return *notice_; }
-    bool is_empty() const { return file_.isEmpty() && !editing_; }
 
 signals:
-    /// What was said about a clip is to be changed.
+    /// What is said about a clip is to be changed.
     void facts_changed(const ClipRow& before, const ClipRow& after);
+    /// A clip was confirmed: the next one that is asked about may come.
+    void confirmed(qint64 clip);
 
 private:
     void build();
-    void offer_files(const QStringList& files);
-    void offer_next();
-    void show_file(const QString& file);
-    void take_in();
-    void taken_in(const Result<Taken>& taken, bool cancelled);
-    void empty_form(const QString& word = {});
+    void fill(const ClipRow& row);
+    void settle();
+    void look_at_person();
+    void keep_typed();
     Person person_of_form() const;
     double height_m() const;
     void set_height(double metres);
 
     Session& session_;
     std::vector<Person> people_;
-    QStringList in_line_;            // files that come into the form after this one
-    QString file_, offered_again_;   // a file that is there already and was offered once more
-    std::optional<ClipRow> editing_; // the clip that is changed; else the form takes in a new one
-    QLabel* file_label_ = nullptr;
+    std::vector<ClipRow> rows_;
+    std::optional<ClipRow> row_;
+    ClipGuess guess_;
+    bool touched_ = false; // typed in since the clip was chosen
+    QLabel *file_label_ = nullptr, *sure_ = nullptr;
     Notice* notice_ = nullptr;
     QComboBox *student_ = nullptr, *movement_ = nullptr, *view_ = nullptr, *school_ = nullptr;
     QCheckBox* mirrored_ = nullptr;
     QDoubleSpinBox* height_ = nullptr;
-    QPushButton *take_ = nullptr, *choose_ = nullptr, *leave_ = nullptr;
+    QPushButton *take_ = nullptr, *choose_ = nullptr;
+    QWidget* whose_ = nullptr; // buttons of the guesses
+    QList<QPushButton*> guesses_;
     LiveBody* live_ = nullptr;
+    StillPair* stills_ = nullptr;
+    QWidget* facts_ = nullptr;
 };
 
 } // namespace bevel::ui

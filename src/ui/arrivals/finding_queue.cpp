@@ -13,7 +13,7 @@ void FindingQueue::stop() {
 }
 
 void FindingQueue::go_on() {
-    if (running_ != 0) return;
+    if (running_ != 0 || rests_) return;
     if (looking_) { // what is being read may be old
         again_ = true;
         return;
@@ -25,18 +25,26 @@ void FindingQueue::go_on() {
         [this](const Result<Listed>& all) {
             looking_ = false;
             if (again_) return go_on();
-            if (!all || session_.library->read_only()) return;
-            for (auto it = all->rows.rbegin(); it != all->rows.rend(); ++it)
-                if (it->clip.state == ClipState::waiting) return start(*it);
+            if (!all || session_.library->read_only() || rests_) return;
+            const ClipRow* first = nullptr;
+            for (const auto& r : all->rows)
+                if (r.clip.state == ClipState::waiting && (!first || r.clip.turn < first->clip.turn)) first = &r;
+            if (first) start(*first);
         });
+}
+
+void FindingQueue::rest(bool on) {
+    rests_ = on;
+    if (!on) go_on();
 }
 
 void FindingQueue::start(const ClipRow& row) {
     running_ = row.clip.id;
     stop_ = std::make_shared<std::stop_source>();
     const Movement* movement = session_.movement(row.clip.movement);
-    const QString subject = movement ? tr("%1, %2").arg(QString::fromStdString(row.person.name), said(movement->name))
-                                     : QString::fromStdString(row.person.name);
+    const QString subject = row.clip.person == 0 ? QString::fromStdString(row.clip.named)
+                            : movement           ? tr("%1, %2").arg(QString::fromStdString(row.person.name), said(movement->name))
+                                                 : QString::fromStdString(row.person.name);
     job_ = session_.jobs->begin(JobKind::finding, subject, [this] { stop(); });
     FindOrder order{row.clip, row.person, movement ? std::optional(*movement) : std::nullopt, {}};
     order.options.model_dir = session_.model_dir;

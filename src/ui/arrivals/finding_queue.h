@@ -21,6 +21,9 @@ public:
     /// The clip being worked through; 0: none.
     qint64 running() const { return running_; }
     void stop();
+    /// Nothing new is begun while it rests.
+    void rest(bool on);
+    bool rests() const { return rests_; }
 
 signals:
     void started(qint64 clip);
@@ -33,7 +36,7 @@ private:
     Session& session_;
     qint64 running_ = 0;
     int job_ = 0;
-    bool looking_ = false, again_ = false;
+    bool looking_ = false, again_ = false, rests_ = false;
     std::shared_ptr<std::stop_source> stop_;
 };
 

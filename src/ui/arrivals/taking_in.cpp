@@ -3,6 +3,8 @@
 #include "store/intake.h"
 #include <cmath>
 #include <QCoreApplication>
+#include <QDateTime>
+#include <QFileInfo>
 
 namespace bevel::ui {
 namespace {
@@ -34,29 +36,36 @@ Result<Listed> list(const Library& library) {
     auto people = library.people();
     if (!people) return tl::unexpected(people.error());
     Listed l;
-    for (auto& c : *clips)
+    for (auto& c : *clips) {
+        ClipRow row{c, {}};
         for (const auto& p : *people)
-            if (p.id == c.person) l.rows.push_back({c, p});
+            if (p.id == c.person) row.person = p;
+        l.rows.push_back(std::move(row));
+    }
     l.people = std::move(*people);
     return l;
 }
 
-Result<Taken> take(Library& library, const Person& person, Clip clip, const std::filesystem::path& file, bool even_if_same,
-                   const std::stop_token& stop, const std::function<void(double)>& progress) {
-    if (auto reader = ClipReader::open(file); !reader) return tl::unexpected(reader.error());
+Result<Taken> take(Library& library, const std::filesystem::path& file, bool even_if_same, bool mirrored, const std::stop_token& stop,
+                   const std::function<void(double)>& progress) {
+    Clip clip;
+    {
+        auto reader = ClipReader::open(file, stop);
+        if (!reader) return tl::unexpected(reader.error());
+        clip.filmed_on = reader->info().made_on;
+    }
     if (!even_if_same) {
         const auto same = library.same_file(file);
         if (!same) return tl::unexpected(same.error());
-        if (*same) return Taken{**same};
+        if (*same) return Taken{0, **same};
     }
-    const auto id = keep_person(library, person, clip.filmed_on);
-    if (!id) return tl::unexpected(id.error());
-    clip.person = *id;
-    if (auto added = library.add_clip(clip, file, stop, progress); !added) {
-        if (person.id == 0) (void)library.erase_person(*id); // nobody is left behind without a clip
-        return tl::unexpected(added.error());
-    }
-    return Taken{};
+    const QFileInfo info(QString::fromStdString(file.string()));
+    if (clip.filmed_on.empty()) clip.filmed_on = info.lastModified().date().toString(Qt::ISODate).toStdString();
+    clip.arrived_on = QDate::currentDate().toString(Qt::ISODate).toStdString();
+    clip.mirrored = mirrored;
+    const auto added = library.add_clip(clip, file, stop, progress);
+    if (!added) return tl::unexpected(added.error());
+    return Taken{*added, std::nullopt};
 }
 
 Result<QString> judge(Library& library, const Session& session, const Person& person, Clip clip) {
@@ -73,7 +82,13 @@ Result<QString> judge(Library& library, const Session& session, const Person& pe
     const auto agreements = library.agreements_for(clip);
     if (!agreements) return tl::unexpected(agreements.error());
     const auto review = make_review(*track, *movement, review_options(session, clip, person, *agreements));
-    auto kept = keep_found(library, clip, {&*track, review ? review->get() : nullptr, review ? Error{} : review.error()});
+    Found what;
+    what.track = &*track;
+    if (review)
+        what.review = review->get();
+    else
+        what.error = review.error();
+    auto kept = keep_found(library, clip, what);
     if (!kept) return tl::unexpected(kept.error());
     return review ? QCoreApplication::translate("arrivals", "Judged again. The review is ready.") : text::error(review.error());
 }
@@ -87,6 +102,25 @@ QString find_body(Library& library, const Session& session, FindOrder order, con
     auto found = track_clip(library.path_of(order.clip), order.options, stop);
     Error error = found ? Error{} : found.error();
     std::shared_ptr<const Review> review;
+    std::vector<Limit> limits;
+    if (found) limits = limits_of(found->track, found->scene, order.movement ? &*order.movement : nullptr);
+    // Facts of the clip may have been said or changed meanwhile.
+    if (const auto now = library.clip(order.clip.id)) {
+        const bool said_now = now->person != 0 && session.movement(now->movement);
+        if (found && !said_now) {
+            const auto guess = guess_clip(library, *now, found->track, session.movements);
+            if (!guess) return text::error(guess.error());
+            const auto kept = keep_asked(library, *now, found->track, std::move(limits), *guess);
+            return kept ? QString() : text::error(kept.error());
+        }
+        if (found && order.clip.person != now->person) {
+            if (const auto people = library.people())
+                for (const auto& p : *people)
+                    if (p.id == now->person) order.person = p;
+        }
+        if (found && said_now) order.movement = *session.movement(now->movement);
+        order.clip = *now;
+    }
     if (found && order.movement) { // say early if the clip cannot be judged
         const auto agreements = library.agreements_for(order.clip);
         if (auto made = make_review(found->track, *order.movement,
@@ -94,13 +128,15 @@ QString find_body(Library& library, const Session& session, FindOrder order, con
             review = *made;
         else
             error = made.error();
-    } else if (found) {
-        error = {Code::not_found, order.clip.movement};
     }
-    // Facts of the clip may have been changed meanwhile: they are not written back.
     const auto now = library.clip(order.clip.id);
     if (!now) return {}; // deleted meanwhile
-    auto kept = keep_found(library, *now, {found ? &found->track : nullptr, review.get(), error});
+    Found what;
+    what.track = found ? &found->track : nullptr;
+    what.review = review.get();
+    what.error = error;
+    what.limits = std::move(limits);
+    auto kept = keep_found(library, *now, what);
     if (!kept) return text::error(kept.error());
     return review ? QString() : text::error(error);
 }

@@ -11,12 +11,14 @@ struct Listed {
 };
 Result<Listed> list(const Library& library);
 
-/// What became of a clip that was offered: taken in, or there already.
+/// What became of a file that was offered: taken in, or there already.
 struct Taken {
+    std::int64_t clip = 0; // of the one taken in
     std::optional<Clip> same;
 };
-Result<Taken> take(Library& library, const Person& person, Clip clip, const std::filesystem::path& file, bool even_if_same,
-                   const std::stop_token& stop, const std::function<void(double)>& progress);
+/// Nobody is asked: the body is found first, then what it tells stands there to be confirmed.
+Result<Taken> take(Library& library, const std::filesystem::path& file, bool even_if_same, bool mirrored, const std::stop_token& stop,
+                   const std::function<void(double)>& progress);
 
 /// With the points that were found before, if there are any; else the clip waits for its turn again. The sentence to say.
 Result<QString> judge(Library& library, const Session& session, const Person& person, Clip clip);

@@ -18,10 +18,11 @@
 
 namespace bevel::ui {
 
-MainWindow::MainWindow(Session& session) : session_(session), finding_(session) {
+MainWindow::MainWindow(Session& session) : session_(session), finding_(session), inbox_(session) {
     session_.workspace = &workspace_;
     session_.jobs = &jobs_;
     session_.finding = &finding_;
+    session_.inbox = &inbox_;
     setWindowTitle(tr("Bevel"));
     install_spoken();
     setAcceptDrops(true);
@@ -34,6 +35,7 @@ MainWindow::MainWindow(Session& session) : session_(session), finding_(session) 
     build();
     if (!session_.settings.window.isEmpty()) restoreGeometry(session_.settings.window);
     show_place(0);
+    inbox_.watch(session_.settings.inbox);
 }
 
 MainWindow::~MainWindow() {
@@ -165,6 +167,7 @@ void MainWindow::open_review(qint64 clip) {
 void MainWindow::apply(const Settings& s) {
     const Settings was = std::exchange(session_.settings, s);
     if (s.theme != was.theme) set_theme(s.theme);
+    if (s.inbox != was.inbox) inbox_.watch(s.inbox);
     if (s.language != was.language) speak(s.language);
     if (s.language != was.language || s.text_percent != was.text_percent || s.inches != was.inches || s.width != was.width ||
         s.mirrored != was.mirrored)
@@ -192,7 +195,7 @@ void MainWindow::take(const QStringList& files) {
     activateWindow();
     if (files.isEmpty()) return;
     show_place(0);
-    arrivals_->offer(files);
+    inbox_.take(files);
 }
 
 // Clips may be dropped on any place.

@@ -2,6 +2,7 @@
 #pragma once
 #include "ui/arrivals/arrivals_page.h"
 #include "ui/arrivals/finding_queue.h"
+#include "ui/arrivals/inbox.h"
 #include "ui/letter/letter_page.h"
 #include "ui/review/review_page.h"
 #include "ui/shell/actions.h"
@@ -52,6 +53,7 @@ private:
     Workspace workspace_;
     Jobs jobs_;
     FindingQueue finding_;
+    Inbox inbox_;
     QUndoGroup undo_;
     std::unique_ptr<Actions> actions_;
     QStackedWidget* stack_ = nullptr;

@@ -16,6 +16,7 @@ struct ClipRow {
 };
 
 class FindingQueue;
+class Inbox;
 class Jobs;
 class Workspace;
 
@@ -34,6 +35,7 @@ struct Session {
     Workspace* workspace = nullptr;
     Jobs* jobs = nullptr;
     FindingQueue* finding = nullptr;
+    Inbox* inbox = nullptr;
 
     /// The lane for what takes long with files.
     Background& files() const { return copies ? *copies : *background; }

@@ -33,6 +33,7 @@ Settings Settings::load(const QSettings& from) {
     s.width = read(from, "width", widths, s.width);
     s.model = read(from, "body_model", models, s.model);
     s.mirrored = from.value(QStringLiteral("mirrored")).toBool();
+    s.inbox = from.value(QStringLiteral("inbox")).toString();
     s.library = from.value(QStringLiteral("library")).toString();
     s.window = from.value(QStringLiteral("window")).toByteArray();
     s.export_folder = from.value(QStringLiteral("export_folder")).toString();
@@ -50,6 +51,7 @@ void Settings::save(QSettings& to) const {
     write(to, "body_model", models, model);
     to.setValue(QStringLiteral("mirrored"), mirrored);
     to.setValue(QStringLiteral("library"), library);
+    to.setValue(QStringLiteral("inbox"), inbox);
     to.setValue(QStringLiteral("window"), window);
     to.setValue(QStringLiteral("export_folder"), export_folder);
     for (const auto& [name, state] : split) to.setValue(QStringLiteral("split/") + name, state);

@@ -22,6 +22,7 @@ struct Settings {
     BodyModel model = BodyModel::full;
     bool mirrored = false;               // what a new clip is taken for
     QString library;                     // folder; empty: the usual one
+    QString inbox;                       // folder whose clips are taken in by themselves; empty: none
     QByteArray window;                   // size and place
     std::map<QString, QByteArray> split; // how the panes of a place are divided, by name
     QString export_folder;

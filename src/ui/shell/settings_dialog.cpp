@@ -86,6 +86,7 @@ void SettingsDialog::build() {
     mirrored_->setChecked(s.mirrored);
     library_ = new QLineEdit;
     exports_ = new QLineEdit;
+    inbox_ = new QLineEdit;
     signed_ = new QLineEdit;
     signed_->setObjectName(QStringLiteral("sender"));
     signed_->setAccessibleName(tr("Letters are signed by"));
@@ -108,6 +109,8 @@ void SettingsDialog::build() {
     note->setObjectName(QStringLiteral("faint"));
     note->setWordWrap(true);
     form->addRow(QString(), note);
+    form->addRow(tr("Take clips in from"), folder(inbox_, tr("Folder whose clips are taken in by themselves"), "inboxFolder", s.inbox,
+                                                  tr("no folder is watched"), this));
     form->addRow(tr("Letters and clips go to"),
                  folder(exports_, tr("Folder of what is saved"), "exportFolder", s.export_folder, tr("where the last one went"), this));
     auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
@@ -140,6 +143,7 @@ Settings SettingsDialog::settings() const {
     s.model = static_cast<BodyModel>(model_->currentData().toInt());
     s.mirrored = mirrored_->isChecked();
     s.library = library_->text().trimmed();
+    s.inbox = inbox_->text().trimmed();
     s.export_folder = exports_->text().trimmed();
     return s;
 }

@@ -28,7 +28,7 @@ private:
     bool sender_read_ = false;
     QComboBox *language_ = nullptr, *theme_ = nullptr, *size_ = nullptr, *lengths_ = nullptr, *widths_ = nullptr, *model_ = nullptr;
     QCheckBox* mirrored_ = nullptr;
-    QLineEdit *library_ = nullptr, *exports_ = nullptr, *signed_ = nullptr, *place_ = nullptr;
+    QLineEdit *library_ = nullptr, *inbox_ = nullptr, *exports_ = nullptr, *signed_ = nullptr, *place_ = nullptr;
 };
 
 } // namespace bevel::ui

@@ -446,6 +446,14 @@ QString error(const Error& e) {
 }
 
 QString reason(const QString& code) {
+    if (code.startsWith(QLatin1String("limit: ")))
+        for (int k = 0; k <= static_cast<int>(LimitKind::loose_clothes); ++k)
+            if (const auto name = limit_name(static_cast<LimitKind>(k));
+                code.mid(7) == QLatin1String(name.data(), static_cast<qsizetype>(name.size()))) {
+                QString s = limit(static_cast<LimitKind>(k));
+                s[0] = s[0].toUpper();
+                return s + QStringLiteral(". ") + film_next(static_cast<LimitKind>(k));
+            }
     if (code == QLatin1String("no_body"))
         return Words::tr("Nobody was found in this clip for long enough. Film in better light, with the whole body in the picture.");
     if (code == QLatin1String("too_short")) return Words::tr("The clip is too short to judge. A whole repetition is needed.");
@@ -466,6 +474,95 @@ QString reason(const QString& code) {
         return error({Code::cannot_open, code.mid(12).toStdString()});
     if (code.startsWith(QLatin1String("unreadable: "))) return error({Code::unreadable, code.mid(12).toStdString()});
     return code;
+}
+
+QString limit(LimitKind k) {
+    switch (k) {
+    case LimitKind::lost:
+        return Words::tr("the body was not found");
+    case LimitKind::feet_cut:
+        return Words::tr("feet cut off");
+    case LimitKind::head_cut:
+        return Words::tr("head cut off");
+    case LimitKind::too_small:
+        return Words::tr("too small in the picture");
+    case LimitKind::dark:
+        return Words::tr("too dark");
+    case LimitKind::shaky:
+        return Words::tr("the camera trembles");
+    case LimitKind::wandering:
+        return Words::tr("the camera moves along");
+    case LimitKind::view_changes:
+        return Words::tr("seen from one side, then from another");
+    case LimitKind::other_view:
+        return Words::tr("this movement is told better from elsewhere");
+    case LimitKind::slow_frames:
+        return Words::tr("too few pictures a second");
+    case LimitKind::several_people:
+        return Words::tr("several people in the picture");
+    case LimitKind::loose_clothes:
+        break;
+    }
+    return Words::tr("the knees wander under loose clothes");
+}
+
+QString film_next(LimitKind k) {
+    switch (k) {
+    case LimitKind::lost:
+        return Words::tr("Stay in the picture for the whole clip, in good light.");
+    case LimitKind::feet_cut:
+        return Words::tr("Step back or tilt the phone down, until floor shows below both feet.");
+    case LimitKind::head_cut:
+        return Words::tr("Step back or tilt the phone up, until there is room above the head and the raised hands.");
+    case LimitKind::too_small:
+        return Words::tr("Film from closer: the body should fill about two thirds of the picture's height.");
+    case LimitKind::dark:
+        return Words::tr("More light, and from the side of the camera, not from behind the student.");
+    case LimitKind::shaky:
+        return Words::tr("Put the phone on a shelf or a stand; do not hold it.");
+    case LimitKind::wandering:
+        return Words::tr("Let the phone stand still: the student moves, not the camera.");
+    case LimitKind::view_changes:
+        return Words::tr("Keep facing the same way, and film each side in a clip of its own.");
+    case LimitKind::other_view:
+        return Words::tr("Film it once more from the side that is named in the filming guide.");
+    case LimitKind::slow_frames:
+        return Words::tr("Set the phone to thirty pictures a second; dim light can slow it down.");
+    case LimitKind::several_people:
+        return Words::tr("Film one person alone.");
+    case LimitKind::loose_clothes:
+        break;
+    }
+    return Words::tr("Wear trousers that show the knees.");
+}
+
+QString limits(const std::vector<Limit>& all) {
+    QStringList out;
+    std::vector<LimitKind> seen;
+    for (const auto& l : all) {
+        if (std::find(seen.begin(), seen.end(), l.kind) != seen.end()) continue;
+        seen.push_back(l.kind);
+        QStringList when;
+        double whole = 0;
+        for (const auto& m : all) {
+            if (m.kind != l.kind) continue;
+            if (when.size() < 3) when << Words::tr("%1 to %2").arg(time(m.from_s), time(m.to_s));
+            whole += m.to_s - m.from_s;
+        }
+        QString s = Words::tr("%1 (%2)").arg(limit(l.kind), when.join(QStringLiteral(", ")));
+        s[0] = s[0].toUpper();
+        if (l.refuses) {
+            s += QStringLiteral(": ") + Words::tr("nothing can be judged");
+        } else if (l.rules_out.size() == static_cast<std::size_t>(family_count)) {
+            s += QStringLiteral(": ") + Words::tr("nothing is judged there");
+        } else if (!l.rules_out.empty()) {
+            QStringList parts;
+            for (const Family f : l.rules_out) parts << family(f);
+            s += QStringLiteral(": ") + Words::tr("less sure about %1").arg(parts.join(QStringLiteral(", ")));
+        }
+        out << s + QStringLiteral(". ") + film_next(l.kind);
+    }
+    return out.join(QLatin1Char('\n'));
 }
 
 QString caution(const QString& code) {

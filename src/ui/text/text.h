@@ -81,6 +81,11 @@ QString check_name(const std::string& check, const Catalogue& c); // of the rule
 QString headline(const Finding& f, const Catalogue& c, const Units& units = {});
 QString error(const Error& e);
 QString reason(const QString& code); // of cannot_judge
+/// What stands in the way of judging a clip, in few words; and how to film it better.
+QString limit(LimitKind k);
+QString film_next(LimitKind k);
+/// All of a clip's limits, a line a kind: what, where, what it makes unsure, how to film it next time.
+QString limits(const std::vector<Limit>& all);
 QString caution(const QString& code);
 QString caution_of(const Finding& f); // the caution that a finding itself calls for, or empty
 QString role(const std::string& id);

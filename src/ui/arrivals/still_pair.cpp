@@ -1,0 +1,83 @@
+#include "ui/arrivals/still_pair.h"
+#include "media/clip.h"
+#include "ui/paint/body.h"
+#include <QPainter>
+
+namespace bevel::ui {
+namespace {
+
+/// The student on a frame a third into the clip, close about the body where it is known.
+QImage still_of(const Library& library, const Clip& clip) {
+    auto reader = ClipReader::open(library.path_of(clip));
+    if (!reader) return {};
+    const std::size_t frame = reader->info().time_s.size() / 3;
+    const auto picture = reader->frame(frame);
+    if (!picture) return {};
+    const QImage whole = to_image(**picture);
+    const auto track = library.load_track(clip.id);
+    const QRectF crop = track && track->width > 0 ? crop_of(*track, 0.75) : QRectF(whole.rect());
+    return whole.copy(crop.toRect().intersected(whole.rect())).scaledToHeight(260, Qt::SmoothTransformation);
+}
+
+} // namespace
+
+StillPair::StillPair(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+    setMinimumHeight(120);
+    setAccessibleName(tr("This clip beside the last one of whom it may be"));
+}
+
+void StillPair::clear() {
+    ++run_;
+    pictures_ = {};
+    of_ = {0, 0};
+    hide();
+}
+
+void StillPair::compare(const Clip& clip, const Clip* other, const QString& name) {
+    name_ = name;
+    const std::array<qint64, 2> now{clip.id, other ? other->id : 0};
+    setVisible(true);
+    if (now == of_) return update();
+    if (now[0] != of_[0]) pictures_[0] = {};
+    pictures_[1] = {};
+    of_ = now;
+    const int run = ++run_;
+    using Two = std::array<QImage, 2>;
+    session_.background->run<Two>(
+        this,
+        [lib = session_.library, clip, second = other ? std::optional(*other) : std::nullopt](std::stop_token) {
+            return Two{still_of(*lib, clip), second ? still_of(*lib, *second) : QImage()};
+        },
+        [this, run](const Two& two) {
+            if (run != run_) return; // another one was chosen meanwhile
+            pictures_ = two;
+            update();
+        });
+    update();
+}
+
+void StillPair::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    p.setRenderHint(QPainter::SmoothPixmapTransform);
+    const Palette& c = session_.theme.palette;
+    const double half = width() / 2.0 - 4, line = 20;
+    for (int i = 0; i < 2; ++i) {
+        const QRectF room(i * (half + 8), 0, half, height() - line);
+        const QImage& im = pictures_[static_cast<std::size_t>(i)];
+        p.setPen(c.line);
+        p.drawRect(room.adjusted(0.5, 0.5, -0.5, -0.5));
+        p.setPen(c.faint);
+        p.setFont(session_.theme.font(10.5));
+        if (!im.isNull()) {
+            const QSizeF s = QSizeF(im.size()).scaled(room.size() - QSizeF(4, 4), Qt::KeepAspectRatio);
+            p.drawImage(QRectF(room.center() - QPointF(s.width() / 2, s.height() / 2), s), im);
+        } else {
+            p.drawText(room, Qt::AlignCenter | Qt::TextWordWrap, i == 1 && of_[1] == 0 ? tr("no clip yet") : QString());
+        }
+        const QString words = i == 0 ? tr("this clip") : name_;
+        p.drawText(QRectF(room.left(), height() - line, half, line), Qt::AlignCenter,
+                   QFontMetricsF(p.font()).elidedText(words, Qt::ElideRight, half));
+    }
+}
+
+} // namespace bevel::ui
