@@ -632,6 +632,10 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>Judging …</source>
         <translation>Wird beurteilt …</translation>
     </message>
+    <message>
+        <source>%1?</source>
+        <translation>%1?</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::ColumnView</name>

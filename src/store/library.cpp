@@ -90,7 +90,7 @@ Clip clip_of(const Query& q) {
     c.hash = q.text(15);
     c.mirrored = q.integer(14) != 0;
     if (!q.absent(10)) c.quality = ClipQuality{q.real(10), q.real(11), q.integer(12) != 0, q.integer(13) != 0, parse_limits(q.text(16))};
-    c.named = q.text(17);
+    c.named = q.text(17).empty() ? fs::path(c.file).filename().string() : q.text(17); // of clips from before it was kept
     c.guess = q.text(18);
     c.turn = q.integer(19);
     return c;

@@ -90,7 +90,8 @@ std::string_view limit_name(LimitKind k) {
 std::vector<Limit> limits_of(const Track& track, std::span<const SceneSample> scene, const Movement* movement) {
     std::vector<Limit> out;
     const auto& t = track.time_s;
-    if (t.size() < 2 || track.px.size() != t.size() || track.width <= 0) return out; // points in metres have no picture to complain of
+    if (t.size() < 2 || track.px.size() != t.size() || track.width <= 0) return out;
+    if (std::any_of(track.m.begin(), track.m.end(), [](const auto& b) { return b.has_value(); })) return out; // points in metres
     const double whole = t.back() - t.front();
     auto add = [&](LimitKind kind, const std::vector<Stretch>& where, std::vector<Family> rules_out, double refuses_from) {
         double sum = 0;

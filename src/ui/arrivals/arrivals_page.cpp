@@ -314,6 +314,7 @@ void ArrivalsPage::show_chosen() {
                           q.vertical_seen ? tr("true vertical seen in the room")
                                           : tr("no upright edges seen: the camera is taken as level, and its error is larger"),
                           q.neutral_seen ? tr("quiet standing found") : tr("no quiet standing: figures that need it are left out")};
+        if (r->clip.state == ClipState::asked) parts.removeLast(); // told once it is judged
         about = parts.join(QStringLiteral(" · "));
     } else if (r && r->clip.state == ClipState::waiting) {
         about = r->clip.id == session_.finding->running() ? tr("The body is being looked for on every frame.")

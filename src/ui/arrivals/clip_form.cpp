@@ -47,6 +47,7 @@ void ClipForm::build() {
     sure_->setObjectName(QStringLiteral("faint"));
     sure_->setWordWrap(true);
     whose_ = new QWidget;
+    whose_->setObjectName(QStringLiteral("inCard"));
     auto* buttons = new QVBoxLayout(whose_);
     buttons->setContentsMargins(0, 0, 0, 0);
     buttons->setSpacing(3);
@@ -98,6 +99,7 @@ void ClipForm::build() {
     take_->setEnabled(false);
     notice_ = new Notice;
     facts_ = new QWidget;
+    facts_->setObjectName(QStringLiteral("inCard"));
     auto* form = new QFormLayout(facts_);
     form->setContentsMargins(0, 0, 0, 0);
     form->setRowWrapPolicy(QFormLayout::WrapAllRows);
@@ -200,7 +202,7 @@ void ClipForm::show_clip(const ClipRow* row, const std::vector<ClipRow>& rows, c
 void ClipForm::fill(const ClipRow& row) {
     const Clip& c = row.clip;
     guess_ = c.state == ClipState::asked ? parse_guess(c.guess) : ClipGuess{};
-    const QString named = QString::fromStdString(c.named.empty() ? std::filesystem::path(c.file).filename().string() : c.named);
+    const QString named = QString::fromStdString(c.named);
     file_label_->setText(c.person != 0 ? tr("%1's clip").arg(QString::fromStdString(row.person.name)) : named);
     // Movements with how likely they are, where the clip was asked.
     movement_->clear();
@@ -225,7 +227,7 @@ void ClipForm::fill(const ClipRow& row) {
     }
     bool sure = false;
     for (int i = 0; i < guesses_.size(); ++i) {
-        const bool there = i < static_cast<int>(guess_.people.size());
+        const bool there = i < static_cast<int>(guess_.people.size()) && guess_.people[static_cast<std::size_t>(i)].probability >= 0.01;
         guesses_[i]->setVisible(there);
         if (!there) continue;
         const auto& g = guess_.people[static_cast<std::size_t>(i)];
@@ -273,11 +275,15 @@ void ClipForm::choose_person(int index) {
 /// The last clip of whoever is named, beside this one.
 void ClipForm::look_at_person() {
     if (!row_ || row_->clip.state != ClipState::asked) return stills_->clear();
-    const Person p = person_of_form();
+    Person p = person_of_form();
+    const bool named = !p.name.empty();
+    if (!named && !guess_.people.empty()) // whoever is likeliest
+        for (const auto& q : people_)
+            if (q.id == guess_.people.front().person) p = q;
     const Clip* last = nullptr;
     for (const auto& r : rows_) // newest first
         if (p.id != 0 && r.clip.person == p.id && !last) last = &r.clip;
-    stills_->compare(row_->clip, last, p.name.empty() ? tr("whose?") : QString::fromStdString(p.name));
+    stills_->compare(row_->clip, last, p.name.empty() ? tr("whose?") : named ? QString::fromStdString(p.name) : tr("%1?").arg(QString::fromStdString(p.name)));
 }
 
 void ClipForm::settle() {

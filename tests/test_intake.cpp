@@ -1,0 +1,317 @@
+// Taking in: what a clip tells of itself, and what stands in the way of judging it. Against takes whose truth is known.
+#include "media/scene.h"
+#include "store/intake.h"
+#include "support/odd.h"
+#include "support/synthetic.h"
+#include <cmath>
+#include <QTemporaryDir>
+#include <QTest>
+#include <random>
+
+using namespace bevel;
+
+namespace {
+
+Track judged_track(int k) {
+    const auto bytes =
+        read_text(std::filesystem::path(BEVEL_SOURCE_DIR) / "tests/data/judged" / ("take-" + std::to_string(k) + ".track"), 64U << 20U);
+    auto t = bytes ? unpack_track(*bytes) : Result<Track>(tl::unexpected(bytes.error()));
+    return t ? std::move(*t) : Track{};
+}
+
+bool has(const std::vector<Limit>& all, LimitKind kind) {
+    return std::any_of(all.begin(), all.end(), [&](const Limit& l) { return l.kind == kind; });
+}
+
+const Limit& of(const std::vector<Limit>& all, LimitKind kind) {
+    return *std::find_if(all.begin(), all.end(), [&](const Limit& l) { return l.kind == kind; });
+}
+
+/// A room of light and dark patches, seen through a window that can be moved.
+sim::Image room(double dx, double dy, double light = 1) {
+    sim::Image im;
+    im.width = 640;
+    im.height = 360;
+    im.rgb.resize(640 * 360 * 3);
+    for (int y = 0; y < 360; ++y)
+        for (int x = 0; x < 640; ++x) {
+            const double u = x - dx, v = y - dy;
+            const double g = 120 + 60 * std::sin(u / 31.0) * std::cos(v / 23.0) + 40 * std::sin(u / 87.0 + 1) + 25 * std::cos(v / 61.0);
+            for (int c = 0; c < 3; ++c)
+                im.rgb[(static_cast<std::size_t>(y) * 640 + x) * 3 + c] = static_cast<std::uint8_t>(std::clamp(light * g, 0.0, 255.0));
+        }
+    return im;
+}
+
+std::vector<SceneSample> scene_of(const Track& t, double brightness, double shift, double wander, int people) {
+    std::vector<SceneSample> out;
+    std::mt19937 rng(7);
+    std::normal_distribution<double> n(0, 1);
+    Vec2 trembling = Vec2::Zero();
+    for (double at = 0; at < t.time_s.back(); at += 0.25) {
+        SceneSample s;
+        s.time_s = at;
+        s.brightness = brightness;
+        s.contrast = 40;
+        const Vec2 now(shift * n(rng), shift * n(rng)); // trembles about its place
+        s.shift = now - trembling + Vec2(wander, 0);
+        trembling = now;
+        s.people = people;
+        out.push_back(s);
+    }
+    return out;
+}
+
+} // namespace
+
+class TestIntake : public QObject {
+    Q_OBJECT
+private slots:
+    void the_movement_is_guessed_and_how_sure_is_honest() {
+        const auto movements = load_movements(test::data_dir());
+        int right = 0, sure = 0, sure_and_right = 0;
+        double stated = 0;
+        QStringList wrong;
+        for (int k = 0; k < test::judged_takes; ++k) {
+            const auto truth = test::judged_take(k).odd.movement;
+            const auto guesses = guess_movement(judged_track(k), movements, {});
+            QVERIFY(!guesses.empty());
+            double sum = 0;
+            for (const auto& g : guesses) sum += g.probability;
+            QVERIFY(sum <= 1 + 1e-9);
+            const bool hit = guesses.front().movement == truth;
+            right += hit ? 1 : 0;
+            stated += guesses.front().probability;
+            if (guesses.front().probability > 0.9) ++sure, sure_and_right += hit ? 1 : 0;
+            if (!hit) wrong << QStringLiteral("%1: %2").arg(k).arg(QString::fromStdString(guesses.front().movement));
+        }
+        QVERIFY2(right >= test::judged_takes - 1, qPrintable(wrong.join(QLatin1Char(' '))));
+        QCOMPARE(sure_and_right, sure); // what is called sure is right
+        QVERIFY2(sure > test::judged_takes / 2, qPrintable(QString::number(sure)));
+        QVERIFY(stated / test::judged_takes <= static_cast<double>(right) / test::judged_takes + 0.05); // not boastful
+    }
+    void none_of_them_is_not_called_one_of_them() {
+        // Somebody who walks about without any of the movements.
+        Track t = judged_track(0);
+        QVERIFY(t.frames() > 0);
+        for (std::size_t i = 0; i < t.frames(); ++i) {
+            const auto& stand = t.px[0];
+            QVERIFY(stand.has_value());
+            t.px[i] = *stand;
+            for (auto& p : *t.px[i]) p.x += 40 * std::sin(t.time_s[i] * 1.7);
+        }
+        const auto guesses = guess_movement(t, load_movements(test::data_dir()), {});
+        if (!guesses.empty()) QVERIFY2(guesses.front().probability < 0.5, qPrintable(QString::number(guesses.front().probability)));
+    }
+    void the_same_body_is_likelier_than_another() {
+        const auto lib_folder = std::filesystem::path(dir_.filePath(QStringLiteral("demo")).toStdString());
+        std::filesystem::copy(test::data_dir() / "demo", lib_folder, std::filesystem::copy_options::recursive);
+        auto lib = Library::open(lib_folder);
+        QVERIFY(lib.has_value());
+        const auto clips = *lib->clips();
+        std::vector<std::pair<std::int64_t, BodyShape>> shapes;
+        for (const auto& c : clips)
+            if (const auto t = lib->load_track(c.id))
+                if (const auto s = body_shape(*t)) shapes.emplace_back(c.person, *s);
+        int same = 0;
+        for (std::size_t i = 0; i < shapes.size(); ++i)
+            for (std::size_t k = 0; k < i; ++k) {
+                if (shapes[i].first != shapes[k].first || shapes[i].second.view != shapes[k].second.view) continue;
+                ++same;
+                QVERIFY(same_body(shapes[i].second, shapes[k].second) > 0.5);
+            }
+        QVERIFY(same >= 1);
+        // From other sides nothing is said.
+        BodyShape a = shapes.front().second, b = a;
+        b.view = "elsewhere";
+        QCOMPARE(same_body(a, b), 0.0);
+        for (auto& v : b.value)
+            if (v) *v += 0.2;
+        b.view = a.view;
+        QVERIFY(same_body(a, b) < -3);
+
+        // Whose it is: by the file's name, else it is asked.
+        Clip clip = clips.front();
+        const auto people = *lib->people();
+        auto of_greta = [&](const Clip& c) {
+            return std::any_of(people.begin(), people.end(),
+                               [&](const Person& p) { return p.id == c.person && p.name.starts_with("Greta"); });
+        };
+        const auto track = lib->load_track(std::find_if(clips.begin(), clips.end(), of_greta)->id);
+        QVERIFY(track.has_value());
+        clip.id = 999;
+        clip.person = 0;
+        const auto movements = load_movements(test::data_dir());
+        auto first = [&](const char* name) {
+            clip.named = name;
+            return guess_clip(*lib, clip, *track, movements)->people.front();
+        };
+        auto name_of = [&](std::int64_t id) {
+            for (const auto& p : people)
+                if (p.id == id) return p.name;
+            return std::string();
+        };
+        QCOMPARE(name_of(first("2026-11-25 Greta O evening.mp4").person).substr(0, 5), std::string("Greta"));
+        QVERIFY(first("greta.mov").probability >= ClipGuess::sure);
+        QVERIFY(first("VID_20261125_180311.mp4").probability < ClipGuess::sure); // no confirming blindly
+        // What is kept is read again as it was, and nonsense gives nothing.
+        const auto g = *guess_clip(*lib, clip, *track, movements);
+        const auto again = parse_guess(guess_json(g));
+        QCOMPARE(again.people.size(), g.people.size());
+        QCOMPARE(again.movements.front().movement, g.movements.front().movement);
+        QVERIFY(std::abs(again.people.front().probability - g.people.front().probability) < 1e-9);
+        for (const char* bad : {"", "[]", "{\"people\":7}", "{\"people\":[7,{}]}", "{\"movements\":[{\"movement\":1}]}", "\x01\xff"})
+            QVERIFY(parse_guess(bad).movements.empty());
+    }
+    void good_clips_are_not_refused() {
+        const auto movements = load_movements(test::data_dir());
+        int clips = 0;
+        QStringList complaints;
+        for (int k = 0; k < test::judged_takes; ++k) { // through the picture
+            const Track t = judged_track(k);
+            const auto limits = limits_of(t, scene_of(t, 120, 0.2, 0, 1), nullptr);
+            ++clips;
+            for (const auto& l : limits) {
+                QVERIFY2(!l.refuses, qPrintable(QString::number(k)));
+                if (l.kind == LimitKind::slow_frames) continue; // these were filmed at 12 to 15 frames/s
+                complaints << QStringLiteral("%1 %2").arg(k).arg(
+                    QString::fromUtf8(limit_name(l.kind).data(), static_cast<qsizetype>(limit_name(l.kind).size())));
+            }
+        }
+        for (std::uint64_t k = 0; k < 110; ++k) { // odd cameras, lenses, rooms and bodies, from points
+            const auto odd = test::odd_take(k);
+            const sim::Take take(test::movement(odd.movement.c_str()), odd.options);
+            const Track t = test::odd_track(odd, take);
+            if (t.width <= 0) continue;
+            ++clips;
+            for (const auto& l : limits_of(t, {}, nullptr))
+                QVERIFY2(!l.refuses,
+                         qPrintable(QStringLiteral("%1 %2").arg(k).arg(QString::fromStdString(std::string(limit_name(l.kind))))));
+        }
+        QVERIFY(clips >= 150);
+        QVERIFY2(complaints.size() <= test::judged_takes / 6, qPrintable(complaints.join(QLatin1String(", "))));
+    }
+    void what_spoils_a_clip_is_said_where_it_is() {
+        const Track good = judged_track(1);
+        QVERIFY(good.frames() > 100);
+        const double end = good.time_s.back();
+        auto with = [&](const std::function<void(Track&, std::size_t)>& spoil, double from, double to) {
+            Track t = good;
+            for (std::size_t i = 0; i < t.frames(); ++i)
+                if (t.time_s[i] >= from && t.time_s[i] < to) spoil(t, i);
+            return t;
+        };
+        auto lost = [](Track& t, std::size_t i) { t.px[i].reset(); };
+        auto moved = [](double dy) {
+            return [dy](Track& t, std::size_t i) {
+                if (t.px[i])
+                    for (auto& p : *t.px[i]) p.y += dy;
+            };
+        };
+        {
+            const auto l = limits_of(with(lost, 2, 5), {}, nullptr);
+            QVERIFY(has(l, LimitKind::lost));
+            const auto& one = of(l, LimitKind::lost);
+            QVERIFY(std::abs(one.from_s - 2) < 0.1 && std::abs(one.to_s - 5) < 0.1 && !one.refuses);
+            QCOMPARE(one.rules_out.size(), static_cast<std::size_t>(family_count));
+            QVERIFY(of(limits_of(with(lost, 0, 0.7 * end), {}, nullptr), LimitKind::lost).refuses);
+            QVERIFY(!has(limits_of(with(lost, 2, 2.2), {}, nullptr), LimitKind::lost)); // not worth a word
+        }
+        {
+            const auto l = limits_of(with(moved(0.4 * good.height), 3, 6), {}, nullptr);
+            QVERIFY(has(l, LimitKind::feet_cut) && !of(l, LimitKind::feet_cut).refuses);
+            QVERIFY(std::abs(of(l, LimitKind::feet_cut).from_s - 3) < 0.1);
+            QVERIFY(of(limits_of(with(moved(0.4 * good.height), 0, end), {}, nullptr), LimitKind::feet_cut).refuses);
+        }
+        QVERIFY(has(limits_of(with(moved(-0.4 * good.height), 3, 6), {}, nullptr), LimitKind::head_cut));
+        auto smaller = [&](double k) {
+            return with(
+                [&, k](Track& t, std::size_t i) {
+                    if (t.px[i])
+                        for (auto& p : *t.px[i])
+                            p.x = t.width / 2.0 + k * (p.x - t.width / 2.0), p.y = t.height / 2.0 + k * (p.y - t.height / 2.0);
+                },
+                0, end + 1);
+        };
+        QVERIFY(has(limits_of(smaller(0.22), {}, nullptr), LimitKind::too_small));
+        QVERIFY(!of(limits_of(smaller(0.22), {}, nullptr), LimitKind::too_small).refuses);
+        QVERIFY(of(limits_of(smaller(0.06), {}, nullptr), LimitKind::too_small).refuses);
+        {
+            std::mt19937 rng(3);
+            std::normal_distribution<double> n(0, 1);
+            const auto loose = with(
+                [&](Track& t, std::size_t i) {
+                    if (t.px[i])
+                        for (const Point p : {left_knee, right_knee}) (*t.px[i])[p].x += 9 * n(rng), (*t.px[i])[p].y += 9 * n(rng);
+                },
+                0, end + 1);
+            QVERIFY(has(limits_of(loose, {}, nullptr), LimitKind::loose_clothes));
+            QCOMPARE(of(limits_of(loose, {}, nullptr), LimitKind::loose_clothes).rules_out, std::vector<Family>{Family::knees});
+        }
+        {
+            Track slow = good;
+            slow.time_s.clear(), slow.px.clear(), slow.m.clear();
+            for (std::size_t i = 0; i < good.frames(); i += 3) slow.time_s.push_back(good.time_s[i]), slow.px.push_back(good.px[i]);
+            slow.m.resize(slow.px.size());
+            QVERIFY(has(limits_of(slow, {}, nullptr), LimitKind::slow_frames));
+        }
+        const double height = 400;
+        QVERIFY(has(limits_of(good, scene_of(good, 25, 0.1, 0, 1), nullptr), LimitKind::dark));
+        QVERIFY(has(limits_of(good, scene_of(good, 120, 0.015 * height, 0, 1), nullptr), LimitKind::shaky));
+        QVERIFY(has(limits_of(good, scene_of(good, 120, 0.2, 0.02 * height, 1), nullptr), LimitKind::wandering));
+        QVERIFY(has(limits_of(good, scene_of(good, 120, 0.2, 0, 2), nullptr), LimitKind::several_people));
+        QVERIFY(!has(limits_of(good, scene_of(good, 120, 0.2, 0, 1), nullptr), LimitKind::several_people));
+        {
+            // Filmed from one side, then from the other.
+            Track turned = with(
+                [](Track& t, std::size_t i) {
+                    if (t.px[i])
+                        for (auto& p : *t.px[i]) p.x = t.width - p.x;
+                },
+                end / 2, end + 1);
+            const View v = guess_view(good);
+            if (v == View::left || v == View::right) QVERIFY(has(limits_of(turned, {}, nullptr), LimitKind::view_changes));
+        }
+    }
+    void limits_are_kept_and_nonsense_is_not_read() {
+        const Track good = judged_track(2);
+        auto bad = good;
+        for (std::size_t i = 20; i < 90; ++i) bad.px[i].reset();
+        const auto l = limits_of(bad, scene_of(bad, 20, 0, 0, 3), nullptr);
+        QVERIFY(l.size() >= 3);
+        const auto again = parse_limits(limits_json(l));
+        QCOMPARE(again.size(), l.size());
+        for (std::size_t i = 0; i < l.size(); ++i) {
+            QCOMPARE(again[i].kind, l[i].kind);
+            QCOMPARE(again[i].rules_out, l[i].rules_out);
+            QVERIFY(std::abs(again[i].from_s - l[i].from_s) < 1e-9);
+        }
+        for (const char* text :
+             {"", "{}", "[7]", "[{\"kind\":\"dark\"}]", "[{\"kind\":\"dark\",\"from_s\":\"x\",\"to_s\":1}]", "[[", "\xff"})
+            QVERIFY(parse_limits(text).empty());
+    }
+    void the_background_tells_how_the_camera_moves() {
+        SceneWatch watch;
+        const std::array<Vec2, 5> places{Vec2(0, 0), Vec2(0, 0), Vec2(6.5, 0), Vec2(6.5, -4), Vec2(-2, 3)};
+        for (std::size_t i = 0; i < places.size(); ++i)
+            watch.look(room(places[i].x(), places[i].y()), 0.25 * static_cast<double>(i), {}, -1);
+        const auto& s = watch.samples();
+        QCOMPARE(s.size(), places.size());
+        for (std::size_t i = 1; i < places.size(); ++i) {
+            const Vec2 truth = places[i] - places[i - 1];
+            QVERIFY2((s[i].shift - truth).norm() < 0.8,
+                     qPrintable(QStringLiteral("%1: %2 %3").arg(i).arg(s[i].shift.x()).arg(s[i].shift.y())));
+        }
+        QVERIFY(s[0].brightness > 90 && s[0].contrast > 20);
+        SceneWatch night;
+        night.look(room(0, 0, 0.15), 0, {}, 2);
+        QVERIFY(night.samples()[0].brightness < 30);
+        QCOMPARE(night.samples()[0].people, 2);
+        QVERIFY(!night.wants(0.1) && night.wants(0.25) && !night.wants_people(2) && night.wants_people(3.1));
+    }
+
+private:
+    QTemporaryDir dir_;
+};
+QTEST_GUILESS_MAIN(TestIntake)
+#include "test_intake.moc"
