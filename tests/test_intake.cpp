@@ -1,4 +1,5 @@
 // Taking in: what a clip tells of itself, and what stands in the way of judging it. Against takes whose truth is known.
+#include "core/ground/marks.h"
 #include "media/scene.h"
 #include "store/intake.h"
 #include "support/odd.h"
@@ -289,6 +290,53 @@ private slots:
         for (const char* text :
              {"", "{}", "[7]", "[{\"kind\":\"dark\"}]", "[{\"kind\":\"dark\",\"from_s\":\"x\",\"to_s\":1}]", "[[", "\xff"})
             QVERIFY(parse_limits(text).empty());
+    }
+    void upright_edges_tell_the_vertical_and_make_figures_surer() {
+        // Lines as a camera rolled by two degrees and looking down by eight draws them.
+        const int w = 1280, h = 720;
+        const double roll = 2 / 57.29578, slope = std::tan(8 / 57.29578) / 1100;
+        auto edge = [&](double x) {
+            const double t = std::tan(roll + slope * (x - w / 2.0));
+            return UprightMark{x - 250 * t, 610, x + 250 * t, 110};
+        };
+        const std::array<UprightMark, 2> two{edge(180), edge(1100)};
+        const auto v = vertical_from(two, w, h);
+        QVERIFY(v.has_value() && v->from_room);
+        QVERIFY(std::abs(v->roll - roll) < 0.002 && std::abs(v->slope - slope) < 1e-5);
+        const std::array<UprightMark, 1> one{edge(640)};
+        const auto single = vertical_from(one, w, h);
+        QVERIFY(single.has_value() && std::abs(single->roll - roll) < 0.002);
+        QVERIFY(single->slope_sigma > 5 * v->slope_sigma); // one line says nothing of the pitch
+        const std::array<UprightMark, 2> poor{UprightMark{100, 100, 500, 120}, UprightMark{100, 100, 101, 130}};
+        QVERIFY(!vertical_from(poor, w, h)); // flat, and too short
+        // A clip in whose room nothing upright is seen: lean and side bend become surer, or can be told at all.
+        int surer = 0;
+        for (int k = 0; k < test::judged_takes && surer == 0; ++k) {
+            Track t = judged_track(k);
+            t.vertical.reset();
+            auto middle = [&](const Track& track) {
+                MotionOptions mo;
+                mo.stature_m = 1.7;
+                const auto motion = make_motion(track, mo);
+                std::vector<double> s;
+                if (!motion) return 1e9;
+                const auto measures = measure(*motion, {});
+                for (const char* id : {"trunk.lean", "trunk.side"})
+                    if (const auto* m = measures.find(id))
+                        for (const auto& x : m->samples)
+                            if (x.present()) s.push_back(x.sigma);
+                if (s.empty()) return 1e8;
+                std::nth_element(s.begin(), s.begin() + static_cast<std::ptrdiff_t>(s.size() / 2), s.end());
+                return s[s.size() / 2];
+            };
+            const double before = middle(t);
+            const std::array<UprightMark, 2> level{UprightMark{0.1 * t.width, 0.1 * t.height, 0.1 * t.width, 0.9 * t.height},
+                                                   UprightMark{0.9 * t.width, 0.1 * t.height, 0.9 * t.width, 0.9 * t.height}};
+            t.layers.vertical = vertical_from(level, t.width, t.height);
+            QVERIFY(t.layers.vertical.has_value());
+            surer += middle(t) < 0.9 * before ? 1 : 0;
+        }
+        QVERIFY(surer > 0);
     }
     void the_background_tells_how_the_camera_moves() {
         SceneWatch watch;

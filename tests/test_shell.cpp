@@ -1,4 +1,5 @@
 // Drives the frame of the window: keys, menus, themes, languages, settings, help, empty places, drops, search.
+#include "core/ground/derive.h"
 #include "support/window_bench.h"
 #include "ui/text/data_words.h"
 #include <mutex>
@@ -136,6 +137,82 @@ private slots:
         sheet->findChild<QLineEdit*>(QStringLiteral("shortcutSearch"))->setText(QStringLiteral("phase"));
         QCOMPARE(table->rowCount(), 2);
         sheet->close();
+    }
+    void the_ground_is_marked_by_mouse_and_by_keys_and_points_are_mended() {
+        Bench b(copy_.demo);
+        QSignalSpy reviewed(b.window->review(), &ui::ReviewPage::opened);
+        b.window->open_review(2);
+        QTRY_COMPARE_WITH_TIMEOUT(reviewed.count(), 1, 30000);
+        auto* page = b.window->ground();
+        QSignalSpy opened(page, &ui::GroundPage::opened), measured(page, &ui::GroundPage::measured);
+        b.window->show_place(b.window->place(QStringLiteral("ground")));
+        QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 1, 20000);
+        QTRY_COMPARE_WITH_TIMEOUT(measured.count(), 1, 20000);
+        auto* view = page->view();
+        auto* background = &b.background;
+        auto painted = [&] { return background->idle() && !view->to_picture(view->rect().center()).isNull(); };
+        QTRY_VERIFY_WITH_TIMEOUT(painted(), 20000);
+        QTest::qWait(50);
+        QVERIFY(!page->layers().vertical);
+        // Two edges that lean by one degree to the right, dragged with the mouse.
+        const double lean = std::tan(1 / 57.29578);
+        for (const double x : {200.0, 1080.0}) {
+            const QPoint top = view->to_view({x + 300 * lean, 60}).toPoint(), foot = view->to_view({x - 300 * lean, 660}).toPoint();
+            QTest::mousePress(view, Qt::LeftButton, {}, top);
+            QTest::mouseMove(view, foot);
+            QTest::mouseRelease(view, Qt::LeftButton, {}, foot);
+        }
+        QVERIFY(page->layers().vertical.has_value());
+        QVERIFY2(std::abs(page->layers().vertical->roll * 57.29578 - 1) < 0.25,
+                 qPrintable(QString::number(page->layers().vertical->roll * 57.29578)));
+        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->load_track(2)->layers.vertical.has_value(), 20000); // kept
+        QTRY_VERIFY_WITH_TIMEOUT(reviewed.count() >= 2, 30000);                                         // the review is another one now
+        page->undo().undo();
+        page->undo().undo();
+        QVERIFY(!page->layers().vertical);
+        QTRY_VERIFY_WITH_TIMEOUT(!b.session.library->load_track(2)->layers.vertical.has_value(), 20000);
+        // A length by keys alone.
+        page->findChild<QToolButton*>(QStringLiteral("toolLength"))->click();
+        page->findChild<QDoubleSpinBox*>(QStringLiteral("knownLength"))->setValue(90);
+        view->setFocus();
+        QTest::keyClick(view, Qt::Key_Return);
+        const int frame = page->frame();
+        for (int i = 0; i < 3; ++i) QTest::keyClick(view, Qt::Key_Right, Qt::ShiftModifier);
+        QCOMPARE(page->frame(), frame); // the end moved, not the clip
+        QTest::keyClick(view, Qt::Key_Return);
+        QVERIFY(page->layers().scale.has_value());
+        QCOMPARE(page->layers().scale->metres, 0.9);
+        QVERIFY(std::abs(page->layers().scale->x1 - page->layers().scale->x0 - (0.3 * 1280 + 30)) < 1e-6);
+        page->findChild<QToolButton*>(QStringLiteral("dropScale"))->click();
+        QVERIFY(!page->layers().scale);
+        // A point by dragging, then by a key; another frame keeps its own.
+        page->findChild<QToolButton*>(QStringLiteral("toolPoints"))->click();
+        const auto track = *b.session.library->load_track(2);
+        const auto drawn = drawn_points(track);
+        const auto& ankle = (*drawn.px[static_cast<std::size_t>(frame)])[left_ankle];
+        const QPoint from = view->to_view({ankle.x, ankle.y}).toPoint();
+        QTest::mousePress(view, Qt::LeftButton, {}, from);
+        QTest::mouseMove(view, from + QPoint(20, 0));
+        QTest::mouseRelease(view, Qt::LeftButton, {}, from + QPoint(20, 0));
+        QCOMPARE(page->layers().edits.size(), std::size_t{1});
+        const auto edit = page->layers().edits.front();
+        QCOMPARE(static_cast<int>(edit.frame), frame);
+        const double moved = edit.x;
+        QTest::keyClick(view, Qt::Key_Right);
+        QCOMPARE(page->layers().edits.size(), std::size_t{1});
+        QVERIFY(std::abs(page->layers().edits.front().x - moved - 1) < 1e-6);
+        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->load_track(2)->layers.edits.size() == 1, 20000);
+        page->findChild<QToolButton*>(QStringLiteral("dropEdits"))->click();
+        // What counts.
+        page->set_frame(48);
+        page->findChild<QToolButton*>(QStringLiteral("trimFrom"))->click();
+        QVERIFY(std::abs(*page->layers().trim_from_s - track.time_s[48]) < 1e-9);
+        page->findChild<QToolButton*>(QStringLiteral("trimTo"))->click(); // nothing would be left
+        QVERIFY(!page->layers().trim_to_s && test::says(*b.window, QStringLiteral("less than a second")));
+        page->findChild<QToolButton*>(QStringLiteral("trimOff"))->click();
+        QVERIFY(!page->layers().trim_from_s);
+        QTRY_VERIFY_WITH_TIMEOUT(b.background.idle() && b.copies.idle(), 20000);
+        QVERIFY(!page->how_sure().empty());
     }
     void pictures_come_closer_and_go_back() {
         Bench b(copy_.demo);
@@ -488,7 +565,7 @@ private slots:
         Bench b(copy_.demo);
         QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened);
         QStringList wrong;
-        for (int place = 1; place < 3; ++place) { // while nothing is open
+        for (int place = 1; place < 4; ++place) { // while nothing is open
             b.window->show_place(place);
             QTest::qWait(100);
             wrong << clipped(*b.window, QStringLiteral("empty place %1").arg(place));
@@ -506,7 +583,7 @@ private slots:
                 QTRY_COMPARE_WITH_TIMEOUT(reopened.count(), 1, 30000);
             }
             for (const QSize size : {QSize(1280, 800), QSize(1024, 700)})
-                for (int place = 0; place < 3 && (percent == 100 || size.width() > 1100); ++place) {
+                for (int place = 0; place < 4 && (percent == 100 || size.width() > 1100); ++place) {
                     b.window->resize(size);
                     b.window->show_place(place);
                     QTest::qWait(150);

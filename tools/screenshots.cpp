@@ -177,6 +177,15 @@ int main(int argc, char** argv) {
             if (!picture_of(window.review()->findChild<QDialog*>(QStringLiteral("agreementDialog")), "agreement")) return 1;
             window.actions_table().find("keys")->trigger();
             if (!picture_of(window.findChild<QDialog*>(QStringLiteral("shortcutSheet")), "keys")) return 1;
+            window.show_place(window.place(QStringLiteral("ground")));
+            bool measured = false;
+            QObject::connect(window.ground(), &ui::GroundPage::measured, [&] { measured = true; });
+            if (!wait([&] { return measured; })) return 1;
+            window.ground()->findChild<QToolButton*>(QStringLiteral("toolPoints"))->click();
+            wait([&] { return background.idle(); });
+            settle(200); // painted
+            shot(QStringLiteral("ground"));
+            window.show_place(1);
             window.actions_table().find("settings")->trigger();
             if (!picture_of(window.findChild<QDialog*>(QStringLiteral("settingsDialog")), "settings")) return 1;
             window.actions_table().find("help")->trigger();

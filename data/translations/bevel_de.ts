@@ -861,6 +861,236 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     </message>
 </context>
 <context>
+    <name>bevel::ui::GroundPage</name>
+    <message>
+        <source>Ground</source>
+        <translation>Boden</translation>
+    </message>
+    <message>
+        <source>A good clip needs none of this. Marks make figures surer where the room shows little.</source>
+        <translation>Eine gute Aufnahme braucht nichts davon. Marken machen Werte sicherer, wo der Raum wenig zeigt.</translation>
+    </message>
+    <message>
+        <source>Upright edge</source>
+        <translation>Senkrechte Kante</translation>
+    </message>
+    <message>
+        <source>Drag along a door frame, a post or a hanging cord; two of them, left and right, tell most</source>
+        <translation>Entlang eines Türrahmens, Pfostens oder hängenden Fadens ziehen; zwei davon, links und rechts, sagen am meisten</translation>
+    </message>
+    <message>
+        <source>Known length</source>
+        <translation>Bekannte Länge</translation>
+    </message>
+    <message>
+        <source>Drag along something of known length at the student&apos;s distance</source>
+        <translation>Entlang von etwas bekannter Länge ziehen, so weit weg wie die Übende</translation>
+    </message>
+    <message>
+        <source>Mend points</source>
+        <translation>Punkte richten</translation>
+    </message>
+    <message>
+        <source>Drag a point of the body to where it is</source>
+        <translation>Einen Punkt des Körpers dorthin ziehen, wo er ist</translation>
+    </message>
+    <message>
+        <source>How long it is</source>
+        <translation>Wie lang es ist</translation>
+    </message>
+    <message>
+        <source> in</source>
+        <translation> in</translation>
+    </message>
+    <message>
+        <source> cm</source>
+        <translation> cm</translation>
+    </message>
+    <message>
+        <source>Next doubtful frame</source>
+        <translation>Nächstes zweifelhaftes Bild</translation>
+    </message>
+    <message>
+        <source>Where the body was lost or a foot or knee is unsure (N)</source>
+        <translation>Wo der Körper verloren ging oder Fuß oder Knie unsicher sind (N)</translation>
+    </message>
+    <message>
+        <source>Frame</source>
+        <translation>Bild</translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <translation>%1: %2</translation>
+    </message>
+    <message>
+        <source>True vertical</source>
+        <translation>Wahre Senkrechte</translation>
+    </message>
+    <message>
+        <source>Take back</source>
+        <translation>Zurücknehmen</translation>
+    </message>
+    <message>
+        <source>the vertical</source>
+        <translation>die Senkrechte</translation>
+    </message>
+    <message>
+        <source>Scale</source>
+        <translation>Maßstab</translation>
+    </message>
+    <message>
+        <source>the length</source>
+        <translation>die Länge</translation>
+    </message>
+    <message>
+        <source>That leaves less than a second. Choose another frame.</source>
+        <translation>Das lässt weniger als eine Sekunde. Ein anderes Bild wählen.</translation>
+    </message>
+    <message>
+        <source>the stretch</source>
+        <translation>der Abschnitt</translation>
+    </message>
+    <message>
+        <source>What counts</source>
+        <translation>Was zählt</translation>
+    </message>
+    <message>
+        <source>Begins here</source>
+        <translation>Beginnt hier</translation>
+    </message>
+    <message>
+        <source>Ends here</source>
+        <translation>Endet hier</translation>
+    </message>
+    <message>
+        <source>Points mended</source>
+        <translation>Gerichtete Punkte</translation>
+    </message>
+    <message>
+        <source>Take all back</source>
+        <translation>Alle zurücknehmen</translation>
+    </message>
+    <message>
+        <source>the mended points</source>
+        <translation>die gerichteten Punkte</translation>
+    </message>
+    <message>
+        <source>How sure the figures are</source>
+        <translation>Wie sicher die Werte sind</translation>
+    </message>
+    <message>
+        <source>Figure</source>
+        <translation>Wert</translation>
+    </message>
+    <message>
+        <source>Before</source>
+        <translation>Vorher</translation>
+    </message>
+    <message>
+        <source>Now</source>
+        <translation>Jetzt</translation>
+    </message>
+    <message>
+        <source>No clip to stand on</source>
+        <translation>Kein Boden ohne Aufnahme</translation>
+    </message>
+    <message>
+        <source>Open a review first: the ground is that of its clip.</source>
+        <translation>Zuerst eine Durchsicht öffnen: der Boden ist der ihrer Aufnahme.</translation>
+    </message>
+    <message>
+        <source>Go to Arrivals</source>
+        <translation>Zum Eingang</translation>
+    </message>
+    <message>
+        <source>Frame back</source>
+        <translation>Bild zurück</translation>
+    </message>
+    <message>
+        <source>Frame on</source>
+        <translation>Bild vor</translation>
+    </message>
+    <message>
+        <source>Opening …</source>
+        <translation>Wird geöffnet …</translation>
+    </message>
+    <message>
+        <source>Ground under %1&apos;s clip</source>
+        <translation>Boden der Aufnahme von %1</translation>
+    </message>
+    <message>
+        <source>a known length</source>
+        <translation>eine bekannte Länge</translation>
+    </message>
+    <message>
+        <source>Too short or too flat to tell the vertical. Drag along something that stands upright.</source>
+        <translation>Zu kurz oder zu flach für die Senkrechte. Entlang von etwas ziehen, das aufrecht steht.</translation>
+    </message>
+    <message>
+        <source>an upright edge</source>
+        <translation>eine senkrechte Kante</translation>
+    </message>
+    <message>
+        <source>a mended point</source>
+        <translation>ein gerichteter Punkt</translation>
+    </message>
+    <message>
+        <source>%1° ± %2°</source>
+        <translation>%1° ± %2°</translation>
+    </message>
+    <message>
+        <source>marked by hand: camera tilted %1</source>
+        <translation>von Hand gesetzt: Kamera geneigt um %1</translation>
+    </message>
+    <message>
+        <source>seen in the room: camera tilted %1</source>
+        <translation>im Raum gesehen: Kamera geneigt um %1</translation>
+    </message>
+    <message>
+        <source>not known: the camera is taken as level</source>
+        <translation>nicht bekannt: die Kamera gilt als waagrecht</translation>
+    </message>
+    <message>
+        <source>by a length of %1</source>
+        <translation>durch eine Länge von %1</translation>
+    </message>
+    <message>
+        <source>by the student&apos;s height of %1</source>
+        <translation>durch die Körpergröße von %1</translation>
+    </message>
+    <message>
+        <source>from %1 to %2</source>
+        <translation>von %1 bis %2</translation>
+    </message>
+    <message>
+        <source>the whole clip</source>
+        <translation>die ganze Aufnahme</translation>
+    </message>
+    <message>
+        <source>none</source>
+        <translation>keine</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n point(s)</source>
+        <translation>
+            <numerusform>%n Punkt</numerusform>
+            <numerusform>%n Punkte</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>No frame is doubtful.</source>
+        <translation>Kein Bild ist zweifelhaft.</translation>
+    </message>
+    <message>
+        <source>Next doubtful</source>
+        <translation>Nächstes zweifelhafte</translation>
+    </message>
+    <message>
+        <source>All of it</source>
+        <translation>Ganz</translation>
+    </message>
+</context>
+<context>
     <name>bevel::ui::HelpWindow</name>
     <message>
         <source>Measures, rules and marks</source>
@@ -1193,6 +1423,21 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>&lt;b&gt;Bevel %1&lt;/b&gt;&lt;p&gt;Measures practice of tai chi and qigong and holds it against the movement.&lt;/p&gt;&lt;p&gt;GPL-3.0-or-later. Built on Qt, Eigen, FFmpeg, SQLite, XNNPACK, QPDF, libarchive, Nettle and Open Sans; the body is found with networks under the Apache License 2.0.&lt;/p&gt;&lt;p&gt;Everything stays on this computer. %2&lt;/p&gt;</source>
         <translation>&lt;b&gt;Bevel %1&lt;/b&gt;&lt;p&gt;Misst das Üben von Taiji und Qigong und hält es an die Bewegung.&lt;/p&gt;&lt;p&gt;GPL-3.0-or-later. Gebaut auf Qt, Eigen, FFmpeg, SQLite, XNNPACK, QPDF, libarchive, Nettle und Open Sans; der Körper wird mit Netzen unter der Apache License 2.0 gefunden.&lt;/p&gt;&lt;p&gt;Alles bleibt auf diesem Rechner. %2&lt;/p&gt;</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::MarkView</name>
+    <message>
+        <source>Frame to mark</source>
+        <translation>Bild zum Markieren</translation>
+    </message>
+    <message>
+        <source>Enter begins a line, the arrows move its end, Tab changes the end, Enter takes it, Escape leaves it. With points: Page Up and Page Down choose one, the arrows move it.</source>
+        <translation>Eingabe beginnt eine Linie, die Pfeile bewegen ihr Ende, Tab wechselt das Ende, Eingabe nimmt sie, Esc lässt sie. Bei Punkten: Bild auf und Bild ab wählen einen, die Pfeile bewegen ihn.</translation>
+    </message>
+    <message>
+        <source>The picture is being made …</source>
+        <translation>Das Bild entsteht …</translation>
     </message>
 </context>
 <context>

@@ -13,6 +13,13 @@ std::string problem_of(const Error& e) {
     return e.code == Code::cannot_judge ? e.context : "unreadable: " + e.context;
 }
 
+/// What was marked by hand holds when the body is found again.
+Track with_marks_of(const Library& library, std::int64_t clip, Track track) {
+    if (auto before = library.load_track(clip); before && before->frames() == track.frames() && before->width == track.width)
+        track.layers = std::move(before->layers);
+    return track;
+}
+
 ClipQuality quality_of(const Track& track, const Review* review) {
     ClipQuality q;
     const auto found = std::count_if(track.px.begin(), track.px.end(), [](const auto& f) { return f.has_value(); });
@@ -27,7 +34,7 @@ ClipQuality quality_of(const Track& track, const Review* review) {
 Result<Clip> keep_found(Library& library, Clip clip, const Found& found) {
     auto ok = library.together([&]() -> Result<bool> {
         if (found.track) {
-            if (auto done = library.save_track(clip.id, *found.track); !done) return done;
+            if (auto done = library.save_track(clip.id, with_marks_of(library, clip.id, *found.track)); !done) return done;
             const auto before = clip.quality ? clip.quality->limits : std::vector<Limit>();
             clip.quality = quality_of(*found.track, found.review);
             clip.quality->limits = found.limits.empty() ? before : found.limits;
@@ -53,7 +60,7 @@ Result<Clip> keep_found(Library& library, Clip clip, const Found& found) {
 
 Result<Clip> keep_asked(Library& library, Clip clip, const Track& track, std::vector<Limit> limits, const ClipGuess& guess) {
     auto ok = library.together([&]() -> Result<bool> {
-        if (auto done = library.save_track(clip.id, track); !done) return done;
+        if (auto done = library.save_track(clip.id, with_marks_of(library, clip.id, track)); !done) return done;
         clip.quality = quality_of(track, nullptr);
         clip.quality->limits = std::move(limits);
         if (auto done = library.save_quality(clip.id, *clip.quality); !done) return done;

@@ -441,7 +441,8 @@ void ArrivalsPage::show_rows(std::vector<ClipRow> rows, const std::vector<Person
             break;
         }
         const QDate date = QDate::fromString(QString::fromStdString(r.clip.filmed_on), Qt::ISODate);
-        const QStringList cells{QString::fromStdString(r.person.name), m ? said(m->name) : QString::fromStdString(r.clip.movement),
+        const QStringList cells{QString::fromStdString(r.clip.person != 0 ? r.person.name : r.clip.named),
+                                m ? said(m->name) : QString::fromStdString(r.clip.movement),
                                 view ? text::view(*view) : tr("as the clip shows"),
                                 QLocale().toString(date, tr("d MMM yyyy", "a day, as QDate writes it")), state};
         for (int c = 0; c < cells.size(); ++c) {

@@ -283,7 +283,10 @@ void ClipForm::look_at_person() {
     const Clip* last = nullptr;
     for (const auto& r : rows_) // newest first
         if (p.id != 0 && r.clip.person == p.id && !last) last = &r.clip;
-    stills_->compare(row_->clip, last, p.name.empty() ? tr("whose?") : named ? QString::fromStdString(p.name) : tr("%1?").arg(QString::fromStdString(p.name)));
+    stills_->compare(row_->clip, last,
+                     p.name.empty() ? tr("whose?")
+                     : named        ? QString::fromStdString(p.name)
+                                    : tr("%1?").arg(QString::fromStdString(p.name)));
 }
 
 void ClipForm::settle() {

@@ -101,6 +101,9 @@ QString Theme::style_sheet() const {
         "QScrollBar:horizontal { background: %paper; height: 12px; } QScrollBar::handle:horizontal { background: %line; border-radius: "
         "5px; min-width: 30px; margin: 1px; }"
         "QScrollBar::add-line, QScrollBar::sub-line { width: 0; height: 0; }"
+        "QSlider::groove:horizontal { background: %line; height: 4px; border-radius: 2px; }"
+        "QSlider::sub-page:horizontal { background: %accent; height: 4px; border-radius: 2px; }"
+        "QSlider::handle:horizontal { background: %sheet; border: 1px solid %accent; width: 14px; margin: -6px 0; border-radius: 7px; }"
         "QSplitter::handle { background: %paper; }");
     const std::array<std::pair<const char*, QColor>, 9> names{{{"%paper", palette.paper},
                                                                {"%sheet", palette.sheet},

@@ -51,6 +51,9 @@ ReviewPage::ReviewPage(Session& session, QWidget* parent) : Place(session, "revi
         state_.set_time(clock_);
     });
     connect(&state_, &ReviewState::frame_changed, this, &ReviewPage::frame_changed);
+    connect(session_.workspace, &Workspace::measured_anew, this, [this](qint64 clip) {
+        if (state_.open && state_.open->clip.id == clip) reload();
+    });
     connect(&state_, &ReviewState::view_changed, this, [this] { figures_->fill(); });
     connect(&state_, &ReviewState::zoom_changed, this, [this] { // the reference as fine as it is seen
         if (source_ && state_.open) source_->wish(state_.frame, state_.reference_s[state_.frame], reference_->scale());
@@ -170,8 +173,7 @@ void ReviewPage::build() {
     split_->setStretchFactor(0, 5);
     split_->setStretchFactor(1, 3);
     split_->restoreState(session_.settings.split[QStringLiteral("review")]);
-    connect(split_, &QSplitter::splitterMoved, this,
-            [this] { session_.settings.split[QStringLiteral("review")] = split_->saveState(); });
+    connect(split_, &QSplitter::splitterMoved, this, [this] { session_.settings.split[QStringLiteral("review")] = split_->saveState(); });
     body->addWidget(column_);
     body->addWidget(split_, 1);
     auto* content = new QWidget;

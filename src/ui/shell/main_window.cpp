@@ -55,6 +55,7 @@ void MainWindow::build() {
     add_place(arrivals_ = new ArrivalsPage(session_));
     add_place(review_ = new ReviewPage(session_));
     add_place(letter_ = new LetterPage(session_));
+    add_place(ground_ = new GroundPage(session_));
     column->addStretch(1);
     auto* middle = new QWidget;
     auto* row = new QHBoxLayout;
@@ -88,14 +89,15 @@ void MainWindow::rebuild() {
     delete takeCentralWidget();
     setMenuBar(new QMenuBar);
     build();
-    show_place(at == 2 ? 1 : at);
+    const bool needs_review = at > 1; // they show what Review has open
+    show_place(needs_review ? 1 : at);
     emit made_again();
     if (clip == 0) return;
     connect(
         review_, &ReviewPage::opened, this,
         [this, at, time] {
             review_->state().set_time(time);
-            if (at == 2) show_place(2);
+            if (at > 1) show_place(at);
         },
         Qt::SingleShotConnection);
     review_->open_clip(clip);
@@ -158,6 +160,12 @@ void MainWindow::show_place(int index, Ref ref) {
     doors_[index]->setChecked(true);
     undo_.setActiveStack(&places_[index]->undo());
     places_[index]->open(ref);
+}
+
+int MainWindow::place(const QString& id) const {
+    for (int i = 0; i < places_.size(); ++i)
+        if (places_[i]->id() == id) return i;
+    return -1;
 }
 
 void MainWindow::open_review(qint64 clip) {

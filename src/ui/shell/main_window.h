@@ -3,6 +3,7 @@
 #include "ui/arrivals/arrivals_page.h"
 #include "ui/arrivals/finding_queue.h"
 #include "ui/arrivals/inbox.h"
+#include "ui/ground/ground_page.h"
 #include "ui/letter/letter_page.h"
 #include "ui/review/review_page.h"
 #include "ui/shell/actions.h"
@@ -22,6 +23,9 @@ public:
     ArrivalsPage* arrivals() { return arrivals_; }
     ReviewPage* review() { return review_; }
     LetterPage* letter() { return letter_; }
+    GroundPage* ground() { return ground_; }
+    /// The number of a place in the rail, by its id.
+    int place(const QString& id) const;
     const Actions& actions_table() const { return *actions_; }
     void show_place(int index, Ref ref = {});
     void open_review(qint64 clip);
@@ -63,6 +67,7 @@ private:
     ArrivalsPage* arrivals_ = nullptr;
     ReviewPage* review_ = nullptr;
     LetterPage* letter_ = nullptr;
+    GroundPage* ground_ = nullptr;
 };
 
 } // namespace bevel::ui

@@ -20,11 +20,14 @@ public:
     }
     /// Something of a clip was written: its facts, its state, a decision. 0: clips came or went.
     void touched(qint64 clip) { emit changed(clip); }
+    /// What a clip is measured by was changed: its figures are others now.
+    void remeasured(qint64 clip) { emit measured_anew(clip); }
 
 signals:
     void wanted(const QString& place, qint64 clip);
     void clip_chosen(qint64 clip);
     void changed(qint64 clip);
+    void measured_anew(qint64 clip);
 
 private:
     qint64 clip_ = 0;
