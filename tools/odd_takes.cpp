@@ -1,6 +1,8 @@
 // Measures clips unlike the practice room's from points and prints how well the stated errors hold: bevel-odd-takes [COUNT] [FIRST].
 // --film FOLDER draws the takes that go through the picture and keeps their raw tracks; --films FOLDER measures those.
 #include "core/files.h"
+#include "core/review/guess.h"
+#include "core/review/limits.h"
 #include "core/review/points_csv.h"
 #include "media/tracker.h"
 #include "store/library.h"
@@ -137,11 +139,35 @@ int judge_films(const std::filesystem::path& folder) {
     return 0;
 }
 
+/// Which movement they show, guessed from the points alone, and whether any of them would be refused.
+int guess_films(const std::filesystem::path& folder) {
+    const auto movements = load_movements(BEVEL_SOURCE_DIR "/data");
+    int right = 0, sure = 0, sure_right = 0, refused = 0;
+    for (int k = 0; k < test::judged_takes; ++k) {
+        const auto bytes = read_text(folder / ("take-" + std::to_string(k) + ".track"), 64U << 20U);
+        const auto raw = bytes ? unpack_track(*bytes) : Result<Track>(tl::unexpected(bytes.error()));
+        if (!raw) return 1;
+        const auto guesses = guess_movement(*raw, movements, {});
+        const bool hit = !guesses.empty() && guesses.front().movement == test::judged_take(k).odd.movement;
+        const bool bold = !guesses.empty() && guesses.front().probability > 0.9;
+        right += hit ? 1 : 0;
+        sure += bold ? 1 : 0;
+        sure_right += bold && hit ? 1 : 0;
+        for (const auto& l : limits_of(*raw, {}, nullptr)) refused += l.refuses ? 1 : 0;
+    }
+    std::printf("\n## Taken in\n\nOf the same %d takes the movement was guessed right for %d among %d; %d times with a stated probability "
+                "above 0.9, "
+                "%d of them right. %d were refused as not to be judged.\n",
+                test::judged_takes, right, static_cast<int>(movements.size()), sure, sure_right, refused);
+    return 0;
+}
+
 } // namespace
 
 int main(int argc, char** argv) {
     if (argc == 3 && std::strcmp(argv[1], "--judge") == 0) return judge_takes(std::strtoull(argv[2], nullptr, 10));
     if (argc == 3 && std::strcmp(argv[1], "--judged") == 0) return judge_films(argv[2]);
+    if (argc == 3 && std::strcmp(argv[1], "--guessed") == 0) return guess_films(argv[2]);
     if (argc == 3 && std::strcmp(argv[1], "--film") == 0) return film(argv[2], argv[0], false);
     if (argc == 3 && std::strcmp(argv[1], "--film-judged") == 0) return film(argv[2], argv[0], true);
     if (argc == 3 && std::strcmp(argv[1], "--films") == 0) return measure_films(argv[2]);
