@@ -22,6 +22,7 @@ public:
         row->addWidget(words_, 1);
         row->addWidget(go_, 0, Qt::AlignTop);
         go_->hide();
+        hide();
         go_->setAccessibleName(tr("Way out"));
         connect(go_, &QPushButton::clicked, this, [this] {
             const auto way = way_;
@@ -45,6 +46,7 @@ private:
         go_->setText(button);
         go_->setAccessibleName(button.isEmpty() ? tr("Way out") : button);
         go_->setVisible(!button.isEmpty() && way_);
+        setVisible(!words.isEmpty()); // nothing to say takes no room
     }
     QLabel* words_;
     QPushButton* go_;
