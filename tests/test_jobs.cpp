@@ -84,5 +84,5 @@ private slots:
         QVERIFY(changed.count() >= 6);
     }
 };
-QTEST_MAIN(TestJobs)
+QTEST_GUILESS_MAIN(TestJobs)
 #include "test_jobs.moc"

@@ -41,7 +41,8 @@ void PictureView::zoom_by(double times, QPointF at) {
 
 void PictureView::move_by(QPointF pixels) {
     if (state_.mirrored) pixels.setX(-pixels.x());
-    state_.set_zoom(state_.zoom, state_.about - QPointF(pixels.x() / std::max(1, width()), pixels.y() / std::max(1, height())) / state_.zoom);
+    state_.set_zoom(state_.zoom,
+                    state_.about - QPointF(pixels.x() / std::max(1, width()), pixels.y() / std::max(1, height())) / state_.zoom);
 }
 
 void PictureView::wheelEvent(QWheelEvent* e) {
