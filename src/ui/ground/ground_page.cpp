@@ -271,6 +271,7 @@ void GroundPage::open_clip(qint64 id) {
             if (!l.track) return empty_->say(text::error(l.track.error()));
             either_->setCurrentIndex(1);
             undo().clear();
+            view_->show_frame({}, std::nullopt, std::nullopt); // nothing of another clip stays under this one's name
             clip_ = *l.clip;
             person_ = l.person;
             track_ = std::move(*l.track);
@@ -297,18 +298,26 @@ void GroundPage::set_frame(int frame) {
 
 void GroundPage::change(const QString& what, const Layers& after, const std::vector<UprightMark>& uprights) {
     if (session_.library->read_only()) return notice_->problem(text::error({Code::write_failed, "read_only"}));
-    undo().push(
-        new MarkStep(what,
-                     [this, clip = clip_.id](const Layers& l, const std::vector<UprightMark>& u) {
-                         apply(l, u);
-                         session_.background->run<Result<bool>>(
-                             this, [lib = session_.library, clip, track = track_](std::stop_token) { return lib->save_track(clip, track); },
-                             [this, clip](const Result<bool>& ok) {
-                                 if (!ok) return notice_->problem(text::error(ok.error()));
-                                 session_.workspace->remeasured(clip);
-                             });
-                     },
-                     {track_.layers, uprights_}, {after, uprights}));
+    undo().push(new MarkStep(what,
+                             [this, clip = clip_.id](const Layers& l, const std::vector<UprightMark>& u) {
+                                 apply(l, u);
+                                 session_.background->run<Result<bool>>(
+                                     this,
+                                     [lib = session_.library, clip, l](std::stop_token) {
+                                         // The marks alone: the points may have been found again meanwhile.
+                                         return lib->together([&]() -> Result<bool> {
+                                             auto track = lib->load_track(clip);
+                                             if (!track) return tl::unexpected(track.error());
+                                             track->layers = l;
+                                             return lib->save_track(clip, *track);
+                                         });
+                                     },
+                                     [this, clip](const Result<bool>& ok) {
+                                         if (!ok) return notice_->problem(text::error(ok.error()));
+                                         session_.workspace->remeasured(clip);
+                                     });
+                             },
+                             {track_.layers, uprights_}, {after, uprights}));
 }
 
 void GroundPage::apply(const Layers& layers, const std::vector<UprightMark>& uprights) {
@@ -381,6 +390,11 @@ void GroundPage::show_facts() {
                              .arg(text::time(l.trim_from_s.value_or(0)),
                                   text::time(l.trim_to_s.value_or(track_.time_s.empty() ? 0 : track_.time_s.back())))
                        : tr("the whole clip"));
+    for (const auto& [name, on] : {std::pair{"dropVertical", l.vertical.has_value()},
+                                   {"dropScale", l.scale.has_value()},
+                                   {"trimOff", l.trim_from_s || l.trim_to_s},
+                                   {"dropEdits", !l.edits.empty()}})
+        findChild<QToolButton*>(QLatin1String(name))->setEnabled(on); // nothing to take back, nothing to press
     mended_->setText(l.edits.empty() ? tr("none") : tr("%n point(s)", nullptr, static_cast<int>(l.edits.size())));
 }
 
@@ -430,7 +444,7 @@ void GroundPage::measure_again() {
 
 void GroundPage::next_doubtful() {
     auto doubtful = [&](std::size_t i) {
-        if (!track_.px[i]) return true;
+        if (!drawn_.px[i]) return !track_.px[i]; // left out by the stretch that counts: not doubtful
         return std::any_of(watched_points().begin(), watched_points().end(), [&](Point p) { return (*drawn_.px[i])[p].visibility < 0.5; });
     };
     const std::size_t n = track_.frames();
