@@ -22,7 +22,7 @@ struct Bench {
         movement.checks = {c};
         movement.checks[0].phases.clear();
         summaries.units = {"deg"};
-        summaries.values = {{0, std::nullopt, {}}};
+        summaries.values = {{0, std::nullopt, {}, 0, {}}};
     }
     Bench& add(double value, double own, double clip = 0, Absent absent = Absent::none) {
         const auto k = static_cast<int>(summaries.values[0].repetitions.size());

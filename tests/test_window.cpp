@@ -239,7 +239,7 @@ private slots:
         QVERIFY(b.session.library->set_clip_state(*id, ClipState::failed, "cancelled").has_value());
         b.session.finding->rest(true); // nothing is looked for in this test
         b.window->take({QString::fromStdString(copy_.clip.string())});
-        QTRY_VERIFY_WITH_TIMEOUT(test::says(*b.window, QStringLiteral("1 clip(s) were there already.")), 20000);
+        QTRY_VERIFY_WITH_TIMEOUT(test::says(*b.window, QStringLiteral("1 clip there already.")), 20000);
         QCOMPARE(b.session.library->clips()->size(), std::size_t{10});
         // It is taken in once more where that is meant.
         QTest::mouseClick(page->findChild<QPushButton*>(QStringLiteral("wayOut")), Qt::LeftButton);
@@ -369,7 +369,7 @@ private slots:
         QCOMPARE(tomas, 1);
         // The same folder again brings nothing twice.
         b.window->take({inbox});
-        QTRY_VERIFY_WITH_TIMEOUT(test::says(*b.window, QStringLiteral("2 clip(s) were there already.")), 20000);
+        QTRY_VERIFY_WITH_TIMEOUT(test::says(*b.window, QStringLiteral("2 clips there already.")), 20000);
     }
     void the_queue_is_ordered_and_rests() {
         Bench b(copy_.demo);

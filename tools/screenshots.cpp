@@ -1,6 +1,8 @@
 // Takes the pictures of docs/screenshots from the demo: bevel-screenshots LIBRARY OUT [--dark] [--size WxH] [--language de] [--text 120].
 // The library is copied first.
 #include "core/movement/movement.h"
+#include "ui/arrivals/parts_dialog.h"
+#include "ui/arrivals/still_pair.h"
 #include "ui/shell/help_window.h"
 #include "ui/shell/main_window.h"
 #include <cstdio>
@@ -8,6 +10,7 @@
 #include <QCheckBox>
 #include <QComboBox>
 #include <QDialog>
+#include <QDoubleSpinBox>
 #include <QElapsedTimer>
 #include <QLabel>
 #include <QProgressBar>
@@ -97,7 +100,8 @@ int main(int argc, char** argv) {
     shot(QStringLiteral("arrivals"));
     if (!wait([&] { return session.library->clip(waiting)->state == ClipState::asked; }, 60000)) return 1;
     wait([&] { return background.idle(); });
-    settle(300); // the stills are painted
+    const auto* stills = window.arrivals()->findChild<ui::StillPair*>(QStringLiteral("stills"));
+    if (!wait([&] { return stills->isVisible() && stills->painted(); })) return 1;
     shot(QStringLiteral("arrivals-asked"));
     const auto clips = session.library->clips();
     if (!clips) return 3;
@@ -108,10 +112,9 @@ int main(int argc, char** argv) {
     };
     // Each family on a clip that shows it.
     const std::vector<View> views{
-        {"separate_the_clouds", "front", Family::feet, "review-feet"},   {"gaze_at_the_moon", "front", Family::weight, "review-weight"},
-        {"gaze_at_the_moon", "front", Family::knees, "review-knees"},    {"part_the_horses_mane", "left", Family::hips, "review-hips"},
-        {"part_the_horses_mane", "left", Family::spine, "review-spine"}, {"separate_the_clouds", "right", Family::head, "review-head"},
-        {"separate_the_clouds", "front", Family::arms, "review-arms"},   {"part_the_horses_mane", "left", Family::tempo, "review-tempo"}};
+        {"separate_the_clouds", "front", Family::feet, "review-feet"}, {"gaze_at_the_moon", "front", Family::weight, "review-weight"},
+        {"gaze_at_the_moon", "front", Family::knees, "review-knees"},  {"part_the_horses_mane", "left", Family::spine, "review-spine"},
+        {"separate_the_clouds", "front", Family::arms, "review-arms"}, {"part_the_horses_mane", "left", Family::tempo, "review-tempo"}};
     for (const auto& v : views) {
         const Clip* clip = nullptr;
         for (const auto& c : *clips)
@@ -138,6 +141,35 @@ int main(int argc, char** argv) {
         }
         settle(100); // painted
         shot(QString::fromLatin1(v.name));
+    }
+    // A pair: the same movement from the other side.
+    {
+        std::int64_t left = 0, right = 0;
+        for (const auto& c : *clips)
+            if (c.movement == "part_the_horses_mane" && c.state != ClipState::asked && c.person != 0)
+                (c.view == "left" ? left : right) = c.id;
+        if (left == 0 || right == 0 || !session.library->pair_clips(left, right)) return 1;
+        bool opened = false;
+        const auto link = QObject::connect(window.review(), &ui::ReviewPage::opened, [&] { opened = true; });
+        window.open_review(left);
+        if (!wait([&] { return opened && window.review()->shows_current(); })) return 1;
+        QObject::disconnect(link);
+        settle(100); // painted
+        shot(QStringLiteral("review-pair"));
+        if (!session.library->part_clips(left)) return 1;
+        // The same clip cut into parts.
+        const ui::ClipRow row{*session.library->clip(left), {}};
+        ui::PartsDialog parts(session, row, &window);
+        bool ready = false;
+        QObject::connect(&parts, &ui::PartsDialog::ready, [&] { ready = true; });
+        parts.show();
+        if (!wait([&] { return ready; })) return 1;
+        const auto& found = parts.strip().parts();
+        parts.strip().set_at(0.5 * (found.front().from_s + found.front().to_s));
+        parts.findChild<QPushButton*>(QStringLiteral("split"))->click();
+        if (!wait([&] { return background.idle() && parts.complete(); })) return 1;
+        parts.grab().save(QStringLiteral("%1/parts.png").arg(args[2]));
+        ++taken;
     }
     for (const auto& c : *clips)
         if (c.state == ClipState::reviewed) {
@@ -170,21 +202,26 @@ int main(int argc, char** argv) {
             window.review()->findChild<QToolButton*>(QStringLiteral("why"))->click();
             auto* why = window.review()->findChild<QDialog*>(QStringLiteral("whyDialog"));
             if (!why) return 1;
-            auto* agree = why->findChild<QPushButton*>(QStringLiteral("agree"));
             why->grab().save(QStringLiteral("%1/why.png").arg(args[2]));
             ++taken;
-            agree->click();
-            if (!picture_of(window.review()->findChild<QDialog*>(QStringLiteral("agreementDialog")), "agreement")) return 1;
+            why->close();
             window.actions_table().find("keys")->trigger();
             if (!picture_of(window.findChild<QDialog*>(QStringLiteral("shortcutSheet")), "keys")) return 1;
             window.show_place(window.place(QStringLiteral("ground")));
             bool measured = false;
             QObject::connect(window.ground(), &ui::GroundPage::measured, [&] { measured = true; });
             if (!wait([&] { return measured; })) return 1;
-            window.ground()->findChild<QToolButton*>(QStringLiteral("toolPoints"))->click();
-            wait([&] { return background.idle(); });
-            settle(200); // painted
+            // Where the camera stood is known.
+            auto* ground = window.ground();
+            measured = false;
+            ground->findChild<QDoubleSpinBox*>(QStringLiteral("cameraHeight"))->setValue(110);
+            ground->findChild<QToolButton*>(QStringLiteral("takeFloor"))->click();
+            if (!wait([&] { return measured; }) || !ground->layers().camera_height_m) return 1;
+            if (!wait([&] { return background.idle() && ground->view()->has_picture(); })) return 1;
             shot(QStringLiteral("ground"));
+            ground->findChild<QToolButton*>(QStringLiteral("toolPoints"))->click();
+            if (!wait([&] { return background.idle() && ground->view()->has_picture(); })) return 1;
+            shot(QStringLiteral("points"));
             window.show_place(1);
             window.actions_table().find("settings")->trigger();
             if (!picture_of(window.findChild<QDialog*>(QStringLiteral("settingsDialog")), "settings")) return 1;

@@ -435,6 +435,65 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>which movement?</source>
         <translation>welche Bewegung?</translation>
     </message>
+    <message>
+        <source>Cut into parts …</source>
+        <translation>In Teile schneiden …</translation>
+    </message>
+    <message>
+        <source>Several takes or movements in one file: each becomes a clip of its own; idle beginnings and ends are left out</source>
+        <translation>Mehrere Aufnahmen oder Bewegungen in einer Datei: jede wird ein eigener Clip; leere Anfänge und Enden fallen weg</translation>
+    </message>
+    <message>
+        <source>Which one is it? …</source>
+        <translation>Welche Person? …</translation>
+    </message>
+    <message>
+        <source>Several people are in the picture: point to the student</source>
+        <translation>Mehrere Menschen sind im Bild: auf die übende Person zeigen</translation>
+    </message>
+    <message>
+        <source>Room and keeping …</source>
+        <translation>Platz und Aufbewahren …</translation>
+    </message>
+    <message>
+        <source>How much room the films take, and until when they are kept</source>
+        <translation>Wie viel Platz die Filme brauchen und bis wann sie bleiben</translation>
+    </message>
+    <message>
+        <source>Which of several people is it? …</source>
+        <translation>Welche von mehreren Personen ist es? …</translation>
+    </message>
+    <message>
+        <source>Cutting …</source>
+        <translation>Wird geschnitten …</translation>
+    </message>
+    <message>
+        <source>Only this stretch counts now.</source>
+        <translation>Nur dieser Abschnitt zählt jetzt.</translation>
+    </message>
+    <message numerus="yes">
+        <source>Cut into %n clips.</source>
+        <translation>
+            <numerusform>In %n Clip geschnitten.</numerusform>
+            <numerusform>In %n Clips geschnitten.</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>The body is looked for again, in the one you pointed to.</source>
+        <translation>Der Körper wird noch einmal gesucht, bei der gezeigten Person.</translation>
+    </message>
+    <message>
+        <source>A film of which %1 is a part stays; cut it outside of Bevel, or delete it too.</source>
+        <translation>Ein Film, zu dem auch %1 gehört, bleibt; ihn außerhalb von Bevel schneiden oder auch löschen.</translation>
+    </message>
+    <message>
+        <source>Only clips that wait for their turn have an order.</source>
+        <translation>Nur wartende Clips haben eine Reihenfolge.</translation>
+    </message>
+    <message>
+        <source>%1, as a pair</source>
+        <translation>%1, als Paar</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::ClipForm</name>
@@ -557,13 +616,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
             <numerusform>%n Aufnahmen hereingenommen.</numerusform>
         </translation>
     </message>
-    <message numerus="yes">
-        <source>%n clip(s) were there already.</source>
-        <translation>
-            <numerusform>%n Aufnahme war schon da.</numerusform>
-            <numerusform>%n Aufnahmen waren schon da.</numerusform>
-        </translation>
-    </message>
     <message>
         <source>Take in once more</source>
         <translation>Noch einmal hereinnehmen</translation>
@@ -635,6 +687,85 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>%1?</source>
         <translation>%1?</translation>
+    </message>
+    <message>
+        <source>Second view</source>
+        <translation>Zweite Ansicht</translation>
+    </message>
+    <message>
+        <source>A clip of the same movement from another side: both are judged together, each figure by the one that tells it</source>
+        <translation>Ein Clip derselben Bewegung von einer anderen Seite: beide werden gemeinsam beurteilt, jede Zahl nach dem, der sie zeigt</translation>
+    </message>
+    <message>
+        <source>On the feet</source>
+        <translation>An den Füßen</translation>
+    </message>
+    <message>
+        <source>feet: not said</source>
+        <translation>Füße: k. A.</translation>
+    </message>
+    <message>
+        <source>barefoot</source>
+        <translation>barfuß</translation>
+    </message>
+    <message>
+        <source>socks</source>
+        <translation>Socken</translation>
+    </message>
+    <message>
+        <source>soft soles</source>
+        <translation>weiche Sohlen</translation>
+    </message>
+    <message>
+        <source>firm soles</source>
+        <translation>feste Sohlen</translation>
+    </message>
+    <message>
+        <source>The floor</source>
+        <translation>Der Boden</translation>
+    </message>
+    <message>
+        <source>floor: not said</source>
+        <translation>Boden: k. A.</translation>
+    </message>
+    <message>
+        <source>slippery</source>
+        <translation>rutschig</translation>
+    </message>
+    <message>
+        <source>smooth</source>
+        <translation>glatt</translation>
+    </message>
+    <message>
+        <source>rough</source>
+        <translation>rau</translation>
+    </message>
+    <message>
+        <source>Where a foot pivots, it matters what it stands in and on</source>
+        <translation>Wo ein Fuß dreht, zählt, worin und worauf er steht</translation>
+    </message>
+    <message>
+        <source>Student and height</source>
+        <translation>Übende Person und Größe</translation>
+    </message>
+    <message>
+        <source>none</source>
+        <translation>keine</translation>
+    </message>
+    <message>
+        <source>%1, %2</source>
+        <translation>%1, %2</translation>
+    </message>
+    <message>
+        <source>as the clip shows</source>
+        <translation>wie der Clip zeigt</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n clip(s) there already.</source>
+        <translation>
+            <numerusform>%n Clip war schon da.</numerusform>
+            <numerusform>%n Clips waren schon da.</numerusform>
+        </translation>
     </message>
 </context>
 <context>
@@ -716,6 +847,14 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>%1 frames/s · %2 s left</source>
         <translation>%1 Bilder/s · noch %2 s</translation>
+    </message>
+    <message>
+        <source>all of them: %1 s</source>
+        <translation>alle: %1 s</translation>
+    </message>
+    <message>
+        <source>all of them: %1 min</source>
+        <translation>alle: %1 min</translation>
     </message>
 </context>
 <context>
@@ -832,6 +971,14 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>Change: %1</source>
         <translation>Ändern: %1</translation>
     </message>
+    <message>
+        <source>told by the clip %1</source>
+        <translation>nach dem Clip %1</translation>
+    </message>
+    <message>
+        <source>the other clip says otherwise: look at Why</source>
+        <translation>der andere Clip sagt anderes: siehe Warum</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::FloorView</name>
@@ -871,30 +1018,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Eine gute Aufnahme braucht nichts davon. Marken machen Werte sicherer, wo der Raum wenig zeigt.</translation>
     </message>
     <message>
-        <source>Upright edge</source>
-        <translation>Senkrechte Kante</translation>
-    </message>
-    <message>
-        <source>Drag along a door frame, a post or a hanging cord; two of them, left and right, tell most</source>
-        <translation>Entlang eines Türrahmens, Pfostens oder hängenden Fadens ziehen; zwei davon, links und rechts, sagen am meisten</translation>
-    </message>
-    <message>
-        <source>Known length</source>
-        <translation>Bekannte Länge</translation>
-    </message>
-    <message>
-        <source>Drag along something of known length at the student&apos;s distance</source>
-        <translation>Entlang von etwas bekannter Länge ziehen, so weit weg wie die Übende</translation>
-    </message>
-    <message>
-        <source>Mend points</source>
-        <translation>Punkte richten</translation>
-    </message>
-    <message>
-        <source>Drag a point of the body to where it is</source>
-        <translation>Einen Punkt des Körpers dorthin ziehen, wo er ist</translation>
-    </message>
-    <message>
         <source>How long it is</source>
         <translation>Wie lang es ist</translation>
     </message>
@@ -911,32 +1034,12 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Nächstes zweifelhaftes Bild</translation>
     </message>
     <message>
-        <source>Where the body was lost or a foot or knee is unsure (N)</source>
-        <translation>Wo der Körper verloren ging oder Fuß oder Knie unsicher sind (N)</translation>
-    </message>
-    <message>
         <source>Frame</source>
         <translation>Bild</translation>
     </message>
     <message>
-        <source>%1: %2</source>
-        <translation>%1: %2</translation>
-    </message>
-    <message>
-        <source>True vertical</source>
-        <translation>Wahre Senkrechte</translation>
-    </message>
-    <message>
-        <source>Take back</source>
-        <translation>Zurücknehmen</translation>
-    </message>
-    <message>
         <source>the vertical</source>
         <translation>die Senkrechte</translation>
-    </message>
-    <message>
-        <source>Scale</source>
-        <translation>Maßstab</translation>
     </message>
     <message>
         <source>the length</source>
@@ -951,44 +1054,8 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>der Abschnitt</translation>
     </message>
     <message>
-        <source>What counts</source>
-        <translation>Was zählt</translation>
-    </message>
-    <message>
-        <source>Begins here</source>
-        <translation>Beginnt hier</translation>
-    </message>
-    <message>
-        <source>Ends here</source>
-        <translation>Endet hier</translation>
-    </message>
-    <message>
-        <source>Points mended</source>
-        <translation>Gerichtete Punkte</translation>
-    </message>
-    <message>
-        <source>Take all back</source>
-        <translation>Alle zurücknehmen</translation>
-    </message>
-    <message>
         <source>the mended points</source>
         <translation>die gerichteten Punkte</translation>
-    </message>
-    <message>
-        <source>How sure the figures are</source>
-        <translation>Wie sicher die Werte sind</translation>
-    </message>
-    <message>
-        <source>Figure</source>
-        <translation>Wert</translation>
-    </message>
-    <message>
-        <source>Before</source>
-        <translation>Vorher</translation>
-    </message>
-    <message>
-        <source>Now</source>
-        <translation>Jetzt</translation>
     </message>
     <message>
         <source>No clip to stand on</source>
@@ -1035,59 +1102,202 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>ein gerichteter Punkt</translation>
     </message>
     <message>
-        <source>%1° ± %2°</source>
-        <translation>%1° ± %2°</translation>
-    </message>
-    <message>
-        <source>marked by hand: camera tilted %1</source>
-        <translation>von Hand gesetzt: Kamera geneigt um %1</translation>
-    </message>
-    <message>
-        <source>seen in the room: camera tilted %1</source>
-        <translation>im Raum gesehen: Kamera geneigt um %1</translation>
-    </message>
-    <message>
-        <source>not known: the camera is taken as level</source>
-        <translation>nicht bekannt: die Kamera gilt als waagrecht</translation>
-    </message>
-    <message>
-        <source>by a length of %1</source>
-        <translation>durch eine Länge von %1</translation>
-    </message>
-    <message>
-        <source>by the student&apos;s height of %1</source>
-        <translation>durch die Körpergröße von %1</translation>
-    </message>
-    <message>
-        <source>from %1 to %2</source>
-        <translation>von %1 bis %2</translation>
-    </message>
-    <message>
-        <source>the whole clip</source>
-        <translation>die ganze Aufnahme</translation>
-    </message>
-    <message>
-        <source>none</source>
-        <translation>keine</translation>
-    </message>
-    <message numerus="yes">
-        <source>%n point(s)</source>
-        <translation>
-            <numerusform>%n Punkt</numerusform>
-            <numerusform>%n Punkte</numerusform>
-        </translation>
-    </message>
-    <message>
         <source>No frame is doubtful.</source>
         <translation>Kein Bild ist zweifelhaft.</translation>
     </message>
     <message>
-        <source>Next doubtful</source>
-        <translation>Nächstes zweifelhafte</translation>
+        <source>Drag along a door frame, a post or a hanging cord; two of them, left and right, tell most (1)</source>
+        <translation>Entlang eines Türrahmens, Pfostens oder einer hängenden Schnur ziehen; zwei, links und rechts, sagen am meisten (1)</translation>
     </message>
     <message>
-        <source>All of it</source>
-        <translation>Ganz</translation>
+        <source>Drag along something of known length at the student&apos;s distance (2)</source>
+        <translation>Entlang von etwas bekannter Länge in der Entfernung der übenden Person ziehen (2)</translation>
+    </message>
+    <message>
+        <source>Mat</source>
+        <translation>Matte</translation>
+    </message>
+    <message>
+        <source>Click the four corners of a mat or of tiles on the floor, one after the other around it: the floor is seen as a plan then (3)</source>
+        <translation>Die vier Ecken einer Matte oder von Fliesen reihum anklicken: der Boden wird dann als Grundriss gesehen (3)</translation>
+    </message>
+    <message>
+        <source>Click three or more points along an edge that is straight; a double click ends it: the lens is told from how it bends (4)</source>
+        <translation>Drei oder mehr Punkte entlang einer geraden Kante anklicken; ein Doppelklick beendet sie: ihre Biegung zeigt das Objektiv (4)</translation>
+    </message>
+    <message>
+        <source>Drag a point of the body to where it is (5)</source>
+        <translation>Einen Punkt des Körpers dorthin ziehen, wo er ist (5)</translation>
+    </message>
+    <message>
+        <source>The mat&apos;s second side</source>
+        <translation>Die zweite Seite der Matte</translation>
+    </message>
+    <message>
+        <source>Room</source>
+        <translation>Raum</translation>
+    </message>
+    <message>
+        <source>Points</source>
+        <translation>Punkte</translation>
+    </message>
+    <message>
+        <source>the height of the camera</source>
+        <translation>die Höhe der Kamera</translation>
+    </message>
+    <message>
+        <source>The chosen point as on the frame before</source>
+        <translation>Der gewählte Punkt wie im Bild davor</translation>
+    </message>
+    <message>
+        <source>Swap left and right from here, to here</source>
+        <translation>Links und rechts tauschen, von hier, bis hier</translation>
+    </message>
+    <message>
+        <source>Fill the chosen point between marks</source>
+        <translation>Den gewählten Punkt zwischen Marken füllen</translation>
+    </message>
+    <message>
+        <source>No camera sees a mat of that size so. Click the corners one after the other around it, the first two along the first length, and check both lengths.</source>
+        <translation>Keine Kamera sieht eine Matte dieser Größe so. Die Ecken reihum anklicken, die ersten zwei entlang der ersten Länge, und beide Längen prüfen.</translation>
+    </message>
+    <message>
+        <source>a mat on the floor</source>
+        <translation>eine Matte am Boden</translation>
+    </message>
+    <message>
+        <source>Too short to tell how the lens bends it. Choose a long edge near the side of the picture.</source>
+        <translation>Zu kurz, um die Biegung des Objektivs zu zeigen. Eine lange Kante nahe am Bildrand wählen.</translation>
+    </message>
+    <message>
+        <source>a straight edge</source>
+        <translation>eine gerade Kante</translation>
+    </message>
+    <message>
+        <source>a point of the back or a tool</source>
+        <translation>ein Punkt am Rücken oder Gerät</translation>
+    </message>
+    <message>
+        <source>the lens</source>
+        <translation>das Objektiv</translation>
+    </message>
+    <message>
+        <source>the mat</source>
+        <translation>die Matte</translation>
+    </message>
+    <message>
+        <source>the shake</source>
+        <translation>das Wackeln</translation>
+    </message>
+    <message>
+        <source>the support</source>
+        <translation>die Stütze</translation>
+    </message>
+    <message>
+        <source>the seat</source>
+        <translation>der Sitz</translation>
+    </message>
+    <message>
+        <source>A hand on a support from %1. Go to where it is let go, and press “to here”.</source>
+        <translation>Eine Hand an der Stütze ab %1. Dorthin gehen, wo sie loslässt, und „bis hier“ drücken.</translation>
+    </message>
+    <message>
+        <source>Go to where the hand takes the support first, and press “Hand on it from here”.</source>
+        <translation>Zuerst dorthin gehen, wo die Hand die Stütze nimmt, und „Hand daran ab hier“ drücken.</translation>
+    </message>
+    <message>
+        <source>a support</source>
+        <translation>eine Stütze</translation>
+    </message>
+    <message>
+        <source>Left and right change places from here. Go to the last such frame and press it again.</source>
+        <translation>Links und rechts tauschen ab hier. Zum letzten solchen Bild gehen und noch einmal drücken.</translation>
+    </message>
+    <message>
+        <source>swapped sides</source>
+        <translation>getauschte Seiten</translation>
+    </message>
+    <message>
+        <source>Choose a point and mark it on two frames first; the frames between are filled then.</source>
+        <translation>Zuerst einen Punkt wählen und in zwei Bildern markieren; die Bilder dazwischen werden dann gefüllt.</translation>
+    </message>
+    <message>
+        <source>Mark %1 on a frame before and on one after this; the frames between are filled then.</source>
+        <translation>„%1“ in einem Bild davor und einem danach markieren; die Bilder dazwischen werden dann gefüllt.</translation>
+    </message>
+    <message>
+        <source>Following %1 …</source>
+        <translation>%1 wird verfolgt …</translation>
+    </message>
+    <message>
+        <source>Mark two frames that are at most 600 frames apart.</source>
+        <translation>Zwei Bilder markieren, die höchstens 600 Bilder auseinanderliegen.</translation>
+    </message>
+    <message>
+        <source>filled frames</source>
+        <translation>gefüllte Bilder</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n frame(s) filled; both ways agree on all of them.</source>
+        <translation>
+            <numerusform>%n Bild gefüllt; beide Wege stimmen überein.</numerusform>
+            <numerusform>%n Bilder gefüllt; beide Wege stimmen überall überein.</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n frame(s) filled straight between, since the ways did not agree there: look at them.</source>
+        <translation>
+            <numerusform>%n Bild gerade gefüllt, da die Wege dort nicht übereinstimmen: bitte ansehen.</numerusform>
+            <numerusform>%n Bilder gerade gefüllt, da die Wege dort nicht übereinstimmen: bitte ansehen.</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Holding the picture against the room …</source>
+        <translation>Das Bild wird gegen den Raum gehalten …</translation>
+    </message>
+    <message>
+        <source>The picture moved by up to %1 px; ± %2 px are left.</source>
+        <translation>Das Bild bewegte sich um bis zu %1 px; ± %2 px bleiben.</translation>
+    </message>
+    <message>
+        <source>Camera place</source>
+        <translation>Kameraplatz</translation>
+    </message>
+    <message>
+        <source>What is this place called?</source>
+        <translation>Wie heißt dieser Platz?</translation>
+    </message>
+    <message>
+        <source>Kept: “%1” is offered for the next clip from there.</source>
+        <translation>Behalten: „%1“ wird beim nächsten Clip von dort angeboten.</translation>
+    </message>
+    <message>
+        <source>The pictures of that place have another size (%1 × %2).</source>
+        <translation>Die Bilder jenes Platzes haben eine andere Größe (%1 × %2).</translation>
+    </message>
+    <message>
+        <source>the marks of a place</source>
+        <translation>die Marken eines Platzes</translation>
+    </message>
+    <message>
+        <source>The room, and points of the body</source>
+        <translation>Der Raum und Punkte des Körpers</translation>
+    </message>
+    <message>
+        <source>Upright</source>
+        <translation>Senkrechte</translation>
+    </message>
+    <message>
+        <source>Length</source>
+        <translation>Länge</translation>
+    </message>
+    <message>
+        <source>Edge</source>
+        <translation>Kante</translation>
+    </message>
+    <message>
+        <source>Body</source>
+        <translation>Körper</translation>
     </message>
 </context>
 <context>
@@ -1161,6 +1371,79 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>
             <numerusform>%1 (und %n weitere)</numerusform>
             <numerusform>%1 (und %n weitere)</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::KeepingDialog</name>
+    <message>
+        <source>Room and keeping</source>
+        <translation>Platz und Aufbewahren</translation>
+    </message>
+    <message>
+        <source>Counting …</source>
+        <translation>Wird gezählt …</translation>
+    </message>
+    <message>
+        <source>Films of each student</source>
+        <translation>Filme jeder übenden Person</translation>
+    </message>
+    <message>
+        <source>Student</source>
+        <translation>Übende Person</translation>
+    </message>
+    <message>
+        <source>Films</source>
+        <translation>Filme</translation>
+    </message>
+    <message>
+        <source>Room</source>
+        <translation>Raum</translation>
+    </message>
+    <message>
+        <source>Films are kept until</source>
+        <translation>Filme bleiben bis</translation>
+    </message>
+    <message>
+        <source>Remove films past their day …</source>
+        <translation>Abgelaufene Filme entfernen …</translation>
+    </message>
+    <message>
+        <source>%1: films are kept until a day</source>
+        <translation>%1: Filme bleiben bis zu einem Tag</translation>
+    </message>
+    <message>
+        <source>%1: films are kept until</source>
+        <translation>%1: Filme bleiben bis</translation>
+    </message>
+    <message>
+        <source>%1 films take %2. Points, findings and letters stay when a film goes; nothing is removed without your say.</source>
+        <translation>%1 Filme brauchen %2. Punkte, Befunde und Briefe bleiben, wenn ein Film geht; nichts wird ungefragt entfernt.</translation>
+    </message>
+    <message numerus="yes">
+        <source>Remove %n film(s) past their day …</source>
+        <translation>
+            <numerusform>%n abgelaufenen Film entfernen …</numerusform>
+            <numerusform>%n abgelaufene Filme entfernen …</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>No film is past its day</source>
+        <translation>Kein Film ist abgelaufen</translation>
+    </message>
+    <message>
+        <source>Remove films?</source>
+        <translation>Filme entfernen?</translation>
+    </message>
+    <message>
+        <source>Remove</source>
+        <translation>Entfernen</translation>
+    </message>
+    <message numerus="yes">
+        <source>Overwrite and remove %n film(s)? Points, findings, decisions and letters stay.</source>
+        <translation>
+            <numerusform>%n Film überschreiben und entfernen? Punkte, Befunde, Entscheidungen und Briefe bleiben.</numerusform>
+            <numerusform>%n Filme überschreiben und entfernen? Punkte, Befunde, Entscheidungen und Briefe bleiben.</numerusform>
         </translation>
     </message>
 </context>
@@ -1432,12 +1715,39 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Bild zum Markieren</translation>
     </message>
     <message>
-        <source>Enter begins a line, the arrows move its end, Tab changes the end, Enter takes it, Escape leaves it. With points: Page Up and Page Down choose one, the arrows move it.</source>
-        <translation>Eingabe beginnt eine Linie, die Pfeile bewegen ihr Ende, Tab wechselt das Ende, Eingabe nimmt sie, Esc lässt sie. Bei Punkten: Bild auf und Bild ab wählen einen, die Pfeile bewegen ihn.</translation>
-    </message>
-    <message>
         <source>The picture is being made …</source>
         <translation>Das Bild entsteht …</translation>
+    </message>
+    <message>
+        <source>Enter begins a line, the arrows move its end, Tab changes the end, Enter takes it, Escape leaves it. Corners and edges: Enter brings a cross, the arrows move it, Enter sets a point, End finishes an edge, Backspace takes the last point back. With points: Page Up and Page Down choose one, the arrows move it.</source>
+        <translation>Eingabe beginnt eine Linie, die Pfeile bewegen ihr Ende, Tabulator wechselt das Ende, Eingabe übernimmt sie, Escape verlässt sie. Ecken und Kanten: Eingabe bringt ein Kreuz, die Pfeile bewegen es, Eingabe setzt einen Punkt, Ende beendet eine Kante, die Rücktaste nimmt den letzten Punkt zurück. Bei Punkten: Bild auf und Bild ab wählen einen, die Pfeile bewegen ihn.</translation>
+    </message>
+    <message>
+        <source>, unsure</source>
+        <translation>, unsicher</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::MeantDialog</name>
+    <message>
+        <source>Which one is the student?</source>
+        <translation>Welche Person übt?</translation>
+    </message>
+    <message>
+        <source>Looking for people …</source>
+        <translation>Menschen werden gesucht …</translation>
+    </message>
+    <message>
+        <source>Where in the beginning of the clip</source>
+        <translation>Wo am Anfang des Clips</translation>
+    </message>
+    <message>
+        <source>Nobody is found on this frame. Move along the clip.</source>
+        <translation>In diesem Bild wird niemand gefunden. Im Clip weitergehen.</translation>
+    </message>
+    <message>
+        <source>Click the student, or press the number. The body is looked for again; the others are only kept apart.</source>
+        <translation>Die übende Person anklicken oder die Zahl drücken. Der Körper wird neu gesucht; die anderen werden nur getrennt gehalten.</translation>
     </message>
 </context>
 <context>
@@ -1445,6 +1755,153 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>Way out</source>
         <translation>Ausweg</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::PartsDialog</name>
+    <message>
+        <source>Cut into parts: %1</source>
+        <translation>In Teile schneiden: %1</translation>
+    </message>
+    <message>
+        <source>The frame at the mark</source>
+        <translation>Das Bild an der Marke</translation>
+    </message>
+    <message>
+        <source>Looking for the parts …</source>
+        <translation>Die Teile werden gesucht …</translation>
+    </message>
+    <message>
+        <source>Movement of the chosen part</source>
+        <translation>Bewegung des gewählten Teils</translation>
+    </message>
+    <message>
+        <source>as the clip shows</source>
+        <translation>wie der Clip zeigt</translation>
+    </message>
+    <message>
+        <source>%1 (%2)</source>
+        <translation>%1 (%2)</translation>
+    </message>
+    <message>
+        <source>Split here</source>
+        <translation>Hier teilen</translation>
+    </message>
+    <message>
+        <source>Merge with the next</source>
+        <translation>Mit dem nächsten verbinden</translation>
+    </message>
+    <message>
+        <source>Leave out</source>
+        <translation>Weglassen</translation>
+    </message>
+    <message>
+        <source>Begin here</source>
+        <translation>Beginnt hier</translation>
+    </message>
+    <message>
+        <source>End here</source>
+        <translation>Endet hier</translation>
+    </message>
+    <message>
+        <source>Undo</source>
+        <translation>Rückgängig</translation>
+    </message>
+    <message>
+        <source>Redo</source>
+        <translation>Wiederholen</translation>
+    </message>
+    <message>
+        <source>The chosen part shows</source>
+        <translation>Der gewählte Teil zeigt</translation>
+    </message>
+    <message>
+        <source>Cut</source>
+        <translation>Schneiden</translation>
+    </message>
+    <message>
+        <source>the edge of a part</source>
+        <translation>die Kante eines Teils</translation>
+    </message>
+    <message>
+        <source>the movement of a part</source>
+        <translation>die Bewegung eines Teils</translation>
+    </message>
+    <message>
+        <source>what is suggested</source>
+        <translation>der Vorschlag</translation>
+    </message>
+    <message>
+        <source>a split</source>
+        <translation>eine Teilung</translation>
+    </message>
+    <message>
+        <source>a merge</source>
+        <translation>eine Verbindung</translation>
+    </message>
+    <message>
+        <source>a part left out</source>
+        <translation>ein weggelassener Teil</translation>
+    </message>
+    <message>
+        <source>A part is at least a second long and does not reach into the next.</source>
+        <translation>Ein Teil ist mindestens eine Sekunde lang und reicht nicht in den nächsten.</translation>
+    </message>
+    <message numerus="yes">
+        <source>Cut into %n clips</source>
+        <translation>
+            <numerusform>In %n Clip schneiden</numerusform>
+            <numerusform>In %n Clips schneiden</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Keep this stretch</source>
+        <translation>Diesen Abschnitt behalten</translation>
+    </message>
+    <message>
+        <source>Nothing of what Bevel knows was recognised in it. Set the edges by hand.</source>
+        <translation>Nichts, was Bevel kennt, wurde darin erkannt. Die Kanten von Hand setzen.</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n part(s) suggested; what is veiled is left out. Drag the edges, or use the keys.</source>
+        <translation>
+            <numerusform>%n Teil vorgeschlagen; Verschleiertes fällt weg. Die Kanten ziehen oder die Tasten nehmen.</numerusform>
+            <numerusform>%n Teile vorgeschlagen; Verschleiertes fällt weg. Die Kanten ziehen oder die Tasten nehmen.</numerusform>
+        </translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::PartsStrip</name>
+    <message>
+        <source>The clip and its parts</source>
+        <translation>Der Clip und seine Teile</translation>
+    </message>
+    <message>
+        <source>Left and Right move along the clip, with Shift by a second; Up and Down choose a part</source>
+        <translation>Links und Rechts gehen den Clip entlang, mit Umschalt um eine Sekunde; Auf und Ab wählen einen Teil</translation>
+    </message>
+    <message>
+        <source>Parts: %1</source>
+        <translation>Teile: %1</translation>
+    </message>
+    <message>
+        <source>%1  %2</source>
+        <translation>%1  %2</translation>
+    </message>
+    <message>
+        <source>as the clip shows</source>
+        <translation>wie der Clip zeigt</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::PeopleView</name>
+    <message>
+        <source>People in the picture</source>
+        <translation>Menschen im Bild</translation>
+    </message>
+    <message>
+        <source>Looking for people …</source>
+        <translation>Menschen werden gesucht …</translation>
     </message>
 </context>
 <context>
@@ -1504,6 +1961,200 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>Wheel or + and − bring it closer, dragging or Shift with the arrows moves it, 0 shows all</source>
         <translation>Rad oder + und − holen es näher, Ziehen oder Umschalt mit den Pfeilen verschiebt es, 0 zeigt alles</translation>
+    </message>
+    <message>
+        <source>The other clip at the same moment</source>
+        <translation>Der andere Clip im selben Moment</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::PointStrip</name>
+    <message>
+        <source>How well the point is seen along the clip</source>
+        <translation>Wie gut der Punkt im Clip zu sehen ist</translation>
+    </message>
+    <message>
+        <source>Above: how well the point is seen. Below: its error, up to a fiftieth of the body. Shaded: doubtful. Ticks: marked by hand.</source>
+        <translation>Oben: wie gut der Punkt zu sehen ist. Unten: sein Fehler, bis zu einem Fünfzigstel des Körpers. Getönt: zweifelhaft. Striche: von Hand markiert.</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::PointsPanel</name>
+    <message>
+        <source>Doubtful, longest first</source>
+        <translation>Zweifelhaft, Längstes zuerst</translation>
+    </message>
+    <message>
+        <source>Doubtful stretches</source>
+        <translation>Zweifelhafte Abschnitte</translation>
+    </message>
+    <message>
+        <source>Mend it</source>
+        <translation>Beheben</translation>
+    </message>
+    <message>
+        <source>Swaps the sides back, or fills the moment from its neighbours</source>
+        <translation>Tauscht die Seiten zurück oder füllt den Moment aus seinen Nachbarn</translation>
+    </message>
+    <message>
+        <source>Next doubtful</source>
+        <translation>Nächstes zweifelhafte</translation>
+    </message>
+    <message>
+        <source>The next frame on which the body is not to be trusted (N)</source>
+        <translation>Das nächste Bild, in dem dem Körper nicht zu trauen ist (N)</translation>
+    </message>
+    <message>
+        <source>From the frame before</source>
+        <translation>Wie im Bild davor</translation>
+    </message>
+    <message>
+        <source>The chosen point as it was on the frame before (P)</source>
+        <translation>Der gewählte Punkt, wie er im Bild davor war (P)</translation>
+    </message>
+    <message>
+        <source>Swap sides from here</source>
+        <translation>Seiten tauschen ab hier</translation>
+    </message>
+    <message>
+        <source>Left and right change places from this frame to where you press it again (S)</source>
+        <translation>Links und rechts tauschen ab diesem Bild bis dorthin, wo noch einmal gedrückt wird (S)</translation>
+    </message>
+    <message>
+        <source>Fill between</source>
+        <translation>Dazwischen füllen</translation>
+    </message>
+    <message>
+        <source>Follows the chosen point through the pictures from the mark before to the mark after (F)</source>
+        <translation>Verfolgt den gewählten Punkt durch die Bilder von der Marke davor bis zur Marke danach (F)</translation>
+    </message>
+    <message>
+        <source>Take all back</source>
+        <translation>Alle zurücknehmen</translation>
+    </message>
+    <message>
+        <source>A point that is not looked for</source>
+        <translation>Ein Punkt, der nicht gesucht wird</translation>
+    </message>
+    <message>
+        <source>Marked by hand where rolling of the back or a tool is judged; fill between marked frames</source>
+        <translation>Von Hand markiert, wo das Rollen des Rückens oder ein Gerät beurteilt wird</translation>
+    </message>
+    <message>
+        <source>mark also: none</source>
+        <translation>auch markieren: nichts</translation>
+    </message>
+    <message>
+        <source>base of the neck</source>
+        <translation>Halsansatz</translation>
+    </message>
+    <message>
+        <source>middle of the back</source>
+        <translation>Rückenmitte</translation>
+    </message>
+    <message>
+        <source>low back</source>
+        <translation>unterer Rücken</translation>
+    </message>
+    <message>
+        <source>tail bone</source>
+        <translation>Steißbein</translation>
+    </message>
+    <message>
+        <source>crown</source>
+        <translation>Scheitel</translation>
+    </message>
+    <message>
+        <source>front end of the tool</source>
+        <translation>vorderes Ende des Geräts</translation>
+    </message>
+    <message>
+        <source>back end of the tool</source>
+        <translation>hinteres Ende des Geräts</translation>
+    </message>
+    <message>
+        <source>mark also: %1</source>
+        <translation>auch markieren: %1</translation>
+    </message>
+    <message>
+        <source>The chosen point</source>
+        <translation>Der gewählte Punkt</translation>
+    </message>
+    <message>
+        <source>Mended</source>
+        <translation>Behoben</translation>
+    </message>
+    <message>
+        <source>nobody found</source>
+        <translation>niemand gefunden</translation>
+    </message>
+    <message>
+        <source>%1 hardly seen</source>
+        <translation>%1 kaum zu sehen</translation>
+    </message>
+    <message>
+        <source>left and right leg changed places</source>
+        <translation>linkes und rechtes Bein vertauscht</translation>
+    </message>
+    <message>
+        <source>%1 jumps</source>
+        <translation>%1 springt</translation>
+    </message>
+    <message>
+        <source>%1: the bone above it is too long</source>
+        <translation>%1: der Knochen darüber ist zu lang</translation>
+    </message>
+    <message>
+        <source>%1: the foot slides over the floor</source>
+        <translation>%1: der Fuß gleitet über den Boden</translation>
+    </message>
+    <message>
+        <source>%1, %2 s: %3</source>
+        <translation>%1, %2 s: %3</translation>
+    </message>
+    <message>
+        <source>Nothing is doubtful.</source>
+        <translation>Nichts ist zweifelhaft.</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n point(s) by hand</source>
+        <translation>
+            <numerusform>%n Punkt von Hand</numerusform>
+            <numerusform>%n Punkte von Hand</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n filled between</source>
+        <translation>
+            <numerusform>%n dazwischen gefüllt</numerusform>
+            <numerusform>%n dazwischen gefüllt</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n stretch(es) with the sides swapped</source>
+        <translation>
+            <numerusform>%n Abschnitt mit getauschten Seiten</numerusform>
+            <numerusform>%n Abschnitte mit getauschten Seiten</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n frame(s) with points of the back or a tool</source>
+        <translation>
+            <numerusform>%n Bild mit Punkten am Rücken oder Gerät</numerusform>
+            <numerusform>%n Bilder mit Punkten am Rücken oder Gerät</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>nothing</source>
+        <translation>nichts</translation>
+    </message>
+    <message>
+        <source>Swap sides to here</source>
+        <translation>Seiten tauschen bis hier</translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <translation>%1: %2</translation>
     </message>
 </context>
 <context>
@@ -1731,6 +2382,221 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>Choose another file …</source>
         <translation>Andere Datei wählen …</translation>
+    </message>
+    <message>
+        <source>The other clip of the pair first</source>
+        <translation>Der andere Clip des Paars zuerst</translation>
+    </message>
+    <message>
+        <source>Two clips of one movement from two sides: their lanes and figures one after the other</source>
+        <translation>Zwei Clips einer Bewegung von zwei Seiten: ihre Bahnen und Zahlen nacheinander</translation>
+    </message>
+    <message>
+        <source>%1 and %2, %3</source>
+        <translation>%1 und %2, %3</translation>
+    </message>
+    <message>
+        <source>X puts the other clip first</source>
+        <translation>X stellt den anderen Clip voran</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::RoomPanel</name>
+    <message>
+        <source>True vertical</source>
+        <translation>Wahre Senkrechte</translation>
+    </message>
+    <message>
+        <source>Scale</source>
+        <translation>Maßstab</translation>
+    </message>
+    <message>
+        <source>Mat or tiles on the floor</source>
+        <translation>Matte oder Fliesen am Boden</translation>
+    </message>
+    <message>
+        <source>Height of the camera</source>
+        <translation>Höhe der Kamera</translation>
+    </message>
+    <message>
+        <source> in</source>
+        <translation> in</translation>
+    </message>
+    <message>
+        <source> cm</source>
+        <translation> cm</translation>
+    </message>
+    <message>
+        <source>Height of the camera over the floor</source>
+        <translation>Höhe der Kamera über dem Boden</translation>
+    </message>
+    <message>
+        <source>It is this</source>
+        <translation>So hoch</translation>
+    </message>
+    <message>
+        <source>Lens</source>
+        <translation>Objektiv</translation>
+    </message>
+    <message>
+        <source>Shake</source>
+        <translation>Wackeln</translation>
+    </message>
+    <message>
+        <source>Take it out</source>
+        <translation>Herausnehmen</translation>
+    </message>
+    <message>
+        <source>What counts</source>
+        <translation>Was zählt</translation>
+    </message>
+    <message>
+        <source>Begins here</source>
+        <translation>Beginnt hier</translation>
+    </message>
+    <message>
+        <source>Ends here</source>
+        <translation>Endet hier</translation>
+    </message>
+    <message>
+        <source>Support and seat</source>
+        <translation>Stütze und Sitz</translation>
+    </message>
+    <message>
+        <source>Hand on it from here</source>
+        <translation>Hand daran ab hier</translation>
+    </message>
+    <message>
+        <source>to here</source>
+        <translation>bis hier</translation>
+    </message>
+    <message>
+        <source>Seated</source>
+        <translation>Sitzend</translation>
+    </message>
+    <message>
+        <source>Camera place</source>
+        <translation>Kameraplatz</translation>
+    </message>
+    <message>
+        <source>Marks of a place where the camera stands again and again are kept under its name</source>
+        <translation>Marken eines Platzes, an dem die Kamera immer wieder steht, bleiben unter seinem Namen</translation>
+    </message>
+    <message>
+        <source>Take its marks</source>
+        <translation>Marken nehmen</translation>
+    </message>
+    <message>
+        <source>Keep these as a place …</source>
+        <translation>Als Platz behalten …</translation>
+    </message>
+    <message>
+        <source>How sure the figures are: before, and now</source>
+        <translation>Wie sicher die Zahlen sind: vorher und jetzt</translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <translation>%1: %2</translation>
+    </message>
+    <message>
+        <source>All of it</source>
+        <translation>Ganz</translation>
+    </message>
+    <message>
+        <source>Take back</source>
+        <translation>Zurücknehmen</translation>
+    </message>
+    <message>
+        <source>marked: the camera is tilted %1</source>
+        <translation>markiert: die Kamera ist um %1 gekippt</translation>
+    </message>
+    <message>
+        <source>seen in the room: the camera is tilted %1</source>
+        <translation>im Raum gesehen: die Kamera ist um %1 gekippt</translation>
+    </message>
+    <message>
+        <source>not known: the camera is taken as level</source>
+        <translation>nicht bekannt: die Kamera gilt als waagrecht</translation>
+    </message>
+    <message>
+        <source>by the mat</source>
+        <translation>nach der Matte</translation>
+    </message>
+    <message>
+        <source>by a length of %1</source>
+        <translation>durch eine Länge von %1</translation>
+    </message>
+    <message>
+        <source>by the student&apos;s height of %1</source>
+        <translation>durch die Körpergröße von %1</translation>
+    </message>
+    <message>
+        <source>camera %1 ± %2 over the floor, looking down %3°</source>
+        <translation>Kamera %1 ± %2 über dem Boden, um %3° nach unten</translation>
+    </message>
+    <message>
+        <source>none marked: widths come from the height, lengths from what is usual of cameras</source>
+        <translation>keine: Breiten kommen aus der Größe, Längen aus dem bei Kameras Üblichen</translation>
+    </message>
+    <message>
+        <source>given: %1</source>
+        <translation>angegeben: %1</translation>
+    </message>
+    <message>
+        <source>told from the feet</source>
+        <translation>nach den Füßen</translation>
+    </message>
+    <message>
+        <source>straight edges bend by %1 % ± %2 %</source>
+        <translation>gerade Kanten biegen sich um %1 % ± %2 %</translation>
+    </message>
+    <message>
+        <source>taken as straight, to 2 %</source>
+        <translation>als gerade genommen, auf 2 %</translation>
+    </message>
+    <message>
+        <source>taken out against the room, to ± %1 px</source>
+        <translation>gegen den Raum herausgenommen, auf ± %1 px</translation>
+    </message>
+    <message>
+        <source>the camera is taken as still</source>
+        <translation>die Kamera gilt als ruhig</translation>
+    </message>
+    <message>
+        <source>from %1 to %2</source>
+        <translation>von %1 bis %2</translation>
+    </message>
+    <message>
+        <source>the whole clip</source>
+        <translation>die ganze Aufnahme</translation>
+    </message>
+    <message>
+        <source>seated</source>
+        <translation>sitzend</translation>
+    </message>
+    <message>
+        <source>hand on a support from %1 to %2</source>
+        <translation>Hand an einer Stütze von %1 bis %2</translation>
+    </message>
+    <message>
+        <source>none: the feet carry all the weight</source>
+        <translation>keine: die Füße tragen das ganze Gewicht</translation>
+    </message>
+    <message>
+        <source>%1 (looks like this room)</source>
+        <translation>%1 (sieht aus wie dieser Raum)</translation>
+    </message>
+    <message>
+        <source>none kept yet</source>
+        <translation>noch keiner behalten</translation>
+    </message>
+    <message>
+        <source>What is known of the room and the camera</source>
+        <translation>Was von Raum und Kamera bekannt ist</translation>
+    </message>
+    <message>
+        <source>%1°&#xa0;±&#xa0;%2°</source>
+        <translation>%1°&#xa0;±&#xa0;%2°</translation>
     </message>
 </context>
 <context>
@@ -1979,6 +2845,21 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>this clip</source>
         <translation>diese Aufnahme</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::SureView</name>
+    <message>
+        <source>How sure the figures are</source>
+        <translation>Wie sicher die Werte sind</translation>
+    </message>
+    <message>
+        <source>cannot tell</source>
+        <translation>nicht zu sagen</translation>
+    </message>
+    <message>
+        <source>%1: %2 before, %3 now</source>
+        <translation>%1: vorher %2, jetzt %3</translation>
     </message>
 </context>
 <context>
@@ -4923,6 +5804,87 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>less sure about %1</source>
         <translation>weniger sicher bei %1</translation>
+    </message>
+    <message>
+        <source>nose</source>
+        <translation>Nase</translation>
+    </message>
+    <message>
+        <source>eye</source>
+        <translation>Auge</translation>
+    </message>
+    <message>
+        <source>ear</source>
+        <translation>Ohr</translation>
+    </message>
+    <message>
+        <source>shoulder</source>
+        <translation>Schulter</translation>
+    </message>
+    <message>
+        <source>elbow</source>
+        <translation>Ellbogen</translation>
+    </message>
+    <message>
+        <source>wrist</source>
+        <translation>Handgelenk</translation>
+    </message>
+    <message>
+        <source>thumb</source>
+        <translation>Daumen</translation>
+    </message>
+    <message>
+        <source>index finger</source>
+        <translation>Zeigefinger</translation>
+    </message>
+    <message>
+        <source>little finger</source>
+        <translation>kleiner Finger</translation>
+    </message>
+    <message>
+        <source>hip</source>
+        <translation>Hüfte</translation>
+    </message>
+    <message>
+        <source>knee</source>
+        <translation>Knie</translation>
+    </message>
+    <message>
+        <source>ankle</source>
+        <translation>Knöchel</translation>
+    </message>
+    <message>
+        <source>heel</source>
+        <translation>Ferse</translation>
+    </message>
+    <message>
+        <source>toe tip</source>
+        <translation>Zehenspitze</translation>
+    </message>
+    <message>
+        <source>to %1</source>
+        <translation>bis %1</translation>
+    </message>
+    <message>
+        <source>from %1</source>
+        <translation>ab %1</translation>
+    </message>
+    <message>
+        <source>Told by the clip %1.</source>
+        <translation>Nach dem Clip %1.</translation>
+    </message>
+    <message>
+        <source>The clip %1 says otherwise: %2. Look at both pictures before you say it.</source>
+        <translation>Der Clip %1 sagt anderes: %2. Beide Bilder ansehen, bevor es gesagt wird.</translation>
+    </message>
+    <message>
+        <source>The clip %1 tells it less surely: %2.</source>
+        <translation>Der Clip %1 sagt es weniger sicher: %2.</translation>
+    </message>
+    <message>
+        <source>%2 %1</source>
+        <comment>a point of the body after its side</comment>
+        <translation>%1 %2</translation>
     </message>
 </context>
 </TS>

@@ -1,4 +1,5 @@
 #include "media/tracker.h"
+#include "core/review/look.h"
 #include "core/signal/signal.h"
 #include <chrono>
 #include <cmath>
@@ -217,6 +218,8 @@ Result<TrackResult> track_clip(const std::filesystem::path& file, const TrackOpt
     if (std::none_of(out.track.px.begin(), out.track.px.end(), [](const auto& f) { return f.has_value(); }))
         return fail(Code::cannot_judge, "no_body");
     out.track.vertical = room_vertical(finding.kept());
+    for (const auto& [picture, body] : finding.kept())
+        if (picture && out.look.empty()) out.look = look_of(*picture, body);
     if (out.track.vertical) { // a tilt a pixel of the smaller picture
         out.track.vertical->slope /= finding.shrink();
         out.track.vertical->slope_sigma /= finding.shrink();

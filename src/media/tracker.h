@@ -28,6 +28,7 @@ struct TrackOptions {
 struct TrackResult {
     Track track;
     ClipInfo clip;
+    std::string look;               // of the room (core/review/look.h)
     std::vector<SceneSample> scene; // in order of time; of what was looked at in this run
     std::size_t unreadable = 0;     // frames that could not be decoded
     double frames_per_s = 0;

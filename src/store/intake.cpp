@@ -1,4 +1,5 @@
 #include "store/intake.h"
+#include "core/review/look.h"
 #include "core/signal/signal.h"
 #include <algorithm>
 #include <cctype>
@@ -16,7 +17,7 @@ std::string problem_of(const Error& e) {
 /// What was marked by hand holds when the body is found again.
 Track with_marks_of(const Library& library, std::int64_t clip, Track track) {
     if (auto before = library.load_track(clip); before && before->frames() == track.frames() && before->width == track.width)
-        track.layers = std::move(before->layers);
+        std::swap(track.layers.steady, before->layers.steady), track.layers = std::move(before->layers);
     return track;
 }
 
@@ -130,11 +131,29 @@ Result<ClipGuess> guess_clip(const Library& library, const Clip& clip, const Tra
                 alike[c.person] = it == alike.end() ? now : std::max(it->second, now);
             }
         }
+    // Whoever is filmed in this room more often than others are: counted, with one clip of each kind beforehand.
+    std::map<std::int64_t, double> at_home;
+    if (const auto looks = library.looks()) {
+        const auto mine = std::find_if(looks->begin(), looks->end(), [&](const auto& l) { return l.clip == clip.id; });
+        if (mine != looks->end()) {
+            std::map<std::int64_t, std::pair<double, double>> counts; // here, in all
+            std::pair<double, double> all{1, 2};
+            for (const auto& l : *looks) {
+                if (l.person == 0 || l.clip == clip.id) continue;
+                const double here = same_room(mine->look, l.look) > same_place ? 1 : 0;
+                auto& c = counts[l.person];
+                c.first += here, all.first += here;
+                ++c.second, ++all.second;
+            }
+            for (const auto& [person, c] : counts) at_home[person] = std::log((c.first + 1) / (c.second + 2) / (all.first / all.second));
+        }
+    }
     // Somebody new is as likely as any one of them before anything is known.
     double all = 1;
     for (const auto& p : *people) {
         const auto it = alike.find(p.id);
-        const double weight = std::exp(std::clamp(by_name(file, p.name) + (it == alike.end() ? 0.0 : it->second), -20.0, 20.0));
+        const double weight = std::exp(std::clamp(
+            by_name(file, p.name) + (it == alike.end() ? 0.0 : it->second) + (at_home.contains(p.id) ? at_home[p.id] : 0.0), -20.0, 20.0));
         out.people.push_back({p.id, weight});
         all += weight;
     }

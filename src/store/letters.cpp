@@ -18,16 +18,16 @@ Result<std::int64_t> Library::save_letter(const LetterRecord& l) {
     if (read_only_) return fail(Code::write_failed, "read_only");
     Query q(db_, "INSERT INTO letter(clip, body, sent_on) VALUES(?,?,?) ON CONFLICT(clip) DO UPDATE SET body=excluded.body, "
                  "sent_on=excluded.sent_on");
-    if (auto ok = q.bind(l.clip).bind(body.dump()).bind(l.sent_on).run(); !ok) return tl::unexpected(ok.error());
+    if (auto ok = q.bind(record_of(l.clip)).bind(body.dump()).bind(l.sent_on).run(); !ok) return tl::unexpected(ok.error());
     Query id(db_, "SELECT id FROM letter WHERE clip=?");
-    id.bind(l.clip);
+    id.bind(record_of(l.clip));
     return id.row() ? id.integer(0) : 0;
 }
 
 Result<std::vector<LetterRecord>> Library::letters(std::int64_t clip) const {
     const std::lock_guard lock(*mutex_);
     Query q(db_, "SELECT id, clip, body, sent_on FROM letter WHERE clip=? ORDER BY id");
-    q.bind(clip);
+    q.bind(record_of(clip));
     std::vector<LetterRecord> out;
     while (q.row()) {
         LetterRecord l;
@@ -61,7 +61,7 @@ Result<std::int64_t> Library::keep_sent(const SentLetter& l) {
         if (auto done = q.blob(l.file).run(); !done) return done;
         id = sqlite3_last_insert_rowid(db_);
         Query draft(db_, "UPDATE letter SET sent_on=? WHERE clip=?");
-        return draft.bind(l.sent_at.substr(0, 10)).bind(l.clip).run();
+        return draft.bind(l.sent_at.substr(0, 10)).bind(record_of(l.clip)).run();
     });
     if (!ok) return tl::unexpected(ok.error());
     return id;

@@ -2,8 +2,6 @@
 #include "core/files.h"
 #include "store/query.h"
 #include <fcntl.h>
-#include <nettle/sha2.h>
-#include <nlohmann/json.hpp>
 #include <sys/file.h>
 #include <unistd.h>
 
@@ -11,7 +9,7 @@ namespace bevel {
 namespace {
 
 namespace fs = std::filesystem;
-constexpr int newest = 9;
+constexpr int newest = 10;
 
 /// Steps from one version of the library to the next; never edited once released, only added to.
 const std::array<const char*, newest> steps{
@@ -70,32 +68,21 @@ const std::array<const char*, newest> steps{
     "ALTER TABLE clip_9 RENAME TO clip;"
     "CREATE INDEX clip_person ON clip(person);"
     "ALTER TABLE quality ADD COLUMN limits TEXT NOT NULL DEFAULT '';",
+    // 10: pairs of clips, parts of a file, what was in hand or under foot, which of several people is meant, places where the camera
+    // stands, until when a person's films are kept
+    "ALTER TABLE clip ADD COLUMN pair INTEGER NOT NULL DEFAULT 0;"
+    "ALTER TABLE clip ADD COLUMN part_from_s REAL;"
+    "ALTER TABLE clip ADD COLUMN part_to_s REAL;"
+    "ALTER TABLE clip ADD COLUMN states TEXT NOT NULL DEFAULT '';"
+    "ALTER TABLE clip ADD COLUMN footwear TEXT NOT NULL DEFAULT '';"
+    "ALTER TABLE clip ADD COLUMN surface TEXT NOT NULL DEFAULT '';"
+    "ALTER TABLE clip ADD COLUMN meant TEXT NOT NULL DEFAULT '';"
+    "ALTER TABLE clip ADD COLUMN look BLOB NOT NULL DEFAULT x'';"
+    "CREATE INDEX clip_file ON clip(file);"
+    "CREATE TABLE camera_place(id INTEGER PRIMARY KEY, name TEXT NOT NULL UNIQUE, width INTEGER NOT NULL, height INTEGER NOT NULL, marks "
+    "TEXT NOT NULL, look BLOB NOT NULL);"
+    "ALTER TABLE person ADD COLUMN keep_until TEXT NOT NULL DEFAULT '';",
 };
-
-constexpr const char* clip_columns = "SELECT id, person, file, movement, school, view, filmed_on, arrived_on, state, problem, found, "
-                                     "frames_per_s, vertical_seen, neutral_seen, mirrored, hash, limits, named, guess, turn "
-                                     "FROM clip LEFT JOIN quality ON quality.clip = clip.id ";
-
-Clip clip_of(const Query& q) {
-    Clip c;
-    c.id = q.integer(0);
-    c.person = q.integer(1);
-    c.file = q.text(2);
-    c.movement = q.text(3);
-    c.school = q.text(4);
-    c.view = q.text(5);
-    c.filmed_on = q.text(6);
-    c.arrived_on = q.text(7);
-    c.state = static_cast<ClipState>(std::clamp<std::int64_t>(q.integer(8), 0, 4));
-    c.problem = q.text(9);
-    c.hash = q.text(15);
-    c.mirrored = q.integer(14) != 0;
-    if (!q.absent(10)) c.quality = ClipQuality{q.real(10), q.real(11), q.integer(12) != 0, q.integer(13) != 0, parse_limits(q.text(16))};
-    c.named = q.text(17).empty() ? fs::path(c.file).filename().string() : q.text(17); // of clips from before it was kept
-    c.guess = q.text(18);
-    c.turn = q.integer(19);
-    return c;
-}
 
 } // namespace
 
@@ -310,14 +297,6 @@ bool Library::has_heights() const {
     return q.row();
 }
 
-Result<bool> Library::save_quality(std::int64_t clip, const ClipQuality& c) {
-    return write([&] {
-        Query q(db_, "INSERT OR REPLACE INTO quality(clip, found, frames_per_s, vertical_seen, neutral_seen, limits) VALUES(?,?,?,?,?,?)");
-        q.bind(clip).bind(c.found).bind(c.frames_per_s).bind(std::int64_t{c.vertical_seen}).bind(std::int64_t{c.neutral_seen});
-        return q.bind(limits_json(c.limits)).run();
-    });
-}
-
 Result<bool> Library::set_shoulder_width(std::int64_t person, double metres) {
     return write([&] {
         Query q(db_, "UPDATE person SET shoulder_width_m=? WHERE id=?");
@@ -327,302 +306,11 @@ Result<bool> Library::set_shoulder_width(std::int64_t person, double metres) {
 
 Result<std::vector<Person>> Library::people() const {
     const std::lock_guard lock(*mutex_);
-    Query q(db_, "SELECT id, name, stature_m, notes, shoulder_width_m FROM person ORDER BY name COLLATE NOCASE");
+    Query q(db_, "SELECT id, name, stature_m, notes, shoulder_width_m, keep_until FROM person ORDER BY name COLLATE NOCASE");
     std::vector<Person> out;
-    while (q.row()) out.push_back({q.integer(0), q.text(1), q.real(2), q.text(3), q.real(4)});
+    while (q.row()) out.push_back({q.integer(0), q.text(1), q.real(2), q.text(3), q.real(4), q.text(5)});
     if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
     return out;
-}
-
-namespace {
-
-/// SHA-256 of a file as hexadecimal digits; empty when it cannot be read.
-std::string hash_of(const fs::path& file) {
-    const int fd = ::open(file.c_str(), O_RDONLY | O_CLOEXEC);
-    if (fd < 0) return {};
-    sha256_ctx ctx;
-    sha256_init(&ctx);
-    std::vector<std::uint8_t> piece(1U << 18U);
-    ssize_t n = 0;
-    while ((n = ::read(fd, piece.data(), piece.size())) > 0) sha256_update(&ctx, static_cast<std::size_t>(n), piece.data());
-    ::close(fd);
-    if (n < 0) return {};
-    std::array<std::uint8_t, SHA256_DIGEST_SIZE> sum{};
-    sha256_digest(&ctx, sum.size(), sum.data());
-    std::string out;
-    for (const auto b : sum) {
-        constexpr const char* digits = "0123456789abcdef";
-        out += digits[b >> 4U];
-        out += digits[b & 15U];
-    }
-    return out;
-}
-
-} // namespace
-
-Result<std::string> Library::copy_in(const fs::path& source, const std::stop_token& stop, const std::function<void(double)>& progress) {
-    std::error_code ec;
-    std::string name;
-    {
-        // A name of its own: never writes over another clip, nor over one that is on its way.
-        const std::lock_guard lock(*mutex_);
-        for (int n = 0; n < 100000; ++n) {
-            name = "clips/" + source.stem().string() + (n == 0 ? "" : "-" + std::to_string(n + 1)) + source.extension().string();
-            Query taken(db_, "SELECT 1 FROM leftover WHERE file=?");
-            taken.bind(name);
-            if (!taken.row() && !fs::exists(folder_ / name, ec)) break;
-        }
-        if (auto ok = write([&] {
-                Query q(db_, "INSERT INTO leftover(file) VALUES(?)");
-                return q.bind(name).run();
-            });
-            !ok)
-            return tl::unexpected(ok.error());
-    }
-    if (auto ok = copy_whole(source, folder_ / name, stop, progress); !ok) {
-        (void)write([&] {
-            Query q(db_, "DELETE FROM leftover WHERE file=?");
-            return q.bind(name).run();
-        });
-        return tl::unexpected(ok.error());
-    }
-    return name;
-}
-
-Result<std::int64_t> Library::add_clip(const Clip& c, const fs::path& source, const std::stop_token& stop,
-                                       const std::function<void(double)>& progress) {
-    const auto name = copy_in(source, stop, progress);
-    if (!name) return tl::unexpected(name.error());
-    const std::string hash = hash_of(folder_ / *name);
-    std::int64_t id = 0;
-    auto ok = together([&]() -> Result<bool> {
-        Query q(db_, "INSERT INTO clip(person, file, movement, school, view, filmed_on, arrived_on, state, problem, mirrored, hash, named, "
-                     "turn) VALUES(?,?,?,?,?,?,?,?,?,?,?,?,(SELECT coalesce(max(turn), 0) + 1 FROM clip))");
-        q.reference(c.person).bind(*name).bind(c.movement).bind(c.school).bind(c.view).bind(c.filmed_on).bind(c.arrived_on);
-        q.bind(static_cast<std::int64_t>(c.state)).bind(c.problem).bind(std::int64_t{c.mirrored}).bind(hash);
-        q.bind(source.filename().string());
-        if (auto done = q.run(); !done) return done;
-        id = sqlite3_last_insert_rowid(db_);
-        Query kept(db_, "DELETE FROM leftover WHERE file=?");
-        return kept.bind(*name).run();
-    });
-    if (ok) return id;
-    std::error_code ec;
-    fs::remove(folder_ / *name, ec);
-    return tl::unexpected(ok.error());
-}
-
-Result<bool> Library::replace_file(std::int64_t clip, const fs::path& source) {
-    const auto now = this->clip(clip);
-    if (!now) return tl::unexpected(now.error());
-    const std::string hash = hash_of(source);
-    if (hash.empty()) return fail(Code::cannot_open, source.string());
-    if (!now->hash.empty() && now->hash != hash) return fail(Code::bad_value, "another_clip");
-    const auto name = copy_in(source, {}, {});
-    if (!name) return tl::unexpected(name.error());
-    return together([&]() -> Result<bool> {
-        Query q(db_, "UPDATE clip SET file=?, hash=? WHERE id=?");
-        if (auto ok = q.bind(*name).bind(hash).bind(clip).run(); !ok) return ok;
-        Query kept(db_, "DELETE FROM leftover WHERE file=?");
-        return kept.bind(*name).run();
-    });
-}
-
-Result<std::optional<Clip>> Library::same_file(const fs::path& source) const {
-    const std::string hash = hash_of(source);
-    if (hash.empty()) return fail(Code::cannot_open, source.string());
-    const std::lock_guard lock(*mutex_);
-    Query q(db_, (std::string(clip_columns) + "WHERE hash=?").c_str());
-    q.bind(hash);
-    if (!q.row()) return std::optional<Clip>();
-    return std::optional(clip_of(q));
-}
-
-fs::path Library::path_of(const Clip& c) const {
-    // Inside the library only, whatever the record says.
-    const fs::path file(c.file);
-    const bool inside = file.is_relative() && std::none_of(file.begin(), file.end(), [](const fs::path& p) { return p == ".."; });
-    return inside ? folder_ / file : folder_ / "clips" / file.filename();
-}
-
-bool Library::has_file(const Clip& c) const {
-    std::error_code ec;
-    return fs::is_regular_file(path_of(c), ec);
-}
-
-Result<bool> Library::set_clip_facts(const Clip& c) {
-    return write([&] {
-        Query q(db_, "UPDATE clip SET person=?, movement=?, school=?, view=?, filmed_on=?, mirrored=? WHERE id=?");
-        q.reference(c.person).bind(c.movement).bind(c.school).bind(c.view).bind(c.filmed_on);
-        return q.bind(std::int64_t{c.mirrored}).bind(c.id).run();
-    });
-}
-
-Result<bool> Library::set_guess(std::int64_t clip, const std::string& guess) {
-    return write([&] {
-        Query q(db_, "UPDATE clip SET guess=? WHERE id=?");
-        return q.bind(guess).bind(clip).run();
-    });
-}
-
-Result<bool> Library::set_turns(const std::vector<std::int64_t>& clips) {
-    return together([&]() -> Result<bool> {
-        for (std::size_t i = 0; i < clips.size(); ++i) {
-            Query q(db_, "UPDATE clip SET turn=? WHERE id=?");
-            if (auto ok = q.bind(static_cast<std::int64_t>(i)).bind(clips[i]).run(); !ok) return ok;
-        }
-        return true;
-    });
-}
-
-Result<bool> Library::set_clip_state(std::int64_t clip, ClipState state, const std::string& problem) {
-    return write([&] {
-        Query q(db_, "UPDATE clip SET state=?, problem=? WHERE id=?");
-        return q.bind(static_cast<std::int64_t>(state)).bind(problem).bind(clip).run();
-    });
-}
-
-Result<std::vector<Clip>> Library::clips() const {
-    const std::lock_guard lock(*mutex_);
-    Query q(db_, (std::string(clip_columns) + "ORDER BY arrived_on DESC, id DESC").c_str());
-    std::vector<Clip> out;
-    while (q.row()) out.push_back(clip_of(q));
-    if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
-    return out;
-}
-
-Result<Clip> Library::clip(std::int64_t id) const {
-    const std::lock_guard lock(*mutex_);
-    Query q(db_, (std::string(clip_columns) + "WHERE id=?").c_str());
-    q.bind(id);
-    if (!q.row()) return fail(Code::not_found, "clip");
-    return clip_of(q);
-}
-
-Result<bool> Library::save_track(std::int64_t clip, const Track& track) {
-    return write([&]() -> Result<bool> {
-        Query q(db_, "INSERT INTO track(clip, points) VALUES(?,?) ON CONFLICT(clip) DO UPDATE SET points=excluded.points");
-        return q.bind(clip).blob(pack_track(track)).run();
-    });
-}
-
-Result<bool> Library::save_unfinished(std::int64_t clip, const Track& so_far, std::size_t done) {
-    return write([&] {
-        Query q(db_, "INSERT OR REPLACE INTO unfinished(clip, done, points) VALUES(?,?,?)");
-        return q.bind(clip).bind(static_cast<std::int64_t>(done)).blob(pack_track(so_far)).run();
-    });
-}
-
-Result<std::optional<Unfinished>> Library::unfinished(std::int64_t clip) const {
-    const std::lock_guard lock(*mutex_);
-    Query q(db_, "SELECT done, points FROM unfinished WHERE clip=?");
-    q.bind(clip);
-    if (!q.row()) return std::optional<Unfinished>();
-    auto track = unpack_track(q.bytes(1));
-    if (!track || q.integer(0) < 0 || static_cast<std::size_t>(q.integer(0)) > track->frames()) return std::optional<Unfinished>();
-    return std::optional(Unfinished{std::move(*track), static_cast<std::size_t>(q.integer(0))});
-}
-
-Result<bool> Library::forget_unfinished(std::int64_t clip) {
-    return write([&] {
-        Query q(db_, "DELETE FROM unfinished WHERE clip=?");
-        return q.bind(clip).run();
-    });
-}
-
-Result<Track> Library::load_track(std::int64_t clip) const {
-    const std::lock_guard lock(*mutex_);
-    Query q(db_, "SELECT points FROM track WHERE clip=?");
-    q.bind(clip);
-    if (!q.row()) return fail(Code::not_found, "track");
-    return unpack_track(q.bytes(0));
-}
-
-Result<bool> Library::decide(std::int64_t clip, const Decision& d) {
-    return together([&]() -> Result<bool> {
-        if (auto ok = save_decision(clip, d); !ok) return ok;
-        return set_clip_state(clip, ClipState::reviewed, "");
-    });
-}
-
-Result<bool> Library::save_decision(std::int64_t clip, const Decision& d) {
-    return write([&] {
-        Query q(db_,
-                "INSERT INTO decision(clip, check_id, side, choice, wording, note) VALUES(?,?,?,?,?,?)"
-                " ON CONFLICT(clip, check_id, side) DO UPDATE SET choice=excluded.choice, wording=excluded.wording, note=excluded.note");
-        return q.bind(clip).bind(d.check).bind(d.side).bind(static_cast<std::int64_t>(d.choice)).bind(d.wording).bind(d.note).run();
-    });
-}
-
-Result<std::vector<Decision>> Library::decisions(std::int64_t clip) const {
-    const std::lock_guard lock(*mutex_);
-    Query q(db_, "SELECT check_id, side, choice, wording, note FROM decision WHERE clip=? ORDER BY check_id, side");
-    q.bind(clip);
-    std::vector<Decision> out;
-    while (q.row())
-        out.push_back({q.text(0), q.text(1), static_cast<Choice>(std::clamp<std::int64_t>(q.integer(2), 0, 2)), q.text(3), q.text(4)});
-    if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
-    return out;
-}
-
-Result<std::int64_t> Library::save_agreement(const Agreement& a) {
-    if (a.reason.empty()) return fail(Code::bad_value, "reason");
-    if (a.check.empty() || (a.person == 0) == (a.clip == 0)) return fail(Code::bad_value, "check");
-    if (!a.off && ((!a.low && !a.high) || (a.low && a.high && *a.low > *a.high))) return fail(Code::bad_value, "band");
-    if (!a.from_day.empty() && !a.until_day.empty() && a.from_day > a.until_day) return fail(Code::bad_value, "days");
-    const std::lock_guard lock(*mutex_);
-    if (read_only_) return fail(Code::write_failed, "read_only");
-    Query q(db_, a.id == 0 ? "INSERT INTO agreement(person, clip, check_id, low, high, off, reason, from_day, until_day) "
-                             "VALUES(?,?,?,?,?,?,?,?,?)"
-                           : "UPDATE agreement SET person=?, clip=?, check_id=?, low=?, high=?, off=?, reason=?, from_day=?, until_day=? "
-                             "WHERE id=?");
-    q.reference(a.person)
-        .reference(a.clip)
-        .bind(a.check)
-        .bind(a.low)
-        .bind(a.high)
-        .bind(std::int64_t{a.off})
-        .bind(a.reason)
-        .bind(a.from_day);
-    q.bind(a.until_day);
-    if (a.id != 0) q.bind(a.id);
-    if (auto ok = q.run(); !ok) return tl::unexpected(ok.error());
-    return a.id != 0 ? a.id : sqlite3_last_insert_rowid(db_);
-}
-
-Result<bool> Library::remove_agreement(std::int64_t id) {
-    return write([&] {
-        Query q(db_, "DELETE FROM agreement WHERE id=?");
-        return q.bind(id).run();
-    });
-}
-
-namespace {
-constexpr const char* agreement_columns = "SELECT id, person, clip, check_id, low, high, off, reason, from_day, until_day FROM agreement ";
-
-Result<std::vector<Agreement>> agreements_of(Query& q) {
-    std::vector<Agreement> out;
-    while (q.row())
-        out.push_back({q.integer(0), q.integer(1), q.integer(2), q.text(3), q.maybe_real(4), q.maybe_real(5), q.integer(6) != 0, q.text(7),
-                       q.text(8), q.text(9)});
-    if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
-    return out;
-}
-} // namespace
-
-Result<std::vector<Agreement>> Library::agreements(std::int64_t person) const {
-    const std::lock_guard lock(*mutex_);
-    Query q(db_, (std::string(agreement_columns) + "WHERE person=? ORDER BY from_day, id").c_str());
-    return agreements_of(q.bind(person));
-}
-
-Result<std::vector<Agreement>> Library::agreements_for(const Clip& clip) const {
-    const std::lock_guard lock(*mutex_);
-    const std::string day = clip.filmed_on.empty() ? clip.arrived_on : clip.filmed_on;
-    Query q(db_, (std::string(agreement_columns) + "WHERE clip=?1 OR (person=?2 AND from_day<=?3 AND (until_day='' OR until_day>=?3)) "
-                                                   "ORDER BY clip IS NOT NULL, from_day, id")
-                     .c_str());
-    return agreements_of(q.bind(clip.id).bind(clip.person).bind(day));
 }
 
 std::string Library::setting(const std::string& key) const {

@@ -22,6 +22,7 @@ struct Person {
     double stature_m = 1.7;
     std::string notes;           // limits and agreed adaptations, as the instructor writes them
     double shoulder_width_m = 0; // SW as last measured from the front; 0 when it never was
+    std::string keep_until{};    // ISO date after which the films may go; empty: no end was chosen
 };
 
 /// `asked`: the body was found, and whose it is or which movement has yet to be said.
@@ -35,6 +36,11 @@ struct ClipQuality {
     bool vertical_seen = false; // from upright edges of the room; else the camera is taken as level
     bool neutral_seen = false;  // a quiet upright second was found
     std::vector<Limit> limits;  // what stands in the way of judging it, and where
+};
+
+/// Which of several people on a picture is meant: a place on their body (pixels) at a time.
+struct MeantPerson {
+    double time_s = 0, x = 0, y = 0;
 };
 
 struct Clip {
@@ -52,6 +58,26 @@ struct Clip {
     std::string named;                  // the file's name as it came
     std::string guess;                  // JSON: what the clip itself tells (intake.h); empty once it was said, or before it was looked at
     std::int64_t turn = 0;              // place in the queue: lower ones are looked at first
+    std::int64_t pair = 0;              // the clip of the same movement from another side; 0: none
+    std::optional<double> part_from_s, part_to_s; // of a file that was cut into parts
+    std::vector<SupportState> states;             // a hand on a support, seated: from–to
+    std::string footwear, surface;                // "barefoot", "socks", "soft", "firm"; "slippery", "smooth", "rough"; empty: not said
+    std::optional<MeantPerson> meant;
+    bool is_part() const { return part_from_s || part_to_s; }
+};
+
+/// A stretch of a file that becomes a clip of its own, s.
+struct ClipPart {
+    double from_s = 0, to_s = 0;
+};
+
+/// A place where a camera stands again and again, with what was marked there.
+struct CameraPlace {
+    std::int64_t id = 0;
+    std::string name;
+    int width = 0, height = 0; // of its pictures
+    Layers marks;              // vertical, scale, floor, plan and lens; nothing of one clip
+    std::string look;          // small grey picture of the room without the student (see core/review/look.h)
 };
 
 /// A body that is being looked for: points of the first `done` frames.
@@ -106,6 +132,7 @@ struct SentLetter {
 struct Erased {
     int clips = 0, letters = 0;
     std::vector<std::string> backups;
+    std::vector<std::string> shared_with; // people who are parts of the same files, which therefore stay
 };
 
 /// Any thread may call it. What belongs together is written in one transaction; each call is on the disk when it returns.
@@ -135,7 +162,36 @@ public:
     /// Copies the file into the library and records it; the copy is whole and synced before the record is made. Copying holds nothing up.
     Result<std::int64_t> add_clip(const Clip& c, const std::filesystem::path& source, const std::stop_token& stop = {},
                                   const std::function<void(double)>& progress = {});
-    Result<bool> set_clip_facts(const Clip& c); // person, movement, school, view, day, mirrored; nothing else is touched
+    /// Person, movement, school, view, day, mirrored, footwear, surface, support; nothing else is touched. A pair that no longer is of one
+    /// person and movement is parted.
+    Result<bool> set_clip_facts(const Clip& c);
+    Result<bool> set_states(std::int64_t clip, const std::vector<SupportState>& states);
+    Result<bool> set_meant(std::int64_t clip, const std::optional<MeantPerson>& who);
+    /// Two clips of one person and movement from two sides: decisions, letter and state are kept once for both. bad_value "pair".
+    Result<bool> pair_clips(std::int64_t a, std::int64_t b);
+    Result<bool> part_clips(std::int64_t either);
+    /// The clip under which decisions and letter are kept: the first of a pair.
+    std::int64_t record_of(std::int64_t clip) const;
+    /// The clip becomes the first part; the others are new clips of the same file, with its points. In order, none shorter than a second,
+    /// not overlapping: else bad_value "parts".
+    Result<std::vector<std::int64_t>> cut_clip(std::int64_t clip, const std::vector<ClipPart>& parts);
+    /// All clips of the same file, this one included, by their beginning.
+    Result<std::vector<Clip>> parts_of(std::int64_t clip) const;
+    /// A new place, or one of that name as it is now.
+    Result<std::int64_t> keep_place(const CameraPlace& place);
+    Result<std::vector<CameraPlace>> places() const; // newest first
+    Result<bool> forget_place(std::int64_t id);
+    /// The film of a clip is overwritten and removed; points, decisions and letters stay.
+    Result<bool> drop_film(std::int64_t clip);
+    Result<bool> set_keep_until(std::int64_t person, const std::string& day);
+    /// How the room looked behind the student (media/scene.h), of the newest clips.
+    struct Look {
+        std::int64_t clip = 0, person = 0;
+        std::string look;
+    };
+    Result<bool> set_look(std::int64_t clip, const std::string& look);
+    Result<std::vector<Look>> looks(int most = 400) const;
+    std::uintmax_t room_of(const std::vector<Clip>& clips) const; // bytes of their files
     Result<bool> set_guess(std::int64_t clip, const std::string& guess);
     /// The waiting clips are looked at in this order.
     Result<bool> set_turns(const std::vector<std::int64_t>& clips);
@@ -198,6 +254,7 @@ private:
     bool renew_tracks();
     bool has_heights() const;
     void clean_up();
+    bool is_used(const std::string& file) const;
     Result<bool> remove_files(const std::vector<std::string>& files);
     Result<std::string> copy_in(const std::filesystem::path& source, const std::stop_token& stop,
                                 const std::function<void(double)>& progress);
@@ -217,6 +274,9 @@ private:
 
 /// A track as bytes (format 2, see track_blob.cpp). Reading knows format 1 too, is bounded and refuses what does not add up.
 std::string pack_track(const Track& track);
+/// The layers alone, as text.
+std::string pack_marks(const Layers& layers);
+Result<Layers> unpack_marks(const std::string& text);
 Result<Track> unpack_track(const std::string& bytes);
 
 } // namespace bevel

@@ -1,5 +1,6 @@
 // Track format 2: "bevtrk02", length and text of a JSON head (model, version, picture, vertical, layers), number of frames, then a frame
-// each: time (float64), present (uint8), and 27 points of x, y, visibility, stated sigma as float32. Little endian. Format 1 held corrected
+// each: time (float64), present (uint8), and 27 points of x, y, visibility, stated sigma as float32; then, where shake was taken out,
+// "steady01" and a frame each: eight numbers of the homography (float64) and what is left (float32). Little endian. Format 1 held corrected
 // points to 1/16 px; it is read and its corrections are taken back.
 #include "core/ground/derive.h"
 #include "store/library.h"
@@ -10,6 +11,7 @@
 
 namespace bevel {
 namespace {
+constexpr std::string_view steady_tag = "steady01";
 constexpr std::string_view magic_1 = "bevtrk01", magic_2 = "bevtrk02";
 constexpr std::uint32_t most_frames = 500000, most_head = 4U << 20U;
 constexpr std::size_t most_edits = 200000;
@@ -52,7 +54,13 @@ json layers_json(const Layers& l) {
     if (l.vertical) j["vertical"] = vertical_json(*l.vertical);
     if (l.scale) j["scale"] = {l.scale->x0, l.scale->y0, l.scale->x1, l.scale->y1, l.scale->metres};
     if (l.camera_height_m) j["camera_height_m"] = *l.camera_height_m;
-    for (const auto& e : l.edits) j["edits"].push_back({e.frame, point_name(e.point), e.x, e.y});
+    if (l.plan) {
+        j["plan"] = {{"focal_px", l.plan->focal_px}, {"pitch", l.plan->pitch}, {"roll", l.plan->roll}, {"height_m", l.plan->height_m}};
+        j["plan"]["root"] = l.plan->root;
+    }
+    if (l.lens) j["lens"] = {l.lens->k, l.lens->sigma};
+    for (const auto& s : l.swaps) j["swaps"].push_back({s.from, s.to});
+    for (const auto& e : l.edits) j["edits"].push_back({e.frame, point_name(e.point), e.x, e.y, e.filled});
     for (const auto& b : l.breaths) j["breaths"].push_back({b.time_s, b.in});
     for (const auto& [frame, points] : l.extra)
         for (std::size_t e = 0; e < extra_count; ++e)
@@ -81,6 +89,22 @@ Layers layers_of(const json& j) {
     if (j.contains("trim_to_s")) l.trim_to_s = bounded(j["trim_to_s"]);
     if (j.contains("vertical")) l.vertical = vertical_of(j["vertical"]);
     if (j.contains("camera_height_m")) l.camera_height_m = std::clamp(bounded(j["camera_height_m"]), 0.05, 5.0);
+    if (j.contains("plan")) {
+        const auto& p = j["plan"];
+        CameraPlan plan{
+            bounded(p.at("focal_px"), 1e5), bounded(p.at("pitch"), 2), bounded(p.at("roll"), 2), bounded(p.at("height_m"), 50), {}};
+        if (!(plan.focal_px > 10) || !(plan.height_m > 0.01) || p.at("root").size() != plan.root.size()) throw std::out_of_range("plan");
+        for (std::size_t i = 0; i < plan.root.size(); ++i) plan.root[i] = bounded(p["root"].at(i), 10);
+        l.plan = plan;
+    }
+    if (j.contains("lens")) {
+        l.lens = LensBend{bounded(j["lens"].at(0), 1), bounded(j["lens"].at(1), 1)};
+        if (!(l.lens->sigma > 0)) throw std::out_of_range("lens");
+    }
+    if (j.contains("swaps")) {
+        if (j["swaps"].size() > most_edits) throw std::out_of_range("swaps");
+        for (const auto& s : j["swaps"]) l.swaps.push_back({s.at(0).get<std::uint32_t>(), s.at(1).get<std::uint32_t>()});
+    }
     if (j.contains("scale")) {
         const auto& s = j["scale"];
         l.scale = MarkedLength{bounded(s.at(0)), bounded(s.at(1)), bounded(s.at(2)), bounded(s.at(3)), bounded(s.at(4))};
@@ -105,7 +129,7 @@ Layers layers_of(const json& j) {
         for (const auto& e : j["edits"]) {
             const auto p = point_from_name(e.at(1).get<std::string>());
             if (!p) throw std::out_of_range("point");
-            l.edits.push_back({e.at(0).get<std::uint32_t>(), *p, bounded(e.at(2)), bounded(e.at(3))});
+            l.edits.push_back({e.at(0).get<std::uint32_t>(), *p, bounded(e.at(2)), bounded(e.at(3)), e.size() > 4 && e.at(4).get<bool>()});
         }
     }
     return l;
@@ -154,6 +178,19 @@ Result<Track> unpack_1(Reader r) {
 }
 } // namespace
 
+std::string pack_marks(const Layers& layers) {
+    return layers_json(layers).dump();
+}
+
+Result<Layers> unpack_marks(const std::string& text) {
+    if (text.size() > most_head) return fail(Code::unreadable, "marks");
+    try {
+        return layers_of(json::parse(text));
+    } catch (const std::exception&) {
+        return fail(Code::unreadable, "marks");
+    }
+}
+
 std::string pack_track(const Track& t) {
     json head{
         {"model", t.model}, {"version", t.model_version}, {"width", t.width}, {"height", t.height}, {"layers", layers_json(t.layers)}};
@@ -170,6 +207,13 @@ std::string pack_track(const Track& t) {
         if (!t.px[i]) continue;
         for (const auto& p : *t.px[i])
             for (const double v : {p.x, p.y, p.visibility, p.sigma}) put(out, static_cast<float>(v));
+    }
+    if (t.layers.steady.size() == t.frames() && t.frames() > 0) {
+        out += steady_tag;
+        for (const auto& s : t.layers.steady) {
+            for (const double v : s.h) put(out, v);
+            put(out, static_cast<float>(s.sigma));
+        }
     }
     return out;
 }
@@ -215,6 +259,19 @@ Result<Track> unpack_track(const std::string& bytes) {
             p = {v[0], v[1], std::clamp(static_cast<double>(v[2]), 0.0, 1.0), std::max(0.0F, v[3]), 0, 0, 0};
         }
         t.px.back() = b;
+    }
+    std::string tag;
+    if (r.left() == 0) return t;
+    if (!r.text(tag, steady_tag.size()) || tag != steady_tag || r.left() != std::size_t{n} * (8 * sizeof(double) + sizeof(float)))
+        return fail(Code::unreadable, "track");
+    for (std::uint32_t i = 0; i < n; ++i) {
+        Steady s;
+        float sigma = 0;
+        for (double& v : s.h)
+            if (!r.get(v) || !std::isfinite(v) || std::abs(v) > 1e6) return fail(Code::unreadable, "track");
+        if (!r.get(sigma) || !(sigma >= 0) || !(sigma < 1e5F)) return fail(Code::unreadable, "track");
+        s.sigma = sigma;
+        t.layers.steady.push_back(s);
     }
     return t;
 }

@@ -2,6 +2,7 @@
 #include "core/files.h"
 #include "store/library.h"
 #include "store/query.h"
+#include <algorithm>
 #include <archive.h>
 #include <archive_entry.h>
 #include <fcntl.h>
@@ -116,6 +117,7 @@ void Library::clean_up() {
 Result<bool> Library::remove_files(const std::vector<std::string>& files) {
     std::error_code ec;
     for (const auto& f : files) {
+        if (is_used(f)) continue; // another part of the same file
         Clip c;
         c.file = f;
         fs::remove(path_of(c), ec);
@@ -127,6 +129,43 @@ Result<bool> Library::remove_files(const std::vector<std::string>& files) {
     });
 }
 
+bool Library::is_used(const std::string& file) const {
+    const std::lock_guard lock(*mutex_);
+    Query q(db_, "SELECT 1 FROM clip WHERE file=?");
+    q.bind(file);
+    return q.row();
+}
+
+Result<bool> Library::drop_film(std::int64_t id) {
+    const auto c = clip(id);
+    if (!c) return tl::unexpected(c.error());
+    if (!overwrite(path_of(*c))) return fail(Code::write_failed, path_of(*c).string());
+    std::error_code ec;
+    fs::remove(path_of(*c), ec);
+    if (ec) return fail(Code::write_failed, path_of(*c).string());
+    return true;
+}
+
+Result<bool> Library::set_keep_until(std::int64_t person, const std::string& day) {
+    return write([&] {
+        Query q(db_, "UPDATE person SET keep_until=? WHERE id=?");
+        return q.bind(day).bind(person).run();
+    });
+}
+
+std::uintmax_t Library::room_of(const std::vector<Clip>& of) const {
+    std::error_code ec;
+    std::uintmax_t all = 0;
+    std::vector<std::string> seen;
+    for (const auto& c : of) {
+        if (std::find(seen.begin(), seen.end(), c.file) != seen.end()) continue; // parts of one file
+        seen.push_back(c.file);
+        const auto size = fs::file_size(path_of(c), ec);
+        if (!ec) all += size;
+    }
+    return all;
+}
+
 Result<bool> Library::delete_clip(std::int64_t id) {
     const auto c = clip(id);
     if (!c) return tl::unexpected(c.error());
@@ -134,7 +173,7 @@ Result<bool> Library::delete_clip(std::int64_t id) {
         for (const char* sql :
              {"DELETE FROM decision WHERE clip=?", "DELETE FROM track WHERE clip=?", "DELETE FROM quality WHERE clip=?",
               "DELETE FROM unfinished WHERE clip=?", "DELETE FROM letter WHERE clip=?", "DELETE FROM agreement WHERE clip=?",
-              "UPDATE sent SET clip=NULL WHERE clip=?", "DELETE FROM clip WHERE id=?"}) {
+              "UPDATE sent SET clip=NULL WHERE clip=?", "UPDATE clip SET pair=0 WHERE pair=?", "DELETE FROM clip WHERE id=?"}) {
             Query q(db_, sql);
             if (auto done = q.bind(id).run(); !done) return done;
         }
@@ -153,6 +192,11 @@ Result<Erased> Library::erase_person(std::int64_t id) {
         Query q(db_, "SELECT file FROM clip WHERE person=?");
         q.bind(id);
         while (q.row()) files.push_back(q.text(0));
+        // A file of which somebody else is a part stays, and it is said.
+        Query shared(db_, "SELECT DISTINCT p.name FROM clip c JOIN person p ON p.id=c.person WHERE c.person<>?1 AND c.file IN (SELECT file "
+                          "FROM clip WHERE person=?1)");
+        shared.bind(id);
+        while (shared.row()) out.shared_with.push_back(shared.text(0));
         Query letters(db_, "SELECT count(*) FROM sent WHERE person=?");
         letters.bind(id);
         out.letters = letters.row() ? static_cast<int>(letters.integer(0)) : 0;
@@ -172,6 +216,7 @@ Result<Erased> Library::erase_person(std::int64_t id) {
     });
     if (!ok) return tl::unexpected(ok.error());
     for (const auto& f : files) {
+        if (is_used(f)) continue;
         Clip c;
         c.file = f;
         if (!overwrite(path_of(c))) return fail(Code::write_failed, path_of(c).string());

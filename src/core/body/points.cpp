@@ -3,6 +3,18 @@
 #include <numbers>
 
 namespace bevel {
+
+Vec2 Steady::to_steady(const Vec2& p) const {
+    const double w = h[6] * p.x() + h[7] * p.y() + 1;
+    return {(h[0] * p.x() + h[1] * p.y() + h[2]) / w, (h[3] * p.x() + h[4] * p.y() + h[5]) / w};
+}
+
+Vec2 Steady::to_filmed(const Vec2& p) const {
+    // Two equations of the mapping, solved for the place.
+    Eigen::Matrix2d a;
+    a << h[0] - h[6] * p.x(), h[1] - h[7] * p.x(), h[3] - h[6] * p.y(), h[4] - h[7] * p.y();
+    return a.partialPivLu().solve(Vec2(p.x() - h[2], p.y() - h[5]));
+}
 namespace {
 constexpr std::array<std::string_view, point_count> names = {
     "nose",         "left_eye",    "left_ear",       "left_shoulder", "left_elbow",  "left_wrist",  "left_thumb",

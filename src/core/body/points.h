@@ -114,17 +114,45 @@ struct MarkedLength {
     double x0 = 0, y0 = 0, x1 = 0, y1 = 0; // px
     double metres = 0;
 };
+/// The camera as a rectangle of known size on the floor tells it: what is said together with how its errors hang together.
+struct CameraPlan {
+    double focal_px = 0, pitch = 0, roll = 0, height_m = 0;
+    /// Columns are one-sigma steps of (log focal, pitch, roll, log height), lower triangle of the covariance's root, row by row.
+    std::array<double, 10> root{};
+};
+/// How straight lines of the room bend on the picture: r (1 + k r^2), r in half diagonals.
+struct LensBend {
+    double k = 0, sigma = 0.02;
+};
+/// A frame's pixels as they would be had the camera not moved: a homography, row by row without its last 1, and what is left, px.
+struct Steady {
+    std::array<double, 8> h{1, 0, 0, 0, 1, 0, 0, 0};
+    double sigma = 0;
+    Vec2 to_steady(const Vec2& p) const;
+    Vec2 to_filmed(const Vec2& p) const;
+};
+/// Left and right were told the wrong way round on these frames, half-open.
+struct SideSwap {
+    std::uint32_t from = 0, to = 0;
+};
 /// A point moved by hand on one frame, in pixels of the picture as it was filmed.
 struct PointEdit {
     std::uint32_t frame = 0;
     Point point = nose;
     double x = 0, y = 0;
+    bool filled = false; // between marks, by following the picture
 };
 
 /// A breath begins: tapped by a person or read from a trace.
 struct BreathMark {
     double time_s = 0;
     bool in = true;
+};
+
+/// A hand on a chair, wall or stick, a second person's arm; or the whole clip seated.
+struct SupportState {
+    bool seat = false;
+    double from_s = 0, to_s = 1e9;
 };
 
 /// What is laid over the raw points of a track; applied when it is put on the ground, so that the points themselves stay as found.
@@ -134,6 +162,10 @@ struct Layers {
     std::optional<VerticalOnPicture> vertical;    // marked by hand; stands before the room's
     std::optional<MarkedLength> scale;            // stands before the student's height
     std::optional<double> camera_height_m;        // floor: height of the camera over it
+    std::optional<CameraPlan> plan;               // from a mat or tiles; stands before all other figures of the camera
+    std::optional<LensBend> lens;                 // from edges that are straight
+    std::vector<SideSwap> swaps;
+    std::vector<Steady> steady; // one a frame, or none: shake taken out
     std::vector<PointEdit> edits;
     std::vector<BreathMark> breaths;                          // in order of time
     std::vector<std::pair<std::uint32_t, ExtraPoints>> extra; // by frame, in order; frames without any are left out

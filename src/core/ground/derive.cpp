@@ -181,6 +181,13 @@ void correct_offsets(Track& t, const std::vector<Azimuth>& azimuth) {
 Track with_layers(const Track& raw) {
     Track t = raw;
     const Layers& l = raw.layers;
+    for (const auto& s : l.swaps)
+        for (std::size_t i = s.from; i < std::min<std::size_t>(s.to, t.frames()); ++i) {
+            if (!t.px[i]) continue;
+            const BodyPx b = *t.px[i];
+            for (int k = 0; k < point_count; ++k)
+                (*t.px[i])[static_cast<std::size_t>(k)] = b[static_cast<std::size_t>(mirrored(static_cast<Point>(k)))];
+        }
     for (const auto& e : l.edits) {
         if (e.frame >= t.frames() || !t.px[e.frame]) continue;
         auto& p = (*t.px[e.frame])[e.point];
@@ -188,6 +195,21 @@ Track with_layers(const Track& raw) {
         p.y = e.y;
         p.visibility = 1;
     }
+    if (l.steady.size() == t.frames())
+        for (std::size_t i = 0; i < t.frames(); ++i) {
+            if (!t.px[i]) continue;
+            for (auto& p : *t.px[i]) {
+                const Vec2 q = l.steady[i].to_steady({p.x, p.y});
+                p.x = q.x();
+                p.y = q.y();
+            }
+        }
+    if (l.steady.size() == t.frames())
+        for (auto& [frame, points] : t.layers.extra) {
+            if (frame >= t.frames()) continue;
+            for (auto& p : points)
+                if (p) p->head<2>() = l.steady[frame].to_steady(p->head<2>());
+        }
     for (std::size_t i = 0; i < t.frames(); ++i)
         if ((l.trim_from_s && t.time_s[i] < *l.trim_from_s) || (l.trim_to_s && t.time_s[i] >= *l.trim_to_s)) {
             t.px[i].reset();
@@ -220,6 +242,7 @@ Track with_layers(const Track& raw) {
         }
     }
     if (t.vertical) t.vertical->roll = -t.vertical->roll;
+    if (t.layers.plan) t.layers.plan->roll = -t.layers.plan->roll;
     return t;
 }
 
@@ -287,19 +310,39 @@ Track derive(const Track& raw) {
         q.sigma = 0.004 * body_height_px(t);
         q.bias = q.bias_up = 0;
         q.sigma_up = q.sigma;
-        q.x = raw.layers.mirrored ? t.width - e.x : e.x;
-        q.y = e.y;
+        const bool steady = raw.layers.steady.size() == t.frames();
+        const Vec2 at = steady ? raw.layers.steady[e.frame].to_steady({e.x, e.y}) : Vec2(e.x, e.y);
+        q.x = raw.layers.mirrored ? t.width - at.x() : at.x();
+        q.y = at.y();
     }
+    if (raw.layers.steady.size() == t.frames()) // what the steadying leaves is in every point
+        for (std::size_t i = 0; i < t.frames(); ++i) {
+            if (!t.px[i]) continue;
+            for (auto& p : *t.px[i]) {
+                p.sigma = std::hypot(p.sigma, raw.layers.steady[i].sigma);
+                if (p.sigma_up > 0) p.sigma_up = std::hypot(p.sigma_up, raw.layers.steady[i].sigma);
+            }
+        }
     return t;
 }
 
 Track drawn_points(const Track& raw) {
     Track t = derive(raw);
-    if (!raw.layers.mirrored) return t;
-    for (auto& f : t.px)
-        if (f)
-            for (auto& p : *f) p.x = t.width - p.x;
-    if (t.vertical) t.vertical->roll = -t.vertical->roll;
+    if (raw.layers.mirrored) {
+        for (auto& f : t.px)
+            if (f)
+                for (auto& p : *f) p.x = t.width - p.x;
+        if (t.vertical) t.vertical->roll = -t.vertical->roll;
+    }
+    if (raw.layers.steady.size() == t.frames())
+        for (std::size_t i = 0; i < t.frames(); ++i) {
+            if (!t.px[i]) continue;
+            for (auto& p : *t.px[i]) {
+                const Vec2 q = raw.layers.steady[i].to_filmed({p.x, p.y});
+                p.x = q.x();
+                p.y = q.y();
+            }
+        }
     return t;
 }
 

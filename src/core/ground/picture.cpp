@@ -35,6 +35,20 @@ Vec2 forward_of(double azimuth) {
 Vec2 left_of(double azimuth) {
     return {std::cos(azimuth), -std::sin(azimuth)};
 }
+/// Where the columns of the plan's root lead: (log focal, pitch, roll, log height).
+std::array<double, 4> steps_of(const CameraPlan& p, const Off& off) {
+    const std::array<double, 4> by{off.focal, off.pitch, off.roll, off.floor};
+    std::array<double, 4> out{};
+    std::size_t k = 0;
+    for (std::size_t row = 0; row < 4; ++row)
+        for (std::size_t col = 0; col <= row; ++col) out[row] += p.root[k++] * by[col];
+    return out;
+}
+double variance(const CameraPlan& p, std::size_t row) {
+    double sum = 0;
+    for (std::size_t col = 0, k = row * (row + 1) / 2; col <= row; ++col) sum += p.root[k + col] * p.root[k + col];
+    return sum;
+}
 double smoothstep(double u) {
     u = std::clamp(u, 0.0, 1.0);
     return u * u * u * (10 - 15 * u + 6 * u * u);
@@ -59,7 +73,18 @@ Camera Picture::prior(const Off& off) const {
     c.cy = h / 2;
     c.focal = t_.focal_px ? Told{*t_.focal_px, 0.02, From::stated} : Told{usual_focal * std::max(w, h), focal_spread, From::assumed};
     c.focal.value *= std::exp(off.focal * c.focal.sigma);
-    c.distortion = {off.distortion * distortion_spread, distortion_spread, From::assumed};
+    if (const auto& lens = t_.layers.lens)
+        c.distortion = {lens->k + off.distortion * lens->sigma, lens->sigma, From::mark};
+    else
+        c.distortion = {off.distortion * distortion_spread, distortion_spread, From::assumed};
+    if (const auto& plan = t_.layers.plan) { // its errors hang together: a step of each column moves all four
+        const auto step = steps_of(*plan, off);
+        c.focal = {plan->focal_px * std::exp(step[0]), std::sqrt(variance(*plan, 0)), From::mark};
+        c.pitch = {plan->pitch + step[1], std::sqrt(variance(*plan, 1)), From::mark};
+        c.roll = {plan->roll + step[2], std::sqrt(variance(*plan, 2)), From::mark};
+        c.settle();
+        return c;
+    }
     const bool known = vertical_known();
     const VerticalOnPicture v = t_.vertical.value_or(VerticalOnPicture{});
     c.roll = known ? Told{v.roll, std::hypot(v.roll_sigma, 0.001), t_.layers.vertical ? From::mark : From::room}
@@ -83,7 +108,7 @@ Result<bool> Picture::look() {
     Series tall;
     for (const auto i : standing_) tall.push_back((mid_px(*t_.px[i], left_ear) - mid_px(*t_.px[i], left_ankle)).norm());
     if (signal::median(tall) < 60) return fail(Code::cannot_judge, "too_small");
-    if (t_.layers.scale) scale_from_ = From::mark;
+    if (t_.layers.scale || t_.layers.plan) scale_from_ = From::mark;
     const Camera full = camera({});
     Series fall;
     for (const auto i : standing_) {
@@ -145,6 +170,17 @@ Camera Picture::camera(const Off& off) const {
         h.push_back(ankle - w * down);
     }
     c.distance = d.empty() ? 4 : signal::median(d);
+    if (const auto& plan = t_.layers.plan) { // the floor is known: how far the feet are is seen on it
+        c.height = {plan->height_m * std::exp(steps_of(*plan, off)[3]), plan->height_m * std::sqrt(variance(*plan, 3)), From::mark};
+        Series w;
+        for (const auto i : standing_) {
+            const Vec2 foot = mid_px(*t_.px[i], left_ankle);
+            const double fall = -c.ray(foot.x(), foot.y()).y();
+            if (fall > 0.02) w.push_back((c.height.value - ankle_share * stature_) / fall);
+        }
+        if (!w.empty()) c.distance = signal::median(w);
+        return c;
+    }
     if (t_.layers.scale) {
         const auto& m = *t_.layers.scale;
         const double px = std::hypot(m.x1 - m.x0, m.y1 - m.y0);

@@ -42,7 +42,7 @@ public:
     From scale_from() const { return scale_from_; }
     bool floor_known() const { return floor_known_; }
     bool apart_known() const { return apart_known_; }
-    bool vertical_known() const { return t_.vertical && t_.vertical->from_room; }
+    bool vertical_known() const { return t_.layers.plan || (t_.vertical && t_.vertical->from_room); }
     const std::string& mirrored_hint() const { return mirrored_hint_; }
     /// Sigma of the figure behind each field of Off, in its own unit.
     double scale_sigma() const { return scale_sigma_; }

@@ -11,24 +11,7 @@ constexpr double sure = 1.64;  // sigma beyond a band that make a fault
 constexpr double strong = 2.5; // sigma beyond which one repetition speaks for itself
 constexpr double in_three = 3; // a fault shows in a third of the repetitions
 
-struct Combined {
-    double value = 0, own = 0, clip = 0, person = 0;
-    double sigma() const { return std::sqrt(own * own + clip * clip + person * person); }
-};
-
-/// Mean of repetitions: what belongs to each shrinks with their number, what they share does not.
-Combined combine(const std::vector<const RepetitionValue*>& of) {
-    Combined c;
-    const auto n = static_cast<double>(of.size());
-    for (const auto* r : of) {
-        c.value += r->value / n;
-        c.own += r->own * r->own / (n * n);
-        c.clip += r->clip / n;
-        c.person += r->person / n;
-    }
-    c.own = std::sqrt(c.own);
-    return c;
-}
+using Combined = CombinedValue;
 
 double beyond(double value, const std::optional<double>& low, const std::optional<double>& high) {
     if (low && value < *low) return value - *low;
@@ -38,7 +21,8 @@ double beyond(double value, const std::optional<double>& low, const std::optiona
 
 class Judge {
 public:
-    Judge(const Summaries& s, const Alignment& al, const Movement& mv, const RuleBook& rules) : s_(s), al_(al), mv_(mv), rules_(rules) {}
+    Judge(const Summaries& s, std::array<const Alignment*, 2> al, const Movement& mv, const RuleBook& rules)
+        : s_(s), al_(al), mv_(mv), rules_(rules) {}
 
     std::vector<Finding> run() {
         std::vector<Finding> out;
@@ -49,6 +33,13 @@ public:
     }
 
 private:
+    static std::vector<const RepetitionValue*> told_of(const std::vector<RepetitionValue>& all) {
+        std::vector<const RepetitionValue*> out;
+        for (const auto& r : all)
+            if (r.absent == Absent::none) out.push_back(&r);
+        return out;
+    }
+
     Finding blank(const CheckValues& v) const {
         const Check& c = mv_.checks[v.check];
         Finding f;
@@ -67,6 +58,8 @@ private:
         f.good = c.good;
         f.reason = c.reason;
         f.film = c.film;
+        f.of_clip = v.of_clip;
+        if (std::vector<const RepetitionValue*> told = told_of(v.other); !told.empty()) f.other = combine(told);
         f.phase = c.phases.empty() ? "" : c.phases.front();
         return f;
     }
@@ -103,6 +96,14 @@ private:
             out.push_back(std::move(f));
             return;
         }
+        for (const auto* r : told)
+            if (r->whole != Absent::none && beyond(r->value, f.low, f.high) != 0) { // perhaps only while it does not matter
+                set(f, all, told, false);
+                f.absent = r->whole;
+                f.verdict = Verdict::cannot_tell;
+                out.push_back(std::move(f));
+                return;
+            }
         for (const auto* r : told) f.outcomes.push_back(outcome(*r, f, edge));
         bool any = false;
         std::optional<Finding> edged;
@@ -207,7 +208,7 @@ private:
         }
         f.share_outside = moments > 0 ? static_cast<double>(away) / static_cast<double>(moments) : 0;
         f.time_s = best->time_s;
-        const auto& rep = al_.repetitions[static_cast<std::size_t>(best->repetition)];
+        const auto& rep = al_[static_cast<std::size_t>(f.of_clip)]->repetitions[static_cast<std::size_t>(best->repetition)];
         for (const auto& p : rep.phases)
             if (f.time_s >= p.start_s && f.time_s < p.end_s) f.phase = p.id;
     }
@@ -226,9 +227,11 @@ private:
             for (const auto& high : all) {
                 if (!rule || high.verdict != Verdict::outside || &high == &low) continue;
                 const bool leads = std::find(rule->causes.begin(), rule->causes.end(), high.rule) != rule->causes.end();
-                const bool together = std::any_of(high.repetitions.begin(), high.repetitions.end(), [&](int r) {
-                    return std::find(low.repetitions.begin(), low.repetitions.end(), r) != low.repetitions.end();
-                });
+                // Repetitions of two clips are not the same ones.
+                const bool together =
+                    low.of_clip != high.of_clip || std::any_of(high.repetitions.begin(), high.repetitions.end(), [&](int r) {
+                        return std::find(low.repetitions.begin(), low.repetitions.end(), r) != low.repetitions.end();
+                    });
                 if (leads && together) low.cause_of.push_back(high.check);
             }
         }
@@ -249,7 +252,7 @@ private:
     }
 
     const Summaries& s_;
-    const Alignment& al_;
+    std::array<const Alignment*, 2> al_;
     const Movement& mv_;
     const RuleBook& rules_;
 };
@@ -304,6 +307,11 @@ double Finding::scale() const {
     return half > 0 ? half : std::max(matters, 1e-6);
 }
 
+bool Finding::contradicted() const {
+    // The person's own part is not the same from every side: all of both errors counts.
+    return other && verdict != Verdict::cannot_tell && std::abs(value - other->value) > strong * std::hypot(sigma, other->sigma());
+}
+
 std::string Finding::key() const {
     return direction == Direction::none ? check : check + "." + std::string(direction_name(direction));
 }
@@ -333,7 +341,12 @@ Verdict verdict_of(double value, double sigma, std::optional<double>& low, std::
 }
 
 std::vector<Finding> judge(const Summaries& summaries, const Alignment& alignment, const Movement& movement, const RuleBook& rules) {
-    return Judge(summaries, alignment, movement, rules).run();
+    return Judge(summaries, {&alignment, &alignment}, movement, rules).run();
+}
+
+std::vector<Finding> judge(const Summaries& both, const Alignment& first, const Alignment& second, const Movement& movement,
+                           const RuleBook& rules) {
+    return Judge(both, {&first, &second}, movement, rules).run();
 }
 
 } // namespace bevel

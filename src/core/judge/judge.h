@@ -42,17 +42,21 @@ struct Finding {
     std::optional<double> low, high;
     bool reference = false; // the figure is the difference from the reference at the same moment
     bool widened = false;
-    bool once = false;                 // beyond the band for certain, but in too few repetitions to be a fault
-    bool sure = false;                 // inside beyond its error: may be praised
-    bool allowed = false;              // outside the usual band, inside the one agreed with this student
-    double share_outside = 0;          // of the moments of those repetitions
-    double matters = 0;                // smallest amount worth a remark
-    BandLevel whose = BandLevel::rule; // whose band is in force
-    std::string cue, good;             // what to do; what to praise
-    std::string reason;                // why the band differs from the usual, or empty
-    std::string film;                  // what to film where it cannot be told
-    std::vector<std::string> cause_of; // checks higher up that this may cause
-    std::vector<Outcome> outcomes;     // one a repetition of that side
+    bool once = false;                  // beyond the band for certain, but in too few repetitions to be a fault
+    bool sure = false;                  // inside beyond its error: may be praised
+    bool allowed = false;               // outside the usual band, inside the one agreed with this student
+    double share_outside = 0;           // of the moments of those repetitions
+    double matters = 0;                 // smallest amount worth a remark
+    BandLevel whose = BandLevel::rule;  // whose band is in force
+    std::string cue, good;              // what to do; what to praise
+    std::string reason;                 // why the band differs from the usual, or empty
+    std::string film;                   // what to film where it cannot be told
+    std::vector<std::string> cause_of;  // checks higher up that this may cause
+    int of_clip = 0;                    // 1: rests on the second of two paired clips; its times and repetitions are of that one
+    std::optional<CombinedValue> other; // as the other clip of the pair tells it
+    /// Whether the two clips differ by more than their errors explain.
+    bool contradicted() const;
+    std::vector<Outcome> outcomes; // one a repetition of that side
     /// How far outside, in the measure's unit, signed towards where it must go back from; 0 inside.
     double excess() const;
     /// What counts as one size of the band, in the measure's unit: half of it, or what matters where it has one end. Never 0.
@@ -64,6 +68,9 @@ struct Finding {
 /// Findings from what was summarised: safety first, then from the ground up; within that the surest first. Bands are those of the
 /// movement's checks, which must be the ones (in order) that were summarised; only their bands, edges and words may have changed.
 std::vector<Finding> judge(const Summaries& summaries, const Alignment& alignment, const Movement& movement,
+                           const RuleBook& rules = rule_book());
+/// The same for two paired clips whose summaries were merged.
+std::vector<Finding> judge(const Summaries& both, const Alignment& first, const Alignment& second, const Movement& movement,
                            const RuleBook& rules = rule_book());
 
 /// Verdict of a value against a band: outside only beyond 1.64 sigma and beyond `edge`; cannot tell when sigma exceeds half the band.

@@ -44,13 +44,13 @@ public:
             const auto d = rules_.derived.find(c.measure);
             const Check& how = d == rules_.derived.end() ? c : d->second;
             if (how.form == CheckForm::same || (how.form == CheckForm::spread && how.events.empty())) {
-                out.values.push_back({k, std::nullopt, {how.form == CheckForm::same ? same(how) : spread(c)}});
+                out.values.push_back({k, std::nullopt, {how.form == CheckForm::same ? same(how) : spread(c)}, 0, {}});
                 continue;
             }
             for (const Side s : {Side::left, Side::right}) {
                 const bool sided = !c.side.empty() && !c.by_lead;
                 if (!sided && s == Side::right) continue;
-                CheckValues v{k, sided ? std::optional(s) : std::nullopt, {}};
+                CheckValues v{k, sided ? std::optional(s) : std::nullopt, {}, 0, {}};
                 for (std::size_t r = 0; r < al_.repetitions.size(); ++r) {
                     const auto& rep = al_.repetitions[r];
                     if (!rep.side && s == Side::right && c.side != "both") continue; // told once, if at all
@@ -236,7 +236,18 @@ private:
     }
 
     void over_phases(const Check& c, const Check& how, std::size_t r, std::optional<Side> side, RepetitionValue& v) const {
-        const Gathered g = gather(c, how, r, side);
+        Gathered g = gather(c, how, r, side);
+        if (c.form == CheckForm::during && !c.when.empty() && g.told * 3 < g.frames &&
+            (c.summary == Summary::max || c.summary == Summary::min)) {
+            Check always = c;
+            always.when.clear();
+            Gathered whole = gather(always, how, r, side);
+            if (whole.in.size() * 3 >= whole.frames && whole.in.size() >= 3) {
+                v.whole = most(g.missing, Absent::view);
+                whole.held = whole.told = whole.frames;
+                g = std::move(whole);
+            }
+        }
         if (!c.when.empty() && g.told * 3 >= g.frames && static_cast<double>(g.held) * ms_rate() < 0.15) {
             v.absent = Absent::no_occasion;
             return;
@@ -573,6 +584,54 @@ double RepetitionValue::sigma() const {
 Summaries summarise(const Motion& motion, const Measures& measures, const Alignment& alignment, const Movement& movement,
                     const ReferenceModel& reference, const std::vector<SupportState>& states, const RuleBook& rules) {
     return Summariser(motion, measures, alignment, movement, reference, states, rules).run();
+}
+
+double CombinedValue::sigma() const {
+    return std::sqrt(own * own + clip * clip + person * person);
+}
+
+CombinedValue combine(const std::vector<const RepetitionValue*>& of) {
+    CombinedValue c;
+    const auto n = static_cast<double>(of.size());
+    for (const auto* r : of) {
+        c.value += r->value / n;
+        c.own += r->own * r->own / (n * n);
+        c.clip += r->clip / n;
+        c.person += r->person / n;
+    }
+    c.own = std::sqrt(c.own);
+    return c;
+}
+
+Summaries merged(const Summaries& first, const Summaries& second) {
+    auto sigma_of = [](const CheckValues& v) -> std::optional<double> {
+        std::vector<const RepetitionValue*> told;
+        for (const auto& r : v.repetitions)
+            if (r.absent == Absent::none) told.push_back(&r);
+        if (told.empty()) return std::nullopt;
+        return combine(told).sigma();
+    };
+    auto no_occasion = [](const CheckValues& v) {
+        return !v.repetitions.empty() &&
+               std::all_of(v.repetitions.begin(), v.repetitions.end(), [](const auto& r) { return r.absent == Absent::no_occasion; });
+    };
+    Summaries out = first;
+    for (auto v : second.values) {
+        v.of_clip = 1;
+        const auto own = std::find_if(out.values.begin(), out.values.end(),
+                                      [&](const CheckValues& w) { return w.check == v.check && w.side == v.side; });
+        if (own == out.values.end()) {
+            out.values.push_back(std::move(v));
+            continue;
+        }
+        const auto here = sigma_of(*own), there = sigma_of(v);
+        const bool take = there ? !here || *there < *here : !here && no_occasion(v);
+        std::vector<RepetitionValue> other;
+        if (here && there) other = take ? own->repetitions : v.repetitions;
+        if (take) *own = std::move(v);
+        own->other = std::move(other);
+    }
+    return out;
 }
 
 } // namespace bevel

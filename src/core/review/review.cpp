@@ -1,4 +1,5 @@
 #include "core/review/review.h"
+#include <algorithm>
 #include <cmath>
 #include <nlohmann/json.hpp>
 
@@ -127,6 +128,8 @@ json finding_json(const Finding& f) {
     if (!f.reason.empty()) j["reason"] = f.reason;
     if (!f.good.empty()) j["good"] = f.good;
     if (!f.cause_of.empty()) j["cause_of"] = f.cause_of;
+    if (f.of_clip != 0) j["of_clip"] = f.of_clip + 1;
+    if (f.other) j["other_clip"] = {{"value", number(f.other->value)}, {"sigma", number(f.other->sigma())}};
     return j;
 }
 
@@ -160,6 +163,48 @@ Result<std::shared_ptr<const Review>> make_review(const Track& track, const Move
     out->summaries = summarise(out->motion, out->measures, out->alignment, out->movement, out->reference->model(), options.states);
     out->findings = judge(out->summaries, out->alignment, out->movement);
     return std::shared_ptr<const Review>(std::move(out));
+}
+
+Result<std::shared_ptr<const Review>> paired(const Review& first, std::shared_ptr<const Review> second) {
+    const auto &a = first.movement.checks, &b = second->movement.checks;
+    const bool same = first.movement.id == second->movement.id && a.size() == b.size() &&
+                      std::equal(a.begin(), a.end(), b.begin(), [](const Check& x, const Check& y) { return x.id == y.id; });
+    if (!same) return fail(Code::bad_value, "pair");
+    auto out = std::make_shared<Review>(first);
+    out->findings = judge(merged(first.summaries, second->summaries), first.alignment, second->alignment, first.movement);
+    out->partner = std::move(second);
+    return std::shared_ptr<const Review>(std::move(out));
+}
+
+namespace {
+/// The repetition of `to` that answers repetition k of `from`.
+const Repetition& answering(const Alignment& from, std::size_t k, const Alignment& to) {
+    const auto side = from.repetitions[k].side;
+    const auto alike = [&](const Repetition& r) { return !side || !r.side || *r.side == *side; };
+    std::size_t number = 0; // how many of that side came before
+    for (std::size_t i = 0; i < k; ++i) number += alike(from.repetitions[i]) ? 1 : 0;
+    const Repetition* best = nullptr;
+    for (const auto& r : to.repetitions) {
+        if (!alike(r)) continue;
+        best = &r;
+        if (number-- == 0) break;
+    }
+    return best ? *best : to.repetitions[std::min(k, to.repetitions.size() - 1)];
+}
+} // namespace
+
+double same_moment(const Alignment& from, double t, const Alignment& to) {
+    const auto& reps = from.repetitions;
+    if (reps.empty() || to.repetitions.empty()) return NAN;
+    for (std::size_t k = 0; k < reps.size(); ++k)
+        if (t >= reps[k].start_s && t <= reps[k].end_s) return answering(from, k, to).to_student(reps[k].to_reference(t));
+    if (t < reps.front().start_s) return answering(from, 0, to).start_s - (reps.front().start_s - t);
+    if (t > reps.back().end_s) return answering(from, reps.size() - 1, to).end_s + (t - reps.back().end_s);
+    std::size_t k = 0;
+    while (k + 2 < reps.size() && reps[k + 1].end_s < t) ++k;
+    const double share = (t - reps[k].end_s) / std::max(1e-6, reps[k + 1].start_s - reps[k].end_s);
+    const double a = answering(from, k, to).end_s, b = answering(from, k + 1, to).start_s;
+    return b > a ? a + share * (b - a) : a;
 }
 
 std::string review_json(const Review& r, const std::string& clip, const std::string& school) {

@@ -22,9 +22,19 @@ struct Review {
     Measures measures;
     std::shared_ptr<const Reference> reference;
     Alignment alignment;
-    Summaries summaries; // band-free: another band is judged from them in well under a millisecond
+    Summaries summaries; // of this clip, band-free: another band is judged from them in well under a millisecond
     std::vector<Finding> findings;
+    std::shared_ptr<const Review> partner; // the second of two paired clips; the findings are of both then
+    /// The review that a finding's times and repetitions are of.
+    const Review& of(const Finding& f) const { return f.of_clip == 1 && partner ? *partner : *this; }
 };
+
+/// Two clips of one movement by one person, filmed from two sides, at once or one after the other: an Evidence each, one set of findings,
+/// each resting on the clip that tells it surest. bad_value "pair" when they are not of one movement with the same checks.
+Result<std::shared_ptr<const Review>> paired(const Review& first, std::shared_ptr<const Review> second);
+/// The moment of `to` that is the same moment of the movement as time t of `from`: in the repetition of the same side and number, else the
+/// last of that side, else the nearest in number. Between repetitions: as far on the way from one to the next. NaN without repetitions.
+double same_moment(const Alignment& from, double t, const Alignment& to);
 
 /// cannot_judge with a reason code (see make_motion and align).
 Result<std::shared_ptr<const Review>> make_review(const Track& track, const Movement& movement, const ReviewOptions& options);

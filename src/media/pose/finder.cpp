@@ -172,6 +172,13 @@ std::vector<Region> BodyFinder::detect(const sim::Image& picture, double x0, dou
     return regions;
 }
 
+std::vector<Region> BodyFinder::people(const sim::Image& picture) {
+    auto regions = detect(picture, 0, 0, picture.width, picture.height);
+    std::sort(regions.begin(), regions.end(), [](const Region& a, const Region& b) { return a.side > b.side; });
+    std::erase_if(regions, [&](const Region& r) { return r.side < regions.front().side / 3; });
+    return regions;
+}
+
 int BodyFinder::count_people(const sim::Image& picture) {
     const auto regions = detect(picture, 0, 0, picture.width, picture.height);
     double largest = 0;

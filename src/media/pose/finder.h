@@ -30,6 +30,8 @@ public:
         last_.reset();
         misses_ = 0;
     }
+    /// Those whom the detector sees that are at least a third as large as the largest, largest first.
+    std::vector<Region> people(const sim::Image& picture);
     /// How many people the detector sees that are at least half as large as the largest.
     int count_people(const sim::Image& picture);
     /// Place the user pointed at (pixels), to choose among several people.

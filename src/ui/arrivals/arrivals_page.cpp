@@ -2,7 +2,10 @@
 #include "core/files.h"
 #include "ui/arrivals/finding_queue.h"
 #include "ui/arrivals/inbox.h"
+#include "ui/arrivals/keeping_dialog.h"
 #include "ui/arrivals/limit_strip.h"
+#include "ui/arrivals/meant_dialog.h"
+#include "ui/arrivals/parts_dialog.h"
 #include "ui/paint/guide.h"
 #include <QDate>
 #include <QDragEnterEvent>
@@ -74,6 +77,12 @@ void ArrivalsPage::build_table() {
     table_->setSelectionBehavior(QAbstractItemView::SelectRows);
     table_->setSelectionMode(QAbstractItemView::SingleSelection);
     table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
+    // Clips that wait for their turn are dragged into the order wished.
+    table_->setDragEnabled(true);
+    table_->setAcceptDrops(true);
+    table_->setDragDropMode(QAbstractItemView::InternalMove);
+    table_->setDropIndicatorShown(true);
+    table_->viewport()->installEventFilter(this);
     connect(table_, &QTableWidget::cellActivated, this, &ArrivalsPage::open_chosen);
     connect(table_, &QTableWidget::itemSelectionChanged, this, &ArrivalsPage::show_chosen);
 }
@@ -99,9 +108,19 @@ void ArrivalsPage::build() {
     detail_->setWordWrap(true);
     detail_->setMinimumHeight(40);
     detail_->setAlignment(Qt::AlignLeft | Qt::AlignTop);
+    parts_ = new QPushButton(tr("Cut into parts …"));
+    parts_->setObjectName(QStringLiteral("cutParts"));
+    parts_->setToolTip(tr("Several takes or movements in one file: each becomes a clip of its own; idle beginnings and ends are left out"));
+    parts_->setEnabled(false);
+    meant_ = new QPushButton(tr("Which one is it? …"));
+    meant_->setObjectName(QStringLiteral("whoIsMeant"));
+    meant_->setToolTip(tr("Several people are in the picture: point to the student"));
+    meant_->hide();
     auto* below = new QHBoxLayout;
     below->addWidget(open_);
     below->addWidget(change_);
+    below->addWidget(parts_);
+    below->addWidget(meant_);
     below->addStretch(1);
     auto* left = new QVBoxLayout;
     search_ = new QLineEdit;
@@ -134,6 +153,8 @@ void ArrivalsPage::build() {
     all->addWidget(form_);
     connect(open_, &QPushButton::clicked, this, &ArrivalsPage::open_chosen);
     connect(change_, &QPushButton::clicked, form_, &ClipForm::focus_facts);
+    connect(parts_, &QPushButton::clicked, this, &ArrivalsPage::cut_chosen);
+    connect(meant_, &QPushButton::clicked, this, &ArrivalsPage::ask_who);
 }
 
 void ArrivalsPage::open_chosen() {
@@ -159,11 +180,16 @@ void ArrivalsPage::add_actions(Actions& actions) {
     actions.add(
         window, M::file, "backUp", tr("Back up the library …"), {}, [this] { back_up(); },
         tr("Everything in one file: people, clips, points, decisions, letters"));
+    actions.add(
+        window, M::file, "keeping", tr("Room and keeping …"), {}, [this] { show_keeping(); },
+        tr("How much room the films take, and until when they are kept"));
     actions.add(window, M::file, "restore", tr("Restore a backup …"), {}, [this] { restore(); });
     actions.add(this, M::clip, "openReviewAction", tr("Open the review"), {QKeySequence(Qt::CTRL | Qt::Key_Return)},
                 [this] { open_->click(); });
     actions.add(this, M::clip, "changeClip", tr("Change student, movement or view …"), {QKeySequence(Qt::Key_F2)},
                 [this] { change_->click(); });
+    actions.add(this, M::clip, "cutPartsAction", tr("Cut into parts …"), {QKeySequence(Qt::Key_F4)}, [this] { parts_->click(); });
+    actions.add(this, M::clip, "whoAction", tr("Which of several people is it? …"), {QKeySequence(Qt::Key_F5)}, [this] { ask_who(); });
     for (int i = 0; i < 3; ++i)
         actions.add(this, M::clip, "chooseGuess", tr("It is the guess number %1").arg(i + 1),
                     {QKeySequence(Qt::ALT | static_cast<Qt::Key>(Qt::Key_1 + i))}, [this, i] { form_->choose_person(i); });
@@ -213,6 +239,56 @@ void ArrivalsPage::upkeep(const QString& what, std::function<Result<QString>(con
         });
 }
 
+void ArrivalsPage::cut_chosen() {
+    const auto* r = chosen();
+    if (!r || !parts_->isEnabled()) return;
+    auto* dialog = new PartsDialog(session_, *r, this);
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    connect(dialog, &PartsDialog::cut, this, [this, id = r->clip.id](const std::vector<StripPart>& parts) {
+        std::vector<CutPart> all;
+        for (const auto& p : parts) all.push_back({p.from_s, p.to_s, p.movement});
+        upkeep(tr("Cutting …"), [lib = session_.library, session = &session_, id, all](const std::stop_token&) -> Result<QString> {
+            return cut(*lib, *session, id, all).map([](const std::vector<std::int64_t>& ids) {
+                return ids.size() == 1 ? tr("Only this stretch counts now.")
+                                       : tr("Cut into %n clips.", nullptr, static_cast<int>(ids.size()));
+            });
+        });
+    });
+    dialog->open();
+}
+
+void ArrivalsPage::ask_who() {
+    const auto* r = chosen();
+    if (!r || !r->clip.quality || r->clip.id == session_.finding->running()) return;
+    auto* dialog = new MeantDialog(session_, r->clip, this);
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    connect(dialog, &MeantDialog::meant, this, [this, id = r->clip.id](const MeantPerson& who) {
+        session_.background->run<Result<bool>>(
+            this,
+            [lib = session_.library, id, who](std::stop_token) {
+                return lib->together([&]() -> Result<bool> {
+                    if (auto ok = lib->set_meant(id, who); !ok) return ok;
+                    return lib->set_clip_state(id, ClipState::waiting, "");
+                });
+            },
+            [this](const Result<bool>& ok) {
+                if (ok)
+                    form_->notice().say(tr("The body is looked for again, in the one you pointed to."));
+                else
+                    form_->notice().problem(text::error(ok.error()));
+                session_.workspace->touched(0);
+            });
+    });
+    dialog->open();
+}
+
+void ArrivalsPage::show_keeping() {
+    auto* dialog = new KeepingDialog(session_, this);
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    connect(dialog, &KeepingDialog::changed, this, &ArrivalsPage::refresh);
+    dialog->open();
+}
+
 void ArrivalsPage::delete_chosen() {
     const auto* r = chosen();
     if (!r) return;
@@ -244,6 +320,13 @@ void ArrivalsPage::erase_chosen() {
         const auto gone = lib->erase_person(id);
         if (!gone) return tl::unexpected(gone.error());
         QString word = tr("%1 is erased: %2 clips, %3 letters.").arg(name).arg(gone->clips).arg(gone->letters);
+        if (!gone->shared_with.empty()) {
+            QStringList others;
+            for (const auto& n : gone->shared_with) others << QString::fromStdString(n);
+            word +=
+                QLatin1Char(' ') +
+                tr("A film of which %1 is a part stays; cut it outside of Bevel, or delete it too.").arg(others.join(QStringLiteral(", ")));
+        }
         if (!gone->backups.empty()) {
             QStringList files;
             for (const auto& f : gone->backups) files << QString::fromStdString(f);
@@ -297,6 +380,10 @@ void ArrivalsPage::show_chosen() {
     const auto* r = chosen();
     open_->setEnabled(r && (r->clip.state == ClipState::tracked || r->clip.state == ClipState::reviewed));
     change_->setEnabled(r && r->clip.id != session_.finding->running());
+    parts_->setEnabled(r && r->clip.quality && r->clip.id != session_.finding->running());
+    meant_->setVisible(r && r->clip.quality && r->clip.id != session_.finding->running() &&
+                       std::any_of(r->clip.quality->limits.begin(), r->clip.quality->limits.end(),
+                                   [](const Limit& l) { return l.kind == LimitKind::several_people; }));
     QString about;
     const bool limited = r && r->clip.quality && !r->clip.quality->limits.empty();
     strip_->show_limits(limited ? r->clip.quality->limits : std::vector<Limit>());
@@ -359,6 +446,51 @@ void ArrivalsPage::move_turn(int by) {
     std::swap(line[static_cast<std::size_t>(at)], line[static_cast<std::size_t>(to)]);
     std::vector<std::int64_t> ids;
     for (const auto* c : line) ids.push_back(c->id);
+    set_line(ids);
+}
+
+void ArrivalsPage::put_before(int row, int other) {
+    if (row < 0 || row >= static_cast<int>(rows_.size()) || row == other) return;
+    const Clip& moved = rows_[static_cast<std::size_t>(row)].clip;
+    if (moved.state != ClipState::waiting) return form_->notice().say(tr("Only clips that wait for their turn have an order."));
+    std::vector<const Clip*> line;
+    for (const auto& r : rows_)
+        if (r.clip.state == ClipState::waiting && r.clip.id != moved.id) line.push_back(&r.clip);
+    std::stable_sort(line.begin(), line.end(), [](const Clip* a, const Clip* b) { return a->turn < b->turn; });
+    auto at = line.end();
+    if (other >= 0 && other < static_cast<int>(rows_.size()))
+        at = std::find_if(line.begin(), line.end(), [&](const Clip* c) { return c->id == rows_[static_cast<std::size_t>(other)].clip.id; });
+    line.insert(at, &moved);
+    std::vector<std::int64_t> ids;
+    for (const auto* c : line) ids.push_back(c->id);
+    set_line(ids);
+}
+
+bool ArrivalsPage::eventFilter(QObject* of, QEvent* e) {
+    if (of != table_->viewport()) return Place::eventFilter(of, e);
+    if (e->type() == QEvent::DragEnter || e->type() == QEvent::DragMove || e->type() == QEvent::Drop) {
+        auto* d = static_cast<QDropEvent*>(e);
+        if (d->source() != table_) { // files from outside: the page takes them
+            if (e->type() == QEvent::Drop)
+                dropEvent(d);
+            else if (d->mimeData()->hasUrls())
+                d->acceptProposedAction();
+            else
+                d->ignore();
+            return true;
+        }
+        if (e->type() == QEvent::Drop) { // the table's own rows are made anew from the record
+            const auto index = table_->indexAt(d->position().toPoint());
+            put_before(table_->currentRow(), index.isValid() ? index.row() : -1);
+            d->setDropAction(Qt::IgnoreAction);
+            d->accept();
+            return true;
+        }
+    }
+    return Place::eventFilter(of, e);
+}
+
+void ArrivalsPage::set_line(const std::vector<std::int64_t>& ids) {
     session_.background->run<Result<bool>>(
         this, [lib = session_.library, ids](std::stop_token) { return lib->set_turns(ids); },
         [this](const Result<bool>& ok) {
@@ -441,10 +573,14 @@ void ArrivalsPage::show_rows(std::vector<ClipRow> rows, const std::vector<Person
             break;
         }
         const QDate date = QDate::fromString(QString::fromStdString(r.clip.filmed_on), Qt::ISODate);
-        const QStringList cells{QString::fromStdString(r.clip.person != 0 ? r.person.name : r.clip.named),
-                                m ? said(m->name) : QString::fromStdString(r.clip.movement),
-                                view ? text::view(*view) : tr("as the clip shows"),
-                                QLocale().toString(date, tr("d MMM yyyy", "a day, as QDate writes it")), state};
+        if (r.clip.pair != 0 && (r.clip.state == ClipState::tracked || r.clip.state == ClipState::reviewed))
+            state = tr("%1, as a pair").arg(state);
+        const QStringList cells{
+            QString::fromStdString(r.clip.person != 0 ? r.person.name : r.clip.named),
+            m ? said(m->name) : QString::fromStdString(r.clip.movement),
+            (view ? text::view(*view) : tr("as the clip shows")) +
+                (r.clip.is_part() ? QStringLiteral(", ") + text::span(r.clip.part_from_s, r.clip.part_to_s) : QString()),
+            QLocale().toString(date, tr("d MMM yyyy", "a day, as QDate writes it")), state};
         for (int c = 0; c < cells.size(); ++c) {
             auto* item = new QTableWidgetItem(cells[c]);
             item->setToolTip(cells[c]);

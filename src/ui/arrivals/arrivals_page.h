@@ -22,6 +22,7 @@ public:
     void write_guide(const Movement& movement, const QString& file);
 
 protected:
+    bool eventFilter(QObject* of, QEvent* e) override;
     void dragEnterEvent(QDragEnterEvent* e) override;
     void dropEvent(QDropEvent* e) override;
 
@@ -42,6 +43,12 @@ private:
     void confirm_or_open();
     void go_to_next_asked(qint64 but);
     void move_turn(int by);
+    /// The clip that waits at the first row comes before the one at the second (at the end: -1).
+    void put_before(int row, int other);
+    void set_line(const std::vector<std::int64_t>& ids);
+    void cut_chosen();
+    void ask_who();
+    void show_keeping();
     void save_guide();
     void change_facts(const ClipRow& before, const ClipRow& after);
 
@@ -50,7 +57,7 @@ private:
     QTableWidget* table_ = nullptr;
     QLineEdit* search_ = nullptr;
     QLabel *detail_ = nullptr, *empty_ = nullptr;
-    QPushButton *open_ = nullptr, *change_ = nullptr;
+    QPushButton *open_ = nullptr, *change_ = nullptr, *parts_ = nullptr, *meant_ = nullptr;
     ClipForm* form_ = nullptr;
     LimitStrip* strip_ = nullptr;
 };

@@ -94,6 +94,39 @@ void ClipForm::build() {
     mirrored_ = new QCheckBox(tr("The picture is mirrored"));
     mirrored_->setObjectName(QStringLiteral("mirrored"));
     mirrored_->setToolTip(tr("A front camera often shows left and right swapped; it is undone before anything is measured"));
+    pair_ = new QComboBox;
+    pair_->setObjectName(QStringLiteral("pair"));
+    pair_->setAccessibleName(tr("Second view"));
+    pair_->setToolTip(tr("A clip of the same movement from another side: both are judged together, each figure by the one that tells it"));
+    pair_row_ = new QWidget;
+    pair_row_->setObjectName(QStringLiteral("inCard"));
+    auto* pair_box = new QVBoxLayout(pair_row_);
+    pair_box->setContentsMargins(0, 0, 0, 0);
+    pair_box->setSpacing(2);
+    pair_box->addWidget(new QLabel(tr("Second view")));
+    pair_box->addWidget(pair_);
+    footwear_ = new QComboBox;
+    footwear_->setObjectName(QStringLiteral("footwear"));
+    footwear_->setAccessibleName(tr("On the feet"));
+    for (const auto& [name, id] : {std::pair{tr("feet: not said"), ""},
+                                   {tr("barefoot"), "barefoot"},
+                                   {tr("socks"), "socks"},
+                                   {tr("soft soles"), "soft"},
+                                   {tr("firm soles"), "firm"}})
+        footwear_->addItem(name, QString::fromLatin1(id));
+    surface_ = new QComboBox;
+    surface_->setObjectName(QStringLiteral("surface"));
+    surface_->setAccessibleName(tr("The floor"));
+    for (const auto& [name, id] :
+         {std::pair{tr("floor: not said"), ""}, {tr("slippery"), "slippery"}, {tr("smooth"), "smooth"}, {tr("rough"), "rough"}})
+        surface_->addItem(name, QString::fromLatin1(id));
+    ground_row_ = new QWidget;
+    ground_row_->setObjectName(QStringLiteral("inCard"));
+    ground_row_->setToolTip(tr("Where a foot pivots, it matters what it stands in and on"));
+    auto* ground_box = new QHBoxLayout(ground_row_);
+    ground_box->setContentsMargins(0, 0, 0, 0);
+    ground_box->addWidget(footwear_);
+    ground_box->addWidget(surface_);
     take_ = new QPushButton;
     take_->setObjectName(QStringLiteral("primary"));
     take_->setEnabled(false);
@@ -104,11 +137,15 @@ void ClipForm::build() {
     form->setContentsMargins(0, 0, 0, 0);
     form->setRowWrapPolicy(QFormLayout::WrapAllRows);
     form->setVerticalSpacing(2);
-    form->addRow(tr("Student"), student_);
-    form->addRow(tr("Height"), height_);
+    auto* who = new QHBoxLayout;
+    who->addWidget(student_, 1);
+    who->addWidget(height_);
+    form->addRow(tr("Student and height"), who);
     form->addRow(tr("Movement"), movement_);
     form->addRow(tr("Filmed from"), view_);
     form->addRow(tr("School"), school_);
+    form->addRow(pair_row_);
+    form->addRow(ground_row_);
     form->addRow(mirrored_);
     stills_ = new StillPair(session_);
     stills_->setObjectName(QStringLiteral("stills"));
@@ -132,8 +169,13 @@ void ClipForm::build() {
         touched_ = true;
         settle();
         look_at_person();
+        offer_pairs();
     });
-    for (auto* b : {movement_, view_, school_}) connect(b, &QComboBox::activated, this, [this] { touched_ = true, settle(); });
+    for (auto* b : {movement_, view_, school_, footwear_, surface_})
+        connect(b, &QComboBox::activated, this, [this] { touched_ = true, settle(); });
+    connect(movement_, &QComboBox::currentIndexChanged, this, [this] { offer_pairs(), offer_ground(); });
+    connect(view_, &QComboBox::activated, this, &ClipForm::offer_pairs);
+    connect(pair_, &QComboBox::activated, this, [this] { touched_ = pair_chosen_ = true; });
     connect(mirrored_, &QCheckBox::clicked, this, [this] { touched_ = true; });
     connect(session_.finding, &FindingQueue::frame, this, [this](const NewestBody& newest) {
         live_->setVisible(row_ && row_->clip.id == session_.finding->running());
@@ -151,7 +193,7 @@ void ClipForm::build() {
     connect(session_.inbox, &Inbox::ended, this, [this](int taken, const QStringList& there, const QStringList& problems) {
         QStringList words;
         if (taken > 0) words << tr("%n clip(s) taken in.", nullptr, taken);
-        if (!there.isEmpty()) words << tr("%n clip(s) were there already.", nullptr, static_cast<int>(there.size()));
+        if (!there.isEmpty()) words << tr("%n clip(s) there already.", nullptr, static_cast<int>(there.size()));
         words << problems;
         if (!problems.isEmpty())
             notice_->problem(words.join(QLatin1Char('\n')), tr("Choose another file …"), [this] { choose_files(); });
@@ -178,6 +220,7 @@ void ClipForm::show_clip(const ClipRow* row, const std::vector<ClipRow>& rows, c
         return settle();
     }
     row_ = row ? std::optional(*row) : std::nullopt;
+    pair_chosen_ = false;
     const QSignalBlocker quiet(student_);
     student_->clear();
     for (const auto& p : people_) student_->addItem(QString::fromStdString(p.name));
@@ -196,6 +239,8 @@ void ClipForm::show_clip(const ClipRow* row, const std::vector<ClipRow>& rows, c
     live_->hide();
     settle();
     look_at_person();
+    offer_pairs();
+    offer_ground();
     touched_ = false;
 }
 
@@ -220,6 +265,8 @@ void ClipForm::fill(const ClipRow& row) {
     };
     choose(view_, c.view);
     choose(school_, c.school);
+    choose(footwear_, c.footwear);
+    choose(surface_, c.surface);
     mirrored_->setChecked(c.mirrored);
     if (c.person != 0) {
         student_->setCurrentText(QString::fromStdString(row.person.name));
@@ -289,6 +336,43 @@ void ClipForm::look_at_person() {
                                     : tr("%1?").arg(QString::fromStdString(p.name)));
 }
 
+/// Clips of the same person and movement: of the same day and from another side they are suggested.
+void ClipForm::offer_pairs() {
+    const QString had = pair_chosen_ ? pair_->currentData().toString() : QString();
+    pair_->clear();
+    pair_->addItem(tr("none"), QString());
+    int suggested = 0;
+    if (row_) {
+        const Person p = person_of_form();
+        const std::string movement = movement_->currentData().toString().toStdString();
+        const std::string declared = view_->currentData().toString().toStdString(), view = !declared.empty()     ? declared
+                                                                                           : guess_.view.empty() ? row_->clip.view
+                                                                                                                 : guess_.view;
+        for (const auto& r : rows_) {
+            const Clip& c = r.clip;
+            const bool ready = c.state == ClipState::tracked || c.state == ClipState::reviewed;
+            const bool free = c.pair == 0 || c.pair == row_->clip.id;
+            if (c.id == row_->clip.id || p.id == 0 || c.person != p.id || c.movement != movement || !ready || !free) continue;
+            const auto v = view_from_name(c.view);
+            pair_->addItem(tr("%1, %2").arg(v ? text::view(*v) : tr("as the clip shows"),
+                                            QLocale().toString(QDate::fromString(QString::fromStdString(c.filmed_on), Qt::ISODate),
+                                                               QLocale::ShortFormat)),
+                           QString::number(c.id));
+            const bool fits = c.filmed_on == row_->clip.filmed_on && c.view != view && !view.empty();
+            if (c.id == row_->clip.pair || (row_->clip.state == ClipState::asked && fits && suggested == 0)) suggested = pair_->count() - 1;
+        }
+    }
+    const int kept = pair_->findData(had);
+    pair_->setCurrentIndex(pair_chosen_ && kept >= 0 ? kept : suggested);
+    pair_row_->setVisible(pair_->count() > 1);
+}
+
+/// Footwear and floor are asked where the movement pivots.
+void ClipForm::offer_ground() {
+    const auto* m = session_.movement(movement_->currentData().toString().toStdString());
+    ground_row_->setVisible(m && std::any_of(m->phases.begin(), m->phases.end(), [](const Phase& p) { return p.role == "pivot"; }));
+}
+
 void ClipForm::settle() {
     if (!row_) return take_->setEnabled(false);
     const bool named = !student_->currentText().trimmed().isEmpty(), moves = movement_->currentIndex() >= 0;
@@ -342,6 +426,9 @@ void ClipForm::confirm() {
     after.clip.view = view_->currentData().toString().toStdString();
     after.clip.school = school_->currentData().toString().toStdString();
     after.clip.mirrored = mirrored_->isChecked();
+    after.clip.footwear = footwear_->currentData().toString().toStdString();
+    after.clip.surface = surface_->currentData().toString().toStdString();
+    after.clip.pair = pair_->currentData().toString().toLongLong();
     touched_ = false;
     take_->setEnabled(false);
     if (row_->clip.person != 0 && !row_->clip.movement.empty()) return emit facts_changed(*row_, after);

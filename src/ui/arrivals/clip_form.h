@@ -42,6 +42,8 @@ private:
     void fill(const ClipRow& row);
     void settle();
     void look_at_person();
+    void offer_pairs();
+    void offer_ground();
     void keep_typed();
     Person person_of_form() const;
     double height_m() const;
@@ -57,6 +59,9 @@ private:
     Notice* notice_ = nullptr;
     QComboBox *student_ = nullptr, *movement_ = nullptr, *view_ = nullptr, *school_ = nullptr;
     QCheckBox* mirrored_ = nullptr;
+    QComboBox *pair_ = nullptr, *footwear_ = nullptr, *surface_ = nullptr;
+    QWidget *pair_row_ = nullptr, *ground_row_ = nullptr; // there only where they are asked
+    bool pair_chosen_ = false;                            // by a person, for the clip that is shown
     QDoubleSpinBox* height_ = nullptr;
     QPushButton *take_ = nullptr, *choose_ = nullptr;
     QWidget* whose_ = nullptr; // buttons of the guesses

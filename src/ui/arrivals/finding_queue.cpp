@@ -33,6 +33,27 @@ void FindingQueue::go_on() {
         });
 }
 
+/// How many frames are still to come after the clip under way.
+void FindingQueue::count_waiting() {
+    session_.background->run<std::size_t>(
+        this,
+        [lib = session_.library, counted = counted_, running = running_](const std::stop_token& stop) {
+            std::size_t all = 0;
+            if (const auto clips = lib->clips())
+                for (const auto& c : *clips) {
+                    if (c.state != ClipState::waiting || c.id == running || stop.stop_requested()) continue;
+                    auto it = counted->find(c.id);
+                    if (it == counted->end()) {
+                        const auto reader = ClipReader::open(lib->path_of(c), stop);
+                        it = counted->emplace(c.id, reader ? reader->info().time_s.size() : 0).first;
+                    }
+                    all += it->second;
+                }
+            return all;
+        },
+        [this](std::size_t frames) { waiting_frames_ = frames; });
+}
+
 void FindingQueue::rest(bool on) {
     rests_ = on;
     if (!on) go_on();
@@ -49,6 +70,7 @@ void FindingQueue::start(const ClipRow& row) {
     FindOrder order{row.clip, row.person, movement ? std::optional(*movement) : std::nullopt, {}};
     order.options.model_dir = session_.model_dir;
     order.options.model = static_cast<Model>(session_.settings.model);
+    if (row.clip.meant) order.options.person = Vec2(row.clip.meant->x, row.clip.meant->y);
     const auto began = std::chrono::steady_clock::now();
     order.options.progress = [queue = QPointer<FindingQueue>(this), finder = session_.finder, began,
                               first = std::make_shared<std::size_t>(0)](std::size_t done, std::size_t total,
@@ -60,12 +82,19 @@ void FindingQueue::start(const ClipRow& row) {
         finder->report(queue.data(), [queue, done, total, rate, body] {
             if (queue->running_ == 0) return;
             const double left = rate > 0 ? static_cast<double>(total - done) / rate : 0;
-            queue->session_.jobs->progress(
-                queue->job_, static_cast<double>(done) / static_cast<double>(std::max<std::size_t>(1, total)),
-                tr("%1 frames/s · %2 s left").arg(QLocale().toString(rate, 'f', 0), QLocale().toString(left, 'f', 0)));
+            queue->left_s_ = rate > 0 ? std::optional(left + static_cast<double>(queue->waiting_frames_) / rate) : std::nullopt;
+            QString words = tr("%1 frames/s · %2 s left").arg(QLocale().toString(rate, 'f', 0), QLocale().toString(left, 'f', 0));
+            if (queue->left_s_ && queue->waiting_frames_ > 0)
+                words += QStringLiteral(" · ") + (*queue->left_s_ < 90
+                                                      ? tr("all of them: %1 s").arg(QLocale().toString(*queue->left_s_, 'f', 0))
+                                                      : tr("all of them: %1 min").arg(QLocale().toString(*queue->left_s_ / 60, 'f', 0)));
+            queue->session_.jobs->progress(queue->job_, static_cast<double>(done) / static_cast<double>(std::max<std::size_t>(1, total)),
+                                           words);
             emit queue->frame({body});
         });
     };
+    left_s_.reset();
+    count_waiting();
     emit started(running_);
     session_.finder->run<QString>(
         this,

@@ -3,6 +3,7 @@
 #include "ui/arrivals/taking_in.h"
 #include "ui/jobs/jobs.h"
 #include "ui/shell/workspace.h"
+#include <map>
 
 namespace bevel::ui {
 
@@ -24,6 +25,8 @@ public:
     /// Nothing new is begun while it rests.
     void rest(bool on);
     bool rests() const { return rests_; }
+    /// Seconds until all clips that wait are through, by the rate of the one under way; nothing before that is known.
+    std::optional<double> left_s() const { return left_s_; }
 
 signals:
     void started(qint64 clip);
@@ -38,6 +41,11 @@ private:
     int job_ = 0;
     bool looking_ = false, again_ = false, rests_ = false;
     std::shared_ptr<std::stop_source> stop_;
+    /// Frames of clips whose turn is to come, counted once each; used on the background thread.
+    std::shared_ptr<std::map<std::int64_t, std::size_t>> counted_ = std::make_shared<std::map<std::int64_t, std::size_t>>();
+    std::size_t waiting_frames_ = 0;
+    std::optional<double> left_s_;
+    void count_waiting();
 };
 
 } // namespace bevel::ui

@@ -56,6 +56,10 @@ void StillPair::compare(const Clip& clip, const Clip* other, const QString& name
     update();
 }
 
+bool StillPair::painted() const {
+    return of_[0] != 0 && !pictures_[0].isNull() && (of_[1] == 0 || !pictures_[1].isNull());
+}
+
 void StillPair::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.setRenderHint(QPainter::SmoothPixmapTransform);

@@ -13,6 +13,8 @@ public:
     /// `other` null: nobody to compare with.
     void compare(const Clip& clip, const Clip* other, const QString& name);
     void clear();
+    /// Whether all stills there are to be are shown.
+    bool painted() const;
 
 protected:
     void paintEvent(QPaintEvent*) override;

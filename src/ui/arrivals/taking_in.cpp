@@ -1,5 +1,6 @@
 #include "ui/arrivals/taking_in.h"
 #include "media/clip.h"
+#include "media/steady.h"
 #include "store/intake.h"
 #include <cmath>
 #include <QCoreApplication>
@@ -28,6 +29,17 @@ Result<std::int64_t> keep_person(Library& library, const Person& person, const s
     return person.id;
 }
 
+/// A camera that trembles or wanders is held against the background; where that cannot be, the clip stays as it is and says so.
+void take_out_shake(const std::filesystem::path& file, TrackResult& found, const std::stop_token& stop) {
+    const auto before = limits_of(found.track, found.scene, nullptr);
+    const bool shaken = std::any_of(before.begin(), before.end(),
+                                    [](const Limit& l) { return l.kind == LimitKind::shaky || l.kind == LimitKind::wandering; });
+    if (!shaken) return;
+    auto steady = steady_clip(file, found.track, stop);
+    if (!steady) return;
+    found.track.layers.steady = std::move(steady->frames);
+    for (auto& s : found.scene) s.shift = Vec2::Zero(); // what is left is in the errors of the points
+}
 } // namespace
 
 Result<Listed> list(const Library& library) {
@@ -73,6 +85,11 @@ Result<QString> judge(Library& library, const Session& session, const Person& pe
     if (!id) return tl::unexpected(id.error());
     clip.person = *id;
     if (auto ok = library.set_clip_facts(clip); !ok) return tl::unexpected(ok.error());
+    if (const auto now = library.clip(clip.id); now && now->pair != clip.pair) {
+        if (auto ok = library.part_clips(clip.id); !ok) return tl::unexpected(ok.error());
+        if (clip.pair != 0)
+            if (auto ok = library.pair_clips(clip.id, clip.pair); !ok) return tl::unexpected(ok.error());
+    }
     const auto track = library.load_track(clip.id);
     const Movement* movement = session.movement(clip.movement);
     if (!track || !movement) {
@@ -93,6 +110,37 @@ Result<QString> judge(Library& library, const Session& session, const Person& pe
     return review ? QCoreApplication::translate("arrivals", "Judged again. The review is ready.") : text::error(review.error());
 }
 
+Result<std::vector<std::int64_t>> cut(Library& library, const Session& session, std::int64_t id, const std::vector<CutPart>& parts) {
+    std::vector<ClipPart> spans;
+    for (const auto& p : parts) spans.push_back({p.from_s, p.to_s});
+    auto ids = library.cut_clip(id, spans);
+    if (!ids) return ids;
+    const auto people = library.people();
+    if (!people) return tl::unexpected(people.error());
+    for (std::size_t i = 0; i < ids->size(); ++i) {
+        auto clip = library.clip((*ids)[i]);
+        auto track = library.load_track((*ids)[i]);
+        if (!clip || !track) return tl::unexpected(clip ? track.error() : clip.error());
+        if (!parts[i].movement.empty()) clip->movement = parts[i].movement;
+        const Movement* movement = session.movement(clip->movement);
+        Person person;
+        for (const auto& p : *people)
+            if (p.id == clip->person) person = p;
+        if (person.id != 0 && movement) {
+            if (auto ok = judge(library, session, person, *clip); !ok) return tl::unexpected(ok.error());
+            continue;
+        }
+        auto guess = guess_clip(library, *clip, *track, session.movements);
+        if (!guess) return tl::unexpected(guess.error());
+        // What was chosen for the part is sure.
+        if (!parts[i].movement.empty()) guess->movements = {{parts[i].movement, 1, 0, 0, 0}};
+        auto limits = clip->quality ? clip->quality->limits : std::vector<Limit>();
+        std::erase_if(limits, [&](const Limit& l) { return l.to_s <= parts[i].from_s || l.from_s >= parts[i].to_s; });
+        if (auto ok = keep_asked(library, *clip, *track, std::move(limits), *guess); !ok) return tl::unexpected(ok.error());
+    }
+    return ids;
+}
+
 QString find_body(Library& library, const Session& session, FindOrder order, const std::stop_token& stop) {
     if (const auto had = library.unfinished(order.clip.id); had && *had) {
         order.options.so_far = (*had)->track;
@@ -103,6 +151,8 @@ QString find_body(Library& library, const Session& session, FindOrder order, con
     Error error = found ? Error{} : found.error();
     std::shared_ptr<const Review> review;
     std::vector<Limit> limits;
+    if (found) (void)library.set_look(order.clip.id, found->look);
+    if (found) take_out_shake(library.path_of(order.clip), *found, stop);
     if (found) limits = limits_of(found->track, found->scene, order.movement ? &*order.movement : nullptr);
     // Facts of the clip may have been said or changed meanwhile.
     if (const auto now = library.clip(order.clip.id)) {

@@ -23,6 +23,14 @@ Result<Taken> take(Library& library, const std::filesystem::path& file, bool eve
 /// With the points that were found before, if there are any; else the clip waits for its turn again. The sentence to say.
 Result<QString> judge(Library& library, const Session& session, const Person& person, Clip clip);
 
+/// Cuts a clip into parts, each of which becomes a clip of its own with the file's points: judged where it is known whose it is and what it
+/// shows, else asked about. Their ids.
+struct CutPart {
+    double from_s = 0, to_s = 0;
+    std::string movement;
+};
+Result<std::vector<std::int64_t>> cut(Library& library, const Session& session, std::int64_t clip, const std::vector<CutPart>& parts);
+
 /// A body looked for on every frame, and what that makes of the clip; the problem in words, or nothing.
 struct FindOrder {
     Clip clip;

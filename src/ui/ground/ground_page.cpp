@@ -1,100 +1,93 @@
 #include "ui/ground/ground_page.h"
 #include "core/ground/derive.h"
-#include "media/clip.h"
+#include "core/review/look.h"
+#include "ui/ground/errors_of.h"
+#include "ui/ground/point_strip.h"
+#include "ui/ground/points_panel.h"
+#include "ui/ground/room_panel.h"
+#include "ui/jobs/jobs.h"
 #include "ui/paint/body.h"
 #include "ui/shell/empty_state.h"
 #include <cmath>
 #include <QButtonGroup>
 #include <QDoubleSpinBox>
-#include <QHeaderView>
+#include <QInputDialog>
 #include <QSlider>
 #include <QStackedLayout>
-#include <QTableWidget>
+#include <QTabWidget>
 #include <QToolButton>
 
 namespace bevel::ui {
 namespace {
 
-constexpr double deg = 57.29577951308232;
-
 /// A change of what is marked, to be done and undone.
 class MarkStep : public QUndoCommand {
 public:
-    using Apply = std::function<void(const Layers&, const std::vector<UprightMark>&)>;
-    struct Marks {
-        Layers layers;
-        std::vector<UprightMark> uprights;
-    };
-    MarkStep(const QString& what, Apply apply, Marks before, Marks after)
+    using Apply = std::function<void(const GroundMarks&)>;
+    MarkStep(const QString& what, Apply apply, GroundMarks before, GroundMarks after)
         : apply_(std::move(apply)), before_(std::move(before)), after_(std::move(after)) {
         setText(what);
     }
-    void redo() override { apply_(after_.layers, after_.uprights); }
-    void undo() override { apply_(before_.layers, before_.uprights); }
+    void redo() override { apply_(after_); }
+    void undo() override { apply_(before_); }
 
 private:
     Apply apply_;
-    Marks before_, after_;
+    GroundMarks before_, after_;
 };
-
-/// A figure of each of the four families that rest on the ground.
-struct Watched {
-    const char* id;
-    std::optional<Side> side;
-};
-const std::array<Watched, 6>& watched() {
-    static const std::array<Watched, 6> all{{{"stance.width", std::nullopt},
-                                             {"stance.length", std::nullopt},
-                                             {"weight.foot", Side::left},
-                                             {"knee.inward", Side::left},
-                                             {"trunk.lean", std::nullopt},
-                                             {"trunk.side", std::nullopt}}};
-    return all;
-}
-
-/// Middle error of each over the clip; NaN where it is told nowhere.
-std::vector<double> errors_of(const Track& track, const ReviewOptions& o) {
-    std::vector<double> out(watched().size(), NAN);
-    MotionOptions mo;
-    mo.view = o.view;
-    mo.stature_m = o.stature_m;
-    mo.shoulder_width_m = o.shoulder_width_m;
-    const auto motion = make_motion(track, mo);
-    if (!motion) return out;
-    const auto measures = measure(*motion, {});
-    for (std::size_t i = 0; i < out.size(); ++i) {
-        const auto* s = measures.find(watched()[i].id, watched()[i].side);
-        std::vector<double> sigma;
-        if (s)
-            for (const auto& v : s->samples)
-                if (v.present()) sigma.push_back(v.sigma);
-        if (sigma.empty()) continue;
-        std::nth_element(sigma.begin(), sigma.begin() + static_cast<std::ptrdiff_t>(sigma.size() / 2), sigma.end());
-        out[i] = sigma[sigma.size() / 2];
-    }
-    return out;
-}
 
 } // namespace
 
+struct GroundPage::Film {
+    std::filesystem::path path;
+    std::optional<ClipReader> reader;
+    QImage frame(std::size_t i) {
+        if (!reader)
+            if (auto opened = ClipReader::open(path)) reader = std::move(*opened);
+        if (!reader) return {};
+        const auto im = reader->frame(i);
+        return im ? to_image(**im) : QImage();
+    }
+};
+
 GroundPage::GroundPage(Session& session, QWidget* parent) : Place(session, "ground", parent) {
     build();
+    connect_panels();
+    // Found again while it is open: other points under the same marks.
+    connect(session_.workspace, &Workspace::measured_anew, this, [this](qint64 clip) {
+        if (clip != clip_.id || clip == 0) return;
+        session_.background->run<Result<Track>>(
+            this, [lib = session_.library, clip](std::stop_token) { return lib->load_track(clip); },
+            [this, clip](Result<Track> t) {
+                if (!t || clip != clip_.id || t->frames() != track_.frames()) return;
+                if (t->px.size() == track_.px.size() && t->model == track_.model &&
+                    std::equal(t->px.begin(), t->px.end(), track_.px.begin(), [](const auto& a, const auto& b) {
+                        return a.has_value() == b.has_value() && (!a || std::abs((*a)[nose].x - (*b)[nose].x) < 1e-3);
+                    }))
+                    return;
+                const bool mirrored = track_.layers.mirrored;
+                track_ = std::move(*t);
+                track_.layers.mirrored = mirrored;
+                apply(marks_);
+            });
+    });
 }
 
-void GroundPage::build() {
-    title_ = new QLabel(tr("Ground"));
-    title_->setObjectName(QStringLiteral("title"));
-    auto* hint = new QLabel(tr("A good clip needs none of this. Marks make figures surer where the room shows little."));
-    hint->setObjectName(QStringLiteral("faint"));
-    hint->setWordWrap(true);
-    view_ = new MarkView(session_);
+QWidget* GroundPage::build_tools() {
+    auto* all = new QWidget;
+    auto* bar = new QHBoxLayout(all);
+    bar->setContentsMargins(0, 0, 0, 0);
     tools_ = new QButtonGroup(this);
-    auto* bar = new QHBoxLayout;
     for (const auto& [tool, name, label, tip] :
-         {std::tuple{MarkTool::upright, "toolUpright", tr("Upright edge"),
-                     tr("Drag along a door frame, a post or a hanging cord; two of them, left and right, tell most")},
-          {MarkTool::length, "toolLength", tr("Known length"), tr("Drag along something of known length at the student's distance")},
-          {MarkTool::points, "toolPoints", tr("Mend points"), tr("Drag a point of the body to where it is")}}) {
+         {std::tuple{MarkTool::upright, "toolUpright", tr("Upright"),
+                     tr("Drag along a door frame, a post or a hanging cord; two of them, left and right, tell most (1)")},
+          {MarkTool::length, "toolLength", tr("Length"), tr("Drag along something of known length at the student's distance (2)")},
+          {MarkTool::mat, "toolMat", tr("Mat"),
+           tr("Click the four corners of a mat or of tiles on the floor, one after the other around it: the floor is seen as a plan then "
+              "(3)")},
+          {MarkTool::edge, "toolEdge", tr("Edge"),
+           tr("Click three or more points along an edge that is straight; a double click ends it: the lens is told from how it bends (4)")},
+          {MarkTool::points, "toolPoints", tr("Body"), tr("Drag a point of the body to where it is (5)")}}) {
         auto* b = new QToolButton;
         b->setText(label);
         b->setToolTip(tip);
@@ -105,134 +98,118 @@ void GroundPage::build() {
         bar->addWidget(b);
     }
     tools_->button(0)->setChecked(true);
-    metres_ = new QDoubleSpinBox;
-    metres_->setObjectName(QStringLiteral("knownLength"));
-    metres_->setAccessibleName(tr("How long it is"));
     const bool inches = session_.settings.inches;
-    metres_->setRange(inches ? 8 : 20, inches ? 200 : 500);
-    metres_->setDecimals(1);
-    metres_->setSuffix(inches ? tr(" in") : tr(" cm"));
-    metres_->setValue(inches ? 39.4 : 100);
-    bar->addWidget(metres_);
+    for (const auto& [box, name, label] :
+         {std::tuple{&metres_, "knownLength", tr("How long it is")}, {&second_, "matLength", tr("The mat's second side")}}) {
+        *box = new QDoubleSpinBox;
+        (*box)->setObjectName(QLatin1String(name));
+        (*box)->setAccessibleName(label);
+        (*box)->setToolTip(label);
+        (*box)->setRange(inches ? 8 : 20, inches ? 400 : 1000);
+        (*box)->setDecimals(1);
+        (*box)->setSuffix(inches ? tr(" in") : tr(" cm"));
+        (*box)->setValue(inches ? 39.4 : 100);
+        bar->addWidget(*box);
+        (*box)->hide(); // until one is marked
+    }
     bar->addStretch(1);
-    metres_->hide(); // until a length is marked
-    auto* doubtful = new QToolButton;
-    doubtful->setText(tr("Next doubtful"));
-    doubtful->setToolTip(tr("Where the body was lost or a foot or knee is unsure (N)"));
-    doubtful->setObjectName(QStringLiteral("nextDoubtful"));
-    doubtful->setFocusPolicy(Qt::TabFocus);
+    return all;
+}
+
+void GroundPage::build() {
+    title_ = new QLabel(tr("Ground"));
+    title_->setObjectName(QStringLiteral("title"));
+    auto* hint = new QLabel(tr("A good clip needs none of this. Marks make figures surer where the room shows little."));
+    hint->setObjectName(QStringLiteral("faint"));
+    hint->setWordWrap(true);
+    view_ = new MarkView(session_);
     slider_ = new QSlider(Qt::Horizontal);
     slider_->setObjectName(QStringLiteral("groundFrame"));
     slider_->setAccessibleName(tr("Frame"));
     at_ = new QLabel;
     at_->setMinimumWidth(session_.theme.wide(70));
+    strip_ = new PointStrip(session_);
+    strip_->hide();
+    notice_ = new Notice;
     auto* time = new QHBoxLayout;
     time->addWidget(slider_, 1);
     time->addWidget(at_);
-    time->addWidget(doubtful);
     auto* left = new QVBoxLayout;
     left->addWidget(title_);
     left->addWidget(hint);
-    left->addLayout(bar);
+    left->addWidget(build_tools());
     left->addWidget(view_, 1);
+    left->addWidget(strip_);
     left->addLayout(time);
-    notice_ = new Notice;
     left->addWidget(notice_);
-
-    auto* side = new QFrame;
-    side->setObjectName(QStringLiteral("card"));
-    side->setFixedWidth(session_.theme.wide(330));
-    auto* box = new QVBoxLayout(side);
-    box->setContentsMargins(16, 12, 16, 12);
-    auto row = [&](const QString& heading, QLabel*& words,
-                   std::initializer_list<std::tuple<const char*, QString, std::function<void()>>> buttons) {
-        auto* head = new QLabel(heading);
-        head->setObjectName(QStringLiteral("heading"));
-        words = new QLabel;
-        words->setWordWrap(true);
-        words->setMinimumHeight(session_.theme.wide(20));
-        box->addWidget(head);
-        box->addWidget(words);
-        auto* line = new QHBoxLayout;
-        for (const auto& [name, label, go] : buttons) {
-            auto* b = new QToolButton;
-            b->setText(label);
-            b->setObjectName(QLatin1String(name));
-            b->setProperty("small", true);
-            b->setAccessibleName(tr("%1: %2").arg(heading, label));
-            b->setFocusPolicy(Qt::TabFocus);
-            connect(b, &QToolButton::clicked, this, go);
-            line->addWidget(b);
-        }
-        line->addStretch(1);
-        box->addLayout(line);
-    };
-    row(tr("True vertical"), vertical_, {{"dropVertical", tr("Take back"), [this] {
-                                              Layers l = track_.layers;
-                                              l.vertical.reset();
-                                              change(tr("the vertical"), l, {});
-                                          }}});
-    row(tr("Scale"), scale_, {{"dropScale", tr("Take back"), [this] {
-                                   Layers l = track_.layers;
-                                   l.scale.reset();
-                                   change(tr("the length"), l, uprights_);
-                               }}});
-    auto trim = [this](bool from, bool to) {
-        Layers l = track_.layers;
-        if (!from && !to) l.trim_from_s.reset(), l.trim_to_s.reset();
-        const double t = frame_ < static_cast<int>(track_.frames()) ? track_.time_s[static_cast<std::size_t>(frame_)] : 0;
-        if (from) l.trim_from_s = t;
-        if (to) l.trim_to_s = t;
-        if (l.trim_from_s && l.trim_to_s && *l.trim_to_s - *l.trim_from_s < 1)
-            return notice_->problem(tr("That leaves less than a second. Choose another frame."));
-        change(tr("the stretch"), l, uprights_);
-    };
-    row(tr("What counts"), trim_,
-        {{"trimFrom", tr("Begins here"), [trim] { trim(true, false); }},
-         {"trimTo", tr("Ends here"), [trim] { trim(false, true); }},
-         {"trimOff", tr("All of it"), [trim] { trim(false, false); }}});
-    row(tr("Points mended"), mended_, {{"dropEdits", tr("Take all back"), [this] {
-                                            Layers l = track_.layers;
-                                            l.edits.clear();
-                                            change(tr("the mended points"), l, uprights_);
-                                        }}});
-    auto* head = new QLabel(tr("How sure the figures are"));
-    head->setObjectName(QStringLiteral("heading"));
-    box->addWidget(head);
-    table_ = new QTableWidget(static_cast<int>(watched().size()), 3);
-    table_->setObjectName(QStringLiteral("sure"));
-    table_->setAccessibleName(tr("How sure the figures are"));
-    table_->setHorizontalHeaderLabels({tr("Figure"), tr("Before"), tr("Now")});
-    table_->verticalHeader()->hide();
-    table_->verticalHeader()->setDefaultSectionSize(24);
-    table_->setShowGrid(false);
-    table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
-    table_->setSelectionMode(QAbstractItemView::NoSelection);
-    table_->setFocusPolicy(Qt::NoFocus);
-    table_->horizontalHeader()->setSectionResizeMode(0, QHeaderView::Stretch);
-    for (int c : {1, 2}) table_->horizontalHeader()->setSectionResizeMode(c, QHeaderView::ResizeToContents);
-    table_->setMinimumHeight(static_cast<int>(watched().size()) * 24 + 34);
-    box->addWidget(table_, 1);
+    room_ = new RoomPanel(session_);
+    points_ = new PointsPanel(session_);
+    tabs_ = new QTabWidget;
+    tabs_->setObjectName(QStringLiteral("groundTabs"));
+    tabs_->setAccessibleName(tr("The room, and points of the body"));
+    tabs_->addTab(room_, tr("Room"));
+    tabs_->addTab(points_, tr("Points"));
+    tabs_->setFixedWidth(session_.theme.wide(340));
     auto* content = new QWidget;
     auto* all = new QHBoxLayout(content);
     all->setContentsMargins(20, 12, 20, 12);
     all->setSpacing(16);
     all->addLayout(left, 1);
-    all->addWidget(side);
+    all->addWidget(tabs_);
     empty_ = new EmptyState(tr("No clip to stand on"), tr("Open a review first: the ground is that of its clip."), tr("Go to Arrivals"));
     connect(empty_->button(), &QPushButton::clicked, this, [this] { session_.workspace->go(QStringLiteral("arrivals")); });
     either_ = new QStackedLayout(this);
     either_->addWidget(empty_);
     either_->addWidget(content);
+}
+
+void GroundPage::connect_panels() {
     connect(tools_, &QButtonGroup::idClicked, this, [this](int id) {
-        view_->set_tool(static_cast<MarkTool>(id));
-        metres_->setVisible(static_cast<MarkTool>(id) == MarkTool::length);
+        const auto tool = static_cast<MarkTool>(id);
+        view_->set_tool(tool);
+        metres_->setVisible(tool == MarkTool::length || tool == MarkTool::mat);
+        second_->setVisible(tool == MarkTool::mat);
+        strip_->setVisible(tool == MarkTool::points);
+        tabs_->setCurrentIndex(tool == MarkTool::points ? 1 : 0);
+        if (tool == MarkTool::points) show_facts();
         view_->setFocus();
     });
+    connect(tabs_, &QTabWidget::currentChanged, this, [this](int tab) {
+        const bool points = view_->tool() == MarkTool::points;
+        if (tab == 1 && !points) tools_->button(static_cast<int>(MarkTool::points))->click();
+        if (tab == 0 && points) tools_->button(static_cast<int>(MarkTool::upright))->click();
+    });
     connect(view_, &MarkView::marked, this, &GroundPage::take_line);
+    connect(view_, &MarkView::cornered, this, &GroundPage::take_corners);
+    connect(view_, &MarkView::edged, this, &GroundPage::take_edge);
     connect(view_, &MarkView::moved, this, &GroundPage::take_point);
+    connect(view_, &MarkView::extra_marked, this, &GroundPage::take_extra);
     connect(slider_, &QSlider::valueChanged, this, &GroundPage::set_frame);
-    connect(doubtful, &QToolButton::clicked, this, &GroundPage::next_doubtful);
+    connect(strip_, &PointStrip::asked, this, &GroundPage::set_frame);
+    connect(room_, &RoomPanel::taken_back, this, &GroundPage::take_back);
+    connect(room_, &RoomPanel::trimmed, this, &GroundPage::trim);
+    connect(room_, &RoomPanel::supported, this, &GroundPage::support);
+    connect(room_, &RoomPanel::height_given, this, [this](double metres) {
+        auto m = marks_;
+        m.layers.camera_height_m = metres;
+        change(tr("the height of the camera"), std::move(m));
+    });
+    connect(room_, &RoomPanel::steady_asked, this, &GroundPage::steady);
+    connect(room_, &RoomPanel::place_kept, this, &GroundPage::ask_place);
+    connect(room_, &RoomPanel::place_taken, this, &GroundPage::take_place);
+    connect(points_, &PointsPanel::go_to, this, [this](int frame, int point) {
+        set_frame(frame);
+        if (point >= 0) view_->hold(static_cast<Point>(point));
+        show_facts();
+    });
+    connect(points_, &PointsPanel::mend, this, &GroundPage::mend);
+    connect(points_, &PointsPanel::from_before, this, &GroundPage::from_before);
+    connect(points_, &PointsPanel::swap, this, &GroundPage::swap_sides);
+    connect(points_, &PointsPanel::fill, this, &GroundPage::fill_between);
+    connect(points_, &PointsPanel::take_back, this, [this] { take_back(Marked::edits); });
+    connect(points_, &PointsPanel::next, this, &GroundPage::next_doubtful);
+    connect(points_, &PointsPanel::extra_chosen, this,
+            [this](int e) { view_->set_extra(e < 0 ? std::nullopt : std::optional(static_cast<Extra>(e))); });
 }
 
 void GroundPage::add_actions(Actions& actions) {
@@ -242,6 +219,13 @@ void GroundPage::add_actions(Actions& actions) {
     actions.add(this, M::clip, "doubtful", tr("Next doubtful frame"), {QKeySequence(Qt::Key_N)}, [this] { next_doubtful(); });
     int i = 0;
     for (auto* b : tools_->buttons()) actions.add(this, M::edit, "tool", b->text(), {QKeySequence(Qt::Key_1 + i++)}, [b] { b->click(); });
+    actions.separate();
+    actions.add(this, M::edit, "fromBefore", tr("The chosen point as on the frame before"), {QKeySequence(Qt::Key_P)},
+                [this] { from_before(); });
+    actions.add(this, M::edit, "swapSides", tr("Swap left and right from here, to here"), {QKeySequence(Qt::Key_S)},
+                [this] { swap_sides(); });
+    actions.add(this, M::edit, "fillBetween", tr("Fill the chosen point between marks"), {QKeySequence(Qt::Key_F)},
+                [this] { fill_between(); });
 }
 
 void GroundPage::open(Ref ref) {
@@ -276,15 +260,22 @@ void GroundPage::open_clip(qint64 id) {
             person_ = l.person;
             track_ = std::move(*l.track);
             first_ = track_.layers;
-            uprights_.clear();
+            film_ = std::make_shared<Film>(Film{session_.library->path_of(clip_), std::nullopt});
             sure_.clear();
+            swap_from_.reset();
+            hand_from_.reset();
+            doubt_ = 0;
             notice_->say({});
             title_->setText(tr("Ground under %1's clip").arg(QString::fromStdString(person_.name.empty() ? clip_.named : person_.name)));
             const QSignalBlocker quiet(slider_);
             slider_->setRange(0, std::max(0, static_cast<int>(track_.frames()) - 1));
             frame_ = static_cast<int>(track_.frames() / 3);
             slider_->setValue(frame_);
-            apply(track_.layers, {});
+            GroundMarks m;
+            m.layers = track_.layers;
+            m.states = clip_.states;
+            apply(m);
+            find_places();
             emit opened();
         });
 }
@@ -293,115 +284,431 @@ void GroundPage::set_frame(int frame) {
     frame_ = std::clamp(frame, 0, std::max(0, static_cast<int>(track_.frames()) - 1));
     const QSignalBlocker quiet(slider_);
     slider_->setValue(frame_);
+    strip_->set_frame(frame_);
     show_frame();
 }
 
-void GroundPage::change(const QString& what, const Layers& after, const std::vector<UprightMark>& uprights) {
+void GroundPage::change(const QString& what, GroundMarks after) {
+    if (track_.frames() == 0) return;
     if (session_.library->read_only()) return notice_->problem(text::error({Code::write_failed, "read_only"}));
-    undo().push(new MarkStep(what,
-                             [this, clip = clip_.id](const Layers& l, const std::vector<UprightMark>& u) {
-                                 apply(l, u);
-                                 session_.background->run<Result<bool>>(
-                                     this,
-                                     [lib = session_.library, clip, l](std::stop_token) {
-                                         // The marks alone: the points may have been found again meanwhile.
-                                         return lib->together([&]() -> Result<bool> {
-                                             auto track = lib->load_track(clip);
-                                             if (!track) return tl::unexpected(track.error());
-                                             track->layers = l;
-                                             return lib->save_track(clip, *track);
-                                         });
-                                     },
-                                     [this, clip](const Result<bool>& ok) {
-                                         if (!ok) return notice_->problem(text::error(ok.error()));
-                                         session_.workspace->remeasured(clip);
-                                     });
-                             },
-                             {track_.layers, uprights_}, {after, uprights}));
+    undo().push(new MarkStep(
+        what,
+        [this, clip = clip_.id](const GroundMarks& m) {
+            apply(m);
+            session_.background->run<Result<bool>>(
+                this,
+                [lib = session_.library, clip, m](std::stop_token) {
+                    // The marks alone: the points may have been found again meanwhile.
+                    return lib->together([&]() -> Result<bool> {
+                        auto track = lib->load_track(clip);
+                        if (!track) return tl::unexpected(track.error());
+                        track->layers = m.layers;
+                        if (auto ok = lib->set_states(clip, m.states); !ok) return ok;
+                        return lib->save_track(clip, *track);
+                    });
+                },
+                [this, clip](const Result<bool>& ok) {
+                    if (!ok) return notice_->problem(text::error(ok.error()));
+                    session_.workspace->remeasured(clip);
+                });
+        },
+        marks_, std::move(after)));
 }
 
-void GroundPage::apply(const Layers& layers, const std::vector<UprightMark>& uprights) {
-    track_.layers = layers;
-    uprights_ = uprights;
+void GroundPage::apply(const GroundMarks& marks) {
+    marks_ = marks;
+    track_.layers = marks.layers;
     drawn_ = drawn_points(track_);
+    doubts_ = doubts_of(track_);
+    points_->show_doubts(doubts_, track_);
     show_facts();
     show_frame();
     measure_again();
 }
 
 void GroundPage::take_line(const UprightMark& line) {
-    Layers l = track_.layers;
+    auto m = marks_;
     if (view_->tool() == MarkTool::length) {
-        l.scale = MarkedLength{line.x0, line.y0, line.x1, line.y1, metres_->value() * (session_.settings.inches ? 0.0254 : 0.01)};
-        return change(tr("a known length"), l, uprights_);
+        m.layers.scale = MarkedLength{line.x0, line.y0, line.x1, line.y1, metres_->value() * (session_.settings.inches ? 0.0254 : 0.01)};
+        return change(tr("a known length"), std::move(m));
     }
-    auto lines = uprights_;
-    lines.push_back(line);
-    l.vertical = vertical_from(lines, track_.width, track_.height);
-    if (!l.vertical || !vertical_from(std::span(&line, 1), track_.width, track_.height))
+    m.uprights.push_back(line);
+    m.layers.vertical = vertical_from(m.uprights, track_.width, track_.height);
+    if (!m.layers.vertical || !vertical_from(std::span(&line, 1), track_.width, track_.height))
         return notice_->problem(tr("Too short or too flat to tell the vertical. Drag along something that stands upright."));
     notice_->say({});
-    change(tr("an upright edge"), l, lines);
+    change(tr("an upright edge"), std::move(m));
+}
+
+void GroundPage::take_corners(const std::array<QPointF, 4>& corners) {
+    auto m = marks_;
+    const double unit = session_.settings.inches ? 0.0254 : 0.01;
+    FloorMark mat;
+    for (std::size_t i = 0; i < 4; ++i) mat.corners[i] = Vec2(corners[i].x(), corners[i].y());
+    mat.wide_m = metres_->value() * unit;
+    mat.long_m = second_->value() * unit;
+    CameraPrior prior{track_.width, track_.height, track_.focal_px, std::nullopt, m.layers.lens ? m.layers.lens->k : 0};
+    if (m.layers.vertical)
+        prior.vertical = m.layers.vertical;
+    else if (track_.vertical && track_.vertical->from_room)
+        prior.vertical = track_.vertical;
+    const auto plan = plan_from(mat, prior);
+    if (!plan)
+        return notice_->problem(
+            tr("No camera sees a mat of that size so. Click the corners one after the other around it, the first two along the "
+               "first length, and check both lengths."));
+    m.layers.plan = *plan;
+    m.mat = mat;
+    notice_->say({});
+    change(tr("a mat on the floor"), std::move(m));
+}
+
+void GroundPage::take_edge(const QVector<QPointF>& points) {
+    auto m = marks_;
+    StraightEdge edge;
+    for (const auto& p : points) edge.emplace_back(p.x(), p.y());
+    m.edges.push_back(edge);
+    if (!lens_from({edge}, track_.width, track_.height))
+        return notice_->problem(tr("Too short to tell how the lens bends it. Choose a long edge near the side of the picture."));
+    m.layers.lens = lens_from(m.edges, track_.width, track_.height);
+    notice_->say({});
+    change(tr("a straight edge"), std::move(m));
 }
 
 void GroundPage::take_point(Point point, QPointF to) {
-    Layers l = track_.layers;
-    std::erase_if(l.edits, [&](const PointEdit& e) { return e.frame == static_cast<std::uint32_t>(frame_) && e.point == point; });
-    l.edits.push_back({static_cast<std::uint32_t>(frame_), point, std::clamp(to.x(), 0.0, track_.width - 1.0),
-                       std::clamp(to.y(), 0.0, track_.height - 1.0)});
-    change(tr("a mended point"), l, uprights_);
+    auto m = marks_;
+    std::erase_if(m.layers.edits, [&](const PointEdit& e) { return e.frame == static_cast<std::uint32_t>(frame_) && e.point == point; });
+    m.layers.edits.push_back({static_cast<std::uint32_t>(frame_), point, std::clamp(to.x(), 0.0, track_.width - 1.0),
+                              std::clamp(to.y(), 0.0, track_.height - 1.0), false});
+    change(tr("a mended point"), std::move(m));
+}
+
+void GroundPage::take_extra(Extra extra, QPointF to) {
+    auto m = marks_;
+    auto& all = m.layers.extra;
+    const auto f = static_cast<std::uint32_t>(frame_);
+    auto it = std::lower_bound(all.begin(), all.end(), f, [](const auto& a, std::uint32_t frame) { return a.first < frame; });
+    if (it == all.end() || it->first != f) it = all.insert(it, {f, ExtraPoints{}});
+    it->second[static_cast<std::size_t>(extra)] = Vec3(to.x(), to.y(), 0);
+    change(tr("a point of the back or a tool"), std::move(m));
+}
+
+void GroundPage::take_back(Marked what) {
+    auto m = marks_;
+    Layers& l = m.layers;
+    QString name;
+    switch (what) {
+    case Marked::vertical:
+        l.vertical.reset(), m.uprights.clear(), name = tr("the vertical");
+        break;
+    case Marked::lens:
+        l.lens.reset(), m.edges.clear(), name = tr("the lens");
+        break;
+    case Marked::scale:
+        l.scale.reset(), name = tr("the length");
+        break;
+    case Marked::plan:
+        l.plan.reset(), m.mat.reset(), name = tr("the mat");
+        break;
+    case Marked::floor:
+        l.camera_height_m.reset(), name = tr("the height of the camera");
+        break;
+    case Marked::trim:
+        l.trim_from_s.reset(), l.trim_to_s.reset(), name = tr("the stretch");
+        break;
+    case Marked::edits:
+        l.edits.clear(), l.swaps.clear(), l.extra.clear(), name = tr("the mended points");
+        break;
+    case Marked::shake:
+        l.steady.clear(), name = tr("the shake");
+        break;
+    case Marked::support:
+        m.states.clear(), name = tr("the support");
+        break;
+    }
+    change(name, std::move(m));
+}
+
+void GroundPage::trim(bool from, bool to) {
+    auto m = marks_;
+    if (track_.frames() == 0) return;
+    if (from) m.layers.trim_from_s = here_s();
+    if (to) m.layers.trim_to_s = here_s();
+    if (m.layers.trim_from_s && m.layers.trim_to_s && *m.layers.trim_to_s - *m.layers.trim_from_s < 1)
+        return notice_->problem(tr("That leaves less than a second. Choose another frame."));
+    change(tr("the stretch"), std::move(m));
+}
+
+void GroundPage::support(bool from, bool to, bool seat) {
+    auto m = marks_;
+    if (track_.frames() == 0) return;
+    if (seat) {
+        std::erase_if(m.states, [](const SupportState& s) { return s.seat; });
+        m.states.push_back({true, 0, 1e9});
+        return change(tr("the seat"), std::move(m));
+    }
+    if (from) {
+        hand_from_ = here_s();
+        return notice_->say(tr("A hand on a support from %1. Go to where it is let go, and press “to here”.").arg(text::time(*hand_from_)));
+    }
+    if (!to) return;
+    if (!hand_from_ || here_s() <= *hand_from_)
+        return notice_->problem(tr("Go to where the hand takes the support first, and press “Hand on it from here”."));
+    m.states.push_back({false, *hand_from_, here_s()});
+    hand_from_.reset();
+    notice_->say({});
+    change(tr("a support"), std::move(m));
+}
+
+/// Where a point is on the picture as it was filmed.
+Vec2 GroundPage::filmed(std::size_t frame, Point point) const {
+    return {(*drawn_.px[frame])[point].x, (*drawn_.px[frame])[point].y};
+}
+
+void GroundPage::from_before() {
+    const auto point = view_->held();
+    const auto i = static_cast<std::size_t>(frame_);
+    if (!point || i == 0 || i >= track_.frames() || !drawn_.px[i] || !drawn_.px[i - 1]) return;
+    const Vec2 at = filmed(i - 1, *point);
+    take_point(*point, {at.x(), at.y()});
+}
+
+void GroundPage::swap_sides() {
+    if (track_.frames() == 0) return;
+    const auto here = static_cast<std::uint32_t>(frame_);
+    if (!swap_from_) {
+        swap_from_ = here;
+        notice_->say(tr("Left and right change places from here. Go to the last such frame and press it again."));
+        return points_->show_mended(marks_.layers, true);
+    }
+    const auto from = std::min(*swap_from_, here), to = std::max(*swap_from_, here) + 1;
+    swap_from_.reset();
+    notice_->say({});
+    auto m = marks_;
+    m.layers.swaps.push_back({from, to});
+    change(tr("swapped sides"), std::move(m));
+}
+
+/// From the hand's mark before this frame to the one after it, in all stretches between marks about here.
+void GroundPage::fill_between() {
+    const auto point = view_->held();
+    if (!point) return notice_->say(tr("Choose a point and mark it on two frames first; the frames between are filled then."));
+    std::optional<PointEdit> before, after;
+    for (const auto& e : marks_.layers.edits) {
+        if (e.point != *point || e.filled) continue;
+        if (e.frame <= static_cast<std::uint32_t>(frame_) && (!before || e.frame > before->frame)) before = e;
+        if (e.frame > static_cast<std::uint32_t>(frame_) && (!after || e.frame < after->frame)) after = e;
+    }
+    if (before && !after) { // standing on the last mark: the stretch before it
+        after = before;
+        before.reset();
+        for (const auto& e : marks_.layers.edits)
+            if (e.point == *point && !e.filled && e.frame < after->frame && (!before || e.frame > before->frame)) before = e;
+    }
+    if (!before || !after)
+        return notice_->problem(
+            tr("Mark %1 on a frame before and on one after this; the frames between are filled then.").arg(text::point(*point)));
+    fill(*point, before->frame, {before->x, before->y}, after->frame, {after->x, after->y});
+}
+
+void GroundPage::fill(Point point, std::uint32_t first, Vec2 from, std::uint32_t last, Vec2 to) {
+    const auto job_stop = std::make_shared<std::stop_source>();
+    const int job =
+        session_.jobs->begin(JobKind::keeping, tr("Following %1 …").arg(text::point(point)), [job_stop] { job_stop->request_stop(); });
+    using Way = Result<std::vector<Followed>>;
+    session_.files().run<Way>(
+        this,
+        [path = session_.library->path_of(clip_), first, from, last, to, tall = body_height_px(drawn_),
+         job_stop](const std::stop_token& quit) {
+            const std::stop_callback forward(quit, [&] { job_stop->request_stop(); });
+            return follow_point(path, first, from, last, to, tall, job_stop->get_token());
+        },
+        [this, job, point, clip = clip_.id](const Way& way) {
+            session_.jobs->end(job, way                                   ? JobOutcome::done
+                                    : way.error().code == Code::cancelled ? JobOutcome::cancelled
+                                                                          : JobOutcome::failed);
+            if (clip != clip_.id) return;
+            if (!way) {
+                if (way.error().code != Code::cancelled)
+                    notice_->problem(way.error().code == Code::bad_value ? tr("Mark two frames that are at most 600 frames apart.")
+                                                                         : text::error(way.error()));
+                return;
+            }
+            auto m = marks_;
+            int unsure = 0;
+            for (const auto& f : *way) {
+                unsure += f.unsure ? 1 : 0;
+                std::erase_if(m.layers.edits, [&](const PointEdit& e) { return e.frame == f.frame && e.point == point; });
+                m.layers.edits.push_back({f.frame, point, f.at.x(), f.at.y(), true});
+            }
+            change(tr("filled frames"), std::move(m));
+            notice_->say(unsure == 0 ? tr("%n frame(s) filled; both ways agree on all of them.", nullptr, static_cast<int>(way->size()))
+                                     : tr("%n frame(s) filled straight between, since the ways did not agree there: look at them.", nullptr,
+                                          unsure));
+        });
+}
+
+void GroundPage::mend(int row) {
+    if (row < 0 || row >= static_cast<int>(doubts_.size())) return;
+    const Doubt d = doubts_[static_cast<std::size_t>(row)];
+    if (d.kind == DoubtKind::swapped) {
+        auto m = marks_;
+        m.layers.swaps.push_back({d.from, d.to});
+        return change(tr("swapped sides"), std::move(m));
+    }
+    if (d.kind != DoubtKind::jump || !d.point || d.from == 0 || d.to >= track_.frames() || !drawn_.px[d.from - 1] || !drawn_.px[d.to])
+        return;
+    // Only the points as found are used here: smoothing has spread the jump.
+    const auto raw = with_layers(track_);
+    if (!raw.px[d.from - 1] || !raw.px[d.to]) return;
+    auto px = [&](std::size_t i) {
+        const auto& q = (*raw.px[i])[raw_point(*d.point)];
+        Vec2 p(marks_.layers.mirrored ? raw.width - q.x : q.x, q.y);
+        return marks_.layers.steady.size() == track_.frames() ? marks_.layers.steady[i].to_filmed(p) : p;
+    };
+    fill(*d.point, d.from - 1, px(d.from - 1), d.to, px(d.to));
+}
+
+Point GroundPage::raw_point(Point p) const {
+    return marks_.layers.mirrored ? mirrored(p) : p;
+}
+
+void GroundPage::steady() {
+    if (track_.frames() == 0) return;
+    const auto job_stop = std::make_shared<std::stop_source>();
+    const int job =
+        session_.jobs->begin(JobKind::keeping, tr("Holding the picture against the room …"), [job_stop] { job_stop->request_stop(); });
+    using Made = Result<Steadied>;
+    session_.files().run<Made>(
+        this,
+        [path = session_.library->path_of(clip_), track = track_, job_stop](const std::stop_token& quit) {
+            const std::stop_callback forward(quit, [&] { job_stop->request_stop(); });
+            return steady_clip(path, track, job_stop->get_token());
+        },
+        [this, job, clip = clip_.id](Made made) {
+            session_.jobs->end(job, made                                   ? JobOutcome::done
+                                    : made.error().code == Code::cancelled ? JobOutcome::cancelled
+                                                                           : JobOutcome::failed);
+            if (clip != clip_.id || (!made && made.error().code == Code::cancelled)) return;
+            if (!made) return notice_->problem(text::reason(QString::fromStdString(made.error().context)));
+            notice_->say(tr("The picture moved by up to %1 px; ± %2 px are left.")
+                             .arg(QLocale().toString(made->most_px, 'f', 0), QLocale().toString(made->residual_px, 'f', 1)));
+            auto m = marks_;
+            m.layers.steady = std::move(made->frames);
+            change(tr("the shake"), std::move(m));
+        });
+}
+
+void GroundPage::find_places() {
+    struct Known {
+        std::vector<CameraPlace> places;
+        std::string look;
+    };
+    session_.background->run<Known>(
+        this,
+        [lib = session_.library, id = clip_.id, film = film_, body = track_.px](std::stop_token) {
+            Known k;
+            if (auto all = lib->places()) k.places = std::move(*all);
+            if (const auto looks = lib->looks())
+                for (const auto& l : *looks)
+                    if (l.clip == id) k.look = l.look;
+            if (k.look.empty()) // taken in before it was kept
+                for (std::size_t i = 0; i < body.size(); ++i) {
+                    if (!body[i]) continue;
+                    if (!film->reader)
+                        if (auto opened = ClipReader::open(film->path)) film->reader = std::move(*opened);
+                    if (film->reader)
+                        if (const auto im = film->reader->frame(i)) k.look = look_of(**im, body[i]);
+                    break;
+                }
+            return k;
+        },
+        [this, clip = clip_.id](Known k) {
+            if (clip != clip_.id) return;
+            places_ = std::move(k.places);
+            look_ = std::move(k.look);
+            std::int64_t likely = 0;
+            double most = same_place;
+            for (const auto& p : places_)
+                if (const double r = same_room(p.look, look_); p.width == track_.width && p.height == track_.height && r > most)
+                    most = r, likely = p.id;
+            room_->show_places(places_, likely);
+        });
+}
+
+void GroundPage::ask_place() {
+    bool ok = false;
+    const QString name =
+        QInputDialog::getText(this, tr("Camera place"), tr("What is this place called?"), QLineEdit::Normal, {}, &ok).trimmed();
+    if (ok && !name.isEmpty()) keep_place(name);
+}
+
+void GroundPage::keep_place(const QString& name) {
+    CameraPlace p;
+    p.name = name.toStdString();
+    p.width = track_.width;
+    p.height = track_.height;
+    // What belongs to the camera, nothing of this clip.
+    p.marks.vertical = marks_.layers.vertical;
+    p.marks.scale = marks_.layers.scale;
+    p.marks.camera_height_m = marks_.layers.camera_height_m;
+    p.marks.plan = marks_.layers.plan;
+    p.marks.lens = marks_.layers.lens;
+    p.look = look_;
+    session_.background->run<Result<std::int64_t>>(
+        this, [lib = session_.library, p](std::stop_token) { return lib->keep_place(p); },
+        [this, name](const Result<std::int64_t>& id) {
+            if (!id) return notice_->problem(text::error(id.error()));
+            notice_->say(tr("Kept: “%1” is offered for the next clip from there.").arg(name));
+            find_places();
+        });
+}
+
+void GroundPage::take_place(qint64 id) {
+    for (const auto& p : places_) {
+        if (p.id != id) continue;
+        if (p.width != track_.width || p.height != track_.height)
+            return notice_->problem(tr("The pictures of that place have another size (%1 × %2).").arg(p.width).arg(p.height));
+        auto m = marks_;
+        m.layers.vertical = p.marks.vertical;
+        m.layers.scale = p.marks.scale;
+        m.layers.camera_height_m = p.marks.camera_height_m;
+        m.layers.plan = p.marks.plan;
+        m.layers.lens = p.marks.lens;
+        m.uprights.clear(), m.edges.clear(), m.mat.reset();
+        change(tr("the marks of a place"), std::move(m));
+    }
 }
 
 void GroundPage::show_frame() {
-    if (track_.frames() == 0) return;
+    if (track_.frames() == 0 || !film_) return;
     const auto i = static_cast<std::size_t>(frame_);
     at_->setText(text::time(track_.time_s[i]));
-    view_->set_lines(uprights_, track_.layers.scale);
+    view_->show_marks(marks_);
     const int run = ++picture_run_;
     session_.background->run<QImage>(
-        this,
-        [path = session_.library->path_of(clip_), i](std::stop_token) {
-            auto reader = ClipReader::open(path);
-            if (!reader) return QImage();
-            const auto im = reader->frame(i);
-            return im ? to_image(**im) : QImage();
-        },
+        this, [film = film_, i](std::stop_token) { return film->frame(i); },
         [this, run, i](const QImage& im) {
             if (run != picture_run_) return;
-            view_->show_frame(im, drawn_.px[i], track_.layers.vertical ? track_.layers.vertical : track_.vertical);
+            ExtraPoints extra;
+            for (const auto& [frame, points] : marks_.layers.extra)
+                if (frame == i) extra = points;
+            view_->show_frame(im, drawn_.px[i], marks_.layers.vertical ? marks_.layers.vertical : track_.vertical, extra);
         });
 }
 
 void GroundPage::show_facts() {
-    const Layers& l = track_.layers;
-    auto tilt = [](const VerticalOnPicture& v) {
-        return tr("%1° ± %2°").arg(QLocale().toString(v.roll * deg, 'f', 1), QLocale().toString(std::max(0.1, v.roll_sigma * deg), 'f', 1));
-    };
-    vertical_->setText(l.vertical ? tr("marked by hand: camera tilted %1").arg(tilt(*l.vertical))
-                       : track_.vertical && track_.vertical->from_room
-                           ? tr("seen in the room: camera tilted %1").arg(tilt(*track_.vertical))
-                           : tr("not known: the camera is taken as level"));
-    scale_->setText(
-        l.scale ? tr("by a length of %1").arg(text::figure(l.scale->metres * 100, QStringLiteral("cm"), session_.settings.units(Motion{})))
-                : tr("by the student's height of %1")
-                      .arg(text::figure(person_.stature_m * 100, QStringLiteral("cm"), session_.settings.units(Motion{}))));
-    trim_->setText(l.trim_from_s || l.trim_to_s
-                       ? tr("from %1 to %2")
-                             .arg(text::time(l.trim_from_s.value_or(0)),
-                                  text::time(l.trim_to_s.value_or(track_.time_s.empty() ? 0 : track_.time_s.back())))
-                       : tr("the whole clip"));
-    for (const auto& [name, on] : {std::pair{"dropVertical", l.vertical.has_value()},
-                                   {"dropScale", l.scale.has_value()},
-                                   {"trimOff", l.trim_from_s || l.trim_to_s},
-                                   {"dropEdits", !l.edits.empty()}})
-        findChild<QToolButton*>(QLatin1String(name))->setEnabled(on); // nothing to take back, nothing to press
-    mended_->setText(l.edits.empty() ? tr("none") : tr("%n point(s)", nullptr, static_cast<int>(l.edits.size())));
+    room_->show_marks(marks_, track_, person_.stature_m);
+    points_->show_mended(marks_.layers, swap_from_.has_value());
+    strip_->show_point(drawn_, view_->tool() == MarkTool::points ? view_->held() : std::nullopt, doubts_, marks_.layers.edits);
+    strip_->set_frame(frame_);
 }
 
 void GroundPage::measure_again() {
     const int run = ++run_;
     ReviewOptions o;
     o.view = view_from_name(clip_.view);
+    o.states = marks_.states;
     if (person_.id != 0) o.stature_m = person_.stature_m;
     if (person_.shoulder_width_m > 0) o.shoulder_width_m = person_.shoulder_width_m;
     using Errors = std::pair<std::vector<double>, std::vector<double>>;
@@ -415,50 +722,29 @@ void GroundPage::measure_again() {
         },
         [this, run](const Errors& e) {
             if (run != run_) return;
-            if (sure_.empty()) {
+            if (sure_.empty())
                 for (std::size_t i = 0; i < watched().size(); ++i) {
                     const auto* m = session_.catalogue.find(QLatin1String(watched()[i].id));
                     sure_.push_back(
                         {m ? m->name() : QLatin1String(watched()[i].id), m ? m->unit : QString(), e.first.empty() ? NAN : e.first[i], NAN});
                 }
-            }
-            const Units u = session_.settings.units(Motion{});
-            for (std::size_t i = 0; i < sure_.size(); ++i) {
-                sure_[i].now = e.second[i];
-                auto words = [&](double v) {
-                    return std::isfinite(v) ? QStringLiteral("± ") + text::figure(v, sure_[i].unit, u) : QStringLiteral("–");
-                };
-                const bool better =
-                    std::isfinite(sure_[i].now) && (!std::isfinite(sure_[i].before) || sure_[i].now < 0.95 * sure_[i].before);
-                const std::array<QString, 3> cells{sure_[i].name, words(sure_[i].before), words(sure_[i].now)};
-                for (int c = 0; c < 3; ++c) {
-                    auto* cell = new QTableWidgetItem(cells[static_cast<std::size_t>(c)]);
-                    if (c > 0) cell->setTextAlignment(Qt::AlignRight | Qt::AlignVCenter);
-                    if (c == 2 && better) cell->setForeground(session_.theme.palette.inside);
-                    table_->setItem(static_cast<int>(i), c, cell);
-                }
-            }
+            for (std::size_t i = 0; i < sure_.size(); ++i) sure_[i].now = e.second[i];
+            room_->sure().show_rows(sure_);
             emit measured();
         });
 }
 
+/// Doubtful stretches in the order of the clip, from the frame that is shown on.
 void GroundPage::next_doubtful() {
-    auto doubtful = [&](std::size_t i) {
-        if (!drawn_.px[i]) return !track_.px[i]; // left out by the stretch that counts: not doubtful
-        return std::any_of(watched_points().begin(), watched_points().end(), [&](Point p) { return (*drawn_.px[i])[p].visibility < 0.5; });
-    };
-    const std::size_t n = track_.frames();
-    for (std::size_t k = 1; k <= n; ++k) {
-        const std::size_t i = (static_cast<std::size_t>(frame_) + k) % n;
-        // The first of a stretch: its neighbours come with it.
-        if (doubtful(i) && (i == 0 || !doubtful(i - 1))) return set_frame(static_cast<int>(i));
+    if (doubts_.empty()) return notice_->say(tr("No frame is doubtful."));
+    std::optional<std::uint32_t> next, first;
+    for (const auto& d : doubts_) {
+        if (!first || d.from < *first) first = d.from;
+        if (d.from > static_cast<std::uint32_t>(frame_) && (!next || d.from < *next)) next = d.from;
     }
-    notice_->say(tr("No frame is doubtful."));
-}
-
-const std::vector<Point>& GroundPage::watched_points() {
-    static const std::vector<Point> all{left_ankle, right_ankle, left_knee, right_knee, left_hip, right_hip, left_shoulder, right_shoulder};
-    return all;
+    set_frame(static_cast<int>(next.value_or(*first)));
+    for (const auto& d : doubts_)
+        if (d.from == static_cast<std::uint32_t>(frame_) && d.point) view_->hold(d.point);
 }
 
 } // namespace bevel::ui

@@ -1,7 +1,10 @@
-// The ground under a clip: true vertical, a length, which stretch counts, points mended by hand; and what each does to how sure the figures
-// are. A good clip needs no visit.
+// The ground under a clip: vertical, scale, floor, lens and shake, which stretch counts, points mended by hand; and what each does to how
+// sure the figures are. A good clip needs no visit.
 #pragma once
+#include "core/ground/doubt.h"
+#include "media/steady.h"
 #include "ui/ground/mark_view.h"
+#include "ui/ground/sure_view.h"
 #include "ui/shell/notice.h"
 #include "ui/shell/place.h"
 
@@ -9,11 +12,14 @@ class QButtonGroup;
 class QDoubleSpinBox;
 class QSlider;
 class QStackedLayout;
-class QTableWidget;
+class QTabWidget;
 
 namespace bevel::ui {
 
 class EmptyState;
+class PointsPanel;
+class PointStrip;
+class RoomPanel;
 
 class GroundPage : public Place {
     Q_OBJECT
@@ -23,51 +29,80 @@ public:
     void open(Ref ref) override;
     void add_actions(Actions& actions) override;
     void new_theme() override { show_frame(); }
-    const Layers& layers() const { return track_.layers; }
+    const Layers& layers() const { return marks_.layers; }
+    const GroundMarks& marks() const { return marks_; }
     MarkView* view() { return view_; }
     int frame() const { return frame_; }
     void set_frame(int frame);
-    /// Middle one-sigma errors of some figures, and what they are now.
-    struct Sure {
-        QString name, unit;
-        double before = 0, now = 0; // NaN: cannot be told
-    };
-    const std::vector<Sure>& how_sure() const { return sure_; }
+    const std::vector<SureView::Sure>& how_sure() const { return sure_; }
+    const std::vector<Doubt>& doubts() const { return doubts_; }
+    /// Keeps what is marked as a place where the camera stands.
+    void keep_place(const QString& name);
 
 signals:
     void opened();
     void measured(); // how sure the figures are is known
 
 private:
+    struct Film; // opened once a clip, used on the background thread
     void build();
+    QWidget* build_tools();
+    void connect_panels();
     void open_clip(qint64 clip);
-    void change(const QString& what, const Layers& after, const std::vector<UprightMark>& uprights);
-    void apply(const Layers& layers, const std::vector<UprightMark>& uprights);
+    void change(const QString& what, GroundMarks after);
+    void apply(const GroundMarks& marks);
     void take_line(const UprightMark& line);
+    void take_corners(const std::array<QPointF, 4>& corners);
+    void take_edge(const QVector<QPointF>& points);
     void take_point(Point point, QPointF to);
+    void take_extra(Extra extra, QPointF to);
+    void take_back(Marked what);
+    void trim(bool from, bool to);
+    void support(bool from, bool to, bool seat);
+    void from_before();
+    void swap_sides();
+    void fill_between();
+    void fill(Point point, std::uint32_t first, Vec2 from, std::uint32_t last, Vec2 to);
+    void mend(int doubt);
+    void steady();
+    void ask_place();
+    void take_place(qint64 id);
+    void find_places();
     void show_frame();
     void show_facts();
     void measure_again();
     void next_doubtful();
-    static const std::vector<Point>& watched_points();
+    Point raw_point(Point p) const; // as it is named in the mirrored-back track
+    Vec2 filmed(std::size_t frame, Point point) const;
+    double here_s() const { return track_.time_s[static_cast<std::size_t>(frame_)]; }
 
     EmptyState* empty_ = nullptr;
     QStackedLayout* either_ = nullptr;
     Clip clip_;
     Person person_;
-    Track track_;                       // raw, with its layers
-    Track drawn_;                       // as it is seen
-    Layers first_;                      // as they were when the clip was opened
-    std::vector<UprightMark> uprights_; // of this visit
-    std::vector<Sure> sure_;
+    Track track_;  // raw, with its layers
+    Track drawn_;  // as it is seen
+    Layers first_; // as they were when the clip was opened
+    GroundMarks marks_;
+    std::vector<SureView::Sure> sure_;
+    std::vector<Doubt> doubts_;
+    std::vector<CameraPlace> places_;
+    std::string look_; // of this clip's room
+    std::shared_ptr<Film> film_;
+    std::optional<std::uint32_t> swap_from_;
+    std::optional<double> hand_from_;
+    std::size_t doubt_ = 0; // the next one to look at
     int frame_ = 0, run_ = 0, picture_run_ = 0;
     MarkView* view_ = nullptr;
-    QLabel *title_ = nullptr, *vertical_ = nullptr, *scale_ = nullptr, *trim_ = nullptr, *mended_ = nullptr, *at_ = nullptr;
+    QLabel *title_ = nullptr, *at_ = nullptr;
     Notice* notice_ = nullptr;
     QButtonGroup* tools_ = nullptr;
-    QDoubleSpinBox* metres_ = nullptr;
+    QDoubleSpinBox *metres_ = nullptr, *second_ = nullptr; // a length; the mat's other side
     QSlider* slider_ = nullptr;
-    QTableWidget* table_ = nullptr;
+    PointStrip* strip_ = nullptr;
+    QTabWidget* tabs_ = nullptr;
+    RoomPanel* room_ = nullptr;
+    PointsPanel* points_ = nullptr;
 };
 
 } // namespace bevel::ui

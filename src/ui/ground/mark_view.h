@@ -1,35 +1,45 @@
-// A frame of the clip on which the ground is marked and points are mended: lines dragged by mouse or moved by keys.
+// A frame of the clip on which the ground is marked and points are mended: by mouse or by keys.
 #pragma once
-#include "core/ground/marks.h"
 #include "ui/arrivals/taking_in.h"
+#include "ui/ground/ground_marks.h"
 #include <QImage>
 #include <QWidget>
 
 namespace bevel::ui {
 
-enum class MarkTool { upright, length, points };
+enum class MarkTool { upright, length, mat, edge, points };
 
 class MarkView : public QWidget {
     Q_OBJECT
 public:
     explicit MarkView(const Session& session, QWidget* parent = nullptr);
-    void show_frame(const QImage& picture, const std::optional<BodyPx>& body, const std::optional<VerticalOnPicture>& vertical);
+    void show_frame(const QImage& picture, const std::optional<BodyPx>& body, const std::optional<VerticalOnPicture>& vertical,
+                    const ExtraPoints& extra = {});
     void set_tool(MarkTool tool);
     MarkTool tool() const { return tool_; }
-    void set_lines(const std::vector<UprightMark>& uprights, const std::optional<MarkedLength>& length);
+    void show_marks(const GroundMarks& marks);
     /// Place of a picture's pixel in this view, and back.
     QPointF to_view(QPointF px) const;
     QPointF to_picture(QPointF at) const;
+    bool has_picture() const { return !picture_.isNull(); }
+    std::optional<Point> held() const { return held_; }
+    void hold(std::optional<Point> point);
+    /// The next click places this point of the back or a tool.
+    void set_extra(std::optional<Extra> extra);
 
 signals:
-    void marked(const UprightMark& line);       // with the tool for uprights or the length
+    void marked(const bevel::UprightMark& line); // with the tool for uprights or the length
+    void cornered(const std::array<QPointF, 4>& corners);
+    void edged(const QVector<QPointF>& points);
     void moved(bevel::Point point, QPointF to); // picture pixels
+    void extra_marked(bevel::Extra extra, QPointF to);
 
 protected:
     void paintEvent(QPaintEvent*) override;
     void mousePressEvent(QMouseEvent* e) override;
     void mouseMoveEvent(QMouseEvent* e) override;
     void mouseReleaseEvent(QMouseEvent* e) override;
+    void mouseDoubleClickEvent(QMouseEvent* e) override;
     void keyPressEvent(QKeyEvent* e) override;
     bool event(QEvent* e) override;
 
@@ -37,17 +47,26 @@ private:
     QRectF shown() const;
     std::optional<Point> point_at(QPointF at) const;
     void choose_point(int by);
+    bool clicks() const { return tool_ == MarkTool::mat || tool_ == MarkTool::edge; }
+    void set_click(QPointF px);
+    void end_edge();
+    void paint_marks(QPainter& p) const;
+    void paint_points(QPainter& p, const BodyPx& body) const;
+    void paint_loupe(QPainter& p, const BodyPx& body) const;
     const Session& session_;
     QImage picture_;
     std::optional<BodyPx> body_;
     std::optional<VerticalOnPicture> vertical_;
-    std::vector<UprightMark> uprights_;
-    std::optional<MarkedLength> length_;
+    ExtraPoints extras_;
+    GroundMarks marks_;
     MarkTool tool_ = MarkTool::upright;
     std::optional<std::pair<QPointF, QPointF>> drawing_; // picture pixels
     bool second_end_ = true;                             // the end that the keys move
+    QVector<QPointF> clicked_;                           // corners or points of an edge so far
+    std::optional<QPointF> cross_;                       // that the keys move, to set one
     std::optional<Point> held_;
     QPointF held_at_;
+    std::optional<Extra> extra_;
 };
 
 } // namespace bevel::ui

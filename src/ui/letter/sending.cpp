@@ -62,6 +62,10 @@ Result<LetterContent> compose(const LetterOrder& order, const Library& library, 
     source.clip = open.has_file ? open.file : std::filesystem::path();
     source.track = &open.track;
     source.review = open.review;
+    if (open.partner) {
+        source.partner_clip = open.partner->has_file ? open.partner->file : std::filesystem::path();
+        source.partner_track = &open.partner->track;
+    }
     source.hide_identity = order.record.hide_identity;
     source.units = order.units;
     for (const auto& d : *decisions) source.wording[d.check + "/" + d.side] = QString::fromStdString(d.wording);
@@ -115,9 +119,10 @@ Result<bool> send_clip(const LetterOrder& order, const std::string& finding, con
     const auto& all = order.open->review->findings;
     const auto f = std::find_if(all.begin(), all.end(), [&](const Finding& x) { return is_of(finding, x); });
     if (f == all.end()) return fail(Code::not_found, finding);
-    SlowClip what = stretch_of(*f, *order.open->review);
+    const OpenReview& of = order.open->of(*f);
+    SlowClip what = stretch_of(*f, *of.review);
     what.hide = order.record.hide_identity;
-    if (auto ok = write_slow_clip(file, order.open->file, order.open->track, what, Theme(), stop, progress); !ok) return ok;
+    if (auto ok = write_slow_clip(file, of.file, of.track, what, Theme(), stop, progress); !ok) return ok;
     SentLetter s = sent(order, "clip", file);
     s.body = nlohmann::json{{"finding", finding}, {"from_s", what.from_s}, {"to_s", what.to_s}}.dump();
     return library.keep_sent(s).map([](std::int64_t) { return true; });

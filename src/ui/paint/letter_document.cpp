@@ -255,6 +255,8 @@ LetterContent compose_letter(const LetterSource& source, const Catalogue& catalo
         LetterItem item;
         const QString phase = text::phase(movement, f.phase);
         item.moment = phase.isEmpty() ? text::time(f.time_s) : QStringLiteral("%1, %2").arg(phase, text::time(f.time_s));
+        if (source.review->partner) // two clips, two clocks
+            item.moment = QStringLiteral("%1, %2").arg(item.moment, text::view(source.review->of(f).motion.view));
         const auto own = std::find_if(source.wording.begin(), source.wording.end(), [&](const auto& w) { return is_of(w.first, f); });
         item.cue = own != source.wording.end() && !own->second.isEmpty() ? own->second : said(f.cue);
         const QString unit = QString::fromStdString(f.unit);
@@ -262,8 +264,11 @@ LetterContent compose_letter(const LetterSource& source, const Catalogue& catalo
                           .arg(text::headline(f, catalogue, source.units), text::figure(f.sigma, unit, source.units),
                                text::aim(f, source.units), text::repetitions(f));
         item.caution = text::caution_of(f);
-        if (source.track->width > 0) {
-            const auto stills = make_stills(source.clip, *source.track, source.review, f, source.hide_identity, theme);
+        const bool other = f.of_clip == 1 && source.partner_track && source.review->partner;
+        const Track& track = other ? *source.partner_track : *source.track;
+        if (track.width > 0) {
+            const auto stills = make_stills(other ? source.partner_clip : source.clip, track,
+                                            other ? source.review->partner : source.review, f, source.hide_identity, theme);
             item.still = stills.still;
             item.reference = stills.reference;
             item.frame = stills.frame;

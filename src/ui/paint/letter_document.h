@@ -34,6 +34,8 @@ struct LetterSource {
     std::filesystem::path clip; // empty: no stills of the student
     const Track* track = nullptr;
     std::shared_ptr<const Review> review;
+    std::filesystem::path partner_clip; // of the other clip of a pair
+    const Track* partner_track = nullptr;
     std::vector<Finding> corrections;       // at most three are used, in this order
     std::map<std::string, QString> wording; // the instructor's own, by key
     bool hide_identity = false;

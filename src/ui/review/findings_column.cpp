@@ -77,9 +77,9 @@ QWidget* FindingsColumn::card(const Finding& f) {
         info ? tr("%1 (%2). Rule %3. Click to go to the moment.").arg(info->definition(), info->unit, QString::fromStdString(f.rule))
              : QString::fromStdString(f.rule));
     head->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
-    connect(head, &QPushButton::clicked, this, [this, t = f.time_s, fam = f.family] {
-        state_.set_family(fam);
-        state_.set_time(t);
+    connect(head, &QPushButton::clicked, this, [this, f] {
+        state_.set_family(f.family);
+        state_.go_to(f);
     });
     grid->addWidget(head, 0, 1);
     QStringList facts;
@@ -90,6 +90,8 @@ QWidget* FindingsColumn::card(const Finding& f) {
         const QString unit = QString::fromStdString(f.unit);
         facts << tr("%1, band %2").arg(text::with_sigma(f.value, f.sigma, unit, state_.units), text::aim(f, state_.units))
               << text::repetitions(f);
+        if (state_.open->partner) facts << tr("told by the clip %1").arg(text::view(state_.open->of(f).review->motion.view));
+        if (f.contradicted()) facts << tr("the other clip says otherwise: look at Why");
         if (f.once) facts << tr("for certain, but seldom: a note, not a correction");
         if (f.allowed) facts << tr("outside the usual band, inside the one agreed with this student");
         if (!f.reason.empty()) facts << said(f.reason);

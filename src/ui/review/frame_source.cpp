@@ -24,19 +24,22 @@ void FrameSource::Lane::stop() {
 }
 
 FrameSource::FrameSource(std::shared_ptr<const OpenReview> open, QObject* parent) : QObject(parent), open_(std::move(open)) {
+    if (open_->partner) partner_.start([this](const std::stop_token& s) { show_partner(s); });
     student_.start([this](const std::stop_token& s) { show_student(s); });
     reference_.start([this](const std::stop_token& s) { show_reference(s); });
 }
 
 FrameSource::~FrameSource() {
     student_.stop();
+    partner_.stop();
     reference_.stop();
 }
 
-void FrameSource::wish(std::size_t frame, double reference_s, double scale) {
+void FrameSource::wish(std::size_t frame, double reference_s, double scale, std::optional<std::size_t> partner) {
     const double home = open_->review->reference->borders(Side::left).front();
-    const Wish w{frame, std::isfinite(reference_s) ? reference_s : home, std::clamp(scale, 0.1, 1.0)};
+    const Wish w{frame, std::isfinite(reference_s) ? reference_s : home, std::clamp(scale, 0.1, 1.0), partner};
     student_.set(w);
+    if (partner) partner_.set(w);
     reference_.set(w);
 }
 
@@ -52,6 +55,19 @@ void FrameSource::show_student(const std::stop_token& stop) {
         out->frame = now->frame;
         if (reader)
             if (auto im = reader->frame(now->frame)) out->image = to_image(**im);
+        deliver(std::move(out));
+    }
+}
+
+void FrameSource::show_partner(const std::stop_token& stop) {
+    auto reader = ClipReader::open(open_->partner->file);
+    while (auto now = partner_.next(stop)) {
+        auto out = std::make_shared<FramePicture>();
+        out->frame = now->frame;
+        out->partner = true;
+        out->partner_frame = *now->partner;
+        if (reader)
+            if (auto im = reader->frame(*now->partner)) out->image = to_image(**im);
         deliver(std::move(out));
     }
 }

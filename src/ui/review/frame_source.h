@@ -17,6 +17,8 @@ struct FramePicture {
     std::shared_ptr<const OpenReview> of;
     std::size_t frame = 0;
     bool reference = false;
+    bool partner = false; // of the other clip of a pair; `frame` is still the cursor's
+    std::size_t partner_frame = 0;
     QImage image;     // null when the frame cannot be read
     double scale = 1; // of the image against the clip's pixels
     BodyPx points;    // of the reference figure, in the clip's pixels
@@ -28,7 +30,8 @@ public:
     explicit FrameSource(std::shared_ptr<const OpenReview> open, QObject* parent = nullptr);
     ~FrameSource() override;
     /// `reference_s` NaN: the reference's home posture. `scale`: size at which the reference is needed, of the clip's own, 0 to 1.
-    void wish(std::size_t frame, double reference_s, double scale);
+    /// `partner`: frame of the other clip of a pair.
+    void wish(std::size_t frame, double reference_s, double scale, std::optional<std::size_t> partner = {});
 
 signals:
     void ready(std::shared_ptr<bevel::ui::FramePicture> picture);
@@ -37,6 +40,7 @@ private:
     struct Wish {
         std::size_t frame = 0;
         double reference_s = 0, scale = 1;
+        std::optional<std::size_t> partner;
     };
     /// A thread with the newest wish for it.
     class Lane {
@@ -54,11 +58,12 @@ private:
         std::jthread thread_;
     };
     void show_student(const std::stop_token& stop);
+    void show_partner(const std::stop_token& stop);
     void show_reference(const std::stop_token& stop);
     void deliver(std::shared_ptr<FramePicture> picture);
     std::shared_ptr<const OpenReview> open_;
     Mailbox mail_;
-    Lane student_, reference_;
+    Lane student_, partner_, reference_;
 };
 
 } // namespace bevel::ui

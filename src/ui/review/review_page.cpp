@@ -133,8 +133,12 @@ QWidget* ReviewPage::build_transport() {
 void ReviewPage::build() {
     auto* transport = build_transport();
     auto* bar = build_bar(); // shows switches that the transport makes
-    student_ = new PictureView(session_, state_, false);
-    reference_ = new PictureView(session_, state_, true);
+    student_ = new PictureView(session_, state_, Shows::student);
+    student_->setObjectName(QStringLiteral("studentPicture"));
+    partner_ = new PictureView(session_, state_, Shows::partner);
+    partner_->setObjectName(QStringLiteral("partnerPicture"));
+    partner_->hide();
+    reference_ = new PictureView(session_, state_, Shows::reference);
     column_ = new ColumnView(session_, state_);
     time_ = new TimeView(session_, state_);
     floor_ = new FloorView(session_, state_);
@@ -145,6 +149,7 @@ void ReviewPage::build() {
     auto* pictures = new QHBoxLayout;
     pictures->setSpacing(8);
     pictures->addWidget(student_, 1);
+    pictures->addWidget(partner_, 1);
     pictures->addWidget(reference_, 1);
     auto* centre = new QWidget;
     auto* middle = new QVBoxLayout(centre);
@@ -230,7 +235,12 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
     state_.decisions = open->decisions;
     const auto& r = *open->review;
     title_->setText(tr("%1 · %2").arg(QString::fromStdString(open->person.name), said(r.movement.name)));
+    partner_->setVisible(open->partner != nullptr);
     where_->setText(tr("%1, %2").arg(text::view(r.motion.view), text::repetitions(r)));
+    if (open->partner)
+        where_->setText(
+            tr("%1 and %2, %3").arg(text::view(r.motion.view), text::view(open->partner->review->motion.view), text::repetitions(r)));
+    where_->setToolTip(open->partner ? tr("X puts the other clip first") : QString());
     notice_->say({});
     if (!open->has_file)
         notice_->problem(tr("The clip's file is not where it was. Points and findings are here all the same."), tr("Point to it …"),
@@ -241,6 +251,7 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
     connect(source_.get(), &FrameSource::ready, this, [this](const std::shared_ptr<FramePicture>& p) {
         if (p->of != state_.open) return; // of a review that was left
         if (p->reference) return reference_->show_picture(p);
+        if (p->partner) return partner_->show_picture(p);
         state_.picture_frame = p->frame;
         student_->show_picture(p);
         floor_->update();
@@ -253,19 +264,32 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
     state_.family = r.findings.empty() ? Family::feet : r.findings.front().family;
     time_->rebuild();
     findings_->fill();
-    state_.set_time(r.findings.empty() ? 0 : r.findings.front().time_s);
+    if (r.findings.empty())
+        state_.set_time(0);
+    else
+        state_.go_to(r.findings.front());
+    if (const auto t = std::exchange(change_over_to_, std::nullopt)) state_.set_time(*t);
     frame_changed();
     emit opened();
 }
 
 void ReviewPage::frame_changed() {
     if (!state_.open) return;
-    if (source_) source_->wish(state_.frame, state_.reference_s[state_.frame], reference_->scale());
+    if (source_) source_->wish(state_.frame, state_.reference_s[state_.frame], reference_->scale(), state_.partner_frame());
     if (!state_.picture_frame) figures_->fill(); // else with the picture
 }
 
 bool ReviewPage::shows_current() const {
-    return student_->is_current() && reference_->is_current();
+    return student_->is_current() && reference_->is_current() && (!state_.open || !state_.open->partner || partner_->is_current());
+}
+
+/// The other clip of the pair in the first place, at the same moment.
+void ReviewPage::change_over() {
+    if (!state_.open || !state_.open->partner) return;
+    const auto frame = state_.partner_frame();
+    change_over_to_.reset();
+    if (frame) change_over_to_ = state_.open->partner->track.time_s[*frame];
+    open_clip(state_.open->partner->clip.id);
 }
 
 namespace {
@@ -394,6 +418,9 @@ void ReviewPage::add_actions(Actions& actions) {
     actions.add(this, M::view, "mirrorAction", tr("Mirror both pictures"), {QKeySequence(Qt::Key_M)}, [this] { mirror_->toggle(); });
     actions.add(this, M::view, "axisAction", tr("Read the time axis by the movement"), {QKeySequence(Qt::Key_T)},
                 [this] { axis_->toggle(); });
+    actions.add(
+        this, M::view, "changeOver", tr("The other clip of the pair first"), {QKeySequence(Qt::Key_X)}, [this] { change_over(); },
+        tr("Two clips of one movement from two sides: their lanes and figures one after the other"));
     actions.add(this, M::view, "oneAction", tr("Only the repetition at the cursor"), {QKeySequence(Qt::Key_Z)}, [this] { one_->toggle(); });
     actions.separate();
     for (int f = 0; f < family_count; ++f)

@@ -34,6 +34,8 @@ public:
     void new_theme() override;
     /// Gives a clip whose file was lost its file back.
     void give_file(const QString& file);
+    /// The other clip of a pair comes first.
+    void change_over();
 
 signals:
     void decided(); // a decision was written
@@ -68,7 +70,8 @@ private:
     QStackedLayout* either_ = nullptr; // nothing to show, or a review
     QLabel *title_ = nullptr, *where_ = nullptr;
     Notice* notice_ = nullptr;
-    PictureView *student_ = nullptr, *reference_ = nullptr;
+    PictureView *student_ = nullptr, *partner_ = nullptr, *reference_ = nullptr;
+    std::optional<double> change_over_to_;
     ColumnView* column_ = nullptr;
     TimeView* time_ = nullptr;
     FloorView* floor_ = nullptr;

@@ -4,7 +4,9 @@
 
 namespace bevel::ui {
 
-Result<std::shared_ptr<const OpenReview>> load_review(const Library& library, const Session& session, std::int64_t id) {
+namespace {
+/// One clip by itself.
+Result<std::shared_ptr<OpenReview>> load_one(const Library& library, const Session& session, std::int64_t id) {
     auto clip = library.clip(id);
     if (!clip) return tl::unexpected(clip.error());
     auto track = library.load_track(id);
@@ -33,7 +35,22 @@ Result<std::shared_ptr<const OpenReview>> load_review(const Library& library, co
     auto decisions = library.decisions(id);
     if (!decisions) return tl::unexpected(decisions.error());
     open->decisions = std::move(*decisions);
-    return std::shared_ptr<const OpenReview>(std::move(open));
+    return open;
+}
+} // namespace
+
+Result<std::shared_ptr<const OpenReview>> load_review(const Library& library, const Session& session, std::int64_t id) {
+    auto open = load_one(library, session, id);
+    if (!open) return tl::unexpected(open.error());
+    if ((*open)->clip.pair != 0) {
+        // What stands in the way of the other clip does not stand in the way of this one.
+        if (auto other = load_one(library, session, (*open)->clip.pair))
+            if (auto both = paired(*(*open)->review, (*other)->review)) {
+                (*open)->review = *both;
+                (*open)->partner = *other;
+            }
+    }
+    return std::shared_ptr<const OpenReview>(std::move(*open));
 }
 
 ReviewOptions review_options(const Session& session, const Clip& clip, const Person& person, const std::vector<Agreement>& agreements) {
@@ -41,6 +58,7 @@ ReviewOptions review_options(const Session& session, const Clip& clip, const Per
     o.view = view_from_name(clip.view);
     o.stature_m = person.stature_m;
     o.mirrored = clip.mirrored;
+    o.states = clip.states;
     if (person.shoulder_width_m > 0) o.shoulder_width_m = person.shoulder_width_m;
     if (const auto* s = session.school(clip.school)) o.school = s->changes;
     for (const auto& a : agreements) {
@@ -84,6 +102,26 @@ void ReviewState::set_time(double t) {
         (i == static_cast<std::ptrdiff_t>(ts.size()) || t - ts[static_cast<std::size_t>(i - 1)] < ts[static_cast<std::size_t>(i)] - t))
         --i;
     set_frame(i);
+}
+
+void ReviewState::go_to(const Finding& f) {
+    held_.reset();
+    if (!open || f.of_clip != 1 || !open->partner) return set_time(f.time_s);
+    const double t = same_moment(open->partner->review->alignment, f.time_s, open->review->alignment);
+    if (!std::isfinite(t)) return;
+    set_time(t);
+    held_ = {frame, f.time_s};
+    emit frame_changed();
+}
+
+std::optional<std::size_t> ReviewState::partner_frame() const {
+    if (!open || !open->partner || open->partner->track.frames() == 0) return std::nullopt;
+    const auto& ts = open->partner->track.time_s;
+    const double t =
+        held_ && held_->first == frame ? held_->second : same_moment(open->review->alignment, time(), open->partner->review->alignment);
+    if (!std::isfinite(t)) return std::nullopt;
+    const auto i = std::upper_bound(ts.begin(), ts.end(), t + 1e-6) - ts.begin();
+    return static_cast<std::size_t>(std::clamp<std::ptrdiff_t>(i - 1, 0, static_cast<std::ptrdiff_t>(ts.size()) - 1));
 }
 
 void ReviewState::set_family(Family f) {
@@ -135,7 +173,8 @@ std::optional<ReviewState::FamilyVerdict> ReviewState::verdict_of(Family f) cons
         // What cannot be told has no figure a repetition, and shows where nothing else of the family does.
         if (finding.outcomes.empty() && !worst) worst = FamilyVerdict{Verdict::cannot_tell, 0, 1};
         for (const auto& o : finding.outcomes) {
-            if (rep >= 0 && o.repetition != rep && finding.measure != "tempo.repetition_spread") continue;
+            // Repetitions of the other clip of a pair are not this one's: all of them count.
+            if (rep >= 0 && finding.of_clip == 0 && o.repetition != rep && finding.measure != "tempo.repetition_spread") continue;
             const bool below = o.low && o.value < *o.low;
             const double off = below ? *o.low - o.value : o.high && o.value > *o.high ? o.value - *o.high : 0;
             const FamilyVerdict now{o.verdict, off / finding.scale(), below ? 1 : -1};

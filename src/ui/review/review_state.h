@@ -16,7 +16,10 @@ struct OpenReview {
     std::filesystem::path file;
     bool has_file = true; // else it was moved away or lost; points and findings are there all the same
     std::vector<Decision> decisions;
-    std::vector<Agreement> agreements; // in force for this clip
+    std::vector<Agreement> agreements;         // in force for this clip
+    std::shared_ptr<const OpenReview> partner; // the other clip of a pair; findings of both are in `review`
+    /// What a finding's times are of.
+    const OpenReview& of(const Finding& f) const { return f.of_clip == 1 && partner ? *partner : *this; }
 };
 
 /// How a clip is to be reviewed: its view and school, the person's height and shoulder width, what was agreed.
@@ -50,6 +53,7 @@ public:
     double shown_time() const { return shown() < frames() ? open->track.time_s[shown()] : 0; }
 
     /// Both pictures closer, about a place in shares of what they show at 1.
+    std::optional<std::pair<std::size_t, double>> held_; // frame of this clip for which a time of the other is held
     double zoom = 1;
     QPointF about{0.5, 0.5};
     static constexpr double most_zoom = 6;
@@ -59,6 +63,10 @@ public:
     double time() const { return frame < frames() ? open->track.time_s[frame] : 0; }
     void set_frame(std::ptrdiff_t f);
     void set_time(double t);
+    /// To the moment of a finding: where it rests on the other clip of a pair, to the same moment in this one.
+    void go_to(const Finding& f);
+    /// Frame of the other clip at the same moment of the movement; the very one asked for while that is held.
+    std::optional<std::size_t> partner_frame() const;
     void set_family(Family f);
     void set_mirrored(bool on);
     void set_by_movement(bool on);

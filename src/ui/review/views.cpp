@@ -21,10 +21,12 @@ std::vector<std::string> lane_keys(const Session& session, const Review& review,
     return told;
 }
 
-PictureView::PictureView(const Session& session, ReviewState& state, bool reference, QWidget* parent)
-    : QWidget(parent), session_(session), state_(state), reference_(reference) {
+PictureView::PictureView(const Session& session, ReviewState& state, Shows what, QWidget* parent)
+    : QWidget(parent), session_(session), state_(state), what_(what), reference_(what == Shows::reference) {
     setMinimumSize(150, 180);
-    setAccessibleName(reference ? tr("Reference figure at the same moment") : tr("The student's frame"));
+    setAccessibleName(reference_               ? tr("Reference figure at the same moment")
+                      : what == Shows::partner ? tr("The other clip at the same moment")
+                                               : tr("The student's frame"));
     setToolTip(tr("Wheel or + and − bring it closer, dragging or Shift with the arrows moves it, 0 shows all"));
     setFocusPolicy(Qt::TabFocus);
     connect(&state, &ReviewState::view_changed, this, qOverload<>(&QWidget::update));
@@ -101,11 +103,15 @@ void PictureView::show_picture(std::shared_ptr<FramePicture> picture) {
     update();
 }
 
+const Track& PictureView::track() const {
+    return what_ == Shows::partner && state_.open->partner ? state_.open->partner->track : state_.open->track;
+}
+
 QRectF PictureView::crop() const {
     if (crop_of_ != state_.open || crop_for_ != size()) {
         crop_of_ = state_.open;
         crop_for_ = size();
-        crop_ = crop_of(state_.open->track, static_cast<double>(width()) / std::max(1, height()));
+        crop_ = crop_of(track(), static_cast<double>(width()) / std::max(1, height()));
     }
     const double w = crop_.width() / state_.zoom, h = crop_.height() / state_.zoom;
     return {crop_.left() + state_.about.x() * crop_.width() - w / 2, crop_.top() + state_.about.y() * crop_.height() - h / 2, w, h};
@@ -138,6 +144,13 @@ QStringList PictureView::captions() const {
         } else {
             captions << tr("between repetitions");
         }
+    } else if (what_ == Shows::partner) {
+        if (own && state_.open->partner) {
+            const auto& other = *state_.open->partner;
+            captions << text::time(other.track.time_s[std::min(picture_->partner_frame, other.track.frames() - 1)])
+                     << text::view(other.review->motion.view);
+            if (!other.track.px[std::min(picture_->partner_frame, other.track.frames() - 1)]) captions << tr("body not found here");
+        }
     } else {
         captions << (state_.open ? text::time(time) : tr("No review is open"));
         if (state_.open) {
@@ -168,11 +181,10 @@ void PictureView::paintEvent(QPaintEvent*) {
     const bool own = picture_ && state_.open && picture_->of == state_.open;
     const QImage* image = own ? &picture_->image : nullptr;
     if (image && !image->isNull()) {
-        const Track& track = state_.open->track;
+        const Track& track = this->track();
         QRectF crop = this->crop();
-        const BodyPx* body = reference_                                                       ? &picture_->points
-                             : picture_->frame < track.px.size() && track.px[picture_->frame] ? &*track.px[picture_->frame]
-                                                                                              : nullptr;
+        const std::size_t frame = what_ == Shows::partner ? picture_->partner_frame : picture_->frame;
+        const BodyPx* body = reference_ ? &picture_->points : frame < track.px.size() && track.px[frame] ? &*track.px[frame] : nullptr;
         if (reference_ && body) {
             // The figure stands where the student stands: feet at the same place of the crop.
             const auto& px = track.px[std::min(picture_->frame, track.px.size() - 1)];

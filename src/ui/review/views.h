@@ -8,11 +8,13 @@
 
 namespace bevel::ui {
 
-/// A picture with the body drawn on it: the student's frame or the reference figure.
+enum class Shows { student, partner, reference }; // partner: the other clip of a pair
+
+/// A picture with the body drawn on it: the student's frame, that of the other clip of a pair, or the reference figure.
 class PictureView : public QWidget, public Spoken {
     Q_OBJECT
 public:
-    PictureView(const Session& session, ReviewState& state, bool reference, QWidget* parent = nullptr);
+    PictureView(const Session& session, ReviewState& state, Shows what, QWidget* parent = nullptr);
     void show_picture(std::shared_ptr<FramePicture> picture);
     /// Frame of the picture that is held, of whatever review.
     std::optional<std::size_t> shown_frame() const { return picture_ ? std::optional(picture_->frame) : std::nullopt; }
@@ -34,8 +36,10 @@ protected:
 private:
     const Session& session_;
     ReviewState& state_;
+    Shows what_;
     bool reference_;
-    QPointF held_; // where the picture was taken hold of
+    const Track& track() const; // of the open review
+    QPointF held_;              // where the picture was taken hold of
     QStringList captions() const;
     QRectF crop() const;
     void zoom_by(double times, QPointF at);

@@ -9,6 +9,19 @@ namespace {
 
 #include "bevel_de_qm.inc" // german_qm, german_qm_size: made from data/translations/bevel_de.ts
 
+/// English says "1 clip", "2 clips": what stands in brackets belongs to many.
+class EnglishPlurals : public QTranslator {
+public:
+    QString translate(const char*, const char* source, const char*, int n) const override {
+        QString s = QString::fromUtf8(source);
+        if (n < 0 || !s.contains(QLatin1String("%n"))) return {}; // as it stands
+        for (const auto& many : {QLatin1String("(s)"), QLatin1String("(es)")})
+            s.replace(many, n == 1 ? QString() : QString(many).mid(1, many.size() - 2));
+        return s;
+    }
+    bool isEmpty() const override { return false; }
+};
+
 QString& spoken() {
     static QString code = QStringLiteral("en");
     return code;
@@ -21,6 +34,11 @@ QTranslator& own() {
 }
 QTranslator& toolkit() {
     static QTranslator t;
+    return t;
+}
+
+EnglishPlurals& plurals() {
+    static EnglishPlurals t;
     return t;
 }
 
@@ -44,6 +62,8 @@ void speak(const QString& asked) {
     spoken() = code;
     // The country's own way of writing numbers where it speaks that language.
     QLocale::setDefault(system.name().startsWith(code + QLatin1Char('_')) ? system : QLocale(code));
+    QCoreApplication::removeTranslator(&plurals());
+    QCoreApplication::installTranslator(&plurals());
     if (code != QLatin1String("de")) return;
     if (own().load(german_qm, static_cast<int>(german_qm_size))) QCoreApplication::installTranslator(&own());
     if (toolkit().load(QStringLiteral("qtbase_de"), QLibraryInfo::path(QLibraryInfo::TranslationsPath)))

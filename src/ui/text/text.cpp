@@ -256,6 +256,25 @@ QString band(const std::optional<double>& low, const std::optional<double>& high
     return {};
 }
 
+QString point(Point p) {
+    const std::array<QString, 14> names{Words::tr("nose"),          Words::tr("eye"),    Words::tr("ear"),   Words::tr("shoulder"),
+                                        Words::tr("elbow"),         Words::tr("wrist"),  Words::tr("thumb"), Words::tr("index finger"),
+                                        Words::tr("little finger"), Words::tr("hip"),    Words::tr("knee"),  Words::tr("ankle"),
+                                        Words::tr("heel"),          Words::tr("toe tip")};
+    if (p == nose) return names[0];
+    const bool left = p < right_eye;
+    return Words::tr("%2 %1", "a point of the body after its side")
+        .arg(names[static_cast<std::size_t>(left ? p : mirrored(p))], side(left ? Side::left : Side::right));
+}
+
+QString span(const std::optional<double>& from_s, const std::optional<double>& to_s) {
+    auto whole = [](double s) {
+        return QStringLiteral("%1:%2").arg(static_cast<int>(s) / 60).arg(static_cast<int>(s) % 60, 2, 10, QLatin1Char('0'));
+    };
+    if (!from_s) return to_s ? Words::tr("to %1").arg(whole(*to_s)) : QString();
+    return to_s ? QStringLiteral("%1–%2").arg(whole(*from_s), whole(*to_s)) : Words::tr("from %1").arg(whole(*from_s));
+}
+
 QString time(double seconds) {
     const int tenths = static_cast<int>(std::lround(std::max(0.0, seconds) * 10));
     return QStringLiteral("%1:%2")
@@ -342,6 +361,14 @@ QStringList why(const Finding& f, const Review& review, const Catalogue& c, cons
                .arg(with_sigma(f.value, f.sigma, unit, units),
                     f.judged == 1 ? Words::tr("1 repetition") : Words::tr("%1 repetitions").arg(f.judged), bare(f.own, unit, units),
                     bare(f.clip, unit, units), bare(f.person, unit, units));
+    if (review.partner) {
+        const auto& other = f.of_clip == 1 ? review : *review.partner;
+        out << Words::tr("Told by the clip %1.").arg(view(review.of(f).motion.view));
+        if (f.other)
+            out << (f.contradicted() ? Words::tr("The clip %1 says otherwise: %2. Look at both pictures before you say it.")
+                                     : Words::tr("The clip %1 tells it less surely: %2."))
+                       .arg(view(other.motion.view), with_sigma(f.other->value, f.other->sigma(), unit, units));
+    }
     QStringList each;
     for (const auto& o : f.outcomes) each << Words::tr("%1 at %2").arg(figure(o.value, unit, units), time(o.time_s));
     if (!each.isEmpty()) out << Words::tr("Repetition by repetition: %1.").arg(each.join(QStringLiteral("; ")));

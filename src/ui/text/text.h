@@ -47,6 +47,7 @@ namespace text {
 QString family(Family f);
 QString side(Side s); // "left" / "right"
 QString view(View v);
+QString point(Point p); // "left ankle"
 QString verdict(Verdict v);
 QString severity(Severity s);
 QString absent(Absent a);
@@ -66,6 +67,8 @@ QString bare_band(const std::optional<double>& low, const std::optional<double>&
 QString with_sigma(double value, double sigma, const QString& unit, const Units& units = {});
 QString band(const std::optional<double>& low, const std::optional<double>& high, const QString& unit, const Units& units = {});
 QString time(double seconds); // m:ss.s
+/// A stretch of a clip, whose ends may be the clip's own.
+QString span(const std::optional<double>& from_s, const std::optional<double>& to_s);
 /// "5 of 6 repetitions", "1 of 6", "every repetition".
 QString repetitions(const Finding& f);
 /// "4 repetitions (2 left, 2 right)"; what is cut at the ends of the clip, and sides that look alike from its view, are said.

@@ -1,0 +1,259 @@
+#include "core/ground/plan.h"
+#include "core/ground/camera.h"
+#include <ceres/ceres.h>
+#include <cmath>
+#include <numbers>
+
+namespace bevel {
+namespace {
+
+constexpr double deg = std::numbers::pi / 180, corner_sigma = 1.5, edge_sigma = 1.0;
+
+/// Pixel of a point of the level frame (r, u, w); the same as Camera::project without the lens, for the solver's own numbers.
+template <class T> std::array<T, 2> project(const T& log_focal, const T& pitch, const T& roll, const T& r, const T& u, const T& w) {
+    const T ahead = w * cos(pitch) - u * sin(pitch), down = -u * cos(pitch) - w * sin(pitch), focal = exp(log_focal);
+    const T x = focal * r / ahead, y = focal * down / ahead;
+    return {cos(roll) * x - sin(roll) * y, sin(roll) * x + cos(roll) * y};
+}
+
+/// One corner: where the camera sees the point (a, b) of the rectangle.
+struct Corner {
+    double a, b, x, y; // m on the mat; px from the picture's middle
+    template <class T> bool operator()(const T* camera, const T* place, T* residual) const {
+        // camera: log focal, pitch, roll, log height; place: r, w of the first corner, turn
+        const T c = cos(place[2]), s = sin(place[2]);
+        const T r = place[0] + a * c - b * s, w = place[1] + a * s + b * c;
+        const auto px = project<T>(camera[0], camera[1], camera[2], r, -exp(camera[3]), w);
+        residual[0] = (px[0] - x) / corner_sigma;
+        residual[1] = (px[1] - y) / corner_sigma;
+        return true;
+    }
+};
+
+struct Prior {
+    std::array<double, 3> mean, sigma; // log focal, pitch, roll
+    template <class T> bool operator()(const T* camera, T* residual) const {
+        for (std::size_t i = 0; i < 3; ++i) residual[i] = (camera[i] - mean[i]) / sigma[i];
+        return true;
+    }
+};
+
+/// Distance of one point of an edge from the line through its first and last, lens taken out.
+struct Straight {
+    std::vector<Vec2> points; // half diagonals from the middle
+    double sigma;             // in the same
+    template <class T> bool operator()(T const* const* k, T* residual) const {
+        std::vector<Eigen::Matrix<T, 2, 1>> straight;
+        Eigen::Matrix<T, 2, 1> middle = Eigen::Matrix<T, 2, 1>::Zero();
+        for (const auto& p : points) {
+            Eigen::Matrix<T, 2, 1> d = p.cast<T>();
+            for (int i = 0; i < 4; ++i) d = p.cast<T>() / (T(1) + k[0][0] * d.squaredNorm());
+            straight.push_back(d);
+            middle += d / T(static_cast<double>(points.size()));
+        }
+        // Line of least squares: direction of the larger spread.
+        T xx(0), xy(0), yy(0);
+        for (const auto& d : straight) {
+            const Eigen::Matrix<T, 2, 1> e = d - middle;
+            xx += e.x() * e.x();
+            xy += e.x() * e.y();
+            yy += e.y() * e.y();
+        }
+        const T angle = T(0.5) * atan2(T(2) * xy, xx - yy);
+        for (std::size_t i = 0; i < straight.size(); ++i) {
+            const Eigen::Matrix<T, 2, 1> e = straight[i] - middle;
+            residual[i] = (e.y() * cos(angle) - e.x() * sin(angle)) / T(sigma);
+        }
+        return true;
+    }
+};
+
+struct UsualLens {
+    template <class T> bool operator()(const T* k, T* residual) const {
+        residual[0] = k[0] / 0.02;
+        return true;
+    }
+};
+using Blocks = std::vector<std::pair<const double*, const double*>>;
+
+ceres::Solver::Options quiet() {
+    ceres::Solver::Options o;
+    o.num_threads = 1;
+    o.max_num_iterations = 200;
+    o.logging_type = ceres::SILENT;
+    o.linear_solver_type = ceres::DENSE_QR;
+    return o;
+}
+
+double cross(const Vec2& a, const Vec2& b) {
+    return a.x() * b.y() - a.y() * b.x();
+}
+
+/// Corners run round in one direction, none nearly in line with its neighbours.
+bool convex(const std::array<Vec2, 4>& c) {
+    int left = 0, right = 0;
+    for (std::size_t i = 0; i < 4; ++i) {
+        const Vec2 a = c[(i + 1) % 4] - c[i], b = c[(i + 2) % 4] - c[(i + 1) % 4];
+        if (a.norm() < 8 || b.norm() < 8) return false;
+        const double s = cross(a, b) / (a.norm() * b.norm());
+        if (std::abs(s) < 0.02) return false;
+        (s > 0 ? left : right) += 1;
+    }
+    return left == 4 || right == 4;
+}
+
+Camera camera_of(const CameraPlan& p, int width, int height, double distortion) {
+    Camera c;
+    c.cx = width / 2.0;
+    c.cy = height / 2.0;
+    c.focal.value = p.focal_px;
+    c.pitch.value = p.pitch;
+    c.roll.value = p.roll;
+    c.distortion.value = distortion;
+    c.height.value = p.height_m;
+    c.settle();
+    return c;
+}
+
+} // namespace
+
+Result<CameraPlan> plan_from(const FloorMark& mark, const CameraPrior& prior) {
+    if (prior.width <= 0 || prior.height <= 0 || !(mark.wide_m > 0.05) || !(mark.long_m > 0.05)) return fail(Code::bad_value, "corners");
+    if (!convex(mark.corners)) return fail(Code::bad_value, "corners");
+    // The lens first: what follows is a pinhole.
+    Camera flat;
+    flat.cx = prior.width / 2.0;
+    flat.cy = prior.height / 2.0;
+    flat.distortion.value = prior.distortion;
+    flat.focal.value = 1;
+    const double half = flat.cx * flat.cx + flat.cy * flat.cy;
+    std::array<Vec2, 4> at;
+    for (std::size_t i = 0; i < 4; ++i) {
+        const Vec2 bent = mark.corners[i] - Vec2(flat.cx, flat.cy);
+        Vec2 d = bent;
+        for (int k = 0; k < 4; ++k) d = bent / (1 + prior.distortion * d.squaredNorm() / half);
+        at[i] = d;
+    }
+    const double longer = std::max(prior.width, prior.height);
+    Prior p{{std::log(prior.focal_px.value_or(0.82 * longer)), 2 * deg, 0}, {prior.focal_px ? 0.02 : 0.28, 7 * deg, 3 * deg}};
+    if (prior.vertical) {
+        p.mean[1] = std::atan(prior.vertical->slope * std::exp(p.mean[0]));
+        p.sigma[1] = std::max(0.5 * deg, prior.vertical->slope_sigma * std::exp(p.mean[0]) + std::abs(p.mean[1]) * p.sigma[0]);
+        p.mean[2] = prior.vertical->roll;
+        p.sigma[2] = std::max(0.1 * deg, prior.vertical->roll_sigma);
+    }
+    // The rectangle may be turned either way round, and the camera may look down on it more or less steeply: from several beginnings.
+    std::optional<CameraPlan> best;
+    double best_cost = 1e300;
+    const std::array<Vec2, 4> mat{Vec2(0, 0), Vec2(mark.wide_m, 0), Vec2(mark.wide_m, mark.long_m), Vec2(0, mark.long_m)};
+    for (const int way : {1, -1})
+        for (const double down : {3.0, 12.0, 25.0, 40.0})
+            for (const double high : {0.6, 1.3, 2.2}) {
+                std::array<double, 4> camera{p.mean[0], down * deg, p.mean[2], std::log(high)};
+                std::array<double, 3> place{};
+                // Where the first two corners would lie on that floor.
+                Camera c;
+                c.cx = c.cy = 0;
+                c.focal.value = std::exp(camera[0]);
+                c.pitch.value = camera[1];
+                c.roll.value = camera[2];
+                c.settle();
+                auto on_floor = [&](const Vec2& px) {
+                    const Vec2 ray = c.ray(px.x(), px.y());
+                    const double w = high / std::max(0.02, -ray.y());
+                    return Vec2(ray.x() * w, w);
+                };
+                const Vec2 first = on_floor(at[0]), second = on_floor(at[1]);
+                place = {first.x(), first.y(), std::atan2(second.y() - first.y(), second.x() - first.x())};
+                ceres::Problem problem;
+                problem.AddParameterBlock(camera.data(), 4);
+                problem.AddParameterBlock(place.data(), 3);
+                for (std::size_t i = 0; i < 4; ++i)
+                    problem.AddResidualBlock(
+                        new ceres::AutoDiffCostFunction<Corner, 2, 4, 3>(new Corner{mat[i].x(), way * mat[i].y(), at[i].x(), at[i].y()}),
+                        nullptr, camera.data(), place.data());
+                problem.AddResidualBlock(new ceres::AutoDiffCostFunction<Prior, 3, 4>(new Prior(p)), nullptr, camera.data());
+                ceres::Solver::Summary summary;
+                ceres::Solve(quiet(), &problem, &summary);
+                if (!summary.IsSolutionUsable() || summary.final_cost >= best_cost - 1e-9) continue;
+                // In front of the camera, on a floor below it.
+                bool seen = std::abs(camera[1]) < 80 * deg && std::abs(camera[2]) < 45 * deg;
+                double misfit = 0;
+                for (std::size_t i = 0; i < 4; ++i) {
+                    const double a = mat[i].x(), b = way * mat[i].y();
+                    const double w = place[1] + a * std::sin(place[2]) + b * std::cos(place[2]),
+                                 r = place[0] + a * std::cos(place[2]) - b * std::sin(place[2]);
+                    seen = seen && w * std::cos(camera[1]) + std::exp(camera[3]) * std::sin(camera[1]) > 0.1;
+                    const auto px = project(camera[0], camera[1], camera[2], r, -std::exp(camera[3]), w);
+                    misfit = std::max(misfit, std::hypot(px[0] - at[i].x(), px[1] - at[i].y()));
+                }
+                if (!seen || misfit > 4) continue;
+                ceres::Covariance::Options how;
+                how.num_threads = 1;
+                how.algorithm_type = ceres::DENSE_SVD;
+                how.null_space_rank = -1;
+                ceres::Covariance covariance(how);
+                std::array<double, 16> cov{};
+                if (!covariance.Compute(Blocks{{camera.data(), camera.data()}}, &problem) ||
+                    !covariance.GetCovarianceBlock(camera.data(), camera.data(), cov.data()))
+                    continue;
+                const Eigen::Matrix4d m = Eigen::Map<const Eigen::Matrix<double, 4, 4, Eigen::RowMajor>>(cov.data());
+                const Eigen::LLT<Eigen::Matrix4d> root(m + 1e-12 * Eigen::Matrix4d::Identity());
+                if (root.info() != Eigen::Success) continue;
+                const Eigen::Matrix4d l = root.matrixL();
+                CameraPlan plan{std::exp(camera[0]), camera[1], camera[2], std::exp(camera[3]), {}};
+                std::size_t k = 0;
+                for (int row = 0; row < 4; ++row)
+                    for (int col = 0; col <= row; ++col) plan.root[k++] = l(row, col);
+                best = plan;
+                best_cost = summary.final_cost;
+            }
+    if (!best) return fail(Code::bad_value, "corners");
+    return *best;
+}
+
+std::optional<LensBend> lens_from(const std::vector<StraightEdge>& edges, int width, int height) {
+    if (width <= 0 || height <= 0) return std::nullopt;
+    const double half = 0.5 * std::hypot(width, height);
+    double k = 0;
+    ceres::Problem problem;
+    problem.AddParameterBlock(&k, 1);
+    int used = 0;
+    for (const auto& e : edges) {
+        if (e.size() < 3 || e.size() > 200 || (e.back() - e.front()).norm() < 0.1 * width) continue;
+        auto* f = new Straight{{}, edge_sigma / half};
+        for (const auto& p : e) f->points.push_back((p - Vec2(width / 2.0, height / 2.0)) / half);
+        auto* cost = new ceres::DynamicAutoDiffCostFunction<Straight, 4>(f);
+        cost->AddParameterBlock(1);
+        cost->SetNumResiduals(static_cast<int>(e.size()));
+        problem.AddResidualBlock(cost, nullptr, &k);
+        ++used;
+    }
+    if (used == 0) return std::nullopt;
+    problem.AddResidualBlock(new ceres::AutoDiffCostFunction<UsualLens, 1, 1>(new UsualLens), nullptr, &k);
+    ceres::Solver::Summary summary;
+    ceres::Solve(quiet(), &problem, &summary);
+    ceres::Covariance::Options how;
+    how.num_threads = 1;
+    how.algorithm_type = ceres::DENSE_SVD;
+    ceres::Covariance covariance(how);
+    double variance = 0;
+    if (!summary.IsSolutionUsable() || !covariance.Compute(Blocks{{&k, &k}}, &problem) || !covariance.GetCovarianceBlock(&k, &k, &variance))
+        return std::nullopt;
+    return LensBend{k, std::max(5e-4, std::sqrt(std::max(0.0, variance)))};
+}
+
+std::optional<double> floor_length(const CameraPlan& plan, const Vec2& a, const Vec2& b, int width, int height, double distortion) {
+    const Camera c = camera_of(plan, width, height, distortion);
+    auto at = [&](const Vec2& px) -> std::optional<Vec2> {
+        const Vec2 ray = c.ray(px.x(), px.y());
+        if (ray.y() > -0.02) return std::nullopt;
+        const double w = plan.height_m / -ray.y();
+        return Vec2(ray.x() * w, w);
+    };
+    const auto p = at(a), q = at(b);
+    if (!p || !q) return std::nullopt;
+    return (*p - *q).norm();
+}
+
+} // namespace bevel

@@ -1,0 +1,63 @@
+#include "core/review/parts.h"
+#include "core/signal/signal.h"
+#include <algorithm>
+
+namespace bevel {
+namespace {
+constexpr double most_between_s = 6, between_of_repetition = 1.5, around_s = 1.5;
+/// A repetition that fits worse than that is none of the movements (see guess.cpp).
+constexpr double none_cost = 0.6;
+} // namespace
+
+std::vector<PartGuess> suggest_parts(const Track& track, std::span<const Movement> movements, const ReviewOptions& options) {
+    MotionOptions mo;
+    mo.view = options.view;
+    mo.stature_m = options.stature_m;
+    mo.shoulder_width_m = options.shoulder_width_m;
+    mo.errors = false;
+    Track flipped;
+    if (options.mirrored && !track.layers.mirrored) {
+        flipped = track;
+        flipped.layers.mirrored = true;
+    }
+    const auto motion = make_motion(flipped.frames() > 0 ? flipped : track, mo);
+    if (!motion || movements.empty()) return {};
+    const auto measures = measure(*motion, {});
+    std::vector<Reference> references;
+    references.reserve(movements.size()); // the form points into them
+    Form form;
+    for (const auto& m : movements) {
+        references.emplace_back(m, motion->stature);
+        form.entries.push_back({&references.back().model(), std::nullopt});
+    }
+    const auto alignment = align(*motion, measures, form);
+    if (!alignment) return {};
+    signal::Series lengths;
+    for (const auto& r : alignment->repetitions) lengths.push_back(r.end_s - r.start_s);
+    const double gap = std::max(most_between_s, between_of_repetition * (lengths.empty() ? 0.0 : signal::median(lengths)));
+    std::vector<PartGuess> out;
+    for (const auto& r : alignment->repetitions) {
+        if (r.cost > none_cost) continue;
+        const std::string& movement = movements[r.entry].id;
+        if (!out.empty() && out.back().movement == movement && r.start_s - out.back().to_s <= gap) {
+            auto& p = out.back();
+            p.cost = (p.cost * p.repetitions + r.cost) / (p.repetitions + 1);
+            ++p.repetitions;
+            p.to_s = r.end_s;
+        } else {
+            out.push_back({r.start_s, r.end_s, movement, 1, r.cost});
+        }
+    }
+    const double begin = track.layers.trim_from_s.value_or(measures.time_s.front()),
+                 end = track.layers.trim_to_s.value_or(measures.time_s.back());
+    const auto bare = out;
+    for (std::size_t i = 0; i < out.size(); ++i) {
+        const double before = i == 0 ? begin : 0.5 * (bare[i - 1].to_s + bare[i].from_s),
+                     after = i + 1 == out.size() ? end : 0.5 * (bare[i].to_s + bare[i + 1].from_s);
+        out[i].from_s = std::max(before, bare[i].from_s - around_s);
+        out[i].to_s = std::min(after, bare[i].to_s + around_s);
+    }
+    return out;
+}
+
+} // namespace bevel

@@ -1,0 +1,451 @@
+// Clips of the library: their files, facts, points, parts and pairs.
+#include "core/files.h"
+#include "store/library.h"
+#include "store/query.h"
+#include <algorithm>
+#include <cmath>
+#include <fcntl.h>
+#include <nettle/sha2.h>
+#include <nlohmann/json.hpp>
+#include <unistd.h>
+
+namespace bevel {
+namespace {
+
+namespace fs = std::filesystem;
+using nlohmann::json;
+
+std::string states_json(const std::vector<SupportState>& states) {
+    if (states.empty()) return {};
+    json all = json::array();
+    for (const auto& s : states) all.push_back({{"part", s.seat ? "seat" : "hand"}, {"from_s", s.from_s}, {"to_s", s.to_s}});
+    return all.dump();
+}
+
+std::vector<SupportState> parse_states(const std::string& text) {
+    std::vector<SupportState> out;
+    const json all = json::parse(text, nullptr, false);
+    if (!all.is_array()) return out;
+    for (const auto& j : all) {
+        if (!j.is_object() || !j.contains("part") || !j["part"].is_string() || out.size() >= 200) continue;
+        auto number = [&](const char* key, double usual) {
+            return j.contains(key) && j[key].is_number() ? std::clamp(j[key].get<double>(), 0.0, 1e9) : usual;
+        };
+        out.push_back({j["part"] == "seat", number("from_s", 0), number("to_s", 1e9)});
+    }
+    return out;
+}
+
+std::optional<MeantPerson> parse_meant(const std::string& text) {
+    const json j = json::parse(text, nullptr, false);
+    if (!j.is_array() || j.size() != 3) return std::nullopt;
+    for (const auto& v : j)
+        if (!v.is_number() || !(std::abs(v.get<double>()) < 1e7)) return std::nullopt;
+    return MeantPerson{j[0].get<double>(), j[1].get<double>(), j[2].get<double>()};
+}
+
+constexpr const char* clip_columns =
+    "SELECT id, person, file, movement, school, view, filmed_on, arrived_on, state, problem, found, "
+    "frames_per_s, vertical_seen, neutral_seen, mirrored, hash, limits, named, guess, turn, pair, part_from_s, "
+    "part_to_s, states, footwear, surface, meant "
+    "FROM clip LEFT JOIN quality ON quality.clip = clip.id ";
+
+Clip clip_of(const Query& q) {
+    Clip c;
+    c.id = q.integer(0);
+    c.person = q.integer(1);
+    c.file = q.text(2);
+    c.movement = q.text(3);
+    c.school = q.text(4);
+    c.view = q.text(5);
+    c.filmed_on = q.text(6);
+    c.arrived_on = q.text(7);
+    c.state = static_cast<ClipState>(std::clamp<std::int64_t>(q.integer(8), 0, 4));
+    c.problem = q.text(9);
+    c.hash = q.text(15);
+    c.mirrored = q.integer(14) != 0;
+    if (!q.absent(10)) c.quality = ClipQuality{q.real(10), q.real(11), q.integer(12) != 0, q.integer(13) != 0, parse_limits(q.text(16))};
+    c.named = q.text(17).empty() ? fs::path(c.file).filename().string() : q.text(17); // of clips from before it was kept
+    c.guess = q.text(18);
+    c.turn = q.integer(19);
+    c.pair = q.integer(20);
+    c.part_from_s = q.maybe_real(21);
+    c.part_to_s = q.maybe_real(22);
+    c.states = parse_states(q.text(23));
+    c.footwear = q.text(24);
+    c.surface = q.text(25);
+    c.meant = parse_meant(q.text(26));
+    return c;
+}
+
+/// SHA-256 of a file as hexadecimal digits; empty when it cannot be read.
+std::string hash_of(const fs::path& file) {
+    const int fd = ::open(file.c_str(), O_RDONLY | O_CLOEXEC);
+    if (fd < 0) return {};
+    sha256_ctx ctx;
+    sha256_init(&ctx);
+    std::vector<std::uint8_t> piece(1U << 18U);
+    ssize_t n = 0;
+    while ((n = ::read(fd, piece.data(), piece.size())) > 0) sha256_update(&ctx, static_cast<std::size_t>(n), piece.data());
+    ::close(fd);
+    if (n < 0) return {};
+    std::array<std::uint8_t, SHA256_DIGEST_SIZE> sum{};
+    sha256_digest(&ctx, sum.size(), sum.data());
+    std::string out;
+    for (const auto b : sum) {
+        constexpr const char* digits = "0123456789abcdef";
+        out += digits[b >> 4U];
+        out += digits[b & 15U];
+    }
+    return out;
+}
+
+} // namespace
+
+Result<bool> Library::save_quality(std::int64_t clip, const ClipQuality& c) {
+    return write([&] {
+        Query q(db_, "INSERT OR REPLACE INTO quality(clip, found, frames_per_s, vertical_seen, neutral_seen, limits) VALUES(?,?,?,?,?,?)");
+        q.bind(clip).bind(c.found).bind(c.frames_per_s).bind(std::int64_t{c.vertical_seen}).bind(std::int64_t{c.neutral_seen});
+        return q.bind(limits_json(c.limits)).run();
+    });
+}
+
+Result<std::string> Library::copy_in(const fs::path& source, const std::stop_token& stop, const std::function<void(double)>& progress) {
+    std::error_code ec;
+    std::string name;
+    {
+        // A name of its own: never writes over another clip, nor over one that is on its way.
+        const std::lock_guard lock(*mutex_);
+        for (int n = 0; n < 100000; ++n) {
+            name = "clips/" + source.stem().string() + (n == 0 ? "" : "-" + std::to_string(n + 1)) + source.extension().string();
+            Query taken(db_, "SELECT 1 FROM leftover WHERE file=?");
+            taken.bind(name);
+            if (!taken.row() && !fs::exists(folder_ / name, ec)) break;
+        }
+        if (auto ok = write([&] {
+                Query q(db_, "INSERT INTO leftover(file) VALUES(?)");
+                return q.bind(name).run();
+            });
+            !ok)
+            return tl::unexpected(ok.error());
+    }
+    if (auto ok = copy_whole(source, folder_ / name, stop, progress); !ok) {
+        (void)write([&] {
+            Query q(db_, "DELETE FROM leftover WHERE file=?");
+            return q.bind(name).run();
+        });
+        return tl::unexpected(ok.error());
+    }
+    return name;
+}
+
+Result<std::int64_t> Library::add_clip(const Clip& c, const fs::path& source, const std::stop_token& stop,
+                                       const std::function<void(double)>& progress) {
+    const auto name = copy_in(source, stop, progress);
+    if (!name) return tl::unexpected(name.error());
+    const std::string hash = hash_of(folder_ / *name);
+    std::int64_t id = 0;
+    auto ok = together([&]() -> Result<bool> {
+        Query q(db_, "INSERT INTO clip(person, file, movement, school, view, filmed_on, arrived_on, state, problem, mirrored, hash, named, "
+                     "turn) VALUES(?,?,?,?,?,?,?,?,?,?,?,?,(SELECT coalesce(max(turn), 0) + 1 FROM clip))");
+        q.reference(c.person).bind(*name).bind(c.movement).bind(c.school).bind(c.view).bind(c.filmed_on).bind(c.arrived_on);
+        q.bind(static_cast<std::int64_t>(c.state)).bind(c.problem).bind(std::int64_t{c.mirrored}).bind(hash);
+        q.bind(source.filename().string());
+        if (auto done = q.run(); !done) return done;
+        id = sqlite3_last_insert_rowid(db_);
+        Query kept(db_, "DELETE FROM leftover WHERE file=?");
+        return kept.bind(*name).run();
+    });
+    if (ok) return id;
+    std::error_code ec;
+    fs::remove(folder_ / *name, ec);
+    return tl::unexpected(ok.error());
+}
+
+Result<bool> Library::replace_file(std::int64_t clip, const fs::path& source) {
+    const auto now = this->clip(clip);
+    if (!now) return tl::unexpected(now.error());
+    const std::string hash = hash_of(source);
+    if (hash.empty()) return fail(Code::cannot_open, source.string());
+    if (!now->hash.empty() && now->hash != hash) return fail(Code::bad_value, "another_clip");
+    const auto name = copy_in(source, {}, {});
+    if (!name) return tl::unexpected(name.error());
+    return together([&]() -> Result<bool> {
+        Query q(db_, "UPDATE clip SET file=?, hash=? WHERE id=?");
+        if (auto ok = q.bind(*name).bind(hash).bind(clip).run(); !ok) return ok;
+        Query kept(db_, "DELETE FROM leftover WHERE file=?");
+        return kept.bind(*name).run();
+    });
+}
+
+Result<std::optional<Clip>> Library::same_file(const fs::path& source) const {
+    const std::string hash = hash_of(source);
+    if (hash.empty()) return fail(Code::cannot_open, source.string());
+    const std::lock_guard lock(*mutex_);
+    Query q(db_, (std::string(clip_columns) + "WHERE hash=?").c_str());
+    q.bind(hash);
+    if (!q.row()) return std::optional<Clip>();
+    return std::optional(clip_of(q));
+}
+
+fs::path Library::path_of(const Clip& c) const {
+    // Inside the library only, whatever the record says.
+    const fs::path file(c.file);
+    const bool inside = file.is_relative() && std::none_of(file.begin(), file.end(), [](const fs::path& p) { return p == ".."; });
+    return inside ? folder_ / file : folder_ / "clips" / file.filename();
+}
+
+bool Library::has_file(const Clip& c) const {
+    std::error_code ec;
+    return fs::is_regular_file(path_of(c), ec);
+}
+
+Result<bool> Library::set_clip_facts(const Clip& c) {
+    return together([&]() -> Result<bool> {
+        // A pair is of one person and one movement.
+        Query apart(db_, "UPDATE clip SET pair=0 WHERE (id=?1 OR pair=?1) AND EXISTS (SELECT 1 FROM clip WHERE id=?1 AND pair<>0 AND "
+                         "(movement<>?2 OR person IS NOT ?3))");
+        if (auto ok = apart.bind(c.id).bind(c.movement).reference(c.person).run(); !ok) return ok;
+        Query q(db_, "UPDATE clip SET person=?, movement=?, school=?, view=?, filmed_on=?, mirrored=?, footwear=?, surface=?, states=? "
+                     "WHERE id=?");
+        q.reference(c.person).bind(c.movement).bind(c.school).bind(c.view).bind(c.filmed_on).bind(std::int64_t{c.mirrored});
+        return q.bind(c.footwear).bind(c.surface).bind(states_json(c.states)).bind(c.id).run();
+    });
+}
+
+Result<bool> Library::set_guess(std::int64_t clip, const std::string& guess) {
+    return write([&] {
+        Query q(db_, "UPDATE clip SET guess=? WHERE id=?");
+        return q.bind(guess).bind(clip).run();
+    });
+}
+
+Result<bool> Library::set_turns(const std::vector<std::int64_t>& clips) {
+    return together([&]() -> Result<bool> {
+        for (std::size_t i = 0; i < clips.size(); ++i) {
+            Query q(db_, "UPDATE clip SET turn=? WHERE id=?");
+            if (auto ok = q.bind(static_cast<std::int64_t>(i)).bind(clips[i]).run(); !ok) return ok;
+        }
+        return true;
+    });
+}
+
+Result<bool> Library::set_clip_state(std::int64_t clip, ClipState state, const std::string& problem) {
+    return write([&] {
+        Query q(db_, "UPDATE clip SET state=?, problem=? WHERE id=?");
+        return q.bind(static_cast<std::int64_t>(state)).bind(problem).bind(clip).run();
+    });
+}
+
+Result<std::vector<Clip>> Library::clips() const {
+    const std::lock_guard lock(*mutex_);
+    Query q(db_, (std::string(clip_columns) + "ORDER BY arrived_on DESC, id DESC").c_str());
+    std::vector<Clip> out;
+    while (q.row()) out.push_back(clip_of(q));
+    if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
+    return out;
+}
+
+Result<Clip> Library::clip(std::int64_t id) const {
+    const std::lock_guard lock(*mutex_);
+    Query q(db_, (std::string(clip_columns) + "WHERE id=?").c_str());
+    q.bind(id);
+    if (!q.row()) return fail(Code::not_found, "clip");
+    return clip_of(q);
+}
+
+Result<bool> Library::save_track(std::int64_t clip, const Track& track) {
+    return write([&]() -> Result<bool> {
+        Query q(db_, "INSERT INTO track(clip, points) VALUES(?,?) ON CONFLICT(clip) DO UPDATE SET points=excluded.points");
+        return q.bind(clip).blob(pack_track(track)).run();
+    });
+}
+
+Result<bool> Library::save_unfinished(std::int64_t clip, const Track& so_far, std::size_t done) {
+    return write([&] {
+        Query q(db_, "INSERT OR REPLACE INTO unfinished(clip, done, points) VALUES(?,?,?)");
+        return q.bind(clip).bind(static_cast<std::int64_t>(done)).blob(pack_track(so_far)).run();
+    });
+}
+
+Result<std::optional<Unfinished>> Library::unfinished(std::int64_t clip) const {
+    const std::lock_guard lock(*mutex_);
+    Query q(db_, "SELECT done, points FROM unfinished WHERE clip=?");
+    q.bind(clip);
+    if (!q.row()) return std::optional<Unfinished>();
+    auto track = unpack_track(q.bytes(1));
+    if (!track || q.integer(0) < 0 || static_cast<std::size_t>(q.integer(0)) > track->frames()) return std::optional<Unfinished>();
+    return std::optional(Unfinished{std::move(*track), static_cast<std::size_t>(q.integer(0))});
+}
+
+Result<bool> Library::forget_unfinished(std::int64_t clip) {
+    return write([&] {
+        Query q(db_, "DELETE FROM unfinished WHERE clip=?");
+        return q.bind(clip).run();
+    });
+}
+
+Result<Track> Library::load_track(std::int64_t clip) const {
+    const std::lock_guard lock(*mutex_);
+    Query q(db_, "SELECT points FROM track WHERE clip=?");
+    q.bind(clip);
+    if (!q.row()) return fail(Code::not_found, "track");
+    return unpack_track(q.bytes(0));
+}
+
+Result<bool> Library::set_states(std::int64_t clip, const std::vector<SupportState>& states) {
+    return write([&] {
+        Query q(db_, "UPDATE clip SET states=? WHERE id=?");
+        return q.bind(states_json(states)).bind(clip).run();
+    });
+}
+
+Result<bool> Library::set_meant(std::int64_t clip, const std::optional<MeantPerson>& who) {
+    return together([&]() -> Result<bool> {
+        Query q(db_, "UPDATE clip SET meant=? WHERE id=?");
+        if (auto ok = q.bind(who ? json{who->time_s, who->x, who->y}.dump() : std::string()).bind(clip).run(); !ok) return ok;
+        return forget_unfinished(clip); // points of somebody else are not gone on with
+    });
+}
+
+Result<bool> Library::pair_clips(std::int64_t a, std::int64_t b) {
+    if (a == b) return fail(Code::bad_value, "pair");
+    return together([&]() -> Result<bool> {
+        const auto x = clip(a), y = clip(b);
+        if (!x || !y) return fail(Code::not_found, "clip");
+        if (x->person == 0 || x->person != y->person || x->movement.empty() || x->movement != y->movement)
+            return fail(Code::bad_value, "pair");
+        for (const auto id : {a, b})
+            if (auto ok = part_clips(id); !ok) return ok;
+        for (const auto& [id, other] : {std::pair{a, b}, {b, a}}) {
+            Query q(db_, "UPDATE clip SET pair=? WHERE id=?");
+            if (auto ok = q.bind(other).bind(id).run(); !ok) return ok;
+        }
+        // One record for both: what was decided about the later one alone is taken over where the first has nothing.
+        const auto keep = std::min(a, b), other = std::max(a, b);
+        Query q(db_,
+                "INSERT OR IGNORE INTO decision(clip, check_id, side, choice, wording, note) SELECT ?1, check_id, side, choice, wording, "
+                "note FROM decision WHERE clip=?2");
+        return q.bind(keep).bind(other).run();
+    });
+}
+
+Result<bool> Library::part_clips(std::int64_t either) {
+    return write([&] {
+        Query q(db_, "UPDATE clip SET pair=0 WHERE id=?1 OR pair=?1");
+        return q.bind(either).run();
+    });
+}
+
+std::int64_t Library::record_of(std::int64_t clip) const {
+    const std::lock_guard lock(*mutex_);
+    Query q(db_, "SELECT CASE WHEN pair=0 THEN id ELSE min(id, pair) END FROM clip WHERE id=?");
+    q.bind(clip);
+    return q.row() ? q.integer(0) : clip;
+}
+
+Result<std::vector<std::int64_t>> Library::cut_clip(std::int64_t id, const std::vector<ClipPart>& parts) {
+    if (parts.empty() || parts.size() > 100) return fail(Code::bad_value, "parts");
+    for (std::size_t i = 0; i < parts.size(); ++i)
+        if (!(parts[i].to_s - parts[i].from_s >= 1) || (i > 0 && parts[i].from_s < parts[i - 1].to_s))
+            return fail(Code::bad_value, "parts");
+    std::vector<std::int64_t> out;
+    auto ok = together([&]() -> Result<bool> {
+        const auto whole = clip(id);
+        if (!whole) return tl::unexpected(whole.error());
+        auto track = load_track(id);
+        if (!track) return tl::unexpected(track.error());
+        for (std::size_t i = 0; i < parts.size(); ++i) {
+            std::int64_t part = id;
+            if (i > 0) {
+                Query q(
+                    db_,
+                    "INSERT INTO clip(person, file, movement, school, view, filmed_on, arrived_on, state, problem, mirrored, hash, "
+                    "named, turn, states, footwear, surface, meant, look) SELECT person, file, movement, school, view, filmed_on, "
+                    "arrived_on, state, problem, mirrored, hash, named, turn, states, footwear, surface, meant, look FROM clip WHERE id=?");
+                if (auto done = q.bind(id).run(); !done) return done;
+                part = sqlite3_last_insert_rowid(db_);
+                Query quality(db_, "INSERT INTO quality SELECT ?1, found, frames_per_s, vertical_seen, neutral_seen, limits FROM quality "
+                                   "WHERE clip=?2");
+                if (auto done = quality.bind(part).bind(id).run(); !done) return done;
+            }
+            Query span(db_, "UPDATE clip SET part_from_s=?, part_to_s=? WHERE id=?");
+            if (auto done = span.bind(parts[i].from_s).bind(parts[i].to_s).bind(part).run(); !done) return done;
+            track->layers.trim_from_s = parts[i].from_s;
+            track->layers.trim_to_s = parts[i].to_s;
+            if (auto done = save_track(part, *track); !done) return done;
+            out.push_back(part);
+        }
+        return true;
+    });
+    if (!ok) return tl::unexpected(ok.error());
+    return out;
+}
+
+Result<std::vector<Clip>> Library::parts_of(std::int64_t id) const {
+    const std::lock_guard lock(*mutex_);
+    Query q(db_,
+            (std::string(clip_columns) + "WHERE file=(SELECT file FROM clip WHERE id=?) ORDER BY coalesce(part_from_s, 0), id").c_str());
+    q.bind(id);
+    std::vector<Clip> out;
+    while (q.row()) out.push_back(clip_of(q));
+    if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
+    return out;
+}
+
+Result<std::int64_t> Library::keep_place(const CameraPlace& p) {
+    if (p.name.empty()) return fail(Code::bad_value, "name");
+    std::int64_t id = 0;
+    auto ok = write([&]() -> Result<bool> {
+        Query q(db_, "INSERT INTO camera_place(name, width, height, marks, look) VALUES(?,?,?,?,?) ON CONFLICT(name) DO UPDATE SET "
+                     "width=excluded.width, height=excluded.height, marks=excluded.marks, look=excluded.look");
+        q.bind(p.name).bind(std::int64_t{p.width}).bind(std::int64_t{p.height}).bind(pack_marks(p.marks)).blob(p.look);
+        if (auto done = q.run(); !done) return done;
+        Query last(db_, "SELECT id FROM camera_place WHERE name=?");
+        last.bind(p.name);
+        id = last.row() ? last.integer(0) : 0;
+        return true;
+    });
+    if (!ok) return tl::unexpected(ok.error());
+    return id;
+}
+
+Result<std::vector<CameraPlace>> Library::places() const {
+    const std::lock_guard lock(*mutex_);
+    Query q(db_, "SELECT id, name, width, height, marks, look FROM camera_place ORDER BY id DESC");
+    std::vector<CameraPlace> out;
+    while (q.row()) {
+        auto marks = unpack_marks(q.text(4));
+        if (!marks) continue; // one that cannot be read is not offered
+        out.push_back(
+            {q.integer(0), q.text(1), static_cast<int>(q.integer(2)), static_cast<int>(q.integer(3)), std::move(*marks), q.bytes(5)});
+    }
+    if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
+    return out;
+}
+
+Result<bool> Library::set_look(std::int64_t clip, const std::string& look) {
+    return write([&] {
+        Query q(db_, "UPDATE clip SET look=? WHERE id=?");
+        return q.blob(look).bind(clip).run();
+    });
+}
+
+Result<std::vector<Library::Look>> Library::looks(int most) const {
+    const std::lock_guard lock(*mutex_);
+    Query q(db_, "SELECT id, person, look FROM clip WHERE length(look)>0 ORDER BY arrived_on DESC, id DESC LIMIT ?");
+    q.bind(std::int64_t{most});
+    std::vector<Look> out;
+    while (q.row()) out.push_back({q.integer(0), q.integer(1), q.bytes(2)});
+    if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
+    return out;
+}
+
+Result<bool> Library::forget_place(std::int64_t id) {
+    return write([&] {
+        Query q(db_, "DELETE FROM camera_place WHERE id=?");
+        return q.bind(id).run();
+    });
+}
+
+} // namespace bevel
