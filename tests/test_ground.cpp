@@ -1,11 +1,13 @@
 // Layers, camera, floor, facing, scale and neutral: a track put on the ground, against the practice room's own truth.
 #include "core/ground/derive.h"
+#include "core/ground/plan.h"
 #include "core/measure/measures.h"
 #include "support/odd.h"
 #include "support/synthetic.h"
 #include "support/truth.h"
 #include <cmath>
 #include <QTest>
+#include <random>
 
 using namespace bevel;
 
@@ -38,9 +40,152 @@ double median_of(const Measures& m, const std::string& key, double from, double 
 
 } // namespace
 
+/// A pinhole of the tests' own: world point (right, up, ahead) from a camera at the origin, `down` radians lower, turned by `roll`.
+static Vec2 seen(const Vec3& p, double focal, double down, double roll, double k, int w, int h) {
+    const double ahead = p.z() * std::cos(down) - p.y() * std::sin(down), up = p.y() * std::cos(down) + p.z() * std::sin(down);
+    const double x = focal * p.x() / ahead, y = -focal * up / ahead;
+    Vec2 q(std::cos(roll) * x - std::sin(roll) * y, std::sin(roll) * x + std::cos(roll) * y);
+    const double r2 = q.squaredNorm() / (0.25 * (w * w + h * h));
+    return Vec2(w / 2.0, h / 2.0) + q * (1 + k * r2);
+}
+
 class TestGround : public QObject {
     Q_OBJECT
 private slots:
+    void a_mat_on_the_floor_tells_the_camera_to_within_its_error() {
+        int n = 0, focal = 0, pitch = 0, roll = 0, height = 0, length = 0;
+        std::mt19937 rng(5);
+        std::normal_distribution<double> pixel(0, 1.5), one(0, 1);
+        std::uniform_real_distribution<double> even(-1, 1);
+        double tighter = 0;
+        for (int round = 0; round < 60; ++round) {
+            const double f = 1280 * 0.82 * std::exp(0.2 * one(rng)), down = (9 + 6 * even(rng)) / 57.2958, turn = 2 * one(rng) / 57.2958,
+                         high = 1.2 + 0.3 * even(rng), yaw = even(rng), far = 3.2 + 0.6 * even(rng), aside = 0.5 * even(rng);
+            FloorMark mat;
+            mat.wide_m = 1.8;
+            mat.long_m = 1.2;
+            const std::array<Vec2, 4> flat{Vec2(-0.9, -0.6), Vec2(0.9, -0.6), Vec2(0.9, 0.6), Vec2(-0.9, 0.6)};
+            std::array<Vec2, 4> exact;
+            for (std::size_t i = 0; i < 4; ++i) {
+                const Vec3 p(aside + std::cos(yaw) * flat[i].x() - std::sin(yaw) * flat[i].y(), -high,
+                             far + std::sin(yaw) * flat[i].x() + std::cos(yaw) * flat[i].y());
+                exact[i] = seen(p, f, down, turn, 0, 1280, 720);
+                mat.corners[i] = exact[i] + Vec2(pixel(rng), pixel(rng));
+            }
+            const auto plan = plan_from(mat, {1280, 720, std::nullopt, std::nullopt, 0});
+            QVERIFY2(plan.has_value(), qPrintable(QString::number(round)));
+            auto sigma = [&](std::size_t row) {
+                double sum = 0;
+                for (std::size_t col = 0, k = row * (row + 1) / 2; col <= row; ++col) sum += plan->root[k + col] * plan->root[k + col];
+                return std::sqrt(sum);
+            };
+            ++n;
+            focal += std::abs(std::log(plan->focal_px / f)) < 2 * sigma(0);
+            pitch += std::abs(plan->pitch - down) < 2 * sigma(1);
+            roll += std::abs(plan->roll - turn) < 2 * sigma(2);
+            height += std::abs(std::log(plan->height_m / high)) < 2 * sigma(3);
+            // A length on that floor which was not marked: a diagonal of a stance a metre away.
+            const Vec3 a(aside - 0.3, -high, far - 0.2), b(aside + 0.3, -high, far + 0.4);
+            const auto told = floor_length(*plan, seen(a, f, down, turn, 0, 1280, 720), seen(b, f, down, turn, 0, 1280, 720), 1280, 720);
+            QVERIFY(told.has_value());
+            length += std::abs(*told / (a - b).norm() - 1) < 0.05;
+            tighter += sigma(1) * 57.2958;
+        }
+        auto share = [&](int k) { return static_cast<double>(k) / n; };
+        QVERIFY2(share(focal) > 0.85 && share(pitch) > 0.85 && share(roll) > 0.85 && share(height) > 0.85,
+                 qPrintable(QStringLiteral("focal %1 pitch %2 roll %3 height %4")
+                                .arg(share(focal))
+                                .arg(share(pitch))
+                                .arg(share(roll))
+                                .arg(share(height))));
+        QVERIFY2(share(length) > 0.9, qPrintable(QString::number(share(length))));
+        QVERIFY(tighter / n < 3); // the prior alone: 7 degrees
+    }
+    void what_is_no_mat_is_refused() {
+        FloorMark crossed{{Vec2(100, 500), Vec2(600, 600), Vec2(580, 500), Vec2(120, 600)}, 1.8, 1.2};
+        QVERIFY(!plan_from(crossed, {1280, 720, std::nullopt, std::nullopt, 0}));
+        FloorMark line{{Vec2(100, 500), Vec2(300, 500), Vec2(500, 500), Vec2(700, 500)}, 1.8, 1.2};
+        QVERIFY(!plan_from(line, {1280, 720, std::nullopt, std::nullopt, 0}));
+        FloorMark upside{{Vec2(300, 300), Vec2(700, 310), Vec2(900, 40), Vec2(100, 50)}, 1.8, 1.2}; // wider far up: a ceiling
+        QVERIFY(!plan_from(upside, {1280, 720, std::nullopt, std::nullopt, 0}));
+        FloorMark wrong{{Vec2(400, 500), Vec2(800, 500), Vec2(860, 620), Vec2(340, 620)}, 1.8, 0.0};
+        QVERIFY(!plan_from(wrong, {1280, 720, std::nullopt, std::nullopt, 0}));
+        QVERIFY(!plan_from(wrong, {0, 0, std::nullopt, std::nullopt, 0}));
+    }
+    void straight_edges_tell_the_lens() {
+        std::mt19937 rng(6);
+        std::normal_distribution<double> pixel(0, 0.7);
+        for (const double k : {-0.05, 0.0, 0.04}) {
+            std::vector<StraightEdge> edges(2);
+            // Two shelf edges, above and at one side, four metres away.
+            for (int i = 0; i < 7; ++i) {
+                const double u = -1 + i / 3.0;
+                edges[0].push_back(seen(Vec3(1.9 * u, 0.9, 4), 1000, 0, 0, k, 1280, 720) + Vec2(pixel(rng), pixel(rng)));
+                edges[1].push_back(seen(Vec3(2.1, 0.9 * u, 4), 1000, 0, 0, k, 1280, 720) + Vec2(pixel(rng), pixel(rng)));
+            }
+            const auto lens = lens_from(edges, 1280, 720);
+            QVERIFY(lens.has_value());
+            QVERIFY2(std::abs(lens->k - k) < 2.5 * lens->sigma && lens->sigma < 0.01,
+                     qPrintable(QStringLiteral("%1: %2 +- %3").arg(k).arg(lens->k).arg(lens->sigma)));
+        }
+        QVERIFY(!lens_from({{Vec2(10, 10), Vec2(20, 10), Vec2(30, 10)}}, 1280, 720)); // too short
+        QVERIFY(!lens_from({{Vec2(10, 10), Vec2(900, 10)}}, 1280, 720));              // two points are always straight
+    }
+    void a_marked_floor_makes_figures_surer_and_right() {
+        // A camera that is nothing like what is usual: its own focal length and tilt, no upright edges.
+        sim::TakeOptions o = sim::take_of(71, 1.75);
+        o.student.score.repetitions = 1;
+        o.phone.focal = 1.15;
+        o.phone.tilt_deg = 9;
+        o.phone.height_m = 1.5;
+        o.phone.distance_m = 5.6;
+        o.phone.bare = true;
+        o.vertical_known = false;
+        const sim::Take take(test::movement("part_the_horses_mane"), o);
+        Track t = test::pixel_track(take, 1.0, 71);
+        t.vertical.reset();
+        const sim::Camera camera = sim::Camera::of(o.phone);
+        FloorMark mat;
+        mat.wide_m = 1.8;
+        mat.long_m = 1.2;
+        const std::array<Vec3, 4> flat{Vec3(-0.9, 0, 0.5), Vec3(0.9, 0, 0.5), Vec3(0.9, 0, -0.7), Vec3(-0.9, 0, -0.7)};
+        for (std::size_t i = 0; i < 4; ++i) mat.corners[i] = camera.project(flat[i]);
+        const auto plan = plan_from(mat, {t.width, t.height, std::nullopt, std::nullopt, 0});
+        QVERIFY(plan.has_value());
+        QVERIFY(std::abs(plan->height_m - 1.5) < 0.1 && std::abs(plan->focal_px / (1.15 * 1280) - 1) < 0.08);
+        MotionOptions mo;
+        mo.view = View::front;
+        mo.stature_m = 1.75;
+        const auto before = make_motion(t, mo);
+        t.layers.plan = *plan;
+        const auto now = make_motion(t, mo);
+        QVERIFY2(before.has_value(), before ? "" : before.error().context.c_str());
+        QVERIFY2(now.has_value(), now ? "" : now.error().context.c_str());
+        QVERIFY(now->camera->height.from == From::mark && now->scale_from == From::mark && now->vertical_known);
+        // Length of the stance against the performed points, and what is stated for it.
+        auto compare = [&](const Motion& m) {
+            const auto ms = measure(m, {});
+            const auto* s = ms.find("stance.length", std::nullopt);
+            double error = 0, sigma = 0;
+            int k = 0;
+            for (std::size_t i = 0; s && i < s->samples.size(); i += 5) {
+                if (!s->samples[i].present()) continue;
+                const auto truth = test::frame_truth(take, i, {});
+                const auto it = truth.value.find("stance.length");
+                if (it == truth.value.end()) continue;
+                error += std::abs(s->samples[i].value - it->second);
+                sigma += s->samples[i].sigma;
+                ++k;
+            }
+            return std::array<double, 3>{k > 0 ? error / k : NAN, k > 0 ? sigma / k : NAN, static_cast<double>(k)};
+        };
+        const auto a = compare(*before), b = compare(*now);
+        QVERIFY2(b[2] > 20, qPrintable(QString::number(b[2])));
+        if (a[2] > 20)
+            QVERIFY2(b[1] < a[1] && b[0] < a[0] + 0.02,
+                     qPrintable(QStringLiteral("error %1 -> %2, stated %3 -> %4").arg(a[0]).arg(b[0]).arg(a[1]).arg(b[1])));
+        QVERIFY2(b[0] < 2 * b[1] + 0.02, qPrintable(QStringLiteral("error %1, stated %2").arg(b[0]).arg(b[1])));
+    }
     void a_ray_and_its_pixel_belong_together() {
         Camera c;
         c.focal = {1100, 0.1, From::assumed};

@@ -101,6 +101,161 @@ class TestStore : public QObject {
     }
 
 private slots:
+    void a_pair_is_kept_once_for_both() {
+        One o = one("pair");
+        put(path("side.mp4"), "from the side");
+        Clip c = *o.library.clip(o.clip);
+        c.id = 0;
+        const auto other = *o.library.add_clip(c, path("side.mp4"));
+        QVERIFY(o.library.set_clip_state(o.clip, ClipState::tracked, "").has_value() &&
+                o.library.set_clip_state(other, ClipState::tracked, "").has_value());
+        QVERIFY(o.library.save_decision(other, {"head", "", Choice::kept, "own words", ""}).has_value());
+        QVERIFY(o.library.pair_clips(other, o.clip).has_value());
+        QCOMPARE(o.library.clip(o.clip)->pair, other);
+        QCOMPARE(o.library.clip(other)->pair, o.clip);
+        // What was decided before is in the one record; whichever is opened, it is the same.
+        for (const auto id : {o.clip, other}) {
+            const auto d = o.library.decisions(id);
+            QVERIFY(d && d->size() == 1 && d->front().wording == "own words");
+        }
+        QVERIFY(o.library.decide(other, {"stance", "", Choice::kept, "", ""}).has_value());
+        QCOMPARE(o.library.decisions(o.clip)->size(), std::size_t{2});
+        QVERIFY(o.library.clip(o.clip)->state == ClipState::reviewed && o.library.clip(other)->state == ClipState::reviewed);
+        LetterRecord l;
+        l.clip = other;
+        l.opening = "Dear";
+        QVERIFY(o.library.save_letter(l).has_value());
+        QCOMPARE(o.library.letters(o.clip)->size(), std::size_t{1});
+        // Another movement, and it is no pair any more.
+        Clip changed = *o.library.clip(other);
+        changed.movement = "separate_the_clouds";
+        QVERIFY(o.library.set_clip_facts(changed).has_value());
+        QCOMPARE(o.library.clip(o.clip)->pair, qint64{0});
+        QVERIFY(!o.library.pair_clips(o.clip, other));
+        QVERIFY(!o.library.pair_clips(o.clip, o.clip));
+        changed.movement = "gaze_at_the_moon";
+        QVERIFY(o.library.set_clip_facts(changed).has_value() && o.library.pair_clips(o.clip, other).has_value());
+        QVERIFY(o.library.delete_clip(other).has_value());
+        QCOMPARE(o.library.clip(o.clip)->pair, qint64{0});
+    }
+    void a_clip_is_cut_into_parts_that_share_its_file() {
+        One o = one("parts");
+        Track t;
+        t.width = 640;
+        t.height = 360;
+        for (int i = 0; i < 600; ++i) {
+            t.time_s.push_back(i / 20.0);
+            t.px.emplace_back(BodyPx{});
+            t.m.emplace_back();
+        }
+        t.layers.camera_height_m = 1.1;
+        QVERIFY(o.library.save_track(o.clip, t).has_value());
+        for (const auto& wrong : {std::vector<ClipPart>{}, {{0, 0.5}}, {{0, 10}, {9, 20}}, {{5, 3}}}) {
+            const auto cut = o.library.cut_clip(o.clip, wrong);
+            QVERIFY(!cut && cut.error().context == "parts");
+        }
+        const auto ids = o.library.cut_clip(o.clip, {{1, 10}, {12, 20}, {20, 29}});
+        QVERIFY(ids && ids->size() == 3 && ids->front() == o.clip);
+        const auto parts = o.library.parts_of((*ids)[2]);
+        QVERIFY(parts && parts->size() == 3);
+        for (std::size_t i = 0; i < 3; ++i) {
+            QCOMPARE((*parts)[i].id, (*ids)[i]);
+            QCOMPARE((*parts)[i].file, (*parts)[0].file);
+            QCOMPARE((*parts)[i].person, o.person);
+            const auto track = o.library.load_track((*ids)[i]);
+            QVERIFY(track && *track->layers.trim_from_s == *(*parts)[i].part_from_s && *track->layers.trim_to_s == *(*parts)[i].part_to_s);
+            QCOMPARE(*track->layers.camera_height_m, 1.1);
+        }
+        // The file goes with the last of them.
+        const auto file = o.library.path_of((*parts)[0]);
+        QVERIFY(o.library.delete_clip((*ids)[0]).has_value() && o.library.delete_clip((*ids)[1]).has_value());
+        QVERIFY(std::filesystem::exists(file));
+        QCOMPARE(bytes_of(file), std::string("clip parts"));
+        // Somebody else's part keeps it when a person is erased, and it is said whose.
+        const auto second = *o.library.add_person({0, "Wen", 1.6, "", 0});
+        const auto more = o.library.cut_clip((*ids)[2], {{20, 24}, {25, 29}});
+        QVERIFY(more.has_value());
+        Clip hers = *o.library.clip((*more)[1]);
+        hers.person = second;
+        QVERIFY(o.library.set_clip_facts(hers).has_value());
+        const auto gone = o.library.erase_person(o.person);
+        QVERIFY(gone && gone->shared_with == std::vector<std::string>{"Wen"});
+        QCOMPARE(bytes_of(file), std::string("clip parts"));
+        QVERIFY(o.library.erase_person(second).has_value());
+        QVERIFY(!std::filesystem::exists(file));
+    }
+    void marks_facts_and_places_are_kept_and_broken_ones_refused() {
+        One o = one("marks");
+        Clip c = *o.library.clip(o.clip);
+        c.footwear = "socks";
+        c.surface = "smooth";
+        c.states = {{true, 0, 1e9}, {false, 2.5, 7}};
+        QVERIFY(o.library.set_clip_facts(c).has_value());
+        QVERIFY(o.library.set_meant(o.clip, MeantPerson{1.5, 320, 200}).has_value());
+        const Clip now = *o.library.clip(o.clip);
+        QVERIFY(now.footwear == "socks" && now.surface == "smooth" && now.states.size() == 2 && now.states[0].seat &&
+                now.states[1].to_s == 7);
+        QVERIFY(now.meant && now.meant->x == 320);
+        QVERIFY(o.library.set_meant(o.clip, std::nullopt).has_value() && !o.library.clip(o.clip)->meant);
+        CameraPlace p;
+        p.name = "by the window";
+        p.width = 1280;
+        p.height = 720;
+        p.marks.plan = CameraPlan{1000, 0.1, -0.02, 1.2, {0.1, 0.01, 0.02, 0.003, 0, 0.01, 0.02, 0, 0, 0.03}};
+        p.marks.lens = LensBend{-0.03, 0.004};
+        p.look = std::string("\0a\0b", 4);
+        const auto id = o.library.keep_place(p);
+        QVERIFY(id.has_value());
+        p.marks.plan->focal_px = 990;
+        QCOMPARE(*o.library.keep_place(p), *id); // the same name: the same place
+        const auto places = o.library.places();
+        QVERIFY(places && places->size() == 1);
+        QVERIFY(places->front().marks.plan->focal_px == 990 && places->front().marks.plan->root == p.marks.plan->root);
+        QVERIFY(places->front().marks.lens->k == -0.03 && places->front().look == p.look);
+        QVERIFY(o.library.forget_place(*id).has_value() && o.library.places()->empty());
+        // Layers that do not add up are refused, whatever is wrong with them.
+        for (const char* broken :
+             {"", "[]", "{", R"({"plan":{}})", R"({"plan":{"focal_px":1000,"pitch":0,"roll":0,"height_m":1,"root":[1,2]}})",
+              R"({"plan":{"focal_px":-5,"pitch":0,"roll":0,"height_m":1,"root":[0,0,0,0,0,0,0,0,0,0]}})",
+              R"({"plan":{"focal_px":1e9,"pitch":0,"roll":0,"height_m":1,"root":[0,0,0,0,0,0,0,0,0,0]}})", R"({"lens":[0.1]})",
+              R"({"lens":[0.1,-1]})", R"({"lens":["a","b"]})", R"({"swaps":[[1]]})", R"({"swaps":[["x",2]]})", R"({"swaps":[[-1,-2]]})",
+              R"({"edits":[[1,"left_knee",1e300,2]]})", R"({"edits":[[1,"elbow",1,2]]})"})
+            QVERIFY2(!unpack_marks(broken), broken);
+        QVERIFY(unpack_marks(pack_marks(p.marks)).has_value());
+        // A steadied track comes back whole; a cut or overlong one is refused.
+        Track t;
+        t.width = 640, t.height = 360;
+        for (int i = 0; i < 30; ++i) {
+            t.time_s.push_back(i / 20.0);
+            t.px.emplace_back(BodyPx{});
+            t.m.emplace_back();
+            Steady s;
+            s.h[2] = 0.5 * i;
+            s.h[6] = 1e-6 * i;
+            s.sigma = 0.25;
+            t.layers.steady.push_back(s);
+        }
+        const std::string bytes = pack_track(t);
+        const auto back = unpack_track(bytes);
+        QVERIFY(back && back->layers.steady.size() == 30 && back->layers.steady[7].h == t.layers.steady[7].h &&
+                back->layers.steady[7].sigma == 0.25);
+        for (const std::size_t cut : {std::size_t{1}, std::size_t{4}, std::size_t{60}, std::size_t{30 * 68 + 3}})
+            QVERIFY(!unpack_track(bytes.substr(0, bytes.size() - cut)));
+        QVERIFY(!unpack_track(bytes + "x"));
+    }
+    void films_go_when_their_day_has_passed_and_the_rest_stays() {
+        One o = one("keeping");
+        QCOMPARE(o.library.people()->front().keep_until, std::string());
+        QVERIFY(o.library.set_keep_until(o.person, "2026-08-01").has_value());
+        QCOMPARE(o.library.people()->front().keep_until, std::string("2026-08-01"));
+        QVERIFY(o.library.save_decision(o.clip, {"head", "", Choice::kept, "", ""}).has_value());
+        const auto clip = *o.library.clip(o.clip);
+        QCOMPARE(o.library.room_of({clip, clip}), std::uintmax_t{12}); // "clip keeping", counted once
+        QVERIFY(o.library.drop_film(o.clip).has_value());
+        QVERIFY(!o.library.has_file(clip));
+        QCOMPARE(o.library.room_of({clip}), std::uintmax_t{0});
+        QCOMPARE(o.library.decisions(o.clip)->size(), std::size_t{1});
+    }
     void a_file_is_written_beside_synced_and_put_in_its_place() {
         const auto file = path("whole.txt");
         put(file, "the old one");

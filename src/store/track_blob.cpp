@@ -75,6 +75,13 @@ double bounded(const json& j, double most = 1e7) {
     return v;
 }
 
+/// Number of a frame.
+std::uint32_t frame_of(const json& j) {
+    const auto n = j.get<std::int64_t>();
+    if (n < 0 || n > most_frames) throw std::out_of_range("frame");
+    return static_cast<std::uint32_t>(n);
+}
+
 VerticalOnPicture vertical_of(const json& j) {
     VerticalOnPicture v{bounded(j.at("roll"), 7), bounded(j.at("slope"), 1), bounded(j.at("roll_sigma"), 7),
                         bounded(j.at("slope_sigma"), 1), j.at("from_room").get<bool>()};
@@ -103,7 +110,7 @@ Layers layers_of(const json& j) {
     }
     if (j.contains("swaps")) {
         if (j["swaps"].size() > most_edits) throw std::out_of_range("swaps");
-        for (const auto& s : j["swaps"]) l.swaps.push_back({s.at(0).get<std::uint32_t>(), s.at(1).get<std::uint32_t>()});
+        for (const auto& s : j["swaps"]) l.swaps.push_back({frame_of(s.at(0)), frame_of(s.at(1))});
     }
     if (j.contains("scale")) {
         const auto& s = j["scale"];
@@ -117,7 +124,7 @@ Layers layers_of(const json& j) {
     if (j.contains("extra")) {
         if (j["extra"].size() > most_edits) throw std::out_of_range("extra");
         for (const auto& e : j["extra"]) {
-            const auto frame = e.at(0).get<std::uint32_t>();
+            const auto frame = frame_of(e.at(0));
             const auto which = extra_from_name(e.at(1).get<std::string>());
             if (!which || (!l.extra.empty() && frame < l.extra.back().first)) throw std::out_of_range("extra");
             if (l.extra.empty() || l.extra.back().first != frame) l.extra.emplace_back(frame, ExtraPoints{});
@@ -129,7 +136,7 @@ Layers layers_of(const json& j) {
         for (const auto& e : j["edits"]) {
             const auto p = point_from_name(e.at(1).get<std::string>());
             if (!p) throw std::out_of_range("point");
-            l.edits.push_back({e.at(0).get<std::uint32_t>(), *p, bounded(e.at(2)), bounded(e.at(3)), e.size() > 4 && e.at(4).get<bool>()});
+            l.edits.push_back({frame_of(e.at(0)), *p, bounded(e.at(2)), bounded(e.at(3)), e.size() > 4 && e.at(4).get<bool>()});
         }
     }
     return l;

@@ -173,17 +173,31 @@ std::vector<Region> BodyFinder::detect(const sim::Image& picture, double x0, dou
 }
 
 std::vector<Region> BodyFinder::people(const sim::Image& picture) {
+    // The detector likes the largest person best: the picture as a whole, then squares along its longer side, each seen by itself.
     auto regions = detect(picture, 0, 0, picture.width, picture.height);
+    const double side = std::min(picture.width, picture.height), longer = std::max(picture.width, picture.height);
+    const int parts = static_cast<int>(std::ceil((longer - side) / (0.4 * side)));
+    for (int k = 0; k <= parts; ++k) {
+        const double at = parts > 0 ? (longer - side) * k / parts : 0;
+        for (const auto& r : picture.width >= picture.height ? detect(picture, at, 0, side, side) : detect(picture, 0, at, side, side)) {
+            // Cut by the edge of the square it is seen badly; the next one shows it whole.
+            const double x = picture.width >= picture.height ? r.cx - at : r.cx, y = picture.width >= picture.height ? r.cy : r.cy - at;
+            if (parts > 0 && (x < 0.12 * side || x > 0.88 * side || y < 0.05 * side || y > 0.95 * side)) continue;
+            const bool known = std::any_of(regions.begin(), regions.end(), [&](const Region& q) {
+                return std::hypot(q.cx - r.cx, q.cy - r.cy) < 0.2 * std::max(q.side, r.side);
+            });
+            if (!known) regions.push_back(r);
+        }
+    }
     std::sort(regions.begin(), regions.end(), [](const Region& a, const Region& b) { return a.side > b.side; });
-    std::erase_if(regions, [&](const Region& r) { return r.side < regions.front().side / 3; });
+    if (!regions.empty()) std::erase_if(regions, [most = regions.front().side](const Region& r) { return r.side < most / 3; });
     return regions;
 }
 
 int BodyFinder::count_people(const sim::Image& picture) {
-    const auto regions = detect(picture, 0, 0, picture.width, picture.height);
-    double largest = 0;
-    for (const auto& r : regions) largest = std::max(largest, r.side);
-    return static_cast<int>(std::count_if(regions.begin(), regions.end(), [&](const Region& r) { return r.side >= 0.5 * largest; }));
+    const auto regions = people(picture);
+    return static_cast<int>(
+        std::count_if(regions.begin(), regions.end(), [&](const Region& r) { return r.side >= 0.5 * regions.front().side; }));
 }
 
 std::optional<Region> BodyFinder::find_person(const sim::Image& picture) {
