@@ -2,6 +2,7 @@
 #pragma once
 #include "support/synthetic.h"
 #include "ui/shell/elided_label.h"
+#include "ui/text/languages.h"
 #include "ui/shell/main_window.h"
 #include <QAbstractButton>
 #include <QComboBox>
@@ -72,6 +73,7 @@ struct Copy {
     QTemporaryDir dir;
     std::filesystem::path folder, demo, clip;
     bool make() {
+        ui::speak(QStringLiteral("en"));
         ui::Theme::load_fonts(data_dir());
         folder = dir.filePath(QStringLiteral("library")).toStdString();
         demo = dir.filePath(QStringLiteral("demo")).toStdString();

@@ -21,6 +21,9 @@ public:
     /// A page for students on how to film a movement, as HTML or PDF by its ending.
     void write_guide(const Movement& movement, const QString& file);
 
+    /// The clip that waits at the first row comes before the one at the second (-1: at the end), as when it is dragged there.
+    void put_before(int row, int other);
+
 protected:
     bool eventFilter(QObject* of, QEvent* e) override;
     void dragEnterEvent(QDragEnterEvent* e) override;
@@ -43,8 +46,6 @@ private:
     void confirm_or_open();
     void go_to_next_asked(qint64 but);
     void move_turn(int by);
-    /// The clip that waits at the first row comes before the one at the second (at the end: -1).
-    void put_before(int row, int other);
     void set_line(const std::vector<std::int64_t>& ids);
     void cut_chosen();
     void ask_who();
