@@ -274,6 +274,138 @@ private slots:
             if (v == View::left || v == View::right) QVERIFY(has(limits_of(turned, {}, nullptr), LimitKind::view_changes));
         }
     }
+    void other_kinds_are_told_from_the_points() {
+        const Track good = judged_track(2);
+        const double end = good.time_s.back();
+        for (const auto k : {LimitKind::sides_cut, LimitKind::tilted, LimitKind::steep, LimitKind::legs_hidden, LimitKind::gaps,
+                             LimitKind::short_clip, LimitKind::somebody_else})
+            QVERIFY2(!has(limits_of(good, {}, nullptr), k), limit_name(k).data());
+        auto with = [&](auto change) {
+            Track t = good;
+            for (std::size_t i = 0; i < t.frames(); ++i)
+                if (t.px[i]) change(t, i, *t.px[i]);
+            return t;
+        };
+        {
+            // An arm that goes out of the picture for two seconds.
+            const auto l = limits_of(with([&](Track& t, std::size_t i, BodyPx& b) {
+                                         if (t.time_s[i] > 2 && t.time_s[i] < 4) b[left_wrist].x = t.width + 30;
+                                     }),
+                                     {}, nullptr);
+            QVERIFY(has(l, LimitKind::sides_cut));
+            const auto& one = of(l, LimitKind::sides_cut);
+            QVERIFY(std::abs(one.from_s - 2) < 0.1 && std::abs(one.to_s - 4) < 0.1 && one.rules_out == std::vector<Family>{Family::arms});
+        }
+        {
+            const auto hidden = with([](Track&, std::size_t, BodyPx& b) {
+                for (const Point p : {left_knee, right_knee, left_ankle, right_ankle, left_heel, right_heel, left_toe, right_toe})
+                    b[p].visibility = 0.1;
+            });
+            QVERIFY(of(limits_of(hidden, {}, nullptr), LimitKind::legs_hidden).refuses);
+            // From the side one leg is always hidden by the other: no limit.
+            const auto one = with([](Track&, std::size_t, BodyPx& b) {
+                for (const Point p : {left_knee, left_ankle, left_heel, left_toe}) b[p].visibility = 0.1;
+            });
+            QVERIFY(!has(limits_of(one, {}, nullptr), LimitKind::legs_hidden));
+        }
+        Track aslant = good;
+        aslant.vertical = VerticalOnPicture{0.3, 0, 0.005, 1e-5, true};
+        QVERIFY(has(limits_of(aslant, {}, nullptr), LimitKind::tilted));
+        aslant.vertical->from_room = false; // not seen: not known
+        QVERIFY(!has(limits_of(aslant, {}, nullptr), LimitKind::tilted));
+        Track down = good;
+        down.vertical = VerticalOnPicture{0, std::tan(35 / 57.29578) / (0.82 * std::max(good.width, good.height)), 0.005, 1e-5, true};
+        QVERIFY(has(limits_of(down, {}, nullptr), LimitKind::steep) && !has(limits_of(down, {}, nullptr), LimitKind::tilted));
+        {
+            Track gaps;
+            gaps.width = good.width, gaps.height = good.height;
+            for (std::size_t i = 0; i < good.frames(); ++i)
+                if (good.time_s[i] < 3 || good.time_s[i] > 4) {
+                    gaps.time_s.push_back(good.time_s[i]);
+                    gaps.px.push_back(good.px[i]);
+                    gaps.m.emplace_back();
+                }
+            const auto l = limits_of(gaps, {}, nullptr);
+            QVERIFY(has(l, LimitKind::gaps));
+            QVERIFY(std::abs(of(l, LimitKind::gaps).from_s - 3) < 0.1 && std::abs(of(l, LimitKind::gaps).to_s - 4) < 0.1);
+        }
+        Track brief = good;
+        const auto n = static_cast<std::size_t>(std::lower_bound(good.time_s.begin(), good.time_s.end(), 3.0) - good.time_s.begin());
+        brief.time_s.resize(n), brief.px.resize(n), brief.m.resize(n);
+        QVERIFY(has(limits_of(brief, {}, nullptr), LimitKind::short_clip));
+        {
+            const auto l = limits_of(with([&](Track& t, std::size_t i, BodyPx& b) {
+                                         if (t.time_s[i] > end / 2)
+                                             for (auto& p : b) p.x += 0.7 * 400;
+                                     }),
+                                     {}, nullptr);
+            QVERIFY(has(l, LimitKind::somebody_else));
+            QVERIFY(std::abs(of(l, LimitKind::somebody_else).from_s - end / 2) < 0.1);
+        }
+    }
+    void light_and_sharpness_are_told_from_the_pictures() {
+        auto sample = [](const sim::Image& im, const BodyPx& body) {
+            SceneWatch watch;
+            watch.look(im, 0, body, 1);
+            return watch.samples().front();
+        };
+        // Two passes of a running mean: about a Gaussian.
+        auto blurred = [](const sim::Image& im, int half) {
+            sim::Image out = im;
+            for (int pass = 0; pass < 4; ++pass) {
+                const sim::Image from = out;
+                const bool across = pass % 2 == 0;
+                for (int y = 0; y < im.height; ++y)
+                    for (int x = 0; x < im.width; ++x)
+                        for (int c = 0; c < 3; ++c) {
+                            int sum = 0, n = 0;
+                            for (int k = -half; k <= half; ++k) {
+                                const int u = across ? x + k : x, v = across ? y : y + k;
+                                if (u < 0 || v < 0 || u >= im.width || v >= im.height) continue;
+                                sum += from.rgb[(static_cast<std::size_t>(v) * im.width + u) * 3 + c];
+                                ++n;
+                            }
+                            out.rgb[(static_cast<std::size_t>(y) * im.width + x) * 3 + c] = static_cast<std::uint8_t>(sum / n);
+                        }
+            }
+            return out;
+        };
+        double least_sharp = 1, most_blurred = 0;
+        for (const std::uint64_t seed : {3U, 8U}) {
+            sim::TakeOptions o = sim::take_of(seed, 1.7);
+            o.to_s = 0.05;
+            o.phone.bare = seed == 8;
+            const sim::Take take(test::movement("gaze_at_the_moon"), o);
+            const sim::Image im = take.picture(0);
+            const auto usual = sample(im, *take.track().px[0]);
+            QVERIFY2(usual.brightness > 60 && usual.brightness < 200 && usual.contrast > 15,
+                     qPrintable(QStringLiteral("%1 %2").arg(usual.brightness).arg(usual.contrast)));
+            least_sharp = std::min(least_sharp, usual.sharpness);
+            most_blurred = std::max(most_blurred, sample(blurred(im, 3), *take.track().px[0]).sharpness);
+            auto lit = [&](double gain, double lift) {
+                sim::Image out = im;
+                for (auto& v : out.rgb) v = static_cast<std::uint8_t>(std::clamp(gain * v + lift, 0.0, 255.0));
+                return sample(out, *take.track().px[0]);
+            };
+            auto clip_of = [&](const SceneSample& s) {
+                Track t = judged_track(2);
+                std::vector<SceneSample> scene;
+                for (double at = 0; at < t.time_s.back(); at += 0.25) scene.push_back(s), scene.back().time_s = at;
+                return limits_of(t, scene, nullptr);
+            };
+            QVERIFY(has(clip_of(lit(0.2, 0)), LimitKind::dark));
+            QVERIFY(has(clip_of(lit(1.2, 120)), LimitKind::bright));
+            const auto flat = clip_of(lit(0.1, 120));
+            QVERIFY(has(flat, LimitKind::flat) && !has(flat, LimitKind::dark) && !has(flat, LimitKind::bright));
+            qInfo("sharp %.3f, blurred 1: %.3f 2: %.3f 3: %.3f 5: %.3f", usual.sharpness,
+                  sample(blurred(im, 1), *take.track().px[0]).sharpness, sample(blurred(im, 2), *take.track().px[0]).sharpness,
+                  sample(blurred(im, 3), *take.track().px[0]).sharpness, sample(blurred(im, 5), *take.track().px[0]).sharpness);
+            QVERIFY(has(clip_of(sample(blurred(im, 3), *take.track().px[0])), LimitKind::blurred));
+            for (const auto k : {LimitKind::dark, LimitKind::bright, LimitKind::flat, LimitKind::blurred})
+                QVERIFY2(!has(clip_of(usual), k), limit_name(k).data());
+        }
+        QVERIFY2(least_sharp > 2 * most_blurred, qPrintable(QStringLiteral("%1 %2").arg(least_sharp).arg(most_blurred)));
+    }
     void limits_are_kept_and_nonsense_is_not_read() {
         const Track good = judged_track(2);
         auto bad = good;

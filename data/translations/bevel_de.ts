@@ -5886,5 +5886,85 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <comment>a point of the body after its side</comment>
         <translation>%1 %2</translation>
     </message>
+    <message>
+        <source>cut off at the side</source>
+        <translation>am Rand abgeschnitten</translation>
+    </message>
+    <message>
+        <source>too bright</source>
+        <translation>zu hell</translation>
+    </message>
+    <message>
+        <source>hardly any contrast</source>
+        <translation>kaum Kontrast</translation>
+    </message>
+    <message>
+        <source>blurred</source>
+        <translation>unscharf</translation>
+    </message>
+    <message>
+        <source>the phone stands aslant</source>
+        <translation>das Telefon steht schief</translation>
+    </message>
+    <message>
+        <source>the phone looks up or down steeply</source>
+        <translation>das Telefon blickt steil nach oben oder unten</translation>
+    </message>
+    <message>
+        <source>the legs are hidden</source>
+        <translation>die Beine sind verdeckt</translation>
+    </message>
+    <message>
+        <source>pictures are missing in between</source>
+        <translation>dazwischen fehlen Bilder</translation>
+    </message>
+    <message>
+        <source>very short</source>
+        <translation>sehr kurz</translation>
+    </message>
+    <message>
+        <source>from there on somebody else, or a cut in the film</source>
+        <translation>ab da jemand anderes oder ein Schnitt im Film</translation>
+    </message>
+    <message>
+        <source>Stand in the middle and step back, until there is room for both arms stretched out.</source>
+        <translation>Stell dich in die Mitte und geh zurück, bis beide ausgestreckten Arme Platz haben.</translation>
+    </message>
+    <message>
+        <source>Turn the phone away from the window or the lamp, or draw a curtain.</source>
+        <translation>Dreh das Telefon vom Fenster oder der Lampe weg oder zieh einen Vorhang zu.</translation>
+    </message>
+    <message>
+        <source>Wipe the lens, and wear something that stands out from the wall.</source>
+        <translation>Wisch das Objektiv ab und trag etwas, das sich von der Wand abhebt.</translation>
+    </message>
+    <message>
+        <source>Wipe the lens, let the phone focus on the student, and film in better light.</source>
+        <translation>Wisch das Objektiv ab, lass das Telefon scharfstellen und film in besserem Licht.</translation>
+    </message>
+    <message>
+        <source>Set the phone upright or level; a door frame shows whether it is.</source>
+        <translation>Stell das Telefon gerade; ein Türrahmen zeigt, ob es so ist.</translation>
+    </message>
+    <message>
+        <source>Put the phone at hip height, so that it looks straight ahead.</source>
+        <translation>Stell das Telefon auf Hüfthöhe, sodass es geradeaus blickt.</translation>
+    </message>
+    <message>
+        <source>Clear what stands before the legs, and film again.</source>
+        <translation>Räum weg, was vor den Beinen steht, und film noch einmal.</translation>
+    </message>
+    <message>
+        <source>Film again with room left on the phone, and send the original file.</source>
+        <translation>Film noch einmal mit freiem Platz auf dem Telefon und schick die ursprüngliche Datei.</translation>
+    </message>
+    <message>
+        <source>Film three repetitions a side, with a quiet stand before and after.</source>
+        <translation>Film drei Wiederholungen je Seite, mit ruhigem Stand davor und danach.</translation>
+    </message>
+    <message>
+        <source>Keep others out of the picture, or cut the clip where it changes.</source>
+        <translation>Halte andere aus dem Bild oder schneide den Clip, wo es wechselt.</translation>
+    </message>
 </context>
 </TS>

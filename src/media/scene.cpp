@@ -89,6 +89,25 @@ void SceneWatch::look(const sim::Image& picture, double time_s, const std::optio
     const auto n = static_cast<double>(std::max<std::size_t>(1, now.luma.size()));
     s.brightness = sum / n;
     s.contrast = std::sqrt(std::max(0.0, squares / n - s.brightness * s.brightness));
+    {
+        // Along some rows at full size: of plain edges, how much of the change over eight pixels happens from one to the next.
+        constexpr int plain = 30, reach_px = 8;
+        double steps = 0;
+        int edges = 0;
+        for (int y = picture.height / 16; y < picture.height; y += std::max(1, picture.height / 24)) {
+            const auto* row = picture.rgb.data() + static_cast<std::size_t>(y) * picture.width * 3;
+            for (int x = 0; x + reach_px < picture.width; ++x) {
+                const int change = std::abs(row[(x + reach_px) * 3 + 1] - row[x * 3 + 1]);
+                if (change < plain) continue;
+                int most = 0;
+                for (int k = x; k < x + reach_px; ++k) most = std::max(most, std::abs(row[(k + 1) * 3 + 1] - row[k * 3 + 1]));
+                steps += std::min(1.0, static_cast<double>(most) / change);
+                ++edges;
+                x += reach_px; // each edge once
+            }
+        }
+        s.sharpness = edges >= 40 ? steps / edges : 1;
+    }
     if (!samples_.empty()) s.shift = shift_between(last_, now);
     last_ = std::move(now);
     samples_.push_back(s);

@@ -7,15 +7,21 @@
 namespace bevel {
 namespace {
 
-constexpr std::array<std::string_view, 12> names{"lost",       "feet_cut",    "head_cut",       "too_small",
-                                                 "dark",       "shaky",       "wandering",      "view_changes",
-                                                 "other_view", "slow_frames", "several_people", "loose_clothes"};
+constexpr std::array<std::string_view, 22> names{
+    "lost",       "feet_cut",    "head_cut",       "too_small",     "dark",      "shaky",        "wandering", "view_changes",
+    "other_view", "slow_frames", "several_people", "loose_clothes", "sides_cut", "bright",       "flat",      "blurred",
+    "tilted",     "steep",       "legs_hidden",    "gaps",          "short",     "somebody_else"};
 constexpr double least_s = 0.3;
 /// The network looks at the body through 256 pixels, of which the body takes about 0.7: with fewer in the clip the points are guessed
 /// between them, and with a third of that they are worth nothing.
 constexpr double crop_body_px = 180, least_body_px = 60;
 /// Half of the light that a figure needs to stand out from its ground (mid grey is 118), or hardly any difference at all.
-constexpr double least_brightness = 40, least_contrast = 10;
+constexpr double least_brightness = 40, most_brightness = 215, least_contrast = 10;
+/// Clips of the hall show 0.76 to 0.90; blurred by a Gaussian of two pixels 0.46, of four 0.31, of eight 0.22.
+constexpr double least_sharpness = 0.35;
+/// Where the corrections of the body finder were fitted: cameras tilted up to 10 degrees aside, 20 down.
+constexpr double most_roll_deg = 12, most_pitch_deg = 25;
+constexpr double shortest_s = 4; // less than the quickest repetition of any movement
 /// Of the body's height, from one quarter second to the next: half a per cent is what a shift's speed must be told from.
 constexpr double most_shake = 0.006, most_wander = 0.15;
 constexpr double least_rate = 20;        // a tenth of a second, the tolerance of orders, needs two frames at least
@@ -116,6 +122,23 @@ std::vector<Limit> limits_of(const Track& track, std::span<const SceneSample> sc
                   }),
         {Family::feet, Family::weight, Family::knees}, 0.5);
     add(LimitKind::head_cut, stretches(t, [&](std::size_t i) { return beyond(i, {nose, left_ear, right_ear}); }), {Family::head}, 2);
+    add(LimitKind::sides_cut,
+        stretches(t,
+                  [&](std::size_t i) {
+                      if (!track.px[i]) return false;
+                      return std::any_of(track.px[i]->begin(), track.px[i]->end(), [&](const auto& q) { return q.x < 0 || q.x > w - 1; });
+                  }),
+        {Family::arms}, 0.6);
+    add(LimitKind::legs_hidden,
+        stretches(t,
+                  [&](std::size_t i) {
+                      if (!track.px[i]) return false;
+                      const BodyPx& b = *track.px[i];
+                      const bool legs = b[left_knee].visibility < 0.4 && b[right_knee].visibility < 0.4 && b[left_ankle].visibility < 0.4 &&
+                                        b[right_ankle].visibility < 0.4;
+                      return legs && std::min(b[left_shoulder].visibility, b[right_shoulder].visibility) > 0.5;
+                  }),
+        {Family::feet, Family::weight, Family::knees}, 0.6);
     std::vector<double> heights;
     for (const auto& b : track.px)
         if (b) heights.push_back(body_height(*b));
@@ -126,8 +149,17 @@ std::vector<Limit> limits_of(const Track& track, std::span<const SceneSample> sc
     if (!scene.empty()) {
         signal::Series at;
         for (const auto& s : scene) at.push_back(s.time_s);
-        auto dark = [&](std::size_t i) { return scene[i].brightness < least_brightness || scene[i].contrast < least_contrast; };
-        add(LimitKind::dark, stretches(at, dark), {}, 2);
+        add(LimitKind::dark, stretches(at, [&](std::size_t i) { return scene[i].brightness < least_brightness; }), {}, 2);
+        add(LimitKind::bright, stretches(at, [&](std::size_t i) { return scene[i].brightness > most_brightness; }), {}, 2);
+        add(LimitKind::flat,
+            stretches(at,
+                      [&](std::size_t i) {
+                          return scene[i].contrast < least_contrast && scene[i].brightness >= least_brightness &&
+                                 scene[i].brightness <= most_brightness;
+                      }),
+            {}, 2);
+        add(LimitKind::blurred, stretches(at, [&](std::size_t i) { return scene[i].sharpness < least_sharpness; }),
+            {Family::feet, Family::head}, 2);
         if (height > 0 && scene.size() > 8) {
             signal::Series step;
             Vec2 place = Vec2::Zero();
@@ -151,6 +183,39 @@ std::vector<Limit> limits_of(const Track& track, std::span<const SceneSample> sc
             several += s.people > 1 ? 1 : 0;
         }
         if (counted > 0 && 4 * several >= counted) add(LimitKind::several_people, everywhere, {}, 2);
+    }
+    if (whole < shortest_s) add(LimitKind::short_clip, everywhere, {}, 2);
+    {
+        // More than a fifth of a second without a picture, where pictures come faster otherwise.
+        std::vector<Stretch> missing;
+        const double usual = 1 / std::max(1.0, signal::median_rate(t));
+        for (std::size_t i = 1; i < t.size(); ++i)
+            if (t[i] - t[i - 1] > std::max(0.2, 4 * usual)) missing.push_back({t[i - 1], t[i]});
+        add(LimitKind::gaps, missing, {Family::tempo}, 2);
+    }
+    if (height > 0) {
+        // From one frame to the next nobody's hips move by half of their height: from there on it is somebody else, or the film is cut.
+        std::size_t last = t.size();
+        for (std::size_t i = 0; i < t.size(); ++i) {
+            if (!track.px[i]) continue;
+            if (last < t.size() && t[i] - t[last] < 0.5) {
+                const auto &a = *track.px[last], &b = *track.px[i];
+                const double away = std::hypot(0.5 * (a[left_hip].x + a[right_hip].x - b[left_hip].x - b[right_hip].x),
+                                               0.5 * (a[left_hip].y + a[right_hip].y - b[left_hip].y - b[right_hip].y));
+                if (away > 0.5 * height) {
+                    add(LimitKind::somebody_else, {{t[i], t.back()}}, {}, 2);
+                    break;
+                }
+            }
+            last = i;
+        }
+    }
+    if (track.vertical && track.vertical->from_room) {
+        constexpr double deg = 57.29577951308232;
+        if (std::abs(track.vertical->roll) * deg > most_roll_deg) add(LimitKind::tilted, everywhere, {}, 2);
+        // tan(pitch) over the focal length, which is usual to a quarter.
+        if (std::abs(std::atan(track.vertical->slope * 0.82 * std::max(w, h))) * deg > most_pitch_deg)
+            add(LimitKind::steep, everywhere, {Family::feet, Family::weight}, 2);
     }
     const double rate = signal::median_rate(t);
     if (rate > 0 && rate < least_rate) add(LimitKind::slow_frames, everywhere, {Family::tempo}, 2);

@@ -12,6 +12,7 @@ struct SceneSample {
     double brightness = 0, contrast = 0; // mean and standard deviation of the luma, 0 to 255
     Vec2 shift = Vec2::Zero();           // of the background since the sample before, in pixels
     int people = -1;                     // -1: not counted on this one
+    double sharpness = 1;                // of plain edges: how much of the change over eight pixels happens at once; 1 where there are none
 };
 
 enum class LimitKind {
@@ -27,6 +28,16 @@ enum class LimitKind {
     slow_frames,    // too few frames a second for the order of things
     several_people, // one of them is followed
     loose_clothes,  // the knees wander under them
+    sides_cut,      // arms or feet beyond the left or right edge
+    bright,         // so much light that what is light has no shape
+    flat,           // hardly any difference of light and dark: mist, a dirty lens
+    blurred,        // out of focus or moved while open
+    tilted,         // the phone stands aslant
+    steep,          // it looks down or up steeply
+    legs_hidden,    // furniture or a skirt before both legs
+    gaps,           // pictures are missing in between
+    short_clip,     // over before anything can be repeated
+    somebody_else,  // another person is followed from some moment on
 };
 std::string_view limit_name(LimitKind k);
 

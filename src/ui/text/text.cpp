@@ -474,7 +474,7 @@ QString error(const Error& e) {
 
 QString reason(const QString& code) {
     if (code.startsWith(QLatin1String("limit: ")))
-        for (int k = 0; k <= static_cast<int>(LimitKind::loose_clothes); ++k)
+        for (int k = 0; k <= static_cast<int>(LimitKind::somebody_else); ++k)
             if (const auto name = limit_name(static_cast<LimitKind>(k));
                 code.mid(7) == QLatin1String(name.data(), static_cast<qsizetype>(name.size()))) {
                 QString s = limit(static_cast<LimitKind>(k));
@@ -528,9 +528,29 @@ QString limit(LimitKind k) {
     case LimitKind::several_people:
         return Words::tr("several people in the picture");
     case LimitKind::loose_clothes:
+        return Words::tr("the knees wander under loose clothes");
+    case LimitKind::sides_cut:
+        return Words::tr("cut off at the side");
+    case LimitKind::bright:
+        return Words::tr("too bright");
+    case LimitKind::flat:
+        return Words::tr("hardly any contrast");
+    case LimitKind::blurred:
+        return Words::tr("blurred");
+    case LimitKind::tilted:
+        return Words::tr("the phone stands aslant");
+    case LimitKind::steep:
+        return Words::tr("the phone looks up or down steeply");
+    case LimitKind::legs_hidden:
+        return Words::tr("the legs are hidden");
+    case LimitKind::gaps:
+        return Words::tr("pictures are missing in between");
+    case LimitKind::short_clip:
+        return Words::tr("very short");
+    case LimitKind::somebody_else:
         break;
     }
-    return Words::tr("the knees wander under loose clothes");
+    return Words::tr("from there on somebody else, or a cut in the film");
 }
 
 QString film_next(LimitKind k) {
@@ -558,9 +578,29 @@ QString film_next(LimitKind k) {
     case LimitKind::several_people:
         return Words::tr("Film one person alone.");
     case LimitKind::loose_clothes:
+        return Words::tr("Wear trousers that show the knees.");
+    case LimitKind::sides_cut:
+        return Words::tr("Stand in the middle and step back, until there is room for both arms stretched out.");
+    case LimitKind::bright:
+        return Words::tr("Turn the phone away from the window or the lamp, or draw a curtain.");
+    case LimitKind::flat:
+        return Words::tr("Wipe the lens, and wear something that stands out from the wall.");
+    case LimitKind::blurred:
+        return Words::tr("Wipe the lens, let the phone focus on the student, and film in better light.");
+    case LimitKind::tilted:
+        return Words::tr("Set the phone upright or level; a door frame shows whether it is.");
+    case LimitKind::steep:
+        return Words::tr("Put the phone at hip height, so that it looks straight ahead.");
+    case LimitKind::legs_hidden:
+        return Words::tr("Clear what stands before the legs, and film again.");
+    case LimitKind::gaps:
+        return Words::tr("Film again with room left on the phone, and send the original file.");
+    case LimitKind::short_clip:
+        return Words::tr("Film three repetitions a side, with a quiet stand before and after.");
+    case LimitKind::somebody_else:
         break;
     }
-    return Words::tr("Wear trousers that show the knees.");
+    return Words::tr("Keep others out of the picture, or cut the clip where it changes.");
 }
 
 QString limits(const std::vector<Limit>& all) {
