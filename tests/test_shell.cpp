@@ -2,6 +2,7 @@
 #include "core/ground/derive.h"
 #include "support/window_bench.h"
 #include "ui/text/data_words.h"
+#include <map>
 #include <mutex>
 #include <QAccessible>
 #include <QCheckBox>
@@ -25,6 +26,7 @@
 #include <QSettings>
 #include <QSignalSpy>
 #include <QTableWidget>
+#include <QTabWidget>
 #include <QTest>
 #include <QTextBrowser>
 #include <QToolButton>
@@ -537,6 +539,105 @@ private slots:
                 nameless << QLatin1String(w->metaObject()->className()) + QLatin1Char(' ') + w->objectName();
         }
         QVERIFY2(nameless.isEmpty(), qPrintable(nameless.join(QLatin1String(", "))));
+    }
+    void every_state_of_every_control_can_be_read_in_both_themes() {
+        // Painted, not looked up: the commonest colour is the ground, the one that stands out most from it is the writing.
+        auto contrast_of = [](QWidget* w) {
+            const QImage im = w->window()->grab(w->geometry()).toImage().convertToFormat(QImage::Format_RGB32);
+            std::map<QRgb, int> count;
+            for (int y = 3; y < im.height() - 3; ++y)
+                for (int x = 3; x < im.width() - 3; ++x) ++count[im.pixel(x, y) | 0xFF000000U];
+            const auto ground =
+                std::max_element(count.begin(), count.end(), [](const auto& a, const auto& b) { return a.second < b.second; })->first;
+            double most = 1;
+            for (const auto& [c, n] : count)
+                if (n >= 3) most = std::max(most, ui::contrast(QColor::fromRgb(c), QColor::fromRgb(ground)));
+            return most;
+        };
+        QStringList poor;
+        for (const bool dark : {false, true}) {
+            ui::Theme theme;
+            theme.palette = dark ? ui::Palette::dark() : ui::Palette::light();
+            QWidget page;
+            page.setStyleSheet(theme.style_sheet());
+            auto* box = new QVBoxLayout(&page);
+            QList<std::pair<QString, QWidget*>> all;
+            auto put = [&](const QString& name, QWidget* w) {
+                box->addWidget(w);
+                all << std::pair(name, w);
+                return w;
+            };
+            for (const char* id : {"", "primary", "goto"})
+                for (const bool on : {true, false}) {
+                    auto* b = new QPushButton(QStringLiteral("Hammering"));
+                    b->setObjectName(QLatin1String(id));
+                    b->setEnabled(on);
+                    put(QStringLiteral("button %1 %2").arg(QLatin1String(id)).arg(on), b);
+                }
+            for (const bool checked : {true, false})
+                for (const char* id : {"", "place"}) {
+                    auto* b = new QToolButton;
+                    b->setText(QStringLiteral("Hammering"));
+                    b->setObjectName(QLatin1String(id));
+                    b->setCheckable(true);
+                    b->setChecked(checked);
+                    put(QStringLiteral("tool %1 %2").arg(QLatin1String(id)).arg(checked), b);
+                }
+            for (const bool on : {true, false})
+                for (const bool checked : {true, false}) {
+                    auto* c = new QCheckBox(QStringLiteral("Hammering"));
+                    c->setChecked(checked);
+                    c->setEnabled(on);
+                    put(QStringLiteral("check box %1 %2").arg(on).arg(checked), c);
+                }
+            auto* combo = new QComboBox;
+            combo->addItem(QStringLiteral("Hammering"));
+            put(QStringLiteral("choice"), combo);
+            put(QStringLiteral("line"), new QLineEdit(QStringLiteral("Hammering")));
+            auto* number = new QDoubleSpinBox;
+            number->setValue(88);
+            put(QStringLiteral("number"), number);
+            auto* list = new QListWidget;
+            list->addItems({QStringLiteral("Hammering"), QStringLiteral("Hammering")});
+            list->setFixedHeight(60);
+            put(QStringLiteral("list"), list);
+            auto* chosen = new QListWidget;
+            chosen->addItem(QStringLiteral("Hammering"));
+            chosen->setCurrentRow(0);
+            chosen->setFixedSize(80, 26);
+            put(QStringLiteral("chosen row"), chosen);
+            auto* tabs = new QTabWidget;
+            tabs->addTab(new QLabel(QStringLiteral("Hammering")), QStringLiteral("Hammering"));
+            tabs->addTab(new QWidget, QStringLiteral("Hammering"));
+            put(QStringLiteral("tabs"), tabs);
+            for (const char* id : {"", "faint", "heading", "problem"}) {
+                auto* l = new QLabel(QStringLiteral("Hammering"));
+                l->setObjectName(QLatin1String(id));
+                put(QStringLiteral("label %1").arg(QLatin1String(id)), l);
+            }
+            page.resize(320, 900);
+            page.show();
+            QCoreApplication::processEvents();
+            for (const auto& [name, w] : all) {
+                const double c = contrast_of(w);
+                // What cannot be used need not be read with ease, but has to be there.
+                if (c < (w->isEnabled() ? 4.5 : 3.0))
+                    poor << QStringLiteral("%1 %2: %3").arg(dark ? QStringLiteral("dark") : QStringLiteral("light"), name).arg(c);
+            }
+            // A check box has a box, checked or not, in both themes.
+            for (const auto& [name, w] : all) {
+                if (!qobject_cast<QCheckBox*>(w)) continue;
+                const QImage im = w->window()->grab(w->geometry()).toImage();
+                const QRgb ground = im.pixel(im.width() - 2, 1);
+                double most = 1;
+                for (int x = 0; x < 16; ++x) most = std::max(most, ui::contrast(QColor(im.pixel(x, im.height() / 2)), QColor(ground)));
+                if (most < 3)
+                    poor << QStringLiteral("%1 %2 has no box: %3")
+                                .arg(dark ? QStringLiteral("dark") : QStringLiteral("light"), name)
+                                .arg(most);
+            }
+        }
+        QVERIFY2(poor.isEmpty(), qPrintable(poor.join(QLatin1Char('\n'))));
     }
     void colours_can_be_read() {
         for (const bool dark : {false, true}) {
