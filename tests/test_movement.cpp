@@ -11,7 +11,11 @@ using namespace bevel;
 
 class TestMovement : public QObject {
     Q_OBJECT
-    static std::vector<std::string> ids() { return {"part_the_horses_mane", "gaze_at_the_moon", "separate_the_clouds"}; }
+    static std::vector<std::string> ids() {
+        std::vector<std::string> out;
+        for (const auto& m : load_movements(test::data_dir())) out.push_back(m.id);
+        return out;
+    }
 
     static bool valid(const std::filesystem::path& schema_file, const std::filesystem::path& file) {
         const auto schema_json = nlohmann::json::parse(*read_text(schema_file, 1 << 20)),
@@ -71,6 +75,79 @@ private slots:
             QVERIFY(std::abs((b[left_hip] - b[left_knee]).norm() - d.thigh) < 1e-6);
             QVERIFY(std::abs((b[right_knee] - b[right_ankle]).norm() - d.shank) < 1e-6);
             QVERIFY(std::abs((b[left_shoulder] - b[left_elbow]).norm() - d.upper_arm) < 1e-6);
+        }
+    }
+    void every_shipped_movement_is_done_by_bodies_of_five_sizes() {
+        std::vector<Error> problems;
+        const auto all = load_movements(test::data_dir(), &problems);
+        QVERIFY2(problems.empty(), problems.empty() ? "" : problems.front().context.c_str());
+        QVERIFY(all.size() >= 21);
+        for (const auto& m : all)
+            for (const double stature : {1.35, 1.55, 1.7, 1.85, 2.0}) {
+                sim::StudentOptions o;
+                o.stature_m = stature;
+                o.score.repetitions = 1;
+                o.proportion_spread = 0;
+                const sim::Student s(m, o);
+                const BodyDims& d = s.dims();
+                const QString where = QStringLiteral("%1 %2 m").arg(QString::fromStdString(m.id)).arg(stature);
+                const double step = 1.0 / 60;
+                std::vector<Body3> way;
+                for (double t = 0; t < s.duration(); t += step) way.push_back(s.pose(t).points);
+                double fastest = 0;
+                for (std::size_t i = 0; i < way.size(); ++i) {
+                    const Body3& b = way[i];
+                    for (const auto& p : b) QVERIFY2(p.allFinite() && p.y() > -1e-6 && p.y() < 1.5 * stature, qPrintable(where));
+                    for (const Side side : {Side::left, Side::right}) {
+                        auto at = [&](Point p) { return b[static_cast<std::size_t>(on(side, p))]; };
+                        for (const auto& [one, two, length] : {std::tuple{left_hip, left_knee, d.thigh},
+                                                               {left_knee, left_ankle, d.shank},
+                                                               {left_shoulder, left_elbow, d.upper_arm},
+                                                               {left_elbow, left_wrist, d.forearm}})
+                            QVERIFY2(std::abs((at(one) - at(two)).norm() - length) < 0.001, qPrintable(where));
+                        const double knee = joint_bend(at(left_hip), at(left_knee), at(left_ankle)),
+                                     elbow = joint_bend(at(left_shoulder), at(left_elbow), at(left_wrist));
+                        QVERIFY2(knee < 130 && elbow < 150, qPrintable(where + QStringLiteral(" %1 %2").arg(knee).arg(elbow)));
+                    }
+                    if (i < 2) continue;
+                    for (std::size_t p = 0; p < point_count; ++p) {
+                        const double v = (way[i][p] - way[i - 1][p]).norm() / step,
+                                     a = (way[i][p] - 2 * way[i - 1][p] + way[i - 2][p]).norm() / (step * step);
+                        fastest = std::max(fastest, v);
+                        QVERIFY2(
+                            v < 2.2 && a < 40,
+                            qPrintable(
+                                where +
+                                QStringLiteral(" %1 at %2 s: %3 m/s, %4 m/s2").arg(p).arg(static_cast<double>(i) * step).arg(v).arg(a)));
+                    }
+                }
+                QVERIFY2(fastest > 0.15, qPrintable(where)); // it moves
+            }
+    }
+    void what_a_movement_is_about_is_whole() {
+        for (const auto& m : load_movements(test::data_dir())) {
+            if (m.attention.empty()) continue; // the first three are told by their rules
+            const auto& id = m.id;
+            QVERIFY2(!m.images.empty() && !m.trains.empty() && !m.drills.empty() && !m.versions.empty(), id.c_str());
+            for (const auto& d : m.drills)
+                for (const auto& r : d.rules) QVERIFY2(rule_book().find(r) != nullptr, id.c_str());
+            // What asks for balance or goes overhead says so.
+            auto has = [&](const char* c) { return std::find(m.cautions.begin(), m.cautions.end(), c) != m.cautions.end(); };
+            if (m.asks_balance >= 2) QVERIFY2(has("balance"), id.c_str());
+            if (m.asks_knees >= 2) QVERIFY2(has("knees"), id.c_str());
+            for (const auto& p : m.phases)
+                for (const auto& h : {p.posture.left_hand, p.posture.right_hand})
+                    if (h.level == Level::brow && h.y > 0.5) QVERIFY2(has("overhead"), id.c_str());
+        }
+        auto text = *read_text(test::data_dir() / "movements/draw_the_bow.json", 1 << 20);
+        for (const auto& [from, to] : {std::pair{"\"rules\": [\"K1\"", "\"rules\": [\"Z9\""},
+                                       {"\"knees\": 2", "\"knees\": 9"},
+                                       {"\"attention\": [\"Sink", "\"attention\": [7, \"Sink"}}) {
+            auto broken = text;
+            const auto at = broken.find(from);
+            QVERIFY2(at != std::string::npos, from);
+            broken.replace(at, std::strlen(from), to);
+            QVERIFY2(!parse_movement(broken), to);
         }
     }
     void the_right_side_mirrors_the_left() {

@@ -382,11 +382,12 @@ private slots:
         QStringList wrong;
         const auto schools = load_schools(test::data_dir());
         QVERIFY(schools.size() >= 3);
-        for (const char* id : {"part_the_horses_mane", "gaze_at_the_moon", "separate_the_clouds"})
+        for (const auto& shipped : load_movements(test::data_dir())) if (!getenv("ONLY") || std::string(getenv("ONLY")).find(shipped.id) != std::string::npos)
             for (const auto& school : schools)
                 for (const double stature : {1.35, 1.55, 1.7, 1.85, 2.0}) {
-                    Movement m = test::movement(id);
-                    QVERIFY(m.checks.size() > 25);
+                    const std::string& id = shipped.id;
+                    Movement m = shipped;
+                    QVERIFY(m.checks.size() > 15);
                     apply(m, school.changes, BandLevel::school);
                     std::vector<View> views{View::three_d};
                     if (stature == 1.7) views.insert(views.end(), m.best_views.begin(), m.best_views.end());
@@ -402,10 +403,10 @@ private slots:
                         ro.view = view;
                         ro.stature_m = stature;
                         ro.school = school.changes;
-                        const auto r = make_review(view == View::three_d ? test::room_track(take) : test::pixel_track(take, 1.0, 3),
-                                                   test::movement(id), ro);
+                        const auto r =
+                            make_review(view == View::three_d ? test::room_track(take) : test::pixel_track(take, 1.0, 3), shipped, ro);
                         const QString where = QStringLiteral("%1, %2, %3 m, %4")
-                                                  .arg(QLatin1String(id), QString::fromStdString(school.id))
+                                                  .arg(QString::fromStdString(id), QString::fromStdString(school.id))
                                                   .arg(stature)
                                                   .arg(QString::fromStdString(std::string(view_name(view))));
                         if (!r) {
@@ -418,7 +419,8 @@ private slots:
                                              QStringLiteral(": %1 %2 ± %3").arg(QString::fromStdString(f.check)).arg(f.value).arg(f.sigma);
                     }
                 }
-        QVERIFY2(wrong.isEmpty(), qPrintable(wrong.join(QLatin1Char('\n'))));
+        for (const auto& w : wrong) qInfo("%s", qPrintable(w));
+        QVERIFY2(wrong.isEmpty(), qPrintable(QString::number(wrong.size())));
     }
 
     void the_sentence_is_the_right_one_data() {

@@ -4915,6 +4915,930 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>wrist over the floor, in body heights</source>
         <translation>Handgelenk über dem Boden, in Körpergrößen</translation>
     </message>
+    <message>
+        <source>A ball between the palms that fills and empties.</source>
+        <translation>Ein Ball zwischen den Handflächen, der sich füllt und leert.</translation>
+    </message>
+    <message>
+        <source>A book that opens and closes at its spine.</source>
+        <translation>Ein Buch, das sich am Rücken öffnet und schließt.</translation>
+    </message>
+    <message>
+        <source>A bow that bends without breaking.</source>
+        <translation>Ein Bogen, der sich biegt, ohne zu brechen.</translation>
+    </message>
+    <message>
+        <source>A chair before you, fingertips on its back: shift only as far as it stays easy.</source>
+        <translation>Ein Stuhl vor dir, Fingerspitzen auf der Lehne: verlagere nur so weit, wie es leicht bleibt.</translation>
+    </message>
+    <message>
+        <source>A crane that has all the time in the world.</source>
+        <translation>Ein Kranich, der alle Zeit der Welt hat.</translation>
+    </message>
+    <message>
+        <source>A drawer that slides out and in.</source>
+        <translation>Eine Schublade, die hinaus- und hineingleitet.</translation>
+    </message>
+    <message>
+        <source>A hand on the wall at hip height, bend towards it and come back.</source>
+        <translation>Eine Hand auf Hüfthöhe an der Wand, beug dich zu ihr und komm zurück.</translation>
+    </message>
+    <message>
+        <source>A hand&apos;s width</source>
+        <translation>Eine Handbreit</translation>
+    </message>
+    <message>
+        <source>A lighthouse that turns its lamp.</source>
+        <translation>Ein Leuchtturm, der sein Licht dreht.</translation>
+    </message>
+    <message>
+        <source>A thread at the crown that is lifted and let go.</source>
+        <translation>Ein Faden am Scheitel, der gehoben und losgelassen wird.</translation>
+    </message>
+    <message>
+        <source>A tree between the arms, as wide as you like it.</source>
+        <translation>Ein Baum zwischen den Armen, so dick, wie es dir gefällt.</translation>
+    </message>
+    <message>
+        <source>A young bamboo in the wind.</source>
+        <translation>Ein junger Bambus im Wind.</translation>
+    </message>
+    <message>
+        <source>Arm Swing from the Waist</source>
+        <translation>Armschwung aus der Taille</translation>
+    </message>
+    <message>
+        <source>Arms only</source>
+        <translation>Nur die Arme</translation>
+    </message>
+    <message>
+        <source>Arms while standing</source>
+        <translation>Arme im Stehen</translation>
+    </message>
+    <message>
+        <source>Back along a wall</source>
+        <translation>Rücken an der Wand</translation>
+    </message>
+    <message>
+        <source>Bend from the Hips</source>
+        <translation>Beugen aus der Hüfte</translation>
+    </message>
+    <message>
+        <source>Between sky and earth, a hand for each.</source>
+        <translation>Zwischen Himmel und Erde, für jedes eine Hand.</translation>
+    </message>
+    <message>
+        <source>Both feet stay heavy.</source>
+        <translation>Beide Füße bleiben schwer.</translation>
+    </message>
+    <message>
+        <source>Both heels rise together, pause at the top, and come down softly or with a small drop.</source>
+        <translation>Beide Fersen heben sich gemeinsam, verweilen oben und kommen sanft oder mit einem kleinen Fall herab.</translation>
+    </message>
+    <message>
+        <source>Both palms press as if through water.</source>
+        <translation>Beide Handflächen drücken wie durch Wasser.</translation>
+    </message>
+    <message>
+        <source>Bring it back</source>
+        <translation>Zurückholen</translation>
+    </message>
+    <message>
+        <source>Brush the Knee and Push</source>
+        <translation>Knie streifen und schieben</translation>
+    </message>
+    <message>
+        <source>Brush the reeds aside, and lay a hand on the door.</source>
+        <translation>Streif das Schilf zur Seite und leg eine Hand an die Tür.</translation>
+    </message>
+    <message>
+        <source>Carry the arms up</source>
+        <translation>Die Arme hinauftragen</translation>
+    </message>
+    <message>
+        <source>Carry the hands up</source>
+        <translation>Die Hände hinauftragen</translation>
+    </message>
+    <message>
+        <source>Circle and Tap</source>
+        <translation>Kreisen und tippen</translation>
+    </message>
+    <message>
+        <source>Circle forward</source>
+        <translation>Nach vorn kreisen</translation>
+    </message>
+    <message>
+        <source>Circle out</source>
+        <translation>Nach außen kreisen</translation>
+    </message>
+    <message>
+        <source>Close</source>
+        <translation>Schließen</translation>
+    </message>
+    <message>
+        <source>Come back to standing</source>
+        <translation>In den Stand zurückkommen</translation>
+    </message>
+    <message>
+        <source>Come back to the front</source>
+        <translation>Nach vorn zurückkommen</translation>
+    </message>
+    <message>
+        <source>Come back to the middle</source>
+        <translation>In die Mitte zurückkommen</translation>
+    </message>
+    <message>
+        <source>Come back together</source>
+        <translation>Wieder zusammenkommen</translation>
+    </message>
+    <message>
+        <source>Come back up</source>
+        <translation>Wieder aufrichten</translation>
+    </message>
+    <message>
+        <source>Come down</source>
+        <translation>Herabkommen</translation>
+    </message>
+    <message>
+        <source>Come up long</source>
+        <translation>Lang aufrichten</translation>
+    </message>
+    <message>
+        <source>Crown and heels draw apart.</source>
+        <translation>Scheitel und Fersen streben auseinander.</translation>
+    </message>
+    <message>
+        <source>Draw a circle in the sand.</source>
+        <translation>Zeichne einen Kreis in den Sand.</translation>
+    </message>
+    <message>
+        <source>Draw it back</source>
+        <translation>Zurückziehen</translation>
+    </message>
+    <message>
+        <source>Draw the Bow</source>
+        <translation>Den Bogen spannen</translation>
+    </message>
+    <message>
+        <source>Draw the bow</source>
+        <translation>Den Bogen spannen</translation>
+    </message>
+    <message>
+        <source>Embrace the Post</source>
+        <translation>Die Säule umarmen</translation>
+    </message>
+    <message>
+        <source>Empty foot</source>
+        <translation>Leerer Fuß</translation>
+    </message>
+    <message>
+        <source>Empty the foot, then lift it.</source>
+        <translation>Leere den Fuß, dann heb ihn.</translation>
+    </message>
+    <message>
+        <source>Empty the one leg before the other is full.</source>
+        <translation>Leere das eine Bein, bevor das andere voll ist.</translation>
+    </message>
+    <message>
+        <source>Eyes only</source>
+        <translation>Nur die Augen</translation>
+    </message>
+    <message>
+        <source>Feet flat, the waist turns from side to side and the arms swing along, loose as cords.</source>
+        <translation>Die Füße flach, die Taille dreht von Seite zu Seite, und die Arme schwingen mit, locker wie Schnüre.</translation>
+    </message>
+    <message>
+        <source>Feet shoulder-wide and knees only soft.</source>
+        <translation>Füße schulterbreit und die Knie nur weich.</translation>
+    </message>
+    <message>
+        <source>Feet under the shoulders. The wrists float up to the height of the shoulders and sink again, and the knees give way under them.</source>
+        <translation>Füße unter den Schultern. Die Handgelenke schweben auf Schulterhöhe und sinken wieder, und die Knie geben darunter nach.</translation>
+    </message>
+    <message>
+        <source>Fingertips of both hands on the back of a chair.</source>
+        <translation>Fingerspitzen beider Hände auf einer Stuhllehne.</translation>
+    </message>
+    <message>
+        <source>Fingertips of one hand on the back of a chair.</source>
+        <translation>Fingerspitzen einer Hand auf einer Stuhllehne.</translation>
+    </message>
+    <message>
+        <source>Fingertips on a chair</source>
+        <translation>Fingerspitzen am Stuhl</translation>
+    </message>
+    <message>
+        <source>Flat foot</source>
+        <translation>Flacher Fuß</translation>
+    </message>
+    <message>
+        <source>Float down</source>
+        <translation>Herabschweben</translation>
+    </message>
+    <message>
+        <source>Fold at hips and knees, scoop with both arms from below and rise with the hands to the heart.</source>
+        <translation>Beuge Hüften und Knie, schöpfe mit beiden Armen von unten und steige mit den Händen zum Herzen.</translation>
+    </message>
+    <message>
+        <source>Fold at the hips</source>
+        <translation>In der Hüfte beugen</translation>
+    </message>
+    <message>
+        <source>Fold at the hips, the back stays long.</source>
+        <translation>Beuge in der Hüfte, der Rücken bleibt lang.</translation>
+    </message>
+    <message>
+        <source>Grow long between heel and crown; the ribs stay soft.</source>
+        <translation>Werde lang zwischen Ferse und Scheitel; die Rippen bleiben weich.</translation>
+    </message>
+    <message>
+        <source>Grow up first, then over.</source>
+        <translation>Wachse erst nach oben, dann hinüber.</translation>
+    </message>
+    <message>
+        <source>Half the way down and half the way up; nothing is forced.</source>
+        <translation>Den halben Weg hinab und den halben hinauf; nichts wird erzwungen.</translation>
+    </message>
+    <message>
+        <source>Hand on the wall</source>
+        <translation>Hand an der Wand</translation>
+    </message>
+    <message>
+        <source>Hands at the belly</source>
+        <translation>Hände am Bauch</translation>
+    </message>
+    <message>
+        <source>Hands on a chair</source>
+        <translation>Hände am Stuhl</translation>
+    </message>
+    <message>
+        <source>Hands on a table</source>
+        <translation>Hände auf dem Tisch</translation>
+    </message>
+    <message>
+        <source>Hands on a table, walk back until the back is long and flat.</source>
+        <translation>Hände auf dem Tisch, geh zurück, bis der Rücken lang und flach ist.</translation>
+    </message>
+    <message>
+        <source>Hands on the hips, turn from side to side with quiet knees.</source>
+        <translation>Hände an den Hüften, dreh von Seite zu Seite mit ruhigen Knien.</translation>
+    </message>
+    <message>
+        <source>Hands on the hips: reach, set, shift, sit back, return.</source>
+        <translation>Hände an den Hüften: reichen, setzen, verlagern, zurücksitzen, heimkehren.</translation>
+    </message>
+    <message>
+        <source>Hands on the thighs: sink and rise four times, as slowly as one breath.</source>
+        <translation>Hände auf den Oberschenkeln: sinke und steige viermal, so langsam wie ein Atemzug.</translation>
+    </message>
+    <message>
+        <source>Hands that rise on water and let themselves down with it.</source>
+        <translation>Hände, die auf Wasser steigen und sich mit ihm senken.</translation>
+    </message>
+    <message>
+        <source>Heels Up, Heels Down</source>
+        <translation>Fersen auf, Fersen ab</translation>
+    </message>
+    <message>
+        <source>Heels a hand from the wall: raise the arms and keep the low back where it is.</source>
+        <translation>Fersen eine Handbreit von der Wand: heb die Arme und lass den unteren Rücken, wo er ist.</translation>
+    </message>
+    <message>
+        <source>Here the waist turns over a pelvis that stays.</source>
+        <translation>Hier dreht die Taille über einem ruhenden Becken.</translation>
+    </message>
+    <message>
+        <source>High stance</source>
+        <translation>Hoher Stand</translation>
+    </message>
+    <message>
+        <source>Hips and shoulders travel together.</source>
+        <translation>Hüften und Schultern wandern gemeinsam.</translation>
+    </message>
+    <message>
+        <source>Hold the stance for three breaths, hands on the ribs.</source>
+        <translation>Halte den Stand für drei Atemzüge, die Hände an den Rippen.</translation>
+    </message>
+    <message>
+        <source>Hold up the sky like a light cloth.</source>
+        <translation>Halte den Himmel wie ein leichtes Tuch.</translation>
+    </message>
+    <message>
+        <source>Hold with one arm for two breaths, then with the other.</source>
+        <translation>Halte mit einem Arm für zwei Atemzüge, dann mit dem anderen.</translation>
+    </message>
+    <message>
+        <source>Horse Stance with Fists</source>
+        <translation>Reiterstand mit Fäusten</translation>
+    </message>
+    <message>
+        <source>In a bend the head hangs in line with the back.</source>
+        <translation>In der Beuge hängt der Kopf in der Linie des Rückens.</translation>
+    </message>
+    <message>
+        <source>In a heel raise the legs may be nearly straight.</source>
+        <translation>Beim Heben der Fersen dürfen die Beine fast gestreckt sein.</translation>
+    </message>
+    <message>
+        <source>In a horse stance one fist travels forward from the ribs and is drawn back; then the other.</source>
+        <translation>Im Reiterstand wandert eine Faust von den Rippen nach vorn und wird zurückgezogen; dann die andere.</translation>
+    </message>
+    <message>
+        <source>In a horse stance the arms cross before the chest; one hand reaches far to its side as the other draws back to the shoulder, and the eyes follow the arrow.</source>
+        <translation>Im Reiterstand kreuzen die Arme vor der Brust; eine Hand reicht weit zur Seite, die andere zieht zur Schulter zurück, und die Augen folgen dem Pfeil.</translation>
+    </message>
+    <message>
+        <source>In a wide easy stance the weight pours from the middle to one foot and back, sinking on the way and rising over the foot.</source>
+        <translation>Im weiten, leichten Stand fließt das Gewicht von der Mitte auf einen Fuß und zurück, unterwegs sinkend und über dem Fuß steigend.</translation>
+    </message>
+    <message>
+        <source>Knees alone</source>
+        <translation>Nur die Knie</translation>
+    </message>
+    <message>
+        <source>Lean long to the side</source>
+        <translation>Lang zur Seite neigen</translation>
+    </message>
+    <message>
+        <source>Let go and rise</source>
+        <translation>Loslassen und steigen</translation>
+    </message>
+    <message>
+        <source>Let the arm float down</source>
+        <translation>Den Arm herabschweben lassen</translation>
+    </message>
+    <message>
+        <source>Let the wrists float up</source>
+        <translation>Die Handgelenke aufschweben lassen</translation>
+    </message>
+    <message>
+        <source>Let them down</source>
+        <translation>Senken</translation>
+    </message>
+    <message>
+        <source>Lift the knee</source>
+        <translation>Das Knie heben</translation>
+    </message>
+    <message>
+        <source>Lift the shoulders, let them drop, and only then let the hands open.</source>
+        <translation>Heb die Schultern, lass sie fallen, und erst dann lass die Hände aufgehen.</translation>
+    </message>
+    <message>
+        <source>Look Behind</source>
+        <translation>Zurückblicken</translation>
+    </message>
+    <message>
+        <source>Look after the hands without dropping the head back.</source>
+        <translation>Blick den Händen nach, ohne den Kopf in den Nacken zu legen.</translation>
+    </message>
+    <message>
+        <source>Nothing is held that does not have to be.</source>
+        <translation>Nichts wird gehalten, was nicht muss.</translation>
+    </message>
+    <message>
+        <source>On a chair, where the pelvis cannot go along.</source>
+        <translation>Auf einem Stuhl, wo das Becken nicht mitgehen kann.</translation>
+    </message>
+    <message>
+        <source>On one leg the other foot draws a small circle forward and out, taps the floor with its toe and comes back.</source>
+        <translation>Auf einem Bein zeichnet der andere Fuß einen kleinen Kreis nach vorn und außen, tippt mit den Zehen auf und kommt zurück.</translation>
+    </message>
+    <message>
+        <source>On the front of a chair, feet flat and hip-wide: only the arms and the breath.</source>
+        <translation>Vorn auf einem Stuhl, Füße flach und hüftbreit: nur die Arme und der Atem.</translation>
+    </message>
+    <message>
+        <source>One Palm Up, One Palm Down</source>
+        <translation>Eine Hand hoch, eine Hand tief</translation>
+    </message>
+    <message>
+        <source>One arm at a time</source>
+        <translation>Ein Arm nach dem anderen</translation>
+    </message>
+    <message>
+        <source>One arm down</source>
+        <translation>Ein Arm unten</translation>
+    </message>
+    <message>
+        <source>One arm floats up beside the ear and the body leans long to the other side, over both feet, and comes back to the middle.</source>
+        <translation>Ein Arm schwebt neben das Ohr, und der Körper neigt sich lang zur anderen Seite, über beiden Füßen, und kommt zur Mitte zurück.</translation>
+    </message>
+    <message>
+        <source>One arm is overhead.</source>
+        <translation>Ein Arm ist über dem Kopf.</translation>
+    </message>
+    <message>
+        <source>One matchbox</source>
+        <translation>Eine Streichholzschachtel</translation>
+    </message>
+    <message>
+        <source>One palm presses up overhead while the other presses down beside the hip; they pass each other before the chest and change over.</source>
+        <translation>Eine Handfläche drückt über dem Kopf nach oben, die andere neben der Hüfte nach unten; vor der Brust gehen sie aneinander vorbei und wechseln.</translation>
+    </message>
+    <message>
+        <source>One wing up, one wing down.</source>
+        <translation>Ein Flügel oben, ein Flügel unten.</translation>
+    </message>
+    <message>
+        <source>One-Leg Stand</source>
+        <translation>Einbeinstand</translation>
+    </message>
+    <message>
+        <source>Open</source>
+        <translation>Öffnen</translation>
+    </message>
+    <message>
+        <source>Open and Close the Hands</source>
+        <translation>Die Hände öffnen und schließen</translation>
+    </message>
+    <message>
+        <source>Open to the sides</source>
+        <translation>Zu den Seiten öffnen</translation>
+    </message>
+    <message>
+        <source>Opening: Rise and Sink</source>
+        <translation>Anfang: Steigen und Sinken</translation>
+    </message>
+    <message>
+        <source>Overhead Side Bend</source>
+        <translation>Seitneigen mit Arm über dem Kopf</translation>
+    </message>
+    <message>
+        <source>Palms facing each other before the chest, the hands draw apart to the width of the shoulders and beyond, and come together again.</source>
+        <translation>Die Handflächen einander zugewandt vor der Brust, ziehen die Hände schulterbreit und weiter auseinander und kommen wieder zusammen.</translation>
+    </message>
+    <message>
+        <source>Palms to the Sky</source>
+        <translation>Handflächen zum Himmel</translation>
+    </message>
+    <message>
+        <source>Pass before the chest</source>
+        <translation>Vor der Brust vorbei</translation>
+    </message>
+    <message>
+        <source>Pause at the top</source>
+        <translation>Oben verweilen</translation>
+    </message>
+    <message>
+        <source>Place it beside</source>
+        <translation>Daneben setzen</translation>
+    </message>
+    <message>
+        <source>Pour it out</source>
+        <translation>Ausgießen</translation>
+    </message>
+    <message>
+        <source>Pour the weight back</source>
+        <translation>Das Gewicht zurückfließen lassen</translation>
+    </message>
+    <message>
+        <source>Press up</source>
+        <translation>Nach oben drücken</translation>
+    </message>
+    <message>
+        <source>Press up and down</source>
+        <translation>Nach oben und unten drücken</translation>
+    </message>
+    <message>
+        <source>Raise and lower one arm only, and watch that the trunk does not lean.</source>
+        <translation>Heb und senk nur einen Arm und achte darauf, dass der Rumpf nicht neigt.</translation>
+    </message>
+    <message>
+        <source>Raise the arm</source>
+        <translation>Den Arm heben</translation>
+    </message>
+    <message>
+        <source>Raise the heels</source>
+        <translation>Die Fersen heben</translation>
+    </message>
+    <message>
+        <source>Raise the heels as high as a matchbox, pause for one breath, lower.</source>
+        <translation>Heb die Fersen so hoch wie eine Streichholzschachtel, verweile einen Atemzug, senke.</translation>
+    </message>
+    <message>
+        <source>Rest in the draw</source>
+        <translation>Im Spannen verweilen</translation>
+    </message>
+    <message>
+        <source>Rest over the foot</source>
+        <translation>Über dem Fuß verweilen</translation>
+    </message>
+    <message>
+        <source>Rise straight up, over the balls of the feet.</source>
+        <translation>Steig gerade nach oben, über die Fußballen.</translation>
+    </message>
+    <message>
+        <source>Rise with full hands</source>
+        <translation>Mit vollen Händen steigen</translation>
+    </message>
+    <message>
+        <source>Scoop</source>
+        <translation>Schöpfen</translation>
+    </message>
+    <message>
+        <source>Scoop water and lift it without spilling.</source>
+        <translation>Schöpfe Wasser und heb es, ohne zu verschütten.</translation>
+    </message>
+    <message>
+        <source>Seated</source>
+        <translation>Sitzend</translation>
+    </message>
+    <message>
+        <source>Send the fist forward</source>
+        <translation>Die Faust nach vorn schicken</translation>
+    </message>
+    <message>
+        <source>Set it down beside</source>
+        <translation>Daneben absetzen</translation>
+    </message>
+    <message>
+        <source>Set the foot down</source>
+        <translation>Den Fuß absetzen</translation>
+    </message>
+    <message>
+        <source>Set the toe ahead</source>
+        <translation>Die Zehen vorn aufsetzen</translation>
+    </message>
+    <message>
+        <source>Set the toe ahead and lift it again without the body moving.</source>
+        <translation>Setz die Zehen vorn auf und heb sie wieder, ohne dass der Körper sich bewegt.</translation>
+    </message>
+    <message>
+        <source>Shift, brush and push</source>
+        <translation>Verlagern, streifen und schieben</translation>
+    </message>
+    <message>
+        <source>Shoulders down first</source>
+        <translation>Erst die Schultern senken</translation>
+    </message>
+    <message>
+        <source>Side Shift with Rise and Sink</source>
+        <translation>Seitwärts verlagern mit Steigen und Sinken</translation>
+    </message>
+    <message>
+        <source>Sink a little, carry the arms as if round a tree before the chest, stay for some breaths and let them down again.</source>
+        <translation>Sink ein wenig, trag die Arme wie um einen Baum vor die Brust, bleib einige Atemzüge und senk sie wieder.</translation>
+    </message>
+    <message>
+        <source>Sink against a wall</source>
+        <translation>An der Wand sinken</translation>
+    </message>
+    <message>
+        <source>Sink and Scoop</source>
+        <translation>Sinken und schöpfen</translation>
+    </message>
+    <message>
+        <source>Sink and cross</source>
+        <translation>Sinken und kreuzen</translation>
+    </message>
+    <message>
+        <source>Sink and press down</source>
+        <translation>Sinken und nach unten drücken</translation>
+    </message>
+    <message>
+        <source>Sink first, then draw.</source>
+        <translation>Sink erst, dann spann.</translation>
+    </message>
+    <message>
+        <source>Sink no more than the width of a hand.</source>
+        <translation>Sink nicht mehr als eine Handbreit.</translation>
+    </message>
+    <message>
+        <source>Sit back as if onto a stool.</source>
+        <translation>Setz dich zurück wie auf einen Hocker.</translation>
+    </message>
+    <message>
+        <source>Sit down and back</source>
+        <translation>Nach unten und hinten sitzen</translation>
+    </message>
+    <message>
+        <source>Sit down on a high stool and stand up again without swinging.</source>
+        <translation>Setz dich auf einen hohen Hocker und steh ohne Schwung wieder auf.</translation>
+    </message>
+    <message>
+        <source>Sit onto one foot, set the other down ahead on its toe, empty, and let one hand rise beside the brow while the other sinks beside the hip.</source>
+        <translation>Sitz auf einen Fuß, setz den anderen vorn leer auf die Zehen und lass eine Hand neben die Stirn steigen, während die andere neben die Hüfte sinkt.</translation>
+    </message>
+    <message>
+        <source>Sit, do not lean back.</source>
+        <translation>Sitz, lehn dich nicht zurück.</translation>
+    </message>
+    <message>
+        <source>Sitting back, the trunk comes forward.</source>
+        <translation>Beim Zurücksitzen kommt der Rumpf nach vorn.</translation>
+    </message>
+    <message>
+        <source>Slide down a wall as far as the knees like, hold three breaths, slide up.</source>
+        <translation>Gleite an einer Wand hinab, so weit es den Knien gefällt, halte drei Atemzüge, gleite hinauf.</translation>
+    </message>
+    <message>
+        <source>Slide the toe</source>
+        <translation>Die Zehen gleiten lassen</translation>
+    </message>
+    <message>
+        <source>Small</source>
+        <translation>Klein</translation>
+    </message>
+    <message>
+        <source>Soft knees all the way.</source>
+        <translation>Weiche Knie auf dem ganzen Weg.</translation>
+    </message>
+    <message>
+        <source>Spread the wings</source>
+        <translation>Die Flügel ausbreiten</translation>
+    </message>
+    <message>
+        <source>Stand still and learn the way of the hands first.</source>
+        <translation>Steh still und lern zuerst den Weg der Hände.</translation>
+    </message>
+    <message>
+        <source>Stand there</source>
+        <translation>Dort stehen</translation>
+    </message>
+    <message>
+        <source>Stand without fists</source>
+        <translation>Stehen ohne Fäuste</translation>
+    </message>
+    <message>
+        <source>Standing upright the shoulders turn a little and the eyes travel far round to the back; the pelvis stays where it is.</source>
+        <translation>Aufrecht stehend drehen die Schultern ein wenig, und die Augen wandern weit nach hinten; das Becken bleibt, wo es ist.</translation>
+    </message>
+    <message>
+        <source>Stay</source>
+        <translation>Bleiben</translation>
+    </message>
+    <message>
+        <source>Step added</source>
+        <translation>Mit Schritt</translation>
+    </message>
+    <message>
+        <source>Step into a bow stance; the hand on that side brushes past the knee and the other pushes forward from the ear; sit back and return.</source>
+        <translation>Schritt in den Bogenstand; die Hand dieser Seite streift am Knie vorbei, die andere schiebt vom Ohr nach vorn; zurücksitzen und heimkehren.</translation>
+    </message>
+    <message>
+        <source>Step without arms</source>
+        <translation>Schritt ohne Arme</translation>
+    </message>
+    <message>
+        <source>Swing back to the front</source>
+        <translation>Nach vorn zurückschwingen</translation>
+    </message>
+    <message>
+        <source>Tap with the toe</source>
+        <translation>Mit den Zehen tippen</translation>
+    </message>
+    <message>
+        <source>The breastbone widens and softens with the hands.</source>
+        <translation>Das Brustbein wird mit den Händen weit und weich.</translation>
+    </message>
+    <message>
+        <source>The circle is as small as the balance is.</source>
+        <translation>Der Kreis ist so klein wie das Gleichgewicht.</translation>
+    </message>
+    <message>
+        <source>The drum with two cords.</source>
+        <translation>Die Trommel mit zwei Schnüren.</translation>
+    </message>
+    <message>
+        <source>The elbow brushes the ribs.</source>
+        <translation>Der Ellbogen streift die Rippen.</translation>
+    </message>
+    <message>
+        <source>The elbows hang, the armpits have room.</source>
+        <translation>Die Ellbogen hängen, die Achseln haben Raum.</translation>
+    </message>
+    <message>
+        <source>The eyes go first, the head follows.</source>
+        <translation>Die Augen gehen voran, der Kopf folgt.</translation>
+    </message>
+    <message>
+        <source>The eyes travel, the head stays.</source>
+        <translation>Die Augen wandern, der Kopf bleibt.</translation>
+    </message>
+    <message>
+        <source>The foot only taps there and carries nothing.</source>
+        <translation>Der Fuß tippt dort nur und trägt nichts.</translation>
+    </message>
+    <message>
+        <source>The front foot carries nothing.</source>
+        <translation>Der vordere Fuß trägt nichts.</translation>
+    </message>
+    <message>
+        <source>The front foot rests flat, still without weight.</source>
+        <translation>Der vordere Fuß ruht flach, noch ohne Gewicht.</translation>
+    </message>
+    <message>
+        <source>The gaze goes with the bend.</source>
+        <translation>Der Blick geht mit der Beuge.</translation>
+    </message>
+    <message>
+        <source>The hands go no higher than the brow.</source>
+        <translation>Die Hände gehen nicht höher als die Stirn.</translation>
+    </message>
+    <message>
+        <source>The hands hold a ball before the belly instead.</source>
+        <translation>Die Hände halten stattdessen einen Ball vor dem Bauch.</translation>
+    </message>
+    <message>
+        <source>The hands rise before the body, turn over at the brow and press up overhead; then they open and float down at the sides.</source>
+        <translation>Die Hände steigen vor dem Körper, wenden sich an der Stirn und drücken über dem Kopf nach oben; dann öffnen sie sich und schweben seitlich herab.</translation>
+    </message>
+    <message>
+        <source>The hands slide down the thighs, the trunk folds forward at the hips over soft knees and comes up again, long.</source>
+        <translation>Die Hände gleiten die Oberschenkel hinab, der Rumpf beugt sich in der Hüfte über weichen Knien nach vorn und kommt lang wieder hoch.</translation>
+    </message>
+    <message>
+        <source>The heels are lifted on purpose.</source>
+        <translation>Die Fersen werden mit Absicht gehoben.</translation>
+    </message>
+    <message>
+        <source>The heels rise no higher than a matchbox.</source>
+        <translation>Die Fersen steigen nicht höher als eine Streichholzschachtel.</translation>
+    </message>
+    <message>
+        <source>The hips go back and down in the bend.</source>
+        <translation>Die Hüften gehen in der Beuge zurück und hinab.</translation>
+    </message>
+    <message>
+        <source>The knee that is lifted carries nothing and may bend.</source>
+        <translation>Das gehobene Knie trägt nichts und darf beugen.</translation>
+    </message>
+    <message>
+        <source>The knee that is lifted carries nothing.</source>
+        <translation>Das gehobene Knie trägt nichts.</translation>
+    </message>
+    <message>
+        <source>The knees give way as the hands sink.</source>
+        <translation>Die Knie geben nach, wenn die Hände sinken.</translation>
+    </message>
+    <message>
+        <source>The knees stay over the toes.</source>
+        <translation>Die Knie bleiben über den Zehen.</translation>
+    </message>
+    <message>
+        <source>The knees stay soft when the heels come down.</source>
+        <translation>Die Knie bleiben weich, wenn die Fersen herabkommen.</translation>
+    </message>
+    <message>
+        <source>The movement is a bend forward.</source>
+        <translation>Die Bewegung ist eine Vorbeuge.</translation>
+    </message>
+    <message>
+        <source>The movement is a side bend.</source>
+        <translation>Die Bewegung ist eine Seitneige.</translation>
+    </message>
+    <message>
+        <source>The pelvis stays, the waist turns.</source>
+        <translation>Das Becken bleibt, die Taille dreht.</translation>
+    </message>
+    <message>
+        <source>The pushing hand arrives with the weight.</source>
+        <translation>Die schiebende Hand kommt mit dem Gewicht an.</translation>
+    </message>
+    <message>
+        <source>The shoulders stay down.</source>
+        <translation>Die Schultern bleiben unten.</translation>
+    </message>
+    <message>
+        <source>The stance does not move with the fist.</source>
+        <translation>Der Stand bewegt sich nicht mit der Faust.</translation>
+    </message>
+    <message>
+        <source>The standing knee stays soft.</source>
+        <translation>Das Standknie bleibt weich.</translation>
+    </message>
+    <message>
+        <source>The step is empty until it is flat.</source>
+        <translation>Der Schritt ist leer, bis der Fuß flach ist.</translation>
+    </message>
+    <message>
+        <source>The step with the hands on the hips, then both together.</source>
+        <translation>Der Schritt mit den Händen an den Hüften, dann beides zusammen.</translation>
+    </message>
+    <message>
+        <source>The striking arm may be nearly long.</source>
+        <translation>Der stoßende Arm darf fast gestreckt sein.</translation>
+    </message>
+    <message>
+        <source>The tap carries nothing.</source>
+        <translation>Das Tippen trägt nichts.</translation>
+    </message>
+    <message>
+        <source>The toe of the light foot keeps touching the floor.</source>
+        <translation>Die Zehen des leichten Fußes berühren weiter den Boden.</translation>
+    </message>
+    <message>
+        <source>The toe of the light foot stays on the floor; then it hovers for one breath.</source>
+        <translation>Die Zehen des leichten Fußes bleiben am Boden; dann schweben sie einen Atemzug lang.</translation>
+    </message>
+    <message>
+        <source>The toe slides its circle on the floor.</source>
+        <translation>Die Zehen gleiten ihren Kreis auf dem Boden.</translation>
+    </message>
+    <message>
+        <source>The trunk stays upright over both feet.</source>
+        <translation>Der Rumpf bleibt aufrecht über beiden Füßen.</translation>
+    </message>
+    <message>
+        <source>The upper hand stops at the brow.</source>
+        <translation>Die obere Hand bleibt an der Stirn.</translation>
+    </message>
+    <message>
+        <source>The waist turns, the arms only follow.</source>
+        <translation>Die Taille dreht, die Arme folgen nur.</translation>
+    </message>
+    <message>
+        <source>The way of the hands in a quiet stand, in time with the breath.</source>
+        <translation>Der Weg der Hände im ruhigen Stand, im Takt des Atems.</translation>
+    </message>
+    <message>
+        <source>The weight pours onto one foot, the other knee rises with the hand above it, rests and comes down to where it was.</source>
+        <translation>Das Gewicht fließt auf einen Fuß, das andere Knie steigt mit der Hand darüber, verweilt und kommt dorthin herab, wo es war.</translation>
+    </message>
+    <message>
+        <source>The wrists lead, the elbows hang.</source>
+        <translation>Die Handgelenke führen, die Ellbogen hängen.</translation>
+    </message>
+    <message>
+        <source>To a stool</source>
+        <translation>Auf einen Hocker</translation>
+    </message>
+    <message>
+        <source>To the brow</source>
+        <translation>Bis zur Stirn</translation>
+    </message>
+    <message>
+        <source>Toe on the floor</source>
+        <translation>Zehen am Boden</translation>
+    </message>
+    <message>
+        <source>Toe stays down</source>
+        <translation>Zehen bleiben unten</translation>
+    </message>
+    <message>
+        <source>Turn and gather at the ear</source>
+        <translation>Drehen und am Ohr sammeln</translation>
+    </message>
+    <message>
+        <source>Turn and let swing</source>
+        <translation>Drehen und schwingen lassen</translation>
+    </message>
+    <message>
+        <source>Turn and look</source>
+        <translation>Drehen und blicken</translation>
+    </message>
+    <message>
+        <source>Turn while seated</source>
+        <translation>Im Sitzen drehen</translation>
+    </message>
+    <message>
+        <source>Waist alone</source>
+        <translation>Nur die Taille</translation>
+    </message>
+    <message>
+        <source>Water that runs from one bowl to the other.</source>
+        <translation>Wasser, das von einer Schale in die andere läuft.</translation>
+    </message>
+    <message>
+        <source>White Crane Spreads Its Wings</source>
+        <translation>Der weiße Kranich breitet die Flügel aus</translation>
+    </message>
+    <message>
+        <source>With a chair</source>
+        <translation>Mit Stuhl</translation>
+    </message>
+    <message>
+        <source>balance</source>
+        <translation>Gleichgewicht</translation>
+    </message>
+    <message>
+        <source>breath</source>
+        <translation>Atem</translation>
+    </message>
+    <message>
+        <source>legs</source>
+        <translation>Beine</translation>
+    </message>
+    <message>
+        <source>shoulders</source>
+        <translation>Schultern</translation>
+    </message>
+    <message>
+        <source>spine</source>
+        <translation>Wirbelsäule</translation>
+    </message>
+    <message>
+        <source>standing</source>
+        <translation>Stehen</translation>
+    </message>
+    <message>
+        <source>waist</source>
+        <translation>Taille</translation>
+    </message>
+    <message>
+        <source>waist and spine</source>
+        <translation>Taille und Wirbelsäule</translation>
+    </message>
 </context>
 <context>
     <name>guide</name>

@@ -173,6 +173,19 @@ Result<CameraPlan> plan_from(const FloorMark& mark, const CameraPrior& prior) {
                         new ceres::AutoDiffCostFunction<Corner, 2, 4, 3>(new Corner{mat[i].x(), way * mat[i].y(), at[i].x(), at[i].y()}),
                         nullptr, camera.data(), place.data());
                 problem.AddResidualBlock(new ceres::AutoDiffCostFunction<Prior, 3, 4>(new Prior(p)), nullptr, camera.data());
+                // Cameras that there are, and a mat that can be seen: outside of that the mapping runs away.
+                for (const auto& [k, low, high_end] : {std::tuple{0, p.mean[0] - 1.4, p.mean[0] + 1.4},
+                                                       {1, -60 * deg, 80 * deg},
+                                                       {2, -60 * deg, 60 * deg},
+                                                       {3, std::log(0.05), std::log(6.0)}}) {
+                    problem.SetParameterLowerBound(camera.data(), k, low);
+                    problem.SetParameterUpperBound(camera.data(), k, high_end);
+                }
+                for (const auto& [k, low, high_end] : {std::tuple{0, -20.0, 20.0}, {1, 0.2, 40.0}, {2, -7.0, 7.0}}) {
+                    problem.SetParameterLowerBound(place.data(), k, low);
+                    problem.SetParameterUpperBound(place.data(), k, high_end);
+                    place[static_cast<std::size_t>(k)] = std::clamp(place[static_cast<std::size_t>(k)], low + 1e-6, high_end - 1e-6);
+                }
                 ceres::Solver::Summary summary;
                 ceres::Solve(quiet(), &problem, &summary);
                 if (!summary.IsSolutionUsable() || summary.final_cost >= best_cost - 1e-9) continue;

@@ -17,6 +17,7 @@ FootTarget foot(const json& j, FootTarget f) {
     f.x = number(j, "x", f.x, -4, 4);
     f.z = number(j, "z", f.z, -6, 6);
     f.toe_out = number(j, "toe_out", f.toe_out, -30, 70);
+    f.lift = number(j, "lift", f.lift, 0.01, 0.5);
     if (j.contains("contact"))
         f.contact =
             pick<Contact>(text(j, "contact"),
@@ -262,6 +263,35 @@ Movement read_movement(const json& j, const RuleBook& rules) {
         m.best_views.push_back(*view);
     }
     const std::string stance = text(j, "stance", false);
+    m.pinyin = text(j, "pinyin", false);
+    auto list = [&](const char* key) {
+        std::vector<std::string> out;
+        if (j.contains(key))
+            for (const auto& s : part(j, key, json::value_t::array)) {
+                if (!s.is_string() || s.get<std::string>().empty() || out.size() >= 20) throw Bad{key};
+                out.push_back(s.get<std::string>());
+            }
+        return out;
+    };
+    m.attention = list("attention");
+    m.images = list("images");
+    m.trains = list("trains");
+    if (j.contains("asks")) {
+        const auto& asks = part(j, "asks", json::value_t::object);
+        m.asks_knees = static_cast<int>(number(asks, "knees", 1, 0, 3));
+        m.asks_balance = static_cast<int>(number(asks, "balance", 1, 0, 3));
+    }
+    if (j.contains("drills"))
+        for (const auto& d : part(j, "drills", json::value_t::array)) {
+            Drill drill{text(d, "name"), text(d, "about"), {}};
+            for (const auto& r : part(d, "rules", json::value_t::array)) {
+                if (!r.is_string() || !rules.find(r.get<std::string>())) throw Bad{"drill " + drill.name + ": rule is not known"};
+                drill.rules.push_back(r.get<std::string>());
+            }
+            m.drills.push_back(std::move(drill));
+        }
+    if (j.contains("versions"))
+        for (const auto& v : part(j, "versions", json::value_t::array)) m.versions.push_back({text(v, "name"), text(v, "about")});
     if (j.contains("needs"))
         for (const auto& n : part(j, "needs", json::value_t::array)) m.needs.push_back(n.get<std::string>());
     if (j.contains("bands")) m.bands = changes(part(j, "bands", json::value_t::array), rules);

@@ -40,8 +40,24 @@ struct Phase {
     std::string ends_at;                // event its end snaps to: "", "foot_off", "foot_flat", "shift_end", "foot_down"
 };
 
+/// Something that isolates a fault, to be practised before the whole.
+struct Drill {
+    std::string name, about;
+    std::vector<std::string> rules; // ids of the rules it helps with
+};
+/// An easier way to do a movement.
+struct Version {
+    std::string name, about;
+};
+
 struct Movement {
     std::string id, name, kind, about;
+    std::string pinyin;                         // empty where it has no name in the tradition
+    std::vector<std::string> attention, images; // points of attention; pictures for the mind
+    std::vector<std::string> trains;            // "legs", "waist", "spine", "shoulders", "balance", "breath"
+    int asks_knees = 1, asks_balance = 1;       // 0: nothing, 3: much
+    std::vector<Drill> drills;
+    std::vector<Version> versions;
     std::vector<View> best_views;
     std::string feature; // measure id whose rise and fall drives the repetitions
     int repetitions = 2; // a side

@@ -15,6 +15,7 @@ enum class Level { belly, heart, brow };
 struct FootTarget {
     double x = 0, z = 0, toe_out = 0;
     Contact contact = Contact::flat;
+    double lift = 0.045; // height of its lowest point over the floor while it is off, of stature
 };
 
 /// Where the wrist is: x own left and z forward in SW from the mid-line of the chest, y in SW above the anchor level.

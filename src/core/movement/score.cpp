@@ -83,7 +83,8 @@ double Score::weight_left(double t) const {
 Channels::Foot Score::foot_at(std::size_t i, double u, Side side) const {
     const FootTarget& a = foot_of(keys_[i - 1].posture, side);
     const FootTarget& b = foot_of(keys_[i].posture, side);
-    constexpr double high = 0.045, heel_pitch = 16, toe_pitch = -24, peel = -24;
+    constexpr double heel_pitch = 16, toe_pitch = -24, peel = -24;
+    const double high = b.contact == Contact::off ? b.lift : a.lift;
     auto pitch_of = [&](Contact c) { return c == Contact::heel ? heel_pitch : c == Contact::toe ? toe_pitch : 0.0; };
     Channels::Foot f;
     double travel = u;
@@ -110,7 +111,7 @@ Channels::Foot Score::foot_at(std::size_t i, double u, Side side) const {
             f.contact = u < touch ? Contact::off : u < 1 ? Contact::toe : Contact::flat;
         }
     } else if (a.contact == Contact::off) {
-        f.lift = high;
+        f.lift = a.lift + (b.lift - a.lift) * smooth(u);
         travel = u;
     } else {
         const double from = pitch_of(a.contact), to = pitch_of(b.contact);

@@ -111,7 +111,7 @@ Channels::Foot foot_channel(const FootTarget& f) {
     Channels::Foot c{f.x, f.z, f.toe_out, 0, 0, f.contact};
     if (f.contact == Contact::heel) c.pitch = 16;
     if (f.contact == Contact::toe) c.pitch = -24;
-    if (f.contact == Contact::off) c.lift = 0.045;
+    if (f.contact == Contact::off) c.lift = f.lift;
     return c;
 }
 

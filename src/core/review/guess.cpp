@@ -10,7 +10,7 @@ namespace {
 constexpr double people_spread = 0.05, clip_error = 0.02;
 /// Of 48 filmed takes on figures that nothing was fitted on, the right movement cost 0.02 to 0.39, the best wrong one 0.12 to 0.7 more; a
 /// difference of 0.12 is taken for four to one.
-constexpr double per_cost = 12, none_cost = 0.6;
+constexpr double per_cost = 12, none_cost = 0.6, none_prior = 0.2;
 
 } // namespace
 
@@ -45,8 +45,9 @@ std::vector<MovementGuess> guess_movement(const Track& track, std::span<const Mo
         }
         out.push_back(g);
     }
-    // What a repetition costs, against what it explains; "none of them" stands for one that fits as badly as no right one did.
-    double all = 0.8 * std::exp(-per_cost * none_cost);
+    // What a repetition costs, against what it explains; "none of them" stands for one that fits as badly as no right one did. Before
+    // anything is seen it is a fifth, however many movements there are.
+    double all = none_prior / (1 - none_prior) * static_cast<double>(out.size()) * std::exp(-per_cost * none_cost);
     for (auto& g : out) all += g.probability = g.share * std::exp(-per_cost * g.cost);
     for (auto& g : out) g.probability /= all;
     std::stable_sort(out.begin(), out.end(), [](const auto& a, const auto& b) { return a.probability > b.probability; });

@@ -1,12 +1,15 @@
 #include "core/review/parts.h"
 #include "core/signal/signal.h"
 #include <algorithm>
+#include <cmath>
+#include <memory>
 
 namespace bevel {
 namespace {
 constexpr double most_between_s = 6, between_of_repetition = 1.5, around_s = 1.5;
 /// A repetition that fits worse than that is none of the movements (see guess.cpp).
-constexpr double none_cost = 0.6;
+constexpr double none_cost = 0.6, per_cost = 12;
+constexpr std::size_t most_candidates = 4;
 } // namespace
 
 std::vector<PartGuess> suggest_parts(const Track& track, std::span<const Movement> movements, const ReviewOptions& options) {
@@ -23,13 +26,27 @@ std::vector<PartGuess> suggest_parts(const Track& track, std::span<const Movemen
     const auto motion = make_motion(flipped.frames() > 0 ? flipped : track, mo);
     if (!motion || movements.empty()) return {};
     const auto measures = measure(*motion, {});
-    std::vector<Reference> references;
-    references.reserve(movements.size()); // the form points into them
-    Form form;
+    // Each movement by itself first: those that explain some of it well are then held against each other.
+    struct Candidate {
+        const Movement* movement;
+        std::unique_ptr<Reference> reference;
+        double fit;
+    };
+    std::vector<Candidate> all;
     for (const auto& m : movements) {
-        references.emplace_back(m, motion->stature);
-        form.entries.push_back({&references.back().model(), std::nullopt});
+        auto reference = std::make_unique<Reference>(m, motion->stature);
+        const auto alone = align(*motion, measures, Form{{{&reference->model(), std::nullopt}}});
+        if (!alone) continue;
+        double fit = 0;
+        for (const auto& r : alone->repetitions)
+            if (r.cost < none_cost) fit += (r.end_s - r.start_s) * std::exp(-per_cost * r.cost);
+        if (fit > 0) all.push_back({&m, std::move(reference), fit});
     }
+    if (all.empty()) return {};
+    std::stable_sort(all.begin(), all.end(), [](const Candidate& a, const Candidate& b) { return a.fit > b.fit; });
+    if (all.size() > most_candidates) all.resize(most_candidates);
+    Form form;
+    for (const auto& c : all) form.entries.push_back({&c.reference->model(), std::nullopt});
     const auto alignment = align(*motion, measures, form);
     if (!alignment) return {};
     signal::Series lengths;
@@ -38,7 +55,7 @@ std::vector<PartGuess> suggest_parts(const Track& track, std::span<const Movemen
     std::vector<PartGuess> out;
     for (const auto& r : alignment->repetitions) {
         if (r.cost > none_cost) continue;
-        const std::string& movement = movements[r.entry].id;
+        const std::string& movement = all[r.entry].movement->id;
         if (!out.empty() && out.back().movement == movement && r.start_s - out.back().to_s <= gap) {
             auto& p = out.back();
             p.cost = (p.cost * p.repetitions + r.cost) / (p.repetitions + 1);
