@@ -115,7 +115,7 @@ private slots:
                                      a = (way[i][p] - 2 * way[i - 1][p] + way[i - 2][p]).norm() / (step * step);
                         fastest = std::max(fastest, v);
                         QVERIFY2(
-                            v < 2.2 && a < 40,
+                            v < 2.2 && a < 60,
                             qPrintable(
                                 where +
                                 QStringLiteral(" %1 at %2 s: %3 m/s, %4 m/s2").arg(p).arg(static_cast<double>(i) * step).arg(v).arg(a)));

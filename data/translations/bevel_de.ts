@@ -792,6 +792,45 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     </message>
 </context>
 <context>
+    <name>bevel::ui::FigureView</name>
+    <message>
+        <source>The figure doing the movement</source>
+        <translation>Die Figur bei der Bewegung</translation>
+    </message>
+    <message>
+        <source>Drag sideways to see it from another side</source>
+        <translation>Seitwärts ziehen, um sie von einer anderen Seite zu sehen</translation>
+    </message>
+    <message>
+        <source>from above</source>
+        <translation>von oben</translation>
+    </message>
+    <message>
+        <source>as it is meant</source>
+        <translation>wie sie gemeint ist</translation>
+    </message>
+    <message>
+        <source>with the fault</source>
+        <translation>mit dem Fehler</translation>
+    </message>
+    <message>
+        <source>The picture is being made …</source>
+        <translation>Das Bild entsteht …</translation>
+    </message>
+    <message>
+        <source>standing quietly</source>
+        <translation>ruhiger Stand</translation>
+    </message>
+    <message>
+        <source>%1 (%2)</source>
+        <translation>%1 (%2)</translation>
+    </message>
+    <message>
+        <source>breath %1</source>
+        <translation>Atem %1</translation>
+    </message>
+</context>
+<context>
     <name>bevel::ui::FiguresTable</name>
     <message>
         <source>Figures at this frame</source>
@@ -1005,6 +1044,316 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>%1 foot</source>
         <translation>Fuß %1</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::FormsPage</name>
+    <message>
+        <source>Forms</source>
+        <translation>Formen</translation>
+    </message>
+    <message>
+        <source>Search by any name</source>
+        <translation>Nach jedem Namen suchen</translation>
+    </message>
+    <message>
+        <source>Kind</source>
+        <translation>Art</translation>
+    </message>
+    <message>
+        <source>every kind</source>
+        <translation>jede Art</translation>
+    </message>
+    <message>
+        <source>What it trains</source>
+        <translation>Was sie übt</translation>
+    </message>
+    <message>
+        <source>whatever it trains</source>
+        <translation>was immer sie übt</translation>
+    </message>
+    <message>
+        <source>trains: %1</source>
+        <translation>übt: %1</translation>
+    </message>
+    <message>
+        <source>What it asks of knees and balance</source>
+        <translation>Was sie von Knien und Gleichgewicht verlangt</translation>
+    </message>
+    <message>
+        <source>for everybody or not</source>
+        <translation>für alle oder nicht</translation>
+    </message>
+    <message>
+        <source>easy on the knees</source>
+        <translation>leicht für die Knie</translation>
+    </message>
+    <message>
+        <source>easy on the balance</source>
+        <translation>leicht fürs Gleichgewicht</translation>
+    </message>
+    <message>
+        <source>easy on both</source>
+        <translation>leicht für beides</translation>
+    </message>
+    <message>
+        <source>Movements</source>
+        <translation>Bewegungen</translation>
+    </message>
+    <message>
+        <source>Where in the movement</source>
+        <translation>Wo in der Bewegung</translation>
+    </message>
+    <message>
+        <source>Play</source>
+        <translation>Spielen</translation>
+    </message>
+    <message>
+        <source>Play or pause (Space)</source>
+        <translation>Abspielen oder anhalten (Leertaste)</translation>
+    </message>
+    <message>
+        <source>Speed</source>
+        <translation>Tempo</translation>
+    </message>
+    <message>
+        <source>¼×</source>
+        <translation>¼×</translation>
+    </message>
+    <message>
+        <source>½×</source>
+        <translation>½×</translation>
+    </message>
+    <message>
+        <source>1×</source>
+        <translation>1×</translation>
+    </message>
+    <message>
+        <source>2×</source>
+        <translation>2×</translation>
+    </message>
+    <message>
+        <source>From which side it is seen</source>
+        <translation>Von welcher Seite sie gesehen wird</translation>
+    </message>
+    <message>
+        <source>From which side it is seen: the middle is the front</source>
+        <translation>Von welcher Seite sie gesehen wird: die Mitte ist vorn</translation>
+    </message>
+    <message>
+        <source>Show a fault beside the right one</source>
+        <translation>Einen Fehler neben der richtigen zeigen</translation>
+    </message>
+    <message>
+        <source>as it is meant</source>
+        <translation>wie sie gemeint ist</translation>
+    </message>
+    <message>
+        <source>stance too narrow</source>
+        <translation>Stand zu schmal</translation>
+    </message>
+    <message>
+        <source>stance too wide</source>
+        <translation>Stand zu weit</translation>
+    </message>
+    <message>
+        <source>knee falls in</source>
+        <translation>Knie fällt nach innen</translation>
+    </message>
+    <message>
+        <source>knee past the toe</source>
+        <translation>Knie über die Zehe</translation>
+    </message>
+    <message>
+        <source>knee locked</source>
+        <translation>Knie durchgedrückt</translation>
+    </message>
+    <message>
+        <source>weight comes early</source>
+        <translation>Gewicht kommt zu früh</translation>
+    </message>
+    <message>
+        <source>shift not complete</source>
+        <translation>Verlagerung unvollständig</translation>
+    </message>
+    <message>
+        <source>leans forward</source>
+        <translation>neigt nach vorn</translation>
+    </message>
+    <message>
+        <source>leans to the side</source>
+        <translation>neigt zur Seite</translation>
+    </message>
+    <message>
+        <source>head ahead</source>
+        <translation>Kopf vorgeschoben</translation>
+    </message>
+    <message>
+        <source>shoulders run ahead of the hips</source>
+        <translation>Schultern eilen den Hüften voraus</translation>
+    </message>
+    <message>
+        <source>hurried shift</source>
+        <translation>hastige Verlagerung</translation>
+    </message>
+    <message>
+        <source>halting shift</source>
+        <translation>stockende Verlagerung</translation>
+    </message>
+    <message>
+        <source>hips turn while a foot is off</source>
+        <translation>Hüften drehen, während ein Fuß abhebt</translation>
+    </message>
+    <message>
+        <source>fault: %1</source>
+        <translation>Fehler: %1</translation>
+    </message>
+    <message>
+        <source>How large the fault is</source>
+        <translation>Wie groß der Fehler ist</translation>
+    </message>
+    <message>
+        <source>from</source>
+        <translation>von</translation>
+    </message>
+    <message>
+        <source>Pause</source>
+        <translation>Pause</translation>
+    </message>
+    <message>
+        <source>About the movement</source>
+        <translation>Über die Bewegung</translation>
+    </message>
+    <message>
+        <source>Phases</source>
+        <translation>Phasen</translation>
+    </message>
+    <message>
+        <source>Phase</source>
+        <translation>Phase</translation>
+    </message>
+    <message>
+        <source>Role</source>
+        <translation>Rolle</translation>
+    </message>
+    <message>
+        <source>Breath</source>
+        <translation>Atem</translation>
+    </message>
+    <message>
+        <source>s</source>
+        <translation>s</translation>
+    </message>
+    <message>
+        <source>School</source>
+        <translation>Schule</translation>
+    </message>
+    <message>
+        <source>the movement&apos;s own bands</source>
+        <translation>die Bereiche der Bewegung</translation>
+    </message>
+    <message>
+        <source>What it is judged by</source>
+        <translation>Wonach sie beurteilt wird</translation>
+    </message>
+    <message>
+        <source>About</source>
+        <translation>Über</translation>
+    </message>
+    <message>
+        <source>Rules</source>
+        <translation>Regeln</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n movement(s)</source>
+        <translation>
+            <numerusform>%n Bewegung</numerusform>
+            <numerusform>%n Bewegungen</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>%1 of %2 movements</source>
+        <translation>%1 von %2 Bewegungen</translation>
+    </message>
+    <message>
+        <source>Points of attention</source>
+        <translation>Worauf zu achten ist</translation>
+    </message>
+    <message>
+        <source>For the mind</source>
+        <translation>Für die Vorstellung</translation>
+    </message>
+    <message>
+        <source>nothing</source>
+        <translation>nichts</translation>
+    </message>
+    <message>
+        <source>a little</source>
+        <translation>wenig</translation>
+    </message>
+    <message>
+        <source>some</source>
+        <translation>einiges</translation>
+    </message>
+    <message>
+        <source>much</source>
+        <translation>viel</translation>
+    </message>
+    <message>
+        <source>Trains: %1.</source>
+        <translation>Übt: %1.</translation>
+    </message>
+    <message>
+        <source>Asks of the knees: %1; of the balance: %2.</source>
+        <translation>Verlangt von den Knien: %1; vom Gleichgewicht: %2.</translation>
+    </message>
+    <message>
+        <source>Filmed best %1.</source>
+        <translation>Am besten gefilmt: %1.</translation>
+    </message>
+    <message>
+        <source>Easier ways</source>
+        <translation>Leichtere Weisen</translation>
+    </message>
+    <message>
+        <source>Drills</source>
+        <translation>Übungen dazu</translation>
+    </message>
+    <message>
+        <source>helps with: %1</source>
+        <translation>hilft bei: %1</translation>
+    </message>
+    <message>
+        <source>Take care</source>
+        <translation>Vorsicht</translation>
+    </message>
+    <message>
+        <source>against the figure</source>
+        <translation>gegen die Figur</translation>
+    </message>
+    <message>
+        <source>Play or pause the figure</source>
+        <translation>Die Figur abspielen oder anhalten</translation>
+    </message>
+    <message>
+        <source>The figure from the front</source>
+        <translation>Die Figur von vorn</translation>
+    </message>
+    <message>
+        <source>The figure from its left</source>
+        <translation>Die Figur von ihrer Linken</translation>
+    </message>
+    <message>
+        <source>The figure from behind</source>
+        <translation>Die Figur von hinten</translation>
+    </message>
+    <message>
+        <source>The figure from its right</source>
+        <translation>Die Figur von ihrer Rechten</translation>
+    </message>
+    <message>
+        <source>Search the movements</source>
+        <translation>Bewegungen suchen</translation>
     </message>
 </context>
 <context>
@@ -5838,6 +6187,18 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>waist and spine</source>
         <translation>Taille und Wirbelsäule</translation>
+    </message>
+    <message>
+        <source>Between two raises one may stand as long as one likes.</source>
+        <translation>Zwischen zweimal Heben darf man stehen, so lange man mag.</translation>
+    </message>
+    <message>
+        <source>The eyes go with the hands.</source>
+        <translation>Die Augen gehen mit den Händen.</translation>
+    </message>
+    <message>
+        <source>The foot taps with its toe and leaves again.</source>
+        <translation>Der Fuß tippt mit den Zehen und geht wieder.</translation>
     </message>
 </context>
 <context>

@@ -86,7 +86,7 @@ QString Theme::style_sheet() const {
         "QPushButton#goto:hover { color: %accent; }"
         "QPushButton#goto:focus { border: 2px solid %focus; }"
         "QComboBox QAbstractItemView { background: %sheet; selection-background-color: %accent; selection-color: %sheet; }"
-        "QListView, QTableView, QScrollArea { background: %sheet; border: 1px solid %line; border-radius: 4px; }"
+        "QTextBrowser { background: %sheet; border: none; } QListView, QTableView, QScrollArea { background: %sheet; border: 1px solid %line; border-radius: 4px; }"
         "QListView::item:selected, QTableView::item:selected { background: %accent; color: %sheet; }"
         "QHeaderView::section { background: %paper; border: none; border-bottom: 1px solid %line; padding: 4px 6px; color: %faint; "
         "font-weight: 600; }"

@@ -56,6 +56,7 @@ void MainWindow::build() {
     add_place(review_ = new ReviewPage(session_));
     add_place(letter_ = new LetterPage(session_));
     add_place(ground_ = new GroundPage(session_));
+    add_place(forms_ = new FormsPage(session_));
     column->addStretch(1);
     auto* middle = new QWidget;
     auto* row = new QHBoxLayout;

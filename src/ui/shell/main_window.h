@@ -3,6 +3,7 @@
 #include "ui/arrivals/arrivals_page.h"
 #include "ui/arrivals/finding_queue.h"
 #include "ui/arrivals/inbox.h"
+#include "ui/forms/forms_page.h"
 #include "ui/ground/ground_page.h"
 #include "ui/letter/letter_page.h"
 #include "ui/review/review_page.h"
@@ -24,6 +25,7 @@ public:
     ReviewPage* review() { return review_; }
     LetterPage* letter() { return letter_; }
     GroundPage* ground() { return ground_; }
+    FormsPage* forms() { return forms_; }
     /// The number of a place in the rail, by its id.
     int place(const QString& id) const;
     const Actions& actions_table() const { return *actions_; }
@@ -68,6 +70,7 @@ private:
     ReviewPage* review_ = nullptr;
     LetterPage* letter_ = nullptr;
     GroundPage* ground_ = nullptr;
+    FormsPage* forms_ = nullptr;
 };
 
 } // namespace bevel::ui

@@ -1,0 +1,75 @@
+#include "ui/forms/figure_source.h"
+#include "ui/paint/body.h"
+
+namespace bevel::ui {
+
+std::shared_ptr<const sim::Student> figure_of(const Movement& movement, const std::optional<sim::FaultSpec>& fault) {
+    sim::StudentOptions o;
+    o.score.repetitions = 1;
+    o.proportion_spread = o.mass_spread = o.tempo_spread = o.size_spread = 0;
+    o.sway = 0;
+    if (fault) o.faults.push_back(*fault);
+    return std::make_shared<const sim::Student>(movement, o);
+}
+
+FigureSource::FigureSource(QObject* parent) : QObject(parent) {
+    thread_ = std::jthread([this](const std::stop_token& stop) { draw(stop); });
+}
+
+FigureSource::~FigureSource() {
+    thread_.request_stop();
+    changed_.notify_all();
+    if (thread_.joinable()) thread_.join();
+}
+
+void FigureSource::wish(const FigureWish& w) {
+    const std::lock_guard lock(mutex_);
+    wish_ = w;
+    changed_.notify_all();
+}
+
+void FigureSource::draw(const std::stop_token& stop) {
+    std::unique_ptr<sim::Film> right, faulty;
+    FigureWish made; // what the films were made for
+    made.scene = -1;
+    while (true) {
+        FigureWish now;
+        {
+            std::unique_lock lock(mutex_);
+            changed_.wait(lock, stop, [&] { return wish_.has_value(); });
+            if (stop.stop_requested()) return;
+            now = *std::exchange(wish_, std::nullopt);
+        }
+        if (!now.right) continue;
+        if (now.scene != made.scene || now.azimuth_deg != made.azimuth_deg || now.width != made.width || now.height != made.height) {
+            sim::PhoneOptions phone;
+            phone.width = std::max(64, now.width / 2 * 2);
+            phone.height = std::max(64, now.height / 2 * 2);
+            phone.turn_deg = now.azimuth_deg;
+            phone.paper = true;
+            phone.noise = 0;
+            phone.tilt_deg = 2;
+            phone.height_m = 1.1;
+            // The whole body with raised arms fits whatever the shape of the view.
+            phone.focal = 0.8;
+            const double longer = std::max(phone.width, phone.height);
+            phone.distance_m = std::max(2.55 * phone.focal * longer / phone.height, 2.0 * phone.focal * longer / phone.width);
+            sim::Looks clay;
+            clay.skin = clay.hair = clay.shirt = Vec3(0.72, 0.62, 0.52);
+            clay.trousers = Vec3(0.60, 0.52, 0.44);
+            clay.shoes = Vec3(0.50, 0.43, 0.37);
+            clay.hair = Vec3(0.52, 0.44, 0.37);
+            clay.style = sim::Looks::Hair::cropped;
+            right = std::make_unique<sim::Film>(now.right->solver(), clay, phone);
+            faulty = now.faulty ? std::make_unique<sim::Film>(now.faulty->solver(), clay, phone) : nullptr;
+            made = now;
+        }
+        auto shot = std::make_shared<FigureShot>();
+        shot->wish = now;
+        shot->right = to_image(right->shoot(now.right->pose(now.time_s), 0));
+        if (faulty) shot->faulty = to_image(faulty->shoot(now.faulty->pose(now.time_s), 0));
+        mail_.post([this, shot = std::move(shot)] { emit ready(shot); });
+    }
+}
+
+} // namespace bevel::ui

@@ -1,0 +1,48 @@
+// Pictures of the figure that does a movement, from any side, right or with a fault, made on a thread of their own; only the newest wish is
+// served.
+#pragma once
+#include "core/sim/film.h"
+#include "ui/jobs/mailbox.h"
+#include <condition_variable>
+#include <mutex>
+#include <QImage>
+#include <QObject>
+#include <thread>
+
+namespace bevel::ui {
+
+/// What is to be drawn: who does what, and from where it is seen.
+struct FigureWish {
+    std::shared_ptr<const sim::Student> right, faulty; // faulty null: the right one alone
+    double time_s = 0, azimuth_deg = 0;                // to the student's own left, where the camera stands
+    int width = 400, height = 480;                     // of one figure
+    int scene = 0;                                     // goes up when the students are others
+};
+struct FigureShot {
+    FigureWish wish;
+    QImage right, faulty;
+};
+
+class FigureSource : public QObject {
+    Q_OBJECT
+public:
+    explicit FigureSource(QObject* parent = nullptr);
+    ~FigureSource() override;
+    void wish(const FigureWish& w);
+
+signals:
+    void ready(std::shared_ptr<bevel::ui::FigureShot> shot);
+
+private:
+    void draw(const std::stop_token& stop);
+    Mailbox mail_;
+    std::mutex mutex_;
+    std::condition_variable_any changed_;
+    std::optional<FigureWish> wish_;
+    std::jthread thread_;
+};
+
+/// A student of 1.7 m who does a movement once on each side, without any spread of their own; with a fault when one is given.
+std::shared_ptr<const sim::Student> figure_of(const Movement& movement, const std::optional<sim::FaultSpec>& fault);
+
+} // namespace bevel::ui

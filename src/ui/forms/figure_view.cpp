@@ -1,0 +1,192 @@
+#include "ui/forms/figure_view.h"
+#include "ui/text/data_words.h"
+#include "ui/text/text.h"
+#include <cmath>
+#include <QMouseEvent>
+#include <QPainter>
+
+namespace bevel::ui {
+
+FigureView::FigureView(const Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+    setObjectName(QStringLiteral("figure"));
+    setAccessibleName(tr("The figure doing the movement"));
+    setToolTip(tr("Drag sideways to see it from another side"));
+    setMinimumSize(300, 280);
+    timer_.setInterval(16);
+    connect(&timer_, &QTimer::timeout, this, [this] {
+        const double by = static_cast<double>(since_.nsecsElapsed()) * 1e-9 * speed_;
+        since_.start();
+        double to = time_ + by;
+        if (to > duration_) to = 0; // again from the beginning
+        set_time(to);
+    });
+    connect(&source_, &FigureSource::ready, this, [this](const std::shared_ptr<FigureShot>& shot) {
+        if (shot->wish.scene != scene_) return; // of a movement that was left
+        shot_ = shot;
+        ++shown_;
+        update();
+    });
+}
+
+void FigureView::show_movement(const Movement& movement) {
+    movement_ = movement;
+    right_ = figure_of(movement, std::nullopt);
+    faulty_.reset();
+    shot_.reset();
+    ++scene_;
+    duration_ = right_->score().duration();
+    set_time(0);
+}
+
+void FigureView::show_fault(const std::optional<sim::FaultSpec>& fault) {
+    if (!movement_) return;
+    faulty_ = fault ? figure_of(*movement_, fault) : nullptr;
+    ++scene_;
+    ask();
+}
+
+void FigureView::set_azimuth(double degrees) {
+    azimuth_ = std::remainder(degrees, 360);
+    ask();
+    emit turned(azimuth_);
+}
+
+double FigureView::clock(double score_s) const {
+    return right_ ? right_->time_of(score_s) : 0;
+}
+
+void FigureView::set_time(double s) {
+    time_ = std::clamp(s, 0.0, duration_);
+    ask();
+    emit moved(time_);
+    update();
+}
+
+void FigureView::play(bool on) {
+    if (on == timer_.isActive()) return;
+    shown_ = 0;
+    since_.start();
+    if (on)
+        timer_.start();
+    else
+        timer_.stop();
+    emit played(on);
+}
+
+void FigureView::ask() {
+    if (!right_) return;
+    FigureWish w;
+    w.right = right_;
+    w.faulty = faulty_;
+    w.time_s = clock(time_);
+    w.azimuth_deg = azimuth_;
+    w.width = static_cast<int>((faulty_ ? 0.5 : 1.0) * width());
+    w.height = height() - 96;
+    w.scene = scene_;
+    source_.wish(w);
+}
+
+std::pair<int, Side> FigureView::phase() const {
+    if (!right_) return {-1, Side::left};
+    const auto& key = right_->score().keys()[right_->score().stretch_at(time_)];
+    return {key.phase, key.side};
+}
+
+void FigureView::mousePressEvent(QMouseEvent* e) {
+    held_ = e->position();
+}
+void FigureView::mouseMoveEvent(QMouseEvent* e) {
+    set_azimuth(azimuth_ + 0.6 * (std::exchange(held_, e->position()).x() - held_.x()));
+}
+
+/// Both feet from above, forward up, each as dark as the weight it carries.
+void FigureView::paint_feet(QPainter& p, const QRectF& r) const {
+    const Pose pose = right_->pose(clock(time_));
+    const double weight = right_->score().weight_left(time_);
+    const Palette& c = session_.theme.palette;
+    p.save();
+    p.setClipRect(r);
+    const double scale = r.height() / 1.1; // metres in the view, forward
+    auto at = [&](const Vec3& v) { return QPointF(r.center().x() - v.x() * scale, r.center().y() + (0.25 - v.z()) * scale); };
+    for (const Side s : {Side::left, Side::right}) {
+        const Vec3 &heel = pose.points[static_cast<std::size_t>(on(s, left_heel))],
+                   &toe = pose.points[static_cast<std::size_t>(on(s, left_toe))];
+        const bool up = std::min(heel.y(), toe.y()) > 0.004;
+        QColor fill = session_.theme.side(s);
+        fill.setAlphaF(static_cast<float>(0.12 + 0.88 * (s == Side::left ? weight : 1 - weight)));
+        p.setPen(QPen(session_.theme.side(s), 1.5, up ? Qt::DotLine : Qt::SolidLine));
+        p.setBrush(up ? QBrush(Qt::NoBrush) : QBrush(fill));
+        const QPointF a = at(heel), b = at(toe), along = b - a;
+        const double length = std::hypot(along.x(), along.y());
+        p.save();
+        p.translate(0.5 * (a + b));
+        p.rotate(std::atan2(along.y(), along.x()) * 57.29578);
+        p.drawRoundedRect(QRectF(-length / 2, -0.19 * length, length, 0.38 * length), 0.18 * length, 0.18 * length);
+        p.restore();
+    }
+    p.setPen(c.faint);
+    p.setFont(session_.theme.font(9.5));
+    p.drawText(r, Qt::AlignLeft | Qt::AlignBottom, tr("from above"));
+    p.restore();
+}
+
+void FigureView::paintEvent(QPaintEvent*) {
+    QPainter p(this);
+    p.setRenderHints(QPainter::Antialiasing | QPainter::SmoothPixmapTransform);
+    const Palette& c = session_.theme.palette;
+    const QRectF figures(0, 0, width(), height() - 96), foot(0, height() - 92, width(), 92);
+    p.fillRect(rect(), c.sheet);
+    p.fillRect(figures, QColor(0xF3, 0xEE, 0xE4));
+    if (shot_) {
+        const double each = shot_->faulty.isNull() ? width() : 0.5 * width();
+        p.drawImage(QRectF(0, 0, each, figures.height()), shot_->right);
+        p.setFont(session_.theme.font(10.5, QFont::DemiBold));
+        if (!shot_->faulty.isNull()) {
+            p.drawImage(QRectF(each, 0, each, figures.height()), shot_->faulty);
+            p.setPen(QPen(c.line, 1));
+            p.drawLine(QPointF(each, 0), QPointF(each, figures.height()));
+            p.setPen(QColor(0x2E, 0x6B, 0x34));
+            p.drawText(QRectF(8, 6, each - 16, 22), Qt::AlignLeft, tr("as it is meant"));
+            p.setPen(QColor(0xA0, 0x22, 0x2A));
+            p.drawText(QRectF(each + 8, 6, each - 16, 22), Qt::AlignLeft, tr("with the fault"));
+        }
+    } else {
+        p.setPen(c.faint);
+        p.drawText(figures, Qt::AlignCenter, tr("The picture is being made …"));
+    }
+    if (right_ && movement_) {
+        paint_feet(p, QRectF(8, foot.top() + 4, 130, foot.height() - 8));
+        const auto [index, side] = phase();
+        QString words = tr("standing quietly"), breath;
+        if (index >= 0) {
+            const auto& ph = movement_->phases[static_cast<std::size_t>(index)];
+            words = movement_->symmetric() ? said(ph.name) : tr("%1 (%2)").arg(said(ph.name), text::side(side));
+            breath = tr("breath %1").arg(text::breath(ph.breath));
+        }
+        p.setPen(c.ink);
+        p.setFont(session_.theme.font(12, QFont::DemiBold));
+        const QRectF place(152, foot.top() + 10, width() - 160, 26);
+        p.drawText(place, Qt::AlignLeft | Qt::AlignVCenter,
+                   p.fontMetrics().elidedText(words, Qt::ElideRight, static_cast<int>(place.width())));
+        p.setFont(session_.theme.font(10.5));
+        p.setPen(c.faint);
+        p.drawText(place.translated(0, 24), Qt::AlignLeft | Qt::AlignVCenter, breath);
+        // The phases as a line of steps, as long as they last; the mark is where it is.
+        const auto& keys = right_->score().keys();
+        const QRectF line(152, foot.bottom() - 22, width() - 168, 10);
+        auto x = [&](double t) { return line.left() + t / std::max(0.1, duration_) * line.width(); };
+        for (std::size_t i = 1; i < keys.size(); ++i) {
+            if (keys[i].phase < 0) continue;
+            QColor fill = session_.theme.side(keys[i].side);
+            fill.setAlphaF(keys[i].phase % 2 == 0 ? 0.65F : 0.35F);
+            p.fillRect(QRectF(QPointF(x(keys[i - 1].time), line.top()), QPointF(x(keys[i].time) - 1, line.bottom())), fill);
+        }
+        p.setPen(QPen(c.ink, 2));
+        p.drawLine(QPointF(x(time_), line.top() - 5), QPointF(x(time_), line.bottom() + 5));
+    }
+    p.setPen(c.line);
+    p.setBrush(Qt::NoBrush);
+    p.drawRect(rect().adjusted(0, 0, -1, -1));
+}
+
+} // namespace bevel::ui

@@ -1,0 +1,439 @@
+#include "ui/forms/forms_page.h"
+#include "ui/text/data_words.h"
+#include <cmath>
+#include <QComboBox>
+#include <QHeaderView>
+#include <QLabel>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QSlider>
+#include <QTableWidget>
+#include <QTabWidget>
+#include <QTextBrowser>
+#include <QToolButton>
+#include <QVBoxLayout>
+#include <set>
+
+namespace bevel::ui {
+namespace {
+
+/// A fault with the size that makes it plain, and the largest.
+struct ShownFault {
+    sim::Fault fault;
+    double plain, most;
+};
+const std::array<ShownFault, 14>& faults() {
+    using F = sim::Fault;
+    static const std::array<ShownFault, 14> all{{{F::stance_narrow, 0.3, 0.6},
+                                                 {F::stance_wide, 0.3, 0.6},
+                                                 {F::knee_in, 14, 25},
+                                                 {F::knee_past_toe, 10, 18},
+                                                 {F::knee_locked, 7, 10},
+                                                 {F::early_weight, 0.8, 1.6},
+                                                 {F::shift_incomplete, 0.2, 0.35},
+                                                 {F::lean_forward, 14, 25},
+                                                 {F::lean_side, 10, 18},
+                                                 {F::head_forward, 7, 12},
+                                                 {F::turn_gap, 20, 35},
+                                                 {F::hurried_shift, 0.4, 0.7},
+                                                 {F::halting_shift, 0.9, 1.8},
+                                                 {F::hips_turn_foot_off, 15, 30}}};
+    return all;
+}
+
+QString folded(const QString& s) {
+    QString out;
+    for (const QChar c : s.normalized(QString::NormalizationForm_KD))
+        if (c.category() != QChar::Mark_NonSpacing) out += c;
+    return out.toCaseFolded();
+}
+
+QString list_html(const QString& head, const std::vector<std::string>& words) {
+    if (words.empty()) return {};
+    QString h = QStringLiteral("<h4>%1</h4><ul>").arg(head.toHtmlEscaped());
+    for (const auto& w : words) h += QStringLiteral("<li>%1</li>").arg(said(w).toHtmlEscaped());
+    return h + QStringLiteral("</ul>");
+}
+
+} // namespace
+
+FormsPage::FormsPage(Session& session, QWidget* parent) : Place(session, "forms", parent) {
+    setFocusPolicy(Qt::StrongFocus);
+    setAccessibleName(tr("Forms"));
+    build();
+    fill_list();
+}
+
+QWidget* FormsPage::build_list() {
+    auto* side = new QWidget;
+    side->setFixedWidth(session_.theme.wide(250));
+    title_ = new QLabel(tr("Forms"));
+    title_->setObjectName(QStringLiteral("title"));
+    search_ = new QLineEdit;
+    search_->setObjectName(QStringLiteral("searchForms"));
+    search_->setAccessibleName(tr("Search by any name"));
+    search_->setPlaceholderText(tr("Search by any name"));
+    search_->setClearButtonEnabled(true);
+    kind_ = new QComboBox;
+    kind_->setObjectName(QStringLiteral("kind"));
+    kind_->setAccessibleName(tr("Kind"));
+    kind_->addItem(tr("every kind"), QString());
+    std::set<std::string> kinds, trains;
+    for (const auto& m : session_.movements) {
+        kinds.insert(m.kind);
+        trains.insert(m.trains.begin(), m.trains.end());
+    }
+    for (const auto& k : kinds) kind_->addItem(said(k), QString::fromStdString(k));
+    trains_ = new QComboBox;
+    trains_->setObjectName(QStringLiteral("trains"));
+    trains_->setAccessibleName(tr("What it trains"));
+    trains_->addItem(tr("whatever it trains"), QString());
+    for (const auto& t : trains) trains_->addItem(tr("trains: %1").arg(said(t)), QString::fromStdString(t));
+    asks_ = new QComboBox;
+    asks_->setObjectName(QStringLiteral("asks"));
+    asks_->setAccessibleName(tr("What it asks of knees and balance"));
+    asks_->addItem(tr("for everybody or not"), 0);
+    asks_->addItem(tr("easy on the knees"), 1);
+    asks_->addItem(tr("easy on the balance"), 2);
+    asks_->addItem(tr("easy on both"), 3);
+    list_ = new QListWidget;
+    list_->setObjectName(QStringLiteral("forms"));
+    list_->setAccessibleName(tr("Movements"));
+    list_->setWordWrap(true);
+    list_->setSpacing(2);
+    count_ = new QLabel;
+    count_->setObjectName(QStringLiteral("faint"));
+    auto* box = new QVBoxLayout(side);
+    box->setContentsMargins(0, 0, 0, 0);
+    for (QWidget* w : std::initializer_list<QWidget*>{title_, search_, kind_, trains_, asks_}) box->addWidget(w);
+    box->addWidget(list_, 1);
+    box->addWidget(count_);
+    connect(search_, &QLineEdit::textChanged, this, &FormsPage::fill_list);
+    for (auto* b : {kind_, trains_, asks_}) connect(b, &QComboBox::currentIndexChanged, this, &FormsPage::fill_list);
+    connect(list_, &QListWidget::currentItemChanged, this, [this](const QListWidgetItem* item) {
+        if (item) show_movement(item->data(Qt::UserRole).toString());
+    });
+    return side;
+}
+
+QWidget* FormsPage::build_figure() {
+    auto* middle = new QWidget;
+    figure_ = new FigureView(session_);
+    time_ = new QSlider(Qt::Horizontal);
+    time_->setObjectName(QStringLiteral("formTime"));
+    time_->setAccessibleName(tr("Where in the movement"));
+    time_->setRange(0, 1000);
+    play_ = new QToolButton;
+    play_->setText(tr("Play"));
+    play_->setObjectName(QStringLiteral("playForm"));
+    play_->setCheckable(true);
+    play_->setToolTip(tr("Play or pause (Space)"));
+    play_->setFocusPolicy(Qt::TabFocus);
+    speed_ = new QComboBox;
+    speed_->setAccessibleName(tr("Speed"));
+    for (const auto& [label, v] : {std::pair{tr("¼×"), 0.25}, {tr("½×"), 0.5}, {tr("1×"), 1.0}, {tr("2×"), 2.0}}) speed_->addItem(label, v);
+    speed_->setCurrentIndex(2);
+    around_ = new QSlider(Qt::Horizontal);
+    around_->setObjectName(QStringLiteral("around"));
+    around_->setAccessibleName(tr("From which side it is seen"));
+    around_->setToolTip(tr("From which side it is seen: the middle is the front"));
+    around_->setRange(-180, 180);
+    around_->setValue(25);
+    fault_ = new QComboBox;
+    fault_->setObjectName(QStringLiteral("fault"));
+    fault_->setAccessibleName(tr("Show a fault beside the right one"));
+    fault_->addItem(tr("as it is meant"), -1);
+    for (std::size_t i = 0; i < faults().size(); ++i) {
+        const std::array<QString, 14> names{tr("stance too narrow"),
+                                            tr("stance too wide"),
+                                            tr("knee falls in"),
+                                            tr("knee past the toe"),
+                                            tr("knee locked"),
+                                            tr("weight comes early"),
+                                            tr("shift not complete"),
+                                            tr("leans forward"),
+                                            tr("leans to the side"),
+                                            tr("head ahead"),
+                                            tr("shoulders run ahead of the hips"),
+                                            tr("hurried shift"),
+                                            tr("halting shift"),
+                                            tr("hips turn while a foot is off")};
+        fault_->addItem(tr("fault: %1").arg(names[i]), static_cast<int>(i));
+    }
+    size_ = new QSlider(Qt::Horizontal);
+    size_->setObjectName(QStringLiteral("faultSize"));
+    size_->setAccessibleName(tr("How large the fault is"));
+    size_->setToolTip(tr("How large the fault is"));
+    size_->setRange(10, 100);
+    size_->setValue(60);
+    size_->setEnabled(false);
+    auto* bar = new QHBoxLayout;
+    bar->addWidget(play_);
+    bar->addWidget(speed_);
+    bar->addWidget(time_, 3);
+    auto* second = new QHBoxLayout;
+    second->addWidget(fault_, 2);
+    second->addWidget(size_, 1);
+    auto* side_label = new QLabel(tr("from"));
+    side_label->setObjectName(QStringLiteral("faint"));
+    second->addWidget(side_label);
+    second->addWidget(around_, 1);
+    auto* box = new QVBoxLayout(middle);
+    box->setContentsMargins(0, 0, 0, 0);
+    box->addWidget(figure_, 1);
+    box->addLayout(bar);
+    box->addLayout(second);
+    connect(play_, &QToolButton::toggled, figure_, &FigureView::play);
+    connect(figure_, &FigureView::played, this, [this](bool on) {
+        play_->setChecked(on);
+        play_->setText(on ? tr("Pause") : tr("Play"));
+    });
+    connect(speed_, &QComboBox::currentIndexChanged, this, [this] { figure_->set_speed(speed_->currentData().toDouble()); });
+    connect(time_, &QSlider::sliderMoved, this, [this](int v) { figure_->set_time(v * figure_->duration() / 1000); });
+    connect(time_, &QSlider::valueChanged, this, [this](int v) {
+        if (!time_->isSliderDown() && time_->hasFocus()) figure_->set_time(v * figure_->duration() / 1000); // by keys
+    });
+    connect(around_, &QSlider::valueChanged, figure_, &FigureView::set_azimuth);
+    connect(figure_, &FigureView::turned, this, [this](double azimuth) {
+        const QSignalBlocker quiet(around_);
+        around_->setValue(static_cast<int>(std::lround(azimuth)));
+    });
+    connect(figure_, &FigureView::moved, this, [this](double t) {
+        const QSignalBlocker quiet(time_);
+        if (!time_->isSliderDown()) time_->setValue(static_cast<int>(1000 * t / std::max(0.1, figure_->duration())));
+        const int row = figure_->phase().first;
+        if (phases_->currentRow() != row) {
+            const QSignalBlocker still(phases_);
+            phases_->setCurrentCell(row, 0);
+        }
+    });
+    connect(fault_, &QComboBox::currentIndexChanged, this, &FormsPage::show_fault);
+    connect(size_, &QSlider::valueChanged, this, &FormsPage::show_fault);
+    return middle;
+}
+
+QWidget* FormsPage::build_words() {
+    tabs_ = new QTabWidget;
+    tabs_->setObjectName(QStringLiteral("formTabs"));
+    tabs_->setAccessibleName(tr("About the movement"));
+    tabs_->setFixedWidth(session_.theme.wide(370));
+    about_ = new QTextBrowser;
+    about_->setObjectName(QStringLiteral("aboutForm"));
+    about_->setAccessibleName(tr("About the movement"));
+    about_->setFrameShape(QFrame::NoFrame);
+    phases_ = new QTableWidget(0, 4);
+    phases_->setObjectName(QStringLiteral("phases"));
+    phases_->setAccessibleName(tr("Phases"));
+    phases_->setHorizontalHeaderLabels({tr("Phase"), tr("Role"), tr("Breath"), tr("s")});
+    phases_->verticalHeader()->hide();
+    phases_->setShowGrid(false);
+    phases_->setEditTriggers(QAbstractItemView::NoEditTriggers);
+    phases_->setSelectionBehavior(QAbstractItemView::SelectRows);
+    phases_->horizontalHeader()->setSectionResizeMode(0, QHeaderView::Stretch);
+    for (const int c : {1, 2, 3}) phases_->horizontalHeader()->setSectionResizeMode(c, QHeaderView::ResizeToContents);
+    connect(phases_, &QTableWidget::currentCellChanged, this, [this](int row) {
+        // To the end of that phase, on the left.
+        const auto* m = movement();
+        if (!m || row < 0) return;
+        double t = 3; // quiet and approach come first
+        for (int i = 0; i <= row && i < static_cast<int>(m->phases.size()); ++i) t += m->phases[static_cast<std::size_t>(i)].duration_s;
+        figure_->play(false);
+        figure_->set_time(t - 0.02);
+    });
+    school_ = new QComboBox;
+    school_->setObjectName(QStringLiteral("formSchool"));
+    school_->setAccessibleName(tr("School"));
+    school_->addItem(tr("the movement's own bands"), QString());
+    for (const auto& s : session_.schools) school_->addItem(said(s.name), QString::fromStdString(s.id));
+    rules_ = new QTextBrowser;
+    rules_->setObjectName(QStringLiteral("rulesOfForm"));
+    rules_->setAccessibleName(tr("What it is judged by"));
+    rules_->setFrameShape(QFrame::NoFrame);
+    auto* judged = new QWidget;
+    auto* box = new QVBoxLayout(judged);
+    box->setContentsMargins(8, 8, 8, 8);
+    box->addWidget(school_);
+    box->addWidget(rules_, 1);
+    tabs_->addTab(about_, tr("About"));
+    tabs_->addTab(phases_, tr("Phases"));
+    tabs_->addTab(judged, tr("Rules"));
+    connect(school_, &QComboBox::currentIndexChanged, this, [this] {
+        if (const auto* m = movement()) rules_->setHtml(rules_html(*m));
+    });
+    return tabs_;
+}
+
+void FormsPage::build() {
+    auto* list = build_list();
+    auto* words = build_words();
+    auto* figure = build_figure();
+    auto* all = new QHBoxLayout(this);
+    all->setContentsMargins(20, 16, 20, 16);
+    all->setSpacing(16);
+    all->addWidget(list);
+    all->addWidget(figure, 1);
+    all->addWidget(words);
+}
+
+const Movement* FormsPage::movement() const {
+    return session_.movement(shown().toStdString());
+}
+
+QString FormsPage::shown() const {
+    const auto* item = list_->currentItem();
+    return item ? item->data(Qt::UserRole).toString() : QString();
+}
+
+void FormsPage::fill_list() {
+    const QString had = shown();
+    const QString words = folded(search_->text().simplified());
+    const int asks = asks_->currentData().toInt();
+    {
+        const QSignalBlocker quiet(list_);
+        list_->clear();
+        for (const auto& m : session_.movements) {
+            const QString name = said(m.name), pinyin = QString::fromStdString(m.pinyin);
+            const QString all = folded(name + QLatin1Char(' ') + QString::fromStdString(m.name) + QLatin1Char(' ') + pinyin);
+            if (!words.isEmpty() && !all.contains(words)) continue;
+            if (const QString k = kind_->currentData().toString(); !k.isEmpty() && k.toStdString() != m.kind) continue;
+            if (const QString t = trains_->currentData().toString();
+                !t.isEmpty() && std::find(m.trains.begin(), m.trains.end(), t.toStdString()) == m.trains.end())
+                continue;
+            if (((asks & 1) != 0 && m.asks_knees > 1) || ((asks & 2) != 0 && m.asks_balance > 1)) continue;
+            auto* item = new QListWidgetItem(pinyin.isEmpty() ? name : name + QLatin1Char('\n') + pinyin, list_);
+            item->setData(Qt::UserRole, QString::fromStdString(m.id));
+        }
+    }
+    count_->setText(list_->count() == static_cast<int>(session_.movements.size())
+                        ? tr("%n movement(s)", nullptr, list_->count())
+                        : tr("%1 of %2 movements").arg(list_->count()).arg(session_.movements.size()));
+    for (int i = 0; i < list_->count(); ++i)
+        if (list_->item(i)->data(Qt::UserRole).toString() == had) return list_->setCurrentRow(i);
+    if (list_->count() > 0) list_->setCurrentRow(0);
+}
+
+void FormsPage::open(Ref ref) {
+    setFocus();
+    if (ref.clip == 0) return;
+    // From a clip: the movement it shows.
+    session_.background->run<Result<Clip>>(
+        this, [lib = session_.library, id = ref.clip](std::stop_token) { return lib->clip(id); },
+        [this](const Result<Clip>& c) {
+            if (c && !c->movement.empty()) show_movement(QString::fromStdString(c->movement));
+        });
+}
+
+void FormsPage::show_movement(const QString& id) {
+    for (int i = 0; i < list_->count(); ++i)
+        if (list_->item(i)->data(Qt::UserRole).toString() == id && list_->currentRow() != i) return list_->setCurrentRow(i);
+    const auto* m = movement();
+    if (!m) return;
+    figure_->play(false);
+    fault_->setCurrentIndex(0);
+    figure_->show_movement(*m);
+    fill_words();
+}
+
+void FormsPage::show_fault() {
+    const int i = fault_->currentData().toInt();
+    size_->setEnabled(i >= 0);
+    if (i < 0) return figure_->show_fault(std::nullopt);
+    const auto& f = faults()[static_cast<std::size_t>(i)];
+    figure_->show_fault(sim::FaultSpec{f.fault, f.most * size_->value() / 100.0, std::nullopt});
+}
+
+QString FormsPage::about_html(const Movement& m) const {
+    QString h = QStringLiteral("<h3>%1</h3>").arg(said(m.name).toHtmlEscaped());
+    if (!m.pinyin.empty()) h += QStringLiteral("<p><i>%1</i></p>").arg(QString::fromStdString(m.pinyin).toHtmlEscaped());
+    h += QStringLiteral("<p>%1</p>").arg(said(m.about).toHtmlEscaped());
+    h += list_html(tr("Points of attention"), m.attention);
+    h += list_html(tr("For the mind"), m.images);
+    QStringList trains, views;
+    for (const auto& t : m.trains) trains << said(t);
+    for (const View v : m.best_views) views << text::view(v);
+    const std::array<QString, 4> much{tr("nothing"), tr("a little"), tr("some"), tr("much")};
+    if (!trains.isEmpty())
+        h += QStringLiteral("<p>%1<br>%2</p>")
+                 .arg(tr("Trains: %1.").arg(trains.join(QStringLiteral(", "))).toHtmlEscaped(),
+                      tr("Asks of the knees: %1; of the balance: %2.")
+                          .arg(much[static_cast<std::size_t>(m.asks_knees)], much[static_cast<std::size_t>(m.asks_balance)])
+                          .toHtmlEscaped());
+    h += QStringLiteral("<p>%1</p>").arg(tr("Filmed best %1.").arg(views.join(QStringLiteral(", "))).toHtmlEscaped());
+    for (const auto& v : m.versions)
+        h += (&v == &m.versions.front() ? QStringLiteral("<h4>%1</h4>").arg(tr("Easier ways").toHtmlEscaped()) : QString()) +
+             QStringLiteral("<p><b>%1</b>: %2</p>").arg(said(v.name).toHtmlEscaped(), said(v.about).toHtmlEscaped());
+    for (const auto& d : m.drills) {
+        QStringList rules;
+        for (const auto& r : d.rules)
+            if (const auto* rule = rule_book().find(r)) rules << said(rule->name);
+        h += (&d == &m.drills.front() ? QStringLiteral("<h4>%1</h4>").arg(tr("Drills").toHtmlEscaped()) : QString()) +
+             QStringLiteral("<p><b>%1</b>: %2<br><i>%3</i></p>")
+                 .arg(said(d.name).toHtmlEscaped(), said(d.about).toHtmlEscaped(),
+                      tr("helps with: %1").arg(rules.join(QStringLiteral("; "))).toHtmlEscaped());
+    }
+    const auto cautions = text::cautions_for({}, &m);
+    if (!cautions.isEmpty()) h += QStringLiteral("<h4>%1</h4>").arg(tr("Take care").toHtmlEscaped());
+    for (const auto& c : cautions) h += QStringLiteral("<p>%1</p>").arg(c.toHtmlEscaped());
+    return h;
+}
+
+/// Every check with its band as it is in force, whose it is and why.
+QString FormsPage::rules_html(const Movement& original) const {
+    Movement m = original;
+    if (const auto* s = session_.school(school_->currentData().toString().toStdString())) apply(m, s->changes, BandLevel::school);
+    const Units units = session_.settings.units(Motion{});
+    QString h;
+    for (int f = 0; f < family_count; ++f) {
+        QString part;
+        for (const auto& c : m.checks) {
+            if (family_of(c.rule) != static_cast<Family>(f)) continue;
+            const QString unit = QString::fromStdString(unit_of_measure(rule_book(), c.measure).value_or(""));
+            QStringList phases;
+            for (const auto& p : c.phases) phases << text::phase(m, p);
+            QString line = QStringLiteral("<b>%1</b>: %2")
+                               .arg(session_.catalogue.name(QString::fromStdString(c.measure)).toHtmlEscaped(),
+                                    text::band(c.low, c.high, unit, units).toHtmlEscaped());
+            if (c.reference) line += QLatin1Char(' ') + tr("against the figure").toHtmlEscaped();
+            if (!c.stack.empty() && c.stack.back().level != BandLevel::rule)
+                line += QStringLiteral(" <i>(%1)</i>")
+                            .arg((c.reason.empty() ? text::band_owner(c.stack.back().level) : said(c.reason)).toHtmlEscaped());
+            if (!phases.isEmpty()) line += QStringLiteral("<br><small>%1</small>").arg(phases.join(QStringLiteral(", ")).toHtmlEscaped());
+            part += QStringLiteral("<p>%1</p>").arg(line);
+        }
+        if (!part.isEmpty()) h += QStringLiteral("<h4>%1</h4>").arg(text::family(static_cast<Family>(f)).toHtmlEscaped()) + part;
+    }
+    return h;
+}
+
+void FormsPage::fill_words() {
+    const auto* m = movement();
+    if (!m) return;
+    about_->setHtml(about_html(*m));
+    rules_->setHtml(rules_html(*m));
+    const QSignalBlocker quiet(phases_);
+    phases_->setRowCount(static_cast<int>(m->phases.size()));
+    for (std::size_t i = 0; i < m->phases.size(); ++i) {
+        const auto& p = m->phases[i];
+        const std::array<QString, 4> cells{said(p.name), p.role.empty() ? QString() : text::role(p.role), text::breath(p.breath),
+                                           QLocale().toString(p.duration_s, 'f', 1)};
+        for (int c = 0; c < 4; ++c) phases_->setItem(static_cast<int>(i), c, new QTableWidgetItem(cells[static_cast<std::size_t>(c)]));
+    }
+}
+
+void FormsPage::add_actions(Actions& actions) {
+    using M = Actions::Menu;
+    actions.add(this, M::view, "playFormAction", tr("Play or pause the figure"), {QKeySequence(Qt::Key_Space)},
+                [this] { play_->toggle(); });
+    for (const auto& [label, key, degrees] : {std::tuple{tr("The figure from the front"), Qt::Key_F, 0},
+                                              {tr("The figure from its left"), Qt::Key_L, 90},
+                                              {tr("The figure from behind"), Qt::Key_B, 180},
+                                              {tr("The figure from its right"), Qt::Key_R, -90}})
+        actions.add(this, M::view, "formSide", label, {QKeySequence(key)}, [this, degrees = degrees] { around_->setValue(degrees); });
+    actions.add(this, M::edit, "findForm", tr("Search the movements"), {QKeySequence::Find}, [this] { search_->setFocus(); });
+}
+
+void FormsPage::new_theme() {
+    figure_->update();
+}
+
+} // namespace bevel::ui

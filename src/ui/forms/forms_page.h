@@ -1,0 +1,57 @@
+// The movements Bevel knows: found by name, kind and what they train; seen from any side at any pace; their phases, rules, drills; and what
+// each fault looks like beside the right one.
+#pragma once
+#include "ui/forms/figure_view.h"
+#include "ui/shell/place.h"
+
+class QComboBox;
+class QLabel;
+class QLineEdit;
+class QListWidget;
+class QSlider;
+class QTabWidget;
+class QTextBrowser;
+class QTableWidget;
+class QToolButton;
+
+namespace bevel::ui {
+
+class FormsPage : public Place {
+    Q_OBJECT
+public:
+    explicit FormsPage(Session& session, QWidget* parent = nullptr);
+    QString title() const override { return tr("Forms"); }
+    void open(Ref ref) override;
+    void leave() override { figure_->play(false); }
+    void add_actions(Actions& actions) override;
+    void new_theme() override;
+    FigureView& figure() { return *figure_; }
+    /// Id of the movement that is shown.
+    QString shown() const;
+    void show_movement(const QString& id);
+
+private:
+    void build();
+    QWidget* build_list();
+    QWidget* build_figure();
+    QWidget* build_words();
+    void fill_list();
+    void fill_words();
+    void show_fault();
+    QString about_html(const Movement& m) const;
+    QString rules_html(const Movement& m) const;
+    const Movement* movement() const;
+
+    QLineEdit* search_ = nullptr;
+    QComboBox *kind_ = nullptr, *trains_ = nullptr, *asks_ = nullptr, *fault_ = nullptr, *speed_ = nullptr, *school_ = nullptr;
+    QListWidget* list_ = nullptr;
+    QLabel *title_ = nullptr, *count_ = nullptr;
+    FigureView* figure_ = nullptr;
+    QSlider *time_ = nullptr, *around_ = nullptr, *size_ = nullptr;
+    QToolButton* play_ = nullptr;
+    QTabWidget* tabs_ = nullptr;
+    QTextBrowser *about_ = nullptr, *rules_ = nullptr;
+    QTableWidget* phases_ = nullptr;
+};
+
+} // namespace bevel::ui
