@@ -74,9 +74,8 @@ struct Figure {
     std::optional<Side> side;
     double shown; // factor
 };
-const std::array<Figure, 6> figures{{{"stance.width", "stance width, SW", std::nullopt, 1},
+const std::array<Figure, 5> figures{{{"stance.width", "stance width, SW", std::nullopt, 1},
                                      {"stance.length", "stance length, SW", std::nullopt, 1},
-                                     {"weight.front", "weight on the front foot, %", std::nullopt, 100},
                                      {"knee.flexion", "knee bend, °", Side::left, 1},
                                      {"trunk.lean", "forward lean, °", std::nullopt, 1},
                                      {"trunk.side", "side bend, °", std::nullopt, 1}}};
