@@ -91,7 +91,7 @@ private slots:
                 const sim::Student s(m, o);
                 const BodyDims& d = s.dims();
                 const QString where = QStringLiteral("%1 %2 m").arg(QString::fromStdString(m.id)).arg(stature);
-                const double step = 1.0 / 60;
+                const double step = 1.0 / 30;
                 std::vector<Body3> way;
                 for (double t = 0; t < s.duration(); t += step) way.push_back(s.pose(t).points);
                 double fastest = 0;
