@@ -74,7 +74,7 @@ void FigureView::play(bool on) {
 }
 
 void FigureView::ask() {
-    if (!right_) return;
+    if (!right_ || !isVisible()) return; // nothing is drawn for a place that is not looked at
     FigureWish w;
     w.right = right_;
     w.faulty = faulty_;
