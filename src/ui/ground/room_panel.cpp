@@ -63,11 +63,14 @@ RoomPanel::RoomPanel(const Session& session, QWidget* parent) : QWidget(parent),
     connect(keep, &QToolButton::clicked, this, &RoomPanel::place_kept);
     auto* line = new QHBoxLayout;
     line->addWidget(take_place_);
-    line->addWidget(keep);
     line->addStretch(1);
+    auto* second = new QHBoxLayout;
+    second->addWidget(keep);
+    second->addStretch(1);
     box->addWidget(head);
     box->addWidget(places_);
     box->addLayout(line);
+    box->addLayout(second);
     box->addStretch(1);
     auto* scroll = new QScrollArea;
     scroll->setWidget(inner);
