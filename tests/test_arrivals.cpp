@@ -330,7 +330,7 @@ private slots:
         QVERIFY(!b.window->review()->state().open->has_file);
         QTRY_VERIFY_WITH_TIMEOUT(b.background.idle(), 20000);
     }
-    void the_time_that_is_left_is_told_within_a_fifth() {
+    void the_time_that_is_left_is_told() {
         const auto folder = fresh();
         {
             auto lib = *Library::open(folder);

@@ -190,6 +190,8 @@ private slots:
         c.footwear = "socks";
         c.surface = "smooth";
         c.states = {{true, 0, 1e9}, {false, 2.5, 7}};
+        QVERIFY(o.library.set_states(o.clip, c.states).has_value());
+        c.states.clear(); // facts that were read before never write the support back
         QVERIFY(o.library.set_clip_facts(c).has_value());
         QVERIFY(o.library.set_meant(o.clip, MeantPerson{1.5, 320, 200}).has_value());
         const Clip now = *o.library.clip(o.clip);

@@ -7251,5 +7251,13 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>Keep others out of the picture, or cut the clip where it changes.</source>
         <translation>Halte andere aus dem Bild oder schneide den Clip, wo es wechselt.</translation>
     </message>
+    <message>
+        <source>Too little of the room can be followed to take the shake out. Film with the phone on a shelf or a stand.</source>
+        <translation>Vom Raum ist zu wenig zu verfolgen, um das Wackeln herauszunehmen. Film mit dem Telefon auf einem Regal oder Stativ.</translation>
+    </message>
+    <message>
+        <source>The camera changed its place, which cannot be taken out. Film with the phone on a shelf or a stand.</source>
+        <translation>Die Kamera hat ihren Platz gewechselt, das ist nicht herauszunehmen. Film mit dem Telefon auf einem Regal oder Stativ.</translation>
+    </message>
 </context>
 </TS>

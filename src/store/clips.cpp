@@ -206,10 +206,10 @@ Result<bool> Library::set_clip_facts(const Clip& c) {
         Query apart(db_, "UPDATE clip SET pair=0 WHERE (id=?1 OR pair=?1) AND EXISTS (SELECT 1 FROM clip WHERE id=?1 AND pair<>0 AND "
                          "(movement<>?2 OR person IS NOT ?3))");
         if (auto ok = apart.bind(c.id).bind(c.movement).reference(c.person).run(); !ok) return ok;
-        Query q(db_, "UPDATE clip SET person=?, movement=?, school=?, view=?, filmed_on=?, mirrored=?, footwear=?, surface=?, states=? "
+        Query q(db_, "UPDATE clip SET person=?, movement=?, school=?, view=?, filmed_on=?, mirrored=?, footwear=?, surface=? "
                      "WHERE id=?");
         q.reference(c.person).bind(c.movement).bind(c.school).bind(c.view).bind(c.filmed_on).bind(std::int64_t{c.mirrored});
-        return q.bind(c.footwear).bind(c.surface).bind(states_json(c.states)).bind(c.id).run();
+        return q.bind(c.footwear).bind(c.surface).bind(c.id).run();
     });
 }
 

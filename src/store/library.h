@@ -162,7 +162,7 @@ public:
     /// Copies the file into the library and records it; the copy is whole and synced before the record is made. Copying holds nothing up.
     Result<std::int64_t> add_clip(const Clip& c, const std::filesystem::path& source, const std::stop_token& stop = {},
                                   const std::function<void(double)>& progress = {});
-    /// Person, movement, school, view, day, mirrored, footwear, surface, support; nothing else is touched. A pair that no longer is of one
+    /// Person, movement, school, view, day, mirrored, footwear, surface; nothing else is touched. A pair that no longer is of one
     /// person and movement is parted.
     Result<bool> set_clip_facts(const Clip& c);
     Result<bool> set_states(std::int64_t clip, const std::vector<SupportState>& states);

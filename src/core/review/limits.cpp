@@ -19,9 +19,9 @@ constexpr double crop_body_px = 180, least_body_px = 60;
 constexpr double least_brightness = 40, most_brightness = 215, least_contrast = 10;
 /// Clips of the hall show 0.76 to 0.90; blurred by a Gaussian of two pixels 0.46, of four 0.31, of eight 0.22.
 constexpr double least_sharpness = 0.35;
-/// Where the corrections of the body finder were fitted: cameras tilted up to 10 degrees aside, 20 down.
-constexpr double most_roll_deg = 12, most_pitch_deg = 25;
-constexpr double shortest_s = 4; // less than the quickest repetition of any movement
+/// The corrections of the body finder were fitted on cameras from 2 degrees up to 10 down, not rolled; beyond twice that nothing is known.
+constexpr double most_roll_deg = 12, most_pitch_deg = 20;
+constexpr double shortest_s = 4; // hardly a repetition, and no quiet stand beside it
 /// Of the body's height, from one quarter second to the next: half a per cent is what a shift's speed must be told from.
 constexpr double most_shake = 0.006, most_wander = 0.15;
 constexpr double least_rate = 20;        // a tenth of a second, the tolerance of orders, needs two frames at least

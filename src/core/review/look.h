@@ -11,7 +11,7 @@ namespace bevel {
 std::string look_of(const sim::Image& picture, const std::optional<BodyPx>& body);
 /// Correlation of what both show, -1 to 1; 0 where they share less than a third of the picture or one is of one grey.
 double same_room(const std::string& a, const std::string& b);
-/// Above that it is taken for the same place: two rooms filmed alike reach 0.6, one room on two evenings 0.9 (drawn rooms, other light).
+/// Above that it is offered as the same place; a person decides. Not measured on real rooms.
 inline constexpr double same_place = 0.85;
 
 } // namespace bevel

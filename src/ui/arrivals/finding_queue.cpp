@@ -35,7 +35,7 @@ void FindingQueue::go_on() {
 
 /// How many frames are still to come after the clip under way.
 void FindingQueue::count_waiting() {
-    session_.background->run<std::size_t>(
+    session_.files().run<std::size_t>(
         this,
         [lib = session_.library, counted = counted_, running = running_](const std::stop_token& stop) {
             std::size_t all = 0;

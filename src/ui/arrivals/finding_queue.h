@@ -41,7 +41,7 @@ private:
     int job_ = 0;
     bool looking_ = false, again_ = false, rests_ = false;
     std::shared_ptr<std::stop_source> stop_;
-    /// Frames of clips whose turn is to come, counted once each; used on the background thread.
+    /// Frames of clips whose turn is to come, counted once each; used on the lane for files.
     std::shared_ptr<std::map<std::int64_t, std::size_t>> counted_ = std::make_shared<std::map<std::int64_t, std::size_t>>();
     std::size_t waiting_frames_ = 0;
     std::optional<double> left_s_;

@@ -486,6 +486,10 @@ QString reason(const QString& code) {
     if (code == QLatin1String("too_short")) return Words::tr("The clip is too short to judge. A whole repetition is needed.");
     if (code == QLatin1String("feet_cut_off"))
         return Words::tr("The feet are cut off. Step back or tilt the phone down, so that the floor shows below both feet.");
+    if (code == QLatin1String("no_background"))
+        return Words::tr("Too little of the room can be followed to take the shake out. Film with the phone on a shelf or a stand.");
+    if (code == QLatin1String("camera_walks"))
+        return Words::tr("The camera changed its place, which cannot be taken out. Film with the phone on a shelf or a stand.");
     if (code == QLatin1String("too_small")) return Words::tr("The student is too small in the picture. Film from closer.");
     if (code == QLatin1String("oblique_view"))
         return Words::tr("Filmed obliquely. Judge it again: what can be told from there is measured now.");
