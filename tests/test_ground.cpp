@@ -1,4 +1,5 @@
 // Layers, camera, floor, facing, scale and neutral: a track put on the ground, against the practice room's own truth.
+#include "core/ground/by_hand.h"
 #include "core/ground/derive.h"
 #include "core/ground/plan.h"
 #include "core/measure/measures.h"
@@ -306,6 +307,52 @@ private slots:
                                                                                           .arg(other.samples[i].value)));
             }
         }
+    }
+    void a_body_set_by_hand_is_measured_like_a_found_one() {
+        // A person sets every point to within a pixel or two; no network was asked.
+        const sim::Take take(test::movement("gaze_at_the_moon"), calm(10, View::front));
+        const Track& exact = take.track();
+        Track hand;
+        hand.time_s = exact.time_s;
+        hand.px.resize(exact.frames());
+        hand.m.resize(exact.frames());
+        hand.width = exact.width;
+        hand.height = exact.height;
+        hand.vertical = exact.vertical;
+        std::mt19937 random(5);
+        std::normal_distribution<double> shaky(0, 1.2);
+        for (std::uint32_t i = 0; i < exact.frames(); ++i)
+            for (int k = 0; k < point_count; ++k) {
+                const auto& p = (*exact.px[i])[static_cast<std::size_t>(k)];
+                hand.layers.edits.push_back({i, static_cast<Point>(k), p.x + shaky(random), p.y + shaky(random), i % 10 != 0});
+            }
+        QCOMPARE(bodies_by_hand(hand.layers).size(), (exact.frames() + 9) / 10);
+        // A frame with a point missing has no body.
+        hand.layers.edits.pop_back();
+        const Track layered = with_layers(hand);
+        QVERIFY(layered.px[0] && !layered.px[exact.frames() - 1]);
+        MotionOptions mo;
+        mo.stature_m = 1.70;
+        mo.view = View::front;
+        const auto motion = make_motion(hand, mo);
+        QVERIFY(motion.has_value());
+        const Measures m = measure(*motion);
+        int told = 0, within = 0;
+        for (std::size_t i = 10; i + 10 < exact.frames(); i += 6) {
+            const auto& s = m.series.at("stance.width").samples[i];
+            if (!s.present()) continue;
+            const auto& t = *exact.m[i];
+            const double width = std::abs(t[left_ankle].x() - t[right_ankle].x()) / std::abs(t[left_shoulder].x() - t[right_shoulder].x());
+            if (std::abs(t[left_shoulder].z() - t[right_shoulder].z()) > 0.02) continue; // turned: its shoulders are no yardstick
+            ++told;
+            within += std::abs(s.value - width) < 3 * std::hypot(s.sigma, 0.0) + 0.02 ? 1 : 0;
+        }
+        QVERIFY2(told > 10 && within >= told * 9 / 10, qPrintable(QStringLiteral("%1 of %2").arg(within).arg(told)));
+        // One to begin with stands within the picture, left and right as the camera sees them.
+        const BodyPx front = standing_body(View::front, false, 1280, 720), back = standing_body(View::back, false, 1280, 720);
+        QVERIFY(front[left_ankle].x > front[right_ankle].x && back[left_ankle].x < back[right_ankle].x);
+        QVERIFY(standing_body(View::left, false, 1280, 720)[left_toe].x < standing_body(View::left, false, 1280, 720)[left_heel].x);
+        for (const auto& p : front) QVERIFY(p.x > 300 && p.x < 980 && p.y > 60 && p.y < 700);
     }
     void mirroring_swaps_the_sides_and_nothing_else() {
         const sim::Take take(test::movement("gaze_at_the_moon"), calm(10, View::front));

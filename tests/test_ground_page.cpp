@@ -1,6 +1,7 @@
 // Ground in the real window: marked by mouse and by keys, points mended, followed and swapped, places kept; each undone.
 #include "core/ground/derive.h"
 #include "support/window_bench.h"
+#include "ui/arrivals/inbox.h"
 #include "ui/ground/ground_page.h"
 #include "ui/jobs/jobs.h"
 #include <cmath>
@@ -288,6 +289,105 @@ private slots:
         QVERIFY(std::abs(page->layers().extra[0].second[c7]->x() - 640) < 2);
         page->findChild<QToolButton*>(QStringLiteral("dropEdits"))->click();
         QVERIFY(page->layers().edits.empty() && page->layers().extra.empty() && page->layers().swaps.empty());
+        QTRY_VERIFY_WITH_TIMEOUT(b.background.idle() && b.copies.idle(), 20000);
+    }
+    void without_the_network_a_body_is_set_by_hand_and_followed() {
+        // The same film is in the library with points found: those are what the hand aims at.
+        const auto aim = [&] {
+            auto lib = *Library::open(copy_.demo);
+            return drawn_points(*lib.load_track(5));
+        }();
+        QTemporaryDir fresh;
+        const std::filesystem::path folder = fresh.filePath(QStringLiteral("library")).toStdString();
+        QVERIFY(Library::open(folder).has_value());
+        std::filesystem::path film;
+        {
+            auto lib = *Library::open(copy_.demo);
+            film = lib.path_of(*lib.clip(5));
+        }
+        Bench b(folder);
+        b.session.model_dir = fresh.filePath(QStringLiteral("nowhere")).toStdString();
+        b.window->show_place(b.window->place(QStringLiteral("arrivals")));
+        b.session.inbox->take({QString::fromStdString(film.string())});
+        auto* by_hand = b.window->findChild<QPushButton*>(QStringLiteral("byHand"));
+        QTRY_VERIFY_WITH_TIMEOUT(by_hand->isVisible(), 30000);
+        QVERIFY(test::says(*b.window, QStringLiteral("The files of the body finder are missing")));
+        auto* page = b.window->ground();
+        QSignalSpy opened(page, &ui::GroundPage::opened);
+        by_hand->click();
+        QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 1, 30000);
+        auto* view = page->view();
+        QTRY_VERIFY_WITH_TIMEOUT(view->has_picture() && b.background.idle(), 30000);
+        QVERIFY(test::says(*b.window, QStringLiteral("Press B")));
+        QCOMPARE(page->layers().edits.size(), std::size_t{0});
+        auto set_points = [&](int frame) {
+            page->set_frame(frame);
+            const bool idle = QTest::qWaitFor([&] { return b.background.idle(); }, 20000);
+            QTest::keyClick(view, Qt::Key_B);
+            if (!idle || page->layers().edits.size() % point_count != 0) return false;
+            // Every point where it is on the film, by the same signal that dragging gives.
+            for (int k = 0; k < point_count; ++k) {
+                const auto& p = (*aim.px[static_cast<std::size_t>(frame)])[static_cast<std::size_t>(k)];
+                emit view->moved(static_cast<Point>(k), {p.x, p.y});
+            }
+            return true;
+        };
+        view->setFocus();
+        QVERIFY(set_points(100));
+        QCOMPARE(page->layers().edits.size(), std::size_t{point_count});
+        // The second begins as the first; with Ctrl all of it moves, and Undo brings it back.
+        page->set_frame(112);
+        QTRY_VERIFY_WITH_TIMEOUT(b.background.idle(), 20000);
+        QTest::keyClick(view, Qt::Key_B);
+        QCOMPARE(page->layers().edits.size(), std::size_t{2 * point_count});
+        const auto before = page->layers().edits.back();
+        QTest::keyClick(view, Qt::Key_Right, Qt::ControlModifier | Qt::ShiftModifier);
+        QVERIFY(std::abs(page->layers().edits.back().x - before.x - 10) < 1e-6);
+        page->undo().undo();
+        QVERIFY(std::abs(page->layers().edits.back().x - before.x) < 1e-6);
+        page->undo().undo();
+        QVERIFY(set_points(112));
+        page->set_frame(105);
+        QTest::keyClick(view, Qt::Key_G);
+        QTRY_COMPARE_WITH_TIMEOUT(page->layers().edits.size(), std::size_t{13 * point_count}, 30000);
+        QVERIFY(test::says(*b.window, QStringLiteral("filled")));
+        std::vector<double> off;
+        for (const auto& e : page->layers().edits)
+            if (e.filled && (e.point == left_wrist || e.point == right_knee || e.point == left_ankle || e.point == right_shoulder))
+                off.push_back(std::hypot(e.x - (*aim.px[e.frame])[e.point].x, e.y - (*aim.px[e.frame])[e.point].y));
+        std::sort(off.begin(), off.end());
+        QVERIFY2(off.size() == 44 && off[40] < 8, qPrintable(QString::number(off[40])));
+        // It is kept, and too few frames are still said to be too few.
+        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->load_track(1)->layers.edits.size() == std::size_t{13 * point_count}, 20000);
+        QTRY_VERIFY_WITH_TIMEOUT(b.background.idle() && b.copies.idle(), 20000);
+        QVERIFY(b.session.library->clip(1)->state != ClipState::tracked);
+    }
+    void a_mirrored_clip_is_mended_on_the_side_that_is_seen() {
+        Bench b(copy_.demo);
+        {
+            auto c = *b.session.library->clip(5);
+            c.mirrored = true;
+            QVERIFY(b.session.library->set_clip_facts(c).has_value());
+        }
+        QVERIFY(stand_on(b, 5));
+        auto* page = b.window->ground();
+        auto* view = page->view();
+        page->findChild<QToolButton*>(QStringLiteral("toolPoints"))->click();
+        const auto raw = *b.session.library->load_track(5);
+        const auto i = static_cast<std::size_t>(page->frame());
+        // What the picture shows as its right knee is the student's left.
+        const auto& shown = (*raw.px[i])[right_knee];
+        emit view->moved(left_knee, {shown.x + 15, shown.y});
+        QCOMPARE(page->layers().edits.size(), std::size_t{1});
+        QCOMPARE(page->layers().edits[0].point, right_knee);
+        Track now = raw;
+        now.layers = page->layers();
+        now.layers.mirrored = true;
+        QVERIFY(std::abs((*drawn_points(now).px[i])[left_knee].x - shown.x - 15) < 1);
+        while (page->undo().canUndo()) page->undo().undo();
+        auto c = *b.session.library->clip(5);
+        c.mirrored = false;
+        QVERIFY(b.session.library->set_clip_facts(c).has_value());
         QTRY_VERIFY_WITH_TIMEOUT(b.background.idle() && b.copies.idle(), 20000);
     }
     void shake_is_taken_out_on_request_and_told() {

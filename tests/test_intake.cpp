@@ -87,7 +87,7 @@ private slots:
             if (!hit) wrong << QStringLiteral("%1: %2").arg(k).arg(QString::fromStdString(guesses.front().movement));
         }
         QVERIFY2(right >= test::judged_takes - 1, qPrintable(wrong.join(QLatin1Char(' '))));
-        QCOMPARE(sure_and_right, sure); // what is called sure is right
+        QCOMPARE(sure_and_right, sure);                                             // what is called sure is right
         QVERIFY2(3 * sure > test::judged_takes, qPrintable(QString::number(sure))); // some of the movements are alike but for the arms
         QVERIFY(stated / test::judged_takes <= static_cast<double>(right) / test::judged_takes + 0.05); // not boastful
     }

@@ -165,45 +165,13 @@ Result<Steadied> steady_clip(const std::filesystem::path& file, const Track& tra
     return out;
 }
 
-Result<std::vector<Followed>> follow_point(const std::filesystem::path& file, std::uint32_t first, const Vec2& from, std::uint32_t last,
-                                           const Vec2& to, double height_px, const std::stop_token& stop,
-                                           const std::function<void(double)>& progress) {
-    cv::setNumThreads(1);
-    if (last <= first + 1 || last - first > 600) return fail(Code::bad_value, "frames");
-    auto reader = ClipReader::open(file, stop);
-    if (!reader) return tl::unexpected(reader.error());
-    if (last >= reader->info().time_s.size()) return fail(Code::bad_value, "frames");
-    // Only the part of the pictures about the way from one mark to the other is kept.
-    const double pad = std::max(60.0, 0.35 * height_px);
-    const int x0 = std::max(0, static_cast<int>(std::min(from.x(), to.x()) - pad)),
-              y0 = std::max(0, static_cast<int>(std::min(from.y(), to.y()) - pad));
-    const int x1 = std::min(reader->info().width, static_cast<int>(std::max(from.x(), to.x()) + pad)),
-              y1 = std::min(reader->info().height, static_cast<int>(std::max(from.y(), to.y()) + pad));
-    if (x1 - x0 < 40 || y1 - y0 < 40) return fail(Code::bad_value, "frames");
-    std::vector<cv::Mat> part;
-    for (std::uint32_t i = first; i <= last; ++i) {
-        if (stop.stop_requested()) return fail(Code::cancelled, "");
-        const auto frame = reader->frame(i);
-        part.push_back(frame ? grey(**frame, 1)(cv::Rect(x0, y0, x1 - x0, y1 - y0)).clone() : part.empty() ? cv::Mat() : part.back());
-        if (part.back().empty()) return fail(Code::unreadable, file.string());
-        if (progress) progress(0.8 * (i - first) / (last - first));
-    }
-    const auto count = part.size();
-    auto run = [&](bool forward) {
-        std::vector<std::optional<Vec2>> way(count);
-        const Vec2 start = (forward ? from : to) - Vec2(x0, y0);
-        std::vector<cv::Point2f> at{cv::Point2f(static_cast<float>(start.x()), static_cast<float>(start.y()))};
-        for (std::size_t k = 0; k < count; ++k) {
-            const std::size_t i = forward ? k : count - 1 - k;
-            way[i] = Vec2(double{at[0].x} + x0, double{at[0].y} + y0);
-            if (k + 1 == count) break;
-            const auto next = flow(part[i], part[forward ? i + 1 : i - 1], at);
-            if (!next[0]) break;
-            at[0] = *next[0];
-        }
-        return way;
-    };
-    const auto there = run(true), back = run(false);
+namespace {
+
+/// What both ways say of the frames between: joined where they agree, straight where they do not.
+std::vector<Followed> joined(const std::vector<std::optional<Vec2>>& there, const std::vector<std::optional<Vec2>>& back,
+                             std::uint32_t first, const Vec2& from, const Vec2& to, double height_px) {
+    const auto count = there.size();
+    const std::uint32_t last = first + static_cast<std::uint32_t>(count) - 1;
     std::vector<Followed> out;
     for (std::size_t i = 1; i + 1 < count; ++i) {
         const double share = static_cast<double>(i) / static_cast<double>(count - 1);
@@ -224,7 +192,73 @@ Result<std::vector<Followed>> follow_point(const std::filesystem::path& file, st
         const double s = left ? out[a].frame : first, e = right ? out[b].frame : last;
         out[i].at = p + (q - p) * ((out[i].frame - s) / (e - s));
     }
-    if (progress) progress(1);
+    return out;
+}
+
+} // namespace
+
+Result<std::vector<Followed>> follow_point(const std::filesystem::path& file, std::uint32_t first, const Vec2& from, std::uint32_t last,
+                                           const Vec2& to, double height_px, const std::stop_token& stop,
+                                           const std::function<void(double)>& progress) {
+    return follow_points(file, first, {from}, last, {to}, height_px, stop, progress).map([](auto&& all) { return std::move(all[0]); });
+}
+
+Result<std::vector<std::vector<Followed>>> follow_points(const std::filesystem::path& file, std::uint32_t first,
+                                                         const std::vector<Vec2>& from, std::uint32_t last, const std::vector<Vec2>& to,
+                                                         double height_px, const std::stop_token& stop,
+                                                         const std::function<void(double)>& progress) {
+    cv::setNumThreads(1);
+    if (last <= first + 1 || last - first > 600 || from.empty() || from.size() != to.size()) return fail(Code::bad_value, "frames");
+    auto reader = ClipReader::open(file, stop);
+    if (!reader) return tl::unexpected(reader.error());
+    if (last >= reader->info().time_s.size()) return fail(Code::bad_value, "frames");
+    // Only the part of the pictures about the ways from one mark to the other is kept.
+    const double pad = std::max(60.0, 0.35 * height_px);
+    Vec2 low = from[0], high = from[0];
+    for (const auto* ends : {&from, &to})
+        for (const Vec2& p : *ends) low = low.cwiseMin(p), high = high.cwiseMax(p);
+    const int x0 = std::max(0, static_cast<int>(low.x() - pad)), y0 = std::max(0, static_cast<int>(low.y() - pad));
+    const int x1 = std::min(reader->info().width, static_cast<int>(high.x() + pad)),
+              y1 = std::min(reader->info().height, static_cast<int>(high.y() + pad));
+    if (x1 - x0 < 40 || y1 - y0 < 40) return fail(Code::bad_value, "frames");
+    constexpr double most_bytes = 8e8;
+    if (static_cast<double>(x1 - x0) * (y1 - y0) * (last - first + 1) > most_bytes) return fail(Code::bad_value, "frames");
+    std::vector<cv::Mat> part;
+    for (std::uint32_t i = first; i <= last; ++i) {
+        if (stop.stop_requested()) return fail(Code::cancelled, "");
+        const auto frame = reader->frame(i);
+        part.push_back(frame ? grey(**frame, 1)(cv::Rect(x0, y0, x1 - x0, y1 - y0)).clone() : part.empty() ? cv::Mat() : part.back());
+        if (part.back().empty()) return fail(Code::unreadable, file.string());
+        if (progress) progress(0.5 * (i - first) / (last - first));
+    }
+    const auto count = part.size();
+    using Way = std::vector<std::optional<Vec2>>;
+    auto run = [&](bool forward) {
+        std::vector<Way> ways(from.size(), Way(count));
+        std::vector<std::optional<cv::Point2f>> at;
+        for (const Vec2& p : forward ? from : to)
+            at.emplace_back(cv::Point2f(static_cast<float>(p.x() - x0), static_cast<float>(p.y() - y0)));
+        for (std::size_t k = 0; k < count && !stop.stop_requested(); ++k) {
+            const std::size_t i = forward ? k : count - 1 - k;
+            std::vector<cv::Point2f> points;
+            std::vector<std::size_t> whose;
+            for (std::size_t n = 0; n < at.size(); ++n) {
+                if (!at[n]) continue;
+                ways[n][i] = Vec2(double{at[n]->x} + x0, double{at[n]->y} + y0);
+                points.push_back(*at[n]);
+                whose.push_back(n);
+            }
+            if (k + 1 == count || points.empty()) break;
+            const auto next = flow(part[i], part[forward ? i + 1 : i - 1], points);
+            for (std::size_t n = 0; n < whose.size(); ++n) at[whose[n]] = next[n];
+        }
+        if (progress) progress(forward ? 0.75 : 1);
+        return ways;
+    };
+    const auto there = run(true), back = run(false);
+    if (stop.stop_requested()) return fail(Code::cancelled, "");
+    std::vector<std::vector<Followed>> out;
+    for (std::size_t n = 0; n < from.size(); ++n) out.push_back(joined(there[n], back[n], first, from[n], to[n], height_px));
     return out;
 }
 

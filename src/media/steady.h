@@ -27,9 +27,15 @@ struct Followed {
     Vec2 at = Vec2::Zero();
     bool unsure = false;
 };
-/// bad_value "frames" when there are none between, or more than 600.
+/// bad_value "frames" when there are none between, more than 600, or more pixels than fit in 800 MB.
 Result<std::vector<Followed>> follow_point(const std::filesystem::path& file, std::uint32_t first, const Vec2& from, std::uint32_t last,
                                            const Vec2& to, double height_px, const std::stop_token& stop = {},
                                            const std::function<void(double)>& progress = {});
+
+/// Several points at once, as many in `from` as in `to`; the pictures are read once.
+Result<std::vector<std::vector<Followed>>> follow_points(const std::filesystem::path& file, std::uint32_t first,
+                                                         const std::vector<Vec2>& from, std::uint32_t last, const std::vector<Vec2>& to,
+                                                         double height_px, const std::stop_token& stop = {},
+                                                         const std::function<void(double)>& progress = {});
 
 } // namespace bevel

@@ -227,6 +227,34 @@ Result<TrackResult> track_clip(const std::filesystem::path& file, const TrackOpt
     return out;
 }
 
+Result<TrackResult> track_without_body(const std::filesystem::path& file, std::stop_token stop) {
+    auto reader = ClipReader::open(file, stop);
+    if (!reader) return tl::unexpected(reader.error());
+    TrackResult out;
+    out.clip = reader->info();
+    const auto n = out.clip.time_s.size();
+    out.track.time_s = out.clip.time_s;
+    out.track.px.resize(n);
+    out.track.m.resize(n);
+    out.track.width = out.clip.width;
+    out.track.height = out.clip.height;
+    const TrackOptions none;
+    Search kept(out, none, stop);
+    for (std::size_t part = 0; part < 5; ++part) {
+        if (stop.stop_requested()) return fail(Code::cancelled, "");
+        const std::size_t i = std::min(n - 1, part * n / 5 + 1);
+        if (const auto frame = reader->frame(i); frame && kept.wants(i)) kept.keep(i, *frame, std::nullopt);
+    }
+    out.track.vertical = room_vertical(kept.kept());
+    if (out.track.vertical) {
+        out.track.vertical->slope /= kept.shrink();
+        out.track.vertical->slope_sigma /= kept.shrink();
+    }
+    for (const auto& [picture, body] : kept.kept())
+        if (picture && out.look.empty()) out.look = look_of(*picture, body);
+    return out;
+}
+
 // Edge pixels are strongest across in their row; runs of them downwards are fitted by straight lines, and the lines' tilt by
 // roll + slope * column, with outliers (furniture, clothes, slanting shadows) weighed down.
 std::optional<VerticalOnPicture> room_vertical(const std::vector<std::pair<Picture, std::optional<BodyPx>>>& frames) {

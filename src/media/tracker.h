@@ -37,6 +37,9 @@ struct TrackResult {
 /// cancelled when asked to stop; cannot_judge "no_body" when nobody was found on any frame.
 Result<TrackResult> track_clip(const std::filesystem::path& file, const TrackOptions& options, std::stop_token stop = {});
 
+/// Times, size, look and vertical of a clip whose body is to be set by hand: no network is asked for.
+Result<TrackResult> track_without_body(const std::filesystem::path& file, std::stop_token stop = {});
+
 /// Upright edges of the room (posts, doors, windows) outside the person's box on some frames of a clip; nothing when too few are seen.
 std::optional<VerticalOnPicture> room_vertical(
     const std::vector<std::pair<std::shared_ptr<const sim::Image>, std::optional<BodyPx>>>& frames);

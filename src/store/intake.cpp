@@ -1,4 +1,5 @@
 #include "store/intake.h"
+#include "core/ground/derive.h"
 #include "core/review/look.h"
 #include "core/signal/signal.h"
 #include <algorithm>
@@ -21,8 +22,11 @@ Track with_marks_of(const Library& library, std::int64_t clip, Track track) {
     return track;
 }
 
-ClipQuality quality_of(const Track& track, const Review* review) {
+ClipQuality quality_of(const Track& raw, const Review* review) {
     ClipQuality q;
+    Track track = raw; // with what was set by hand, whatever stretch counts
+    track.layers.trim_from_s.reset(), track.layers.trim_to_s.reset();
+    track = with_layers(track);
     const auto found = std::count_if(track.px.begin(), track.px.end(), [](const auto& f) { return f.has_value(); });
     q.found = track.frames() > 0 ? static_cast<double>(found) / static_cast<double>(track.frames()) : 0;
     q.frames_per_s = signal::median_rate(track.time_s);

@@ -2,8 +2,8 @@
 #pragma once
 #include "support/synthetic.h"
 #include "ui/shell/elided_label.h"
-#include "ui/text/languages.h"
 #include "ui/shell/main_window.h"
+#include "ui/text/languages.h"
 #include <QAbstractButton>
 #include <QComboBox>
 #include <QLabel>

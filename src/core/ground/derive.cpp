@@ -2,6 +2,7 @@
 #include "core/signal/signal.h"
 #include <algorithm>
 #include <cmath>
+#include <map>
 
 namespace bevel {
 namespace {
@@ -188,6 +189,12 @@ Track with_layers(const Track& raw) {
             for (int k = 0; k < point_count; ++k)
                 (*t.px[i])[static_cast<std::size_t>(k)] = b[static_cast<std::size_t>(mirrored(static_cast<Point>(k)))];
         }
+    // Nobody was found, but a person has set every point: a body by hand.
+    std::map<std::uint32_t, std::size_t> by_hand;
+    for (const auto& e : l.edits)
+        if (e.frame < t.frames() && !t.px[e.frame] && !t.m[e.frame]) ++by_hand[e.frame];
+    for (const auto& [frame, points] : by_hand)
+        if (points >= point_count) t.px[frame].emplace();
     for (const auto& e : l.edits) {
         if (e.frame >= t.frames() || !t.px[e.frame]) continue;
         auto& p = (*t.px[e.frame])[e.point];

@@ -37,8 +37,9 @@ std::vector<std::pair<Seen, double>> seen_as(Point p, const Azimuth& azimuth);
 /// Ankle to ear on the picture, px: the largest usual over the clip.
 double body_height_px(const Track& track);
 
-/// Layers applied (mirroring undone, trimmed frames absent, edits in), offsets of the network taken out, points smoothed by their
-/// visibility, sigma and bias of every point filled in. Points read from a file that states no sigma get one from the size of the body.
+/// Layers applied (mirroring undone, trimmed frames absent, edits in; where nobody was found and every point was set, the body by hand),
+/// offsets of the network taken out, points smoothed by their visibility, sigma and bias of every point filled in. Points read from a file
+/// that states no sigma get one from the size of the body.
 Track derive(const Track& raw);
 /// The derived points as they are drawn on the picture: sides told rightly, places as filmed, mirrored clips too.
 Track drawn_points(const Track& raw);

@@ -56,10 +56,7 @@ private:
             if (!bad(i)) continue;
             std::size_t k = i;
             while (k < n && bad(k)) ++k;
-            // On a mirrored clip the point is told by the picture's own side.
-            if (k - i >= least)
-                out_.push_back({kind, p && raw_.layers.mirrored ? std::optional(mirrored(*p)) : p, static_cast<std::uint32_t>(i),
-                                static_cast<std::uint32_t>(k)});
+            if (k - i >= least) out_.push_back({kind, p, static_cast<std::uint32_t>(i), static_cast<std::uint32_t>(k)});
             i = k;
         }
     }

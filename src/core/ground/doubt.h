@@ -16,7 +16,7 @@ std::string_view doubt_name(DoubtKind k);
 
 struct Doubt {
     DoubtKind kind = DoubtKind::lost;
-    std::optional<Point> point;     // the one it is about; none: the whole body
+    std::optional<Point> point;     // the one it is about, by the student's own side; none: the whole body
     std::uint32_t from = 0, to = 0; // frames, half-open
 };
 

@@ -132,14 +132,18 @@ Result<Motion> make_motion(const Track& raw, const MotionOptions& options) {
     if (const auto bad = options.validate(); !bad.empty()) return fail(Code::bad_value, bad);
     if (raw.frames() < 10) return fail(Code::cannot_judge, "too_short");
     const bool metres = std::any_of(raw.m.begin(), raw.m.end(), [](const auto& f) { return f.has_value(); });
-    const bool pixels = std::any_of(raw.px.begin(), raw.px.end(), [](const auto& f) { return f.has_value(); });
+    const Track t = derive(raw);
+    const bool pixels = std::any_of(t.px.begin(), t.px.end(), [](const auto& f) { return f.has_value(); });
     const bool full = options.view ? *options.view == View::three_d : metres && !pixels;
     if (full && !metres) return fail(Code::cannot_judge, "view_needed");
     if (!full && !pixels) return fail(Code::cannot_judge, "no_body");
-    const Track t = derive(raw);
     const auto seen = static_cast<std::size_t>(full ? std::count_if(t.m.begin(), t.m.end(), [](const auto& f) { return f.has_value(); })
                                                     : std::count_if(t.px.begin(), t.px.end(), [](const auto& f) { return f.has_value(); }));
-    if (seen < 10 || seen * 4 < raw.frames()) return fail(Code::cannot_judge, "no_body");
+    const auto& l = raw.layers; // a part of a long file is held against its own length
+    const auto meant = static_cast<std::size_t>(std::count_if(raw.time_s.begin(), raw.time_s.end(), [&](double s) {
+        return !(l.trim_from_s && s < *l.trim_from_s) && !(l.trim_to_s && s >= *l.trim_to_s);
+    }));
+    if (seen < 10 || seen * 4 < meant) return fail(Code::cannot_judge, "no_body");
     if (!full && feet_cut(t, seen)) return fail(Code::cannot_judge, "feet_cut_off");
     auto made = full ? from_metres(t, options) : from_picture(t, options);
     if (!made) return made;

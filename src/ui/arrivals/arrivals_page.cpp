@@ -116,11 +116,16 @@ void ArrivalsPage::build() {
     meant_->setObjectName(QStringLiteral("whoIsMeant"));
     meant_->setToolTip(tr("Several people are in the picture: point to the student"));
     meant_->hide();
+    hand_ = new QPushButton(tr("Set the body by hand …"));
+    hand_->setObjectName(QStringLiteral("byHand"));
+    hand_->setToolTip(tr("Nobody was found: set the points on a few frames yourself, Bevel follows them between"));
+    hand_->hide();
     auto* below = new QHBoxLayout;
     below->addWidget(open_);
     below->addWidget(change_);
     below->addWidget(parts_);
     below->addWidget(meant_);
+    below->addWidget(hand_);
     below->addStretch(1);
     auto* left = new QVBoxLayout;
     search_ = new QLineEdit;
@@ -155,6 +160,7 @@ void ArrivalsPage::build() {
     connect(change_, &QPushButton::clicked, form_, &ClipForm::focus_facts);
     connect(parts_, &QPushButton::clicked, this, &ArrivalsPage::cut_chosen);
     connect(meant_, &QPushButton::clicked, this, &ArrivalsPage::ask_who);
+    connect(hand_, &QPushButton::clicked, this, &ArrivalsPage::set_by_hand);
 }
 
 void ArrivalsPage::open_chosen() {
@@ -282,6 +288,27 @@ void ArrivalsPage::ask_who() {
     dialog->open();
 }
 
+void ArrivalsPage::set_by_hand() {
+    const auto* r = chosen();
+    if (!r || !by_hand(*r)) return;
+    session_.files().run<Result<bool>>(
+        this,
+        [lib = session_.library, session = &session_, id = r->clip.id](const std::stop_token& stop) {
+            return begin_by_hand(*lib, *session, id, stop);
+        },
+        [this, id = r->clip.id](const Result<bool>& ok) {
+            if (!ok) return form_->notice().problem(text::error(ok.error()));
+            session_.workspace->touched(id);
+            session_.workspace->go(QStringLiteral("ground"), {id});
+        });
+}
+
+/// Nothing that can be measured was found.
+bool ArrivalsPage::by_hand(const ClipRow& r) const {
+    return r.clip.id != session_.finding->running() && (r.clip.state == ClipState::failed || r.clip.state == ClipState::asked) &&
+           (!r.clip.quality || r.clip.quality->found < 0.25) && !session_.library->read_only();
+}
+
 void ArrivalsPage::show_keeping() {
     auto* dialog = new KeepingDialog(session_, this);
     dialog->setAttribute(Qt::WA_DeleteOnClose);
@@ -384,6 +411,7 @@ void ArrivalsPage::show_chosen() {
     meant_->setVisible(r && r->clip.quality && r->clip.id != session_.finding->running() &&
                        std::any_of(r->clip.quality->limits.begin(), r->clip.quality->limits.end(),
                                    [](const Limit& l) { return l.kind == LimitKind::several_people; }));
+    hand_->setVisible(r && by_hand(*r));
     QString about;
     const bool limited = r && r->clip.quality && !r->clip.quality->limits.empty();
     strip_->show_limits(limited ? r->clip.quality->limits : std::vector<Limit>());

@@ -49,6 +49,8 @@ private:
     void set_line(const std::vector<std::int64_t>& ids);
     void cut_chosen();
     void ask_who();
+    void set_by_hand();
+    bool by_hand(const ClipRow& r) const;
     void show_keeping();
     void save_guide();
     void change_facts(const ClipRow& before, const ClipRow& after);
@@ -58,7 +60,7 @@ private:
     QTableWidget* table_ = nullptr;
     QLineEdit* search_ = nullptr;
     QLabel *detail_ = nullptr, *empty_ = nullptr;
-    QPushButton *open_ = nullptr, *change_ = nullptr, *parts_ = nullptr, *meant_ = nullptr;
+    QPushButton *open_ = nullptr, *change_ = nullptr, *parts_ = nullptr, *meant_ = nullptr, *hand_ = nullptr;
     ClipForm* form_ = nullptr;
     LimitStrip* strip_ = nullptr;
 };

@@ -141,6 +141,44 @@ Result<std::vector<std::int64_t>> cut(Library& library, const Session& session, 
     return ids;
 }
 
+namespace {
+/// Asked about with what it tells of itself; a person may have set a body on too few frames for that to be anything.
+Result<Clip> ask(Library& library, const Session& session, const Clip& clip, const Track& track) {
+    const auto guess = guess_clip(library, clip, track, session.movements);
+    if (!guess) return tl::unexpected(guess.error());
+    return keep_asked(library, clip, track, {}, *guess);
+}
+} // namespace
+
+Result<bool> begin_by_hand(Library& library, const Session& session, std::int64_t id, const std::stop_token& stop) {
+    const auto clip = library.clip(id);
+    if (!clip) return tl::unexpected(clip.error());
+    if (library.load_track(id)) return true;
+    const auto made = track_without_body(library.path_of(*clip), stop);
+    if (!made) return tl::unexpected(made.error());
+    (void)library.set_look(id, made->look);
+    if (clip->person == 0 || !session.movement(clip->movement))
+        return ask(library, session, *clip, made->track).map([](const Clip&) { return true; });
+    Found what;
+    what.track = &made->track;
+    what.error = {Code::cannot_judge, "no_body"};
+    return keep_found(library, *clip, what).map([](const Clip&) { return true; });
+}
+
+Result<QString> look_again(Library& library, const Session& session, std::int64_t id) {
+    const auto clip = library.clip(id);
+    if (!clip) return tl::unexpected(clip.error());
+    const auto people = library.people();
+    if (!people) return tl::unexpected(people.error());
+    for (const auto& p : *people)
+        if (p.id == clip->person && session.movement(clip->movement)) return judge(library, session, p, *clip);
+    const auto track = library.load_track(id);
+    if (!track) return tl::unexpected(track.error());
+    return ask(library, session, *clip, *track).map([](const Clip&) {
+        return QCoreApplication::translate("arrivals", "Go to Arrivals to say whose clip this is and what it shows.");
+    });
+}
+
 QString find_body(Library& library, const Session& session, FindOrder order, const std::stop_token& stop) {
     if (const auto had = library.unfinished(order.clip.id); had && *had) {
         order.options.so_far = (*had)->track;

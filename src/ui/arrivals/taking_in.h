@@ -38,6 +38,10 @@ struct FindOrder {
     std::optional<Movement> movement;
     TrackOptions options;
 };
+/// A clip whose body a person is going to set by hand: its times, size and room without any points, unless there are some already.
+Result<bool> begin_by_hand(Library& library, const Session& session, std::int64_t clip, const std::stop_token& stop);
+/// After that: judged, where it is known whose it is and what it shows; else asked about. The sentence to say.
+Result<QString> look_again(Library& library, const Session& session, std::int64_t clip);
 QString find_body(Library& library, const Session& session, FindOrder order, const std::stop_token& stop);
 
 } // namespace bevel::ui

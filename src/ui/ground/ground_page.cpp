@@ -202,6 +202,9 @@ void GroundPage::connect_panels() {
         if (point >= 0) view_->hold(static_cast<Point>(point));
         show_facts();
     });
+    connect(view_, &MarkView::body_moved, this, &GroundPage::move_body);
+    connect(points_, &PointsPanel::set_body, this, &GroundPage::set_body);
+    connect(points_, &PointsPanel::follow_body, this, &GroundPage::follow_body);
     connect(points_, &PointsPanel::mend, this, &GroundPage::mend);
     connect(points_, &PointsPanel::from_before, this, &GroundPage::from_before);
     connect(points_, &PointsPanel::swap, this, &GroundPage::swap_sides);
@@ -224,6 +227,9 @@ void GroundPage::add_actions(Actions& actions) {
                 [this] { from_before(); });
     actions.add(this, M::edit, "swapSides", tr("Swap left and right from here, to here"), {QKeySequence(Qt::Key_S)},
                 [this] { swap_sides(); });
+    actions.add(this, M::edit, "setBody", tr("Set a body by hand here"), {QKeySequence(Qt::Key_B)}, [this] { set_body(); });
+    actions.add(this, M::edit, "followBody", tr("Follow the body between two set by hand"), {QKeySequence(Qt::Key_G)},
+                [this] { follow_body(); });
     actions.add(this, M::edit, "fillBetween", tr("Fill the chosen point between marks"), {QKeySequence(Qt::Key_F)},
                 [this] { fill_between(); });
 }
@@ -255,6 +261,7 @@ void GroundPage::open_clip(qint64 id) {
             if (!l.track) return empty_->say(text::error(l.track.error()));
             either_->setCurrentIndex(1);
             undo().clear();
+            pictured_ = -1;
             view_->show_frame({}, std::nullopt, std::nullopt); // nothing of another clip stays under this one's name
             clip_ = *l.clip;
             person_ = l.person;
@@ -275,6 +282,11 @@ void GroundPage::open_clip(qint64 id) {
             m.layers = track_.layers;
             m.states = clip_.states;
             apply(m);
+            if (std::none_of(track_.px.begin(), track_.px.end(), [](const auto& f) { return f.has_value(); })) {
+                tools_->button(static_cast<int>(MarkTool::points))->click();
+                notice_->say(tr("Nobody was found in this clip. Press B to set a body on this frame, go on about half a second and set it "
+                                "again; G follows it between."));
+            }
             find_places();
             emit opened();
         });
@@ -310,9 +322,26 @@ void GroundPage::change(const QString& what, GroundMarks after) {
                 [this, clip](const Result<bool>& ok) {
                     if (!ok) return notice_->problem(text::error(ok.error()));
                     session_.workspace->remeasured(clip);
+                    if (clip == clip_.id && (clip_.state == ClipState::failed || clip_.state == ClipState::asked)) judge_anew();
                 });
         },
         marks_, std::move(after)));
+}
+
+/// A clip that could not be judged: perhaps it can be now.
+void GroundPage::judge_anew() {
+    session_.background->run<std::pair<Result<QString>, Result<Clip>>>(
+        this,
+        [lib = session_.library, session = &session_, clip = clip_.id](std::stop_token) {
+            auto said = look_again(*lib, *session, clip);
+            return std::pair{std::move(said), lib->clip(clip)};
+        },
+        [this](const std::pair<Result<QString>, Result<Clip>>& now) {
+            if (!now.second || now.second->id != clip_.id) return;
+            clip_ = *now.second;
+            if (clip_.state != ClipState::failed && now.first) notice_->say(*now.first);
+            session_.workspace->touched(clip_.id);
+        });
 }
 
 void GroundPage::apply(const GroundMarks& marks) {
@@ -373,24 +402,6 @@ void GroundPage::take_edge(const QVector<QPointF>& points) {
     m.layers.lens = lens_from(m.edges, track_.width, track_.height);
     notice_->say({});
     change(tr("a straight edge"), std::move(m));
-}
-
-void GroundPage::take_point(Point point, QPointF to) {
-    auto m = marks_;
-    std::erase_if(m.layers.edits, [&](const PointEdit& e) { return e.frame == static_cast<std::uint32_t>(frame_) && e.point == point; });
-    m.layers.edits.push_back({static_cast<std::uint32_t>(frame_), point, std::clamp(to.x(), 0.0, track_.width - 1.0),
-                              std::clamp(to.y(), 0.0, track_.height - 1.0), false});
-    change(tr("a mended point"), std::move(m));
-}
-
-void GroundPage::take_extra(Extra extra, QPointF to) {
-    auto m = marks_;
-    auto& all = m.layers.extra;
-    const auto f = static_cast<std::uint32_t>(frame_);
-    auto it = std::lower_bound(all.begin(), all.end(), f, [](const auto& a, std::uint32_t frame) { return a.first < frame; });
-    if (it == all.end() || it->first != f) it = all.insert(it, {f, ExtraPoints{}});
-    it->second[static_cast<std::size_t>(extra)] = Vec3(to.x(), to.y(), 0);
-    change(tr("a point of the back or a tool"), std::move(m));
 }
 
 void GroundPage::take_back(Marked what) {
@@ -458,119 +469,6 @@ void GroundPage::support(bool from, bool to, bool seat) {
     hand_from_.reset();
     notice_->say({});
     change(tr("a support"), std::move(m));
-}
-
-/// Where a point is on the picture as it was filmed.
-Vec2 GroundPage::filmed(std::size_t frame, Point point) const {
-    return {(*drawn_.px[frame])[point].x, (*drawn_.px[frame])[point].y};
-}
-
-void GroundPage::from_before() {
-    const auto point = view_->held();
-    const auto i = static_cast<std::size_t>(frame_);
-    if (!point || i == 0 || i >= track_.frames() || !drawn_.px[i] || !drawn_.px[i - 1]) return;
-    const Vec2 at = filmed(i - 1, *point);
-    take_point(*point, {at.x(), at.y()});
-}
-
-void GroundPage::swap_sides() {
-    if (track_.frames() == 0) return;
-    const auto here = static_cast<std::uint32_t>(frame_);
-    if (!swap_from_) {
-        swap_from_ = here;
-        notice_->say(tr("Left and right change places from here. Go to the last such frame and press it again."));
-        return points_->show_mended(marks_.layers, true);
-    }
-    const auto from = std::min(*swap_from_, here), to = std::max(*swap_from_, here) + 1;
-    swap_from_.reset();
-    notice_->say({});
-    auto m = marks_;
-    m.layers.swaps.push_back({from, to});
-    change(tr("swapped sides"), std::move(m));
-}
-
-/// From the hand's mark before this frame to the one after it, in all stretches between marks about here.
-void GroundPage::fill_between() {
-    const auto point = view_->held();
-    if (!point) return notice_->say(tr("Choose a point and mark it on two frames first; the frames between are filled then."));
-    std::optional<PointEdit> before, after;
-    for (const auto& e : marks_.layers.edits) {
-        if (e.point != *point || e.filled) continue;
-        if (e.frame <= static_cast<std::uint32_t>(frame_) && (!before || e.frame > before->frame)) before = e;
-        if (e.frame > static_cast<std::uint32_t>(frame_) && (!after || e.frame < after->frame)) after = e;
-    }
-    if (before && !after) { // standing on the last mark: the stretch before it
-        after = before;
-        before.reset();
-        for (const auto& e : marks_.layers.edits)
-            if (e.point == *point && !e.filled && e.frame < after->frame && (!before || e.frame > before->frame)) before = e;
-    }
-    if (!before || !after)
-        return notice_->problem(
-            tr("Mark %1 on a frame before and on one after this; the frames between are filled then.").arg(text::point(*point)));
-    fill(*point, before->frame, {before->x, before->y}, after->frame, {after->x, after->y});
-}
-
-void GroundPage::fill(Point point, std::uint32_t first, Vec2 from, std::uint32_t last, Vec2 to) {
-    const auto job_stop = std::make_shared<std::stop_source>();
-    const int job =
-        session_.jobs->begin(JobKind::keeping, tr("Following %1 …").arg(text::point(point)), [job_stop] { job_stop->request_stop(); });
-    using Way = Result<std::vector<Followed>>;
-    session_.files().run<Way>(
-        this,
-        [path = session_.library->path_of(clip_), first, from, last, to, tall = body_height_px(drawn_),
-         job_stop](const std::stop_token& quit) {
-            const std::stop_callback forward(quit, [&] { job_stop->request_stop(); });
-            return follow_point(path, first, from, last, to, tall, job_stop->get_token());
-        },
-        [this, job, point, clip = clip_.id](const Way& way) {
-            session_.jobs->end(job, way                                   ? JobOutcome::done
-                                    : way.error().code == Code::cancelled ? JobOutcome::cancelled
-                                                                          : JobOutcome::failed);
-            if (clip != clip_.id) return;
-            if (!way) {
-                if (way.error().code != Code::cancelled)
-                    notice_->problem(way.error().code == Code::bad_value ? tr("Mark two frames that are at most 600 frames apart.")
-                                                                         : text::error(way.error()));
-                return;
-            }
-            auto m = marks_;
-            int unsure = 0;
-            for (const auto& f : *way) {
-                unsure += f.unsure ? 1 : 0;
-                std::erase_if(m.layers.edits, [&](const PointEdit& e) { return e.frame == f.frame && e.point == point; });
-                m.layers.edits.push_back({f.frame, point, f.at.x(), f.at.y(), true});
-            }
-            change(tr("filled frames"), std::move(m));
-            notice_->say(unsure == 0 ? tr("%n frame(s) filled; both ways agree on all of them.", nullptr, static_cast<int>(way->size()))
-                                     : tr("%n frame(s) filled straight between, since the ways did not agree there: look at them.", nullptr,
-                                          unsure));
-        });
-}
-
-void GroundPage::mend(int row) {
-    if (row < 0 || row >= static_cast<int>(doubts_.size())) return;
-    const Doubt d = doubts_[static_cast<std::size_t>(row)];
-    if (d.kind == DoubtKind::swapped) {
-        auto m = marks_;
-        m.layers.swaps.push_back({d.from, d.to});
-        return change(tr("swapped sides"), std::move(m));
-    }
-    if (d.kind != DoubtKind::jump || !d.point || d.from == 0 || d.to >= track_.frames() || !drawn_.px[d.from - 1] || !drawn_.px[d.to])
-        return;
-    // Only the points as found are used here: smoothing has spread the jump.
-    const auto raw = with_layers(track_);
-    if (!raw.px[d.from - 1] || !raw.px[d.to]) return;
-    auto px = [&](std::size_t i) {
-        const auto& q = (*raw.px[i])[raw_point(*d.point)];
-        Vec2 p(marks_.layers.mirrored ? raw.width - q.x : q.x, q.y);
-        return marks_.layers.steady.size() == track_.frames() ? marks_.layers.steady[i].to_filmed(p) : p;
-    };
-    fill(*d.point, d.from - 1, px(d.from - 1), d.to, px(d.to));
-}
-
-Point GroundPage::raw_point(Point p) const {
-    return marks_.layers.mirrored ? mirrored(p) : p;
 }
 
 void GroundPage::steady() {
@@ -686,21 +584,26 @@ void GroundPage::show_frame() {
     at_->setText(text::time(track_.time_s[i]));
     view_->show_marks(marks_);
     const int run = ++picture_run_;
+    auto show = [this, i](const QImage& im) {
+        ExtraPoints extra;
+        for (const auto& [frame, points] : marks_.layers.extra)
+            if (frame == i) extra = points;
+        view_->show_frame(im, drawn_.px[i], marks_.layers.vertical ? marks_.layers.vertical : track_.vertical, extra);
+    };
+    if (pictured_ == frame_) return show(view_->picture()); // other marks on the same picture: at once
     session_.background->run<QImage>(
         this, [film = film_, i](std::stop_token) { return film->frame(i); },
-        [this, run, i](const QImage& im) {
+        [this, run, show, frame = frame_](const QImage& im) {
             if (run != picture_run_) return;
-            ExtraPoints extra;
-            for (const auto& [frame, points] : marks_.layers.extra)
-                if (frame == i) extra = points;
-            view_->show_frame(im, drawn_.px[i], marks_.layers.vertical ? marks_.layers.vertical : track_.vertical, extra);
+            pictured_ = im.isNull() ? -1 : frame;
+            show(im);
         });
 }
 
 void GroundPage::show_facts() {
     room_->show_marks(marks_, track_, person_.stature_m);
     points_->show_mended(marks_.layers, swap_from_.has_value());
-    strip_->show_point(drawn_, view_->tool() == MarkTool::points ? view_->held() : std::nullopt, doubts_, marks_.layers.edits);
+    strip_->show_point(drawn_, view_->tool() == MarkTool::points ? view_->held() : std::nullopt, doubts_, marks_.layers);
     strip_->set_frame(frame_);
 }
 
@@ -732,19 +635,6 @@ void GroundPage::measure_again() {
             room_->sure().show_rows(sure_);
             emit measured();
         });
-}
-
-/// Doubtful stretches in the order of the clip, from the frame that is shown on.
-void GroundPage::next_doubtful() {
-    if (doubts_.empty()) return notice_->say(tr("No frame is doubtful."));
-    std::optional<std::uint32_t> next, first;
-    for (const auto& d : doubts_) {
-        if (!first || d.from < *first) first = d.from;
-        if (d.from > static_cast<std::uint32_t>(frame_) && (!next || d.from < *next)) next = d.from;
-    }
-    set_frame(static_cast<int>(next.value_or(*first)));
-    for (const auto& d : doubts_)
-        if (d.from == static_cast<std::uint32_t>(frame_) && d.point) view_->hold(d.point);
 }
 
 } // namespace bevel::ui

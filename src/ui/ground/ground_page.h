@@ -51,6 +51,7 @@ private:
     void open_clip(qint64 clip);
     void change(const QString& what, GroundMarks after);
     void apply(const GroundMarks& marks);
+    void judge_anew();
     void take_line(const UprightMark& line);
     void take_corners(const std::array<QPointF, 4>& corners);
     void take_edge(const QVector<QPointF>& points);
@@ -62,7 +63,14 @@ private:
     void from_before();
     void swap_sides();
     void fill_between();
-    void fill(Point point, std::uint32_t first, Vec2 from, std::uint32_t last, Vec2 to);
+    void fill(const std::vector<Point>& points, std::uint32_t first, const std::vector<Vec2>& from, std::uint32_t last,
+              const std::vector<Vec2>& to);
+    void take_ways(const std::vector<Point>& points, const std::vector<std::vector<Followed>>& ways);
+    void set_body();
+    void take_body(const BodyPx& body);
+    void move_body(QPointF by, double grow);
+    void follow_body();
+    Vec2 marked_at(std::uint32_t frame, Point own) const;
     void mend(int doubt);
     void steady();
     void ask_place();
@@ -72,7 +80,8 @@ private:
     void show_facts();
     void measure_again();
     void next_doubtful();
-    Point raw_point(Point p) const; // as it is named in the mirrored-back track
+    Point filmed_as(Point p) const;
+    void set_edit(Layers& l, std::uint32_t frame, Point own, const Vec2& to, bool filled) const;
     Vec2 filmed(std::size_t frame, Point point) const;
     double here_s() const { return track_.time_s[static_cast<std::size_t>(frame_)]; }
 
@@ -93,6 +102,7 @@ private:
     std::optional<double> hand_from_;
     std::size_t doubt_ = 0; // the next one to look at
     int frame_ = 0, run_ = 0, picture_run_ = 0;
+    int pictured_ = -1; // the frame whose picture is in the view
     MarkView* view_ = nullptr;
     QLabel *title_ = nullptr, *at_ = nullptr;
     Notice* notice_ = nullptr;

@@ -4,6 +4,7 @@
 #include <QKeyEvent>
 #include <QMouseEvent>
 #include <QPainter>
+#include <QWheelEvent>
 
 namespace bevel::ui {
 
@@ -13,7 +14,8 @@ MarkView::MarkView(const Session& session, QWidget* parent) : QWidget(parent), s
     setAccessibleDescription(tr(
         "Enter begins a line, the arrows move its end, Tab changes the end, Enter takes it, Escape leaves it. Corners and edges: Enter "
         "brings a cross, the arrows move it, Enter sets a point, End finishes an edge, Backspace takes the last point back. With points: "
-        "Page Up and Page Down choose one, the arrows move it."));
+        "Page Up and Page Down choose one, the arrows move it, with Ctrl the whole body; Ctrl and Page Up or Page Down make it larger or "
+        "smaller."));
     setFocusPolicy(Qt::StrongFocus);
     setMinimumSize(360, 240);
 }
@@ -115,6 +117,9 @@ void MarkView::mousePressEvent(QMouseEvent* e) {
     const QPointF px = to_picture(e->position());
     if (tool_ == MarkTool::points && extra_) {
         emit extra_marked(*extra_, px);
+    } else if (tool_ == MarkTool::points && body_ && (e->modifiers() & Qt::ControlModifier) != 0) {
+        whole_from_ = px;
+        whole_by_ = QPointF();
     } else if (tool_ == MarkTool::points) {
         hold(point_at(e->position()));
     } else if (clicks()) {
@@ -137,7 +142,9 @@ void MarkView::mouseDoubleClickEvent(QMouseEvent* e) {
 }
 
 void MarkView::mouseMoveEvent(QMouseEvent* e) {
-    if (tool_ == MarkTool::points && held_ && !extra_)
+    if (whole_from_)
+        whole_by_ = to_picture(e->position()) - *whole_from_;
+    else if (tool_ == MarkTool::points && held_ && !extra_)
         held_at_ = to_picture(e->position());
     else if (drawing_)
         drawing_->second = to_picture(e->position());
@@ -147,6 +154,11 @@ void MarkView::mouseMoveEvent(QMouseEvent* e) {
 void MarkView::mouseReleaseEvent(QMouseEvent* e) {
     if (clicks()) return;
     mouseMoveEvent(e);
+    if (std::exchange(whole_from_, std::nullopt)) {
+        const QPointF by = *std::exchange(whole_by_, std::nullopt);
+        if (!by.isNull()) emit body_moved(by, 1);
+        return;
+    }
     if (tool_ == MarkTool::points) {
         if (held_ && !extra_ && body_) {
             const QPointF was((*body_)[*held_].x, (*body_)[*held_].y), off = to_view(held_at_) - to_view(was);
@@ -163,13 +175,20 @@ void MarkView::mouseReleaseEvent(QMouseEvent* e) {
     update();
 }
 
+void MarkView::wheelEvent(QWheelEvent* e) {
+    if (tool_ != MarkTool::points || !body_ || (e->modifiers() & Qt::ControlModifier) == 0 || e->angleDelta().y() == 0) return e->ignore();
+    emit body_moved({}, e->angleDelta().y() > 0 ? 1.02 : 1 / 1.02);
+    e->accept();
+}
+
 bool MarkView::event(QEvent* e) {
     if (e->type() == QEvent::ShortcutOverride) {
         const int k = static_cast<QKeyEvent*>(e)->key();
         const bool arrows = k >= Qt::Key_Left && k <= Qt::Key_Down, pages = k == Qt::Key_PageUp || k == Qt::Key_PageDown;
         const bool clicking = clicks() && (k == Qt::Key_End || k == Qt::Key_Backspace);
         if (k == Qt::Key_Return || k == Qt::Key_Enter || (k == Qt::Key_Escape && (drawing_ || cross_ || !clicked_.isEmpty())) ||
-            (arrows && (drawing_ || held_ || cross_)) || (pages && tool_ == MarkTool::points) || clicking) {
+            (arrows && (drawing_ || held_ || cross_ || (tool_ == MarkTool::points && body_))) || (pages && tool_ == MarkTool::points) ||
+            clicking) {
             e->accept();
             return true;
         }
@@ -190,7 +209,16 @@ void MarkView::keyPressEvent(QKeyEvent* e) {
     const double step = (e->modifiers() & Qt::ShiftModifier) != 0 ? 10 : 1;
     const QPointF by(k == Qt::Key_Left ? -step : k == Qt::Key_Right ? step : 0, k == Qt::Key_Up ? -step : k == Qt::Key_Down ? step : 0);
     const bool enter = k == Qt::Key_Return || k == Qt::Key_Enter;
+    const bool whole = (e->modifiers() & Qt::ControlModifier) != 0;
     if (tool_ == MarkTool::points) {
+        if (whole && body_ && (k == Qt::Key_PageUp || k == Qt::Key_PageDown)) {
+            emit body_moved({}, k == Qt::Key_PageUp ? 1.02 : 1 / 1.02);
+            return;
+        }
+        if (whole && body_ && !by.isNull()) {
+            emit body_moved(by, 1);
+            return;
+        }
         if (k == Qt::Key_PageUp || k == Qt::Key_PageDown) return choose_point(k == Qt::Key_PageUp ? -1 : 1);
         if (!by.isNull() && held_) {
             held_at_ += by;
@@ -345,6 +373,8 @@ void MarkView::paintEvent(QPaintEvent*) {
         if (body_) {
             BodyPx b = *body_;
             if (held_) b[*held_].x = held_at_.x(), b[*held_].y = held_at_.y();
+            if (whole_by_)
+                for (auto& q : b) q.x += whole_by_->x(), q.y += whole_by_->y();
             draw_body(
                 p, b, std::nullopt,
                 [&](double x, double y) {

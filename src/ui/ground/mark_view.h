@@ -21,6 +21,7 @@ public:
     /// Place of a picture's pixel in this view, and back.
     QPointF to_view(QPointF px) const;
     QPointF to_picture(QPointF at) const;
+    const QImage& picture() const { return picture_; }
     bool has_picture() const { return !picture_.isNull(); }
     std::optional<Point> held() const { return held_; }
     void hold(std::optional<Point> point);
@@ -32,6 +33,7 @@ signals:
     void cornered(const std::array<QPointF, 4>& corners);
     void edged(const QVector<QPointF>& points);
     void moved(bevel::Point point, QPointF to); // picture pixels
+    void body_moved(QPointF by, double grow);   // all of it, about the feet
     void extra_marked(bevel::Extra extra, QPointF to);
 
 protected:
@@ -40,6 +42,7 @@ protected:
     void mouseMoveEvent(QMouseEvent* e) override;
     void mouseReleaseEvent(QMouseEvent* e) override;
     void mouseDoubleClickEvent(QMouseEvent* e) override;
+    void wheelEvent(QWheelEvent* e) override;
     void keyPressEvent(QKeyEvent* e) override;
     bool event(QEvent* e) override;
 
@@ -65,6 +68,7 @@ private:
     QVector<QPointF> clicked_;                           // corners or points of an edge so far
     std::optional<QPointF> cross_;                       // that the keys move, to set one
     std::optional<Point> held_;
+    std::optional<QPointF> whole_from_, whole_by_; // the whole body is dragged: from where, how far
     QPointF held_at_;
     std::optional<Extra> extra_;
 };

@@ -15,8 +15,7 @@ PointStrip::PointStrip(const Session& session, QWidget* parent) : QWidget(parent
     setFixedHeight(session_.theme.wide(44));
 }
 
-void PointStrip::show_point(const Track& t, std::optional<Point> point, const std::vector<Doubt>& doubts,
-                            const std::vector<PointEdit>& edits) {
+void PointStrip::show_point(const Track& t, std::optional<Point> point, const std::vector<Doubt>& doubts, const Layers& layers) {
     frames_ = static_cast<int>(t.frames());
     seen_.assign(t.frames(), NAN);
     sigma_.assign(t.frames(), NAN);
@@ -38,8 +37,9 @@ void PointStrip::show_point(const Track& t, std::optional<Point> point, const st
     const auto n = static_cast<float>(std::max(1, frames_));
     for (const auto& d : doubts)
         if (!point || !d.point || *d.point == *point) doubtful_.emplace_back(static_cast<float>(d.from) / n, static_cast<float>(d.to) / n);
-    for (const auto& e : edits)
-        if (!e.filled && (!point || e.point == *point)) marked_.push_back(static_cast<float>(e.frame) / n);
+    for (const auto& e : layers.edits)
+        if (!e.filled && (!point || (layers.mirrored ? mirrored(e.point) : e.point) == *point))
+            marked_.push_back(static_cast<float>(e.frame) / n);
     update();
 }
 

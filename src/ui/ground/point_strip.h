@@ -11,7 +11,7 @@ class PointStrip : public QWidget {
 public:
     explicit PointStrip(const Session& session, QWidget* parent = nullptr);
     /// `drawn`: derived points. No point: the worst of the legs and the trunk.
-    void show_point(const Track& drawn, std::optional<Point> point, const std::vector<Doubt>& doubts, const std::vector<PointEdit>& edits);
+    void show_point(const Track& drawn, std::optional<Point> point, const std::vector<Doubt>& doubts, const Layers& layers);
     void set_frame(int frame);
 
 signals:

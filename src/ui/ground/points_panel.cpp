@@ -39,6 +39,10 @@ PointsPanel::PointsPanel(const Session& session, QWidget* parent) : QWidget(pare
     auto* fill = button("fillBetween", tr("Fill between"),
                         tr("Follows the chosen point through the pictures from the mark before to the mark after (F)"),
                         [this] { emit this->fill(); });
+    auto* body = button("setBody", tr("Set a body here"), tr("Where nobody was found: as on the nearest frame, or standing straight (B)"),
+                        [this] { emit set_body(); });
+    auto* follow = button("followBody", tr("Follow the body"),
+                          tr("Through the frames between two on which the whole body was set by hand (G)"), [this] { emit follow_body(); });
     back_ = button("dropEdits", tr("Take all back"), {}, [this] { emit take_back(); });
     extra_ = new QComboBox;
     extra_->setObjectName(QStringLiteral("extraPoint"));
@@ -67,6 +71,7 @@ PointsPanel::PointsPanel(const Session& session, QWidget* parent) : QWidget(pare
     line({before, fill});
     line({swap_});
     box->addWidget(extra_);
+    line({body, follow});
     auto* done = new QLabel(tr("Mended"));
     done->setObjectName(QStringLiteral("heading"));
     box->addWidget(done);

@@ -26,6 +26,8 @@ signals:
     void from_before();
     void swap();
     void fill();
+    void set_body();
+    void follow_body();
     void take_back();
     void next();
     void extra_chosen(int extra); // -1: none

@@ -17,7 +17,8 @@ void collect(const nlohmann::json& j, bool all, std::set<std::string>& out) {
         for (const auto& v : j) collect(v, all, out);
     if (j.is_object())
         for (const auto& [key, v] : j.items()) {
-            const bool people = all || key == "cues" || key == "attention" || key == "images" || key == "trains" || (v.is_string() && read.contains(key));
+            const bool people =
+                all || key == "cues" || key == "attention" || key == "images" || key == "trains" || (v.is_string() && read.contains(key));
             collect(v, people, out);
         }
 }

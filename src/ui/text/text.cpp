@@ -443,7 +443,8 @@ QString error(const Error& e) {
         return Words::tr("Cancelled.");
     case Code::cannot_open:
         if (what.endsWith(QLatin1String(".tflite")))
-            return Words::tr("The files of the body finder are missing. Set Bevel up again with “./run build”, then try once more.");
+            return Words::tr("The files of the body finder are missing. Set Bevel up again with “./run build”, then try once more; or set "
+                             "the body by hand.");
         return Words::tr("The file cannot be opened: %1. Check that it still exists and that you may read it.").arg(what);
     case Code::unreadable:
         return Words::tr("This file cannot be read (%1). If it plays elsewhere, save it again as MP4 and try that.").arg(what);
