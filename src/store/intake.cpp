@@ -178,7 +178,11 @@ std::string guess_json(const ClipGuess& g) {
     nlohmann::json people = nlohmann::json::array(), movements = nlohmann::json::array();
     for (const auto& p : g.people) people.push_back({{"person", p.person}, {"probability", p.probability}});
     for (const auto& m : g.movements)
-        movements.push_back({{"movement", m.movement}, {"probability", m.probability}, {"repetitions", m.repetitions}});
+        movements.push_back({{"movement", m.movement},
+                             {"probability", m.probability},
+                             {"repetitions", m.repetitions},
+                             {"left", m.left},
+                             {"right", m.right}});
     return nlohmann::json{{"people", people}, {"movements", movements}, {"view", g.view}, {"mirrored", g.mirrored}}.dump();
 }
 
@@ -200,6 +204,8 @@ ClipGuess parse_guess(const std::string& text) {
             one.movement = m["movement"].get<std::string>();
             one.probability = std::min(1.0, number(m, "probability"));
             one.repetitions = static_cast<int>(std::min(1e6, number(m, "repetitions")));
+            one.left = static_cast<int>(std::min(1e6, number(m, "left")));
+            one.right = static_cast<int>(std::min(1e6, number(m, "right")));
             g.movements.push_back(std::move(one));
         }
     if (j.contains("view") && j["view"].is_string()) g.view = j["view"].get<std::string>();

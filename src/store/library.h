@@ -20,9 +20,10 @@ struct Person {
     std::int64_t id = 0;
     std::string name;
     double stature_m = 1.7;
-    std::string notes;           // limits and agreed adaptations, as the instructor writes them
-    double shoulder_width_m = 0; // SW as last measured from the front; 0 when it never was
-    std::string keep_until{};    // ISO date after which the films may go; empty: no end was chosen
+    std::string notes;             // limits and agreed adaptations, as the instructor writes them
+    double shoulder_width_m = 0;   // SW as last measured from the front; 0 when it never was
+    std::string keep_until{};      // ISO date after which the films may go; empty: no end was chosen
+    double fist_m = 0, foot_m = 0; // across the knuckles, heel to toe tip, as marked on a picture; 0: told from the height
 };
 
 /// `asked`: the body was found, and whose it is or which movement has yet to be said.
@@ -183,6 +184,7 @@ public:
     Result<bool> forget_place(std::int64_t id);
     /// The film of a clip is overwritten and removed; points, decisions and letters stay.
     Result<bool> drop_film(std::int64_t clip);
+    Result<bool> set_own_units(std::int64_t person, double fist_m, double foot_m);
     Result<bool> set_keep_until(std::int64_t person, const std::string& day);
     /// How the room looked behind the student (media/scene.h), of the newest clips.
     struct Look {

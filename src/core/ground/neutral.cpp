@@ -37,7 +37,7 @@ void find_neutral(Motion& m, const MotionOptions& o) {
     const std::size_t half = 3, window = 10;
     if (grid.size() < window + 2 * half) return;
     std::vector<Body3> own(grid.size());
-    Series speed(grid.size(), NAN), tall(grid.size(), NAN), bend(grid.size(), NAN), lean(grid.size(), NAN);
+    Series speed(grid.size(), NAN), tall(grid.size(), NAN), bend(grid.size(), NAN), lean(grid.size(), NAN), wide(grid.size(), NAN);
     for (std::size_t k = 0; k < grid.size(); ++k)
         if (m.valid[grid[k]]) own[k] = m.own(grid[k]);
     for (std::size_t k = 0; k < grid.size(); ++k) {
@@ -45,6 +45,7 @@ void find_neutral(Motion& m, const MotionOptions& o) {
         const Body3& b = own[k];
         tall[k] = mid(b, left_ear).y() - mid(b, left_ankle).y();
         const Vec3 d = mid(b, left_shoulder) - mid(b, left_hip);
+        if (m.has_x) wide[k] = std::abs(b[left_shoulder].x() - b[right_shoulder].x());
         lean[k] = std::atan2(std::hypot(d.x(), d.z()), d.y()) / deg;
         if (!m.from_pictures() || m.has_z) // the near leg where one is nearer
             bend[k] = std::max(m.azimuth.empty() || m.azimuth[grid[k]] > 0 ? joint_bend(b[left_hip], b[left_knee], b[left_ankle]) : 0.0,
@@ -62,7 +63,7 @@ void find_neutral(Motion& m, const MotionOptions& o) {
             }
         speed[k] = v;
     }
-    const double top = signal::quantile(tall, 0.97);
+    const double top = signal::quantile(tall, 0.97), widest = m.has_x ? signal::quantile(wide, 0.9) : 0;
     const double quiet = std::hypot(0.08, 2.5 * m.jitter / (2 * half * 0.1)); // noise alone looks like a slow movement
     double best = quiet;
     std::size_t found = grid.size();
@@ -74,6 +75,8 @@ void find_neutral(Motion& m, const MotionOptions& o) {
         // Who is never upright in the clip does not stand quietly in it: the stated height tells so.
         if (o.stature_m && signal::median(std::span(tall).subspan(k, window)) < 0.93 * 0.887 * *o.stature_m) continue;
         if (signal::median(std::span(lean).subspan(k, window)) > 12) continue;
+        // A hold with turned shoulders is quiet too, but no neutral: they show narrower than they are.
+        if (m.has_x && signal::median(std::span(wide).subspan(k, window)) < 0.9 * widest) continue;
         const double b = signal::median(std::span(bend).subspan(k, window));
         if (std::isfinite(b) && b > 15 + (m.from_pictures() ? 5 : 0)) continue; // one picture tells a bend to a few degrees
         const double q = signal::quantile(part, 0.8);

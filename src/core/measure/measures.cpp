@@ -411,7 +411,24 @@ void breathe(const Motion& m, Measures& out) {
     }
     out.series["breath.ratio"] = std::move(ratio);
     out.series["range.used"] = blank("range.used", std::nullopt, m.frames(), Absent::not_recorded);
-    out.series["tool.spacing"] = blank("tool.spacing", std::nullopt, m.frames(), Absent::not_marked);
+    // How far apart the hands are on a tool, against the first second of it: between the points themselves, so in room metres only.
+    MeasureSeries spacing = blank("tool.spacing", std::nullopt, m.frames(), m.from_pictures() ? Absent::view : Absent::no_body);
+    if (!m.from_pictures()) {
+        std::vector<double> apart(m.frames(), NAN), first;
+        for (std::size_t f = 0; f < m.frames(); ++f) {
+            if (!m.valid[f]) continue;
+            apart[f] = (m.m[f][left_wrist] - m.m[f][right_wrist]).norm();
+            if (m.time_s[f] - m.time_s.front() < 1) first.push_back(apart[f]);
+        }
+        const double usual = first.empty() ? 0 : signal::median(first);
+        for (std::size_t f = 0; f < m.frames() && usual > 0.02; ++f) {
+            if (!m.valid[f]) continue;
+            const double sigma = std::hypot(m.sigma[f][left_wrist].across, m.sigma[f][right_wrist].across) / usual;
+            spacing.samples[f] = {apart[f] / usual, sigma, Absent::none};
+            spacing.samples[f].own = static_cast<float>(sigma);
+        }
+    }
+    out.series["tool.spacing"] = std::move(spacing);
 }
 
 } // namespace

@@ -17,7 +17,9 @@ FootTarget foot(const json& j, FootTarget f) {
     f.x = number(j, "x", f.x, -4, 4);
     f.z = number(j, "z", f.z, -6, 6);
     f.toe_out = number(j, "toe_out", f.toe_out, -30, 70);
-    f.lift = number(j, "lift", f.lift, 0.01, 0.5);
+    f.lift = number(j, "lift", f.lift, 0.005, 0.5);
+    f.heel_turn = number(j, "heel_turn", f.heel_turn, -100, 100);
+    f.ball_turn = number(j, "ball_turn", f.ball_turn, -100, 100);
     if (j.contains("contact"))
         f.contact =
             pick<Contact>(text(j, "contact"),
@@ -32,6 +34,9 @@ HandTarget hand(const json& j, HandTarget h) {
     h.y = number(j, "y", h.y, -3, 3);
     h.z = number(j, "z", h.z, -3, 3);
     h.elbow_out = number(j, "elbow_out", h.elbow_out, -20, 120);
+    h.palm = number(j, "palm", h.palm, -180, 180);
+    h.fist = number(j, "fist", h.fist, 0, 1);
+    h.drop = number(j, "drop", h.drop, 0, 2);
     return h;
 }
 
@@ -50,6 +55,10 @@ Posture posture(const json& j, Posture p) {
     p.side = number(j, "side", p.side, -45, 45);
     p.gaze_turn = number(j, "gaze_turn", p.gaze_turn, -80, 80);
     p.gaze_pitch = number(j, "gaze_pitch", p.gaze_pitch, -60, 60);
+    p.forward = number(j, "forward", p.forward, -0.35, 0.45);
+    p.low_back = number(j, "low_back", p.low_back, -30, 60);
+    p.upper_back = number(j, "upper_back", p.upper_back, -30, 60);
+    p.neck = number(j, "neck", p.neck, -45, 60);
     return p;
 }
 
@@ -86,6 +95,9 @@ void check_feet(const Posture& from, const Phase& to) {
     auto one = [&](const FootTarget& a, const FootTarget& b) {
         if (!same_place(a, b) && a.contact != Contact::off && b.contact != Contact::off)
             throw Bad{"phase " + to.id + ": a foot slides over the floor"};
+        const bool turns = a.heel_turn != b.heel_turn || a.ball_turn != b.ball_turn;
+        if (turns && a.heel_turn != b.heel_turn && a.ball_turn != b.ball_turn && a.contact != Contact::off && b.contact != Contact::off)
+            throw Bad{"phase " + to.id + ": a foot turns on heel and ball at once"};
     };
     one(from.left_foot, to.posture.left_foot);
     one(from.right_foot, to.posture.right_foot);
@@ -119,6 +131,7 @@ std::vector<BandChange> changes(const json& j, const RuleBook& rules) {
         if (c.contains("bend")) {
             const auto& bend = part(c, "bend", json::value_t::object);
             if (bend.contains("lean")) b.lean = number(bend, "lean", 0, -20, 60);
+            if (bend.contains("toe_out")) b.toe_out = number(bend, "toe_out", 0, -15, 50);
             b.higher = number(bend, "higher", 0, -0.2, 0.2);
             b.step = number(bend, "step", 1, 0.3, 1.5);
         }
@@ -145,18 +158,16 @@ std::vector<Check> checks_of(const Movement& m, const RuleBook& rules) {
         for (const auto& rc : rule.checks) {
             if (!std::all_of(rc.needs.begin(), rc.needs.end(), [&](const std::string& n) { return among(m.needs, n); })) continue;
             std::map<std::string, std::vector<std::string>> by_stance;
-            std::size_t matched = 0;
             for (const auto& p : m.phases) {
                 if (p.role.empty() || (!rc.roles.empty() && !among(rc.roles, p.role)) || among(rc.not_roles, p.role) ||
                     among(rc.not_stances, p.stance))
                     continue;
                 if (!rc.stances.empty() && !rc.stances.contains(p.stance)) continue;
                 by_stance[rc.stances.empty() ? std::string() : p.stance].push_back(p.id);
-                ++matched;
             }
             for (const auto& [stance, phases] : by_stance) {
                 Check c = rc.check;
-                if (matched < m.phases.size()) c.phases = phases;
+                if (phases.size() < m.phases.size()) c.phases = phases;
                 if (!stance.empty()) {
                     const auto& step = rc.stances.at(stance);
                     c.low = step.low, c.high = step.high;
@@ -181,8 +192,23 @@ void set_band(Check& c, const BandChange& change, BandLevel level) {
     c.stack.push_back({level, c.low, c.high, change.reason});
 }
 
+/// Whether both feet stay where they are all the time, in phases of the change's stance.
+bool stands_in(const Movement& m, const BandChange& change) {
+    auto stays = [](const FootTarget& a, const FootTarget& b) {
+        return same_place(a, b) && a.heel_turn == b.heel_turn && a.ball_turn == b.ball_turn;
+    };
+    return std::all_of(m.phases.begin(), m.phases.end(), [&](const Phase& p) {
+        return p.stance == change.stance && stays(p.posture.left_foot, m.home.left_foot) && stays(p.posture.right_foot, m.home.right_foot);
+    });
+}
+
 /// The reference figure as the change would have it.
 void bend(Movement& m, const BandChange& change) {
+    if (change.toe_out && stands_in(m, change)) {
+        auto open = [&](Posture& p) { p.left_foot.toe_out = p.right_foot.toe_out = *change.toe_out; };
+        for (auto& p : m.phases) open(p.posture);
+        open(m.home);
+    }
     auto shape = [&](Posture& p) {
         p.depth = std::clamp(p.depth + change.higher, 0.4, 1.0);
         p.left_foot.z *= change.step;
@@ -201,7 +227,11 @@ void bend(Movement& m, const BandChange& change) {
 /// One change to the checks it speaks of; where it speaks of some of their phases, these become a check of their own.
 void apply_one(Movement& m, const BandChange& change, BandLevel level) {
     if (!change.kind.empty() && change.kind != m.kind) return;
-    if (change.bends()) bend(m, change);
+    if (change.toe_out && !stands_in(m, change)) return; // it speaks of standing only
+    // A way of stepping bends the movements that step so, and no others.
+    const bool meant =
+        change.stance.empty() || std::any_of(m.phases.begin(), m.phases.end(), [&](const Phase& p) { return p.stance == change.stance; });
+    if (change.bends() && meant) bend(m, change);
     if (!change.low && !change.high && !change.off && change.bends()) return;
     std::vector<Check> out;
     for (auto& c : m.checks) {
@@ -280,6 +310,10 @@ Movement read_movement(const json& j, const RuleBook& rules) {
         const auto& asks = part(j, "asks", json::value_t::object);
         m.asks_knees = static_cast<int>(number(asks, "knees", 1, 0, 3));
         m.asks_balance = static_cast<int>(number(asks, "balance", 1, 0, 3));
+    }
+    if (j.contains("tool")) {
+        const auto& tool = part(j, "tool", json::value_t::object);
+        m.tool = Tool{number(tool, "front", 0.2, 0, 0.8), number(tool, "back", 0.2, 0, 0.8)};
     }
     if (j.contains("drills"))
         for (const auto& d : part(j, "drills", json::value_t::array)) {
@@ -385,10 +419,12 @@ std::optional<Contact> contact_from_name(std::string_view name) {
 bool Movement::symmetric() const {
     auto near = [](double a, double b) { return std::abs(a - b) < 1e-6; };
     auto foot = [&](const FootTarget& a, const FootTarget& b) {
-        return near(a.x, b.x) && near(a.z, b.z) && near(a.toe_out, b.toe_out) && a.contact == b.contact;
+        return near(a.x, b.x) && near(a.z, b.z) && near(a.toe_out, b.toe_out) && near(a.heel_turn, b.heel_turn) &&
+               near(a.ball_turn, b.ball_turn) && a.contact == b.contact;
     };
     auto hand = [&](const HandTarget& a, const HandTarget& b) {
-        return a.level == b.level && near(a.x, b.x) && near(a.y, b.y) && near(a.z, b.z) && near(a.elbow_out, b.elbow_out);
+        return a.level == b.level && near(a.x, b.x) && near(a.y, b.y) && near(a.z, b.z) && near(a.elbow_out, b.elbow_out) &&
+               near(a.palm, b.palm) && near(a.fist, b.fist) && near(a.drop, b.drop);
     };
     return std::all_of(phases.begin(), phases.end(), [&](const Phase& p) {
         const Posture &a = p.posture, b = a.mirrored();
@@ -423,6 +459,8 @@ Posture Movement::quiet() const {
     p.weight_left = 0.5;
     p.depth = 1;
     p.pelvis_turn = p.shoulder_turn = p.lean = p.side = p.gaze_turn = p.gaze_pitch = 0;
+    p.forward = p.low_back = p.upper_back = p.neck = 0;
+    if (tool) return p; // the hands stay on it
     p.left_hand = {Level::belly, 0.82, -0.15, 0.12, 35};
     p.right_hand = {Level::belly, -0.82, -0.15, 0.12, 35};
     return p;

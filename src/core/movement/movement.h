@@ -22,10 +22,11 @@ struct BandChange {
     bool off = false;
     std::string reason;
     // How a school bends the reference figure in the phases it speaks of, so that its own reference keeps its bands.
-    std::optional<double> lean; // degrees, in place of the movement's
-    double higher = 0;          // added to the depth; 0.04 is a tenth of a leg's bend or so
-    double step = 1;            // of the way forward of the feet
-    bool bends() const { return lean || higher != 0 || step != 1; }
+    std::optional<double> lean;    // degrees, in place of the movement's
+    double higher = 0;             // added to the depth; 0.04 is a tenth of a leg's bend or so
+    double step = 1;               // of the way forward of the feet
+    std::optional<double> toe_out; // degrees, of both feet, in movements that stand in such a stance from beginning to end
+    bool bends() const { return lean || higher != 0 || step != 1 || toe_out; }
 };
 
 /// The posture is reached at the phase's end. Written for the left side; the right side is its mirror image.
@@ -50,6 +51,11 @@ struct Version {
     std::string name, about;
 };
 
+/// What is held in both hands; a staff or the like. How far it goes beyond the left and the right hand, of stature.
+struct Tool {
+    double front = 0.2, back = 0.2;
+};
+
 struct Movement {
     std::string id, name, kind, about;
     std::string pinyin;                         // empty where it has no name in the tradition
@@ -58,6 +64,7 @@ struct Movement {
     int asks_knees = 1, asks_balance = 1;       // 0: nothing, 3: much
     std::vector<Drill> drills;
     std::vector<Version> versions;
+    std::optional<Tool> tool;
     std::vector<View> best_views;
     std::string feature; // measure id whose rise and fall drives the repetitions
     int repetitions = 2; // a side

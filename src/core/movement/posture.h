@@ -16,6 +16,8 @@ struct FootTarget {
     double x = 0, z = 0, toe_out = 0;
     Contact contact = Contact::flat;
     double lift = 0.045; // height of its lowest point over the floor while it is off, of stature
+    // Turned on the spot since it was set down there, toes outward +, degrees: about the heel, then about the ball.
+    double heel_turn = 0, ball_turn = 0;
 };
 
 /// Where the wrist is: x own left and z forward in SW from the mid-line of the chest, y in SW above the anchor level.
@@ -23,6 +25,9 @@ struct HandTarget {
     Level level = Level::belly;
     double x = 0, y = 0, z = 0;
     double elbow_out = 30; // degrees the elbow points away from straight down
+    double palm = 0;       // degrees the hand is turned about the forearm from its easy place, thumb outward +
+    double fist = 0;       // 0 open, 1 closed
+    double drop = 0;       // hangs straight down from there, SW
 };
 
 struct Posture {
@@ -33,24 +38,30 @@ struct Posture {
     double pelvis_turn = 0, shoulder_turn = 0; // degrees to own left
     double lean = 0, side = 0;                 // trunk, degrees forward / to own left
     double gaze_turn = 0, gaze_pitch = 0;      // degrees against the shoulders; left, up
+    double forward = 0;                        // body centre ahead of the middle of the feet's contact areas, foot lengths
+    // Bends of the back and neck, each against the part below it, degrees; rounding forward +. `lean` is that of the lowest part.
+    double low_back = 0, upper_back = 0, neck = 0;
     Posture mirrored() const;
 };
 
 /// Everything that moves smoothly, in solver units. Faults and sway act on these.
 struct Channels {
     struct Foot {
-        double x = 0, z = 0, toe_out = 0; // SW, SW, deg
-        double lift = 0;                  // lowest point of the foot over the floor / stature
-        double pitch = 0;                 // deg, toes up +, heel up -
+        double x = 0, z = 0, toe_out = 0;    // SW, SW, deg
+        double lift = 0;                     // lowest point of the foot over the floor / stature
+        double pitch = 0;                    // deg, toes up +, heel up -
+        double heel_turn = 0, ball_turn = 0; // deg, as in FootTarget
         Contact contact = Contact::flat;
     };
     struct Hand {
         double x = 0, y = 0, z = 0; // SW from mid-shoulder height fractions: y is trunk share above mid-hip
         double elbow_out = 30;
+        double palm = 0, fist = 0, drop = 0;
     };
     std::array<Foot, 2> foot; // left, right
     std::array<Hand, 2> hand;
     double weight_left = 0.5, depth = 1, pelvis_turn = 0, shoulder_turn = 0, lean = 0, side = 0, gaze_turn = 0, gaze_pitch = 0;
+    double forward = 0, low_back = 0, upper_back = 0, neck = 0;
     // Only faults and sway set these.
     std::array<double, 2> knee_in{0, 0}; // deg of frontal-plane projection to add
     double head_forward = 0;             // m

@@ -8,12 +8,15 @@
 namespace bevel {
 namespace {
 
-constexpr std::size_t scalar_count = 16;
+constexpr std::size_t scalar_count = 26;
 
 std::array<double, scalar_count> scalars(const Posture& p) {
     const Channels c = channels_of(p);
-    return {c.weight_left, c.depth,     c.pelvis_turn, c.shoulder_turn,     c.lean,      c.side,      c.gaze_turn, c.gaze_pitch,
-            c.hand[0].x,   c.hand[0].y, c.hand[0].z,   c.hand[0].elbow_out, c.hand[1].x, c.hand[1].y, c.hand[1].z, c.hand[1].elbow_out};
+    return {c.weight_left,  c.depth,       c.pelvis_turn,  c.shoulder_turn,     c.lean,         c.side,
+            c.gaze_turn,    c.gaze_pitch,  c.hand[0].x,    c.hand[0].y,         c.hand[0].z,    c.hand[0].elbow_out,
+            c.hand[1].x,    c.hand[1].y,   c.hand[1].z,    c.hand[1].elbow_out, c.forward,      c.low_back,
+            c.upper_back,   c.neck,        c.hand[0].palm, c.hand[0].fist,      c.hand[1].palm, c.hand[1].fist,
+            c.hand[0].drop, c.hand[1].drop};
 }
 
 const FootTarget& foot_of(const Posture& p, Side s) {
@@ -117,11 +120,20 @@ Channels::Foot Score::foot_at(std::size_t i, double u, Side side) const {
         const double from = pitch_of(a.contact), to = pitch_of(b.contact);
         f.pitch = std::abs(to) < std::abs(from) ? to + (from - to) * std::cos(quarter * u) : from + (to - from) * smooth(u);
         f.contact = u >= 1 ? b.contact : (a.contact == b.contact ? a.contact : a.contact == Contact::flat ? b.contact : a.contact);
+        // Turning on the spot: what turns is lifted a little off the floor.
+        const double about_heel = std::abs(b.heel_turn - a.heel_turn), about_ball = std::abs(b.ball_turn - a.ball_turn);
+        if (std::max(about_heel, about_ball) > 0 && a.contact == Contact::flat && b.contact == Contact::flat && u > 0 && u < 1) {
+            const double up = std::pow(std::sin(std::numbers::pi * u), 2);
+            f.pitch = (about_heel >= about_ball ? 9 : -14) * up;
+            if (up > 0.15) f.contact = about_heel >= about_ball ? Contact::heel : Contact::toe;
+        }
     }
     const double s = smooth(travel);
     f.x = a.x + (b.x - a.x) * s;
     f.z = a.z + (b.z - a.z) * s;
     f.toe_out = a.toe_out + (b.toe_out - a.toe_out) * s;
+    f.heel_turn = a.heel_turn + (b.heel_turn - a.heel_turn) * s;
+    f.ball_turn = a.ball_turn + (b.ball_turn - a.ball_turn) * s;
     return f;
 }
 
@@ -140,7 +152,12 @@ Channels Score::at(double t) const {
     c.side = v(5);
     c.gaze_turn = v(6);
     c.gaze_pitch = v(7);
-    c.hand = {Channels::Hand{v(8), v(9), v(10), v(11)}, Channels::Hand{v(12), v(13), v(14), v(15)}};
+    c.forward = v(16);
+    c.low_back = v(17);
+    c.upper_back = v(18);
+    c.neck = v(19);
+    c.hand = {Channels::Hand{v(8), v(9), v(10), v(11), v(20), v(21), v(24)},
+              Channels::Hand{v(12), v(13), v(14), v(15), v(22), v(23), v(25)}};
     return c;
 }
 

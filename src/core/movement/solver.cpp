@@ -8,6 +8,9 @@ namespace bevel {
 namespace {
 
 constexpr double deg = std::numbers::pi / 180.0;
+constexpr double ball_share = 0.72; // of the foot, from the heel: the front end of the contact area (measures.md, "Foot")
+// Parts of the trunk between hips and shoulders that bend against each other, shares of it from below: pelvis, low back, chest.
+constexpr double pelvis_part = 0.22, low_part = 0.33, chest_part = 1 - pelvis_part - low_part;
 const Vec3 up(0, 1, 0);
 
 Eigen::Matrix3d about_y(double degrees) {
@@ -49,6 +52,11 @@ Vec3 two_bone(const Vec3& from, Vec3& to, double a, double b, const Vec3& pole) 
     Vec3 side = pole - dir * dir.dot(pole);
     if (side.norm() < 1e-9) side = Vec3(0, 0, 1) - dir * dir.z();
     return from + dir * along + side.normalized() * off;
+}
+
+/// Bent forward about the hips' rest axis, degrees.
+Vec3 bent(const Vec3& v, double degrees) {
+    return degrees == 0 ? v : Vec3(Eigen::AngleAxisd(degrees * deg, Vec3(1, 0, 0)) * v);
 }
 
 double soft_min(double a, double b, double k) {
@@ -104,11 +112,11 @@ double level_share(Level l) {
 }
 
 Channels::Hand hand_channel(const HandTarget& h) {
-    return {h.x, level_share(h.level) + 0.71 * h.y, h.z, h.elbow_out};
+    return {h.x, level_share(h.level) + 0.71 * h.y, h.z, h.elbow_out, h.palm, h.fist, h.drop};
 }
 
 Channels::Foot foot_channel(const FootTarget& f) {
-    Channels::Foot c{f.x, f.z, f.toe_out, 0, 0, f.contact};
+    Channels::Foot c{f.x, f.z, f.toe_out, 0, 0, f.heel_turn, f.ball_turn, f.contact};
     if (f.contact == Contact::heel) c.pitch = 16;
     if (f.contact == Contact::toe) c.pitch = -24;
     if (f.contact == Contact::off) c.lift = f.lift;
@@ -129,6 +137,10 @@ Channels channels_of(const Posture& p) {
     c.side = p.side;
     c.gaze_turn = p.gaze_turn;
     c.gaze_pitch = p.gaze_pitch;
+    c.forward = p.forward;
+    c.low_back = p.low_back;
+    c.upper_back = p.upper_back;
+    c.neck = p.neck;
     return c;
 }
 
@@ -147,12 +159,20 @@ Solver::Solver(const BodyDims& dims, const Posture& quiet) : dims_(dims) {
 Solver::Foot Solver::place_foot(const Channels::Foot& f, Side side) const {
     const double sw = dims_.shoulder_width;
     Foot out;
-    out.forward = about_y(side == Side::left ? f.toe_out : -f.toe_out) * Vec3(0, 0, 1);
+    const double outward = side == Side::left ? 1 : -1;
+    out.forward = about_y(outward * f.toe_out) * Vec3(0, 0, 1);
+    Vec3 ground(f.x * sw, 0, f.z * sw);
+    Vec3 heel0 = ground - out.forward * dims_.heel_behind;
+    if (f.heel_turn != 0 || f.ball_turn != 0) { // on the spot: the heel stays, then the ball of the foot does
+        out.forward = about_y(outward * f.heel_turn) * out.forward;
+        const Vec3 ball = heel0 + ball_share * dims_.foot_length * out.forward;
+        out.forward = about_y(outward * f.ball_turn) * out.forward;
+        heel0 = ball - ball_share * dims_.foot_length * out.forward;
+        ground = heel0 + out.forward * dims_.heel_behind;
+    }
     const Vec3 across = up.cross(out.forward);
     const double pitch = f.pitch * deg;
     const Eigen::Matrix3d r = Eigen::AngleAxisd(-pitch, across).toRotationMatrix();
-    const Vec3 ground(f.x * sw, 0, f.z * sw);
-    const Vec3 heel0 = ground - out.forward * dims_.heel_behind;
     const Vec3 toe0 = heel0 + out.forward * dims_.foot_length;
     const Vec3 pivot = pitch >= 0 ? heel0 : toe0;
     const Vec3 raise(0, f.lift * dims_.stature, 0);
@@ -227,7 +247,8 @@ void Solver::leg(Pose& pose, Side side, const Foot& foot, double knee_in, double
     bone(bone_foot_l) = {r, ankle};
 }
 
-void Solver::arm(Pose& pose, Side side, const Vec3& target, double elbow_out, double shoulder_yaw) const {
+void Solver::arm(Pose& pose, Side side, const Vec3& target, const Channels::Hand& hand, double shoulder_yaw) const {
+    const double elbow_out = hand.elbow_out;
     const auto off = side == Side::left ? 0 : bone_side_offset;
     const double s = side == Side::left ? 1 : -1;
     const Vec3 shoulder = pose.points[static_cast<std::size_t>(on(side, left_shoulder))];
@@ -239,14 +260,21 @@ void Solver::arm(Pose& pose, Side side, const Vec3& target, double elbow_out, do
     if ((wrist - shoulder).norm() > most) wrist = shoulder + (wrist - shoulder).normalized() * most;
     const Vec3 elbow = two_bone(shoulder, wrist, dims_.upper_arm, dims_.forearm, pole);
     const Vec3 dir = (wrist - elbow).normalized();
-    const ArmTurn turn = arm_turn(shoulder, elbow, wrist, side, shoulder_yaw);
+    ArmTurn turn = arm_turn(shoulder, elbow, wrist, side, shoulder_yaw);
+    if (hand.palm != 0) {
+        const double by = -s * hand.palm * deg;
+        turn.thumb = Eigen::AngleAxisd(by, dir) * turn.thumb;
+        turn.twist += by;
+    }
     const Vec3& thumb = turn.thumb;
+    // Closed, the fingers end nearer to the wrist.
+    const double open = 1 - 0.45 * std::clamp(hand.fist, 0.0, 1.0);
     auto at = [&](Point p) -> Vec3& { return pose.points[static_cast<std::size_t>(on(side, p))]; };
     at(left_elbow) = elbow;
     at(left_wrist) = wrist;
-    at(left_index) = wrist + dir * dims_.hand + thumb * 0.25 * dims_.hand;
-    at(left_little) = wrist + dir * dims_.hand * 0.9 - thumb * 0.3 * dims_.hand;
-    at(left_thumb) = wrist + dir * dims_.hand * 0.5 + thumb * 0.45 * dims_.hand;
+    at(left_index) = wrist + dir * dims_.hand * open + thumb * 0.25 * dims_.hand;
+    at(left_little) = wrist + dir * dims_.hand * 0.9 * open - thumb * 0.3 * dims_.hand;
+    at(left_thumb) = wrist + dir * dims_.hand * 0.5 + thumb * 0.45 * open * dims_.hand;
     auto bone = [&](int b) -> Frame& { return pose.bones[static_cast<std::size_t>(b + off)]; };
     bone(bone_upper_arm_l) = {limb_frame(elbow - shoulder, turn.inside), shoulder};
     // Half of the hand's turn is in the forearm, as in a body; else the skin would wring at the wrist.
@@ -260,18 +288,25 @@ Pose Solver::build(const Channels& c, const Vec3& m, const std::array<Foot, 2>& 
     auto& p = pose.points;
     const Eigen::Matrix3d pelvis = about_y(c.pelvis_turn);
     const Vec3 d = Vec3(std::tan(c.side * deg), 1, std::tan(c.lean * deg)).normalized();
-    const Eigen::Matrix3d tilt = tilt_to(d);
+    const Vec3 low = bent(d, c.low_back), high = bent(d, c.low_back + c.upper_back);
+    const Eigen::Matrix3d tilt = tilt_to(high);
     const Eigen::Matrix3d chest = tilt * about_y(c.shoulder_turn);
-    const Eigen::Matrix3d waist = tilt_to((d + up).normalized()) * about_y(0.5 * (c.pelvis_turn + c.shoulder_turn));
-    const Vec3 s = m + d * dims_.trunk;
+    const Eigen::Matrix3d waist = tilt_to(bent((d + up).normalized(), c.low_back)) * about_y(0.5 * (c.pelvis_turn + c.shoulder_turn));
+    const bool curved = c.low_back != 0 || c.upper_back != 0 || c.neck != 0;
+    const Vec3 middle = m + dims_.trunk * (pelvis_part * d + low_part * low); // between low back and chest
+    const Vec3 s = curved ? Vec3(middle + dims_.trunk * chest_part * high) : Vec3(m + d * dims_.trunk);
     p[left_hip] = m + pelvis * Vec3(0.5 * dims_.hip_width, 0, 0);
     p[right_hip] = m - pelvis * Vec3(0.5 * dims_.hip_width, 0, 0);
     p[left_shoulder] = s + chest * Vec3(0.5 * dims_.shoulder_width, 0, 0);
     p[right_shoulder] = s - chest * Vec3(0.5 * dims_.shoulder_width, 0, 0);
     const Vec3 chest_forward = about_y(c.shoulder_turn) * Vec3(0, 0, 1);
-    const Vec3 ears = s + dims_.neck_to_ear * (0.5 * d + 0.5 * up).normalized() + (dims_.ear_forward + c.head_forward) * chest_forward;
-    const Eigen::Matrix3d head =
-        about_y(c.shoulder_turn + c.gaze_turn) * Eigen::AngleAxisd(-c.gaze_pitch * deg, Vec3(1, 0, 0)).toRotationMatrix();
+    // A head is held up over a leaning trunk; over a rounded one it hangs along with it, the more the rounder.
+    const double hang = std::clamp((std::abs(c.low_back) + std::abs(c.upper_back)) / 40, 0.0, 1.0);
+    const double nod = hang * (c.lean + c.low_back + c.upper_back) + c.neck;
+    const Vec3 neck = bent(((1 - hang) * (0.5 * d + 0.5 * up).normalized() + hang * high).normalized(), c.neck);
+    const Vec3 ears = s + dims_.neck_to_ear * neck + (dims_.ear_forward + c.head_forward) * bent(chest_forward, nod);
+    const Eigen::Matrix3d head = Eigen::AngleAxisd(nod * deg, Vec3(1, 0, 0)).toRotationMatrix() * about_y(c.shoulder_turn + c.gaze_turn) *
+                                 Eigen::AngleAxisd(-c.gaze_pitch * deg, Vec3(1, 0, 0)).toRotationMatrix();
     const double h = dims_.stature;
     p[nose] = ears + head * Vec3(0, -0.004, 0.064) * h;
     p[left_ear] = ears + head * Vec3(0.043, 0, 0) * h;
@@ -280,15 +315,18 @@ Pose Solver::build(const Channels& c, const Vec3& m, const std::array<Foot, 2>& 
     p[right_eye] = ears + head * Vec3(-0.019, 0.016, 0.050) * h;
     pose.bones[bone_pelvis] = {pelvis, m};
     pose.bones[bone_waist] = {waist, m + 0.22 * dims_.trunk * (0.6 * d + 0.4 * up)};
-    pose.bones[bone_chest] = {chest, m + 0.55 * dims_.trunk * d};
+    pose.bones[bone_chest] = {chest, curved ? middle : Vec3(m + 0.55 * dims_.trunk * d)};
     pose.bones[bone_neck] = {tilt_to((ears - s).normalized()) * about_y(c.shoulder_turn + 0.5 * c.gaze_turn), s};
     pose.bones[bone_head] = {head, ears};
     for (const Side side : {Side::left, Side::right}) {
         const auto i = static_cast<std::size_t>(side);
         leg(pose, side, feet[i], c.knee_in[i], c.min_knee_flexion, pelvis * Vec3(0, 0, 1));
-        const Vec3 wrist = m + d * (c.hand[i].y * dims_.trunk) +
-                           about_y(c.shoulder_turn) * Vec3(c.hand[i].x, 0, c.hand[i].z) * dims_.shoulder_width + c.hand_sway[i];
-        arm(pose, side, wrist, c.hand[i].elbow_out, c.shoulder_turn);
+        // Up along the straight line from hips to shoulders.
+        const Vec3 line = curved ? Vec3((s - m) / dims_.trunk) : d;
+        const Vec3 wrist = m + line * (c.hand[i].y * dims_.trunk) +
+                           about_y(c.shoulder_turn) * Vec3(c.hand[i].x, 0, c.hand[i].z) * dims_.shoulder_width -
+                           c.hand[i].drop * dims_.shoulder_width * up + c.hand_sway[i];
+        arm(pose, side, wrist, c.hand[i], c.shoulder_turn);
     }
     return pose;
 }
@@ -299,7 +337,8 @@ Pose Solver::solve(const Channels& c) const {
     auto centre = [&](const Foot& f) -> Vec3 {
         return Vec3(f.ankle.x(), 0, f.ankle.z()) + f.forward * (0.36 * dims_.foot_length - dims_.heel_behind);
     };
-    const Vec3 target = c.weight_left * centre(feet[0]) + (1 - c.weight_left) * centre(feet[1]);
+    const Vec3 ahead = (feet[0].forward + feet[1].forward).normalized() * (c.forward * dims_.foot_length);
+    const Vec3 target = c.weight_left * centre(feet[0]) + (1 - c.weight_left) * centre(feet[1]) + ahead;
     const SegmentTable table = SegmentTable::of(Sex::mean);
     Vec3 m(target.x(), 0, target.z());
     const double wanted = c.depth * neutral_hip_;
@@ -316,6 +355,31 @@ Pose Solver::solve(const Channels& c) const {
         pose = build(c, m, feet);
     }
     return pose;
+}
+
+std::pair<Vec3, Vec3> tool_ends(const Body3& b, const Tool& tool, double stature_m) {
+    auto palm = [&](Side s) {
+        auto at = [&](Point p) { return b[static_cast<std::size_t>(on(s, p))]; };
+        return Vec3(0.4 * at(left_wrist) + 0.3 * at(left_index) + 0.3 * at(left_little));
+    };
+    const Vec3 left = palm(Side::left), right = palm(Side::right), along = (left - right).normalized();
+    return {left + tool.front * stature_m * along, right - tool.back * stature_m * along};
+}
+
+ExtraPoints Pose::marks() const {
+    auto at = [&](Bone b, const Vec3& off) { return Vec3(bones[b].o + bones[b].r * off); };
+    const double trunk = (mid(points, left_shoulder) - mid(points, left_hip)).norm();
+    const Vec3 back(0, 0, -0.22 * trunk);
+    ExtraPoints out;
+    // Tail and low back are of the pelvis and the low back, the middle and the base of the neck of the chest.
+    const Vec3 m = mid(points, left_hip), s = mid(points, left_shoulder);
+    out[tail] = m + bones[bone_waist].r * (back + Vec3(0, -0.05 * trunk, 0));
+    out[low_back] = at(bone_waist, back);
+    out[mid_back] = at(bone_chest, back);
+    out[c7] = s + bones[bone_chest].r * (0.6 * back);
+    if (tool) out[tool_front] = tool->first, out[tool_back] = tool->second;
+    out[crown] = at(bone_head, Vec3(0, 0.31 * trunk, 0));
+    return out;
 }
 
 Pose Solver::rest() const {

@@ -35,8 +35,14 @@ struct Frame {
 
 struct Pose {
     Body3 points;
+    std::optional<std::pair<Vec3, Vec3>> tool; // its front and back end, where one is held
     std::array<Frame, bone_count> bones;
+    /// On the skin of the back and the top of the head, as a person would mark them.
+    ExtraPoints marks() const;
 };
+
+/// Ends of what is held in both hands: in line with the palms, so far beyond the left hand and beyond the right.
+std::pair<Vec3, Vec3> tool_ends(const Body3& body, const Tool& tool, double stature_m);
 
 class Solver {
 public:
@@ -56,7 +62,7 @@ private:
     Pose build(const Channels& c, const Vec3& mid_hip, const std::array<Foot, 2>& feet) const;
     double reach_limit(const Channels& c, double x, double z, const std::array<Foot, 2>& feet) const;
     void leg(Pose& pose, Side side, const Foot& foot, double knee_in, double least, const Vec3& pelvis_forward) const;
-    void arm(Pose& pose, Side side, const Vec3& wrist, double elbow_out, double shoulder_yaw) const;
+    void arm(Pose& pose, Side side, const Vec3& wrist, const Channels::Hand& hand, double shoulder_yaw) const;
 
     BodyDims dims_;
     double neutral_hip_ = 0;

@@ -32,12 +32,14 @@ std::vector<MovementGuess> guess_movement(const Track& track, std::span<const Mo
     for (const auto& m : movements) {
         const Reference reference(m, motion->stature);
         const auto alignment = align(*motion, measures, Form{{{&reference.model(), std::nullopt}}});
-        MovementGuess g{m.id, 0, 0, 0, 0};
+        MovementGuess g;
+        g.movement = m.id;
         if (alignment) {
             double time = 0, cost = 0;
             for (const auto& r : alignment->repetitions) {
                 time += r.end_s - r.start_s;
                 cost += r.cost * (r.end_s - r.start_s);
+                if (r.side) ++(*r.side == Side::left ? g.left : g.right);
             }
             g.repetitions = static_cast<int>(alignment->repetitions.size());
             g.cost = time > 0 ? cost / time : 0;

@@ -9,8 +9,9 @@ struct MovementGuess {
     std::string movement;
     double probability = 0; // among the movements that were tried and "none of them"
     int repetitions = 0;
-    double cost = 0;  // mean squared distance to the reference along the repetitions, standard deviations
-    double share = 0; // of the moving part of the clip that the repetitions explain
+    double cost = 0;         // mean squared distance to the reference along the repetitions, standard deviations
+    double share = 0;        // of the moving part of the clip that the repetitions explain
+    int left = 0, right = 0; // repetitions whose side is told
 };
 
 /// The movements that the clip may show, likeliest first; empty when the clip cannot be put on the ground.

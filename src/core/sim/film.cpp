@@ -255,6 +255,30 @@ struct Film::Impl {
         }
     }
 
+    /// A round stick as balls side by side along it, light along its top.
+    void draw_tool(Layer& layer, const std::pair<Vec3, Vec3>& tool, const Vec2& move) const {
+        const Vec3 wood(0.62, 0.45, 0.26);
+        const double radius = 0.013;
+        const int balls = static_cast<int>((tool.first - tool.second).norm() / (0.4 * radius)) + 1;
+        for (int k = 0; k <= balls; ++k) {
+            const Vec3 at = tool.second + (tool.first - tool.second) * (static_cast<double>(k) / balls);
+            const double depth = (camera.r * (at - camera.at)).z();
+            if (depth < 0.1) continue;
+            const Vec2 p = (camera.project(at) + move) * scale;
+            const double r = camera.focal * radius / depth * scale;
+            for (int y = static_cast<int>(std::floor(p.y() - r)); y <= static_cast<int>(std::ceil(p.y() + r)); ++y)
+                for (int x = static_cast<int>(std::floor(p.x() - r)); x <= static_cast<int>(std::ceil(p.x() + r)); ++x) {
+                    const double dx = (x + 0.5 - p.x()) / r, dy = (y + 0.5 - p.y()) / r, out = dx * dx + dy * dy;
+                    if (out > 1 || x < layer.x0 || y < layer.y0 || x >= layer.x0 + layer.w || y >= layer.y0 + layer.h) continue;
+                    const auto z = static_cast<float>(depth - radius * std::sqrt(1 - out));
+                    const auto i = static_cast<std::size_t>(y - layer.y0) * layer.w + (x - layer.x0);
+                    if (z >= layer.depth[i]) continue;
+                    layer.depth[i] = z;
+                    layer.colour[i] = (wood * (0.75 - 0.35 * dy)).cast<float>();
+                }
+        }
+    }
+
     Image shoot(const Pose& pose, double t) const {
         std::vector<Eigen::Vector3f> at, normal;
         figure.skin(pose, at, normal);
@@ -270,6 +294,12 @@ struct Film::Impl {
             y0 = std::min(y0, screen[i].y());
             y1 = std::max(y1, screen[i].y());
         }
+        if (pose.tool)
+            for (const Vec3& end : {pose.tool->first, pose.tool->second}) {
+                const Vec2 p = (camera.project(end) + move) * scale;
+                const auto x = static_cast<float>(p.x()), y = static_cast<float>(p.y()), room = static_cast<float>(12 * scale);
+                x0 = std::min(x0, x - room), x1 = std::max(x1, x + room), y0 = std::min(y0, y - room), y1 = std::max(y1, y + room);
+            }
         Layer layer;
         auto even = [](float v) { return static_cast<int>(std::floor(v / scale)) * scale; };
         layer.x0 = std::clamp(even(x0), 0, phone.width * scale);
@@ -289,6 +319,7 @@ struct Film::Impl {
             std::jthread top([&] { rasterise(layer, screen, normal, layer.y0, half, eye); });
             rasterise(layer, screen, normal, half, layer.y0 + layer.h, eye);
         }
+        if (pose.tool) draw_tool(layer, *pose.tool, move);
         auto seed = static_cast<std::uint32_t>(std::llround(t * 1000) * 2654435761LL + static_cast<long long>(phone.seed));
         std::jthread upper([&] { compose(out, layer, shadow, move, 0, out.height / 2, seed); });
         compose(out, layer, shadow, move, out.height / 2, out.height, seed + 77U);

@@ -328,9 +328,11 @@ Channels Student::faulty(double t) const {
 
 Pose Student::pose(double t) const {
     Pose pose = solver_.solve(faulty(t));
+    if (const auto& tool = score_.movement().tool) pose.tool = tool_ends(pose.points, *tool, solver_.dims().stature);
     if (options_.turn_deg == 0) return pose;
     const Eigen::Matrix3d r = Eigen::AngleAxisd(facing(t), Vec3(0, 1, 0)).toRotationMatrix();
     for (auto& p : pose.points) p = r * p;
+    if (pose.tool) pose.tool = std::pair{Vec3(r * pose.tool->first), Vec3(r * pose.tool->second)};
     for (auto& b : pose.bones) {
         b.r = r * b.r;
         b.o = r * b.o;

@@ -35,6 +35,15 @@ Take::Take(const Movement& movement, const TakeOptions& o) : options_(o), studen
         }
         track_.px.emplace_back(px);
         track_.m.emplace_back(truth_.points[i]);
+        if (o.marks == TakeOptions::Marks::none) continue;
+        ExtraPoints marks = student_.pose(truth_.time_s[i] + o.from_s).marks();
+        if (o.marks == TakeOptions::Marks::pixels)
+            for (auto& p : marks)
+                if (p) {
+                    const Vec2 q = camera.project(*p) + shake;
+                    p = Vec3(q.x(), q.y(), 0);
+                }
+        track_.layers.extra.emplace_back(static_cast<std::uint32_t>(i), marks);
     }
     const double pitch = o.phone.tilt_deg * std::numbers::pi / 180;
     if (o.vertical_known) {

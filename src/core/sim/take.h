@@ -9,10 +9,11 @@ struct TakeOptions {
     PhoneOptions phone;
     std::optional<std::uint64_t> looks; // seed of the looks; the student's seed when absent
     std::optional<Looks::Family> family;
-    double from_s = 0, to_s = 1e9;                 // stretch that is filmed
-    double rate_jitter = 0, dropped = 0;           // spread of the frames' spacing, share of frames that are missing
-    bool vertical_known = true;                    // the room shows its upright edges
-    double roll_sigma = 0.002, slope_sigma = 1e-6; // 1-sigma of what the edges tell; the error is drawn from it
+    double from_s = 0, to_s = 1e9;                                 // stretch that is filmed
+    double rate_jitter = 0, dropped = 0;                           // spread of the frames' spacing, share of frames that are missing
+    bool vertical_known = true;                                    // the room shows its upright edges
+    enum class Marks { none, pixels, metres } marks = Marks::none; // points of the back and of a tool, on every frame
+    double roll_sigma = 0.002, slope_sigma = 1e-6;                 // 1-sigma of what the edges tell; the error is drawn from it
 };
 
 class Take {

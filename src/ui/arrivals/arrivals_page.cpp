@@ -412,6 +412,7 @@ void ArrivalsPage::show_chosen() {
                        std::any_of(r->clip.quality->limits.begin(), r->clip.quality->limits.end(),
                                    [](const Limit& l) { return l.kind == LimitKind::several_people; }));
     hand_->setVisible(r && by_hand(*r));
+    parts_->setVisible(!hand_->isVisibleTo(this)); // nothing to cut where nothing was found
     QString about;
     const bool limited = r && r->clip.quality && !r->clip.quality->limits.empty();
     strip_->show_limits(limited ? r->clip.quality->limits : std::vector<Limit>());

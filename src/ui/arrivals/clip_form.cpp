@@ -143,6 +143,7 @@ void ClipForm::build() {
     form->addRow(tr("Student and height"), who);
     form->addRow(tr("Movement"), movement_);
     form->addRow(tr("Filmed from"), view_);
+    connect(school_, &QComboBox::activated, this, [this] { school_chosen_ = true; });
     form->addRow(tr("School"), school_);
     form->addRow(pair_row_);
     form->addRow(ground_row_);
@@ -265,6 +266,7 @@ void ClipForm::fill(const ClipRow& row) {
     };
     choose(view_, c.view);
     choose(school_, c.school);
+    school_chosen_ = false;
     choose(footwear_, c.footwear);
     choose(surface_, c.surface);
     mirrored_->setChecked(c.mirrored);
@@ -296,6 +298,11 @@ void ClipForm::fill(const ClipRow& row) {
         words << (sure ? tr("Guessed, %1 % sure whose it is. Right? Then press Enter.").arg(percent(guess_.people.front().probability))
                        : tr("Whose is it? Choose with Alt+1 to 3, or type a name; then Enter."));
         if (const auto v = view_from_name(guess_.view)) words << tr("Seen %1.").arg(text::view(*v));
+        if (!guess_.movements.empty()) {
+            const auto& g = guess_.movements.front();
+            if (g.left > 0 && g.right > 0) words << tr("Both sides: %1 left, %2 right.").arg(g.left).arg(g.right);
+            if ((g.left > 0) != (g.right > 0)) words << (g.left > 0 ? tr("The left side only.") : tr("The right side only."));
+        }
     } else if (c.state == ClipState::waiting) {
         words << tr("You can say whose it is now, or when the body has been found.");
     }
@@ -330,6 +337,9 @@ void ClipForm::look_at_person() {
     const Clip* last = nullptr;
     for (const auto& r : rows_) // newest first
         if (p.id != 0 && r.clip.person == p.id && !last) last = &r.clip;
+    // The school as at that time, as long as nobody chose another.
+    if (last && named && row_->clip.school.empty() && !school_chosen_)
+        school_->setCurrentIndex(std::max(0, school_->findData(QString::fromStdString(last->school))));
     stills_->compare(row_->clip, last,
                      p.name.empty() ? tr("whose?")
                      : named        ? QString::fromStdString(p.name)

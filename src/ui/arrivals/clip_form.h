@@ -54,7 +54,7 @@ private:
     std::vector<ClipRow> rows_;
     std::optional<ClipRow> row_;
     ClipGuess guess_;
-    bool touched_ = false; // typed in since the clip was chosen
+    bool touched_ = false, school_chosen_ = false; // typed in since the clip was chosen
     QLabel *file_label_ = nullptr, *sure_ = nullptr;
     Notice* notice_ = nullptr;
     QComboBox *student_ = nullptr, *movement_ = nullptr, *view_ = nullptr, *school_ = nullptr;

@@ -133,7 +133,7 @@ Result<std::vector<std::int64_t>> cut(Library& library, const Session& session, 
         auto guess = guess_clip(library, *clip, *track, session.movements);
         if (!guess) return tl::unexpected(guess.error());
         // What was chosen for the part is sure.
-        if (!parts[i].movement.empty()) guess->movements = {{parts[i].movement, 1, 0, 0, 0}};
+        if (!parts[i].movement.empty()) guess->movements = {{.movement = parts[i].movement, .probability = 1}};
         auto limits = clip->quality ? clip->quality->limits : std::vector<Limit>();
         std::erase_if(limits, [&](const Limit& l) { return l.to_s <= parts[i].from_s || l.from_s >= parts[i].to_s; });
         if (auto ok = keep_asked(library, *clip, *track, std::move(limits), *guess); !ok) return tl::unexpected(ok.error());

@@ -14,6 +14,6 @@ struct GroundMarks {
 };
 
 /// What can be taken back as a whole.
-enum class Marked { vertical, lens, scale, plan, floor, trim, edits, shake, support };
+enum class Marked { vertical, lens, scale, plan, floor, trim, edits, shake, support, own_units };
 
 } // namespace bevel::ui

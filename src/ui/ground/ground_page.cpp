@@ -10,6 +10,7 @@
 #include "ui/shell/empty_state.h"
 #include <cmath>
 #include <QButtonGroup>
+#include <QComboBox>
 #include <QDoubleSpinBox>
 #include <QInputDialog>
 #include <QSlider>
@@ -20,11 +21,11 @@
 namespace bevel::ui {
 namespace {
 
-/// A change of what is marked, to be done and undone.
-class MarkStep : public QUndoCommand {
+/// A change to be done and undone.
+template <class Value> class Step : public QUndoCommand {
 public:
-    using Apply = std::function<void(const GroundMarks&)>;
-    MarkStep(const QString& what, Apply apply, GroundMarks before, GroundMarks after)
+    using Apply = std::function<void(const Value&)>;
+    Step(const QString& what, Apply apply, Value before, Value after)
         : apply_(std::move(apply)), before_(std::move(before)), after_(std::move(after)) {
         setText(what);
     }
@@ -33,8 +34,12 @@ public:
 
 private:
     Apply apply_;
-    GroundMarks before_, after_;
+    Value before_, after_;
 };
+using MarkStep = Step<GroundMarks>;
+using UnitStep = Step<std::pair<double, double>>; // fist, foot
+
+constexpr double ear_of_stature = 0.887; // ankle to ear (core/body/dims.h)
 
 } // namespace
 
@@ -55,7 +60,7 @@ GroundPage::GroundPage(Session& session, QWidget* parent) : Place(session, "grou
     connect_panels();
     // Found again while it is open: other points under the same marks.
     connect(session_.workspace, &Workspace::measured_anew, this, [this](qint64 clip) {
-        if (clip != clip_.id || clip == 0) return;
+        if (clip != clip_.id || clip == 0 || own_) return;
         session_.background->run<Result<Track>>(
             this, [lib = session_.library, clip](std::stop_token) { return lib->load_track(clip); },
             [this, clip](Result<Track> t) {
@@ -98,6 +103,14 @@ QWidget* GroundPage::build_tools() {
         bar->addWidget(b);
     }
     tools_->button(0)->setChecked(true);
+    of_ = new QComboBox;
+    of_->setObjectName(QStringLiteral("lengthOf"));
+    of_->setAccessibleName(tr("What the line is drawn along"));
+    of_->setToolTip(tr("A known length sets the scale; the student's own foot or fist becomes a unit for widths"));
+    of_->addItems({tr("a known length"), tr("the student's foot"), tr("the student's fist")});
+    connect(of_, &QComboBox::currentIndexChanged, this, [this](int i) { metres_->setVisible(i == 0); });
+    bar->addWidget(of_);
+    of_->hide();
     const bool inches = session_.settings.inches;
     for (const auto& [box, name, label] :
          {std::tuple{&metres_, "knownLength", tr("How long it is")}, {&second_, "matLength", tr("The mat's second side")}}) {
@@ -167,7 +180,8 @@ void GroundPage::connect_panels() {
     connect(tools_, &QButtonGroup::idClicked, this, [this](int id) {
         const auto tool = static_cast<MarkTool>(id);
         view_->set_tool(tool);
-        metres_->setVisible(tool == MarkTool::length || tool == MarkTool::mat);
+        of_->setVisible(tool == MarkTool::length);
+        metres_->setVisible((tool == MarkTool::length && of_->currentIndex() == 0) || tool == MarkTool::mat);
         second_->setVisible(tool == MarkTool::mat);
         strip_->setVisible(tool == MarkTool::points);
         tabs_->setCurrentIndex(tool == MarkTool::points ? 1 : 0);
@@ -321,7 +335,9 @@ void GroundPage::change(const QString& what, GroundMarks after) {
                 },
                 [this, clip](const Result<bool>& ok) {
                     if (!ok) return notice_->problem(text::error(ok.error()));
+                    own_ = true; // the points are those that are here
                     session_.workspace->remeasured(clip);
+                    own_ = false;
                     if (clip == clip_.id && (clip_.state == ClipState::failed || clip_.state == ClipState::asked)) judge_anew();
                 });
         },
@@ -357,6 +373,7 @@ void GroundPage::apply(const GroundMarks& marks) {
 
 void GroundPage::take_line(const UprightMark& line) {
     auto m = marks_;
+    if (view_->tool() == MarkTool::length && of_->currentIndex() > 0) return take_unit(line);
     if (view_->tool() == MarkTool::length) {
         m.layers.scale = MarkedLength{line.x0, line.y0, line.x1, line.y1, metres_->value() * (session_.settings.inches ? 0.0254 : 0.01)};
         return change(tr("a known length"), std::move(m));
@@ -367,6 +384,41 @@ void GroundPage::take_line(const UprightMark& line) {
         return notice_->problem(tr("Too short or too flat to tell the vertical. Drag along something that stands upright."));
     notice_->say({});
     change(tr("an upright edge"), std::move(m));
+}
+
+/// Along the student's own foot or fist; at their distance a pixel is as long as their height tells, or a marked length.
+void GroundPage::take_unit(const UprightMark& line) {
+    const bool foot = of_->currentIndex() == 1;
+    const double px = std::hypot(line.x1 - line.x0, line.y1 - line.y0), tall = body_height_px(drawn_);
+    double metres_a_px = tall > 0 ? ear_of_stature * person_.stature_m / tall : 0;
+    if (const auto& s = marks_.layers.scale) metres_a_px = s->metres / std::max(1.0, std::hypot(s->x1 - s->x0, s->y1 - s->y0));
+    const double metres = px * metres_a_px;
+    if (person_.id == 0) return notice_->problem(tr("Say whose clip this is first: the unit belongs to the student."));
+    if (metres < (foot ? 0.12 : 0.05) || metres > (foot ? 0.40 : 0.14))
+        return notice_->problem(
+            foot ? tr("That is %1 cm, no foot of a person. Drag from the heel to the tip of the toes, seen from the side.")
+                       .arg(QLocale().toString(metres * 100, 'f', 0))
+                 : tr("That is %1 cm, no fist of a person. Drag across the knuckles, from side to side.")
+                       .arg(QLocale().toString(metres * 100, 'f', 0)));
+    set_units(foot ? person_.fist_m : metres, foot ? metres : person_.foot_m);
+}
+
+void GroundPage::set_units(double fist_m, double foot_m) {
+    if (session_.library->read_only()) return notice_->problem(text::error({Code::write_failed, "read_only"}));
+    undo().push(new UnitStep(tr("an own unit"),
+                             [this, id = person_.id](const std::pair<double, double>& u) {
+                                 session_.background->run<Result<bool>>(
+                                     this,
+                                     [lib = session_.library, id, u](std::stop_token) { return lib->set_own_units(id, u.first, u.second); },
+                                     [this, clip = clip_.id](const Result<bool>& ok) {
+                                         if (!ok) return notice_->problem(text::error(ok.error()));
+                                         session_.workspace->remeasured(clip);
+                                     });
+                                 if (id != person_.id) return;
+                                 std::tie(person_.fist_m, person_.foot_m) = u;
+                                 show_facts();
+                             },
+                             {person_.fist_m, person_.foot_m}, {fist_m, foot_m}));
 }
 
 void GroundPage::take_corners(const std::array<QPointF, 4>& corners) {
@@ -433,6 +485,8 @@ void GroundPage::take_back(Marked what) {
     case Marked::shake:
         l.steady.clear(), name = tr("the shake");
         break;
+    case Marked::own_units:
+        return set_units(0, 0);
     case Marked::support:
         m.states.clear(), name = tr("the support");
         break;
@@ -601,7 +655,7 @@ void GroundPage::show_frame() {
 }
 
 void GroundPage::show_facts() {
-    room_->show_marks(marks_, track_, person_.stature_m);
+    room_->show_marks(marks_, track_, person_);
     points_->show_mended(marks_.layers, swap_from_.has_value());
     strip_->show_point(drawn_, view_->tool() == MarkTool::points ? view_->held() : std::nullopt, doubts_, marks_.layers);
     strip_->set_frame(frame_);
@@ -615,9 +669,9 @@ void GroundPage::measure_again() {
     if (person_.id != 0) o.stature_m = person_.stature_m;
     if (person_.shoulder_width_m > 0) o.shoulder_width_m = person_.shoulder_width_m;
     using Errors = std::pair<std::vector<double>, std::vector<double>>;
-    Track before = track_;
-    before.layers = first_;
     const bool known = !sure_.empty();
+    Track before;
+    if (!known) before = track_, before.layers = first_;
     session_.files().run<Errors>(
         this,
         [now = track_, before = std::move(before), o, known](std::stop_token) {

@@ -9,6 +9,7 @@
 #include "ui/shell/place.h"
 
 class QButtonGroup;
+class QComboBox;
 class QDoubleSpinBox;
 class QSlider;
 class QStackedLayout;
@@ -53,6 +54,8 @@ private:
     void apply(const GroundMarks& marks);
     void judge_anew();
     void take_line(const UprightMark& line);
+    void take_unit(const UprightMark& line);
+    void set_units(double fist_m, double foot_m);
     void take_corners(const std::array<QPointF, 4>& corners);
     void take_edge(const QVector<QPointF>& points);
     void take_point(Point point, QPointF to);
@@ -102,11 +105,13 @@ private:
     std::optional<double> hand_from_;
     std::size_t doubt_ = 0; // the next one to look at
     int frame_ = 0, run_ = 0, picture_run_ = 0;
+    bool own_ = false; // what is measured anew was marked here
     int pictured_ = -1; // the frame whose picture is in the view
     MarkView* view_ = nullptr;
     QLabel *title_ = nullptr, *at_ = nullptr;
     Notice* notice_ = nullptr;
     QButtonGroup* tools_ = nullptr;
+    QComboBox* of_ = nullptr;                              // what the length is drawn along
     QDoubleSpinBox *metres_ = nullptr, *second_ = nullptr; // a length; the mat's other side
     QSlider* slider_ = nullptr;
     PointStrip* strip_ = nullptr;

@@ -15,13 +15,14 @@ constexpr double deg = 57.29577951308232;
 }
 
 RoomPanel::RoomPanel(const Session& session, QWidget* parent) : QWidget(parent), session_(session) {
-    auto* inner = new QWidget;
-    inner->setObjectName(QStringLiteral("inCard"));
-    auto* box = new QVBoxLayout(inner);
+    inner_ = new QWidget;
+    inner_->setObjectName(QStringLiteral("inCard"));
+    auto* box = new QVBoxLayout(inner_);
     box->setContentsMargins(0, 4, 8, 4);
     box->setSpacing(3);
     row(box, tr("True vertical"), Marked::vertical, "dropVertical", {});
     row(box, tr("Scale"), Marked::scale, "dropScale", {});
+    row(box, tr("Own foot and fist"), Marked::own_units, "dropUnits", {});
     row(box, tr("Mat or tiles on the floor"), Marked::plan, "dropPlan", {});
     camera_height_ = new QDoubleSpinBox;
     camera_height_->setObjectName(QStringLiteral("cameraHeight"));
@@ -73,7 +74,8 @@ RoomPanel::RoomPanel(const Session& session, QWidget* parent) : QWidget(parent),
     box->addLayout(second);
     box->addStretch(1);
     auto* scroll = new QScrollArea;
-    scroll->setWidget(inner);
+    scroll_ = scroll;
+    scroll->setWidget(inner_);
     scroll->setWidgetResizable(true);
     scroll->setAccessibleName(tr("What is known of the room and the camera"));
     scroll->setObjectName(QStringLiteral("plain"));
@@ -88,6 +90,11 @@ RoomPanel::RoomPanel(const Session& session, QWidget* parent) : QWidget(parent),
     all->addWidget(scroll, 1);
     all->addWidget(sure_head);
     all->addWidget(sure_);
+}
+
+/// A scroll area asks no widget how high it is at its width: words that wrap would be squeezed.
+void RoomPanel::fit() {
+    inner_->setMinimumHeight(std::max(0, inner_->layout()->totalHeightForWidth(scroll_->viewport()->width())));
 }
 
 RoomPanel::Row RoomPanel::row(QVBoxLayout* box, const QString& heading, Marked what, const char* back_name,
@@ -126,7 +133,7 @@ RoomPanel::Row RoomPanel::row(QVBoxLayout* box, const QString& heading, Marked w
     return r;
 }
 
-void RoomPanel::show_marks(const GroundMarks& marks, const Track& track, double stature_m) {
+void RoomPanel::show_marks(const GroundMarks& marks, const Track& track, const Person& person) {
     const Layers& l = marks.layers;
     const Units u = session_.settings.units(Motion{});
     auto angle = [](double rad) { return QLocale().toString(rad * deg, 'f', 1); };
@@ -144,8 +151,16 @@ void RoomPanel::show_marks(const GroundMarks& marks, const Track& track, double 
     say(Marked::scale,
         l.plan    ? tr("by the mat")
         : l.scale ? tr("by a length of %1").arg(length(l.scale->metres))
-                  : tr("by the student's height of %1").arg(length(stature_m)),
+                  : tr("by the student's height of %1").arg(length(person.stature_m)),
         l.scale.has_value());
+    auto unit = [&](double marked, double usual) {
+        return marked > 0 ? tr("%1, marked").arg(length(marked)) : tr("%1, from the height").arg(length(usual));
+    };
+    say(Marked::own_units,
+        tr("foot %1; fist %2")
+            .arg(unit(person.foot_m, BodyDims::of_stature(person.stature_m).foot_length),
+                 unit(person.fist_m, person.stature_m * Units::fist_of_stature)),
+        person.foot_m > 0 || person.fist_m > 0);
     say(Marked::plan,
         l.plan ? tr("camera %1 ± %2 over the floor, looking down %3°")
                      .arg(length(l.plan->height_m),
@@ -185,6 +200,7 @@ void RoomPanel::show_marks(const GroundMarks& marks, const Track& track, double 
                                 .arg(text::time(s.from_s), text::time(std::min(s.to_s, track.time_s.empty() ? 0 : track.time_s.back()))));
     say(Marked::support, states.isEmpty() ? tr("none: the feet carry all the weight") : states.join(QStringLiteral("; ")),
         !states.isEmpty());
+    fit();
 }
 
 void RoomPanel::show_places(const std::vector<CameraPlace>& places, std::int64_t likely) {

@@ -8,6 +8,7 @@
 class QComboBox;
 class QDoubleSpinBox;
 class QLabel;
+class QScrollArea;
 class QToolButton;
 class QVBoxLayout;
 
@@ -18,7 +19,7 @@ class RoomPanel : public QWidget {
 public:
     explicit RoomPanel(const Session& session, QWidget* parent = nullptr);
     /// What is marked, of a clip whose room's own vertical may be seen.
-    void show_marks(const GroundMarks& marks, const Track& track, double stature_m);
+    void show_marks(const GroundMarks& marks, const Track& track, const Person& person);
     /// Places where a camera stood before; `likely` is the one that looks like this clip's room.
     void show_places(const std::vector<CameraPlace>& places, std::int64_t likely);
     SureView& sure() { return *sure_; }
@@ -32,7 +33,12 @@ signals:
     void place_kept();
     void place_taken(qint64 id);
 
+protected:
+    void resizeEvent(QResizeEvent*) override { fit(); }
+    void showEvent(QShowEvent*) override { fit(); }
+
 private:
+    void fit();
     struct Row {
         QLabel* words = nullptr;
         QToolButton* back = nullptr;
@@ -42,6 +48,8 @@ private:
     const Session& session_;
     std::map<Marked, Row> rows_;
     QDoubleSpinBox* camera_height_ = nullptr;
+    QScrollArea* scroll_ = nullptr;
+    QWidget* inner_ = nullptr;
     QComboBox* places_ = nullptr;
     QToolButton* take_place_ = nullptr;
     SureView* sure_ = nullptr;

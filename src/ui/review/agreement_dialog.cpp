@@ -30,7 +30,7 @@ AgreementDialog::AgreementDialog(const Session& session, const OpenReview& open,
     setObjectName(QStringLiteral("agreementDialog"));
     for (const auto& c : open.review->movement.checks)
         if (c.id == check || (!check_ && base_id(c.id) == base_id(check))) check_ = &c;
-    units_ = session.settings.units(open.review->motion);
+    units_ = session.settings.units(open.review->motion, open.person);
     person_ = open.person.id;
     clip_ = open.clip.id;
     before_.person = person_;

@@ -52,7 +52,14 @@ ReviewPage::ReviewPage(Session& session, QWidget* parent) : Place(session, "revi
     });
     connect(&state_, &ReviewState::frame_changed, this, &ReviewPage::frame_changed);
     connect(session_.workspace, &Workspace::measured_anew, this, [this](qint64 clip) {
-        if (state_.open && state_.open->clip.id == clip) reload();
+        if (!state_.open || state_.open->clip.id != clip) return;
+        // Marked while another place is looked at: once, after the last of several.
+        isVisible() ? reload() : again_.start();
+    });
+    again_.setSingleShot(true);
+    again_.setInterval(400);
+    connect(&again_, &QTimer::timeout, this, [this] {
+        if (state_.open) reload();
     });
     connect(&state_, &ReviewState::view_changed, this, [this] { figures_->fill(); });
     connect(&state_, &ReviewState::zoom_changed, this, [this] { // the reference as fine as it is seen
@@ -231,7 +238,7 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
     state_.open = open;
     session_.workspace->set_clip(open->clip.id);
     state_.reference_s = reference_times(*open->review);
-    state_.units = session_.settings.units(open->review->motion);
+    state_.units = session_.settings.units(open->review->motion, open->person);
     state_.decisions = open->decisions;
     const auto& r = *open->review;
     title_->setText(tr("%1 · %2").arg(QString::fromStdString(open->person.name), said(r.movement.name)));

@@ -63,7 +63,7 @@ private:
 
     ReviewState state_;
     std::unique_ptr<FrameSource> source_;
-    QTimer timer_;
+    QTimer timer_, again_;
     QElapsedTimer since_;
     double clock_ = 0;
     EmptyState* empty_ = nullptr;

@@ -57,13 +57,13 @@ void Settings::save(QSettings& to) const {
     for (const auto& [name, state] : split) to.setValue(QStringLiteral("split/") + name, state);
 }
 
-Units Settings::units(const Motion& body) const {
+Units Settings::units(const Motion& body, const Person& whose) const {
     Units u;
     u.inches = inches;
     u.width = width;
     u.shoulder_m = body.neutral.shoulder_width;
-    u.foot_m = body.neutral.foot;
-    u.fist_m = body.stature * Units::fist_of_stature;
+    u.foot_m = whose.foot_m > 0 ? whose.foot_m : body.neutral.foot;
+    u.fist_m = whose.fist_m > 0 ? whose.fist_m : body.stature * Units::fist_of_stature;
     return u;
 }
 

@@ -30,7 +30,8 @@ struct Settings {
     static Settings load(const QSettings& from);
     void save(QSettings& to) const;
     /// In what lengths of this body are written.
-    Units units(const Motion& body) const;
+    /// Fist and foot as marked of this person, else from the height.
+    Units units(const Motion& body, const Person& whose = {}) const;
 };
 
 } // namespace bevel::ui

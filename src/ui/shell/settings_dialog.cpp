@@ -75,7 +75,8 @@ void SettingsDialog::build() {
                       {tr("in own fists"), number(Units::Width::fists)},
                       {tr("in own foot lengths"), number(Units::Width::feet)}},
                      number(s.width));
-    widths_->setToolTip(tr("Always of the student's own body. A fist is taken as a twentieth of the height."));
+    widths_->setToolTip(tr("Always of the student's own body. A fist is taken as a twentieth of the height, unless it was marked on a "
+                           "picture in Ground."));
     model_ = choice("bodyModel", tr("Finding the body"),
                     {{tr("quick, less sure"), number(BodyModel::lite)},
                      {tr("usual"), number(BodyModel::full)},
