@@ -1,5 +1,6 @@
 // Drives the real window: a clip is dropped, found, reviewed and ends as a PDF; what is decided and agreed; clips changed, lost, deleted.
 #include "support/window_bench.h"
+#include "ui/review/review_page.h"
 #include <QCheckBox>
 #include <QComboBox>
 #include <QDate>
@@ -154,6 +155,71 @@ private slots:
         const auto at = state.frame;
         QTest::qWait(80);
         QCOMPARE(state.frame, at);
+    }
+    void the_breath_is_tapped_along_and_judged() {
+        // A clip of a movement whose breath is asked: points of one who breathes half a second behind the movement.
+        Bench b(copy_.demo);
+        auto o = sim::take_of(7, 1.70);
+        o.student.score.repetitions = 2;
+        const sim::Take take(test::movement("opening_rise_and_sink"), o);
+        Track track = take.track();
+        for (auto& m : track.m) m.reset();
+        Clip clip = *b.session.library->clip(1);
+        clip.movement = "opening_rise_and_sink";
+        clip.view = "front";
+        const auto id = b.session.library->add_clip(clip, b.session.library->path_of(*b.session.library->clip(1)));
+        QVERIFY(id.has_value());
+        QVERIFY(b.session.library->save_track(*id, track).has_value());
+        QVERIFY(b.session.library->set_clip_state(*id, ClipState::tracked, "").has_value());
+        auto* page = b.window->review();
+        QSignalSpy opened(page, &ui::ReviewPage::opened);
+        b.window->open_review(*id);
+        QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 1, 30000);
+        auto breath = [&] {
+            std::vector<Finding> out;
+            for (const auto& f : page->state().open->review->findings)
+                if (f.rule == "B2") out.push_back(f);
+            return out;
+        };
+        auto told = [](const std::vector<Finding>& all) {
+            return std::any_of(all.begin(), all.end(), [](const Finding& f) { return f.verdict != Verdict::cannot_tell; });
+        };
+        QVERIFY(!breath().empty() && !told(breath())); // it cannot be seen
+        // In at the beginning of each rise, out at that of each fall, each a second late: stepped to and tapped.
+        std::vector<BreathMark> meant;
+        for (const auto& p : take.truth().phases) {
+            const auto& phases = take.student().score().movement().phases;
+            for (const auto& ph : phases)
+                if (ph.id == p.id && ph.breath != Breath::free && (meant.empty() || meant.back().in != (ph.breath == Breath::in)))
+                    meant.push_back({p.start_s + 1.0, ph.breath == Breath::in});
+        }
+        QVERIFY(meant.size() >= 6);
+        if (!meant.front().in) meant.erase(meant.begin());
+        std::size_t kept = 0;
+        for (const auto& m : meant) {
+            page->state().set_time(m.time_s);
+            const auto before = opened.count();
+            QTest::keyClick(page, Qt::Key_B);
+            QTRY_VERIFY_WITH_TIMEOUT(opened.count() > before, 30000); // measured anew
+            ++kept;
+            QCOMPARE(page->state().open->track.layers.breaths.size(), kept);
+        }
+        for (std::size_t i = 0; i < meant.size(); ++i) QCOMPARE(page->state().open->track.layers.breaths[i].in, meant[i].in);
+        QVERIFY(told(breath()));
+        // Late means: the movement began before the breath.
+        const auto late = breath();
+        QVERIFY(std::any_of(late.begin(), late.end(), [](const Finding& f) {
+            return f.verdict == Verdict::outside && f.direction == Direction::high && f.value > 0.6 &&
+                   f.cue == "Let the breath begin with the movement, not after it.";
+        }));
+        QCOMPARE(b.session.library->load_track(*id)->layers.breaths.size(), kept);
+        // The last tap is undone, though it was measured anew meanwhile.
+        const auto before = opened.count();
+        page->undo().undo();
+        QTRY_VERIFY_WITH_TIMEOUT(opened.count() > before, 30000);
+        QCOMPARE(page->state().open->track.layers.breaths.size(), kept - 1);
+        QTRY_VERIFY_WITH_TIMEOUT(b.background.idle() && b.copies.idle(), 20000);
+        QVERIFY(b.session.library->delete_clip(*id).has_value());
     }
     void decisions_are_undone_and_done_again() {
         Bench b(copy_.demo);

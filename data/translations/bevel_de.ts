@@ -3393,10 +3393,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>3D, von vorn und der Seite: auf der eigenen Achse</translation>
     </message>
     <message>
-        <source>3d, with its ends marked</source>
-        <translation>3D, mit gesetzten Enden</translation>
-    </message>
-    <message>
         <source>3d; front, back in the picture plane</source>
         <translation>3D; von vorn und hinten in der Bildebene</translation>
     </message>
@@ -3665,10 +3661,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Hoch und beweglich</translation>
     </message>
     <message>
-        <source>High stances and short steps.</source>
-        <translation>Hohe Stände und kurze Schritte.</translation>
-    </message>
-    <message>
         <source>Hip height</source>
         <translation>Hüfthöhe</translation>
     </message>
@@ -3683,10 +3675,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>Holds last as planned and repeats are even</source>
         <translation>Halten dauert wie geplant, Wiederholungen sind gerecht verteilt</translation>
-    </message>
-    <message>
-        <source>In a forward stance the trunk leans in one line with the back leg, stepping back too.</source>
-        <translation>Im Vorwärtsstand neigt sich der Rumpf in einer Linie mit dem hinteren Bein, auch beim Rückschritt.</translation>
     </message>
     <message>
         <source>In a wide easy stance, pour the weight to one side, turn from the waist and lift the hands towards the moon; unwind and change sides.</source>
@@ -4005,20 +3993,12 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Spielraum des Gleichgewichts</translation>
     </message>
     <message>
-        <source>Mark both ends of the tool.</source>
-        <translation>Beide Enden des Geräts setzen.</translation>
-    </message>
-    <message>
         <source>Mark the points on the picture, or film in close clothes and mark the back.</source>
         <translation>Die Punkte im Bild setzen oder in enger Kleidung mit gezeichnetem Rücken filmen.</translation>
     </message>
     <message>
         <source>Middle height, upright</source>
         <translation>Mittlere Höhe, aufrecht</translation>
-    </message>
-    <message>
-        <source>Middle stances and an upright trunk, stepping back included; the movements&apos; own bands.</source>
-        <translation>Mittlere Stände und ein aufrechter Rumpf, auch beim Rückschritt; die Bereiche der Bewegungen.</translation>
     </message>
     <message>
         <source>Move from one foot to the other in one unbroken pour, without a halt on the way.</source>
@@ -4271,10 +4251,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>Soften the knees before you bend, and fold at the hip.</source>
         <translation>Mach die Knie weich, bevor du dich beugst, und falte in der Hüfte.</translation>
-    </message>
-    <message>
-        <source>Spacing of the tool&apos;s ends</source>
-        <translation>Abstand der Enden des Geräts</translation>
     </message>
     <message>
         <source>Stance length</source>
@@ -4979,10 +4955,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>distance of the ankle joint centres along the phase&apos;s sideways axis, in own shoulder widths</source>
         <translation>Abstand der Knöchelmitten entlang der Seitachse der Phase, in eigenen Schulterbreiten</translation>
-    </message>
-    <message>
-        <source>distance of the ends of the tool against its first</source>
-        <translation>Abstand der Enden des Geräts gegen den ersten</translation>
     </message>
     <message>
         <source>distance of the extrapolated body centre to the nearest edge of the outline of the feet on the ground, in half widths; inside positive</source>
@@ -6319,6 +6291,1318 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>The foot taps with its toe and leaves again.</source>
         <translation>Der Fuß tippt mit den Zehen und geht wieder.</translation>
+    </message>
+    <message>
+        <source>A boat at its rope.</source>
+        <translation>Ein Boot an seinem Seil.</translation>
+    </message>
+    <message>
+        <source>A chair at the side, two fingers on its back, until it is not needed.</source>
+        <translation>Ein Stuhl an der Seite, zwei Finger auf der Lehne, bis er nicht mehr nötig ist.</translation>
+    </message>
+    <message>
+        <source>A chair in front, two fingers on its back.</source>
+        <translation>Ein Stuhl davor, zwei Finger auf der Lehne.</translation>
+    </message>
+    <message>
+        <source>A child that is led by the hand.</source>
+        <translation>Ein Kind, das an der Hand geführt wird.</translation>
+    </message>
+    <message>
+        <source>A door and its post in one.</source>
+        <translation>Eine Tür und ihr Pfosten in einem.</translation>
+    </message>
+    <message>
+        <source>A gate that swings on its post.</source>
+        <translation>Ein Tor, das an seinem Pfosten schwingt.</translation>
+    </message>
+    <message>
+        <source>A rope that is laid in a wave.</source>
+        <translation>Ein Seil, das in einer Welle gelegt wird.</translation>
+    </message>
+    <message>
+        <source>A sail that fills.</source>
+        <translation>Ein Segel, das sich füllt.</translation>
+    </message>
+    <message>
+        <source>A staff in both hands is carried before the chest, the waist turns with it to one side and the other, and it comes down before the thighs.</source>
+        <translation>Ein Stab in beiden Händen wird vor die Brust getragen, die Taille dreht sich mit ihm zur einen und zur anderen Seite, und er sinkt vor die Oberschenkel.</translation>
+    </message>
+    <message>
+        <source>A weathercock on still days.</source>
+        <translation>Ein Wetterhahn an stillen Tagen.</translation>
+    </message>
+    <message>
+        <source>Arm Circle in a Lunge</source>
+        <translation>Armkreis im Ausfallschritt</translation>
+    </message>
+    <message>
+        <source>Arm Swing with Turning Feet</source>
+        <translation>Armschwung mit drehenden Füßen</translation>
+    </message>
+    <message>
+        <source>Arms round a tree, the body rocks as one from the middle of the feet to the balls, the heels just leave the floor, and back.</source>
+        <translation>Die Arme um einen Baum, der Körper wiegt sich als Ganzes von der Fußmitte zu den Ballen, die Fersen lösen sich eben vom Boden, und zurück.</translation>
+    </message>
+    <message>
+        <source>Back at a wall</source>
+        <translation>Rücken an der Wand</translation>
+    </message>
+    <message>
+        <source>Back at a wall, feet a step away: roll down and up a little way.</source>
+        <translation>Rücken an der Wand, die Füße einen Schritt davor: ein kleines Stück ab- und wieder aufrollen.</translation>
+    </message>
+    <message>
+        <source>Back to the middle</source>
+        <translation>Zurück zur Mitte</translation>
+    </message>
+    <message>
+        <source>Behind</source>
+        <translation>Nach hinten</translation>
+    </message>
+    <message>
+        <source>Bend and Swing</source>
+        <translation>Beugen und Schwingen</translation>
+    </message>
+    <message>
+        <source>Bounce and Shake</source>
+        <translation>Wippen und Schütteln</translation>
+    </message>
+    <message>
+        <source>Breathe in and close both fists before the chest as firmly as is easy, keep it a moment, then breathe out and let everything go.</source>
+        <translation>Einatmen und beide Fäuste vor der Brust so fest schließen, wie es leicht geht, einen Moment halten, dann ausatmen und alles loslassen.</translation>
+    </message>
+    <message>
+        <source>Carry a full yoke.</source>
+        <translation>Ein volles Joch tragen.</translation>
+    </message>
+    <message>
+        <source>Carry the staff up</source>
+        <translation>Den Stab hinauftragen</translation>
+    </message>
+    <message>
+        <source>Chest and shoulders: wide, the shoulders hang.</source>
+        <translation>Brust und Schultern: weit, die Schultern hängen.</translation>
+    </message>
+    <message>
+        <source>Circle while standing</source>
+        <translation>Kreisen im Stehen</translation>
+    </message>
+    <message>
+        <source>Closing Turn with a Staff</source>
+        <translation>Abschlussdrehung mit dem Stab</translation>
+    </message>
+    <message>
+        <source>Clouds in Place</source>
+        <translation>Wolken auf der Stelle</translation>
+    </message>
+    <message>
+        <source>Clouds in place</source>
+        <translation>Wolken auf der Stelle</translation>
+    </message>
+    <message>
+        <source>Clouds that pass before a hill.</source>
+        <translation>Wolken, die vor einem Hügel ziehen.</translation>
+    </message>
+    <message>
+        <source>Clouds with a Side Step</source>
+        <translation>Wolken mit Seitschritt</translation>
+    </message>
+    <message>
+        <source>Come back</source>
+        <translation>Zurückkommen</translation>
+    </message>
+    <message>
+        <source>Creep Low</source>
+        <translation>Tief kriechen</translation>
+    </message>
+    <message>
+        <source>Draw the front foot in</source>
+        <translation>Den vorderen Fuß heranziehen</translation>
+    </message>
+    <message>
+        <source>Drop into soft knees</source>
+        <translation>In weiche Knie fallen lassen</translation>
+    </message>
+    <message>
+        <source>Empty the foot</source>
+        <translation>Den Fuß leeren</translation>
+    </message>
+    <message>
+        <source>Empty the foot before it turns.</source>
+        <translation>Den Fuß leeren, bevor er sich dreht.</translation>
+    </message>
+    <message>
+        <source>Feet flat</source>
+        <translation>Füße flach</translation>
+    </message>
+    <message>
+        <source>Feet: parallel, the weight over the middle of both.</source>
+        <translation>Füße: parallel, das Gewicht über der Mitte von beiden.</translation>
+    </message>
+    <message>
+        <source>Fists Tight, Let Go</source>
+        <translation>Fäuste fest, loslassen</translation>
+    </message>
+    <message>
+        <source>Fold alone</source>
+        <translation>Nur beugen</translation>
+    </message>
+    <message>
+        <source>Fold and Roll Up</source>
+        <translation>Beugen und aufrollen</translation>
+    </message>
+    <message>
+        <source>Fold and come up with the hands on the thighs.</source>
+        <translation>Beugen und wieder aufrichten, die Hände auf den Oberschenkeln.</translation>
+    </message>
+    <message>
+        <source>Fold and round down</source>
+        <translation>Beugen und rund hinabsinken</translation>
+    </message>
+    <message>
+        <source>Fold at the hips, knees soft.</source>
+        <translation>In den Hüften beugen, die Knie weich.</translation>
+    </message>
+    <message>
+        <source>Fold forward over soft knees with a round back, hang for a breath, and roll up from the pelvis, the head last.</source>
+        <translation>Über weichen Knien rund nach vorn beugen, einen Atemzug hängen und vom Becken her aufrollen, der Kopf zuletzt.</translation>
+    </message>
+    <message>
+        <source>Follow Step</source>
+        <translation>Nachstellschritt</translation>
+    </message>
+    <message>
+        <source>Foot alone</source>
+        <translation>Nur der Fuß</translation>
+    </message>
+    <message>
+        <source>Forward and back</source>
+        <translation>Vor und zurück</translation>
+    </message>
+    <message>
+        <source>From a fold at the hips the arms swing easily to one side and the other, the trunk turns a little with them, then come up long.</source>
+        <translation>In der Beuge aus den Hüften schwingen die Arme leicht zur einen und zur anderen Seite, der Rumpf dreht ein wenig mit, dann lang aufrichten.</translation>
+    </message>
+    <message>
+        <source>From a wide stance the light foot turns out on its heel, the body turns over it into a lunge and comes back; then to the other side.</source>
+        <translation>Aus weitem Stand dreht sich der leichte Fuß auf der Ferse nach außen, der Körper dreht sich über ihn in den Ausfallschritt und kommt zurück; dann zur anderen Seite.</translation>
+    </message>
+    <message>
+        <source>From the heel to the fingers one long line.</source>
+        <translation>Von der Ferse bis zu den Fingern eine lange Linie.</translation>
+    </message>
+    <message>
+        <source>Gather</source>
+        <translation>Sammeln</translation>
+    </message>
+    <message>
+        <source>Grow long first, then turn.</source>
+        <translation>Erst lang werden, dann drehen.</translation>
+    </message>
+    <message>
+        <source>Half as long a step.</source>
+        <translation>Ein halb so langer Schritt.</translation>
+    </message>
+    <message>
+        <source>Half as low</source>
+        <translation>Halb so tief</translation>
+    </message>
+    <message>
+        <source>Hand on a chair</source>
+        <translation>Hand am Stuhl</translation>
+    </message>
+    <message>
+        <source>Hands at a wall</source>
+        <translation>Hände an der Wand</translation>
+    </message>
+    <message>
+        <source>Hands on the hips, from foot to foot without turning.</source>
+        <translation>Hände an den Hüften, von Fuß zu Fuß ohne Drehung.</translation>
+    </message>
+    <message>
+        <source>Hands on the hips, the pelvis draws a level circle over both feet while the head stays where it is; as often the other way round.</source>
+        <translation>Die Hände an den Hüften, das Becken zeichnet einen ebenen Kreis über beiden Füßen, während der Kopf bleibt, wo er ist; ebenso oft andersherum.</translation>
+    </message>
+    <message>
+        <source>Hands on the hips, turn and come back with quiet knees.</source>
+        <translation>Hände an den Hüften, drehen und zurückkommen, die Knie ruhig.</translation>
+    </message>
+    <message>
+        <source>Hands on the hips: reach, set, shift, shift back, step in.</source>
+        <translation>Hände an den Hüften: tasten, setzen, verlagern, zurück verlagern, heransetzen.</translation>
+    </message>
+    <message>
+        <source>Hands on the hips: round and lengthen the low back alone.</source>
+        <translation>Hände an den Hüften: nur den unteren Rücken runden und längen.</translation>
+    </message>
+    <message>
+        <source>Hands on the hips: shift away, turn the foot on its heel, turn it back.</source>
+        <translation>Hände an den Hüften: weg verlagern, den Fuß auf der Ferse drehen, zurückdrehen.</translation>
+    </message>
+    <message>
+        <source>Hands on the hips: shift away, turn the light foot, and turn it back.</source>
+        <translation>Hände an den Hüften: weg verlagern, den leichten Fuß drehen und zurückdrehen.</translation>
+    </message>
+    <message>
+        <source>Hands on the hips: shift, lift the heel, set it down.</source>
+        <translation>Hände an den Hüften: verlagern, die Ferse heben, absetzen.</translation>
+    </message>
+    <message>
+        <source>Hands on the thighs, small even bounces.</source>
+        <translation>Hände auf den Oberschenkeln, kleines gleichmäßiges Wippen.</translation>
+    </message>
+    <message>
+        <source>Hang for a breath</source>
+        <translation>Einen Atemzug hängen</translation>
+    </message>
+    <message>
+        <source>Head: the crown floats, the chin is easy.</source>
+        <translation>Kopf: der Scheitel schwebt, das Kinn ist leicht.</translation>
+    </message>
+    <message>
+        <source>Heel turn alone</source>
+        <translation>Nur die Fersendrehung</translation>
+    </message>
+    <message>
+        <source>Heels a foot from the wall, back and head resting on it: feel what is long.</source>
+        <translation>Die Fersen einen Fuß breit vor der Wand, Rücken und Kopf angelehnt: spüren, was lang ist.</translation>
+    </message>
+    <message>
+        <source>Heels down</source>
+        <translation>Fersen unten</translation>
+    </message>
+    <message>
+        <source>Height stays the same.</source>
+        <translation>Die Höhe bleibt gleich.</translation>
+    </message>
+    <message>
+        <source>High stances and short steps with the back foot following, as in the Sun family.</source>
+        <translation>Hohe Stände und kurze Schritte, der hintere Fuß rückt nach, wie in der Sun-Familie.</translation>
+    </message>
+    <message>
+        <source>Hip Circles</source>
+        <translation>Hüftkreise</translation>
+    </message>
+    <message>
+        <source>Hips and low back: long, nothing tucked.</source>
+        <translation>Hüften und unterer Rücken: lang, nichts eingezogen.</translation>
+    </message>
+    <message>
+        <source>Hold the lunge</source>
+        <translation>Den Ausfallschritt halten</translation>
+    </message>
+    <message>
+        <source>In a forward stance the trunk leans in one line with the back leg, stepping back too, as in the Wu family.</source>
+        <translation>Im vorderen Stand neigt sich der Rumpf in einer Linie mit dem hinteren Bein, auch beim Rückwärtsschritt, wie in der Wu-Familie.</translation>
+    </message>
+    <message>
+        <source>In a quiet stand, one fist forward and back, shoulders low.</source>
+        <translation>Im ruhigen Stand eine Faust vor und zurück, die Schultern tief.</translation>
+    </message>
+    <message>
+        <source>In a short step, shift until the back foot can be lifted.</source>
+        <translation>Im kurzen Schritt verlagern, bis sich der hintere Fuß heben lässt.</translation>
+    </message>
+    <message>
+        <source>In a wide stance the weight goes from side to side, the waist turns over it and the hands pass before the body like clouds.</source>
+        <translation>Im weiten Stand geht das Gewicht von Seite zu Seite, die Taille dreht sich darüber, und die Hände ziehen wie Wolken vor dem Körper vorbei.</translation>
+    </message>
+    <message>
+        <source>In low stances the hips may roll a little with the waist.</source>
+        <translation>In tiefen Ständen dürfen die Hüften ein wenig mit der Taille rollen.</translation>
+    </message>
+    <message>
+        <source>In standing the feet are parallel.</source>
+        <translation>Im Stehen sind die Füße parallel.</translation>
+    </message>
+    <message>
+        <source>In standing the heels are nearer than the toes, a hand or so.</source>
+        <translation>Im Stehen sind die Fersen näher beieinander als die Zehen, etwa eine Handbreit.</translation>
+    </message>
+    <message>
+        <source>In standing the toes point in a little, as if holding something between the feet.</source>
+        <translation>Im Stehen zeigen die Zehen ein wenig nach innen, als hielten die Füße etwas.</translation>
+    </message>
+    <message>
+        <source>In the bow stance, forward and back with the hands on the hips.</source>
+        <translation>Im Bogenstand vor und zurück, die Hände an den Hüften.</translation>
+    </message>
+    <message>
+        <source>In this way of standing the feet are parallel.</source>
+        <translation>In dieser Art zu stehen sind die Füße parallel.</translation>
+    </message>
+    <message>
+        <source>In this way of standing the feet open to a small V.</source>
+        <translation>In dieser Art zu stehen öffnen sich die Füße zu einem kleinen V.</translation>
+    </message>
+    <message>
+        <source>In this way of standing the toes point in a little.</source>
+        <translation>In dieser Art zu stehen zeigen die Zehen ein wenig nach innen.</translation>
+    </message>
+    <message>
+        <source>It touches with the toe</source>
+        <translation>Er berührt mit den Zehen</translation>
+    </message>
+    <message>
+        <source>It turns back</source>
+        <translation>Er dreht zurück</translation>
+    </message>
+    <message>
+        <source>Jaw, eyes and belly are soft.</source>
+        <translation>Kiefer, Augen und Bauch sind weich.</translation>
+    </message>
+    <message>
+        <source>Keep them tight</source>
+        <translation>Fest halten</translation>
+    </message>
+    <message>
+        <source>Knees: soft, over the toes.</source>
+        <translation>Knie: weich, über den Zehen.</translation>
+    </message>
+    <message>
+        <source>Lay the hands on</source>
+        <translation>Die Hände auflegen</translation>
+    </message>
+    <message>
+        <source>Lean a boat off the bank.</source>
+        <translation>Ein Boot vom Ufer drücken.</translation>
+    </message>
+    <message>
+        <source>Let go</source>
+        <translation>Loslassen</translation>
+    </message>
+    <message>
+        <source>Let go all at once.</source>
+        <translation>Alles auf einmal loslassen.</translation>
+    </message>
+    <message>
+        <source>Let the hands down</source>
+        <translation>Die Hände sinken lassen</translation>
+    </message>
+    <message>
+        <source>Let the hands shake out by themselves.</source>
+        <translation>Die Hände sich von selbst ausschütteln lassen.</translation>
+    </message>
+    <message>
+        <source>Let the other foot follow</source>
+        <translation>Den anderen Fuß folgen lassen</translation>
+    </message>
+    <message>
+        <source>Lift it</source>
+        <translation>Ihn heben</translation>
+    </message>
+    <message>
+        <source>Lift the heel and grow long to the side</source>
+        <translation>Die Ferse heben und zur Seite lang werden</translation>
+    </message>
+    <message>
+        <source>Long steps and low stances belong to this school.</source>
+        <translation>Lange Schritte und tiefe Stände gehören zu dieser Schule.</translation>
+    </message>
+    <message>
+        <source>Longer steps and lower stances, the hips free to roll with the waist, as in the Chen family.</source>
+        <translation>Längere Schritte und tiefere Stände, die Hüften rollen frei mit der Taille, wie in der Chen-Familie.</translation>
+    </message>
+    <message>
+        <source>Low and deep</source>
+        <translation>Tief und weit</translation>
+    </message>
+    <message>
+        <source>Lower it</source>
+        <translation>Ihn senken</translation>
+    </message>
+    <message>
+        <source>Lunge Switch</source>
+        <translation>Wechsel im Ausfallschritt</translation>
+    </message>
+    <message>
+        <source>Middle stances and an upright trunk, stepping back included, as in the Yang family; the movements&apos; own bands.</source>
+        <translation>Mittlere Stände und ein aufrechter Rumpf, auch beim Rückwärtsschritt, wie in der Yang-Familie; die eigenen Bereiche der Bewegungen.</translation>
+    </message>
+    <message>
+        <source>On the front of a chair: shake hands and shoulders only.</source>
+        <translation>Vorn auf einem Stuhl: nur Hände und Schultern schütteln.</translation>
+    </message>
+    <message>
+        <source>On the way down the head leads.</source>
+        <translation>Auf dem Weg nach unten führt der Kopf.</translation>
+    </message>
+    <message>
+        <source>One arm floats up, the weight goes to the other foot, the near heel lifts and the whole side grows long from heel to fingertips.</source>
+        <translation>Ein Arm schwebt hinauf, das Gewicht geht auf den anderen Fuß, die nahe Ferse hebt sich, und die ganze Seite wird lang von der Ferse bis zu den Fingerspitzen.</translation>
+    </message>
+    <message>
+        <source>One arm goes overhead.</source>
+        <translation>Ein Arm geht über den Kopf.</translation>
+    </message>
+    <message>
+        <source>One elbow lies folded before the chest, the other behind the back.</source>
+        <translation>Ein Ellbogen liegt gefaltet vor der Brust, der andere hinter dem Rücken.</translation>
+    </message>
+    <message>
+        <source>One fist, the other hand feels that the shoulder stays soft.</source>
+        <translation>Eine Faust, die andere Hand spürt, dass die Schulter weich bleibt.</translation>
+    </message>
+    <message>
+        <source>One foot opens, the other turns in after it.</source>
+        <translation>Ein Fuß öffnet sich, der andere dreht ihm nach.</translation>
+    </message>
+    <message>
+        <source>One foot turns out into the lunge.</source>
+        <translation>Ein Fuß dreht sich in den Ausfallschritt hinaus.</translation>
+    </message>
+    <message>
+        <source>One hand</source>
+        <translation>Eine Hand</translation>
+    </message>
+    <message>
+        <source>One hand lies on the low back, the other on the far shoulder; the trunk turns to the side of the hand behind, long and easy, and comes back.</source>
+        <translation>Eine Hand liegt auf dem unteren Rücken, die andere auf der fernen Schulter; der Rumpf dreht sich zur Seite der hinteren Hand, lang und leicht, und kommt zurück.</translation>
+    </message>
+    <message>
+        <source>One hand passes high while the other passes low.</source>
+        <translation>Eine Hand zieht hoch vorbei, die andere tief.</translation>
+    </message>
+    <message>
+        <source>One hand swings before the body while the other swings behind it.</source>
+        <translation>Eine Hand schwingt vor dem Körper, die andere dahinter.</translation>
+    </message>
+    <message>
+        <source>One part after the other, as a chain.</source>
+        <translation>Ein Teil nach dem anderen, wie eine Kette.</translation>
+    </message>
+    <message>
+        <source>One slow step back, toe first, the weight sits onto the back foot, and the same way forward again.</source>
+        <translation>Ein langsamer Schritt zurück, die Zehen zuerst, das Gewicht setzt sich auf den hinteren Fuß, und auf demselben Weg wieder vor.</translation>
+    </message>
+    <message>
+        <source>One slow step forward, heel first, the whole weight over the front foot with the back heel peeling, and the same way back.</source>
+        <translation>Ein langsamer Schritt nach vorn, die Ferse zuerst, das ganze Gewicht über dem vorderen Fuß, die hintere Ferse löst sich, und auf demselben Weg zurück.</translation>
+    </message>
+    <message>
+        <source>Only a light foot turns.</source>
+        <translation>Nur ein leichter Fuß dreht sich.</translation>
+    </message>
+    <message>
+        <source>Only as low as the knee follows its toes.</source>
+        <translation>Nur so tief, wie das Knie seinen Zehen folgt.</translation>
+    </message>
+    <message>
+        <source>Only hands and forearms work; shoulders and jaw stay soft.</source>
+        <translation>Nur Hände und Unterarme arbeiten; Schultern und Kiefer bleiben weich.</translation>
+    </message>
+    <message>
+        <source>Only the front and back of it.</source>
+        <translation>Nur vorn und hinten davon.</translation>
+    </message>
+    <message>
+        <source>Only the left and right of the circle.</source>
+        <translation>Nur links und rechts vom Kreis.</translation>
+    </message>
+    <message>
+        <source>Only the low back</source>
+        <translation>Nur der untere Rücken</translation>
+    </message>
+    <message>
+        <source>Over a round back the ears come down beside the shoulders.</source>
+        <translation>Über einem runden Rücken kommen die Ohren neben die Schultern.</translation>
+    </message>
+    <message>
+        <source>Parry and Punch</source>
+        <translation>Abwehren und Fauststoß</translation>
+    </message>
+    <message>
+        <source>Pelvis, knee and foot turn as one.</source>
+        <translation>Becken, Knie und Fuß drehen als eines.</translation>
+    </message>
+    <message>
+        <source>Polish the inside of a large bowl.</source>
+        <translation>Das Innere einer großen Schale polieren.</translation>
+    </message>
+    <message>
+        <source>Punch from the ribs</source>
+        <translation>Stoß von den Rippen</translation>
+    </message>
+    <message>
+        <source>Push a drawer shut with your whole body.</source>
+        <translation>Eine Schublade mit dem ganzen Körper zuschieben.</translation>
+    </message>
+    <message>
+        <source>Push and Sit Back</source>
+        <translation>Drücken und zurücksitzen</translation>
+    </message>
+    <message>
+        <source>Push at a wall at arm&apos;s length, elbows low.</source>
+        <translation>Auf Armlänge gegen eine Wand drücken, die Ellbogen tief.</translation>
+    </message>
+    <message>
+        <source>Push once more</source>
+        <translation>Noch einmal drücken</translation>
+    </message>
+    <message>
+        <source>Quiet Stand</source>
+        <translation>Ruhiger Stand</translation>
+    </message>
+    <message>
+        <source>Raise and close the fists</source>
+        <translation>Heben und die Fäuste schließen</translation>
+    </message>
+    <message>
+        <source>Raise and lower the staff without turning.</source>
+        <translation>Den Stab heben und senken, ohne zu drehen.</translation>
+    </message>
+    <message>
+        <source>Raise the arm and shift</source>
+        <translation>Den Arm heben und verlagern</translation>
+    </message>
+    <message>
+        <source>Reach and come back</source>
+        <translation>Tasten und zurückholen</translation>
+    </message>
+    <message>
+        <source>Reach back with the toe</source>
+        <translation>Mit den Zehen nach hinten tasten</translation>
+    </message>
+    <message>
+        <source>Reach back with the toe and bring it home, without any weight.</source>
+        <translation>Mit den Zehen nach hinten tasten und heimholen, ohne Gewicht.</translation>
+    </message>
+    <message>
+        <source>Reach with the heel and bring it back, without any weight.</source>
+        <translation>Mit der Ferse tasten und zurückholen, ohne Gewicht.</translation>
+    </message>
+    <message>
+        <source>Rise</source>
+        <translation>Steigen</translation>
+    </message>
+    <message>
+        <source>Rise and sink</source>
+        <translation>Steigen und Sinken</translation>
+    </message>
+    <message>
+        <source>Rise first, then turn without stopping.</source>
+        <translation>Erst steigen, dann ohne Halt drehen.</translation>
+    </message>
+    <message>
+        <source>Rock and settle</source>
+        <translation>Wiegen und zur Ruhe kommen</translation>
+    </message>
+    <message>
+        <source>Rock back</source>
+        <translation>Zurückwiegen</translation>
+    </message>
+    <message>
+        <source>Rock forward</source>
+        <translation>Nach vorn wiegen</translation>
+    </message>
+    <message>
+        <source>Rock from heels to balls, smaller each time, until it stops in the middle.</source>
+        <translation>Von den Fersen zu den Ballen wiegen, jedes Mal kleiner, bis es in der Mitte anhält.</translation>
+    </message>
+    <message>
+        <source>Rock from the ankles, everything else stays as it is.</source>
+        <translation>Aus den Knöcheln wiegen, alles andere bleibt, wie es ist.</translation>
+    </message>
+    <message>
+        <source>Rock only as far as the heels stay down.</source>
+        <translation>Nur so weit wiegen, wie die Fersen unten bleiben.</translation>
+    </message>
+    <message>
+        <source>Rock with heels down</source>
+        <translation>Wiegen mit den Fersen unten</translation>
+    </message>
+    <message>
+        <source>Rocking Post</source>
+        <translation>Wiegender Pfahl</translation>
+    </message>
+    <message>
+        <source>Roll at a wall</source>
+        <translation>Rollen an der Wand</translation>
+    </message>
+    <message>
+        <source>Roll up from the pelvis</source>
+        <translation>Vom Becken her aufrollen</translation>
+    </message>
+    <message>
+        <source>Set it down where it was</source>
+        <translation>Ihn absetzen, wo er war</translation>
+    </message>
+    <message>
+        <source>Set it flat</source>
+        <translation>Ihn flach setzen</translation>
+    </message>
+    <message>
+        <source>Shift all the way</source>
+        <translation>Ganz verlagern</translation>
+    </message>
+    <message>
+        <source>Shift alone</source>
+        <translation>Nur verlagern</translation>
+    </message>
+    <message>
+        <source>Shift and lift</source>
+        <translation>Verlagern und heben</translation>
+    </message>
+    <message>
+        <source>Shift and punch</source>
+        <translation>Verlagern und stoßen</translation>
+    </message>
+    <message>
+        <source>Shift and push</source>
+        <translation>Verlagern und drücken</translation>
+    </message>
+    <message>
+        <source>Shift and turn back</source>
+        <translation>Verlagern und zurückdrehen</translation>
+    </message>
+    <message>
+        <source>Shift and turn with the clouds</source>
+        <translation>Mit den Wolken verlagern und drehen</translation>
+    </message>
+    <message>
+        <source>Shift away and open the light foot</source>
+        <translation>Weg verlagern und den leichten Fuß öffnen</translation>
+    </message>
+    <message>
+        <source>Shift away from the foot</source>
+        <translation>Vom Fuß weg verlagern</translation>
+    </message>
+    <message>
+        <source>Shift back</source>
+        <translation>Zurück verlagern</translation>
+    </message>
+    <message>
+        <source>Shift back and rise</source>
+        <translation>Zurück verlagern und steigen</translation>
+    </message>
+    <message>
+        <source>Shift first, then bend.</source>
+        <translation>Erst verlagern, dann beugen.</translation>
+    </message>
+    <message>
+        <source>Shift first, then turn.</source>
+        <translation>Erst verlagern, dann drehen.</translation>
+    </message>
+    <message>
+        <source>Shift forward</source>
+        <translation>Nach vorn verlagern</translation>
+    </message>
+    <message>
+        <source>Shift to one foot</source>
+        <translation>Auf einen Fuß verlagern</translation>
+    </message>
+    <message>
+        <source>Shift to one foot, rise to make it light, turn it on its heel together with the whole body, and sink again; then turn back the same way.</source>
+        <translation>Auf einen Fuß verlagern, steigen, damit der andere leicht wird, ihn auf der Ferse mit dem ganzen Körper drehen und wieder sinken; dann ebenso zurückdrehen.</translation>
+    </message>
+    <message>
+        <source>Shift to the side</source>
+        <translation>Zur Seite verlagern</translation>
+    </message>
+    <message>
+        <source>Shift until empty</source>
+        <translation>Verlagern, bis er leer ist</translation>
+    </message>
+    <message>
+        <source>Shift without arms</source>
+        <translation>Verlagern ohne Arme</translation>
+    </message>
+    <message>
+        <source>Shift, rise, sink, without turning.</source>
+        <translation>Verlagern, steigen, sinken, ohne zu drehen.</translation>
+    </message>
+    <message>
+        <source>Short step</source>
+        <translation>Kurzer Schritt</translation>
+    </message>
+    <message>
+        <source>Short steps, small circles and an upright trunk, as in the Hao branch of the Wu family.</source>
+        <translation>Kurze Schritte, kleine Kreise und ein aufrechter Rumpf, wie im Hao-Zweig der Wu-Familie.</translation>
+    </message>
+    <message>
+        <source>Side Bend with the Heel Lifting</source>
+        <translation>Seitbeuge mit gehobener Ferse</translation>
+    </message>
+    <message>
+        <source>Side to side</source>
+        <translation>Von Seite zu Seite</translation>
+    </message>
+    <message>
+        <source>Sink a little</source>
+        <translation>Ein wenig sinken</translation>
+    </message>
+    <message>
+        <source>Sink a little into both feet, stand for some breaths and go through the body from the ground up, then rise.</source>
+        <translation>Ein wenig in beide Füße sinken, einige Atemzüge stehen und vom Boden aufwärts durch den Körper gehen, dann steigen.</translation>
+    </message>
+    <message>
+        <source>Sink and shift onto it</source>
+        <translation>Sinken und darauf verlagern</translation>
+    </message>
+    <message>
+        <source>Sink to the middle</source>
+        <translation>Zur Mitte sinken</translation>
+    </message>
+    <message>
+        <source>Sit back and draw in</source>
+        <translation>Zurücksitzen und heranziehen</translation>
+    </message>
+    <message>
+        <source>Sit back onto it</source>
+        <translation>Sich daraufsetzen</translation>
+    </message>
+    <message>
+        <source>Sit back without leaning back.</source>
+        <translation>Zurücksitzen, ohne sich zurückzulehnen.</translation>
+    </message>
+    <message>
+        <source>Sit down over the back heel.</source>
+        <translation>Über der hinteren Ferse hinsetzen.</translation>
+    </message>
+    <message>
+        <source>Sit low over the other leg</source>
+        <translation>Tief über das andere Bein setzen</translation>
+    </message>
+    <message>
+        <source>Slip under a low branch.</source>
+        <translation>Unter einem niedrigen Ast hindurchschlüpfen.</translation>
+    </message>
+    <message>
+        <source>Small frame, upright</source>
+        <translation>Kleiner Rahmen, aufrecht</translation>
+    </message>
+    <message>
+        <source>Small is enough.</source>
+        <translation>Klein genügt.</translation>
+    </message>
+    <message>
+        <source>Snow that falls off a branch.</source>
+        <translation>Schnee, der von einem Ast fällt.</translation>
+    </message>
+    <message>
+        <source>Soft knees carry the wave.</source>
+        <translation>Weiche Knie tragen die Welle.</translation>
+    </message>
+    <message>
+        <source>Spacing of the hands on the tool</source>
+        <translation>Abstand der Hände am Gerät</translation>
+    </message>
+    <message>
+        <source>Spine Wave</source>
+        <translation>Wirbelsäulenwelle</translation>
+    </message>
+    <message>
+        <source>Spring back</source>
+        <translation>Zurückfedern</translation>
+    </message>
+    <message>
+        <source>Squeeze a sponge and drop it.</source>
+        <translation>Einen Schwamm drücken und fallen lassen.</translation>
+    </message>
+    <message>
+        <source>Stack the bones one on the other.</source>
+        <translation>Die Knochen einen auf den anderen stapeln.</translation>
+    </message>
+    <message>
+        <source>Staff still</source>
+        <translation>Stab ruhig</translation>
+    </message>
+    <message>
+        <source>Stand and go through the body</source>
+        <translation>Stehen und durch den Körper gehen</translation>
+    </message>
+    <message>
+        <source>Standing in a small V</source>
+        <translation>Stehen im kleinen V</translation>
+    </message>
+    <message>
+        <source>Standing slightly toed in</source>
+        <translation>Stehen mit leicht einwärts gedrehten Zehen</translation>
+    </message>
+    <message>
+        <source>Standing with parallel feet</source>
+        <translation>Stehen mit parallelen Füßen</translation>
+    </message>
+    <message>
+        <source>Stay a moment</source>
+        <translation>Einen Moment bleiben</translation>
+    </message>
+    <message>
+        <source>Step alone</source>
+        <translation>Nur der Schritt</translation>
+    </message>
+    <message>
+        <source>Step back through a door without looking.</source>
+        <translation>Rückwärts durch eine Tür treten, ohne hinzusehen.</translation>
+    </message>
+    <message>
+        <source>Step back with it</source>
+        <translation>Mit ihm zurücktreten</translation>
+    </message>
+    <message>
+        <source>Step forward, shift all the way and let the back foot follow to a light toe behind; then step back in the same order.</source>
+        <translation>Nach vorn treten, ganz verlagern und den hinteren Fuß leicht auf die Zehen nachkommen lassen; dann in derselben Folge zurück.</translation>
+    </message>
+    <message>
+        <source>Step into a bow stance and push with both hands, sit back and draw the hands in, push once more, then return.</source>
+        <translation>In den Bogenstand treten und mit beiden Händen drücken, zurücksitzen und die Hände heranziehen, noch einmal drücken, dann zurückkehren.</translation>
+    </message>
+    <message>
+        <source>Step into a bow stance; from there one arm draws a large slow circle led by the shoulder blade, then sit back and return.</source>
+        <translation>In den Bogenstand treten; dort zeichnet ein Arm, vom Schulterblatt geführt, einen großen langsamen Kreis, dann zurücksitzen und zurückkehren.</translation>
+    </message>
+    <message>
+        <source>Step to the side</source>
+        <translation>Zur Seite treten</translation>
+    </message>
+    <message>
+        <source>Step to the side, shift and turn the waist with the hands passing before the body like clouds, shift back and step in again.</source>
+        <translation>Zur Seite treten, verlagern und die Taille drehen, während die Hände wie Wolken vor dem Körper vorbeiziehen, zurück verlagern und wieder heransetzen.</translation>
+    </message>
+    <message>
+        <source>Step wide</source>
+        <translation>Weit treten</translation>
+    </message>
+    <message>
+        <source>Step wide to the side, sit over the standing leg as low as is easy with the other leg long, and rise again.</source>
+        <translation>Weit zur Seite treten, so tief über das Standbein setzen, wie es leicht geht, das andere Bein lang, und wieder steigen.</translation>
+    </message>
+    <message>
+        <source>Step with one hand parrying before the chest, shift and let the other fist go forward from the ribs; sit back and return.</source>
+        <translation>Treten, während eine Hand vor der Brust abwehrt, verlagern und die andere Faust von den Rippen nach vorn gehen lassen; zurücksitzen und zurückkehren.</translation>
+    </message>
+    <message>
+        <source>Steps are short in this school.</source>
+        <translation>Die Schritte sind in dieser Schule kurz.</translation>
+    </message>
+    <message>
+        <source>Swing back</source>
+        <translation>Zurückschwingen</translation>
+    </message>
+    <message>
+        <source>Swing to one side</source>
+        <translation>Zur einen Seite schwingen</translation>
+    </message>
+    <message>
+        <source>Swing upright</source>
+        <translation>Aufrecht schwingen</translation>
+    </message>
+    <message>
+        <source>Swing with still feet</source>
+        <translation>Schwingen mit ruhigen Füßen</translation>
+    </message>
+    <message>
+        <source>The arm circle in a quiet stand, small at first.</source>
+        <translation>Der Armkreis im ruhigen Stand, anfangs klein.</translation>
+    </message>
+    <message>
+        <source>The arm forward</source>
+        <translation>Der Arm nach vorn</translation>
+    </message>
+    <message>
+        <source>The arms are heavy and swing by themselves.</source>
+        <translation>Die Arme sind schwer und schwingen von selbst.</translation>
+    </message>
+    <message>
+        <source>The arms fly out long.</source>
+        <translation>Die Arme fliegen lang hinaus.</translation>
+    </message>
+    <message>
+        <source>The arms lie on the body.</source>
+        <translation>Die Arme liegen am Körper.</translation>
+    </message>
+    <message>
+        <source>The arms swing in a quiet stand.</source>
+        <translation>Die Arme schwingen im ruhigen Stand.</translation>
+    </message>
+    <message>
+        <source>The back foot follows by itself when it is empty.</source>
+        <translation>Der hintere Fuß folgt von selbst, wenn er leer ist.</translation>
+    </message>
+    <message>
+        <source>The back heel peels off as the weight arrives.</source>
+        <translation>Die hintere Ferse löst sich, wenn das Gewicht ankommt.</translation>
+    </message>
+    <message>
+        <source>The back rounds and lengthens part by part.</source>
+        <translation>Der Rücken rundet und längt sich Teil für Teil.</translation>
+    </message>
+    <message>
+        <source>The back rounds from below and lengthens part by part: pelvis, low back, upper back, neck; then the wave runs back down, led by the head.</source>
+        <translation>Der Rücken rundet sich von unten und wird Teil für Teil lang: Becken, unterer Rücken, oberer Rücken, Nacken; dann läuft die Welle wieder hinab, vom Kopf geführt.</translation>
+    </message>
+    <message>
+        <source>The back stays upright, the sitting leg does the work.</source>
+        <translation>Der Rücken bleibt aufrecht, das sitzende Bein arbeitet.</translation>
+    </message>
+    <message>
+        <source>The body arrives over the foot before the other leaves.</source>
+        <translation>Der Körper kommt über dem Fuß an, bevor der andere geht.</translation>
+    </message>
+    <message>
+        <source>The body rises to make the foot light.</source>
+        <translation>Der Körper steigt, damit der Fuß leicht wird.</translation>
+    </message>
+    <message>
+        <source>The bounce comes from the knees, the heels stay down.</source>
+        <translation>Das Wippen kommt aus den Knien, die Fersen bleiben unten.</translation>
+    </message>
+    <message>
+        <source>The bounce is up and down.</source>
+        <translation>Das Wippen geht auf und ab.</translation>
+    </message>
+    <message>
+        <source>The breath comes and goes by itself.</source>
+        <translation>Der Atem kommt und geht von selbst.</translation>
+    </message>
+    <message>
+        <source>The circle is as large as both feet allow.</source>
+        <translation>Der Kreis ist so groß, wie beide Füße es erlauben.</translation>
+    </message>
+    <message>
+        <source>The circle may sink a little at its sides.</source>
+        <translation>Der Kreis darf an den Seiten ein wenig sinken.</translation>
+    </message>
+    <message>
+        <source>The eyes go with the upper hand.</source>
+        <translation>Die Augen gehen mit der oberen Hand.</translation>
+    </message>
+    <message>
+        <source>The feet turn on heel and ball.</source>
+        <translation>Die Füße drehen auf Ferse und Ballen.</translation>
+    </message>
+    <message>
+        <source>The feet turn with the body.</source>
+        <translation>Die Füße drehen mit dem Körper.</translation>
+    </message>
+    <message>
+        <source>The fist leaves the ribs when the weight comes.</source>
+        <translation>Die Faust verlässt die Rippen, wenn das Gewicht kommt.</translation>
+    </message>
+    <message>
+        <source>The fist stands upright and stays loose until the end.</source>
+        <translation>Die Faust steht aufrecht und bleibt bis zum Ende locker.</translation>
+    </message>
+    <message>
+        <source>The foot behind turns on its ball</source>
+        <translation>Der hintere Fuß dreht auf dem Ballen</translation>
+    </message>
+    <message>
+        <source>The foot that turns lifts its toes or its heel.</source>
+        <translation>Der drehende Fuß hebt die Zehen oder die Ferse.</translation>
+    </message>
+    <message>
+        <source>The foot turns on its heel.</source>
+        <translation>Der Fuß dreht auf der Ferse.</translation>
+    </message>
+    <message>
+        <source>The front knee stays still over its foot.</source>
+        <translation>Das vordere Knie bleibt ruhig über seinem Fuß.</translation>
+    </message>
+    <message>
+        <source>The gaze goes with the wave of the back.</source>
+        <translation>Der Blick geht mit der Welle des Rückens.</translation>
+    </message>
+    <message>
+        <source>The hands and the waist without stepping.</source>
+        <translation>Die Hände und die Taille ohne Schritt.</translation>
+    </message>
+    <message>
+        <source>The hands change</source>
+        <translation>Die Hände wechseln</translation>
+    </message>
+    <message>
+        <source>The hands keep their places on the staff.</source>
+        <translation>Die Hände behalten ihren Platz am Stab.</translation>
+    </message>
+    <message>
+        <source>The head goes with the wave of the back.</source>
+        <translation>Der Kopf geht mit der Welle des Rückens.</translation>
+    </message>
+    <message>
+        <source>The head hangs until the back is up.</source>
+        <translation>Der Kopf hängt, bis der Rücken oben ist.</translation>
+    </message>
+    <message>
+        <source>The head leads down</source>
+        <translation>Der Kopf führt hinab</translation>
+    </message>
+    <message>
+        <source>The head stays over the middle.</source>
+        <translation>Der Kopf bleibt über der Mitte.</translation>
+    </message>
+    <message>
+        <source>The heel touches before any weight comes.</source>
+        <translation>Die Ferse berührt, bevor Gewicht kommt.</translation>
+    </message>
+    <message>
+        <source>The heels rise a little when rocking forward.</source>
+        <translation>Die Fersen heben sich ein wenig beim Wiegen nach vorn.</translation>
+    </message>
+    <message>
+        <source>The hip of the lifting heel rises with it.</source>
+        <translation>Die Hüfte der gehobenen Ferse steigt mit.</translation>
+    </message>
+    <message>
+        <source>The knee arrives over the toes.</source>
+        <translation>Das Knie kommt über den Zehen an.</translation>
+    </message>
+    <message>
+        <source>The knees bounce softly, the heels stay down and everything above shakes loose, hands and shoulders too.</source>
+        <translation>Die Knie wippen weich, die Fersen bleiben unten, und alles darüber schüttelt sich locker, auch Hände und Schultern.</translation>
+    </message>
+    <message>
+        <source>The knees give with the wave.</source>
+        <translation>Die Knie geben mit der Welle nach.</translation>
+    </message>
+    <message>
+        <source>The knees stay over the feet.</source>
+        <translation>Die Knie bleiben über den Füßen.</translation>
+    </message>
+    <message>
+        <source>The knees turn with their feet.</source>
+        <translation>Die Knie drehen mit ihren Füßen.</translation>
+    </message>
+    <message>
+        <source>The light foot opens on its heel, the body turns over it and takes the arms along, and the foot that is left behind turns on its ball, so that no knee is twisted; and back the same way.</source>
+        <translation>Der leichte Fuß öffnet sich auf der Ferse, der Körper dreht sich darüber und nimmt die Arme mit, und der zurückbleibende Fuß dreht auf dem Ballen, damit kein Knie verdreht wird; und ebenso zurück.</translation>
+    </message>
+    <message>
+        <source>The movement goes down and up.</source>
+        <translation>Die Bewegung geht hinab und hinauf.</translation>
+    </message>
+    <message>
+        <source>The near heel lifts as asked.</source>
+        <translation>Die nahe Ferse hebt sich wie gewünscht.</translation>
+    </message>
+    <message>
+        <source>The pelvis comes up</source>
+        <translation>Das Becken kommt hoch</translation>
+    </message>
+    <message>
+        <source>The push comes from the back foot.</source>
+        <translation>Das Drücken kommt aus dem hinteren Fuß.</translation>
+    </message>
+    <message>
+        <source>The rocking lifts the body a little.</source>
+        <translation>Das Wiegen hebt den Körper ein wenig.</translation>
+    </message>
+    <message>
+        <source>The same swing with the feet still, smaller.</source>
+        <translation>Derselbe Schwung mit ruhigen Füßen, kleiner.</translation>
+    </message>
+    <message>
+        <source>The same with empty hands, as far apart.</source>
+        <translation>Dasselbe mit leeren Händen, ebenso weit auseinander.</translation>
+    </message>
+    <message>
+        <source>The same with half the depth, hand on a table.</source>
+        <translation>Dasselbe halb so tief, die Hand auf einem Tisch.</translation>
+    </message>
+    <message>
+        <source>The same with the heels on the floor.</source>
+        <translation>Dasselbe mit den Fersen am Boden.</translation>
+    </message>
+    <message>
+        <source>The shoulder blade begins, the hand comes last.</source>
+        <translation>Das Schulterblatt beginnt, die Hand kommt zuletzt.</translation>
+    </message>
+    <message>
+        <source>The step lands empty.</source>
+        <translation>Der Schritt landet leer.</translation>
+    </message>
+    <message>
+        <source>The swing with both feet flat, only as far as the knees stay.</source>
+        <translation>Der Schwung mit beiden Füßen flach, nur so weit, wie die Knie ruhig bleiben.</translation>
+    </message>
+    <message>
+        <source>The toe touches before any weight comes.</source>
+        <translation>Die Zehen berühren, bevor Gewicht kommt.</translation>
+    </message>
+    <message>
+        <source>The toes leave the floor as the foot turns on its heel.</source>
+        <translation>Die Zehen lösen sich vom Boden, wenn der Fuß auf der Ferse dreht.</translation>
+    </message>
+    <message>
+        <source>The trunk bends in this movement.</source>
+        <translation>Der Rumpf beugt sich in dieser Bewegung.</translation>
+    </message>
+    <message>
+        <source>The trunk leans against the circle of the hips.</source>
+        <translation>Der Rumpf lehnt sich gegen den Kreis der Hüften.</translation>
+    </message>
+    <message>
+        <source>The trunk of an elephant.</source>
+        <translation>Der Rüssel eines Elefanten.</translation>
+    </message>
+    <message>
+        <source>The waist carries the hands.</source>
+        <translation>Die Taille trägt die Hände.</translation>
+    </message>
+    <message>
+        <source>The waist leads, the arms fly.</source>
+        <translation>Die Taille führt, die Arme fliegen.</translation>
+    </message>
+    <message>
+        <source>The waist turns, the staff rests in the hands.</source>
+        <translation>Die Taille dreht, der Stab ruht in den Händen.</translation>
+    </message>
+    <message>
+        <source>Three breaths in the bow stance with the hands on the hips.</source>
+        <translation>Drei Atemzüge im Bogenstand, die Hände an den Hüften.</translation>
+    </message>
+    <message>
+        <source>To the front</source>
+        <translation>Nach vorn</translation>
+    </message>
+    <message>
+        <source>To the other side</source>
+        <translation>Zur anderen Seite</translation>
+    </message>
+    <message>
+        <source>To the side</source>
+        <translation>Zur Seite</translation>
+    </message>
+    <message>
+        <source>Turn and gather</source>
+        <translation>Drehen und sammeln</translation>
+    </message>
+    <message>
+        <source>Turn and shift into the lunge</source>
+        <translation>Drehen und in den Ausfallschritt verlagern</translation>
+    </message>
+    <message>
+        <source>Turn back</source>
+        <translation>Zurückdrehen</translation>
+    </message>
+    <message>
+        <source>Turn by a third only.</source>
+        <translation>Nur um ein Drittel drehen.</translation>
+    </message>
+    <message>
+        <source>Turn it out on the heel</source>
+        <translation>Ihn auf der Ferse nach außen drehen</translation>
+    </message>
+    <message>
+        <source>Turn on One Foot</source>
+        <translation>Drehung auf einem Fuß</translation>
+    </message>
+    <message>
+        <source>Turn over it</source>
+        <translation>Darüber drehen</translation>
+    </message>
+    <message>
+        <source>Turn over it and let swing</source>
+        <translation>Darüber drehen und schwingen lassen</translation>
+    </message>
+    <message>
+        <source>Turn the foot in on the heel</source>
+        <translation>Den Fuß auf der Ferse einwärts drehen</translation>
+    </message>
+    <message>
+        <source>Turn the light foot and the body</source>
+        <translation>Den leichten Fuß und den Körper drehen</translation>
+    </message>
+    <message>
+        <source>Turn the light foot home</source>
+        <translation>Den leichten Fuß heimdrehen</translation>
+    </message>
+    <message>
+        <source>Turn to that side</source>
+        <translation>Zu dieser Seite drehen</translation>
+    </message>
+    <message>
+        <source>Turn with it</source>
+        <translation>Mit ihm drehen</translation>
+    </message>
+    <message>
+        <source>Turn without arms</source>
+        <translation>Drehen ohne Arme</translation>
+    </message>
+    <message>
+        <source>Turning in the bend is what this movement is made of, small and easy.</source>
+        <translation>Aus dem Drehen in der Beuge besteht diese Bewegung, klein und leicht.</translation>
+    </message>
+    <message>
+        <source>Twist with a Hand behind the Back</source>
+        <translation>Drehung mit der Hand hinter dem Rücken</translation>
+    </message>
+    <message>
+        <source>Walk on thin ice.</source>
+        <translation>Auf dünnem Eis gehen.</translation>
+    </message>
+    <message>
+        <source>Walk: One Step Back</source>
+        <translation>Gehen: ein Schritt zurück</translation>
+    </message>
+    <message>
+        <source>Walk: One Step Forward</source>
+        <translation>Gehen: ein Schritt vor</translation>
+    </message>
+    <message>
+        <source>Water that comes to rest in a bowl.</source>
+        <translation>Wasser, das in einer Schale zur Ruhe kommt.</translation>
+    </message>
+    <message>
+        <source>Wind a great wheel.</source>
+        <translation>Ein großes Rad drehen.</translation>
+    </message>
+    <message>
+        <source>Without the staff</source>
+        <translation>Ohne Stab</translation>
+    </message>
+    <message>
+        <source>Wring a cloth that is not very wet.</source>
+        <translation>Ein Tuch auswringen, das nicht sehr nass ist.</translation>
+    </message>
+    <message>
+        <source>and behind</source>
+        <translation>und nach hinten</translation>
+    </message>
+    <message>
+        <source>and down</source>
+        <translation>und hinab</translation>
+    </message>
+    <message>
+        <source>and over</source>
+        <translation>und hinüber</translation>
+    </message>
+    <message>
+        <source>and to the other</source>
+        <translation>und zur anderen</translation>
+    </message>
+    <message>
+        <source>distance of the wrists ÷ that in the first second</source>
+        <translation>Abstand der Handgelenke ÷ dem in der ersten Sekunde</translation>
+    </message>
+    <message>
+        <source>loosening</source>
+        <translation>Lockern</translation>
+    </message>
+    <message>
+        <source>settling</source>
+        <translation>Ankommen</translation>
+    </message>
+    <message>
+        <source>the head comes last</source>
+        <translation>der Kopf kommt zuletzt</translation>
+    </message>
+    <message>
+        <source>the neck and head come last</source>
+        <translation>Nacken und Kopf kommen zuletzt</translation>
+    </message>
+    <message>
+        <source>then the low back</source>
+        <translation>dann der untere Rücken</translation>
+    </message>
+    <message>
+        <source>then the upper back</source>
+        <translation>dann der obere Rücken</translation>
+    </message>
+    <message>
+        <source>with a staff</source>
+        <translation>mit dem Stab</translation>
     </message>
 </context>
 <context>

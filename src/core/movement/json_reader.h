@@ -1,6 +1,7 @@
 // Reading of JSON data files: small readers that name the place that is wrong. Used inside core/movement only.
 #pragma once
 #include "core/movement/rules.h"
+#include <algorithm>
 #include <cmath>
 #include <nlohmann/json.hpp>
 
@@ -12,6 +13,23 @@ using nlohmann::json;
 struct Bad {
     std::string where;
 };
+
+/// What goes wrong inside is said with the place it is in.
+template <class F> auto within(const std::string& place, F read) {
+    try {
+        return read();
+    } catch (const Bad& b) {
+        throw Bad{place + ": " + b.where};
+    }
+}
+
+/// Nothing but these keys; a mistyped one would be passed over in silence else.
+inline void only(const json& j, std::initializer_list<const char*> keys) {
+    if (!j.is_object()) throw Bad{"an object is needed"};
+    for (const auto& [key, value] : j.items())
+        if (std::none_of(keys.begin(), keys.end(), [&k = key](const char* known) { return k == known; }))
+            throw Bad{"'" + key + "' is not known here"};
+}
 
 template <class E> E pick(const std::string& word, std::initializer_list<std::pair<const char*, E>> of, const char* where) {
     for (const auto& [name, value] : of)
@@ -37,6 +55,14 @@ inline std::string text(const json& j, const char* key, bool needed = true) {
     if (!it->is_string()) throw Bad{key};
     auto s = it->get<std::string>();
     if (s.size() > 2000) throw Bad{key};
+    return s;
+}
+
+/// Small letters, digits and underscores.
+inline std::string identifier(const json& j, const char* key) {
+    const std::string s = text(j, key);
+    const auto good = [](char c) { return (c >= 'a' && c <= 'z') || (c >= '0' && c <= '9') || c == '_'; };
+    if (s.empty() || !std::all_of(s.begin(), s.end(), good)) throw Bad{std::string(key) + " '" + s + "'"};
     return s;
 }
 

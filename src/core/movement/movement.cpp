@@ -14,6 +14,7 @@ using namespace reading;
 namespace fs = std::filesystem;
 
 FootTarget foot(const json& j, FootTarget f) {
+    only(j, {"x", "z", "toe_out", "contact", "lift", "heel_turn", "ball_turn"});
     f.x = number(j, "x", f.x, -4, 4);
     f.z = number(j, "z", f.z, -6, 6);
     f.toe_out = number(j, "toe_out", f.toe_out, -30, 70);
@@ -28,6 +29,7 @@ FootTarget foot(const json& j, FootTarget f) {
 }
 
 HandTarget hand(const json& j, HandTarget h) {
+    only(j, {"level", "x", "y", "z", "elbow_out", "palm", "fist", "drop"});
     if (j.contains("level"))
         h.level = pick<Level>(text(j, "level"), {{"belly", Level::belly}, {"heart", Level::heart}, {"brow", Level::brow}}, "level");
     h.x = number(j, "x", h.x, -3, 3);
@@ -42,11 +44,12 @@ HandTarget hand(const json& j, HandTarget h) {
 
 /// A posture names only what differs from the one before it.
 Posture posture(const json& j, Posture p) {
-    if (!j.is_object()) throw Bad{"posture"};
-    if (j.contains("left_foot")) p.left_foot = foot(j["left_foot"], p.left_foot);
-    if (j.contains("right_foot")) p.right_foot = foot(j["right_foot"], p.right_foot);
-    if (j.contains("left_hand")) p.left_hand = hand(j["left_hand"], p.left_hand);
-    if (j.contains("right_hand")) p.right_hand = hand(j["right_hand"], p.right_hand);
+    only(j, {"left_foot", "right_foot", "left_hand", "right_hand", "weight_left", "depth", "pelvis_turn", "shoulder_turn", "lean", "side",
+             "gaze_turn", "gaze_pitch", "forward", "low_back", "upper_back", "neck"});
+    for (auto& [key, f] : {std::pair<const char*, FootTarget*>{"left_foot", &p.left_foot}, {"right_foot", &p.right_foot}})
+        if (j.contains(key)) *f = within(key, [&] { return foot(j[key], *f); });
+    for (auto& [key, h] : {std::pair<const char*, HandTarget*>{"left_hand", &p.left_hand}, {"right_hand", &p.right_hand}})
+        if (j.contains(key)) *h = within(key, [&] { return hand(j[key], *h); });
     p.weight_left = number(j, "weight_left", p.weight_left, 0, 1);
     p.depth = number(j, "depth", p.depth, 0.4, 1.1);
     p.pelvis_turn = number(j, "pelvis_turn", p.pelvis_turn, -90, 90);
@@ -114,6 +117,7 @@ std::vector<BandChange> changes(const json& j, const RuleBook& rules) {
     if (j.size() > 500) throw Bad{"changes"};
     for (const auto& c : j) {
         BandChange b;
+        only(c, {"rule", "measure", "check", "stance", "role", "kind", "phases", "low", "high", "off", "reason", "bend"});
         b.rule = text(c, "rule", false);
         b.measure = text(c, "measure", false);
         b.check = text(c, "check", false);
@@ -125,11 +129,17 @@ std::vector<BandChange> changes(const json& j, const RuleBook& rules) {
         if (!b.rule.empty() && !rules.find(b.rule)) throw Bad{"rule '" + b.rule + "' is not known"};
         if (!b.measure.empty() && !unit_of_measure(rules, b.measure)) throw Bad{"measure '" + b.measure + "' is not known"};
         if (c.contains("phases"))
-            for (const auto& p : part(c, "phases", json::value_t::array)) b.phases.push_back(p.get<std::string>());
+            for (const auto& p : part(c, "phases", json::value_t::array)) {
+                if (!p.is_string()) throw Bad{"phases"};
+                b.phases.push_back(p.get<std::string>());
+            }
         b.reason = text(c, "reason");
+        if (b.reason.empty()) throw Bad{"reason"};
+        if (c.contains("off") && !c["off"].is_boolean()) throw Bad{"off"};
         b.off = c.value("off", false);
         if (c.contains("bend")) {
             const auto& bend = part(c, "bend", json::value_t::object);
+            only(bend, {"lean", "higher", "step", "toe_out"});
             if (bend.contains("lean")) b.lean = number(bend, "lean", 0, -20, 60);
             if (bend.contains("toe_out")) b.toe_out = number(bend, "toe_out", 0, -15, 50);
             b.higher = number(bend, "higher", 0, -0.2, 0.2);
@@ -137,6 +147,8 @@ std::vector<BandChange> changes(const json& j, const RuleBook& rules) {
         }
         if (c.contains("low")) b.low = number(c, "low", 0, -1e4, 1e4);
         if (c.contains("high")) b.high = number(c, "high", 0, -1e4, 1e4);
+        if (b.low && b.high && *b.low > *b.high) throw Bad{"low " + std::to_string(*b.low) + " is above high"};
+        if (!b.low && !b.high && !b.off && !b.bends()) throw Bad{"a change of nothing"};
         out.push_back(b);
     }
     return out;
@@ -279,20 +291,49 @@ void apply_one(Movement& m, const BandChange& change, BandLevel level) {
     m.checks = std::move(out);
 }
 
+/// One phase; what it does not say is as in the posture before it.
+Phase phase(const json& p, const Posture& before, const std::string& stance, const RuleBook& rules) {
+    only(p, {"id", "name", "role", "stance", "duration_s", "breath", "easing", "ends_at", "posture", "exceptions"});
+    Phase ph;
+    ph.id = identifier(p, "id");
+    ph.name = text(p, "name");
+    ph.duration_s = number(p, "duration_s", -1, 0.1, 120);
+    if (ph.duration_s < 0) throw Bad{"duration_s"};
+    ph.breath = pick<Breath>(text(p, "breath"), {{"in", Breath::in}, {"out", Breath::out}, {"free", Breath::free}}, "breath");
+    if (p.contains("easing")) ph.ease = pick<Ease>(text(p, "easing"), {{"flow", Ease::flow}, {"settle", Ease::settle}}, "easing");
+    ph.role = text(p, "role", false);
+    if (!ph.role.empty() && !among(role_names(), ph.role)) throw Bad{"role '" + ph.role + "' is not known"};
+    ph.stance = p.contains("stance") ? text(p, "stance") : stance;
+    if (!ph.stance.empty() && !among(stance_names(), ph.stance)) throw Bad{"stance '" + ph.stance + "' is not known"};
+    if (p.contains("exceptions"))
+        ph.exceptions = within("exceptions", [&] { return changes(part(p, "exceptions", json::value_t::array), rules); });
+    ph.ends_at = text(p, "ends_at", false);
+    if (!ph.ends_at.empty()) pick<int>(ph.ends_at, {{"foot_off", 0}, {"foot_flat", 1}, {"shift_end", 2}, {"foot_down", 3}}, "ends_at");
+    ph.posture = posture(part(p, "posture", json::value_t::object), before);
+    return ph;
+}
+
 Movement read_movement(const json& j, const RuleBook& rules) {
     Movement m;
-    m.id = text(j, "id");
+    only(j, {"$schema", "id",   "name",     "pinyin",   "kind",       "about",  "attention",   "images",
+             "trains",  "asks", "drills",   "versions", "best_views", "driver", "repetitions", "stance",
+             "needs",   "tool", "cautions", "bands",    "home",       "phases", "checks"});
+    m.id = identifier(j, "id");
     m.name = text(j, "name");
+    if (m.name.empty()) throw Bad{"name"};
     m.kind = text(j, "kind");
     m.about = text(j, "about");
     m.feature = text(j, "driver");
+    if (!unit_of_measure(rules, m.feature)) throw Bad{"driver: measure '" + m.feature + "' is not known"};
     m.repetitions = static_cast<int>(number(j, "repetitions", 2, 1, 50));
     for (const auto& v : part(j, "best_views", json::value_t::array)) {
         const auto view = v.is_string() ? view_from_name(v.get<std::string>()) : std::nullopt;
         if (!view) throw Bad{"best_views"};
         m.best_views.push_back(*view);
     }
+    if (m.best_views.empty()) throw Bad{"best_views"};
     const std::string stance = text(j, "stance", false);
+    if (!stance.empty() && !among(stance_names(), stance)) throw Bad{"stance '" + stance + "' is not known"};
     m.pinyin = text(j, "pinyin", false);
     auto list = [&](const char* key) {
         std::vector<std::string> out;
@@ -306,55 +347,54 @@ Movement read_movement(const json& j, const RuleBook& rules) {
     m.attention = list("attention");
     m.images = list("images");
     m.trains = list("trains");
+    auto each_of = [&](const char* key, const std::vector<std::string>& all, std::initializer_list<const char*> known) {
+        for (const auto& s : all)
+            if (std::find(known.begin(), known.end(), s) == known.end()) throw Bad{std::string(key) + ": '" + s + "' is not known"};
+    };
+    each_of("trains", m.trains, {"legs", "waist", "spine", "shoulders", "balance", "breath"});
     if (j.contains("asks")) {
         const auto& asks = part(j, "asks", json::value_t::object);
+        only(asks, {"knees", "balance"});
         m.asks_knees = static_cast<int>(number(asks, "knees", 1, 0, 3));
         m.asks_balance = static_cast<int>(number(asks, "balance", 1, 0, 3));
     }
     if (j.contains("tool")) {
         const auto& tool = part(j, "tool", json::value_t::object);
+        only(tool, {"front", "back"});
         m.tool = Tool{number(tool, "front", 0.2, 0, 0.8), number(tool, "back", 0.2, 0, 0.8)};
     }
     if (j.contains("drills"))
         for (const auto& d : part(j, "drills", json::value_t::array)) {
+            only(d, {"name", "about", "rules"});
             Drill drill{text(d, "name"), text(d, "about"), {}};
             for (const auto& r : part(d, "rules", json::value_t::array)) {
                 if (!r.is_string() || !rules.find(r.get<std::string>())) throw Bad{"drill " + drill.name + ": rule is not known"};
                 drill.rules.push_back(r.get<std::string>());
             }
+            if (drill.rules.empty()) throw Bad{"drill " + drill.name + ": rules"};
             m.drills.push_back(std::move(drill));
         }
     if (j.contains("versions"))
         for (const auto& v : part(j, "versions", json::value_t::array)) m.versions.push_back({text(v, "name"), text(v, "about")});
-    if (j.contains("needs"))
-        for (const auto& n : part(j, "needs", json::value_t::array)) m.needs.push_back(n.get<std::string>());
-    if (j.contains("bands")) m.bands = changes(part(j, "bands", json::value_t::array), rules);
-    if (j.contains("cautions"))
-        for (const auto& c : part(j, "cautions", json::value_t::array)) m.cautions.push_back(c.get<std::string>());
-    m.home = posture(part(j, "home", json::value_t::object), Posture{});
+    m.needs = list("needs");
+    each_of("needs", m.needs,
+            {"driver:feet", "driver:waist", "driver:arms", "tool", "seat", "breath", "range", "heel_first", "toe_first", "returns",
+             "even_weight", "heel_share", "finish_together", "arms_open", "palms"});
+    if (j.contains("bands")) m.bands = within("bands", [&] { return changes(part(j, "bands", json::value_t::array), rules); });
+    m.cautions = list("cautions");
+    each_of("cautions", m.cautions, {"knees", "balance", "dizziness", "overhead", "bends"});
+    m.home = within("home", [&] { return posture(part(j, "home", json::value_t::object), Posture{}); });
     const auto& phases = part(j, "phases", json::value_t::array);
     if (phases.empty() || phases.size() > 60) throw Bad{"phases"};
     Posture before = m.home;
     for (const auto& p : phases) {
-        Phase ph;
-        ph.id = text(p, "id");
-        ph.name = text(p, "name");
-        ph.duration_s = number(p, "duration_s", -1, 0.1, 120);
-        if (ph.duration_s < 0) throw Bad{"duration_s"};
-        ph.breath = pick<Breath>(text(p, "breath"), {{"in", Breath::in}, {"out", Breath::out}, {"free", Breath::free}}, "breath");
-        if (p.contains("easing")) ph.ease = pick<Ease>(text(p, "easing"), {{"flow", Ease::flow}, {"settle", Ease::settle}}, "easing");
-        ph.role = text(p, "role", false);
-        if (!ph.role.empty() && !among(role_names(), ph.role)) throw Bad{"phase " + ph.id + ": role '" + ph.role + "' is not known"};
-        ph.stance = p.contains("stance") ? text(p, "stance") : stance;
-        if (!ph.stance.empty() && !among(stance_names(), ph.stance))
-            throw Bad{"phase " + ph.id + ": stance '" + ph.stance + "' is not known"};
-        if (p.contains("exceptions")) ph.exceptions = changes(part(p, "exceptions", json::value_t::array), rules);
-        ph.ends_at = text(p, "ends_at", false);
-        if (!ph.ends_at.empty()) pick<int>(ph.ends_at, {{"foot_off", 0}, {"foot_flat", 1}, {"shift_end", 2}, {"foot_down", 3}}, "ends_at");
-        ph.posture = posture(part(p, "posture", json::value_t::object), before);
-        check_feet(before, ph);
-        before = ph.posture;
-        m.phases.push_back(std::move(ph));
+        if (!p.is_object()) throw Bad{"phases"};
+        const std::string id = identifier(p, "id");
+        if (std::any_of(m.phases.begin(), m.phases.end(), [&](const Phase& o) { return o.id == id; }))
+            throw Bad{"phase " + id + ": there twice"};
+        m.phases.push_back(within("phase " + id, [&] { return phase(p, before, stance, rules); }));
+        check_feet(before, m.phases.back());
+        before = m.phases.back().posture;
     }
     Phase closing = m.phases.back();
     closing.id = "the return home";
@@ -492,8 +532,16 @@ Result<Movement> load_movement(const fs::path& file) {
 Result<School> load_school(const fs::path& file) {
     auto source = read_text(file, 1 << 20);
     if (!source) return tl::unexpected(source.error());
-    return guarded(*source, [](const json& j) {
-        return School{text(j, "id"), text(j, "name"), text(j, "about"), changes(part(j, "changes", json::value_t::array), rule_book())};
+    return parse_school(*source);
+}
+
+Result<School> parse_school(const std::string& source) {
+    return guarded(source, [](const json& j) {
+        only(j, {"$schema", "id", "name", "about", "changes"});
+        School s{identifier(j, "id"), text(j, "name"), text(j, "about"), {}};
+        if (s.name.empty()) throw Bad{"name"};
+        s.changes = within("changes", [&] { return changes(part(j, "changes", json::value_t::array), rule_book()); });
+        return s;
     });
 }
 

@@ -92,6 +92,8 @@ struct School {
     std::string id, name, about;
     std::vector<BandChange> changes;
 };
+/// bad_value naming the place.
+Result<School> parse_school(const std::string& text);
 Result<School> load_school(const std::filesystem::path& file);
 
 /// All shipped movements or schools of the data folder, by file name. A file that cannot be read is reported in `problems`.

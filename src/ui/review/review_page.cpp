@@ -234,7 +234,9 @@ void ReviewPage::open_clip(qint64 id) {
 void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
     either_->setCurrentIndex(1);
     play_->setChecked(false);
-    undo().clear(); // what was done to another clip is not undone in this one
+    // What was done to another clip is not undone in this one; what was done to this one before it was measured anew is.
+    if (!state_.open || state_.open->clip.id != open->clip.id) undo().clear();
+    tapped_.clear();
     state_.open = open;
     session_.workspace->set_clip(open->clip.id);
     state_.reference_s = reference_times(*open->review);
@@ -312,7 +314,74 @@ private:
     std::function<void(const Decision&)> apply_;
     Decision before_, after_;
 };
+
+/// The breath as it was tapped, to be done and undone.
+class BreathStep : public QUndoCommand {
+public:
+    using Marks = std::vector<BreathMark>;
+    BreathStep(const QString& what, std::function<void(const Marks&)> apply, Marks before, Marks after)
+        : apply_(std::move(apply)), before_(std::move(before)), after_(std::move(after)) {
+        setText(what);
+    }
+    void redo() override { apply_(after_); }
+    void undo() override { apply_(before_); }
+
+private:
+    std::function<void(const Marks&)> apply_;
+    Marks before_, after_;
+};
 } // namespace
+
+/// A breath begins now, in and out in turn. While it plays the taps are gathered; with a pause they are kept.
+void ReviewPage::tap_breath() {
+    if (!state_.open || session_.library->read_only()) return;
+    const double now = state_.time();
+    const std::vector<BreathMark>& had = tapped_.empty() ? state_.open->track.layers.breaths : tapped_;
+    const BreathMark* before = nullptr;
+    for (const auto& b : had)
+        if (b.time_s < now) before = &b;
+    if (!tapped_.empty() && now - tapped_.back().time_s < 0.3) return; // a key that bounces, or a step back
+    tapped_.push_back({now, !before || !before->in});
+    notice_->say(tapped_.back().in ? tr("Breath in from %1. Tap again where it goes out.").arg(text::time(now))
+                                   : tr("Breath out from %1. Tap again where it comes in.").arg(text::time(now)));
+    if (!timer_.isActive()) keep_breaths();
+}
+
+void ReviewPage::keep_breaths() {
+    if (tapped_.empty() || !state_.open) return;
+    const auto fresh = std::exchange(tapped_, {});
+    const auto before = state_.open->track.layers.breaths;
+    // What was tapped over an earlier stretch stands in its place.
+    std::vector<BreathMark> after;
+    for (const auto& b : before)
+        if (b.time_s < fresh.front().time_s - 0.3 || b.time_s > fresh.back().time_s + 0.3) after.push_back(b);
+    after.insert(after.end(), fresh.begin(), fresh.end());
+    std::sort(after.begin(), after.end(), [](const BreathMark& a, const BreathMark& b) { return a.time_s < b.time_s; });
+    set_breaths(tr("the tapped breath"), after);
+}
+
+void ReviewPage::set_breaths(const QString& what, const std::vector<BreathMark>& after) {
+    undo().push(new BreathStep(
+        what,
+        [this, clip = state_.open->clip.id](const std::vector<BreathMark>& marks) {
+            session_.background->run<Result<bool>>(
+                this,
+                [lib = session_.library, clip, marks](std::stop_token) {
+                    return lib->together([&]() -> Result<bool> {
+                        auto track = lib->load_track(clip);
+                        if (!track) return tl::unexpected(track.error());
+                        track->layers.breaths = marks;
+                        return lib->save_track(clip, *track);
+                    });
+                },
+                [this, clip, n = static_cast<int>(marks.size())](const Result<bool>& ok) {
+                    if (!ok) return problem(ok.error());
+                    notice_->say(n == 0 ? tr("No breath is marked.") : tr("%n breath mark(s) kept.", nullptr, n));
+                    session_.workspace->remeasured(clip);
+                });
+        },
+        state_.open->track.layers.breaths, after));
+}
 
 void ReviewPage::decide(const Finding& f, Choice choice, const QString& wording) {
     const Decision before = state_.decision_of(f);
@@ -416,7 +485,7 @@ void ReviewPage::play(bool on) {
     if (on)
         timer_.start();
     else
-        timer_.stop();
+        timer_.stop(), keep_breaths();
 }
 
 void ReviewPage::add_actions(Actions& actions) {
@@ -443,6 +512,13 @@ void ReviewPage::add_actions(Actions& actions) {
     actions.add(this, M::clip, "startAction", tr("To the start"), {QKeySequence(Qt::Key_Home)}, [this] { state_.set_frame(0); });
     actions.add(this, M::clip, "endAction", tr("To the end"), {QKeySequence(Qt::Key_End)},
                 [this] { state_.set_frame(static_cast<std::ptrdiff_t>(state_.frames())); });
+    actions.separate();
+    actions.add(
+        this, M::clip, "tapBreath", tr("A breath begins here: in, out, in …"), {QKeySequence(Qt::Key_B)}, [this] { tap_breath(); },
+        tr("Tap along while the clip plays; breath cannot be seen, so it is judged by what you tap"));
+    actions.add(this, M::clip, "dropBreaths", tr("Take the tapped breath back"), {}, [this] {
+        if (state_.open && !state_.open->track.layers.breaths.empty()) set_breaths(tr("the tapped breath"), {});
+    });
     actions.separate();
     actions.add(
         this, M::clip, "pointToFile", tr("Point to the clip's file …"), {}, [this] { point_to_file(); },

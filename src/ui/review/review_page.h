@@ -55,6 +55,9 @@ private:
     void apply(const Decision& d);
     void agree(const QString& check);
     void reload();
+    void tap_breath();
+    void keep_breaths();
+    void set_breaths(const QString& what, const std::vector<BreathMark>& after);
     void problem(const Error& e);
     void point_to_file();
     void step_phase(int by);
@@ -63,6 +66,7 @@ private:
 
     ReviewState state_;
     std::unique_ptr<FrameSource> source_;
+    std::vector<BreathMark> tapped_; // while it plays
     QTimer timer_, again_;
     QElapsedTimer since_;
     double clock_ = 0;
