@@ -1,8 +1,12 @@
 // Forms in the real window: found by name and kind, played from any side, with its phases, rules and faults.
 #include "support/window_bench.h"
 #include <cmath>
+#include <QComboBox>
+#include <QDoubleSpinBox>
+#include <QFile>
 #include <QLineEdit>
 #include <QListWidget>
+#include <QPushButton>
 #include <QSignalSpy>
 #include <QSlider>
 #include <QTableWidget>
@@ -37,6 +41,105 @@ class TestForms : public QObject {
 private slots:
     void initTestCase() { QVERIFY(copy_.make()); }
 
+    void a_movement_is_changed_copied_taken_back_and_carried_in_a_file() {
+        Bench b(copy_.demo);
+        auto* page = come(b);
+        page->show_movement(QStringLiteral("gaze_at_the_moon"));
+        auto find = [&](const char* name) { return page->findChild<QPushButton*>(QLatin1String(name)); };
+        auto shown = [&] { return b.session.movement(page->shown().toStdString()); };
+        auto in_library = [&] { return b.session.library->own_forms()->size(); };
+        auto* tabs = page->findChild<QTabWidget*>(QStringLiteral("formTabs"));
+        tabs->setCurrentIndex(3);
+        QVERIFY(!find("resetForm")->isEnabled()); // as shipped
+        // A phase takes longer: the figure takes longer too; undone and done again.
+        const double before = page->figure().duration();
+        auto* seconds = page->findChild<QDoubleSpinBox*>(QStringLiteral("formSeconds"));
+        const double was = seconds->value();
+        seconds->setValue(was + 1.5);
+        QVERIFY(shown()->own && std::abs(shown()->phases[0].duration_s - was - 1.5) < 1e-9);
+        QVERIFY(page->figure().duration() > before + 2.9); // once on each side
+        QTRY_COMPARE_WITH_TIMEOUT(in_library(), std::size_t{1}, 20000);
+        page->undo().undo();
+        QVERIFY(!shown()->own && std::abs(page->figure().duration() - before) < 1e-6);
+        QTRY_COMPARE_WITH_TIMEOUT(in_library(), std::size_t{0}, 20000);
+        page->undo().redo();
+        QVERIFY(shown()->own && find("resetForm")->isEnabled());
+        // A band with its reason; without one it is refused at the field, and nothing changes.
+        auto* check = page->findChild<QComboBox*>(QStringLiteral("formCheck"));
+        check->setCurrentIndex(check->findData(QStringLiteral("upright_side")) >= 0 ? check->findData(QStringLiteral("upright_side")) : 0);
+        const std::string id = check->currentData().toString().toStdString();
+        auto* high = page->findChild<QDoubleSpinBox*>(QStringLiteral("formHigh"));
+        auto* reason = page->findChild<QLineEdit*>(QStringLiteral("formReason"));
+        if (!high->isEnabled()) high = page->findChild<QDoubleSpinBox*>(QStringLiteral("formLow"));
+        reason->clear();
+        const double asked = high->value() + high->singleStep() * 3;
+        high->setValue(asked);
+        find("formSetBand")->click();
+        QVERIFY(test::says(*b.window, QStringLiteral("Say why")));
+        QVERIFY(shown()->bands.empty() || shown()->bands.back().check != id);
+        reason->setText(QStringLiteral("The hall is small"));
+        high->setValue(asked);
+        find("formSetBand")->click();
+        QVERIFY(!shown()->bands.empty() && shown()->bands.back().check == id && shown()->bands.back().reason == "The hall is small");
+        const auto& checks = shown()->checks;
+        QVERIFY(std::any_of(checks.begin(), checks.end(), [&](const Check& c) {
+            return c.id.starts_with(id) && c.reason == "The hall is small" && c.stack.back().level == BandLevel::movement;
+        }));
+        QVERIFY(page->findChild<QTextBrowser*>(QStringLiteral("rulesOfForm"))->toPlainText().contains(QStringLiteral("The hall is small")));
+        // Its words.
+        auto* name = page->findChild<QLineEdit*>(QStringLiteral("formName"));
+        name->setText(QStringLiteral("Moon over the Quay"));
+        emit name->editingFinished();
+        QCOMPARE(shown()->name, std::string("Moon over the Quay"));
+        auto* list = page->findChild<QListWidget*>(QStringLiteral("forms"));
+        QVERIFY(list->currentItem()->text().startsWith(QStringLiteral("Moon over the Quay")));
+        name->clear();
+        emit name->editingFinished(); // no name: said, and not taken
+        QVERIFY(test::says(*b.window, QStringLiteral("That cannot be: name")));
+        QCOMPARE(shown()->name, std::string("Moon over the Quay"));
+        // A copy is a movement beside it.
+        const auto count = b.session.movements.size();
+        find("copyForm")->click();
+        QCOMPARE(b.session.movements.size(), count + 1);
+        QCOMPARE(page->shown(), QStringLiteral("gaze_at_the_moon_own"));
+        QCOMPARE(shown()->name, std::string("Moon over the Quay, my way"));
+        QVERIFY(find("resetForm")->text() == QStringLiteral("Delete it"));
+        // Out to a file, deleted, and in again.
+        QTemporaryDir out;
+        const QString file = out.filePath(QStringLiteral("moon.json"));
+        page->write_form(file);
+        QTRY_VERIFY_WITH_TIMEOUT(QFile::exists(file), 20000);
+        find("resetForm")->click();
+        QCOMPARE(b.session.movements.size(), count);
+        page->read_form(file);
+        QTRY_COMPARE_WITH_TIMEOUT(b.session.movements.size(), count + 1, 20000);
+        // A damaged one is refused with the place.
+        QFile damaged(out.filePath(QStringLiteral("bad.json")));
+        QVERIFY(damaged.open(QIODevice::WriteOnly));
+        QFile good(file);
+        QVERIFY(good.open(QIODevice::ReadOnly));
+        damaged.write(good.readAll().replace("duration_s", "duration"));
+        damaged.close();
+        page->read_form(damaged.fileName());
+        QTRY_VERIFY_WITH_TIMEOUT(test::says(*b.window, QStringLiteral("That is no movement Bevel can read")), 20000);
+        // It is there at the next start, and the shipped one is not lost.
+        QTRY_VERIFY_WITH_TIMEOUT(b.background.idle() && b.copies.idle(), 20000);
+        const auto own = *b.session.library->own_forms();
+        QCOMPARE(own.size(), std::size_t{2});
+        const auto again = with_own(load_movements(test::data_dir()), own);
+        QVERIFY(std::any_of(again.begin(), again.end(),
+                            [](const Movement& m) { return m.id == "gaze_at_the_moon" && m.name == "Moon over the Quay"; }));
+        page->show_movement(QStringLiteral("gaze_at_the_moon"));
+        find("resetForm")->click();
+        QCOMPARE(shown()->name, test::movement("gaze_at_the_moon").name);
+        page->show_movement(QStringLiteral("gaze_at_the_moon_own"));
+        find("resetForm")->click();
+        QTRY_COMPARE_WITH_TIMEOUT(in_library(), std::size_t{0}, 20000);
+        // What a newer program wrote is left out, said, and kept.
+        std::vector<Error> problems;
+        const auto without = with_own(b.session.shipped, {{"strange", "{\"id\": \"strange\", \"hologram\": true}"}}, &problems);
+        QVERIFY(without.size() == b.session.shipped.size() && problems.size() == 1);
+    }
     void movements_are_found_by_any_name_kind_and_what_they_ask() {
         Bench b(copy_.demo);
         auto* page = come(b);

@@ -1071,6 +1071,165 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     </message>
 </context>
 <context>
+    <name>bevel::ui::FormEditor</name>
+    <message>
+        <source>Make a copy</source>
+        <translation>Kopie anlegen</translation>
+    </message>
+    <message>
+        <source>A movement of your own that begins as this one</source>
+        <translation>Eine eigene Bewegung, die wie diese beginnt</translation>
+    </message>
+    <message>
+        <source>As shipped</source>
+        <translation>Wie geliefert</translation>
+    </message>
+    <message>
+        <source>Takes back all of your own changes to this movement</source>
+        <translation>Nimmt alle eigenen Änderungen an dieser Bewegung zurück</translation>
+    </message>
+    <message>
+        <source>Export …</source>
+        <translation>Ausgeben …</translation>
+    </message>
+    <message>
+        <source>Writes the movement to a file, for another instructor</source>
+        <translation>Schreibt die Bewegung in eine Datei, für andere Lehrende</translation>
+    </message>
+    <message>
+        <source>Import …</source>
+        <translation>Einlesen …</translation>
+    </message>
+    <message>
+        <source>Reads a movement from a file</source>
+        <translation>Liest eine Bewegung aus einer Datei</translation>
+    </message>
+    <message>
+        <source>Name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>the name</source>
+        <translation>der Name</translation>
+    </message>
+    <message>
+        <source>What is done</source>
+        <translation>Was getan wird</translation>
+    </message>
+    <message>
+        <source>what is done</source>
+        <translation>was getan wird</translation>
+    </message>
+    <message>
+        <source>Points of attention, a line each</source>
+        <translation>Worauf zu achten ist, je eine Zeile</translation>
+    </message>
+    <message>
+        <source>the points of attention</source>
+        <translation>worauf zu achten ist</translation>
+    </message>
+    <message>
+        <source>Phase</source>
+        <translation>Phase</translation>
+    </message>
+    <message>
+        <source>Duration of the phase</source>
+        <translation>Dauer der Phase</translation>
+    </message>
+    <message>
+        <source> s</source>
+        <translation> s</translation>
+    </message>
+    <message>
+        <source>Breath in the phase</source>
+        <translation>Atem in der Phase</translation>
+    </message>
+    <message>
+        <source>A phase: how long, which breath</source>
+        <translation>Eine Phase: wie lang, welcher Atem</translation>
+    </message>
+    <message>
+        <source>the time of a phase</source>
+        <translation>die Zeit einer Phase</translation>
+    </message>
+    <message>
+        <source>the breath of a phase</source>
+        <translation>der Atem einer Phase</translation>
+    </message>
+    <message>
+        <source>Change the movement</source>
+        <translation>Die Bewegung ändern</translation>
+    </message>
+    <message>
+        <source>What is judged</source>
+        <translation>Was beurteilt wird</translation>
+    </message>
+    <message>
+        <source>At least</source>
+        <translation>Mindestens</translation>
+    </message>
+    <message>
+        <source>At most</source>
+        <translation>Höchstens</translation>
+    </message>
+    <message>
+        <source>Reason</source>
+        <translation>Grund</translation>
+    </message>
+    <message>
+        <source>Why: the reader of a review sees it</source>
+        <translation>Warum: wer die Durchsicht liest, sieht es</translation>
+    </message>
+    <message>
+        <source>Set the band</source>
+        <translation>Bereich setzen</translation>
+    </message>
+    <message>
+        <source>Take it back</source>
+        <translation>Zurücknehmen</translation>
+    </message>
+    <message>
+        <source>A band: from, to, why</source>
+        <translation>Ein Bereich: von, bis, warum</translation>
+    </message>
+    <message>
+        <source>As it came with Bevel. Any change makes it your own; it can be taken back.</source>
+        <translation>Wie mit Bevel geliefert. Jede Änderung macht sie zur eigenen; sie lässt sich zurücknehmen.</translation>
+    </message>
+    <message>
+        <source>Your own version; the shipped one is kept.</source>
+        <translation>Die eigene Fassung; die gelieferte bleibt erhalten.</translation>
+    </message>
+    <message>
+        <source>A movement of your own.</source>
+        <translation>Eine eigene Bewegung.</translation>
+    </message>
+    <message>
+        <source>Delete it</source>
+        <translation>Löschen</translation>
+    </message>
+    <message>
+        <source>Now %1, by %2</source>
+        <translation>Jetzt %1, nach %2</translation>
+    </message>
+    <message>
+        <source>Say why: the reader of a review sees it beside the band.</source>
+        <translation>Bitte sagen, warum: Wer eine Durchsicht liest, sieht es neben dem Bereich.</translation>
+    </message>
+    <message>
+        <source>The band is upside down.</source>
+        <translation>Der Bereich steht auf dem Kopf.</translation>
+    </message>
+    <message>
+        <source>a band taken back</source>
+        <translation>ein zurückgenommener Bereich</translation>
+    </message>
+    <message>
+        <source>a band</source>
+        <translation>ein Bereich</translation>
+    </message>
+</context>
+<context>
     <name>bevel::ui::FormsPage</name>
     <message>
         <source>Forms</source>
@@ -1378,6 +1537,54 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>Search the movements</source>
         <translation>Bewegungen suchen</translation>
+    </message>
+    <message>
+        <source>Change</source>
+        <translation>Ändern</translation>
+    </message>
+    <message>
+        <source>your own version</source>
+        <translation>die eigene Fassung</translation>
+    </message>
+    <message>
+        <source>The movement&apos;s id cannot change.</source>
+        <translation>Die Kennung der Bewegung kann sich nicht ändern.</translation>
+    </message>
+    <message>
+        <source>That cannot be: %1</source>
+        <translation>Das geht nicht: %1</translation>
+    </message>
+    <message>
+        <source>%1, my way</source>
+        <translation>%1, auf meine Art</translation>
+    </message>
+    <message>
+        <source>a copy</source>
+        <translation>eine Kopie</translation>
+    </message>
+    <message>
+        <source>Export the movement</source>
+        <translation>Die Bewegung ausgeben</translation>
+    </message>
+    <message>
+        <source>Movements (*.json)</source>
+        <translation>Bewegungen (*.json)</translation>
+    </message>
+    <message>
+        <source>Saved: %1</source>
+        <translation>Gespeichert: %1</translation>
+    </message>
+    <message>
+        <source>Import a movement</source>
+        <translation>Eine Bewegung einlesen</translation>
+    </message>
+    <message>
+        <source>That is no movement Bevel can read: %1</source>
+        <translation>Das ist keine Bewegung, die Bevel lesen kann: %1</translation>
+    </message>
+    <message>
+        <source>an imported movement</source>
+        <translation>eine eingelesene Bewegung</translation>
     </message>
 </context>
 <context>
@@ -2851,6 +3058,41 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>X puts the other clip first</source>
         <translation>X stellt den anderen Clip voran</translation>
+    </message>
+    <message>
+        <source>Breath in from %1. Tap again where it goes out.</source>
+        <translation>Einatmen ab %1. Noch einmal tippen, wo es hinausgeht.</translation>
+    </message>
+    <message>
+        <source>Breath out from %1. Tap again where it comes in.</source>
+        <translation>Ausatmen ab %1. Noch einmal tippen, wo es hereinkommt.</translation>
+    </message>
+    <message>
+        <source>the tapped breath</source>
+        <translation>der getippte Atem</translation>
+    </message>
+    <message>
+        <source>No breath is marked.</source>
+        <translation>Kein Atem ist markiert.</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n breath mark(s) kept.</source>
+        <translation>
+            <numerusform>%n Atemmarke behalten.</numerusform>
+            <numerusform>%n Atemmarken behalten.</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>A breath begins here: in, out, in …</source>
+        <translation>Hier beginnt ein Atemzug: ein, aus, ein …</translation>
+    </message>
+    <message>
+        <source>Tap along while the clip plays; breath cannot be seen, so it is judged by what you tap</source>
+        <translation>Mittippen, während der Clip läuft; Atem ist nicht zu sehen, er wird nach den Marken beurteilt</translation>
+    </message>
+    <message>
+        <source>Take the tapped breath back</source>
+        <translation>Den getippten Atem zurücknehmen</translation>
     </message>
 </context>
 <context>

@@ -1,3 +1,4 @@
+#include "store/forms.h"
 #include "ui/shell/main_window.h"
 #include <cstdio>
 #include <malloc.h>
@@ -113,7 +114,9 @@ int main(int argc, char** argv) {
     if (words.isSet(dark_option)) session.settings.theme = ui::ThemeChoice::dark;
     session.catalogue = std::move(*catalogue);
     session.library = std::make_shared<Library>(std::move(*library));
-    session.movements = load_movements(data);
+    session.shipped = load_movements(data);
+    const auto own = session.library->own_forms();
+    session.movements = own ? with_own(session.shipped, *own) : session.shipped;
     session.schools = load_schools(data);
     session.model_dir = find_model_dir(argv[0]);
     ui::Background background, copies, finder;

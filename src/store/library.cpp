@@ -82,7 +82,8 @@ const std::array<const char*, newest> steps{
     "CREATE TABLE camera_place(id INTEGER PRIMARY KEY, name TEXT NOT NULL UNIQUE, width INTEGER NOT NULL, height INTEGER NOT NULL, marks "
     "TEXT NOT NULL, look BLOB NOT NULL);"
     "ALTER TABLE person ADD COLUMN keep_until TEXT NOT NULL DEFAULT '';",
-    // 11: a person's own fist and foot as units
+    // 11: a person's own fist and foot as units; own movements
+    "CREATE TABLE own_form(id TEXT PRIMARY KEY, body TEXT NOT NULL);"
     "ALTER TABLE person ADD COLUMN fist_m REAL NOT NULL DEFAULT 0;"
     "ALTER TABLE person ADD COLUMN foot_m REAL NOT NULL DEFAULT 0;",
 };
@@ -316,7 +317,8 @@ Result<bool> Library::set_own_units(std::int64_t person, double fist_m, double f
 
 Result<std::vector<Person>> Library::people() const {
     const std::lock_guard lock(*mutex_);
-    Query q(db_, "SELECT id, name, stature_m, notes, shoulder_width_m, keep_until, fist_m, foot_m FROM person ORDER BY name COLLATE NOCASE");
+    Query q(db_,
+            "SELECT id, name, stature_m, notes, shoulder_width_m, keep_until, fist_m, foot_m FROM person ORDER BY name COLLATE NOCASE");
     std::vector<Person> out;
     while (q.row()) out.push_back({q.integer(0), q.text(1), q.real(2), q.text(3), q.real(4), q.text(5), q.real(6), q.real(7)});
     if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());

@@ -30,6 +30,11 @@ struct Person {
 enum class ClipState { waiting, tracked, reviewed, failed, asked };
 std::string_view state_name(ClipState s);
 
+/// A movement of the instructor's own, as the text of its file.
+struct OwnForm {
+    std::string id, body;
+};
+
 /// How well a clip could be read.
 struct ClipQuality {
     double found = 0;           // share of frames on which the body was found
@@ -241,6 +246,10 @@ public:
                             const std::function<void(double)>& progress = {});
     static Result<bool> restore(const std::filesystem::path& file, const std::filesystem::path& folder, const std::stop_token& stop = {});
 
+    /// Own movements (store/forms.h).
+    Result<std::vector<OwnForm>> own_forms() const;
+    Result<bool> keep_form(const OwnForm& form);
+    Result<bool> drop_form(const std::string& id);
     /// A setting, empty when it was never made: "signed_by", "place".
     std::string setting(const std::string& key) const;
     Result<bool> set_setting(const std::string& key, const std::string& value);

@@ -1,5 +1,6 @@
 // The real window on a copy of the demo, for the tests that drive it.
 #pragma once
+#include "store/forms.h"
 #include "support/synthetic.h"
 #include "ui/shell/elided_label.h"
 #include "ui/shell/main_window.h"
@@ -20,7 +21,8 @@ struct Bench {
     explicit Bench(const std::filesystem::path& folder) {
         session.catalogue = *ui::Catalogue::load(test::data_dir());
         session.library = std::make_shared<Library>(*Library::open(folder));
-        session.movements = load_movements(test::data_dir());
+        session.shipped = load_movements(test::data_dir());
+        session.movements = with_own(session.shipped, *session.library->own_forms());
         session.schools = load_schools(test::data_dir());
         session.model_dir = std::filesystem::path(BEVEL_SOURCE_DIR) / "models";
         session.background = &background;

@@ -520,7 +520,9 @@ Result<std::string> read_text(const fs::path& file, std::size_t max_bytes) {
 }
 
 Result<Movement> parse_movement(const std::string& source, const RuleBook& rules) {
-    return guarded(source, [&](const json& j) { return read_movement(j, rules); });
+    auto m = guarded(source, [&](const json& j) { return read_movement(j, rules); });
+    if (m) m->source = std::make_shared<const std::string>(source);
+    return m;
 }
 
 Result<Movement> load_movement(const fs::path& file) {

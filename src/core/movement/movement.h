@@ -4,6 +4,7 @@
 #include "core/movement/rules.h"
 #include "core/result.h"
 #include <filesystem>
+#include <memory>
 #include <nlohmann/json_fwd.hpp>
 #include <string>
 #include <vector>
@@ -58,6 +59,8 @@ struct Tool {
 
 struct Movement {
     std::string id, name, kind, about;
+    bool own = false;                           // of the instructor's, not shipped
+    std::shared_ptr<const std::string> source;  // the text it was read from
     std::string pinyin;                         // empty where it has no name in the tradition
     std::vector<std::string> attention, images; // points of attention; pictures for the mind
     std::vector<std::string> trains;            // "legs", "waist", "spine", "shoulders", "balance", "breath"

@@ -127,7 +127,7 @@ void PartsDialog::load() {
     };
     session_.background->run<Loaded>(
         this,
-        [lib = session_.library, film = film_, clip = row_.clip, movements = session_.movements](std::stop_token) {
+        [lib = session_.library, film = film_, clip = row_.clip, movements = session_.movements.now()](std::stop_token) {
             Loaded l;
             auto track = lib->load_track(clip.id);
             if (!track || track->frames() == 0) {

@@ -1,7 +1,12 @@
 #include "ui/forms/forms_page.h"
+#include "core/files.h"
+#include "store/forms.h"
+#include "ui/forms/form_editor.h"
 #include "ui/text/data_words.h"
 #include <cmath>
+#include <nlohmann/json.hpp>
 #include <QComboBox>
+#include <QFileDialog>
 #include <QHeaderView>
 #include <QLabel>
 #include <QLineEdit>
@@ -55,11 +60,29 @@ QString list_html(const QString& head, const std::vector<std::string>& words) {
     return h + QStringLiteral("</ul>");
 }
 
+/// A movement's own text before and after; none: as shipped.
+class FormStep : public QUndoCommand {
+public:
+    using Text = std::optional<std::string>;
+    FormStep(const QString& what, std::function<void(const Text&)> apply, Text before, Text after)
+        : apply_(std::move(apply)), before_(std::move(before)), after_(std::move(after)) {
+        setText(what);
+    }
+    void redo() override { apply_(after_); }
+    void undo() override { apply_(before_); }
+
+private:
+    std::function<void(const Text&)> apply_;
+    Text before_, after_;
+};
+
 } // namespace
 
 FormsPage::FormsPage(Session& session, QWidget* parent) : Place(session, "forms", parent) {
     setFocusPolicy(Qt::StrongFocus);
     setAccessibleName(tr("Forms"));
+    for (const auto& m : session_.movements)
+        if (m.own && m.source) own_[m.id] = *m.source;
     build();
     fill_list();
 }
@@ -257,6 +280,14 @@ QWidget* FormsPage::build_words() {
     tabs_->addTab(about_, tr("About"));
     tabs_->addTab(phases_, tr("Phases"));
     tabs_->addTab(judged, tr("Rules"));
+    editor_ = new FormEditor(session_);
+    tabs_->addTab(editor_, tr("Change"));
+    connect(editor_, &FormEditor::edited, this,
+            [this](const QString& what, const std::string& text) { edit(what, shown().toStdString(), text); });
+    connect(editor_, &FormEditor::copy_asked, this, &FormsPage::copy_shown);
+    connect(editor_, &FormEditor::reset_asked, this, [this] { edit(tr("your own version"), shown().toStdString(), std::nullopt); });
+    connect(editor_, &FormEditor::export_asked, this, &FormsPage::export_shown);
+    connect(editor_, &FormEditor::import_asked, this, &FormsPage::import_form);
     connect(school_, &QComboBox::currentIndexChanged, this, [this] {
         if (const auto* m = movement()) rules_->setHtml(rules_html(*m));
     });
@@ -380,7 +411,7 @@ QString FormsPage::about_html(const Movement& m) const {
 /// Every check with its band as it is in force, whose it is and why.
 QString FormsPage::rules_html(const Movement& original) const {
     Movement m = original;
-    if (const auto* s = session_.school(school_->currentData().toString().toStdString())) apply(m, s->changes, BandLevel::school);
+    if (const auto* s = session_.school(school_->currentData().toString().toStdString())) bevel::apply(m, s->changes, BandLevel::school);
     const Units units = session_.settings.units(Motion{});
     QString h;
     for (int f = 0; f < family_count; ++f) {
@@ -405,9 +436,97 @@ QString FormsPage::rules_html(const Movement& original) const {
     return h;
 }
 
+/// A movement's own text, or none: the shipped one stands again. What cannot be read changes nothing.
+void FormsPage::edit(const QString& what, const std::string& id, const std::optional<std::string>& text) {
+    if (session_.library->read_only()) return editor_->problem(text::error({Code::write_failed, "read_only"}));
+    if (text)
+        if (const auto m = parse_movement(*text); !m || m->id != id)
+            return editor_->problem(m ? tr("The movement's id cannot change.")
+                                      : tr("That cannot be: %1").arg(QString::fromStdString(m.error().context)));
+    const auto it = own_.find(id);
+    const auto before = it == own_.end() ? std::optional<std::string>() : std::optional(it->second);
+    if (before == text) return;
+    undo().push(new FormStep(
+        what, [this, id](const std::optional<std::string>& t) { apply(id, t); }, before, text));
+}
+
+void FormsPage::apply(const std::string& id, const std::optional<std::string>& text) {
+    if (text)
+        own_[id] = *text;
+    else
+        own_.erase(id);
+    std::vector<OwnForm> all;
+    for (const auto& [key, body] : own_) all.push_back({key, body});
+    session_.movements = with_own(session_.shipped, all);
+    session_.background->run<Result<bool>>(
+        this,
+        [lib = session_.library, id, text](std::stop_token) {
+            return text ? lib->keep_form({id, *text}) : lib->drop_form(id);
+        },
+        [this](const Result<bool>& ok) {
+            if (!ok) editor_->problem(text::error(ok.error()));
+            if (session_.workspace->clip() != 0) session_.workspace->remeasured(session_.workspace->clip());
+        });
+    fill_list();
+    if (session_.movement(id) && shown().toStdString() != id) show_movement(QString::fromStdString(id));
+    if (const auto* m = movement()) {
+        figure_->show_movement(*m);
+        fill_words();
+    }
+}
+
+/// Its own id and name; everything else begins as the one that is shown.
+void FormsPage::copy_shown() {
+    const auto* m = movement();
+    if (!m || !m->source) return;
+    auto j = nlohmann::json::parse(*m->source, nullptr, false);
+    if (!j.is_object()) return;
+    std::string id = m->id + "_own";
+    for (int n = 2; session_.movement(id); ++n) id = m->id + "_own_" + std::to_string(n);
+    j["id"] = id;
+    j["name"] = tr("%1, my way").arg(said(m->name)).toStdString();
+    edit(tr("a copy"), id, j.dump(2));
+}
+
+void FormsPage::export_shown() {
+    const auto* m = movement();
+    if (!m || !m->source) return;
+    const QString& folder = session_.settings.export_folder;
+    const QString name = QString::fromStdString(m->id) + QStringLiteral(".json");
+    const QString file = QFileDialog::getSaveFileName(this, tr("Export the movement"),
+                                                      folder.isEmpty() ? name : folder + QLatin1Char('/') + name, tr("Movements (*.json)"));
+    if (!file.isEmpty()) write_form(file);
+}
+
+void FormsPage::write_form(const QString& file) {
+    const auto* m = movement();
+    if (!m || !m->source) return;
+    session_.files().run<Result<bool>>(
+        this, [text = *m->source, path = file.toStdString()](std::stop_token) { return write_whole(path, text); },
+        [this, file](const Result<bool>& ok) { editor_->problem(ok ? tr("Saved: %1").arg(file) : text::error(ok.error())); });
+}
+
+void FormsPage::import_form() {
+    const QString file = QFileDialog::getOpenFileName(this, tr("Import a movement"), QString(), tr("Movements (*.json)"));
+    if (!file.isEmpty()) read_form(file);
+}
+
+void FormsPage::read_form(const QString& file) {
+    session_.files().run<Result<std::string>>(
+        this, [path = file.toStdString()](std::stop_token) { return read_text(path, 1 << 20); },
+        [this](const Result<std::string>& text) {
+            if (!text) return editor_->problem(text::error(text.error()));
+            const auto m = parse_movement(*text);
+            if (!m) return editor_->problem(tr("That is no movement Bevel can read: %1").arg(QString::fromStdString(m.error().context)));
+            edit(tr("an imported movement"), m->id, *text);
+        });
+}
+
 void FormsPage::fill_words() {
     const auto* m = movement();
     if (!m) return;
+    editor_->show_movement(*m,
+                           std::any_of(session_.shipped.begin(), session_.shipped.end(), [&](const Movement& s) { return s.id == m->id; }));
     about_->setHtml(about_html(*m));
     rules_->setHtml(rules_html(*m));
     const QSignalBlocker quiet(phases_);

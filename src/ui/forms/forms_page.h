@@ -16,6 +16,8 @@ class QToolButton;
 
 namespace bevel::ui {
 
+class FormEditor;
+
 class FormsPage : public Place {
     Q_OBJECT
 public:
@@ -29,6 +31,9 @@ public:
     /// Id of the movement that is shown.
     QString shown() const;
     void show_movement(const QString& id);
+    /// To and from a file, as Export and Import do once it is chosen.
+    void write_form(const QString& file);
+    void read_form(const QString& file);
 
 private:
     void build();
@@ -41,6 +46,14 @@ private:
     QString about_html(const Movement& m) const;
     QString rules_html(const Movement& m) const;
     const Movement* movement() const;
+    void edit(const QString& what, const std::string& id, const std::optional<std::string>& text);
+    void apply(const std::string& id, const std::optional<std::string>& text);
+    void copy_shown();
+    void export_shown();
+    void import_form();
+
+    std::map<std::string, std::string> own_; // texts of own movements
+    FormEditor* editor_ = nullptr;
 
     QLineEdit* search_ = nullptr;
     QComboBox *kind_ = nullptr, *trains_ = nullptr, *asks_ = nullptr, *fault_ = nullptr, *speed_ = nullptr, *school_ = nullptr;

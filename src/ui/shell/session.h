@@ -5,6 +5,7 @@
 #include "ui/jobs/background.h"
 #include "ui/paint/theme.h"
 #include "ui/shell/settings.h"
+#include "ui/shell/versions.h"
 #include "ui/text/text.h"
 
 namespace bevel::ui {
@@ -22,7 +23,8 @@ class Workspace;
 
 struct Session {
     std::shared_ptr<Library> library; // used on the background thread only
-    std::vector<Movement> movements;
+    std::vector<Movement> shipped;    // movements as they came with the program
+    Versions<Movement> movements;     // with the instructor's own
     std::vector<School> schools;
     Catalogue catalogue;
     Theme theme;
