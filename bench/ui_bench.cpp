@@ -62,7 +62,8 @@ int main(int argc, char** argv) {
     ui::Session session;
     session.library = std::make_shared<Library>(std::move(*library));
     session.catalogue = std::move(*catalogue);
-    session.movements = load_movements(data);
+    session.shipped = load_movements(data);
+    session.movements = session.shipped;
     session.schools = load_schools(data);
     ui::Background background, copies, finder;
     session.background = &background;

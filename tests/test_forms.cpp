@@ -1,11 +1,13 @@
 // Forms in the real window: found by name and kind, played from any side, with its phases, rules and faults.
 #include "support/window_bench.h"
+#include "ui/paint/card.h"
 #include <cmath>
 #include <QComboBox>
 #include <QDoubleSpinBox>
 #include <QFile>
 #include <QLineEdit>
 #include <QListWidget>
+#include <QProcess>
 #include <QPushButton>
 #include <QSignalSpy>
 #include <QSlider>
@@ -173,6 +175,42 @@ private slots:
         for (int i = 0; i < list->count(); ++i)
             QCOMPARE(b.session.movement(list->item(i)->data(Qt::UserRole).toString().toStdString())->kind, std::string("tai chi"));
         choose("kind", QString());
+    }
+    void a_card_shows_each_phase_with_its_feet_and_words() {
+        Bench b(copy_.demo);
+        auto* page = come(b);
+        page->show_movement(QStringLiteral("part_the_horses_mane"));
+        const auto m = test::movement("part_the_horses_mane");
+        const auto pictures = ui::phase_pictures(m, 300, 360);
+        QCOMPARE(pictures.size(), m.phases.size());
+        // The feet from above: in the bow they are further apart, along the way they face, than at the end.
+        auto tall = [](const QImage& im) {
+            int first = im.height(), last = 0;
+            for (int y = im.height() - 108; y < im.height(); ++y)
+                for (int x = 0; x < im.width(); ++x)
+                    if (qGray(im.pixel(x, y)) < 120) first = std::min(first, y), last = std::max(last, y);
+            return last - first;
+        };
+        std::size_t bow = 0;
+        while (m.phases[bow].id != "settle") ++bow;
+        QVERIFY2(tall(pictures[bow]) > 1.6 * tall(pictures.back()),
+                 qPrintable(QStringLiteral("%1 %2").arg(tall(pictures[bow])).arg(tall(pictures.back()))));
+        QTemporaryDir out;
+        const QString html = out.filePath(QStringLiteral("card.html")), pdf = out.filePath(QStringLiteral("card.pdf"));
+        page->write_card(html);
+        page->write_card(pdf);
+        QTRY_VERIFY_WITH_TIMEOUT(QFile::exists(pdf) && b.copies.idle(), 30000);
+        QFile f(html);
+        QVERIFY(f.open(QIODevice::ReadOnly));
+        const QString text = QString::fromUtf8(f.readAll());
+        QCOMPARE(text.count(QStringLiteral("<img ")), static_cast<int>(m.phases.size()));
+        for (const auto& p : m.phases) QVERIFY(text.contains(QString::fromStdString(p.name).toHtmlEscaped()));
+        QVERIFY(text.contains(QStringLiteral("breathe out")) && text.contains(QStringLiteral("follow the toes")));
+        QProcess reader; // the PDF says the same
+        reader.start(QStringLiteral("pdftotext"), {pdf, QStringLiteral("-")});
+        QVERIFY(reader.waitForFinished(20000));
+        const QString words = QString::fromUtf8(reader.readAllStandardOutput());
+        QVERIFY(words.contains(QStringLiteral("Part the Horse")) && words.contains(QStringLiteral("breathe in")));
     }
     void the_figure_plays_and_is_seen_from_every_side() {
         Bench b(copy_.demo);

@@ -69,7 +69,8 @@ int main(int argc, char** argv) {
     ui::Session session;
     session.library = std::make_shared<Library>(std::move(*library));
     session.catalogue = std::move(*catalogue);
-    session.movements = load_movements(data);
+    session.shipped = load_movements(data);
+    session.movements = session.shipped;
     session.schools = load_schools(data);
     session.theme = ui::Theme(args.contains(QStringLiteral("--dark")));
     ui::Background background, copies, finder;
@@ -207,8 +208,6 @@ int main(int argc, char** argv) {
             why->grab().save(QStringLiteral("%1/why.png").arg(args[2]));
             ++taken;
             why->close();
-            window.actions_table().find("keys")->trigger();
-            if (!picture_of(window.findChild<QDialog*>(QStringLiteral("shortcutSheet")), "keys")) return 1;
             window.show_place(window.place(QStringLiteral("ground")));
             bool measured = false;
             QObject::connect(window.ground(), &ui::GroundPage::measured, [&] { measured = true; });
@@ -240,6 +239,12 @@ int main(int argc, char** argv) {
             if (!wait([&] { return forms->figure().is_current(); })) return 1;
             settle(150); // painted
             shot(QStringLiteral("forms-fault"));
+            forms->show_movement(QStringLiteral("staff_closing_turn"));
+            forms->findChild<QTabWidget*>(QStringLiteral("formTabs"))->setCurrentIndex(3);
+            forms->figure().set_time(3 + 2.4 + 2.0);
+            if (!wait([&] { return forms->figure().is_current(); })) return 1;
+            settle(150); // painted
+            shot(QStringLiteral("forms-change"));
             window.show_place(1);
             window.actions_table().find("settings")->trigger();
             if (!picture_of(window.findChild<QDialog*>(QStringLiteral("settingsDialog")), "settings")) return 1;

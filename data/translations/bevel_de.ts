@@ -1586,6 +1586,22 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>an imported movement</source>
         <translation>eine eingelesene Bewegung</translation>
     </message>
+    <message>
+        <source>Card of %1</source>
+        <translation>Karte zu %1</translation>
+    </message>
+    <message>
+        <source>PDF (*.pdf);;HTML (*.html)</source>
+        <translation>PDF (*.pdf);;HTML (*.html)</translation>
+    </message>
+    <message>
+        <source>Card of this movement …</source>
+        <translation>Karte dieser Bewegung …</translation>
+    </message>
+    <message>
+        <source>A sheet for students: the figure at its phases, feet, breath, what to attend to, cautions</source>
+        <translation>Ein Blatt für Übende: die Figur in ihren Phasen, Füße, Atem, worauf zu achten ist, Vorsicht</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::GroundPage</name>
@@ -3606,6 +3622,35 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>no course in time; see the findings</source>
         <translation>kein Verlauf in der Zeit; siehe Befunde</translation>
+    </message>
+</context>
+<context>
+    <name>card</name>
+    <message>
+        <source>breathe in</source>
+        <translation>einatmen</translation>
+    </message>
+    <message>
+        <source>breathe out</source>
+        <translation>ausatmen</translation>
+    </message>
+    <message>
+        <source>%1 – %2</source>
+        <translation>%1 – %2</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n time(s).</source>
+        <translation>
+            <numerusform>%n-mal.</numerusform>
+            <numerusform>%n-mal.</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n time(s) to each side; the other side is its mirror image.</source>
+        <translation>
+            <numerusform>%n-mal zu jeder Seite; die andere Seite ist das Spiegelbild.</numerusform>
+            <numerusform>%n-mal zu jeder Seite; die andere Seite ist das Spiegelbild.</numerusform>
+        </translation>
     </message>
 </context>
 <context>

@@ -1,5 +1,6 @@
 #include "ui/forms/figure_source.h"
 #include "ui/paint/body.h"
+#include "ui/paint/card.h"
 
 namespace bevel::ui {
 
@@ -42,26 +43,10 @@ void FigureSource::draw(const std::stop_token& stop) {
         }
         if (!now.right) continue;
         if (now.scene != made.scene || now.azimuth_deg != made.azimuth_deg || now.width != made.width || now.height != made.height) {
-            sim::PhoneOptions phone;
-            phone.width = std::max(64, now.width / 2 * 2);
-            phone.height = std::max(64, now.height / 2 * 2);
-            phone.turn_deg = now.azimuth_deg;
-            phone.paper = true;
-            phone.noise = 0;
-            phone.tilt_deg = 2;
-            phone.height_m = 1.1;
-            // The whole body with raised arms fits whatever the shape of the view.
-            phone.focal = 0.8;
-            const double longer = std::max(phone.width, phone.height);
-            phone.distance_m = std::max(2.55 * phone.focal * longer / phone.height, 2.0 * phone.focal * longer / phone.width);
-            sim::Looks clay;
-            clay.skin = clay.hair = clay.shirt = Vec3(0.72, 0.62, 0.52);
-            clay.trousers = Vec3(0.60, 0.52, 0.44);
-            clay.shoes = Vec3(0.50, 0.43, 0.37);
-            clay.hair = Vec3(0.52, 0.44, 0.37);
-            clay.style = sim::Looks::Hair::cropped;
-            right = std::make_unique<sim::Film>(now.right->solver(), clay, phone);
-            faulty = now.faulty ? std::make_unique<sim::Film>(now.faulty->solver(), clay, phone) : nullptr;
+            const auto phone = paper_phone(now.width, now.height, now.azimuth_deg);
+            const auto looks = clay();
+            right = std::make_unique<sim::Film>(now.right->solver(), looks, phone);
+            faulty = now.faulty ? std::make_unique<sim::Film>(now.faulty->solver(), looks, phone) : nullptr;
             made = now;
         }
         auto shot = std::make_shared<FigureShot>();

@@ -2,6 +2,7 @@
 #include "core/files.h"
 #include "store/forms.h"
 #include "ui/forms/form_editor.h"
+#include "ui/paint/card.h"
 #include "ui/text/data_words.h"
 #include <cmath>
 #include <nlohmann/json.hpp>
@@ -506,6 +507,33 @@ void FormsPage::write_form(const QString& file) {
         [this, file](const Result<bool>& ok) { editor_->problem(ok ? tr("Saved: %1").arg(file) : text::error(ok.error())); });
 }
 
+void FormsPage::print_card() {
+    const auto* m = movement();
+    if (!m) return;
+    const QString& folder = session_.settings.export_folder;
+    const QString name = QStringLiteral("card-%1.pdf").arg(QString::fromStdString(m->id));
+    const QString file =
+        QFileDialog::getSaveFileName(this, tr("Card of %1").arg(said(m->name)), folder.isEmpty() ? name : folder + QLatin1Char('/') + name,
+                                     tr("PDF (*.pdf);;HTML (*.html)"));
+    if (!file.isEmpty()) write_card(file);
+}
+
+void FormsPage::write_card(const QString& file) {
+    const auto* m = movement();
+    if (!m) return;
+    session_.files().run<Result<bool>>(
+        this,
+        [movement = *m, path = file.toStdString()](std::stop_token) -> Result<bool> {
+            const auto bytes = path.ends_with(".html") ? Result<QByteArray>(card_html(movement).toUtf8()) : card_pdf(movement);
+            if (!bytes) return tl::unexpected(bytes.error());
+            return write_whole(path, std::string_view(bytes->constData(), static_cast<std::size_t>(bytes->size())));
+        },
+        [this, file](const Result<bool>& ok) {
+            count_->setText(ok ? tr("Saved: %1").arg(file) : text::error(ok.error()));
+            count_->setToolTip(count_->text());
+        });
+}
+
 void FormsPage::import_form() {
     const QString file = QFileDialog::getOpenFileName(this, tr("Import a movement"), QString(), tr("Movements (*.json)"));
     if (!file.isEmpty()) read_form(file);
@@ -548,6 +576,9 @@ void FormsPage::add_actions(Actions& actions) {
                                               {tr("The figure from behind"), Qt::Key_B, 180},
                                               {tr("The figure from its right"), Qt::Key_R, -90}})
         actions.add(this, M::view, "formSide", label, {QKeySequence(key)}, [this, degrees = degrees] { around_->setValue(degrees); });
+    actions.add(
+        this, M::file, "formCard", tr("Card of this movement …"), {QKeySequence::Print}, [this] { print_card(); },
+        tr("A sheet for students: the figure at its phases, feet, breath, what to attend to, cautions"));
     actions.add(this, M::edit, "findForm", tr("Search the movements"), {QKeySequence::Find}, [this] { search_->setFocus(); });
 }
 

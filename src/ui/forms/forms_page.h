@@ -34,6 +34,7 @@ public:
     /// To and from a file, as Export and Import do once it is chosen.
     void write_form(const QString& file);
     void read_form(const QString& file);
+    void write_card(const QString& file);
 
 private:
     void build();
@@ -51,6 +52,7 @@ private:
     void copy_shown();
     void export_shown();
     void import_form();
+    void print_card();
 
     std::map<std::string, std::string> own_; // texts of own movements
     FormEditor* editor_ = nullptr;

@@ -1,0 +1,161 @@
+#include "ui/paint/card.h"
+#include "ui/paint/body.h"
+#include "ui/paint/theme.h"
+#include "ui/text/text.h"
+#include <cmath>
+#include <QBuffer>
+#include <QCoreApplication>
+#include <QPageLayout>
+#include <QPageSize>
+#include <QPdfWriter>
+#include <QTextDocument>
+
+namespace bevel::ui {
+namespace {
+
+struct Words {
+    Q_DECLARE_TR_FUNCTIONS(card)
+};
+
+/// Both feet from above, the way they face down the sheet, in true proportion; a foot off the floor is an outline.
+void draw_feet(QPainter& p, const QRectF& r, const Body3& body, const Theme& theme) {
+    const double metre = r.width() / 1.7; // a long step has room
+    Vec3 middle = mid(body, left_ankle);
+    for (const Side s : {Side::left, Side::right}) {
+        const Vec3 heel = body[static_cast<std::size_t>(on(s, left_heel))], toe = body[static_cast<std::size_t>(on(s, left_toe))];
+        // Seen from above and facing down the sheet, the left foot is on the right of it, as on a friend who stands opposite.
+        auto at = [&](const Vec3& v) { return r.center() + QPointF((v.x() - middle.x()) * metre, (v.z() - middle.z()) * metre); };
+        QPen pen(theme.palette.ink, 0.075 * metre, Qt::SolidLine, Qt::RoundCap);
+        const bool off = std::min(heel.y(), toe.y()) > 0.02;
+        if (off) pen.setColor(theme.palette.line);
+        p.setPen(pen);
+        p.drawLine(at(heel + 0.15 * (toe - heel)), at(heel + 0.85 * (toe - heel)));
+    }
+}
+
+QString words_of(const Phase& p) {
+    QString breath;
+    if (p.breath == Breath::in) breath = Words::tr("breathe in");
+    if (p.breath == Breath::out) breath = Words::tr("breathe out");
+    return breath.isEmpty() ? said(p.name) : Words::tr("%1 – %2").arg(said(p.name), breath);
+}
+
+QString body(const Movement& m, const std::function<QString(std::size_t)>& picture, int width) {
+    QString h = QStringLiteral("<h1>%1</h1>").arg(said(m.name).toHtmlEscaped());
+    if (!m.pinyin.empty()) h += QStringLiteral("<p><i>%1</i></p>").arg(QString::fromStdString(m.pinyin).toHtmlEscaped());
+    h += QStringLiteral("<p>%1</p><table cellspacing=\"0\" cellpadding=\"4\"><tr>").arg(said(m.about).toHtmlEscaped());
+    for (std::size_t i = 0; i < m.phases.size(); ++i) {
+        if (i > 0 && i % 4 == 0) h += QStringLiteral("</tr><tr>");
+        h += QStringLiteral(
+                 "<td width=\"25%\" valign=\"top\" align=\"center\"><img alt=\"\" width=\"%1\" src=\"%2\"><br><small>%3. %4</small></td>")
+                 .arg(width)
+                 .arg(picture(i))
+                 .arg(i + 1)
+                 .arg(words_of(m.phases[i]).toHtmlEscaped());
+    }
+    h += QStringLiteral("</tr></table><p>%1</p>")
+             .arg((m.symmetric() ? Words::tr("%n time(s).", nullptr, 2 * m.repetitions)
+                                 : Words::tr("%n time(s) to each side; the other side is its mirror image.", nullptr, m.repetitions))
+                      .toHtmlEscaped());
+    if (!m.attention.empty()) {
+        h += QStringLiteral("<ul>");
+        for (const auto& a : m.attention) h += QStringLiteral("<li>%1</li>").arg(said(a).toHtmlEscaped());
+        h += QStringLiteral("</ul>");
+    }
+    for (const auto& image : m.images) h += QStringLiteral("<p><i>%1</i></p>").arg(said(image).toHtmlEscaped());
+    for (const auto& c : text::cautions_for({}, &m)) h += QStringLiteral("<p><b>%1</b></p>").arg(c.toHtmlEscaped());
+    return h;
+}
+
+constexpr int wide = 300, high = 360, feet_high = 110;
+
+} // namespace
+
+sim::PhoneOptions paper_phone(int width, int height, double azimuth_deg) {
+    sim::PhoneOptions phone;
+    phone.width = std::max(64, width / 2 * 2);
+    phone.height = std::max(64, height / 2 * 2);
+    phone.turn_deg = azimuth_deg;
+    phone.paper = true;
+    phone.noise = 0;
+    phone.tilt_deg = 2;
+    phone.height_m = 1.1;
+    // The whole body with raised arms fits whatever the shape of the picture.
+    phone.focal = 0.8;
+    const double longer = std::max(phone.width, phone.height);
+    phone.distance_m = std::max(2.55 * phone.focal * longer / phone.height, 2.0 * phone.focal * longer / phone.width);
+    return phone;
+}
+
+sim::Looks clay() {
+    sim::Looks looks;
+    looks.skin = looks.shirt = Vec3(0.72, 0.62, 0.52);
+    looks.trousers = Vec3(0.60, 0.52, 0.44);
+    looks.shoes = Vec3(0.50, 0.43, 0.37);
+    looks.hair = Vec3(0.52, 0.44, 0.37);
+    looks.style = sim::Looks::Hair::cropped;
+    return looks;
+}
+
+std::vector<QImage> phase_pictures(const Movement& movement, int width, int height) {
+    const Theme theme;
+    sim::StudentOptions o;
+    o.score.repetitions = 1;
+    o.proportion_spread = o.mass_spread = o.tempo_spread = o.size_spread = o.sway = 0;
+    const sim::Student student(movement, o);
+    const sim::Film film(student.solver(), clay(), paper_phone(width, height - feet_high, 25));
+    std::vector<QImage> out;
+    for (const auto& key : student.score().keys()) {
+        if (key.repetition != 0 || key.phase < 0) continue;
+        const Pose pose = student.pose(student.time_of(key.time));
+        QImage im(width, height, QImage::Format_RGB32);
+        im.fill(Qt::white);
+        QPainter p(&im);
+        p.setRenderHint(QPainter::Antialiasing);
+        p.drawImage(0, 0, to_image(film.shoot(pose, 0)));
+        draw_feet(p, QRectF(0, height - feet_high, width, feet_high), pose.points, theme);
+        out.push_back(std::move(im));
+    }
+    return out;
+}
+
+QString card_html(const Movement& movement) {
+    const auto pictures = phase_pictures(movement, wide, high);
+    auto inside = [&](std::size_t i) {
+        QByteArray png;
+        QBuffer out(&png);
+        out.open(QIODevice::WriteOnly);
+        if (i < pictures.size()) pictures[i].save(&out, "PNG");
+        return QStringLiteral("data:image/png;base64,") + QString::fromLatin1(png.toBase64());
+    };
+    return QStringLiteral(
+               "<!DOCTYPE html>\n<html lang=\"%1\"><head><meta charset=\"utf-8\"><title>%2</title><style>body{font-family:'Open "
+               "Sans',sans-serif;font-size:1.15em;max-width:48em;margin:2em auto;padding:0 1em;line-height:1.45;color:#2b2622;"
+               "background:#fdfaf3}td{vertical-align:top;text-align:center}img{max-width:100%;height:auto}</style></head><body>%3"
+               "</body></html>\n")
+        .arg(spoken_language(), said(movement.name).toHtmlEscaped(), body(movement, inside, 160));
+}
+
+Result<QByteArray> card_pdf(const Movement& movement) {
+    QByteArray bytes;
+    QBuffer out(&bytes);
+    out.open(QIODevice::WriteOnly);
+    {
+        QPdfWriter pdf(&out);
+        pdf.setPageSize(QPageSize(QPageSize::A4));
+        pdf.setPageMargins(QMarginsF(16, 14, 16, 14), QPageLayout::Millimeter);
+        pdf.setTitle(said(movement.name));
+        QTextDocument doc;
+        doc.setDefaultFont(Theme().font(12));
+        const auto pictures = phase_pictures(movement, wide, high);
+        for (std::size_t i = 0; i < pictures.size(); ++i)
+            doc.addResource(QTextDocument::ImageResource, QUrl(QStringLiteral("phase%1").arg(i)), pictures[i]);
+        doc.setHtml(body(
+            movement, [](std::size_t i) { return QStringLiteral("phase%1").arg(i); }, 150));
+        doc.print(&pdf);
+    }
+    if (bytes.size() < 1000) return fail(Code::write_failed, "PDF");
+    return bytes;
+}
+
+} // namespace bevel::ui

@@ -1,0 +1,23 @@
+// A movement on a sheet of paper: its figure at the end of each phase with the feet from above, what is done, the breath, points of
+// attention, cautions. For students, made from the movement itself.
+#pragma once
+#include "core/movement/movement.h"
+#include "core/result.h"
+#include "core/sim/film.h"
+#include <QByteArray>
+#include <QImage>
+
+namespace bevel::ui {
+
+/// The figure as Bevel draws it on paper, all in one clay: from so many degrees to its own left, whole with raised arms.
+sim::PhoneOptions paper_phone(int width, int height, double azimuth_deg);
+sim::Looks clay();
+
+/// Of each phase of a repetition on the left: the picture of the figure as the phase ends, the feet from above below it.
+std::vector<QImage> phase_pictures(const Movement& movement, int width, int height);
+
+/// One HTML file with its pictures inside.
+QString card_html(const Movement& movement);
+Result<QByteArray> card_pdf(const Movement& movement);
+
+} // namespace bevel::ui
