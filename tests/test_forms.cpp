@@ -181,7 +181,7 @@ private slots:
         auto* page = come(b);
         page->show_movement(QStringLiteral("part_the_horses_mane"));
         const auto m = test::movement("part_the_horses_mane");
-        const auto pictures = ui::phase_pictures(m, 300, 360);
+        const auto pictures = ui::phase_pictures(m, 216, 380);
         QCOMPARE(pictures.size(), m.phases.size());
         // The feet from above: in the bow they are further apart, along the way they face, than at the end.
         auto tall = [](const QImage& im) {

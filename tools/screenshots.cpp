@@ -16,6 +16,7 @@
 #include <QProgressBar>
 #include <QPushButton>
 #include <QTableWidget>
+#include <QSlider>
 #include <QTabWidget>
 #include <QTemporaryDir>
 #include <QThread>
@@ -241,6 +242,7 @@ int main(int argc, char** argv) {
             shot(QStringLiteral("forms-fault"));
             forms->show_movement(QStringLiteral("staff_closing_turn"));
             forms->findChild<QTabWidget*>(QStringLiteral("formTabs"))->setCurrentIndex(3);
+            forms->findChild<QSlider*>(QStringLiteral("around"))->setValue(25);
             forms->figure().set_time(3 + 2.4 + 2.0);
             if (!wait([&] { return forms->figure().is_current(); })) return 1;
             settle(150); // painted

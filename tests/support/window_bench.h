@@ -54,6 +54,12 @@ inline QStringList clipped(const QWidget& window, const QString& where) {
             text = box->currentText();
             fits = box->fontMetrics().horizontalAdvance(text) + 34 <= box->width();
         }
+        // Nor does anything stand beyond the edge of the window, outside of what scrolls.
+        bool scrolls = false;
+        for (const auto* up = w->parentWidget(); up; up = up->parentWidget())
+            scrolls |= qobject_cast<const QAbstractScrollArea*>(up) != nullptr;
+        if (!text.isEmpty() && !scrolls && w->window() == &window)
+            fits = fits && w->mapTo(&window, QPoint(w->width(), 0)).x() <= window.width() + 1;
         // Nor does anything stand beyond the edge of a list that cannot be scrolled sideways.
         for (auto* up = w->parentWidget(); up && fits; up = up->parentWidget())
             if (const auto* area = qobject_cast<QScrollArea*>(up);

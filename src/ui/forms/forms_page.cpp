@@ -90,7 +90,8 @@ FormsPage::FormsPage(Session& session, QWidget* parent) : Place(session, "forms"
 
 QWidget* FormsPage::build_list() {
     auto* side = new QWidget;
-    side->setFixedWidth(session_.theme.wide(250));
+    side->setMinimumWidth(session_.theme.wide(190)); // in a narrow window all three give way
+    side->setMaximumWidth(session_.theme.wide(250));
     title_ = new QLabel(tr("Forms"));
     title_->setObjectName(QStringLiteral("title"));
     search_ = new QLineEdit;
@@ -240,7 +241,10 @@ QWidget* FormsPage::build_words() {
     tabs_ = new QTabWidget;
     tabs_->setObjectName(QStringLiteral("formTabs"));
     tabs_->setAccessibleName(tr("About the movement"));
-    tabs_->setFixedWidth(session_.theme.wide(370));
+    tabs_->setUsesScrollButtons(false);
+    tabs_->setElideMode(Qt::ElideRight);
+    tabs_->setMinimumWidth(session_.theme.wide(290));
+    tabs_->setMaximumWidth(session_.theme.wide(370));
     about_ = new QTextBrowser;
     about_->setObjectName(QStringLiteral("aboutForm"));
     about_->setAccessibleName(tr("About the movement"));
@@ -302,9 +306,9 @@ void FormsPage::build() {
     auto* all = new QHBoxLayout(this);
     all->setContentsMargins(20, 16, 20, 16);
     all->setSpacing(16);
-    all->addWidget(list);
-    all->addWidget(figure, 1);
-    all->addWidget(words);
+    all->addWidget(list, 2);
+    all->addWidget(figure, 5);
+    all->addWidget(words, 3);
 }
 
 const Movement* FormsPage::movement() const {

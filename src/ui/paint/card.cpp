@@ -19,7 +19,7 @@ struct Words {
 
 /// Both feet from above, the way they face down the sheet, in true proportion; a foot off the floor is an outline.
 void draw_feet(QPainter& p, const QRectF& r, const Body3& body, const Theme& theme) {
-    const double metre = r.width() / 1.7; // a long step has room
+    const double metre = std::min(r.width() / 1.9, r.height() / 1.05); // a long step has room
     Vec3 middle = mid(body, left_ankle);
     for (const Side s : {Side::left, Side::right}) {
         const Vec3 heel = body[static_cast<std::size_t>(on(s, left_heel))], toe = body[static_cast<std::size_t>(on(s, left_toe))];
@@ -67,7 +67,7 @@ QString body(const Movement& m, const std::function<QString(std::size_t)>& pictu
     return h;
 }
 
-constexpr int wide = 300, high = 360, feet_high = 110;
+constexpr int wide = 216, high = 380, feet_high = 110;
 
 } // namespace
 
@@ -133,7 +133,7 @@ QString card_html(const Movement& movement) {
                "Sans',sans-serif;font-size:1.15em;max-width:48em;margin:2em auto;padding:0 1em;line-height:1.45;color:#2b2622;"
                "background:#fdfaf3}td{vertical-align:top;text-align:center}img{max-width:100%;height:auto}</style></head><body>%3"
                "</body></html>\n")
-        .arg(spoken_language(), said(movement.name).toHtmlEscaped(), body(movement, inside, 160));
+        .arg(spoken_language(), said(movement.name).toHtmlEscaped(), body(movement, inside, 150));
 }
 
 Result<QByteArray> card_pdf(const Movement& movement) {
@@ -151,7 +151,7 @@ Result<QByteArray> card_pdf(const Movement& movement) {
         for (std::size_t i = 0; i < pictures.size(); ++i)
             doc.addResource(QTextDocument::ImageResource, QUrl(QStringLiteral("phase%1").arg(i)), pictures[i]);
         doc.setHtml(body(
-            movement, [](std::size_t i) { return QStringLiteral("phase%1").arg(i); }, 150));
+            movement, [](std::size_t i) { return QStringLiteral("phase%1").arg(i); }, 96));
         doc.print(&pdf);
     }
     if (bytes.size() < 1000) return fail(Code::write_failed, "PDF");
