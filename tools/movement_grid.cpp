@@ -1,0 +1,165 @@
+// Every movement with bodies of several builds and sizes, faultless and with faults, from points in metres with noise: how many clear
+// faults are told in the right direction, and how many remarks are false. Prints a part of docs/accuracy.md. A fault is clear where the
+// band is left by more than the smallest amount worth a remark, by arithmetic alone: what the movement itself asks, plus the size of the
+// fault.
+#include "core/movement/solver.h"
+#include "core/review/review.h"
+#include "core/sim/take.h"
+#include "support/synthetic.h"
+#include <atomic>
+#include <cstdio>
+#include <cstdlib>
+#include <map>
+#include <thread>
+
+using namespace bevel;
+
+namespace {
+
+struct GridFault {
+    sim::Fault fault;
+    double size; // in the unit of the measure
+    const char* measure;
+    Direction direction;
+};
+const std::vector<GridFault>& faults() {
+    static const std::vector<GridFault> all{
+        {sim::Fault::stance_narrow, 0.45, "stance.width", Direction::low}, {sim::Fault::stance_wide, 0.6, "stance.width", Direction::high},
+        {sim::Fault::lean_forward, 22, "trunk.lean", Direction::high},     {sim::Fault::lean_side, 13, "trunk.side", Direction::high},
+        {sim::Fault::head_forward, 9, "head.offset", Direction::high},     {sim::Fault::knee_in, 20, "knee.inward", Direction::high}};
+    return all;
+}
+
+struct Tally {
+    int clear = 0, told = 0, opposite = 0;          // faults
+    int judged = 0, false_remarks = 0, refused = 0; // of faultless takes
+    std::map<std::string, int> missed, wrong;
+    void add(const Tally& o) {
+        clear += o.clear, told += o.told, opposite += o.opposite, judged += o.judged, false_remarks += o.false_remarks,
+            refused += o.refused;
+        for (const auto& [k, n] : o.missed) missed[k] += n;
+        for (const auto& [k, n] : o.wrong) wrong[k] += n;
+    }
+};
+
+Track noisy(const sim::Take& take, double metres, std::uint64_t seed) {
+    Track t = test::room_track(take);
+    Rng rng(seed);
+    Body3 drift{};
+    for (auto& v : drift) v.setZero();
+    for (auto& f : t.m)
+        for (std::size_t p = 0; p < point_count; ++p) {
+            for (Eigen::Index a = 0; a < 3; ++a) drift[p][a] = 0.9 * drift[p][a] + 0.436 * metres * rng.gauss();
+            (*f)[p] += drift[p];
+        }
+    std::array<double, point_count> sigma{};
+    sigma.fill(metres);
+    t.m_sigma.assign(t.frames(), sigma);
+    return t;
+}
+
+Result<std::shared_ptr<const Review>> review_of(const Movement& m, const sim::TakeOptions& o, double noise) {
+    const sim::Take take(m, o);
+    ReviewOptions ro;
+    ro.view = View::three_d;
+    ro.stature_m = o.student.stature_m;
+    return make_review(noisy(take, noise, o.student.seed), m, ro);
+}
+
+sim::TakeOptions body(std::uint64_t build, double stature, std::uint64_t seed) {
+    auto o = sim::take_of(build * 31 + seed, stature);
+    o.student.score.repetitions = 2;
+    return o;
+}
+
+Tally grid_of(const Movement& m, int seeds) {
+    Tally out;
+    // What the movement itself asks: its own figure, exact.
+    auto plain = body(1, 1.7, 1);
+    plain.student.proportion_spread = plain.student.mass_spread = plain.student.tempo_spread = plain.student.size_spread =
+        plain.student.sway = 0;
+    const auto own = review_of(m, plain, 1e-5);
+    for (std::uint64_t build = 1; build <= 4; ++build)
+        for (const double stature : {1.45, 1.65, 1.9})
+            for (int seed = 1; seed <= seeds; ++seed) {
+                auto o = body(build, stature, static_cast<std::uint64_t>(seed));
+                const auto r = review_of(m, o, 0.006);
+                if (!r) {
+                    ++out.refused;
+                    continue;
+                }
+                for (const auto& f : (*r)->findings) {
+                    if (f.verdict == Verdict::cannot_tell) continue;
+                    ++out.judged;
+                    if (f.verdict == Verdict::outside) ++out.false_remarks, ++out.wrong[f.check];
+                }
+            }
+    if (!own) return out;
+    for (const auto& g : faults())
+        for (const auto& f : (*own)->findings) {
+            if (f.measure != g.measure || f.verdict == Verdict::cannot_tell || f.reference) continue;
+            if (f.side == Side::right) continue; // once for both sides
+            const double there = f.value + (g.direction == Direction::low ? -g.size : g.size);
+            const bool clear = g.direction == Direction::low ? f.low && there < *f.low - f.matters : f.high && there > *f.high + f.matters;
+            if (!clear) continue;
+            for (std::uint64_t build = 1; build <= 4; ++build)
+                for (const double stature : {1.45, 1.65, 1.9})
+                    for (int seed = 1; seed <= seeds; ++seed) {
+                        auto o = body(build, stature, static_cast<std::uint64_t>(seed));
+                        o.student.faults.push_back({g.fault, g.size, std::nullopt});
+                        const auto r = review_of(m, o, 0.006);
+                        ++out.clear;
+                        bool told = false, opposite = false;
+                        if (r)
+                            for (const auto& x : (*r)->findings) {
+                                if (x.measure != g.measure || x.verdict != Verdict::outside) continue;
+                                told |= x.direction == g.direction;
+                                opposite |= x.direction != g.direction;
+                            }
+                        out.told += told ? 1 : 0;
+                        out.opposite += opposite && !told ? 1 : 0;
+                        if (!told) ++out.missed[std::string(g.measure) + (g.direction == Direction::low ? " low" : " high")];
+                    }
+            break; // one band of the measure is enough
+        }
+    return out;
+}
+
+} // namespace
+
+int main(int argc, char** argv) {
+    const int seeds = argc > 1 ? std::max(1, std::atoi(argv[1])) : 3;
+    const auto movements = load_movements(find_data_dir(argv[0]));
+    std::vector<Tally> all(movements.size());
+    std::atomic<std::size_t> next{0};
+    auto work = [&] {
+        for (std::size_t i; (i = next++) < movements.size();) all[i] = grid_of(movements[i], seeds);
+    };
+    {
+        const std::jthread other(work);
+        work();
+    }
+    std::printf(
+        "\n## All movements, from points\n\n%zu movements, 4 builds, 3 sizes, %d seeds each; points in metres with 6 mm of noise. Faults: ",
+        movements.size(), seeds);
+    for (const auto& g : faults())
+        std::printf("%s%s %g", &g == &faults().front() ? "" : ", ", std::string(sim::fault_name(g.fault)).c_str(), g.size);
+    std::printf(".\n\n| movement | clear faults | told rightly | the other way | judged faultless | false remarks | refused "
+                "|\n|---|---|---|---|---|---|---|\n");
+    Tally sum;
+    for (std::size_t i = 0; i < movements.size(); ++i) {
+        const auto& t = all[i];
+        sum.add(t);
+        std::printf("| %s | %d | %d | %d | %d | %d | %d |\n", movements[i].id.c_str(), t.clear, t.told, t.opposite, t.judged,
+                    t.false_remarks, t.refused);
+    }
+    std::printf("| **all** | %d | %.1f %% | %.1f %% | %d | %.2f %% | %d |\n\n", sum.clear, 100.0 * sum.told / std::max(1, sum.clear),
+                100.0 * sum.opposite / std::max(1, sum.clear), sum.judged, 100.0 * sum.false_remarks / std::max(1, sum.judged),
+                sum.refused);
+    std::printf("Missed:");
+    for (const auto& [k, n] : sum.missed) std::printf(" %s %d;", k.c_str(), n);
+    std::printf("\n\nFalse:");
+    for (const auto& [k, n] : sum.wrong) std::printf(" %s %d;", k.c_str(), n);
+    std::printf("\n");
+    return 0;
+}
