@@ -105,7 +105,7 @@ private:
     std::optional<double> hand_from_;
     std::size_t doubt_ = 0; // the next one to look at
     int frame_ = 0, run_ = 0, picture_run_ = 0;
-    bool own_ = false; // what is measured anew was marked here
+    bool own_ = false;  // what is measured anew was marked here
     int pictured_ = -1; // the frame whose picture is in the view
     MarkView* view_ = nullptr;
     QLabel *title_ = nullptr, *at_ = nullptr;

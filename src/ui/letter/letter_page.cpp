@@ -246,7 +246,8 @@ void LetterPage::show_choices() {
             }
         if (choice != Choice::kept || (f.verdict != Verdict::outside && f.verdict != Verdict::edge)) continue;
         auto* item = new QListWidgetItem(
-            text::headline(f, session_.catalogue, session_.settings.units(open_->review->motion, open_->person)) + QLatin1Char('\n') + cue, corrections_);
+            text::headline(f, session_.catalogue, session_.settings.units(open_->review->motion, open_->person)) + QLatin1Char('\n') + cue,
+            corrections_);
         item->setData(Qt::UserRole, key);
         item->setFlags(Qt::ItemIsEnabled | Qt::ItemIsSelectable | Qt::ItemIsUserCheckable);
         const bool on =
