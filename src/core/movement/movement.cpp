@@ -46,10 +46,13 @@ HandTarget hand(const json& j, HandTarget h) {
 Posture posture(const json& j, Posture p) {
     only(j, {"left_foot", "right_foot", "left_hand", "right_hand", "weight_left", "depth", "pelvis_turn", "shoulder_turn", "lean", "side",
              "gaze_turn", "gaze_pitch", "forward", "low_back", "upper_back", "neck"});
-    for (auto& [key, f] : {std::pair<const char*, FootTarget*>{"left_foot", &p.left_foot}, {"right_foot", &p.right_foot}})
-        if (j.contains(key)) *f = within(key, [&] { return foot(j[key], *f); });
-    for (auto& [key, h] : {std::pair<const char*, HandTarget*>{"left_hand", &p.left_hand}, {"right_hand", &p.right_hand}})
-        if (j.contains(key)) *h = within(key, [&] { return hand(j[key], *h); });
+    auto part_of = [&j](const char* key, auto& target, auto read) {
+        if (j.contains(key)) target = within(key, [&] { return read(j[key], target); });
+    };
+    part_of("left_foot", p.left_foot, foot);
+    part_of("right_foot", p.right_foot, foot);
+    part_of("left_hand", p.left_hand, hand);
+    part_of("right_hand", p.right_hand, hand);
     p.weight_left = number(j, "weight_left", p.weight_left, 0, 1);
     p.depth = number(j, "depth", p.depth, 0.4, 1.1);
     p.pelvis_turn = number(j, "pelvis_turn", p.pelvis_turn, -90, 90);
