@@ -109,16 +109,19 @@ Tally grid_of(const Movement& m, int seeds) {
                         o.student.faults.push_back({g.fault, g.size, std::nullopt});
                         const auto r = review_of(m, o, 0.006);
                         ++out.clear;
-                        bool told = false, opposite = false;
+                        bool told = false, opposite = false, any = false;
                         if (r)
                             for (const auto& x : (*r)->findings) {
+                                any |= x.measure == g.measure && x.verdict != Verdict::cannot_tell;
                                 if (x.measure != g.measure || x.verdict != Verdict::outside) continue;
                                 told |= x.direction == g.direction;
                                 opposite |= x.direction != g.direction;
                             }
                         out.told += told ? 1 : 0;
                         out.opposite += opposite && !told ? 1 : 0;
-                        if (!told) ++out.missed[std::string(g.measure) + (g.direction == Direction::low ? " low" : " high")];
+                        if (!told)
+                            ++out.missed[std::string(g.measure) + (g.direction == Direction::low ? " low" : " high") +
+                                         (any ? "" : " (could not be told, and said so)")];
                     }
             break; // one band of the measure is enough
         }
