@@ -217,6 +217,12 @@ void FormEditor::problem(const QString& words) {
     problem_->setVisible(!words.isEmpty());
 }
 
+void FormEditor::say(const QString& words) {
+    problem_->setStyleSheet({});
+    problem_->setText(words);
+    problem_->setVisible(!words.isEmpty());
+}
+
 void FormEditor::show_phase() {
     const int i = phase_->currentIndex();
     if (!movement_ || i < 0 || i >= static_cast<int>(movement_->phases.size())) return;

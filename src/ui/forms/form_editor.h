@@ -37,6 +37,7 @@ public:
     /// `has_shipped`: there is one of this id that came with the program.
     void show_movement(const Movement& movement, bool has_shipped);
     void problem(const QString& words);
+    void say(const QString& words); // what went well
 
 signals:
     /// The movement's text as it is to be; `what` in words for the undo list.

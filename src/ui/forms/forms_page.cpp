@@ -339,6 +339,7 @@ void FormsPage::fill_list() {
             auto* item = new QListWidgetItem(pinyin.isEmpty() ? name : name + QLatin1Char('\n') + pinyin, list_);
             item->setData(Qt::UserRole, QString::fromStdString(m.id));
         }
+        list_->sortItems(); // by the name that is shown, in whatever language
     }
     count_->setText(list_->count() == static_cast<int>(session_.movements.size())
                         ? tr("%n movement(s)", nullptr, list_->count())
@@ -508,7 +509,7 @@ void FormsPage::write_form(const QString& file) {
     if (!m || !m->source) return;
     session_.files().run<Result<bool>>(
         this, [text = *m->source, path = file.toStdString()](std::stop_token) { return write_whole(path, text); },
-        [this, file](const Result<bool>& ok) { editor_->problem(ok ? tr("Saved: %1").arg(file) : text::error(ok.error())); });
+        [this, file](const Result<bool>& ok) { ok ? editor_->say(tr("Saved: %1").arg(file)) : editor_->problem(text::error(ok.error())); });
 }
 
 void FormsPage::print_card() {
