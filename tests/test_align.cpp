@@ -168,64 +168,6 @@ private slots:
         QVERIFY(!r.has_value());
         QCOMPARE(r.error().context, std::string("form"));
     }
-    void a_reference_made_from_recordings_is_what_was_recorded() {
-        // Three faultless performances: their mean is near the description, their spread is told, a lean that all of them have is in it.
-        const auto m = test::movement("gaze_at_the_moon");
-        const Reference described(m, 1.7);
-        std::vector<Motion> motions;
-        std::vector<Measures> measures;
-        std::vector<Alignment> alignments;
-        for (const std::uint64_t seed : {71U, 72U, 73U}) {
-            auto o = sim::take_of(seed, 1.7);
-            o.student.score.repetitions = 2;
-            o.student.faults.push_back(*sim::parse_fault("lean_forward=7"));
-            MotionOptions mo;
-            mo.view = View::three_d;
-            mo.stature_m = 1.7;
-            auto motion = make_motion(test::room_track(sim::Take(m, o)), mo);
-            QVERIFY(motion.has_value());
-            motions.push_back(std::move(*motion));
-            measures.push_back(measure(motions.back()));
-            auto al = align(motions.back(), measures.back(), Form{{{&described.model(), std::nullopt}}});
-            QVERIFY(al.has_value());
-            alignments.push_back(std::move(*al));
-        }
-        std::vector<Recording> recordings;
-        for (std::size_t k = 0; k < 3; ++k)
-            recordings.push_back({&motions[k], &measures[k], &alignments[k], std::string("clip ") + static_cast<char>('1' + k)});
-        const auto made = from_recordings(described.model(), recordings);
-        QVERIFY(made.has_value());
-        QCOMPARE(made->origin, std::string("clip 1, clip 2, clip 3"));
-        const auto& course = made->of(Side::left);
-        QCOMPARE(course.posture.size(), m.phases.size() * ReferenceModel::points_a_phase);
-        const Curve &lean = course.curves.at("trunk.lean"), &shift = course.curves.at("weight.left");
-        double difference = 0, spread = 0, apart = 0;
-        const double points = static_cast<double>(lean.mean.size());
-        for (std::size_t k = 0; k < lean.mean.size(); ++k) {
-            QVERIFY(lean.n[k] == 6); // three recordings, two repetitions of the side
-            difference += static_cast<double>(lean.mean[k] - described.model().of(Side::left).curves.at("trunk.lean").mean[k]) / points;
-            spread += static_cast<double>(lean.sd[k]) / points;
-            apart +=
-                std::abs(static_cast<double>(shift.mean[k]) - described.model().of(Side::left).curves.at("weight.left").mean[k]) / points;
-        }
-        QVERIFY2(std::abs(difference - 7) < 1.5, qPrintable(QString::number(difference)));
-        QVERIFY(spread > 0.05 && spread < 2);
-        QVERIFY2(apart < 0.06, qPrintable(QString::number(apart)));
-        // A student who leans so is as the recordings are, and finds the same repetitions.
-        const auto again = align(motions[1], measures[1], Form{{{&*made, std::nullopt}}});
-        QVERIFY(again.has_value());
-        QCOMPARE(again->repetitions.size(), std::size_t{4});
-        // One camera knows no posture in the room.
-        auto o = sim::take_of(74, 1.7);
-        MotionOptions mo;
-        mo.view = View::front;
-        const auto flat = make_motion(test::pixel_track(sim::Take(m, o), 1, 1), mo);
-        QVERIFY(flat.has_value());
-        const Measures ms = measure(*flat);
-        const Recording picture{&*flat, &ms, &alignments[0], "picture"};
-        QVERIFY(!from_recordings(described.model(), std::span(&picture, 1)).has_value());
-        QVERIFY(!from_recordings(described.model(), {}).has_value());
-    }
     void a_long_halt_does_not_break_a_repetition() {
         auto o = take(55, 1);
         o.student.faults.push_back(*sim::parse_fault("halting_shift=2"));

@@ -3,6 +3,7 @@
 #include "core/movement/movement.h"
 #include "ui/arrivals/parts_dialog.h"
 #include "ui/arrivals/still_pair.h"
+#include "ui/forms/learn_dialog.h"
 #include "ui/shell/help_window.h"
 #include "ui/shell/main_window.h"
 #include <cstdio>
@@ -247,6 +248,16 @@ int main(int argc, char** argv) {
             if (!wait([&] { return forms->figure().is_current(); })) return 1;
             settle(150); // painted
             shot(QStringLiteral("forms-change"));
+            // A movement told from a clip that shows it.
+            forms->learn_from(c.id);
+            auto* learn = forms->findChild<ui::LearnDialog*>();
+            if (!wait([&] { return !learn->busy() && !learn->layout_of().phases.empty() && learn->complete(); }, 60000)) return 1;
+            learn->strip().choose(2);
+            learn->strip().set_at(learn->layout_of().phases[2].end_s);
+            learn->findChild<QPushButton*>(QStringLiteral("learnNow"))->click();
+            if (!wait([&] { return !learn->busy() && learn->complete(); }, 60000)) return 1;
+            learn->grab().save(QStringLiteral("%1/forms-learn.png").arg(args[2]));
+            learn->reject();
             window.show_place(1);
             window.actions_table().find("settings")->trigger();
             if (!picture_of(window.findChild<QDialog*>(QStringLiteral("settingsDialog")), "settings")) return 1;

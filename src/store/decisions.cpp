@@ -39,6 +39,35 @@ Result<std::vector<Decision>> Library::decisions(std::int64_t clip) const {
     return out;
 }
 
+Result<std::int64_t> Library::save_seen(const Remark& s) {
+    if (s.words.empty()) return fail(Code::bad_value, "words");
+    const std::lock_guard lock(*mutex_);
+    if (read_only_) return fail(Code::write_failed, "read_only");
+    Query q(db_, "INSERT INTO seen(id, clip, time_s, family, side, safety, words) VALUES(?,?,?,?,?,?,?) ON CONFLICT(id) DO UPDATE SET "
+                 "time_s=excluded.time_s, family=excluded.family, side=excluded.side, safety=excluded.safety, words=excluded.words");
+    q.reference(s.id).bind(s.clip).bind(s.time_s).bind(std::int64_t{s.family}).bind(s.side).bind(std::int64_t{s.safety}).bind(s.words);
+    if (auto ok = q.run(); !ok) return tl::unexpected(ok.error());
+    return s.id != 0 ? s.id : sqlite3_last_insert_rowid(db_);
+}
+
+Result<bool> Library::drop_seen(std::int64_t id) {
+    return write([&] {
+        Query q(db_, "DELETE FROM seen WHERE id=?");
+        return q.bind(id).run();
+    });
+}
+
+Result<std::vector<Remark>> Library::seen_in(std::int64_t clip) const {
+    const std::lock_guard lock(*mutex_);
+    Query q(db_, "SELECT id, clip, time_s, family, side, safety, words FROM seen WHERE clip=? ORDER BY time_s, id");
+    q.bind(clip);
+    std::vector<Remark> out;
+    while (q.row())
+        out.push_back({q.integer(0), q.integer(1), q.real(2), static_cast<int>(q.integer(3)), q.text(4), q.integer(5) != 0, q.text(6)});
+    if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
+    return out;
+}
+
 Result<std::int64_t> Library::save_agreement(const Agreement& a) {
     if (a.reason.empty()) return fail(Code::bad_value, "reason");
     if (a.check.empty() || (a.person == 0) == (a.clip == 0)) return fail(Code::bad_value, "check");

@@ -48,4 +48,21 @@ Result<bool> Library::drop_form(const std::string& id) {
     });
 }
 
+Result<bool> Library::set_model(const std::string& movement, std::int64_t clip) {
+    return write([&] {
+        Query q(db_, clip == 0 ? "DELETE FROM model WHERE movement=?1"
+                               : "INSERT INTO model(movement, clip) VALUES(?1,?2) ON CONFLICT(movement) DO UPDATE SET clip=excluded.clip");
+        q.bind(movement);
+        if (clip != 0) q.bind(clip);
+        return q.run();
+    });
+}
+
+std::int64_t Library::model_of(const std::string& movement) const {
+    const std::lock_guard lock(*mutex_);
+    Query q(db_, "SELECT clip FROM model WHERE movement=?");
+    q.bind(movement);
+    return q.row() ? q.integer(0) : 0;
+}
+
 } // namespace bevel

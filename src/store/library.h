@@ -113,6 +113,16 @@ struct Agreement {
     std::string from_day, until_day; // ISO dates, both included; empty: open
 };
 
+/// Something the instructor saw and no measure told; kept under the clip it was seen in.
+struct Remark {
+    std::int64_t id = 0, clip = 0;
+    double time_s = 0;
+    int family = 0;   // of the ground-up column, 0 feet …
+    std::string side; // "left", "right" or ""
+    bool safety = false;
+    std::string words; // what to do; never empty
+};
+
 struct LetterRecord {
     std::int64_t id = 0, clip = 0;
     std::string praise;              // check id of the thing that went well
@@ -234,6 +244,11 @@ public:
     /// Those in force for a clip: of its person on the day it was filmed (arrived, where that is not known), then its own.
     Result<std::vector<Agreement>> agreements_for(const Clip& clip) const;
 
+    /// A new one (id 0), or one as it is now (also one that was taken out, under its id). bad_value "words" without any.
+    Result<std::int64_t> save_seen(const Remark& s);
+    Result<bool> drop_seen(std::int64_t id);
+    Result<std::vector<Remark>> seen_in(std::int64_t clip) const; // in order of time
+
     Result<std::int64_t> save_letter(const LetterRecord& l); // one letter a clip: replaces the earlier draft
     Result<std::vector<LetterRecord>> letters(std::int64_t clip) const;
 
@@ -250,6 +265,9 @@ public:
     Result<std::vector<OwnForm>> own_forms() const;
     Result<bool> keep_form(const OwnForm& form);
     Result<bool> drop_form(const std::string& id);
+    /// The clip that shows a movement beside students' clips; 0: none.
+    Result<bool> set_model(const std::string& movement, std::int64_t clip);
+    std::int64_t model_of(const std::string& movement) const;
     /// A setting, empty when it was never made: "signed_by", "place".
     std::string setting(const std::string& key) const;
     Result<bool> set_setting(const std::string& key, const std::string& value);

@@ -20,7 +20,9 @@ using Entry = std::unique_ptr<archive_entry, decltype([](archive_entry* e) { arc
 
 /// All rows of a person, in the order of their references. What an older library does not have is passed over.
 bool erase_rows(sqlite3* db, std::int64_t person) {
-    const std::array<const char*, 11> all{"DELETE FROM decision WHERE clip IN (SELECT id FROM clip WHERE person=?)",
+    const std::array<const char*, 13> all{"DELETE FROM seen WHERE clip IN (SELECT id FROM clip WHERE person=?)",
+                                          "DELETE FROM model WHERE clip IN (SELECT id FROM clip WHERE person=?)",
+                                          "DELETE FROM decision WHERE clip IN (SELECT id FROM clip WHERE person=?)",
                                           "DELETE FROM track WHERE clip IN (SELECT id FROM clip WHERE person=?)",
                                           "DELETE FROM quality WHERE clip IN (SELECT id FROM clip WHERE person=?)",
                                           "DELETE FROM unfinished WHERE clip IN (SELECT id FROM clip WHERE person=?)",
@@ -171,9 +173,10 @@ Result<bool> Library::delete_clip(std::int64_t id) {
     if (!c) return tl::unexpected(c.error());
     auto ok = together([&]() -> Result<bool> {
         for (const char* sql :
-             {"DELETE FROM decision WHERE clip=?", "DELETE FROM track WHERE clip=?", "DELETE FROM quality WHERE clip=?",
-              "DELETE FROM unfinished WHERE clip=?", "DELETE FROM letter WHERE clip=?", "DELETE FROM agreement WHERE clip=?",
-              "UPDATE sent SET clip=NULL WHERE clip=?", "UPDATE clip SET pair=0 WHERE pair=?", "DELETE FROM clip WHERE id=?"}) {
+             {"DELETE FROM seen WHERE clip=?", "DELETE FROM model WHERE clip=?", "DELETE FROM decision WHERE clip=?",
+              "DELETE FROM track WHERE clip=?", "DELETE FROM quality WHERE clip=?", "DELETE FROM unfinished WHERE clip=?",
+              "DELETE FROM letter WHERE clip=?", "DELETE FROM agreement WHERE clip=?", "UPDATE sent SET clip=NULL WHERE clip=?",
+              "UPDATE clip SET pair=0 WHERE pair=?", "DELETE FROM clip WHERE id=?"}) {
             Query q(db_, sql);
             if (auto done = q.bind(id).run(); !done) return done;
         }

@@ -1,5 +1,4 @@
 #include "core/align/reference.h"
-#include "core/align/align.h"
 #include <algorithm>
 #include <cmath>
 
@@ -35,68 +34,21 @@ Between between(const std::vector<double>& time_s, double t) {
     return {b - 1, b, (t - time_s[b - 1]) / (time_s[b] - time_s[b - 1])};
 }
 
-Body3 mix(const Body3& a, const Body3& b, double share) {
-    Body3 out;
-    for (std::size_t p = 0; p < point_count; ++p) out[p] = a[p] + share * (b[p] - a[p]);
-    return out;
-}
-
-/// Mean and variance as they come in (Welford 1962).
-struct Running {
-    int n = 0;
-    double mean = 0, m2 = 0;
-    void add(double x) {
-        ++n;
-        const double d = x - mean;
-        mean += d / n;
-        m2 += d * (x - mean);
-    }
-    double sd() const { return n > 1 ? std::sqrt(m2 / (n - 1)) : 0; }
-};
-
-/// What one repetition gives at the points of a course: its time for each, and the measures and postures there.
-struct Gathered {
-    std::vector<std::vector<Vec3>> sum; // point of the course, point of the body
-    std::vector<int> n;
-    std::map<std::string, std::vector<Running>> measures;
-
-    explicit Gathered(std::size_t points) : sum(points, std::vector<Vec3>(point_count, Vec3::Zero())), n(points, 0) {}
-    void add(const Motion& motion, const Measures& ms, const std::vector<double>& at, double scale) {
-        for (std::size_t k = 0; k < at.size(); ++k) {
-            const auto [a, b, share] = between(motion.time_s, at[k]);
-            if (!motion.valid[a] || !motion.valid[b]) continue;
-            const Body3 body = mix(motion.own(a), motion.own(b), share);
-            for (std::size_t p = 0; p < point_count; ++p) sum[k][p] += scale * body[p];
-            ++n[k];
-        }
+/// What a performance gives at the points of a course: measures and postures there.
+void fill(ReferenceModel::Course& course, const Motion& motion, const Measures& ms) {
+    for (const double t : course.time_s) {
+        const auto [a, b, share] = between(motion.time_s, t);
+        const Body3 from = motion.own(a), to = motion.own(b);
+        Body3 body;
+        for (std::size_t p = 0; p < point_count; ++p) body[p] = from[p] + share * (to[p] - from[p]);
+        course.posture.push_back(body);
         for (const auto& [key, series] : ms.series) {
-            auto& column = measures.try_emplace(key, at.size()).first->second;
-            for (std::size_t k = 0; k < at.size(); ++k) {
-                const auto [a, b, share] = between(ms.time_s, at[k]);
-                const Sample &x = series.samples[a], &y = series.samples[b];
-                if (x.present() && y.present()) column[k].add(x.value + share * (y.value - x.value));
-            }
+            const Sample &x = series.samples[a], &y = series.samples[b];
+            const bool known = x.present() && y.present();
+            course.curves[key].push_back(known ? static_cast<float>(x.value + share * (y.value - x.value)) : NAN);
         }
     }
-    void into(ReferenceModel::Course& course) const {
-        course.curves.clear();
-        course.posture.clear();
-        for (std::size_t k = 0; k < n.size(); ++k) {
-            Body3 body{};
-            for (std::size_t p = 0; p < point_count; ++p) body[p] = sum[k][p] / std::max(1, n[k]);
-            course.posture.push_back(body);
-        }
-        for (const auto& [key, column] : measures) {
-            Curve c;
-            for (const auto& r : column) {
-                c.mean.push_back(static_cast<float>(r.mean));
-                c.sd.push_back(static_cast<float>(r.sd()));
-                c.n.push_back(r.n);
-            }
-            course.curves.emplace(key, std::move(c));
-        }
-    }
-};
+}
 
 } // namespace
 
@@ -105,50 +57,9 @@ std::optional<double> ReferenceModel::value(const std::string& id, std::optional
     const auto it = c.curves.find(measure_key(id, of_part));
     if (it == c.curves.end() || !std::isfinite(t)) return std::nullopt;
     const auto [a, b, share] = between(c.time_s, t);
-    if (it->second.n[a] == 0 || it->second.n[b] == 0) return std::nullopt;
-    return it->second.mean[a] + share * (it->second.mean[b] - it->second.mean[a]);
-}
-
-Result<ReferenceModel> from_recordings(const ReferenceModel& movement, std::span<const Recording> recordings) {
-    ReferenceModel out = movement;
-    out.origin.clear();
-    std::array<std::vector<const Repetition*>, 2> whole;
-    std::array<std::vector<const Recording*>, 2> of;
-    double hips = 0;
-    for (const auto& r : recordings) {
-        if (r.motion->from_pictures()) return fail(Code::bad_value, "view");
-        out.origin += (out.origin.empty() ? "" : ", ") + r.name;
-        hips += r.motion->neutral.hip_height / r.motion->stature / static_cast<double>(recordings.size());
-        for (const auto& rep : r.alignment->repetitions)
-            if (!rep.cut)
-                for (const Side s : {Side::left, Side::right})
-                    if (rep.side.value_or(s) == s)
-                        whole[static_cast<std::size_t>(s)].push_back(&rep), of[static_cast<std::size_t>(s)].push_back(&r);
-    }
-    if (whole[0].empty() || whole[1].empty()) return fail(Code::cannot_judge, "no_repetition");
-    out.hip_height = hips * out.stature;
-    double start = movement.of(Side::left).from();
-    for (std::size_t s = 0; s < 2; ++s) {
-        auto& course = out.course[s];
-        // Borders at the mean length of each phase.
-        std::vector<double> lengths(out.phases.size(), 0);
-        for (const auto* rep : whole[s])
-            for (std::size_t p = 0; p < lengths.size(); ++p)
-                lengths[p] += (rep->phases[p].end_s - rep->phases[p].start_s) / static_cast<double>(whole[s].size());
-        course.borders = {start};
-        for (const double l : lengths) course.borders.push_back(course.borders.back() + l);
-        start = course.borders.back();
-        course.time_s = points_between(course.borders);
-        Gathered all(course.time_s.size());
-        for (std::size_t k = 0; k < whole[s].size(); ++k) {
-            std::vector<double> borders{whole[s][k]->phases.front().start_s};
-            for (const auto& p : whole[s][k]->phases) borders.push_back(p.end_s);
-            const Motion& m = *of[s][k]->motion;
-            all.add(m, *of[s][k]->measures, points_between(borders), out.stature / m.stature);
-        }
-        all.into(course);
-    }
-    return out;
+    const Curve& v = it->second;
+    if (std::isnan(v[a]) || std::isnan(v[b])) return std::nullopt;
+    return v[a] + share * (v[b] - v[a]);
 }
 
 Reference::Reference(const Movement& movement, double stature_m)
@@ -169,7 +80,6 @@ Reference::Reference(const Movement& movement, double stature_m)
     if (auto m = make_motion(track, o)) motion_ = std::move(*m);
     measures_ = measure(motion_);
     model_.movement = movement.id;
-    model_.origin = "movement";
     model_.views = movement.best_views;
     for (const auto& p : movement.phases) model_.phases.push_back({p.id, p.role, p.ends_at});
     model_.stature = stature_m;
@@ -184,9 +94,7 @@ Reference::Reference(const Movement& movement, double stature_m)
     }
     for (auto& course : model_.course) {
         course.time_s = points_between(course.borders);
-        Gathered one(course.time_s.size());
-        one.add(motion_, measures_, course.time_s, 1);
-        one.into(course);
+        fill(course, motion_, measures_);
     }
     model_.symmetric = movement.symmetric();
 }

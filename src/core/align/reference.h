@@ -1,5 +1,5 @@
-// What a student is held against. ReferenceModel: the course of posture and measures through a repetition, whatever it was made from;
-// aligning and judging know only this. Reference: the model made from a movement's own description, with the figure that performs it.
+// What a student is held against. ReferenceModel: the course of posture and measures through a repetition; aligning and judging know only
+// this. Reference: the model made from a movement's description (written, or learned from clips), with the figure that performs it.
 #pragma once
 #include "core/measure/measures.h"
 #include "core/movement/score.h"
@@ -8,13 +8,8 @@
 
 namespace bevel {
 
-struct Alignment;
-
-/// One measure through a repetition, at the points of a ReferenceModel. `n` recordings it rests on; where that is 0 nothing is known.
-struct Curve {
-    std::vector<float> mean, sd;
-    std::vector<int> n;
-};
+/// One measure through a repetition, at the points of a ReferenceModel; NaN where nothing is known.
+using Curve = std::vector<float>;
 
 struct ReferenceModel {
     static constexpr std::size_t points_a_phase = 50; // evenly through each phase, at the middles of fiftieths
@@ -31,7 +26,6 @@ struct ReferenceModel {
         double to() const { return borders.back(); }
     };
     std::string movement;    // id
-    std::string origin;      // what it was made from, for the reader: "movement" or the names of the recordings
     std::vector<View> views; // from where it may be compared
     std::vector<Phase> phases;
     std::array<Course, 2> course; // left, right; not empty, both may be alike
@@ -43,17 +37,6 @@ struct ReferenceModel {
     /// Mean of a measure at a time of the reference within a repetition of the side; absent where it is not known.
     std::optional<double> value(const std::string& id, std::optional<Side> of_part, Side lead, double t) const;
 };
-
-/// A recording that shows how it should be: found repetitions are taken as good.
-struct Recording {
-    const Motion* motion = nullptr;
-    const Measures* measures = nullptr;
-    const Alignment* alignment = nullptr;
-    std::string name;
-};
-/// Mean and spread over all whole repetitions of the recordings. Sides that are not shown are the mirror image of the other. cannot_judge
-/// "no_repetition" without any whole one; bad_value "view" when a recording is not in metres (one camera knows no posture in the room).
-Result<ReferenceModel> from_recordings(const ReferenceModel& movement, std::span<const Recording> recordings);
 
 class Reference {
 public:

@@ -44,6 +44,7 @@ struct Finding {
     bool widened = false;
     bool once = false;                  // beyond the band for certain, but in too few repetitions to be a fault
     bool sure = false;                  // inside beyond its error: may be praised
+    bool by_hand = false;               // seen by the instructor: words and a moment, no figure
     bool allowed = false;               // outside the usual band, inside the one agreed with this student
     double share_outside = 0;           // of the moments of those repetitions
     double matters = 0;                 // smallest amount worth a remark

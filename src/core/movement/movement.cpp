@@ -316,11 +316,33 @@ Phase phase(const json& p, const Posture& before, const std::string& stance, con
     return ph;
 }
 
+Recorded recorded(const json& j) {
+    only(j, {"clips", "repetitions", "lead", "spread"});
+    Recorded r;
+    for (const auto& c : part(j, "clips", json::value_t::array)) {
+        if (!c.is_string() || r.clips.size() >= 200) throw Bad{"clips"};
+        r.clips.push_back(c.get<std::string>());
+    }
+    r.repetitions = static_cast<int>(number(j, "repetitions", 1, 1, 1e5));
+    r.lead = pick<Side>(text(j, "lead"), {{"left", Side::left}, {"right", Side::right}}, "lead");
+    const auto& spread = part(j, "spread", json::value_t::array);
+    if (spread.size() > 20000) throw Bad{"spread"};
+    for (const auto& s : spread) {
+        only(s, {"phase", "measure", "mean", "sd", "n"});
+        const std::string key = text(s, "measure");
+        if (!measure_info(key.ends_with(".left") || key.ends_with(".right") ? key.substr(0, key.rfind('.')) : key) && !measure_info(key))
+            throw Bad{"measure '" + key + "' is not known"};
+        r.spread.push_back({text(s, "phase"), key, number(s, "mean", 0, -1e5, 1e5), number(s, "sd", 0, 0, 1e5),
+                            static_cast<int>(number(s, "n", 1, 1, 1e5))});
+    }
+    return r;
+}
+
 Movement read_movement(const json& j, const RuleBook& rules) {
     Movement m;
     only(j, {"$schema", "id",   "name",     "pinyin",   "kind",       "about",  "attention",   "images",
              "trains",  "asks", "drills",   "versions", "best_views", "driver", "repetitions", "stance",
-             "needs",   "tool", "cautions", "bands",    "home",       "phases", "checks"});
+             "needs",   "tool", "cautions", "bands",    "home",       "phases", "checks",      "recorded"});
     m.id = identifier(j, "id");
     m.name = text(j, "name");
     if (m.name.empty()) throw Bad{"name"};
@@ -383,6 +405,7 @@ Movement read_movement(const json& j, const RuleBook& rules) {
     each_of("needs", m.needs,
             {"driver:feet", "driver:waist", "driver:arms", "tool", "seat", "breath", "range", "heel_first", "toe_first", "returns",
              "even_weight", "heel_share", "finish_together", "arms_open", "palms"});
+    if (j.contains("recorded")) m.recorded = within("recorded", [&] { return recorded(part(j, "recorded", json::value_t::object)); });
     if (j.contains("bands")) m.bands = within("bands", [&] { return changes(part(j, "bands", json::value_t::array), rules); });
     m.cautions = list("cautions");
     each_of("cautions", m.cautions, {"knees", "balance", "dizziness", "overhead", "bends"});

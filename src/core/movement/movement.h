@@ -57,6 +57,19 @@ struct Tool {
     double front = 0.2, back = 0.2;
 };
 
+/// What a movement was learned from: a figure at the end of a phase over the repetitions that were shown.
+struct Recorded {
+    struct Spread {
+        std::string phase, measure; // measure: key as in Measures::series
+        double mean = 0, sd = 0;
+        int n = 0;
+    };
+    std::vector<std::string> clips; // names, for the reader
+    int repetitions = 0;
+    Side lead = Side::left; // of the repetitions whose spread is told
+    std::vector<Spread> spread;
+};
+
 struct Movement {
     std::string id, name, kind, about;
     bool own = false;                           // of the instructor's, not shipped
@@ -68,6 +81,7 @@ struct Movement {
     std::vector<Drill> drills;
     std::vector<Version> versions;
     std::optional<Tool> tool;
+    std::optional<Recorded> recorded;
     std::vector<View> best_views;
     std::string feature; // measure id whose rise and fall drives the repetitions
     int repetitions = 2; // a side

@@ -1,6 +1,5 @@
 #include "ui/arrivals/parts_dialog.h"
 #include "core/review/parts.h"
-#include "ui/paint/body.h"
 #include "ui/text/data_words.h"
 #include <QComboBox>
 #include <QDialogButtonBox>
@@ -29,24 +28,6 @@ private:
 };
 
 } // namespace
-
-struct PartsDialog::Film {
-    std::filesystem::path path;
-    std::optional<ClipReader> reader;
-    bool open() {
-        if (!reader)
-            if (auto r = ClipReader::open(path)) reader = std::move(*r);
-        return reader.has_value();
-    }
-    QImage at(double t, int width) {
-        if (!open()) return {};
-        const auto& times = reader->info().time_s;
-        const auto i = std::min<std::size_t>(static_cast<std::size_t>(std::lower_bound(times.begin(), times.end(), t) - times.begin()),
-                                             times.size() - 1);
-        const auto im = reader->frame(i);
-        return im ? to_image(**im).scaledToWidth(width, Qt::SmoothTransformation) : QImage();
-    }
-};
 
 PartsDialog::PartsDialog(Session& session, const ClipRow& row, QWidget* parent) : QDialog(parent), session_(session), row_(row) {
     setObjectName(QStringLiteral("partsDialog"));
@@ -119,7 +100,7 @@ PartsDialog::PartsDialog(Session& session, const ClipRow& row, QWidget* parent) 
 }
 
 void PartsDialog::load() {
-    film_ = std::make_shared<Film>(Film{session_.library->path_of(row_.clip), std::nullopt});
+    film_ = std::make_shared<ClipFilm>(ClipFilm{session_.library->path_of(row_.clip), std::nullopt});
     struct Loaded {
         double duration = 0;
         std::vector<StripPart> parts, whole;

@@ -1,7 +1,7 @@
 // Cutting one clip into parts, each of which becomes a clip of its own.
 #pragma once
-#include "media/clip.h"
 #include "ui/arrivals/parts_strip.h"
+#include "ui/paint/clip_film.h"
 #include <QDialog>
 #include <QUndoStack>
 
@@ -25,7 +25,6 @@ signals:
     void cut(const std::vector<bevel::ui::StripPart>& parts);
 
 private:
-    struct Film;
     void load();
     void change(const QString& what, std::vector<StripPart> parts, int chosen);
     void split();
@@ -37,7 +36,7 @@ private:
 
     Session& session_;
     ClipRow row_;
-    std::shared_ptr<Film> film_;
+    std::shared_ptr<ClipFilm> film_;
     std::vector<StripPart> suggested_;
     QUndoStack undo_;
     PartsStrip* strip_ = nullptr;

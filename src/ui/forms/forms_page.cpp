@@ -2,6 +2,7 @@
 #include "core/files.h"
 #include "store/forms.h"
 #include "ui/forms/form_editor.h"
+#include "ui/forms/learn_dialog.h"
 #include "ui/paint/card.h"
 #include "ui/text/data_words.h"
 #include <cmath>
@@ -12,6 +13,7 @@
 #include <QLabel>
 #include <QLineEdit>
 #include <QListWidget>
+#include <QPushButton>
 #include <QSlider>
 #include <QTableWidget>
 #include <QTabWidget>
@@ -131,8 +133,13 @@ QWidget* FormsPage::build_list() {
     auto* box = new QVBoxLayout(side);
     box->setContentsMargins(0, 0, 0, 0);
     for (QWidget* w : std::initializer_list<QWidget*>{title_, search_, kind_, trains_, asks_}) box->addWidget(w);
+    auto* learn = new QPushButton(tr("From clips …"));
+    learn->setObjectName(QStringLiteral("learnForm"));
+    learn->setToolTip(tr("Your way of a movement, or one that is not among the forms: told from clips that show it"));
     box->addWidget(list_, 1);
+    box->addWidget(learn);
     box->addWidget(count_);
+    connect(learn, &QPushButton::clicked, this, [this] { learn_from(0); });
     connect(search_, &QLineEdit::textChanged, this, &FormsPage::fill_list);
     for (auto* b : {kind_, trains_, asks_}) connect(b, &QComboBox::currentIndexChanged, this, &FormsPage::fill_list);
     connect(list_, &QListWidget::currentItemChanged, this, [this](const QListWidgetItem* item) {
@@ -352,6 +359,7 @@ void FormsPage::fill_list() {
 void FormsPage::open(Ref ref) {
     setFocus();
     if (ref.clip == 0) return;
+    if (ref.learn) return learn_from(ref.clip);
     // From a clip: the movement it shows.
     session_.background->run<Result<Clip>>(
         this, [lib = session_.library, id = ref.clip](std::stop_token) { return lib->clip(id); },
@@ -481,6 +489,22 @@ void FormsPage::apply(const std::string& id, const std::optional<std::string>& t
     }
 }
 
+void FormsPage::learn_from(qint64 clip) {
+    auto* dialog = new LearnDialog(session_, clip, this);
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    connect(dialog, &LearnDialog::learned, this, [this](const QString& name, const std::string& id, const std::string& text, qint64 model) {
+        edit(tr("learned: %1").arg(name), id, text);
+        show_movement(QString::fromStdString(id));
+        // The clip it was laid out on shows it beside students' clips.
+        session_.background->run<Result<bool>>(
+            this, [lib = session_.library, id, model](std::stop_token) { return lib->set_model(id, model); },
+            [this](const Result<bool>& ok) {
+                if (!ok) editor_->problem(text::error(ok.error()));
+            });
+    });
+    dialog->open();
+}
+
 /// Its own id and name; everything else begins as the one that is shown.
 void FormsPage::copy_shown() {
     const auto* m = movement();
@@ -584,6 +608,9 @@ void FormsPage::add_actions(Actions& actions) {
     actions.add(
         this, M::file, "formCard", tr("Card of this movement …"), {QKeySequence::Print}, [this] { print_card(); },
         tr("A sheet for students: the figure at its phases, feet, breath, what to attend to, cautions"));
+    actions.add(
+        this, M::file, "learnForm", tr("A movement from clips …"), {QKeySequence(Qt::CTRL | Qt::Key_L)}, [this] { learn_from(0); },
+        tr("Your way of a movement, or one that is not among the forms: told from clips that show it"));
     actions.add(this, M::edit, "findForm", tr("Search the movements"), {QKeySequence::Find}, [this] { search_->setFocus(); });
 }
 

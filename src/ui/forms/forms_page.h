@@ -35,6 +35,8 @@ public:
     void write_form(const QString& file);
     void read_form(const QString& file);
     void write_card(const QString& file);
+    /// A movement from clips that show it; `clip` is chosen from the start.
+    void learn_from(qint64 clip);
 
 private:
     void build();

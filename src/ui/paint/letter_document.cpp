@@ -260,9 +260,10 @@ LetterContent compose_letter(const LetterSource& source, const Catalogue& catalo
         const auto own = std::find_if(source.wording.begin(), source.wording.end(), [&](const auto& w) { return is_of(w.first, f); });
         item.cue = own != source.wording.end() && !own->second.isEmpty() ? own->second : said(f.cue);
         const QString unit = QString::fromStdString(f.unit);
-        item.figure = Words::tr("%1 (± %2; aim: %3), %4")
-                          .arg(text::headline(f, catalogue, source.units), text::figure(f.sigma, unit, source.units),
-                               text::aim(f, source.units), text::repetitions(f));
+        if (!f.by_hand)
+            item.figure = Words::tr("%1 (± %2; aim: %3), %4")
+                              .arg(text::headline(f, catalogue, source.units), text::figure(f.sigma, unit, source.units),
+                                   text::aim(f, source.units), text::repetitions(f));
         item.caution = text::caution_of(f);
         const bool other = f.of_clip == 1 && source.partner_track && source.review->partner;
         const Track& track = other ? *source.partner_track : *source.track;

@@ -83,7 +83,11 @@ QWidget* FindingsColumn::card(const Finding& f) {
     });
     grid->addWidget(head, 0, 1);
     QStringList facts;
-    if (f.verdict == Verdict::cannot_tell) {
+    if (f.by_hand) {
+        facts << text::time(f.time_s);
+        if (const QString phase = text::phase(state_.open->review->movement, f.phase); !phase.isEmpty()) facts << phase;
+        if (f.severity == Severity::safety) facts << text::severity(f.severity);
+    } else if (f.verdict == Verdict::cannot_tell) {
         facts << text::absent(f.absent);
         if (!f.film.empty()) facts << said(f.film);
     } else {
@@ -104,8 +108,10 @@ QWidget* FindingsColumn::card(const Finding& f) {
     bold.setWeight(QFont::DemiBold);
     if (f.reference || QFontMetrics(bold).horizontalAdvance(head->text()) > list_->viewport()->width() - 64) // a long line in two
         head->setText(head->text().replace(QStringLiteral(": "), QStringLiteral(":\n")));
-    auto* why = small_button(tr("Why"), "why", tr("Why: %1").arg(head->text()), false, false, [this, f](bool) { show_why(f); });
-    why->setToolTip(tr("What this rests on: moments, band and whose it is, parts of the error, what it may cause"));
+    auto* why = f.by_hand ? small_button(tr("Take out"), "takeOut", tr("Take out: %1").arg(head->text()), false, false,
+                                         [this, f](bool) { emit taken_out(f); })
+                          : small_button(tr("Why"), "why", tr("Why: %1").arg(head->text()), false, false, [this, f](bool) { show_why(f); });
+    if (!f.by_hand) why->setToolTip(tr("What this rests on: moments, band and whose it is, parts of the error, what it may cause"));
     if (!f.cause_of.empty()) facts << tr("may be the cause of a remark higher up");
     auto* fact = new QLabel(facts.join(QStringLiteral(" · ")));
     fact->setObjectName(QStringLiteral("faint"));

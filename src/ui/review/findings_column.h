@@ -19,6 +19,7 @@ public:
 signals:
     void decided(const bevel::Finding& f, bevel::Choice choice, const QString& wording);
     /// A band is to be agreed about a check, or an agreement changed.
+    void taken_out(const bevel::Finding& f); // something seen is no longer said
     void agree(const QString& check);
 
 protected:

@@ -23,8 +23,9 @@ void FrameSource::Lane::stop() {
     if (thread_.joinable()) thread_.join();
 }
 
-FrameSource::FrameSource(std::shared_ptr<const OpenReview> open, QObject* parent) : QObject(parent), open_(std::move(open)) {
-    if (open_->partner) partner_.start([this](const std::stop_token& s) { show_partner(s); });
+FrameSource::FrameSource(std::shared_ptr<const OpenReview> open, std::shared_ptr<const OpenReview> beside, QObject* parent)
+    : QObject(parent), open_(std::move(open)), beside_(std::move(beside)) {
+    if (beside_) partner_.start([this](const std::stop_token& s) { show_partner(s); });
     student_.start([this](const std::stop_token& s) { show_student(s); });
     reference_.start([this](const std::stop_token& s) { show_reference(s); });
 }
@@ -60,7 +61,7 @@ void FrameSource::show_student(const std::stop_token& stop) {
 }
 
 void FrameSource::show_partner(const std::stop_token& stop) {
-    auto reader = ClipReader::open(open_->partner->file);
+    auto reader = ClipReader::open(beside_->file);
     while (auto now = partner_.next(stop)) {
         auto out = std::make_shared<FramePicture>();
         out->frame = now->frame;

@@ -17,7 +17,7 @@ struct FramePicture {
     std::shared_ptr<const OpenReview> of;
     std::size_t frame = 0;
     bool reference = false;
-    bool partner = false; // of the other clip of a pair; `frame` is still the cursor's
+    bool partner = false; // of the clip beside it; `frame` is still the cursor's
     std::size_t partner_frame = 0;
     QImage image;     // null when the frame cannot be read
     double scale = 1; // of the image against the clip's pixels
@@ -27,10 +27,11 @@ struct FramePicture {
 class FrameSource : public QObject {
     Q_OBJECT
 public:
-    explicit FrameSource(std::shared_ptr<const OpenReview> open, QObject* parent = nullptr);
+    /// `beside`: the clip whose frames are shown with it: the other one of a pair, or one that shows how it is meant.
+    explicit FrameSource(std::shared_ptr<const OpenReview> open, std::shared_ptr<const OpenReview> beside = {}, QObject* parent = nullptr);
     ~FrameSource() override;
     /// `reference_s` NaN: the reference's home posture. `scale`: size at which the reference is needed, of the clip's own, 0 to 1.
-    /// `partner`: frame of the other clip of a pair.
+    /// `partner`: frame of the clip beside it.
     void wish(std::size_t frame, double reference_s, double scale, std::optional<std::size_t> partner = {});
 
 signals:
@@ -61,7 +62,7 @@ private:
     void show_partner(const std::stop_token& stop);
     void show_reference(const std::stop_token& stop);
     void deliver(std::shared_ptr<FramePicture> picture);
-    std::shared_ptr<const OpenReview> open_;
+    std::shared_ptr<const OpenReview> open_, beside_;
     Mailbox mail_;
     Lane student_, partner_, reference_;
 };

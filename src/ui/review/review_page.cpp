@@ -2,6 +2,7 @@
 #include "ui/review/agreement_dialog.h"
 #include "ui/review/figures_table.h"
 #include "ui/review/findings_column.h"
+#include "ui/review/seen_dialog.h"
 #include "ui/shell/elided_label.h"
 #include "ui/shell/empty_state.h"
 #include <cmath>
@@ -153,6 +154,10 @@ void ReviewPage::build() {
     findings_ = new FindingsColumn(session_, state_);
     connect(findings_, &FindingsColumn::decided, this, &ReviewPage::decide);
     connect(findings_, &FindingsColumn::agree, this, &ReviewPage::agree);
+    connect(findings_, &FindingsColumn::taken_out, this, [this](const Finding& f) {
+        for (const auto& s : state_.open->seen)
+            if (f.check == "seen:" + std::to_string(s.id)) return keep_seen(tr("something seen, taken out"), s, false);
+    });
     auto* pictures = new QHBoxLayout;
     pictures->setSpacing(8);
     pictures->addWidget(student_, 1);
@@ -244,7 +249,7 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
     state_.decisions = open->decisions;
     const auto& r = *open->review;
     title_->setText(tr("%1 · %2").arg(QString::fromStdString(open->person.name), said(r.movement.name)));
-    partner_->setVisible(open->partner != nullptr);
+    state_.beside.reset();
     where_->setText(tr("%1, %2").arg(text::view(r.motion.view), text::repetitions(r)));
     if (open->partner)
         where_->setText(
@@ -256,16 +261,7 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
                          [this] { point_to_file(); });
     if (!r.motion.mirrored_hint.empty())
         where_->setText(where_->text() + tr(" · the body shows its other side than was declared: is the picture mirrored?"));
-    source_ = std::make_unique<FrameSource>(open);
-    connect(source_.get(), &FrameSource::ready, this, [this](const std::shared_ptr<FramePicture>& p) {
-        if (p->of != state_.open) return; // of a review that was left
-        if (p->reference) return reference_->show_picture(p);
-        if (p->partner) return partner_->show_picture(p);
-        state_.picture_frame = p->frame;
-        student_->show_picture(p);
-        floor_->update();
-        figures_->fill();
-    });
+    set_beside(open->partner);
     state_.frame = 0;
     state_.picture_frame.reset();
     state_.set_zoom(1, {0.5, 0.5});
@@ -280,6 +276,139 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
     if (const auto t = std::exchange(change_over_to_, std::nullopt)) state_.set_time(*t);
     frame_changed();
     emit opened();
+    if (model_wanted_) show_model();
+}
+
+/// The clip whose frames stand beside the student's; none: the drawn figure alone.
+void ReviewPage::set_beside(std::shared_ptr<const OpenReview> beside) {
+    state_.beside = std::move(beside);
+    partner_->setVisible(state_.beside != nullptr);
+    reference_->setVisible(!state_.shows_model());
+    source_ = std::make_unique<FrameSource>(state_.open, state_.beside);
+    connect(source_.get(), &FrameSource::ready, this, [this](const std::shared_ptr<FramePicture>& p) {
+        if (p->of != state_.open) return; // of a review that was left
+        if (p->reference) return reference_->show_picture(p);
+        if (p->partner) return partner_->show_picture(p);
+        state_.picture_frame = p->frame;
+        student_->show_picture(p);
+        floor_->update();
+        figures_->fill();
+    });
+}
+
+void ReviewPage::want_model(bool on) {
+    model_wanted_ = on;
+    if (!state_.open) return;
+    if (on) return show_model();
+    if (state_.shows_model()) set_beside(state_.open->partner), frame_changed();
+}
+
+void ReviewPage::show_model() {
+    session_.background->run<Loaded>(
+        this,
+        [lib = session_.library, session = &session_, id = state_.open->clip.id,
+         movement = state_.open->review->movement.id](std::stop_token) -> Loaded {
+            const auto model = lib->model_of(movement);
+            if (model == 0 || model == id) return std::shared_ptr<const OpenReview>();
+            return load_review(*lib, *session, model);
+        },
+        [this, of = state_.open](Loaded model) {
+            if (of != state_.open || !model_wanted_) return; // another clip was opened, or it is no longer wanted
+            if (!model) return problem(model.error());
+            if (!*model)
+                return notice_->say(
+                    tr("No clip was chosen to show this movement. Open yours, then “Show this clip beside students' clips”."));
+            set_beside(std::move(*model));
+            frame_changed();
+        });
+}
+
+/// This clip is the one that shows the movement, or no longer.
+void ReviewPage::be_model() {
+    if (!state_.open) return;
+    session_.background->run<Result<bool>>(
+        this,
+        [lib = session_.library, id = state_.open->clip.id, movement = state_.open->review->movement.id](std::stop_token) -> Result<bool> {
+            const bool is = lib->model_of(movement) == id;
+            if (auto ok = lib->set_model(movement, is ? 0 : id); !ok) return ok;
+            return !is;
+        },
+        [this, name = said(state_.open->review->movement.name)](const Result<bool>& now) {
+            if (!now) return problem(now.error());
+            notice_->say(*now ? tr("This clip now shows “%1” beside students' clips (I).").arg(name)
+                              : tr("This clip no longer shows “%1”.").arg(name));
+        });
+}
+
+void ReviewPage::add_seen() {
+    if (!state_.open || session_.library->read_only()) return;
+    play(false);
+    auto* dialog = new SeenDialog(state_.family, state_.time(), this);
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    connect(dialog, &SeenDialog::seen, this, &ReviewPage::see);
+    dialog->open();
+}
+
+void ReviewPage::see(const Remark& s) {
+    if (!state_.open || s.words.empty()) return;
+    Remark now = s;
+    now.clip = state_.open->clip.id;
+    // An id of its own from the start, so that it can be taken back and done again.
+    session_.background->run<Result<std::int64_t>>(
+        this,
+        [lib = session_.library, now](std::stop_token) -> Result<std::int64_t> {
+            std::int64_t id = 0;
+            auto ok = lib->together([&]() -> Result<bool> {
+                const auto made = lib->save_seen(now);
+                if (!made) return tl::unexpected(made.error());
+                id = *made;
+                return lib->drop_seen(id);
+            });
+            if (!ok) return tl::unexpected(ok.error());
+            return id;
+        },
+        [this, now](const Result<std::int64_t>& id) mutable {
+            if (!id) return problem(id.error());
+            now.id = *id;
+            keep_seen(tr("something seen"), now, true);
+        });
+}
+
+namespace {
+/// Something seen that is there or not, to be done and undone.
+class SeenStep : public QUndoCommand {
+public:
+    SeenStep(const QString& what, std::function<void(bool)> apply, bool there) : apply_(std::move(apply)), there_(there) { setText(what); }
+    void redo() override { apply_(there_); }
+    void undo() override { apply_(!there_); }
+
+private:
+    std::function<void(bool)> apply_;
+    bool there_;
+};
+} // namespace
+
+void ReviewPage::keep_seen(const QString& what, const Remark& s, bool there) {
+    undo().push(new SeenStep(
+        what,
+        [this, s](bool on) {
+            session_.background->run<Result<bool>>(
+                this,
+                [lib = session_.library, s, on](std::stop_token) {
+                    return lib->together([&]() -> Result<bool> {
+                        if (!on) return lib->drop_seen(s.id);
+                        if (auto ok = lib->save_seen(s); !ok) return tl::unexpected(ok.error());
+                        // What was written down is meant to be said.
+                        return lib->decide(s.clip, {"seen:" + std::to_string(s.id), s.side, Choice::kept, "", ""});
+                    });
+                },
+                [this, clip = s.clip](const Result<bool>& ok) {
+                    if (!ok) return problem(ok.error());
+                    session_.workspace->touched(clip);
+                    if (state_.open && state_.open->clip.id == clip) reload();
+                });
+        },
+        there));
 }
 
 void ReviewPage::frame_changed() {
@@ -289,7 +418,7 @@ void ReviewPage::frame_changed() {
 }
 
 bool ReviewPage::shows_current() const {
-    return student_->is_current() && reference_->is_current() && (!state_.open || !state_.open->partner || partner_->is_current());
+    return student_->is_current() && (state_.shows_model() || reference_->is_current()) && (!state_.beside || partner_->is_current());
 }
 
 /// The other clip of the pair in the first place, at the same moment.
@@ -512,6 +641,20 @@ void ReviewPage::add_actions(Actions& actions) {
     actions.add(this, M::clip, "startAction", tr("To the start"), {QKeySequence(Qt::Key_Home)}, [this] { state_.set_frame(0); });
     actions.add(this, M::clip, "endAction", tr("To the end"), {QKeySequence(Qt::Key_End)},
                 [this] { state_.set_frame(static_cast<std::ptrdiff_t>(state_.frames())); });
+    actions.separate();
+    actions.add(
+        this, M::clip, "seenHere", tr("Something seen here …"), {QKeySequence(Qt::Key_N)}, [this] { add_seen(); },
+        tr("A remark of your own at this moment, where no figure tells it"));
+    actions.add(
+        this, M::view, "modelAction", tr("Your own clip in place of the figure, or the figure again"), {QKeySequence(Qt::Key_I)},
+        [this] { want_model(!model_wanted_); }, tr("At the same moment of the movement"));
+    actions.add(this, M::clip, "beModel", tr("Show this clip beside students' clips, or no longer"), {}, [this] { be_model(); });
+    actions.add(
+        this, M::clip, "learnFrom", tr("A movement from this clip …"), {},
+        [this] {
+            if (state_.open) session_.workspace->go(QStringLiteral("forms"), {state_.open->clip.id, true});
+        },
+        tr("Your way of a movement, or one that is not among the forms: told from clips that show it"));
     actions.separate();
     actions.add(
         this, M::clip, "tapBreath", tr("A breath begins here: in, out, in …"), {QKeySequence(Qt::Key_B)}, [this] { tap_breath(); },

@@ -34,6 +34,10 @@ public:
     void new_theme() override;
     /// Gives a clip whose file was lost its file back.
     void give_file(const QString& file);
+    /// The instructor's clip of the movement in place of the drawn figure, or the figure again.
+    void want_model(bool on);
+    /// Something the instructor sees at the cursor.
+    void see(const Remark& s);
     /// The other clip of a pair comes first.
     void change_over();
 
@@ -60,6 +64,11 @@ private:
     void set_breaths(const QString& what, const std::vector<BreathMark>& after);
     void problem(const Error& e);
     void point_to_file();
+    void set_beside(std::shared_ptr<const OpenReview> beside);
+    void show_model();
+    void be_model();
+    void add_seen();
+    void keep_seen(const QString& what, const Remark& s, bool there);
     void step_phase(int by);
     void step_repetition(int by);
     void play(bool on);
@@ -75,6 +84,7 @@ private:
     QLabel *title_ = nullptr, *where_ = nullptr;
     Notice* notice_ = nullptr;
     PictureView *student_ = nullptr, *partner_ = nullptr, *reference_ = nullptr;
+    bool model_wanted_ = false; // the instructor's clip in place of the figure, where there is one
     std::optional<double> change_over_to_;
     ColumnView* column_ = nullptr;
     TimeView* time_ = nullptr;

@@ -32,6 +32,10 @@ Result<std::shared_ptr<OpenReview>> load_one(const Library& library, const Sessi
     open->track = drawn_points(*track);
     open->file = library.path_of(*clip);
     open->has_file = library.has_file(*clip);
+    auto seen = library.seen_in(id);
+    if (!seen) return tl::unexpected(seen.error());
+    open->seen = std::move(*seen);
+    open->review = with_seen(std::move(open->review), open->seen);
     auto decisions = library.decisions(id);
     if (!decisions) return tl::unexpected(decisions.error());
     open->decisions = std::move(*decisions);
@@ -46,11 +50,38 @@ Result<std::shared_ptr<const OpenReview>> load_review(const Library& library, co
         // What stands in the way of the other clip does not stand in the way of this one.
         if (auto other = load_one(library, session, (*open)->clip.pair))
             if (auto both = paired(*(*open)->review, (*other)->review)) {
-                (*open)->review = *both;
+                (*open)->review = with_seen(*both, (*open)->seen);
                 (*open)->partner = *other;
             }
     }
     return std::shared_ptr<const OpenReview>(std::move(*open));
+}
+
+std::shared_ptr<const Review> with_seen(std::shared_ptr<const Review> review, const std::vector<Remark>& seen) {
+    if (seen.empty()) return review;
+    auto out = std::make_shared<Review>(*review);
+    for (const auto& s : seen) {
+        Finding f;
+        f.check = "seen:" + std::to_string(s.id);
+        f.by_hand = true;
+        if (!s.side.empty()) f.side = s.side == "left" ? Side::left : Side::right;
+        f.family = static_cast<Family>(std::clamp(s.family, 0, family_count - 1));
+        f.severity = s.safety ? Severity::safety : Severity::shape;
+        f.verdict = Verdict::outside;
+        f.time_s = s.time_s;
+        f.cue = s.words;
+        if (const auto* rep = review->alignment.at(s.time_s))
+            for (const auto& p : rep->phases)
+                if (s.time_s >= p.start_s && s.time_s < p.end_s) f.phase = p.id;
+        // Safety before all others; else before the first of its family that is of no higher weight, among what is outside.
+        const auto after = [&](const Finding& x) {
+            if (x.verdict != Verdict::outside) return true;
+            if ((x.severity == Severity::safety) != s.safety) return s.safety;
+            return x.family > f.family;
+        };
+        out->findings.insert(std::find_if(out->findings.begin(), out->findings.end(), after), f);
+    }
+    return out;
 }
 
 ReviewOptions review_options(const Session& session, const Clip& clip, const Person& person, const std::vector<Agreement>& agreements) {
@@ -115,10 +146,11 @@ void ReviewState::go_to(const Finding& f) {
 }
 
 std::optional<std::size_t> ReviewState::partner_frame() const {
-    if (!open || !open->partner || open->partner->track.frames() == 0) return std::nullopt;
-    const auto& ts = open->partner->track.time_s;
-    const double t =
-        held_ && held_->first == frame ? held_->second : same_moment(open->review->alignment, time(), open->partner->review->alignment);
+    if (!open || !beside || beside->track.frames() == 0) return std::nullopt;
+    const auto& ts = beside->track.time_s;
+    const double t = held_ && held_->first == frame && beside == open->partner
+                         ? held_->second
+                         : same_moment(open->review->alignment, time(), beside->review->alignment);
     if (!std::isfinite(t)) return std::nullopt;
     const auto i = std::upper_bound(ts.begin(), ts.end(), t + 1e-6) - ts.begin();
     return static_cast<std::size_t>(std::clamp<std::ptrdiff_t>(i - 1, 0, static_cast<std::ptrdiff_t>(ts.size()) - 1));
@@ -169,7 +201,7 @@ std::optional<ReviewState::FamilyVerdict> ReviewState::verdict_of(Family f) cons
     if (!open) return worst;
     const int rep = repetition();
     for (const auto& finding : open->review->findings) {
-        if (finding.family != f) continue;
+        if (finding.family != f || finding.by_hand) continue;
         // What cannot be told has no figure a repetition, and shows where nothing else of the family does.
         if (finding.outcomes.empty() && !worst) worst = FamilyVerdict{Verdict::cannot_tell, 0, 1};
         for (const auto& o : finding.outcomes) {

@@ -16,6 +16,7 @@ struct OpenReview {
     std::filesystem::path file;
     bool has_file = true; // else it was moved away or lost; points and findings are there all the same
     std::vector<Decision> decisions;
+    std::vector<Remark> seen;                    // by the instructor; findings of the review too
     std::vector<Agreement> agreements;         // in force for this clip
     std::shared_ptr<const OpenReview> partner; // the other clip of a pair; findings of both are in `review`
     /// What a finding's times are of.
@@ -25,6 +26,9 @@ struct OpenReview {
 /// How a clip is to be reviewed: its view and school, the person's height and shoulder width, what was agreed.
 ReviewOptions review_options(const Session& session, const Clip& clip, const Person& person, const std::vector<Agreement>& agreements = {});
 
+/// What the instructor saw becomes a finding without a figure, in its place from the ground up.
+std::shared_ptr<const Review> with_seen(std::shared_ptr<const Review> review, const std::vector<Remark>& seen);
+
 /// Loads a clip of the library and reviews it by its movement and school. On the background thread.
 Result<std::shared_ptr<const OpenReview>> load_review(const Library& library, const Session& session, std::int64_t clip);
 
@@ -33,6 +37,9 @@ class ReviewState : public QObject {
 public:
     using QObject::QObject;
     std::shared_ptr<const OpenReview> open;
+    std::shared_ptr<const OpenReview> beside; // shown at the same moment: the other clip of a pair, or one that shows how it is meant
+    /// Whether that one stands in place of the drawn figure.
+    bool shows_model() const { return open && beside && beside != open->partner; }
     std::size_t frame = 0;
     Family family = Family::feet;
     bool mirrored = false, by_movement = false;
@@ -65,7 +72,7 @@ public:
     void set_time(double t);
     /// To the moment of a finding: where it rests on the other clip of a pair, to the same moment in this one.
     void go_to(const Finding& f);
-    /// Frame of the other clip at the same moment of the movement; the very one asked for while that is held.
+    /// Frame of the clip beside it at the same moment of the movement; the very one asked for while that is held.
     std::optional<std::size_t> partner_frame() const;
     void set_family(Family f);
     void set_mirrored(bool on);

@@ -25,7 +25,7 @@ PictureView::PictureView(const Session& session, ReviewState& state, Shows what,
     : QWidget(parent), session_(session), state_(state), what_(what), reference_(what == Shows::reference) {
     setMinimumSize(150, 180);
     setAccessibleName(reference_               ? tr("Reference figure at the same moment")
-                      : what == Shows::partner ? tr("The other clip at the same moment")
+                      : what == Shows::partner ? tr("The clip beside it at the same moment")
                                                : tr("The student's frame"));
     setToolTip(tr("Wheel or + and − bring it closer, dragging or Shift with the arrows moves it, 0 shows all"));
     setFocusPolicy(Qt::TabFocus);
@@ -104,12 +104,13 @@ void PictureView::show_picture(std::shared_ptr<FramePicture> picture) {
 }
 
 const Track& PictureView::track() const {
-    return what_ == Shows::partner && state_.open->partner ? state_.open->partner->track : state_.open->track;
+    return what_ == Shows::partner && state_.beside ? state_.beside->track : state_.open->track;
 }
 
 QRectF PictureView::crop() const {
-    if (crop_of_ != state_.open || crop_for_ != size()) {
-        crop_of_ = state_.open;
+    const auto& of = what_ == Shows::partner && state_.beside ? state_.beside : state_.open;
+    if (crop_of_ != of || crop_for_ != size()) {
+        crop_of_ = of;
         crop_for_ = size();
         crop_ = crop_of(track(), static_cast<double>(width()) / std::max(1, height()));
     }
@@ -145,8 +146,9 @@ QStringList PictureView::captions() const {
             captions << tr("between repetitions");
         }
     } else if (what_ == Shows::partner) {
-        if (own && state_.open->partner) {
-            const auto& other = *state_.open->partner;
+        if (own && state_.beside) {
+            const auto& other = *state_.beside;
+            if (state_.shows_model()) captions << QString::fromStdString(other.person.name);
             captions << text::time(other.track.time_s[std::min(picture_->partner_frame, other.track.frames() - 1)])
                      << text::view(other.review->motion.view);
             if (!other.track.px[std::min(picture_->partner_frame, other.track.frames() - 1)]) captions << tr("body not found here");

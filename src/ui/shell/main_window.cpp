@@ -28,9 +28,9 @@ MainWindow::MainWindow(Session& session) : session_(session), finding_(session),
     setAcceptDrops(true);
     resize(1280, 800);
     setMinimumSize(1024, 700);
-    connect(&workspace_, &Workspace::wanted, this, [this](const QString& id, qint64 clip) {
+    connect(&workspace_, &Workspace::wanted, this, [this](const QString& id, Ref ref) {
         for (int i = 0; i < places_.size(); ++i)
-            if (places_[i]->id() == id) show_place(i, {clip});
+            if (places_[i]->id() == id) show_place(i, ref);
     });
     build();
     if (!session_.settings.window.isEmpty()) restoreGeometry(session_.settings.window);

@@ -7,13 +7,14 @@ namespace bevel::ui {
 /// What a place is asked to show; 0: what it shows anyway.
 struct Ref {
     qint64 clip = 0;
+    bool learn = false; // Forms: a movement is to be learned from it
 };
 
 class Workspace : public QObject {
     Q_OBJECT
 public:
     using QObject::QObject;
-    void go(const QString& place, Ref ref = {}) { emit wanted(place, ref.clip); }
+    void go(const QString& place, Ref ref = {}) { emit wanted(place, ref); }
     qint64 clip() const { return clip_; }
     void set_clip(qint64 clip) {
         if (std::exchange(clip_, clip) != clip) emit clip_chosen(clip);
@@ -24,7 +25,7 @@ public:
     void remeasured(qint64 clip) { emit measured_anew(clip); }
 
 signals:
-    void wanted(const QString& place, qint64 clip);
+    void wanted(const QString& place, bevel::ui::Ref ref);
     void clip_chosen(qint64 clip);
     void changed(qint64 clip);
     void measured_anew(qint64 clip);

@@ -426,6 +426,8 @@ QString agreement(const Agreement& a, const Catalogue& c, const Units& units) {
 }
 
 QString headline(const Finding& f, const Catalogue& c, const Units& units) {
+    if (f.by_hand)
+        return f.side ? Words::tr("Seen: %1, %2").arg(family(f.family), side(*f.side)) : Words::tr("Seen: %1").arg(family(f.family));
     QString name = c.name(QString::fromStdString(f.measure));
     if (f.side) name = Words::tr("%1, %2").arg(name, side(*f.side));
     if (f.verdict == Verdict::cannot_tell) return name;

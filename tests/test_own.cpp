@@ -1,0 +1,229 @@
+// What the instructor brings of their own, in the real window: a remark at a moment, a clip that shows how it is meant, a movement learned
+// from clips.
+#include "support/window_bench.h"
+#include "ui/forms/learn_dialog.h"
+#include "ui/review/review_page.h"
+#include "ui/review/seen_dialog.h"
+#include <QAction>
+#include <QComboBox>
+#include <QFile>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QMouseEvent>
+#include <QPlainTextEdit>
+#include <QPushButton>
+#include <QSignalSpy>
+#include <QTableWidget>
+#include <QToolButton>
+
+using namespace bevel;
+using test::Bench;
+
+class TestOwn : public QObject {
+    Q_OBJECT
+    test::Copy copy_;
+
+    static ui::ReviewPage* open(Bench& b, qint64 clip) {
+        QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened);
+        b.window->open_review(clip);
+        if (!QTest::qWaitFor([&] { return opened.count() > 0 && b.window->review()->shows_current(); }, 40000)) qFatal("not opened");
+        return b.window->review();
+    }
+    static int remarks(const ui::ReviewPage* page) {
+        const auto& all = const_cast<ui::ReviewPage*>(page)->state().open->review->findings;
+        return static_cast<int>(std::count_if(all.begin(), all.end(), [](const Finding& f) { return f.by_hand; }));
+    }
+    /// The clip of a movement by a person of the demo.
+    static qint64 clip_of(Bench& b, const std::string& movement, const std::string& who) {
+        const std::vector<Person> people = b.session.library->people().value();
+        const std::vector<Clip> clips = b.session.library->clips().value();
+        for (const auto& c : clips)
+            for (const auto& p : people)
+                if (p.id == c.person && c.movement == movement && p.name.starts_with(who)) return c.id;
+        qFatal("no such clip");
+    }
+
+private slots:
+    void initTestCase() { QVERIFY(copy_.make()); }
+
+    void something_seen_is_said_in_the_letter_and_can_be_taken_back() {
+        const QString words = QStringLiteral("Let the little finger of the left hand come down last.");
+        qint64 clip = 0;
+        {
+            Bench b(copy_.demo);
+            clip = clip_of(b, "gaze_at_the_moon", "Ilse");
+            auto* page = open(b, clip);
+            page->state().set_time(6.0);
+            page->state().set_family(Family::arms);
+            QTRY_VERIFY_WITH_TIMEOUT(page->shows_current(), 20000);
+            QTest::keyClick(page, Qt::Key_N);
+            auto* dialog = page->findChild<ui::SeenDialog*>();
+            QVERIFY(dialog && dialog->isVisible());
+            QCOMPARE(dialog->findChild<QComboBox*>(QStringLiteral("seenFamily"))->currentData().toInt(), static_cast<int>(Family::arms));
+            auto* keep = dialog->findChild<QPushButton*>();
+            for (auto* button : dialog->findChildren<QPushButton*>())
+                if (button->text() == QLatin1String("Keep it")) keep = button;
+            QVERIFY(!keep->isEnabled()); // nothing was said yet
+            dialog->findChild<QPlainTextEdit*>(QStringLiteral("seenWords"))->setPlainText(words);
+            auto* side = dialog->findChild<QComboBox*>(QStringLiteral("seenSide"));
+            side->setCurrentIndex(side->findData(QStringLiteral("left")));
+            keep->click();
+            QTRY_COMPARE_WITH_TIMEOUT(remarks(page), 1, 30000);
+            QVERIFY(test::says(*b.window, words));
+            const auto& findings = page->state().open->review->findings;
+            const auto at = std::find_if(findings.begin(), findings.end(), [](const Finding& f) { return f.by_hand; });
+            QVERIFY(std::abs(at->time_s - 6.0) < 0.1 && at->side == Side::left && at->family == Family::arms && !at->phase.empty());
+            // From the ground up: nothing lower comes after it among what is outside, safety aside.
+            for (auto f = at + 1; f != findings.end(); ++f)
+                QVERIFY(f->verdict != Verdict::outside || f->severity == Severity::safety || f->family >= Family::arms);
+            // Undone and done again; the clip stays open at its moment.
+            page->undo().undo();
+            QTRY_COMPARE_WITH_TIMEOUT(remarks(page), 0, 30000);
+            page->undo().redo();
+            QTRY_COMPARE_WITH_TIMEOUT(remarks(page), 1, 30000);
+            QVERIFY(std::abs(page->state().time() - 6.0) < 0.1);
+            // It is kept from the start, and stands in the letter as words with a moment and no figure.
+            b.window->show_place(b.window->place(QStringLiteral("letter")));
+            auto* corrections = b.window->letter()->findChild<QListWidget*>(QStringLiteral("corrections"));
+            const auto listed = [&] {
+                for (int i = 0; i < corrections->count(); ++i)
+                    if (corrections->item(i)->text().contains(words)) return corrections->item(i)->checkState() == Qt::Checked;
+                return false;
+            };
+            QTRY_VERIFY_WITH_TIMEOUT(listed(), 30000);
+            auto* html = b.window->letter();
+            const QString file = copy_.dir.filePath(QStringLiteral("seen.html"));
+            QTRY_VERIFY_WITH_TIMEOUT(html->findChild<QPushButton*>(QStringLiteral("primary"))->isEnabled(), 60000);
+            html->export_to(file);
+            QTRY_VERIFY_WITH_TIMEOUT(QFile::exists(file), 60000);
+            QFile f(file);
+            QVERIFY(f.open(QIODevice::ReadOnly));
+            const QString page_text = QString::fromUtf8(f.readAll());
+            QVERIFY(page_text.contains(words.toHtmlEscaped()));
+            QVERIFY(page_text.contains(QStringLiteral("0:06.0")));
+        }
+        Bench b(copy_.demo);
+        auto* page = open(b, clip);
+        QCOMPARE(remarks(page), 1); // after a restart
+        QPointer<QToolButton> out = page->findChild<QToolButton*>(QStringLiteral("takeOut"));
+        QVERIFY(out);
+        QTest::mouseClick(out.data(), Qt::LeftButton);
+        QTRY_COMPARE_WITH_TIMEOUT(remarks(page), 0, 30000);
+        QVERIFY(b.session.library->seen_in(clip)->empty());
+    }
+
+    void the_instructors_clip_stands_in_place_of_the_figure() {
+        Bench b(copy_.demo);
+        const qint64 shows = clip_of(b, "separate_the_clouds", "Paulo"), student = clip_of(b, "separate_the_clouds", "Wen");
+        auto* page = open(b, student);
+        auto* beside = page->findChild<ui::PictureView*>(QStringLiteral("partnerPicture"));
+        page->want_model(true);
+        QTRY_VERIFY_WITH_TIMEOUT(test::says(*b.window, QStringLiteral("No clip was chosen")), 20000); // and what to do
+        page = open(b, shows);
+        b.window->actions_table().find("beModel")->trigger();
+        QTRY_COMPARE_WITH_TIMEOUT(b.session.library->model_of("separate_the_clouds"), shows, 20000);
+        QVERIFY(!page->state().shows_model()); // not beside itself
+        page = open(b, student);
+        QTRY_VERIFY_WITH_TIMEOUT(page->state().shows_model() && page->shows_current(), 40000);
+        QVERIFY(beside->isVisible());
+        // At the same moment of the movement: end of the first phase there and here.
+        const auto& here = page->state().open->review->alignment.repetitions[1];
+        page->state().set_time(here.phases[0].end_s);
+        QTRY_VERIFY_WITH_TIMEOUT(page->shows_current(), 20000);
+        const auto& there = *page->state().beside;
+        const double t = there.track.time_s[*page->state().partner_frame()];
+        double nearest = 1e9;
+        for (const auto& r : there.review->alignment.repetitions) nearest = std::min(nearest, std::abs(r.phases[0].end_s - t));
+        QVERIFY2(nearest < 0.25, qPrintable(QString::number(nearest)));
+        QVERIFY(beside->spoken().front().value.contains(QStringLiteral("Paulo")));
+        QTest::keyClick(page, Qt::Key_I); // the figure again
+        QVERIFY(!page->state().shows_model() && !beside->isVisible());
+        // The clip goes: nothing is shown beside any more, and that is no fault.
+        QVERIFY(b.session.library->delete_clip(shows).has_value());
+        QCOMPARE(b.session.library->model_of("separate_the_clouds"), std::int64_t{0});
+    }
+
+    void a_movement_is_learned_from_clips_and_kept() {
+        Bench b(copy_.demo);
+        const qint64 clip = clip_of(b, "gaze_at_the_moon", "Noor");
+        auto* page = open(b, clip);
+        b.window->actions_table().find("learnFrom")->trigger();
+        QTRY_VERIFY(b.window->forms()->findChild<ui::LearnDialog*>());
+        auto* dialog = b.window->forms()->findChild<ui::LearnDialog*>();
+        QVERIFY(!page->isVisible()); // Forms came to the front
+        const auto ready = [&] { return !dialog->busy() && dialog->laid_out() == clip && !dialog->layout_of().phases.empty(); };
+        QTRY_VERIFY_WITH_TIMEOUT(ready(), 40000);
+        // As the movement of the clip has it.
+        QCOMPARE(dialog->layout_of().phases.size(), b.session.movement("gaze_at_the_moon")->phases.size());
+        QVERIFY(dialog->findChild<QLineEdit*>(QStringLiteral("learnName"))->text().contains(QStringLiteral("my way")));
+        // A border is moved by keys, undone and done again; the picture goes along.
+        const double was = dialog->layout_of().phases[0].end_s;
+        dialog->strip().setFocus();
+        dialog->strip().choose(0);
+        QTest::keyClick(&dialog->strip(), Qt::Key_Right, Qt::ControlModifier);
+        QVERIFY(std::abs(dialog->layout_of().phases[0].end_s - was - 0.05) < 1e-9);
+        QVERIFY(std::abs(dialog->strip().at() - was - 0.05) < 1e-9);
+        dialog->steps().undo();
+        QCOMPARE(dialog->layout_of().phases[0].end_s, was);
+        dialog->steps().redo();
+        // Dragged with the mouse too, never beyond its neighbour.
+        const auto point = [&](double t) { return QPoint(static_cast<int>(dialog->strip().x_of(t)), dialog->strip().height() / 2); };
+        QTest::mousePress(&dialog->strip(), Qt::LeftButton, {}, point(dialog->layout_of().phases[0].end_s));
+        QMouseEvent move(QEvent::MouseMove, point(dialog->layout_of().phases[1].end_s + 2), QPointF(), Qt::NoButton, Qt::LeftButton, {});
+        QCoreApplication::sendEvent(&dialog->strip(), &move);
+        QTest::mouseRelease(&dialog->strip(), Qt::LeftButton, {}, point(dialog->layout_of().phases[1].end_s + 2));
+        QVERIFY(dialog->layout_of().phases[0].end_s < dialog->layout_of().phases[1].end_s);
+        dialog->steps().undo();
+        // A phase gets a name of its own.
+        dialog->findChild<QTableWidget*>(QStringLiteral("laidPhases"))->item(0, 0)->setText(QStringLiteral("Turn to the river"));
+        QTRY_COMPARE(dialog->layout_of().phases[0].name, std::string("Turn to the river"));
+        dialog->findChild<QLineEdit*>(QStringLiteral("learnName"))->setText(QStringLiteral("River moon"));
+        auto* keep = dialog->findChild<QPushButton*>(QStringLiteral("primary"));
+        QVERIFY(!keep->isEnabled());
+        dialog->findChild<QPushButton*>(QStringLiteral("learnNow"))->click();
+        QTRY_VERIFY_WITH_TIMEOUT(!dialog->busy(), 60000);
+        QVERIFY2(keep->isEnabled(), qPrintable(dialog->findChild<QLabel*>(QStringLiteral("faint")) ? QString() : QStringLiteral("not learned")));
+        QVERIFY(test::says(*dialog, QStringLiteral("repetitions found")));
+        keep->click();
+        QTRY_COMPARE_WITH_TIMEOUT(b.session.library->own_forms()->size(), std::size_t{1}, 20000);
+        const auto* m = b.session.movement("own_river_moon");
+        QVERIFY(m && m->own && m->recorded && m->recorded->repetitions >= 3);
+        QCOMPARE(m->phases[0].name, std::string("Turn to the river"));
+        QCOMPARE(b.window->forms()->shown(), QStringLiteral("own_river_moon"));
+        QTRY_COMPARE_WITH_TIMEOUT(b.session.library->model_of("own_river_moon"), clip, 20000);
+        // The clip it was learned from has no fault by it; it is undone like any other change.
+        Clip c = b.session.library->clip(clip).value();
+        c.movement = "own_river_moon";
+        QVERIFY(b.session.library->set_clip_facts(c).has_value());
+        page = open(b, clip);
+        for (const auto& f : page->state().open->review->findings)
+            QVERIFY2(f.verdict != Verdict::outside || f.once || f.severity == Severity::safety, f.check.c_str());
+        c.movement = "gaze_at_the_moon";
+        QVERIFY(b.session.library->set_clip_facts(c).has_value());
+        b.window->show_place(b.window->place(QStringLiteral("forms")));
+        b.window->forms()->undo().undo();
+        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->own_forms()->empty(), 20000);
+        QVERIFY(!b.session.movement("own_river_moon"));
+    }
+
+    void what_cannot_be_learned_is_said_with_the_way_out() {
+        Bench b(copy_.demo);
+        const qint64 clip = clip_of(b, "part_the_horses_mane", "Tomas");
+        b.window->show_place(b.window->place(QStringLiteral("forms")));
+        b.window->forms()->learn_from(clip);
+        auto* dialog = b.window->forms()->findChild<ui::LearnDialog*>();
+        QTRY_VERIFY_WITH_TIMEOUT(!dialog->busy() && !dialog->layout_of().phases.empty(), 40000);
+        // Ends in the stance: not where it began.
+        dialog->strip().set_at(dialog->layout_of().phases[4].end_s);
+        dialog->findChild<QPushButton*>(QStringLiteral("endHere"))->click();
+        QCOMPARE(dialog->layout_of().phases.size(), std::size_t{5});
+        dialog->findChild<QPushButton*>(QStringLiteral("learnNow"))->click();
+        QTRY_VERIFY_WITH_TIMEOUT(!dialog->busy(), 60000);
+        QVERIFY(test::says(*dialog, QStringLiteral("must end as it began")));
+        QVERIFY(!dialog->findChild<QPushButton*>(QStringLiteral("primary"))->isEnabled());
+        dialog->reject();
+        QVERIFY(b.session.library->own_forms()->empty());
+    }
+};
+QTEST_MAIN(TestOwn)
+#include "test_own.moc"
