@@ -7,6 +7,7 @@
 #include <cstdio>
 #include <fstream>
 #include <malloc.h>
+#include <nlohmann/json.hpp>
 #include <QApplication>
 #include <QElapsedTimer>
 #include <QTemporaryDir>
@@ -64,7 +65,8 @@ int main(int argc, char** argv) {
     session.catalogue = std::move(*catalogue);
     session.shipped = load_movements(data);
     session.movements = session.shipped;
-    session.schools = load_schools(data);
+    session.shipped_schools = load_schools(data);
+    session.schools = session.shipped_schools;
     ui::Background background, copies, finder;
     session.background = &background;
     session.copies = &copies;
@@ -132,6 +134,42 @@ int main(int argc, char** argv) {
             std::printf("a moved point            drawn after %.0f ms, figures after %.0f ms (median)\n", seen[seen.size() / 2],
                         known[known.size() / 2]);
     }
+    // Forms: until it is drawn, how many pictures it shows, and how fast a band is judged by.
+    window.show_place(window.place(QStringLiteral("review")));
+    wait([&] { return page->shows_current(); });
+    auto* forms = window.forms();
+    QElapsedTimer f;
+    f.start();
+    window.show_place(window.place(QStringLiteral("forms")));
+    window.repaint();
+    const double shown_ms = static_cast<double>(f.nsecsElapsed()) / 1e6;
+    wait([&] { return forms->figure().is_current(); });
+    std::printf("Forms opened after       %.0f ms, its figure drawn after %.0f ms\n", shown_ms,
+                static_cast<double>(f.nsecsElapsed()) / 1e6);
+    forms->figure().play(true);
+    const int pictures = forms->figure().shown();
+    f.start();
+    wait([&] { return f.elapsed() > 5000; });
+    std::printf("the figure plays at      %.1f pictures/s\n",
+                (forms->figure().shown() - pictures) / (static_cast<double>(f.elapsed()) / 1000));
+    forms->figure().play(false);
+    const std::string id = page->state().open->review->movement.id;
+    std::vector<double> judged;
+    for (int k = 0; k < 12; ++k) {
+        auto j = nlohmann::json::parse(*session.movement(id)->source);
+        j["bands"].push_back({{"check", "trunk_lean"}, {"high", 9.0 + k}, {"reason", "tried"}});
+        std::vector<Movement> all = session.movements.now();
+        for (auto& m : all)
+            if (m.id == id) m = *parse_movement(j.dump());
+        const auto before = page->state().open;
+        f.start();
+        session.movements = all;
+        session.workspace->rules_changed();
+        if (page->state().open == before) break; // not by the bands alone
+        judged.push_back(static_cast<double>(f.nsecsElapsed()) / 1e6);
+    }
+    std::sort(judged.begin(), judged.end());
+    if (!judged.empty()) std::printf("a band of a movement     judged and listed after %.0f ms (median)\n", judged[judged.size() / 2]);
     std::printf("resident                 %.0f MB\n", resident_mb());
     return 0;
 }

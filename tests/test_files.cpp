@@ -104,6 +104,17 @@ private slots:
         m("/phases/1/exceptions", "[{\"rule\": \"S1\", \"off\": true}]", "phase lift: exceptions: reason");
         m("/phases/1/tempo", "1", "phase lift: 'tempo' is not known here");
         m("/phases/9/posture/left_foot", "{\"z\": 0.4, \"contact\": \"flat\"}", "phase close: a foot slides over the floor");
+        // What a movement was learned from
+        m("/recorded", R"({"clips": ["a"], "repetitions": 2, "lead": "up", "spread": []})", "recorded: lead 'up'");
+        m("/recorded", R"({"clips": [3], "repetitions": 2, "lead": "left", "spread": []})", "recorded: clips");
+        m("/recorded", R"({"clips": [], "repetitions": 0, "lead": "left", "spread": []})", "recorded: repetitions");
+        m("/recorded", R"({"clips": [], "repetitions": 2, "lead": "left"})", "recorded: spread");
+        m("/recorded",
+          R"({"clips": [], "repetitions": 2, "lead": "left", "spread": [{"phase": "lift", "measure": "elbow.wit", "mean": 1, "sd": 1, "n": 2}]})",
+          "recorded: measure 'elbow.wit' is not known");
+        m("/recorded",
+          R"({"clips": [], "repetitions": 2, "lead": "left", "spread": [{"phase": "lift", "measure": "trunk.lean", "mean": 1, "sd": -1, "n": 2}]})",
+          "recorded: sd");
         // Schools
         auto s = [&](const char* at, const char* becomes, const char* says) { row("school", at, becomes, says); };
         s("/id", "\"a b\"", "id 'a b'");

@@ -1,5 +1,6 @@
 // Forms in the real window: found by name and kind, played from any side, with its phases, rules and faults.
 #include "support/window_bench.h"
+#include "ui/forms/schools_dialog.h"
 #include "ui/paint/card.h"
 #include <cmath>
 #include <QComboBox>
@@ -141,6 +142,78 @@ private slots:
         std::vector<Error> problems;
         const auto without = with_own(b.session.shipped, {{"strange", "{\"id\": \"strange\", \"hologram\": true}"}}, &problems);
         QVERIFY(without.size() == b.session.shipped.size() && problems.size() == 1);
+    }
+    void a_school_is_copied_changed_and_carried_in_a_file() {
+        const QString file = copy_.dir.filePath(QStringLiteral("school.json"));
+        {
+            Bench b(copy_.demo);
+            auto* page = come(b);
+            page->show_movement(QStringLiteral("part_the_horses_mane"));
+            page->show_schools();
+            auto* dialog = page->findChild<ui::SchoolsDialog*>();
+            QVERIFY(dialog);
+            auto* list = dialog->findChild<QListWidget*>(QStringLiteral("schoolList"));
+            QCOMPARE(list->count(), static_cast<int>(b.session.shipped_schools.size()));
+            auto press = [&](const char* name) { dialog->findChild<QPushButton*>(QLatin1String(name))->click(); };
+            for (int i = 0; i < list->count(); ++i)
+                if (list->item(i)->data(Qt::UserRole).toString() == QLatin1String("inclined")) list->setCurrentRow(i);
+            auto* changes = dialog->findChild<QTableWidget*>(QStringLiteral("schoolChanges"));
+            QCOMPARE(changes->rowCount(), static_cast<int>(b.session.school("inclined")->changes.size()));
+            QVERIFY(changes->item(0, 0)->text().contains(QStringLiteral("10"))); // a sentence with its band
+            QVERIFY(!dialog->findChild<QPushButton*>(QStringLiteral("schoolReset"))->isEnabled());
+            press("schoolCopy");
+            QVERIFY(b.session.school("inclined_own") && b.session.school("inclined_own")->own);
+            // A band of its own needs a reason.
+            changes->setCurrentCell(0, 0);
+            dialog->findChild<QDoubleSpinBox*>(QStringLiteral("schoolHigh"))->setValue(24);
+            auto* reason = dialog->findChild<QLineEdit*>(QStringLiteral("schoolReason"));
+            reason->clear();
+            press("schoolSet");
+            QVERIFY(test::says(*dialog, QStringLiteral("Say why")));
+            QVERIFY(*b.session.school("inclined_own")->changes[0].high == 30);
+            reason->setText(QStringLiteral("Our hall leans less."));
+            press("schoolSet");
+            QVERIFY(*b.session.school("inclined_own")->changes[0].high == 24);
+            QVERIFY(b.session.school("inclined_own")->changes[0].lean.has_value()); // the figure still leans
+            // It judges: the movement's lean in that school.
+            Movement m = *b.session.movement("part_the_horses_mane");
+            apply(m, b.session.school("inclined_own")->changes, BandLevel::school);
+            QVERIFY(std::any_of(m.checks.begin(), m.checks.end(), [](const Check& c) {
+                return c.measure == "trunk.lean" && c.high && *c.high == 24 && c.reason == "Our hall leans less.";
+            }));
+            dialog->write_school(file);
+            QTRY_VERIFY_WITH_TIMEOUT(QFile::exists(file), 20000);
+            // A low end above the high one is said, and nothing changes.
+            changes->setCurrentCell(0, 0);
+            dialog->findChild<QDoubleSpinBox*>(QStringLiteral("schoolLow"))->setValue(60);
+            press("schoolSet");
+            QVERIFY(test::says(*dialog, QStringLiteral("That cannot be")));
+            QVERIFY(*b.session.school("inclined_own")->changes[0].low == 10);
+            // A new one, taken out again; undone and done again with the place's own undo.
+            const auto n = b.session.school("inclined_own")->changes.size();
+            reason->setText(QStringLiteral("Tried out."));
+            dialog->findChild<QDoubleSpinBox*>(QStringLiteral("schoolLow"))->setValue(5);
+            press("schoolAdd");
+            QCOMPARE(b.session.school("inclined_own")->changes.size(), n + 1);
+            page->undo().undo();
+            QCOMPARE(b.session.school("inclined_own")->changes.size(), n);
+            QTRY_COMPARE_WITH_TIMEOUT(b.session.library->own_forms(Own::school)->size(), std::size_t{1}, 20000);
+            press("schoolReset"); // it did not come with the program: it goes
+            QVERIFY(!b.session.school("inclined_own"));
+            dialog->read_school(file);
+            QTRY_VERIFY_WITH_TIMEOUT(b.session.school("inclined_own"), 20000);
+            QFile f(file);
+            QVERIFY(f.open(QIODevice::WriteOnly | QIODevice::Truncate));
+            f.write(
+                "{\"id\": \"x\", \"name\": \"X\", \"about\": \"\", \"changes\": [{\"stance\": \"heron\", \"low\": 1, \"reason\": \"r\"}]}");
+            f.close();
+            dialog->read_school(file);
+            QTRY_VERIFY_WITH_TIMEOUT(test::says(*dialog, QStringLiteral("heron")), 20000);
+            QTRY_COMPARE_WITH_TIMEOUT(b.session.library->own_forms(Own::school)->size(), std::size_t{1}, 20000);
+        }
+        Bench b(copy_.demo); // and after a restart
+        QVERIFY(b.session.school("inclined_own") && *b.session.school("inclined_own")->changes[0].high == 24);
+        QVERIFY(b.session.library->drop_form("inclined_own", Own::school).has_value());
     }
     void movements_are_found_by_any_name_kind_and_what_they_ask() {
         Bench b(copy_.demo);

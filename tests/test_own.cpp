@@ -2,8 +2,10 @@
 // from clips.
 #include "support/window_bench.h"
 #include "ui/forms/learn_dialog.h"
+#include "ui/review/holds_dialog.h"
 #include "ui/review/review_page.h"
 #include "ui/review/seen_dialog.h"
+#include <nlohmann/json.hpp>
 #include <QAction>
 #include <QComboBox>
 #include <QFile>
@@ -14,6 +16,7 @@
 #include <QPushButton>
 #include <QSignalSpy>
 #include <QTableWidget>
+#include <QTextBrowser>
 #include <QToolButton>
 
 using namespace bevel;
@@ -182,7 +185,8 @@ private slots:
         QVERIFY(!keep->isEnabled());
         dialog->findChild<QPushButton*>(QStringLiteral("learnNow"))->click();
         QTRY_VERIFY_WITH_TIMEOUT(!dialog->busy(), 60000);
-        QVERIFY2(keep->isEnabled(), qPrintable(dialog->findChild<QLabel*>(QStringLiteral("faint")) ? QString() : QStringLiteral("not learned")));
+        QVERIFY2(keep->isEnabled(),
+                 qPrintable(dialog->findChild<QLabel*>(QStringLiteral("faint")) ? QString() : QStringLiteral("not learned")));
         QVERIFY(test::says(*dialog, QStringLiteral("repetitions found")));
         keep->click();
         QTRY_COMPARE_WITH_TIMEOUT(b.session.library->own_forms()->size(), std::size_t{1}, 20000);
@@ -190,6 +194,9 @@ private slots:
         QVERIFY(m && m->own && m->recorded && m->recorded->repetitions >= 3);
         QCOMPARE(m->phases[0].name, std::string("Turn to the river"));
         QCOMPARE(b.window->forms()->shown(), QStringLiteral("own_river_moon"));
+        auto* recorded = b.window->forms()->findChild<QTextBrowser*>(QStringLiteral("recorded"));
+        QVERIFY(!recorded->isHidden() && recorded->toPlainText().contains(QStringLiteral("Noor")));
+        QVERIFY(recorded->toPlainText().contains(QChar(0xb1))); // mean and spread
         QTRY_COMPARE_WITH_TIMEOUT(b.session.library->model_of("own_river_moon"), clip, 20000);
         // The clip it was learned from has no fault by it; it is undone like any other change.
         Clip c = b.session.library->clip(clip).value();
@@ -204,6 +211,71 @@ private slots:
         b.window->forms()->undo().undo();
         QTRY_VERIFY_WITH_TIMEOUT(b.session.library->own_forms()->empty(), 20000);
         QVERIFY(!b.session.movement("own_river_moon"));
+    }
+
+    void a_band_of_a_movement_judges_the_open_review_at_once() {
+        Bench b(copy_.demo);
+        const qint64 clip = clip_of(b, "gaze_at_the_moon", "Ilse");
+        auto* page = open(b, clip);
+        page->state().set_time(7);
+        QTRY_VERIFY_WITH_TIMEOUT(page->shows_current(), 20000);
+        const auto before = page->state().open;
+        // A finding that is inside gets a band beyond which it lies: outside, from what was summarised.
+        const auto& all = before->review->findings;
+        const auto f = std::find_if(all.begin(), all.end(), [](const Finding& x) {
+            return x.verdict == Verdict::inside && x.whose <= BandLevel::movement && x.high && !x.low && !x.widened;
+        });
+        QVERIFY(f != all.end());
+        auto j = nlohmann::json::parse(*b.session.movement("gaze_at_the_moon")->source);
+        if (!j.contains("bands")) j["bands"] = nlohmann::json::array();
+        j["bands"].push_back({{"check", f->check}, {"high", f->value - 8 * f->sigma - 3 * f->scale()}, {"reason", "tried"}});
+        b.session.movements = with_own(b.session.shipped, {{"gaze_at_the_moon", j.dump()}});
+        b.session.workspace->rules_changed();
+        const auto now = page->state().open; // already, without any waiting
+        QVERIFY(now != before);
+        QCOMPARE(&now->review->summaries == &before->review->summaries, false);
+        const auto& judged = now->review->findings;
+        QVERIFY(std::any_of(judged.begin(), judged.end(),
+                            [&](const Finding& x) { return x.check == f->check && x.verdict == Verdict::outside; }));
+        QVERIFY(std::abs(page->state().time() - 7) < 0.1);
+        QVERIFY(page->shows_current()); // the pictures stay
+        // A phase that takes longer is looked at anew, in the background.
+        j["phases"][0]["duration_s"] = 9.0;
+        b.session.movements = with_own(b.session.shipped, {{"gaze_at_the_moon", j.dump()}});
+        b.session.workspace->rules_changed();
+        QCOMPARE(page->state().open, now);
+        QTRY_VERIFY_WITH_TIMEOUT(page->state().open != now, 30000);
+        QVERIFY(page->state().open->review->movement.phases[0].duration_s == 9.0);
+    }
+
+    void holds_and_a_breath_trace_of_a_clip() {
+        Bench b(copy_.demo);
+        auto* page = open(b, clip_of(b, "separate_the_clouds", "Wen"));
+        QTest::keyClick(page, Qt::Key_H);
+        auto* dialog = page->findChild<ui::HoldsDialog*>();
+        QVERIFY(dialog && dialog->isVisible());
+        const auto holds = find_holds(page->state().open->review->motion, page->state().open->review->measures);
+        auto* table = dialog->findChild<QTableWidget*>(QStringLiteral("holds"));
+        QCOMPARE(table->rowCount(), static_cast<int>(holds.size()));
+        if (!holds.empty()) {
+            table->setCurrentCell(0, 0);
+            QVERIFY(std::abs(page->state().time() - holds[0].from_s) < 0.1);
+        }
+        dialog->close();
+        const QString file = copy_.dir.filePath(QStringLiteral("breath.csv"));
+        QFile f(file);
+        QVERIFY(f.open(QIODevice::WriteOnly));
+        f.write("time,breath\n1 in\n4 out\n8.5 in\n12 out\n");
+        f.close();
+        page->read_breaths(file);
+        QTRY_COMPARE_WITH_TIMEOUT(page->state().open->track.layers.breaths.size(), std::size_t{4}, 30000);
+        page->undo().undo();
+        QTRY_COMPARE_WITH_TIMEOUT(page->state().open->track.layers.breaths.size(), std::size_t{0}, 30000);
+        QVERIFY(f.open(QIODevice::WriteOnly | QIODevice::Truncate));
+        f.write("time,breath\n1 in\nfour out\n");
+        f.close();
+        page->read_breaths(file);
+        QTRY_VERIFY_WITH_TIMEOUT(test::says(*b.window, QStringLiteral("line 3")), 20000);
     }
 
     void what_cannot_be_learned_is_said_with_the_way_out() {

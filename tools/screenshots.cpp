@@ -73,7 +73,8 @@ int main(int argc, char** argv) {
     session.catalogue = std::move(*catalogue);
     session.shipped = load_movements(data);
     session.movements = session.shipped;
-    session.schools = load_schools(data);
+    session.shipped_schools = load_schools(data);
+    session.schools = session.shipped_schools;
     session.theme = ui::Theme(args.contains(QStringLiteral("--dark")));
     ui::Background background, copies, finder;
     session.background = &background;

@@ -1042,6 +1042,14 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>the other clip says otherwise: look at Why</source>
         <translation>der andere Clip sagt anderes: siehe Warum</translation>
     </message>
+    <message>
+        <source>Take out</source>
+        <translation>Herausnehmen</translation>
+    </message>
+    <message>
+        <source>Take out: %1</source>
+        <translation>Herausnehmen: %1</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::FloorView</name>
@@ -1602,6 +1610,45 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>A sheet for students: the figure at its phases, feet, breath, what to attend to, cautions</source>
         <translation>Ein Blatt für Übende: die Figur in ihren Phasen, Füße, Atem, worauf zu achten ist, Vorsicht</translation>
     </message>
+    <message>
+        <source>From clips …</source>
+        <translation>Aus Aufnahmen …</translation>
+    </message>
+    <message>
+        <source>Your way of a movement, or one that is not among the forms: told from clips that show it</source>
+        <translation>Deine Art einer Bewegung, oder eine, die noch fehlt: aus Aufnahmen gelernt, die sie zeigen</translation>
+    </message>
+    <message>
+        <source>Schools …</source>
+        <translation>Schulen …</translation>
+    </message>
+    <message>
+        <source>What each school does in its own way and why; your own schools</source>
+        <translation>Was jede Schule auf ihre Art macht und warum; eigene Schulen</translation>
+    </message>
+    <message>
+        <source>As it was shown</source>
+        <translation>Wie es gezeigt wurde</translation>
+    </message>
+    <message>
+        <source>learned: %1</source>
+        <translation>gelernt: %1</translation>
+    </message>
+    <message>
+        <source>Shown at the end of “%1”, led by the %2</source>
+        <translation>Gezeigt am Ende von „%1“, Seite: %2</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n repetition(s): %1</source>
+        <translation>
+            <numerusform>%n Wiederholung: %1</numerusform>
+            <numerusform>%n Wiederholungen: %1</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>A movement from clips …</source>
+        <translation>Eine Bewegung aus Aufnahmen …</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::GroundPage</name>
@@ -1984,6 +2031,87 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     </message>
 </context>
 <context>
+    <name>bevel::ui::HoldsDialog</name>
+    <message>
+        <source>Holds in this clip</source>
+        <translation>Gehaltenes in dieser Aufnahme</translation>
+    </message>
+    <message>
+        <source>Nothing is held for two seconds in this clip.</source>
+        <translation>In dieser Aufnahme wird nichts zwei Sekunden lang gehalten.</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n hold(s) of two seconds or more. Sway is how far the body&apos;s centre wanders about its middle.</source>
+        <translation>
+            <numerusform>%n Mal zwei Sekunden oder länger gehalten. Das Schwanken sagt, wie weit der Körperschwerpunkt um seine Mitte wandert.</numerusform>
+            <numerusform>%n Mal zwei Sekunden oder länger gehalten. Das Schwanken sagt, wie weit der Körperschwerpunkt um seine Mitte wandert.</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Holds</source>
+        <translation>Gehaltenes</translation>
+    </message>
+    <message>
+        <source>When</source>
+        <translation>Wann</translation>
+    </message>
+    <message>
+        <source>How long</source>
+        <translation>Wie lange</translation>
+    </message>
+    <message>
+        <source>On</source>
+        <translation>Auf</translation>
+    </message>
+    <message>
+        <source>Sway sideways</source>
+        <translation>Schwanken seitwärts</translation>
+    </message>
+    <message>
+        <source>Sway forward</source>
+        <translation>Schwanken vorwärts</translation>
+    </message>
+    <message>
+        <source>Hips sink</source>
+        <translation>Hüfte sinkt</translation>
+    </message>
+    <message>
+        <source>%1 ± %2 mm</source>
+        <translation>%1 ± %2 mm</translation>
+    </message>
+    <message>
+        <source>not seen from here</source>
+        <translation>von hier nicht zu sehen</translation>
+    </message>
+    <message>
+        <source>the %1 leg</source>
+        <translation>Bein: %1</translation>
+    </message>
+    <message>
+        <source>both feet</source>
+        <translation>beide Füße</translation>
+    </message>
+    <message numerus="yes">
+        <source>, touched %n time(s)</source>
+        <translation>
+            <numerusform>, %n Mal aufgetippt</numerusform>
+            <numerusform>, %n Mal aufgetippt</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>, supported</source>
+        <translation>, gestützt</translation>
+    </message>
+    <message>
+        <source>%1 ± %2 s</source>
+        <translation>%1 ± %2 s</translation>
+    </message>
+    <message>
+        <source>not seen</source>
+        <translation>nicht zu sehen</translation>
+    </message>
+</context>
+<context>
     <name>bevel::ui::Inbox</name>
     <message numerus="yes">
         <source>%1 (%n more after it)</source>
@@ -2105,6 +2233,351 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
             <numerusform>%n Film überschreiben und entfernen? Punkte, Befunde, Entscheidungen und Briefe bleiben.</numerusform>
             <numerusform>%n Filme überschreiben und entfernen? Punkte, Befunde, Entscheidungen und Briefe bleiben.</numerusform>
         </translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::LayoutStrip</name>
+    <message>
+        <source>The clip with the phases laid out on it</source>
+        <translation>Die Aufnahme mit den Phasen darauf</translation>
+    </message>
+    <message>
+        <source>Left and Right move along the clip, with Shift by a second; Up and Down choose a border, Ctrl with Left and Right moves it</source>
+        <translation>Links und Rechts gehen durch die Aufnahme, mit Umschalt um eine Sekunde; Auf und Ab wählen eine Grenze, Strg mit Links und Rechts verschiebt sie</translation>
+    </message>
+    <message>
+        <source>Choose a clip</source>
+        <translation>Eine Aufnahme wählen</translation>
+    </message>
+    <message>
+        <source>hips</source>
+        <translation>Hüfte</translation>
+    </message>
+    <message>
+        <source>left hand</source>
+        <translation>linke Hand</translation>
+    </message>
+    <message>
+        <source>right hand</source>
+        <translation>rechte Hand</translation>
+    </message>
+    <message>
+        <source>weight</source>
+        <translation>Gewicht</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::LearnDialog</name>
+    <message>
+        <source>The repetition must end as it began: move its end to where the feet are back.</source>
+        <translation>Die Wiederholung muss enden, wie sie begann: Schiebe ihr Ende dorthin, wo die Füße zurück sind.</translation>
+    </message>
+    <message>
+        <source>Both feet are off the floor at the end of a phase: move that border.</source>
+        <translation>Am Ende einer Phase sind beide Füße in der Luft: Verschiebe diese Grenze.</translation>
+    </message>
+    <message>
+        <source>A foot steps within a phase: put a border where it is in the air.</source>
+        <translation>Ein Fuß macht innerhalb einer Phase einen Schritt: Setze eine Grenze, wo er in der Luft ist.</translation>
+    </message>
+    <message>
+        <source>At least two phases are needed, one after the other.</source>
+        <translation>Es braucht mindestens zwei Phasen nacheinander.</translation>
+    </message>
+    <message>
+        <source>A repetition is at least a second long.</source>
+        <translation>Eine Wiederholung dauert mindestens eine Sekunde.</translation>
+    </message>
+    <message>
+        <source>No repetition was found in these clips: set its beginning and end by hand, or lay it out on another clip.</source>
+        <translation>In diesen Aufnahmen wurde keine Wiederholung gefunden: Setze Anfang und Ende von Hand, oder nimm eine andere Aufnahme.</translation>
+    </message>
+    <message>
+        <source>A movement from clips</source>
+        <translation>Eine Bewegung aus Aufnahmen</translation>
+    </message>
+    <message>
+        <source>Search clips</source>
+        <translation>Aufnahmen suchen</translation>
+    </message>
+    <message>
+        <source>Clips that show it</source>
+        <translation>Aufnahmen, die sie zeigen</translation>
+    </message>
+    <message>
+        <source>Tick all that are meant to be as it should be; one of them is laid out.</source>
+        <translation>Hake alle an, die zeigen, wie es sein soll; auf einer davon werden die Phasen gelegt.</translation>
+    </message>
+    <message>
+        <source>The frame at the mark</source>
+        <translation>Das Bild an der Marke</translation>
+    </message>
+    <message>
+        <source>a border moved</source>
+        <translation>eine Grenze verschoben</translation>
+    </message>
+    <message>
+        <source>%1 (%2)</source>
+        <translation>%1 (%2)</translation>
+    </message>
+    <message>
+        <source>Begins</source>
+        <translation>Beginnt</translation>
+    </message>
+    <message>
+        <source>The repetition begins at the mark</source>
+        <translation>Die Wiederholung beginnt an der Marke</translation>
+    </message>
+    <message>
+        <source>Ends</source>
+        <translation>Endet</translation>
+    </message>
+    <message>
+        <source>The repetition ends at the mark</source>
+        <translation>Die Wiederholung endet an der Marke</translation>
+    </message>
+    <message>
+        <source>Border</source>
+        <translation>Grenze</translation>
+    </message>
+    <message>
+        <source>A border between phases at the mark</source>
+        <translation>Eine Grenze zwischen Phasen an der Marke</translation>
+    </message>
+    <message>
+        <source>Join</source>
+        <translation>Verbinden</translation>
+    </message>
+    <message>
+        <source>The chosen phase and the next become one</source>
+        <translation>Die gewählte Phase und die nächste werden eine</translation>
+    </message>
+    <message>
+        <source>Phases again</source>
+        <translation>Phasen neu</translation>
+    </message>
+    <message>
+        <source>Phases of this stretch from what happens in it</source>
+        <translation>Phasen dieser Strecke aus dem, was darin geschieht</translation>
+    </message>
+    <message>
+        <source>Undo</source>
+        <translation>Rückgängig</translation>
+    </message>
+    <message>
+        <source>Take the last step back</source>
+        <translation>Den letzten Schritt zurücknehmen</translation>
+    </message>
+    <message>
+        <source>Redo</source>
+        <translation>Wiederholen</translation>
+    </message>
+    <message>
+        <source>Do it again</source>
+        <translation>Noch einmal tun</translation>
+    </message>
+    <message>
+        <source>Phases</source>
+        <translation>Phasen</translation>
+    </message>
+    <message>
+        <source>Phase</source>
+        <translation>Phase</translation>
+    </message>
+    <message>
+        <source>Role</source>
+        <translation>Rolle</translation>
+    </message>
+    <message>
+        <source>Stance</source>
+        <translation>Stand</translation>
+    </message>
+    <message>
+        <source>s</source>
+        <translation>s</translation>
+    </message>
+    <message>
+        <source>as students know it</source>
+        <translation>wie Übende sie kennen</translation>
+    </message>
+    <message>
+        <source>What the clips cannot show, such as breath, is taken from it</source>
+        <translation>Was die Aufnahmen nicht zeigen, etwa der Atem, kommt von ihr</translation>
+    </message>
+    <message>
+        <source>none: from nothing</source>
+        <translation>keine: von Grund auf</translation>
+    </message>
+    <message>
+        <source>the left</source>
+        <translation>links</translation>
+    </message>
+    <message>
+        <source>the right</source>
+        <translation>rechts</translation>
+    </message>
+    <message>
+        <source>both sides alike</source>
+        <translation>beide Seiten gleich</translation>
+    </message>
+    <message>
+        <source>A line each</source>
+        <translation>Je eine Zeile</translation>
+    </message>
+    <message>
+        <source>Learn it</source>
+        <translation>Lernen</translation>
+    </message>
+    <message>
+        <source>Keep it among the forms</source>
+        <translation>Zu den Formen nehmen</translation>
+    </message>
+    <message>
+        <source>Close</source>
+        <translation>Schließen</translation>
+    </message>
+    <message>
+        <source>Name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>Kind</source>
+        <translation>Art</translation>
+    </message>
+    <message>
+        <source>Nearest movement</source>
+        <translation>Nächste Bewegung</translation>
+    </message>
+    <message>
+        <source>Led by</source>
+        <translation>Führende Seite</translation>
+    </message>
+    <message>
+        <source>Points of attention</source>
+        <translation>Worauf zu achten ist</translation>
+    </message>
+    <message>
+        <source>%1, my way</source>
+        <translation>%1, meine Art</translation>
+    </message>
+    <message>
+        <source>the leading side</source>
+        <translation>die führende Seite</translation>
+    </message>
+    <message>
+        <source>%1
+%2 %3</source>
+        <translation>%1
+%2 %3</translation>
+    </message>
+    <message>
+        <source>movement not said</source>
+        <translation>Bewegung nicht gesagt</translation>
+    </message>
+    <message>
+        <source>There is no clip yet in which the body was found. Take one in at Arrivals first.</source>
+        <translation>Es gibt noch keine Aufnahme, in der der Körper gefunden wurde. Nimm zuerst im Eingang eine auf.</translation>
+    </message>
+    <message>
+        <source>Tick the clips, and choose the one on which a repetition is laid out.</source>
+        <translation>Hake die Aufnahmen an und wähle die, auf der eine Wiederholung gelegt wird.</translation>
+    </message>
+    <message>
+        <source>Opening …</source>
+        <translation>Wird geöffnet …</translation>
+    </message>
+    <message>
+        <source>a layout</source>
+        <translation>eine Einteilung</translation>
+    </message>
+    <message>
+        <source>what is suggested</source>
+        <translation>das Vorgeschlagene</translation>
+    </message>
+    <message>
+        <source>One repetition is laid out. Look at its borders, name the phases, then learn it.</source>
+        <translation>Eine Wiederholung ist eingeteilt. Sieh die Grenzen an, benenne die Phasen, dann lernen.</translation>
+    </message>
+    <message>
+        <source>none</source>
+        <translation>keine</translation>
+    </message>
+    <message>
+        <source>Role of phase %1</source>
+        <translation>Rolle der Phase %1</translation>
+    </message>
+    <message>
+        <source>Stance of phase %1</source>
+        <translation>Stand der Phase %1</translation>
+    </message>
+    <message>
+        <source>a phase</source>
+        <translation>eine Phase</translation>
+    </message>
+    <message>
+        <source>a border</source>
+        <translation>eine Grenze</translation>
+    </message>
+    <message>
+        <source>The mark stands outside of the repetition, or on a border.</source>
+        <translation>Die Marke steht außerhalb der Wiederholung oder auf einer Grenze.</translation>
+    </message>
+    <message>
+        <source>a border taken out</source>
+        <translation>eine Grenze herausgenommen</translation>
+    </message>
+    <message>
+        <source>the end</source>
+        <translation>das Ende</translation>
+    </message>
+    <message>
+        <source>the beginning</source>
+        <translation>der Anfang</translation>
+    </message>
+    <message>
+        <source>This frame cannot be shown.</source>
+        <translation>Dieses Bild kann nicht gezeigt werden.</translation>
+    </message>
+    <message>
+        <source>as it was shown</source>
+        <translation>wie es gezeigt wurde</translation>
+    </message>
+    <message>
+        <source>Learning …</source>
+        <translation>Wird gelernt …</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n repetition(s) found.</source>
+        <translation>
+            <numerusform>%n Wiederholung gefunden.</numerusform>
+            <numerusform>%n Wiederholungen gefunden.</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n clip(s) show none of it.</source>
+        <translation>
+            <numerusform>%n Aufnahme zeigt nichts davon.</numerusform>
+            <numerusform>%n Aufnahmen zeigen nichts davon.</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>The figure&apos;s joints are within %1 cm of what was shown.</source>
+        <translation>Die Gelenke der Figur liegen innerhalb von %1 cm des Gezeigten.</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n band(s) are set by what was shown.</source>
+        <translation>
+            <numerusform>%n Band ist durch das Gezeigte gesetzt.</numerusform>
+            <numerusform>%n Bänder sind durch das Gezeigte gesetzt.</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Take care: %1 was shown at %2, beyond what is safe (%3). The safe band stays.</source>
+        <translation>Achtung: %1 wurde mit %2 gezeigt, über dem, was sicher ist (%3). Das sichere Band bleibt.</translation>
+    </message>
+    <message>
+        <source>It needs a name first</source>
+        <translation>Sie braucht zuerst einen Namen</translation>
     </message>
 </context>
 <context>
@@ -2623,8 +3096,8 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Rad oder + und − holen es näher, Ziehen oder Umschalt mit den Pfeilen verschiebt es, 0 zeigt alles</translation>
     </message>
     <message>
-        <source>The other clip at the same moment</source>
-        <translation>Der andere Clip im selben Moment</translation>
+        <source>The clip beside it at the same moment</source>
+        <translation>Die andere Aufnahme im selben Moment</translation>
     </message>
 </context>
 <context>
@@ -3110,6 +3583,90 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>Take the tapped breath back</source>
         <translation>Den getippten Atem zurücknehmen</translation>
     </message>
+    <message>
+        <source>No clip was chosen to show this movement. Open yours, then “Show this clip beside students&apos; clips”.</source>
+        <translation>Für diese Bewegung ist keine Aufnahme gewählt. Öffne deine, dann „Diese Aufnahme neben denen der Übenden zeigen“.</translation>
+    </message>
+    <message>
+        <source>This clip now shows “%1” beside students&apos; clips (I).</source>
+        <translation>Diese Aufnahme zeigt jetzt „%1“ neben denen der Übenden (I).</translation>
+    </message>
+    <message>
+        <source>This clip no longer shows “%1”.</source>
+        <translation>Diese Aufnahme zeigt „%1“ nicht mehr.</translation>
+    </message>
+    <message>
+        <source>something seen</source>
+        <translation>etwas Gesehenes</translation>
+    </message>
+    <message>
+        <source>the breath from a file</source>
+        <translation>der Atem aus einer Datei</translation>
+    </message>
+    <message>
+        <source>Nothing in this trace rises and falls as a breath does.</source>
+        <translation>In dieser Kurve hebt und senkt sich nichts wie ein Atem.</translation>
+    </message>
+    <message>
+        <source>This is no breath trace Bevel can read: %1. Each line is a time in seconds and a value, or in/out.</source>
+        <translation>Das ist keine Atemkurve, die Bevel lesen kann: %1. Jede Zeile ist eine Zeit in Sekunden und ein Wert, oder in/out.</translation>
+    </message>
+    <message>
+        <source>something seen, taken out</source>
+        <translation>etwas Gesehenes, herausgenommen</translation>
+    </message>
+    <message>
+        <source>Something seen here …</source>
+        <translation>Hier etwas gesehen …</translation>
+    </message>
+    <message>
+        <source>A remark of your own at this moment, where no figure tells it</source>
+        <translation>Eine eigene Bemerkung zu diesem Moment, wo kein Messwert es sagt</translation>
+    </message>
+    <message>
+        <source>Your own clip in place of the figure, or the figure again</source>
+        <translation>Eigene Aufnahme statt der Figur, oder wieder die Figur</translation>
+    </message>
+    <message>
+        <source>At the same moment of the movement</source>
+        <translation>Im selben Moment der Bewegung</translation>
+    </message>
+    <message>
+        <source>Show this clip beside students&apos; clips, or no longer</source>
+        <translation>Diese Aufnahme neben denen der Übenden zeigen, oder nicht mehr</translation>
+    </message>
+    <message>
+        <source>A movement from this clip …</source>
+        <translation>Eine Bewegung aus dieser Aufnahme …</translation>
+    </message>
+    <message>
+        <source>Your way of a movement, or one that is not among the forms: told from clips that show it</source>
+        <translation>Deine Art einer Bewegung, oder eine, die noch fehlt: aus Aufnahmen gelernt, die sie zeigen</translation>
+    </message>
+    <message>
+        <source>Breath from a file …</source>
+        <translation>Atem aus einer Datei …</translation>
+    </message>
+    <message>
+        <source>A breath trace</source>
+        <translation>Eine Atemkurve</translation>
+    </message>
+    <message>
+        <source>Text (*.csv *.txt)</source>
+        <translation>Text (*.csv *.txt)</translation>
+    </message>
+    <message>
+        <source>Lines of time in seconds of the clip and chest extension, or of time and in/out</source>
+        <translation>Zeilen mit der Zeit in Sekunden der Aufnahme und der Dehnung der Brust, oder mit der Zeit und in/out</translation>
+    </message>
+    <message>
+        <source>Holds in this clip …</source>
+        <translation>Gehaltenes in dieser Aufnahme …</translation>
+    </message>
+    <message>
+        <source>How long what was held, on which leg, and how far the body swayed</source>
+        <translation>Wie lange was gehalten wurde, auf welchem Bein, und wie weit der Körper schwankte</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::RoomPanel</name>
@@ -3324,6 +3881,252 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>foot %1; fist %2</source>
         <translation>Fuß %1; Faust %2</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::SchoolsDialog</name>
+    <message>
+        <source>Schools</source>
+        <translation>Schulen</translation>
+    </message>
+    <message>
+        <source>Name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>What it does in its own way</source>
+        <translation>Was sie auf ihre Art macht</translation>
+    </message>
+    <message>
+        <source>In its own way</source>
+        <translation>Auf ihre Art</translation>
+    </message>
+    <message>
+        <source>Why</source>
+        <translation>Warum</translation>
+    </message>
+    <message>
+        <source>What is judged</source>
+        <translation>Was beurteilt wird</translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <translation>%1: %2</translation>
+    </message>
+    <message>
+        <source>In which stance</source>
+        <translation>In welchem Stand</translation>
+    </message>
+    <message>
+        <source>in every stance</source>
+        <translation>in jedem Stand</translation>
+    </message>
+    <message>
+        <source>In which part</source>
+        <translation>In welchem Teil</translation>
+    </message>
+    <message>
+        <source>in every part</source>
+        <translation>in jedem Teil</translation>
+    </message>
+    <message>
+        <source>At least</source>
+        <translation>Mindestens</translation>
+    </message>
+    <message>
+        <source>At most</source>
+        <translation>Höchstens</translation>
+    </message>
+    <message>
+        <source>no end</source>
+        <translation>kein Ende</translation>
+    </message>
+    <message>
+        <source>Reason</source>
+        <translation>Grund</translation>
+    </message>
+    <message>
+        <source>Why: the reader of a review sees it</source>
+        <translation>Warum: Wer eine Durchsicht liest, sieht es</translation>
+    </message>
+    <message>
+        <source>Where</source>
+        <translation>Wo</translation>
+    </message>
+    <message>
+        <source>Band</source>
+        <translation>Band</translation>
+    </message>
+    <message>
+        <source>Add</source>
+        <translation>Hinzufügen</translation>
+    </message>
+    <message>
+        <source>Set</source>
+        <translation>Setzen</translation>
+    </message>
+    <message>
+        <source>Take out</source>
+        <translation>Herausnehmen</translation>
+    </message>
+    <message>
+        <source>Copy</source>
+        <translation>Kopieren</translation>
+    </message>
+    <message>
+        <source>As shipped</source>
+        <translation>Wie mitgeliefert</translation>
+    </message>
+    <message>
+        <source>your own school</source>
+        <translation>eine eigene Schule</translation>
+    </message>
+    <message>
+        <source>Export …</source>
+        <translation>Ausgeben …</translation>
+    </message>
+    <message>
+        <source>Export the school</source>
+        <translation>Die Schule ausgeben</translation>
+    </message>
+    <message>
+        <source>Schools (*.json)</source>
+        <translation>Schulen (*.json)</translation>
+    </message>
+    <message>
+        <source>Import …</source>
+        <translation>Einlesen …</translation>
+    </message>
+    <message>
+        <source>Import a school</source>
+        <translation>Eine Schule einlesen</translation>
+    </message>
+    <message>
+        <source>Close</source>
+        <translation>Schließen</translation>
+    </message>
+    <message>
+        <source>the name of a school</source>
+        <translation>der Name einer Schule</translation>
+    </message>
+    <message>
+        <source>%1 (own)</source>
+        <translation>%1 (eigene)</translation>
+    </message>
+    <message>
+        <source>stance: %1</source>
+        <translation>Stand: %1</translation>
+    </message>
+    <message>
+        <source>part: %1</source>
+        <translation>Teil: %1</translation>
+    </message>
+    <message>
+        <source>not judged</source>
+        <translation>nicht beurteilt</translation>
+    </message>
+    <message>
+        <source>as usual</source>
+        <translation>wie üblich</translation>
+    </message>
+    <message>
+        <source>the figure leans %1°</source>
+        <translation>die Figur neigt sich %1°</translation>
+    </message>
+    <message>
+        <source>it stands higher</source>
+        <translation>sie steht höher</translation>
+    </message>
+    <message>
+        <source>it stands lower</source>
+        <translation>sie steht tiefer</translation>
+    </message>
+    <message>
+        <source>steps %1 times as long</source>
+        <translation>Schritte %1-mal so lang</translation>
+    </message>
+    <message>
+        <source>toes %1° out</source>
+        <translation>Zehen %1° nach außen</translation>
+    </message>
+    <message>
+        <source>Remove</source>
+        <translation>Entfernen</translation>
+    </message>
+    <message>
+        <source>Say why: a band that differs owes a reason.</source>
+        <translation>Sag warum: Ein anderes Band schuldet einen Grund.</translation>
+    </message>
+    <message>
+        <source>a band of a school</source>
+        <translation>ein Band einer Schule</translation>
+    </message>
+    <message>
+        <source>the band of a school</source>
+        <translation>das Band einer Schule</translation>
+    </message>
+    <message>
+        <source>a band of a school taken out</source>
+        <translation>ein Band einer Schule herausgenommen</translation>
+    </message>
+    <message>
+        <source>%1, my way</source>
+        <translation>%1, meine Art</translation>
+    </message>
+    <message>
+        <source>a copy of a school</source>
+        <translation>die Kopie einer Schule</translation>
+    </message>
+    <message>
+        <source>That cannot be: %1</source>
+        <translation>Das kann nicht sein: %1</translation>
+    </message>
+    <message>
+        <source>Saved: %1</source>
+        <translation>Gespeichert: %1</translation>
+    </message>
+    <message>
+        <source>That is no school Bevel can read: %1</source>
+        <translation>Das ist keine Schule, die Bevel lesen kann: %1</translation>
+    </message>
+    <message>
+        <source>an imported school</source>
+        <translation>eine eingelesene Schule</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::SeenDialog</name>
+    <message>
+        <source>Something seen at %1</source>
+        <translation>Etwas gesehen bei %1</translation>
+    </message>
+    <message>
+        <source>no side</source>
+        <translation>keine Seite</translation>
+    </message>
+    <message>
+        <source>What should the student do?</source>
+        <translation>Was soll die Person tun?</translation>
+    </message>
+    <message>
+        <source>It can hurt: comes before all else</source>
+        <translation>Es kann weh tun: kommt vor allem anderen</translation>
+    </message>
+    <message>
+        <source>Words</source>
+        <translation>Worte</translation>
+    </message>
+    <message>
+        <source>Part</source>
+        <translation>Teil</translation>
+    </message>
+    <message>
+        <source>Side</source>
+        <translation>Seite</translation>
+    </message>
+    <message>
+        <source>Keep it</source>
+        <translation>Behalten</translation>
     </message>
 </context>
 <context>
@@ -8949,6 +9752,14 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>The files of the body finder are missing. Set Bevel up again with “./run build”, then try once more; or set the body by hand.</source>
         <translation>Die Dateien der Körpersuche fehlen. Bevel mit „./run build“ neu einrichten und noch einmal versuchen; oder den Körper von Hand setzen.</translation>
+    </message>
+    <message>
+        <source>Seen: %1, %2</source>
+        <translation>Gesehen: %1, %2</translation>
+    </message>
+    <message>
+        <source>Seen: %1</source>
+        <translation>Gesehen: %1</translation>
     </message>
 </context>
 </TS>

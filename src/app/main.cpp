@@ -117,7 +117,9 @@ int main(int argc, char** argv) {
     session.shipped = load_movements(data);
     const auto own = session.library->own_forms();
     session.movements = own ? with_own(session.shipped, *own) : session.shipped;
-    session.schools = load_schools(data);
+    session.shipped_schools = load_schools(data);
+    const auto own_schools = session.library->own_forms(Own::school);
+    session.schools = own_schools ? with_own(session.shipped_schools, *own_schools) : session.shipped_schools;
     session.model_dir = find_model_dir(argv[0]);
     ui::Background background, copies, finder;
     session.background = &background;

@@ -4,46 +4,66 @@
 
 namespace bevel {
 
-std::vector<Movement> with_own(const std::vector<Movement>& shipped, const std::vector<OwnForm>& own, std::vector<Error>* problems) {
-    std::vector<Movement> out = shipped, more;
+namespace {
+
+template <class T, class Parse>
+std::vector<T> overlaid(const std::vector<T>& shipped, const std::vector<OwnForm>& own, Parse parse, std::vector<Error>* problems) {
+    std::vector<T> out = shipped, more;
     for (const auto& f : own) {
-        auto m = parse_movement(f.body);
+        Result<T> m = parse(f.body);
         if (m && m->id != f.id) m = fail(Code::bad_value, "id '" + m->id + "'");
         if (!m) {
             if (problems) problems->push_back({m.error().code, f.id + ": " + m.error().context});
             continue;
         }
         m->own = true;
-        const auto it = std::find_if(out.begin(), out.end(), [&](const Movement& s) { return s.id == f.id; });
+        const auto it = std::find_if(out.begin(), out.end(), [&](const T& s) { return s.id == f.id; });
         if (it != out.end())
             *it = std::move(*m);
         else
             more.push_back(std::move(*m));
     }
-    std::stable_sort(more.begin(), more.end(), [](const Movement& a, const Movement& b) { return a.name < b.name; });
+    std::stable_sort(more.begin(), more.end(), [](const T& a, const T& b) { return a.name < b.name; });
     out.insert(out.end(), more.begin(), more.end());
     return out;
 }
 
-Result<std::vector<OwnForm>> Library::own_forms() const {
+/// Statement about the table of movements, or of schools.
+std::string about(Own what, const std::string& before, const std::string& after) {
+    return before + (what == Own::movement ? " own_form " : " own_school ") + after;
+}
+
+} // namespace
+
+std::vector<Movement> with_own(const std::vector<Movement>& shipped, const std::vector<OwnForm>& own, std::vector<Error>* problems) {
+    return overlaid(
+        shipped, own, [](const std::string& body) { return parse_movement(body); }, problems);
+}
+
+std::vector<School> with_own(const std::vector<School>& shipped, const std::vector<OwnForm>& own, std::vector<Error>* problems) {
+    return overlaid(
+        shipped, own, [](const std::string& body) { return parse_school(body); }, problems);
+}
+
+Result<std::vector<OwnForm>> Library::own_forms(Own what) const {
     const std::lock_guard lock(*mutex_);
-    Query q(db_, "SELECT id, body FROM own_form ORDER BY id");
+    Query q(db_, about(what, "SELECT id, body FROM", "ORDER BY id").c_str());
     std::vector<OwnForm> out;
     while (q.row()) out.push_back({q.text(0), q.text(1)});
     if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
     return out;
 }
 
-Result<bool> Library::keep_form(const OwnForm& f) {
+Result<bool> Library::keep_form(const OwnForm& f, Own what) {
     return write([&] {
-        Query q(db_, "INSERT INTO own_form(id, body) VALUES(?,?) ON CONFLICT(id) DO UPDATE SET body=excluded.body");
+        Query q(db_, about(what, "INSERT INTO", "(id, body) VALUES(?,?) ON CONFLICT(id) DO UPDATE SET body=excluded.body").c_str());
         return q.bind(f.id).bind(f.body).run();
     });
 }
 
-Result<bool> Library::drop_form(const std::string& id) {
+Result<bool> Library::drop_form(const std::string& id, Own what) {
     return write([&] {
-        Query q(db_, "DELETE FROM own_form WHERE id=?");
+        Query q(db_, about(what, "DELETE FROM", "WHERE id=?").c_str());
         return q.bind(id).run();
     });
 }

@@ -1,4 +1,4 @@
-// Movements of an instructor's own: copies of shipped ones that were changed, or new ones. Kept as the text of their files.
+// Movements and schools of an instructor's own: copies of shipped ones that were changed, or new ones. Kept as the text of their files.
 #pragma once
 #include "core/movement/movement.h"
 #include "store/library.h"
@@ -9,5 +9,6 @@ namespace bevel {
 /// read (written by a newer program) is left out and said in `problems`; it stays in the library.
 std::vector<Movement> with_own(const std::vector<Movement>& shipped, const std::vector<OwnForm>& own,
                                std::vector<Error>* problems = nullptr);
+std::vector<School> with_own(const std::vector<School>& shipped, const std::vector<OwnForm>& own, std::vector<Error>* problems = nullptr);
 
 } // namespace bevel

@@ -86,10 +86,11 @@ const std::array<const char*, newest> steps{
     "CREATE TABLE own_form(id TEXT PRIMARY KEY, body TEXT NOT NULL);"
     "ALTER TABLE person ADD COLUMN fist_m REAL NOT NULL DEFAULT 0;"
     "ALTER TABLE person ADD COLUMN foot_m REAL NOT NULL DEFAULT 0;",
-    // 12: what the instructor saw, without a figure; the clip that stands beside students' clips of a movement
+    // 12: what the instructor saw, without a figure; own schools; the clip that stands beside students' clips of a movement
     "CREATE TABLE seen(id INTEGER PRIMARY KEY, clip INTEGER NOT NULL REFERENCES clip(id), time_s REAL NOT NULL, family INTEGER NOT NULL, "
     "side TEXT NOT NULL, safety INTEGER NOT NULL, words TEXT NOT NULL);"
     "CREATE INDEX seen_clip ON seen(clip);"
+    "CREATE TABLE own_school(id TEXT PRIMARY KEY, body TEXT NOT NULL);"
     "CREATE TABLE model(movement TEXT PRIMARY KEY, clip INTEGER NOT NULL REFERENCES clip(id));",
 };
 

@@ -30,7 +30,8 @@ struct Person {
 enum class ClipState { waiting, tracked, reviewed, failed, asked };
 std::string_view state_name(ClipState s);
 
-/// A movement of the instructor's own, as the text of its file.
+/// A movement or a school of the instructor's own, as the text of its file.
+enum class Own { movement, school };
 struct OwnForm {
     std::string id, body;
 };
@@ -261,10 +262,10 @@ public:
                             const std::function<void(double)>& progress = {});
     static Result<bool> restore(const std::filesystem::path& file, const std::filesystem::path& folder, const std::stop_token& stop = {});
 
-    /// Own movements (store/forms.h).
-    Result<std::vector<OwnForm>> own_forms() const;
-    Result<bool> keep_form(const OwnForm& form);
-    Result<bool> drop_form(const std::string& id);
+    /// Own movements and schools (store/forms.h).
+    Result<std::vector<OwnForm>> own_forms(Own what = Own::movement) const;
+    Result<bool> keep_form(const OwnForm& form, Own what = Own::movement);
+    Result<bool> drop_form(const std::string& id, Own what = Own::movement);
     /// The clip that shows a movement beside students' clips; 0: none.
     Result<bool> set_model(const std::string& movement, std::int64_t clip);
     std::int64_t model_of(const std::string& movement) const;

@@ -23,7 +23,8 @@ struct Bench {
         session.library = std::make_shared<Library>(*Library::open(folder));
         session.shipped = load_movements(test::data_dir());
         session.movements = with_own(session.shipped, *session.library->own_forms());
-        session.schools = load_schools(test::data_dir());
+        session.shipped_schools = load_schools(test::data_dir());
+        session.schools = with_own(session.shipped_schools, *session.library->own_forms(Own::school));
         session.model_dir = std::filesystem::path(BEVEL_SOURCE_DIR) / "models";
         session.background = &background;
         session.copies = &copies;

@@ -564,13 +564,29 @@ Result<School> load_school(const fs::path& file) {
 }
 
 Result<School> parse_school(const std::string& source) {
-    return guarded(source, [](const json& j) {
+    auto read = guarded(source, [](const json& j) {
         only(j, {"$schema", "id", "name", "about", "changes"});
-        School s{identifier(j, "id"), text(j, "name"), text(j, "about"), {}};
+        School s;
+        s.id = identifier(j, "id"), s.name = text(j, "name"), s.about = text(j, "about");
         if (s.name.empty()) throw Bad{"name"};
         s.changes = within("changes", [&] { return changes(part(j, "changes", json::value_t::array), rule_book()); });
         return s;
     });
+    if (read) read->source = std::make_shared<const std::string>(source);
+    return read;
+}
+
+bool same_but_for_bands(const Movement& a, const Movement& b) {
+    const auto phase = [](const Phase& x, const Phase& y) {
+        return x.id == y.id && x.role == y.role && x.stance == y.stance && x.duration_s == y.duration_s && x.breath == y.breath &&
+               x.ease == y.ease && x.ends_at == y.ends_at && x.posture == y.posture;
+    };
+    const auto check = [](const Check& x, const Check& y) {
+        return x.id == y.id && x.rule == y.rule && x.measure == y.measure && x.form == y.form && x.side == y.side && x.phases == y.phases &&
+               x.reference == y.reference && x.by_lead == y.by_lead && x.size == y.size && x.summary == y.summary;
+    };
+    return a.id == b.id && a.home == b.home && std::equal(a.phases.begin(), a.phases.end(), b.phases.begin(), b.phases.end(), phase) &&
+           std::equal(a.checks.begin(), a.checks.end(), b.checks.begin(), b.checks.end(), check);
 }
 
 void apply(Movement& movement, const std::vector<BandChange>& list, BandLevel level) {

@@ -102,12 +102,16 @@ struct Movement {
 /// those of the rules and in place of those on the same rule, measure and side. Feet may move over the floor only while they are off it.
 Result<Movement> parse_movement(const std::string& text, const RuleBook& rules = rule_book());
 Result<Movement> load_movement(const std::filesystem::path& file);
+/// Whether two movements differ in bands and words at most: what was summarised for one is judged by the other.
+bool same_but_for_bands(const Movement& a, const Movement& b);
 /// Applies the changes of a level; later ones win. A school leaves alone what a phase made its own; a student or a clip does not.
 void apply(Movement& movement, const std::vector<BandChange>& changes, BandLevel level = BandLevel::school);
 
 struct School {
     std::string id, name, about;
     std::vector<BandChange> changes;
+    bool own = false;                          // of the instructor's, not shipped
+    std::shared_ptr<const std::string> source; // the text it was read from
 };
 /// bad_value naming the place.
 Result<School> parse_school(const std::string& text);

@@ -18,6 +18,7 @@ struct FootTarget {
     double lift = 0.045; // height of its lowest point over the floor while it is off, of stature
     // Turned on the spot since it was set down there, toes outward +, degrees: about the heel, then about the ball.
     double heel_turn = 0, ball_turn = 0;
+    bool operator==(const FootTarget&) const = default;
 };
 
 /// Where the wrist is: x own left and z forward in SW from the mid-line of the chest, y in SW above the anchor level.
@@ -28,6 +29,7 @@ struct HandTarget {
     double palm = 0;       // degrees the hand is turned about the forearm from its easy place, thumb outward +
     double fist = 0;       // 0 open, 1 closed
     double drop = 0;       // hangs straight down from there, SW
+    bool operator==(const HandTarget&) const = default;
 };
 
 struct Posture {
@@ -42,6 +44,7 @@ struct Posture {
     // Bends of the back and neck, each against the part below it, degrees; rounding forward +. `lean` is that of the lowest part.
     double low_back = 0, upper_back = 0, neck = 0;
     Posture mirrored() const;
+    bool operator==(const Posture&) const = default;
 };
 
 /// Everything that moves smoothly, in solver units. Faults and sway act on these.

@@ -3,6 +3,7 @@
 #include "store/forms.h"
 #include "ui/forms/form_editor.h"
 #include "ui/forms/learn_dialog.h"
+#include "ui/forms/schools_dialog.h"
 #include "ui/paint/card.h"
 #include "ui/text/data_words.h"
 #include <cmath>
@@ -86,6 +87,8 @@ FormsPage::FormsPage(Session& session, QWidget* parent) : Place(session, "forms"
     setAccessibleName(tr("Forms"));
     for (const auto& m : session_.movements)
         if (m.own && m.source) own_[m.id] = *m.source;
+    for (const auto& s : session_.schools)
+        if (s.own && s.source) own_schools_[s.id] = *s.source;
     build();
     fill_list();
 }
@@ -278,8 +281,12 @@ QWidget* FormsPage::build_words() {
     school_ = new QComboBox;
     school_->setObjectName(QStringLiteral("formSchool"));
     school_->setAccessibleName(tr("School"));
-    school_->addItem(tr("the movement's own bands"), QString());
-    for (const auto& s : session_.schools) school_->addItem(said(s.name), QString::fromStdString(s.id));
+    fill_schools();
+    auto* schools = new QToolButton;
+    schools->setText(tr("Schools …"));
+    schools->setObjectName(QStringLiteral("schools"));
+    schools->setToolTip(tr("What each school does in its own way and why; your own schools"));
+    connect(schools, &QToolButton::clicked, this, &FormsPage::show_schools);
     rules_ = new QTextBrowser;
     rules_->setObjectName(QStringLiteral("rulesOfForm"));
     rules_->setAccessibleName(tr("What it is judged by"));
@@ -287,10 +294,24 @@ QWidget* FormsPage::build_words() {
     auto* judged = new QWidget;
     auto* box = new QVBoxLayout(judged);
     box->setContentsMargins(8, 8, 8, 8);
-    box->addWidget(school_);
+    auto* which = new QHBoxLayout;
+    which->addWidget(school_, 1);
+    which->addWidget(schools);
+    box->addLayout(which);
     box->addWidget(rules_, 1);
+    recorded_ = new QTextBrowser;
+    recorded_->setObjectName(QStringLiteral("recorded"));
+    recorded_->setAccessibleName(tr("As it was shown"));
+    recorded_->setFrameShape(QFrame::NoFrame);
+    recorded_->hide();
+    auto* parts = new QWidget;
+    auto* stack = new QVBoxLayout(parts);
+    stack->setContentsMargins(0, 0, 0, 0);
+    stack->addWidget(phases_, 3);
+    stack->addWidget(recorded_, 2);
+    connect(phases_, &QTableWidget::currentCellChanged, this, &FormsPage::show_recorded);
     tabs_->addTab(about_, tr("About"));
-    tabs_->addTab(phases_, tr("Phases"));
+    tabs_->addTab(parts, tr("Phases"));
     tabs_->addTab(judged, tr("Rules"));
     editor_ = new FormEditor(session_);
     tabs_->addTab(editor_, tr("Change"));
@@ -472,6 +493,7 @@ void FormsPage::apply(const std::string& id, const std::optional<std::string>& t
     std::vector<OwnForm> all;
     for (const auto& [key, body] : own_) all.push_back({key, body});
     session_.movements = with_own(session_.shipped, all);
+    session_.workspace->rules_changed();
     session_.background->run<Result<bool>>(
         this,
         [lib = session_.library, id, text](std::stop_token) {
@@ -479,7 +501,6 @@ void FormsPage::apply(const std::string& id, const std::optional<std::string>& t
         },
         [this](const Result<bool>& ok) {
             if (!ok) editor_->problem(text::error(ok.error()));
-            if (session_.workspace->clip() != 0) session_.workspace->remeasured(session_.workspace->clip());
         });
     fill_list();
     if (session_.movement(id) && shown().toStdString() != id) show_movement(QString::fromStdString(id));
@@ -594,6 +615,83 @@ void FormsPage::fill_words() {
                                            QLocale().toString(p.duration_s, 'f', 1)};
         for (int c = 0; c < 4; ++c) phases_->setItem(static_cast<int>(i), c, new QTableWidgetItem(cells[static_cast<std::size_t>(c)]));
     }
+    show_recorded();
+}
+
+/// What was measured at the end of the chosen phase when the movement was learned: mean and spread.
+void FormsPage::show_recorded() {
+    const auto* m = movement();
+    recorded_->setVisible(m && m->recorded);
+    if (!m || !m->recorded) return;
+    const auto row = static_cast<std::size_t>(std::clamp(phases_->currentRow(), 0, static_cast<int>(m->phases.size()) - 1));
+    const std::string& phase = m->phases[row].id;
+    QStringList from;
+    for (const auto& c : m->recorded->clips) from << QString::fromStdString(c);
+    QString h =
+        QStringLiteral("<p><b>%1</b><br><small>%2</small></p><table cellspacing=\"4\">")
+            .arg(tr("Shown at the end of “%1”, led by the %2").arg(text::phase(*m, phase), text::side(m->recorded->lead)).toHtmlEscaped(),
+                 tr("%n repetition(s): %1", nullptr, m->recorded->repetitions).arg(from.join(QStringLiteral(", "))).toHtmlEscaped());
+    for (const auto& s : m->recorded->spread) {
+        if (s.phase != phase) continue;
+        QString key = QString::fromStdString(s.measure), side;
+        for (const Side of : {Side::left, Side::right})
+            if (key.endsWith(QLatin1Char('.') + QString::fromLatin1(side_name(of).data()))) {
+                side = QStringLiteral(", ") + text::side(of);
+                key.chop(static_cast<int>(side_name(of).size()) + 1);
+            }
+        const auto* info = session_.catalogue.find(key);
+        if (!info || info->hidden) continue;
+        h += QStringLiteral("<tr><td>%1</td><td align=\"right\">%2</td></tr>")
+                 .arg((info->name() + side).toHtmlEscaped(),
+                      text::with_sigma(s.mean, s.sd, info->unit, session_.settings.units(Motion{})).toHtmlEscaped());
+    }
+    recorded_->setHtml(h + QStringLiteral("</table>"));
+}
+
+void FormsPage::fill_schools() {
+    const QSignalBlocker quiet(school_);
+    const QVariant had = school_->currentData();
+    school_->clear();
+    school_->addItem(tr("the movement's own bands"), QString());
+    for (const auto& s : session_.schools) school_->addItem(said(s.name), QString::fromStdString(s.id));
+    school_->setCurrentIndex(std::max(0, school_->findData(had)));
+}
+
+void FormsPage::show_schools() {
+    auto* dialog = new SchoolsDialog(session_, school_->currentData().toString().toStdString(), this);
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    connect(dialog, &SchoolsDialog::edited, this, &FormsPage::edit_school);
+    dialog->open();
+}
+
+void FormsPage::edit_school(const QString& what, const std::string& id, const std::optional<std::string>& text) {
+    const auto it = own_schools_.find(id);
+    const auto before = it == own_schools_.end() ? std::optional<std::string>() : std::optional(it->second);
+    if (before == text || session_.library->read_only()) return;
+    undo().push(new FormStep(
+        what, [this, id](const std::optional<std::string>& t) { apply_school(id, t); }, before, text));
+}
+
+void FormsPage::apply_school(const std::string& id, const std::optional<std::string>& text) {
+    if (text)
+        own_schools_[id] = *text;
+    else
+        own_schools_.erase(id);
+    std::vector<OwnForm> all;
+    for (const auto& [key, body] : own_schools_) all.push_back({key, body});
+    session_.schools = with_own(session_.shipped_schools, all);
+    session_.workspace->rules_changed();
+    session_.background->run<Result<bool>>(
+        this,
+        [lib = session_.library, id, text](std::stop_token) {
+            return text ? lib->keep_form({id, *text}, Own::school) : lib->drop_form(id, Own::school);
+        },
+        [this](const Result<bool>& ok) {
+            if (!ok) editor_->problem(text::error(ok.error()));
+        });
+    fill_schools();
+    if (const auto* m = movement()) rules_->setHtml(rules_html(*m));
+    for (auto* d : findChildren<SchoolsDialog*>()) d->fill();
 }
 
 void FormsPage::add_actions(Actions& actions) {

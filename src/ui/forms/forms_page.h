@@ -37,6 +37,7 @@ public:
     void write_card(const QString& file);
     /// A movement from clips that show it; `clip` is chosen from the start.
     void learn_from(qint64 clip);
+    void show_schools();
 
 private:
     void build();
@@ -51,12 +52,16 @@ private:
     const Movement* movement() const;
     void edit(const QString& what, const std::string& id, const std::optional<std::string>& text);
     void apply(const std::string& id, const std::optional<std::string>& text);
+    void edit_school(const QString& what, const std::string& id, const std::optional<std::string>& text);
+    void apply_school(const std::string& id, const std::optional<std::string>& text);
+    void fill_schools();
+    void show_recorded();
     void copy_shown();
     void export_shown();
     void import_form();
     void print_card();
 
-    std::map<std::string, std::string> own_; // texts of own movements
+    std::map<std::string, std::string> own_, own_schools_; // texts
     FormEditor* editor_ = nullptr;
 
     QLineEdit* search_ = nullptr;
@@ -67,7 +72,7 @@ private:
     QSlider *time_ = nullptr, *around_ = nullptr, *size_ = nullptr;
     QToolButton* play_ = nullptr;
     QTabWidget* tabs_ = nullptr;
-    QTextBrowser *about_ = nullptr, *rules_ = nullptr;
+    QTextBrowser *about_ = nullptr, *rules_ = nullptr, *recorded_ = nullptr;
     QTableWidget* phases_ = nullptr;
 };
 

@@ -29,6 +29,7 @@ class LearnDialog : public QDialog {
 public:
     /// `clip`: chosen from the start; 0: none.
     LearnDialog(Session& session, qint64 clip, QWidget* parent = nullptr);
+    ~LearnDialog() override { undo_.disconnect(this); } // which tells of its own end after everything else is gone
     LayoutStrip& strip() { return *strip_; }
     QUndoStack& steps() { return undo_; }
     const Layout& layout_of() const { return layout_; }

@@ -24,7 +24,7 @@ void FrameSource::Lane::stop() {
 }
 
 FrameSource::FrameSource(std::shared_ptr<const OpenReview> open, std::shared_ptr<const OpenReview> beside, QObject* parent)
-    : QObject(parent), open_(std::move(open)), beside_(std::move(beside)) {
+    : QObject(parent), open_(std::move(open)), beside_(std::move(beside)), of_(open_) {
     if (beside_) partner_.start([this](const std::stop_token& s) { show_partner(s); });
     student_.start([this](const std::stop_token& s) { show_student(s); });
     reference_.start([this](const std::stop_token& s) { show_reference(s); });
@@ -45,8 +45,10 @@ void FrameSource::wish(std::size_t frame, double reference_s, double scale, std:
 }
 
 void FrameSource::deliver(std::shared_ptr<FramePicture> picture) {
-    picture->of = open_;
-    mail_.post([this, picture = std::move(picture)] { emit ready(picture); });
+    mail_.post([this, picture = std::move(picture)] {
+        picture->of = of_;
+        emit ready(picture);
+    });
 }
 
 void FrameSource::show_student(const std::stop_token& stop) {

@@ -34,6 +34,9 @@ public:
     /// `partner`: frame of the clip beside it.
     void wish(std::size_t frame, double reference_s, double scale, std::optional<std::size_t> partner = {});
 
+    /// The same clip and figure under another review, which differs in its findings alone.
+    void now_of(std::shared_ptr<const OpenReview> open) { of_ = std::move(open); }
+
 signals:
     void ready(std::shared_ptr<bevel::ui::FramePicture> picture);
 
@@ -63,6 +66,7 @@ private:
     void show_reference(const std::stop_token& stop);
     void deliver(std::shared_ptr<FramePicture> picture);
     std::shared_ptr<const OpenReview> open_, beside_;
+    std::shared_ptr<const OpenReview> of_; // what the pictures are said to be of; interface thread only
     Mailbox mail_;
     Lane student_, partner_, reference_;
 };

@@ -2,7 +2,6 @@
 #include "ui/review/agreement_dialog.h"
 #include "ui/review/figures_table.h"
 #include "ui/review/findings_column.h"
-#include "ui/review/seen_dialog.h"
 #include "ui/shell/elided_label.h"
 #include "ui/shell/empty_state.h"
 #include <cmath>
@@ -56,6 +55,14 @@ ReviewPage::ReviewPage(Session& session, QWidget* parent) : Place(session, "revi
         if (!state_.open || state_.open->clip.id != clip) return;
         // Marked while another place is looked at: once, after the last of several.
         isVisible() ? reload() : again_.start();
+    });
+    connect(session_.workspace, &Workspace::judged_anew, this, [this] {
+        if (!state_.open) return;
+        if (auto now = judged_by_bands(*state_.open, session_, state_.decisions)) {
+            show_judged(std::move(now));
+        } else {
+            isVisible() ? reload() : again_.start();
+        }
     });
     again_.setSingleShot(true);
     again_.setInterval(400);
@@ -296,121 +303,6 @@ void ReviewPage::set_beside(std::shared_ptr<const OpenReview> beside) {
     });
 }
 
-void ReviewPage::want_model(bool on) {
-    model_wanted_ = on;
-    if (!state_.open) return;
-    if (on) return show_model();
-    if (state_.shows_model()) set_beside(state_.open->partner), frame_changed();
-}
-
-void ReviewPage::show_model() {
-    session_.background->run<Loaded>(
-        this,
-        [lib = session_.library, session = &session_, id = state_.open->clip.id,
-         movement = state_.open->review->movement.id](std::stop_token) -> Loaded {
-            const auto model = lib->model_of(movement);
-            if (model == 0 || model == id) return std::shared_ptr<const OpenReview>();
-            return load_review(*lib, *session, model);
-        },
-        [this, of = state_.open](Loaded model) {
-            if (of != state_.open || !model_wanted_) return; // another clip was opened, or it is no longer wanted
-            if (!model) return problem(model.error());
-            if (!*model)
-                return notice_->say(
-                    tr("No clip was chosen to show this movement. Open yours, then “Show this clip beside students' clips”."));
-            set_beside(std::move(*model));
-            frame_changed();
-        });
-}
-
-/// This clip is the one that shows the movement, or no longer.
-void ReviewPage::be_model() {
-    if (!state_.open) return;
-    session_.background->run<Result<bool>>(
-        this,
-        [lib = session_.library, id = state_.open->clip.id, movement = state_.open->review->movement.id](std::stop_token) -> Result<bool> {
-            const bool is = lib->model_of(movement) == id;
-            if (auto ok = lib->set_model(movement, is ? 0 : id); !ok) return ok;
-            return !is;
-        },
-        [this, name = said(state_.open->review->movement.name)](const Result<bool>& now) {
-            if (!now) return problem(now.error());
-            notice_->say(*now ? tr("This clip now shows “%1” beside students' clips (I).").arg(name)
-                              : tr("This clip no longer shows “%1”.").arg(name));
-        });
-}
-
-void ReviewPage::add_seen() {
-    if (!state_.open || session_.library->read_only()) return;
-    play(false);
-    auto* dialog = new SeenDialog(state_.family, state_.time(), this);
-    dialog->setAttribute(Qt::WA_DeleteOnClose);
-    connect(dialog, &SeenDialog::seen, this, &ReviewPage::see);
-    dialog->open();
-}
-
-void ReviewPage::see(const Remark& s) {
-    if (!state_.open || s.words.empty()) return;
-    Remark now = s;
-    now.clip = state_.open->clip.id;
-    // An id of its own from the start, so that it can be taken back and done again.
-    session_.background->run<Result<std::int64_t>>(
-        this,
-        [lib = session_.library, now](std::stop_token) -> Result<std::int64_t> {
-            std::int64_t id = 0;
-            auto ok = lib->together([&]() -> Result<bool> {
-                const auto made = lib->save_seen(now);
-                if (!made) return tl::unexpected(made.error());
-                id = *made;
-                return lib->drop_seen(id);
-            });
-            if (!ok) return tl::unexpected(ok.error());
-            return id;
-        },
-        [this, now](const Result<std::int64_t>& id) mutable {
-            if (!id) return problem(id.error());
-            now.id = *id;
-            keep_seen(tr("something seen"), now, true);
-        });
-}
-
-namespace {
-/// Something seen that is there or not, to be done and undone.
-class SeenStep : public QUndoCommand {
-public:
-    SeenStep(const QString& what, std::function<void(bool)> apply, bool there) : apply_(std::move(apply)), there_(there) { setText(what); }
-    void redo() override { apply_(there_); }
-    void undo() override { apply_(!there_); }
-
-private:
-    std::function<void(bool)> apply_;
-    bool there_;
-};
-} // namespace
-
-void ReviewPage::keep_seen(const QString& what, const Remark& s, bool there) {
-    undo().push(new SeenStep(
-        what,
-        [this, s](bool on) {
-            session_.background->run<Result<bool>>(
-                this,
-                [lib = session_.library, s, on](std::stop_token) {
-                    return lib->together([&]() -> Result<bool> {
-                        if (!on) return lib->drop_seen(s.id);
-                        if (auto ok = lib->save_seen(s); !ok) return tl::unexpected(ok.error());
-                        // What was written down is meant to be said.
-                        return lib->decide(s.clip, {"seen:" + std::to_string(s.id), s.side, Choice::kept, "", ""});
-                    });
-                },
-                [this, clip = s.clip](const Result<bool>& ok) {
-                    if (!ok) return problem(ok.error());
-                    session_.workspace->touched(clip);
-                    if (state_.open && state_.open->clip.id == clip) reload();
-                });
-        },
-        there));
-}
-
 void ReviewPage::frame_changed() {
     if (!state_.open) return;
     if (source_) source_->wish(state_.frame, state_.reference_s[state_.frame], reference_->scale(), state_.partner_frame());
@@ -444,73 +336,7 @@ private:
     Decision before_, after_;
 };
 
-/// The breath as it was tapped, to be done and undone.
-class BreathStep : public QUndoCommand {
-public:
-    using Marks = std::vector<BreathMark>;
-    BreathStep(const QString& what, std::function<void(const Marks&)> apply, Marks before, Marks after)
-        : apply_(std::move(apply)), before_(std::move(before)), after_(std::move(after)) {
-        setText(what);
-    }
-    void redo() override { apply_(after_); }
-    void undo() override { apply_(before_); }
-
-private:
-    std::function<void(const Marks&)> apply_;
-    Marks before_, after_;
-};
 } // namespace
-
-/// A breath begins now, in and out in turn. While it plays the taps are gathered; with a pause they are kept.
-void ReviewPage::tap_breath() {
-    if (!state_.open || session_.library->read_only()) return;
-    const double now = state_.time();
-    const std::vector<BreathMark>& had = tapped_.empty() ? state_.open->track.layers.breaths : tapped_;
-    const BreathMark* before = nullptr;
-    for (const auto& b : had)
-        if (b.time_s < now) before = &b;
-    if (!tapped_.empty() && now - tapped_.back().time_s < 0.3) return; // a key that bounces, or a step back
-    tapped_.push_back({now, !before || !before->in});
-    notice_->say(tapped_.back().in ? tr("Breath in from %1. Tap again where it goes out.").arg(text::time(now))
-                                   : tr("Breath out from %1. Tap again where it comes in.").arg(text::time(now)));
-    if (!timer_.isActive()) keep_breaths();
-}
-
-void ReviewPage::keep_breaths() {
-    if (tapped_.empty() || !state_.open) return;
-    const auto fresh = std::exchange(tapped_, {});
-    const auto before = state_.open->track.layers.breaths;
-    // What was tapped over an earlier stretch stands in its place.
-    std::vector<BreathMark> after;
-    for (const auto& b : before)
-        if (b.time_s < fresh.front().time_s - 0.3 || b.time_s > fresh.back().time_s + 0.3) after.push_back(b);
-    after.insert(after.end(), fresh.begin(), fresh.end());
-    std::sort(after.begin(), after.end(), [](const BreathMark& a, const BreathMark& b) { return a.time_s < b.time_s; });
-    set_breaths(tr("the tapped breath"), after);
-}
-
-void ReviewPage::set_breaths(const QString& what, const std::vector<BreathMark>& after) {
-    undo().push(new BreathStep(
-        what,
-        [this, clip = state_.open->clip.id](const std::vector<BreathMark>& marks) {
-            session_.background->run<Result<bool>>(
-                this,
-                [lib = session_.library, clip, marks](std::stop_token) {
-                    return lib->together([&]() -> Result<bool> {
-                        auto track = lib->load_track(clip);
-                        if (!track) return tl::unexpected(track.error());
-                        track->layers.breaths = marks;
-                        return lib->save_track(clip, *track);
-                    });
-                },
-                [this, clip, n = static_cast<int>(marks.size())](const Result<bool>& ok) {
-                    if (!ok) return problem(ok.error());
-                    notice_->say(n == 0 ? tr("No breath is marked.") : tr("%n breath mark(s) kept.", nullptr, n));
-                    session_.workspace->remeasured(clip);
-                });
-        },
-        state_.open->track.layers.breaths, after));
-}
 
 void ReviewPage::decide(const Finding& f, Choice choice, const QString& wording) {
     const Decision before = state_.decision_of(f);
@@ -562,20 +388,39 @@ void ReviewPage::agree(const QString& check) {
 
 /// The same clip judged by what is agreed now; the cursor stays.
 void ReviewPage::reload() {
-    const double at = state_.time();
-    const Family family = state_.family;
     session_.background->run<Loaded>(
         this,
         [lib = session_.library, session = &session_, id = state_.open->clip.id](std::stop_token) {
             return load_review(*lib, *session, id);
         },
-        [this, at, family](Loaded open) {
+        [this](Loaded open) {
             if (!open) return problem(open.error());
             if (!state_.open || state_.open->clip.id != (*open)->clip.id) return; // another clip was opened meanwhile
-            show_review(std::move(*open));
-            state_.set_family(family);
-            state_.set_time(at);
+            show_again(std::move(*open));
         });
+}
+
+/// The open clip by other bands: pictures, cursor and everything measured stay as they are.
+void ReviewPage::show_judged(std::shared_ptr<const OpenReview> open) {
+    for (auto* view : {student_, partner_, reference_})
+        if (view->is_of(state_.open)) view->now_of(open);
+    state_.open = std::move(open);
+    source_->now_of(state_.open);
+    state_.decisions = state_.open->decisions;
+    time_->rebuild();
+    figures_->fill();
+    findings_->fill();
+    column_->update();
+    emit opened();
+}
+
+/// The open clip as it is judged now; cursor and part stay.
+void ReviewPage::show_again(std::shared_ptr<const OpenReview> open) {
+    const double at = state_.time();
+    const Family family = state_.family;
+    show_review(std::move(open));
+    state_.set_family(family);
+    state_.set_time(at);
 }
 
 void ReviewPage::step_phase(int by) {
@@ -659,6 +504,17 @@ void ReviewPage::add_actions(Actions& actions) {
     actions.add(
         this, M::clip, "tapBreath", tr("A breath begins here: in, out, in …"), {QKeySequence(Qt::Key_B)}, [this] { tap_breath(); },
         tr("Tap along while the clip plays; breath cannot be seen, so it is judged by what you tap"));
+    actions.add(
+        this, M::clip, "readBreaths", tr("Breath from a file …"), {},
+        [this] {
+            if (!state_.open || session_.library->read_only()) return;
+            const QString file = QFileDialog::getOpenFileName(this, tr("A breath trace"), QString(), tr("Text (*.csv *.txt)"));
+            if (!file.isEmpty()) read_breaths(file);
+        },
+        tr("Lines of time in seconds of the clip and chest extension, or of time and in/out"));
+    actions.add(
+        this, M::view, "holdsAction", tr("Holds in this clip …"), {QKeySequence(Qt::Key_H)}, [this] { show_holds(); },
+        tr("How long what was held, on which leg, and how far the body swayed"));
     actions.add(this, M::clip, "dropBreaths", tr("Take the tapped breath back"), {}, [this] {
         if (state_.open && !state_.open->track.layers.breaths.empty()) set_breaths(tr("the tapped breath"), {});
     });

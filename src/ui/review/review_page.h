@@ -36,6 +36,7 @@ public:
     void give_file(const QString& file);
     /// The instructor's clip of the movement in place of the drawn figure, or the figure again.
     void want_model(bool on);
+    void read_breaths(const QString& file);
     /// Something the instructor sees at the cursor.
     void see(const Remark& s);
     /// The other clip of a pair comes first.
@@ -59,8 +60,11 @@ private:
     void apply(const Decision& d);
     void agree(const QString& check);
     void reload();
+    void show_again(std::shared_ptr<const OpenReview> open);
+    void show_judged(std::shared_ptr<const OpenReview> open);
     void tap_breath();
     void keep_breaths();
+    void show_holds();
     void set_breaths(const QString& what, const std::vector<BreathMark>& after);
     void problem(const Error& e);
     void point_to_file();

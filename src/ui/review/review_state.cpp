@@ -84,6 +84,24 @@ std::shared_ptr<const Review> with_seen(std::shared_ptr<const Review> review, co
     return out;
 }
 
+std::shared_ptr<const OpenReview> judged_by_bands(const OpenReview& open, const Session& session, const std::vector<Decision>& decisions) {
+    const Movement* now = session.movement(open.clip.movement);
+    if (!now || open.partner) return {};
+    const auto options = review_options(session, open.clip, open.person, open.agreements);
+    Movement movement = *now;
+    apply(movement, options.school, BandLevel::school);
+    apply(movement, options.adaptations, BandLevel::student);
+    apply(movement, options.clip, BandLevel::clip);
+    if (!same_but_for_bands(movement, open.review->movement)) return {};
+    auto review = std::make_shared<Review>(*open.review);
+    review->movement = std::move(movement);
+    review->findings = judge(review->summaries, review->alignment, review->movement);
+    auto out = std::make_shared<OpenReview>(open);
+    out->review = with_seen(std::move(review), open.seen);
+    out->decisions = decisions;
+    return out;
+}
+
 ReviewOptions review_options(const Session& session, const Clip& clip, const Person& person, const std::vector<Agreement>& agreements) {
     ReviewOptions o;
     o.view = view_from_name(clip.view);

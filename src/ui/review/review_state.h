@@ -16,7 +16,7 @@ struct OpenReview {
     std::filesystem::path file;
     bool has_file = true; // else it was moved away or lost; points and findings are there all the same
     std::vector<Decision> decisions;
-    std::vector<Remark> seen;                    // by the instructor; findings of the review too
+    std::vector<Remark> seen;                  // by the instructor; findings of the review too
     std::vector<Agreement> agreements;         // in force for this clip
     std::shared_ptr<const OpenReview> partner; // the other clip of a pair; findings of both are in `review`
     /// What a finding's times are of.
@@ -31,6 +31,10 @@ std::shared_ptr<const Review> with_seen(std::shared_ptr<const Review> review, co
 
 /// Loads a clip of the library and reviews it by its movement and school. On the background thread.
 Result<std::shared_ptr<const OpenReview>> load_review(const Library& library, const Session& session, std::int64_t clip);
+
+/// The same clip by the movement, school and agreements as they are now, where these differ in bands alone: judged from what was
+/// summarised. Null where it has to be looked at anew. `decisions`: as they stand now.
+std::shared_ptr<const OpenReview> judged_by_bands(const OpenReview& open, const Session& session, const std::vector<Decision>& decisions);
 
 class ReviewState : public QObject {
     Q_OBJECT

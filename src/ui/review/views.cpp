@@ -103,6 +103,13 @@ void PictureView::show_picture(std::shared_ptr<FramePicture> picture) {
     update();
 }
 
+void PictureView::now_of(const std::shared_ptr<const OpenReview>& open) {
+    if (!picture_) return;
+    auto again = std::make_shared<FramePicture>(*picture_);
+    again->of = open;
+    show_picture(std::move(again));
+}
+
 const Track& PictureView::track() const {
     return what_ == Shows::partner && state_.beside ? state_.beside->track : state_.open->track;
 }

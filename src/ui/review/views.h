@@ -16,6 +16,9 @@ class PictureView : public QWidget, public Spoken {
 public:
     PictureView(const Session& session, ReviewState& state, Shows what, QWidget* parent = nullptr);
     void show_picture(std::shared_ptr<FramePicture> picture);
+    /// The picture that is held is one of this review too.
+    void now_of(const std::shared_ptr<const OpenReview>& open);
+    bool is_of(const std::shared_ptr<const OpenReview>& open) const { return picture_ && picture_->of == open; }
     /// Frame of the picture that is held, of whatever review.
     std::optional<std::size_t> shown_frame() const { return picture_ ? std::optional(picture_->frame) : std::nullopt; }
     /// Size of the clip's pixels in this view.

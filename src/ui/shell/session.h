@@ -25,7 +25,8 @@ struct Session {
     std::shared_ptr<Library> library; // used on the background thread only
     std::vector<Movement> shipped;    // movements as they came with the program
     Versions<Movement> movements;     // with the instructor's own
-    std::vector<School> schools;
+    std::vector<School> shipped_schools;
+    Versions<School> schools; // with the instructor's own
     Catalogue catalogue;
     Theme theme;
     Settings settings;

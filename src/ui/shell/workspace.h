@@ -22,6 +22,8 @@ public:
     /// Something of a clip was written: its facts, its state, a decision. 0: clips came or went.
     void touched(qint64 clip) { emit changed(clip); }
     /// What a clip is measured by was changed: its figures are others now.
+    /// A movement or a school is another now: what is open is judged by it.
+    void rules_changed() { emit judged_anew(); }
     void remeasured(qint64 clip) { emit measured_anew(clip); }
 
 signals:
@@ -29,6 +31,7 @@ signals:
     void clip_chosen(qint64 clip);
     void changed(qint64 clip);
     void measured_anew(qint64 clip);
+    void judged_anew();
 
 private:
     qint64 clip_ = 0;

@@ -1,0 +1,29 @@
+// Holds: stretches in which the body stays as it is, on both feet or on one; how long, how far it sways and whether it sinks.
+#pragma once
+#include "core/measure/measures.h"
+
+namespace bevel {
+
+/// A figure with its 1-sigma.
+struct HeldFigure {
+    double value = 0, sigma = 0;
+};
+
+struct Hold {
+    double from_s = 0, to_s = 0, sigma_s = 0.1; // of the length
+    std::optional<Side> leg;                    // standing on this one; none: on both
+    bool supported = false;                     // a hand on a support or a seat for some of it
+    int touches = 0;                            // on one leg: times the free foot touched the floor for a moment
+    // Root mean square of the body centre about its mean, mm, with the noise of the points taken out; absent where the clip does not
+    // show that axis.
+    std::optional<HeldFigure> sideways, forward;
+    std::optional<HeldFigure> sinks; // hip height of the last third against the first, of the standing height; down is positive
+    double length_s() const { return to_s - from_s; }
+};
+
+/// Stretches of at least `least_s` in which hips and hands stay within what a body at rest does (6 cm/s, smoothed over half a second);
+/// a free foot that touches for less than half a second does not end a hold on one leg. In order of time.
+std::vector<Hold> find_holds(const Motion& motion, const Measures& measures, const std::vector<SupportState>& states = {},
+                             double least_s = 2.0);
+
+} // namespace bevel
