@@ -1,15 +1,20 @@
 // Every movement with bodies of several builds and sizes, faultless and with faults, from points in metres with noise: how many clear
 // faults are told in the right direction, and how many remarks are false. Prints a part of docs/accuracy.md. A fault is clear where the
 // band is left by more than the smallest amount worth a remark, by arithmetic alone: what the movement itself asks, plus the size of the
-// fault.
+// fault. With --picture: one movement of each kind filmed from its best side and found by the body finder.
 #include "core/movement/solver.h"
 #include "core/review/review.h"
 #include "core/sim/take.h"
+#include "media/clip.h"
+#include "media/pose/finder.h"
+#include "media/tracker.h"
 #include "support/synthetic.h"
 #include <atomic>
 #include <cstdio>
 #include <cstdlib>
+#include <cstring>
 #include <map>
+#include <set>
 #include <thread>
 
 using namespace bevel;
@@ -128,23 +133,114 @@ Tally grid_of(const Movement& m, int seeds) {
     return out;
 }
 
+/// The take as a film, found by the body finder.
+Result<Track> filmed(const Movement& m, const sim::TakeOptions& o, const std::filesystem::path& models) {
+    const sim::Take take(m, o);
+    const auto file = std::filesystem::temp_directory_path() / "bevel-movement-grid.mp4";
+    auto writer = ClipWriter::create(file, o.phone.width, o.phone.height, o.phone.fps, 26);
+    if (!writer) return tl::unexpected(writer.error());
+    for (std::size_t i = 0; i < take.frames(); ++i)
+        if (auto ok = writer->add(take.picture(i), take.track().time_s[i]); !ok) return tl::unexpected(ok.error());
+    if (auto ok = writer->finish(); !ok) return tl::unexpected(ok.error());
+    TrackOptions options;
+    options.model_dir = models;
+    auto made = track_clip(file, options);
+    std::filesystem::remove(file);
+    if (!made) return tl::unexpected(made.error());
+    return std::move(made->track);
+}
+
+/// Two bodies, faultless and with each fault that is clear and can be told from there.
+Tally pictures_of(const Movement& m, const std::filesystem::path& models) {
+    Tally out;
+    auto plain = body(1, 1.7, 1);
+    plain.student.proportion_spread = plain.student.mass_spread = plain.student.tempo_spread = plain.student.size_spread =
+        plain.student.sway = 0;
+    const auto own = review_of(m, plain, 1e-5);
+    for (const auto& [seed, stature] : {std::pair{601U, 1.66}, {602U, 1.78}}) {
+        auto o = sim::take_of(seed, stature);
+        o.student.score.repetitions = 1;
+        o.phone.view = m.best_views.front();
+        o.phone.width = 960;
+        o.phone.height = 540;
+        o.phone.fps = 15;
+        o.family = sim::Looks::Family::lofted; // nothing was fitted on it
+        ReviewOptions ro;
+        ro.view = o.phone.view;
+        ro.stature_m = stature;
+        const auto review = [&](const sim::TakeOptions& with) -> Result<std::shared_ptr<const Review>> {
+            const auto track = filmed(m, with, models);
+            if (!track) return tl::unexpected(track.error());
+            return make_review(*track, m, ro);
+        };
+        const auto clean = review(o);
+        if (!clean) {
+            ++out.refused;
+            continue;
+        }
+        for (const auto& f : (*clean)->findings) {
+            if (f.verdict == Verdict::cannot_tell) continue;
+            ++out.judged;
+            if (f.verdict == Verdict::outside) ++out.false_remarks, ++out.wrong[f.check];
+        }
+        if (!own) continue;
+        for (const auto& g : faults()) {
+            const auto clear = std::any_of((*own)->findings.begin(), (*own)->findings.end(), [&](const Finding& f) {
+                if (f.measure != g.measure || f.verdict == Verdict::cannot_tell || f.reference) return false;
+                const double there = f.value + (g.direction == Direction::low ? -g.size : g.size);
+                return g.direction == Direction::low ? f.low && there < *f.low - f.matters : f.high && there > *f.high + f.matters;
+            });
+            const auto seen = std::any_of((*clean)->findings.begin(), (*clean)->findings.end(),
+                                          [&](const Finding& f) { return f.measure == g.measure && f.verdict != Verdict::cannot_tell; });
+            if (!clear || !seen) continue;
+            auto faulty = o;
+            faulty.student.faults.push_back({g.fault, g.size, std::nullopt});
+            const auto r = review(faulty);
+            ++out.clear;
+            bool told = false, opposite = false;
+            if (r)
+                for (const auto& x : (*r)->findings) {
+                    if (x.measure != g.measure || x.verdict != Verdict::outside) continue;
+                    told |= x.direction == g.direction;
+                    opposite |= x.direction != g.direction;
+                }
+            out.told += told ? 1 : 0;
+            out.opposite += opposite && !told ? 1 : 0;
+            if (!told) ++out.missed[m.id + ": " + g.measure + (r ? "" : " (refused)")];
+        }
+    }
+    return out;
+}
+
 } // namespace
 
 int main(int argc, char** argv) {
+    const bool picture = argc > 1 && std::strcmp(argv[1], "--picture") == 0;
     const int seeds = argc > 1 ? std::max(1, std::atoi(argv[1])) : 3;
-    const auto movements = load_movements(find_data_dir(argv[0]));
+    auto movements = load_movements(find_data_dir(argv[0]));
+    if (picture) { // the first of each kind
+        std::set<std::string> kinds;
+        std::erase_if(movements, [&](const Movement& m) { return !kinds.insert(m.kind).second; });
+    }
     std::vector<Tally> all(movements.size());
     std::atomic<std::size_t> next{0};
     auto work = [&] {
-        for (std::size_t i; (i = next++) < movements.size();) all[i] = grid_of(movements[i], seeds);
+        for (std::size_t i; (i = next++) < movements.size();)
+            all[i] = picture ? pictures_of(movements[i], find_model_dir(argv[0])) : grid_of(movements[i], seeds);
     };
     {
-        const std::jthread other(work);
+        std::optional<std::jthread> other;
+        if (!picture) other.emplace(work); // the body finder uses both threads itself
         work();
     }
-    std::printf(
-        "\n## All movements, from points\n\n%zu movements, 4 builds, 3 sizes, %d seeds each; points in metres with 6 mm of noise. Faults: ",
-        movements.size(), seeds);
+    if (picture)
+        std::printf("\n## One movement of each kind, through the picture\n\n%zu movements, 2 bodies each, filmed from the best side at 15 "
+                    "pictures a second and found by the body finder. Faults: ",
+                    movements.size());
+    else
+        std::printf("\n## All movements, from points\n\n%zu movements, 4 builds, 3 sizes, %d seeds each; points in metres with 6 mm of "
+                    "noise. Faults: ",
+                    movements.size(), seeds);
     for (const auto& g : faults())
         std::printf("%s%s %g", &g == &faults().front() ? "" : ", ", std::string(sim::fault_name(g.fault)).c_str(), g.size);
     std::printf(".\n\n| movement | clear faults | told rightly | the other way | judged faultless | false remarks | refused "

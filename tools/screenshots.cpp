@@ -4,6 +4,7 @@
 #include "ui/arrivals/parts_dialog.h"
 #include "ui/arrivals/still_pair.h"
 #include "ui/forms/learn_dialog.h"
+#include "ui/forms/schools_dialog.h"
 #include "ui/shell/help_window.h"
 #include "ui/shell/main_window.h"
 #include <cstdio>
@@ -14,6 +15,7 @@
 #include <QDoubleSpinBox>
 #include <QElapsedTimer>
 #include <QLabel>
+#include <QListWidget>
 #include <QProgressBar>
 #include <QPushButton>
 #include <QSlider>
@@ -259,6 +261,43 @@ int main(int argc, char** argv) {
             if (!wait([&] { return !learn->busy() && learn->complete(); }, 60000)) return 1;
             learn->grab().save(QStringLiteral("%1/forms-learn.png").arg(args[2]));
             learn->reject();
+            forms->show_schools();
+            auto* schools = forms->findChild<ui::SchoolsDialog*>();
+            schools->findChild<QListWidget*>(QStringLiteral("schoolList"))->setCurrentRow(1);
+            schools->findChild<QTableWidget*>(QStringLiteral("schoolChanges"))->setCurrentCell(0, 0);
+            schools->grab().save(QStringLiteral("%1/schools.png").arg(args[2]));
+            schools->close();
+            // A remark of one's own, and the instructor's clip in place of the figure.
+            std::int64_t shows = 0;
+            for (const auto& other : *clips)
+                if (other.movement == c.movement && other.id != c.id && other.person != 0) shows = other.id;
+            if (shows != 0 && session.library->set_model(c.movement, shows)) {
+                window.show_place(1);
+                if (!wait([&] { return window.review()->shows_current(); })) return 1;
+                Remark r;
+                r.time_s = 6;
+                r.family = static_cast<int>(Family::arms);
+                r.words = "Let the hands part as if the air between them were thick.";
+                window.review()->see(r);
+                window.review()->want_model(true);
+                if (!wait(
+                        [&] {
+                            return window.review()->state().shows_model() && !window.review()->state().open->seen.empty() &&
+                                   window.review()->shows_current();
+                        },
+                        60000))
+                    return 1;
+                window.review()->state().set_time(6);
+                if (!wait([&] { return window.review()->shows_current(); })) return 1;
+                settle(100);
+                window.grab().save(QStringLiteral("%1/review-own.png").arg(args[2]));
+                window.actions_table().find("holdsAction")->trigger();
+                if (auto* holds = window.review()->findChild<QDialog*>(QStringLiteral("holdsDialog"))) {
+                    holds->grab().save(QStringLiteral("%1/holds.png").arg(args[2]));
+                    holds->close();
+                }
+                window.review()->want_model(false);
+            }
             window.show_place(1);
             window.actions_table().find("settings")->trigger();
             if (!picture_of(window.findChild<QDialog*>(QStringLiteral("settingsDialog")), "settings")) return 1;

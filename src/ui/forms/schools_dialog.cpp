@@ -56,6 +56,7 @@ void SchoolsDialog::build() {
     about_ = new QLabel;
     about_->setWordWrap(true);
     about_->setObjectName(QStringLiteral("faint"));
+    about_->setMinimumHeight(2 * about_->fontMetrics().lineSpacing() + 4);
     changes_ = new QTableWidget(0, 2);
     changes_->setObjectName(QStringLiteral("schoolChanges"));
     changes_->setAccessibleName(tr("What it does in its own way"));
