@@ -8,6 +8,7 @@
 #include <QFile>
 #include <QLineEdit>
 #include <QListWidget>
+#include <QPointer>
 #include <QProcess>
 #include <QPushButton>
 #include <QSignalSpy>
@@ -214,6 +215,41 @@ private slots:
         Bench b(copy_.demo); // and after a restart
         QVERIFY(b.session.school("inclined_own") && *b.session.school("inclined_own")->changes[0].high == 24);
         QVERIFY(b.session.library->drop_form("inclined_own", Own::school).has_value());
+    }
+    void why_shows_the_fault_beside_the_right_one() {
+        Bench b(copy_.demo);
+        QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened);
+        b.window->open_review(1);
+        QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 1, 30000);
+        QPointer<QToolButton> why = b.window->review()->findChild<QToolButton*>(QStringLiteral("why"));
+        QVERIFY(why);
+        QTest::mouseClick(why.data(), Qt::LeftButton);
+        auto* show = b.window->review()->findChild<QPushButton*>(QStringLiteral("showMe"));
+        QVERIFY(show);
+        show->click();
+        QVERIFY(b.window->forms()->isVisible());
+        auto* page = b.window->forms();
+        QCOMPARE(page->shown().toStdString(), b.window->review()->state().open->review->movement.id);
+        QVERIFY(page->findChild<QComboBox*>(QStringLiteral("fault"))->currentIndex() > 0);
+        QVERIFY(drawn(page));
+        QVERIFY(figure_in(page, 0, 0.5).first > 0.005 && figure_in(page, 0.5, 1).first > 0.005); // two figures
+    }
+    void the_role_of_a_phase_is_what_rules_speak_of() {
+        Bench b(copy_.demo);
+        auto* page = come(b);
+        page->show_movement(QStringLiteral("opening_rise_and_sink"));
+        page->findChild<QTabWidget*>(QStringLiteral("formTabs"))->setCurrentIndex(3);
+        const auto checks = [&] { return b.session.movement("opening_rise_and_sink")->checks.size(); };
+        const auto before = checks();
+        auto* role = page->findChild<QComboBox*>(QStringLiteral("formRole"));
+        QCOMPARE(role->currentData().toString().toStdString(), b.session.movement("opening_rise_and_sink")->phases[0].role);
+        role->setCurrentIndex(0);
+        emit role->activated(0);
+        QVERIFY(b.session.movement("opening_rise_and_sink")->phases[0].role.empty());
+        QVERIFY(checks() <= before);
+        page->undo().undo();
+        QCOMPARE(checks(), before);
+        QVERIFY(!b.session.movement("opening_rise_and_sink")->phases[0].role.empty());
     }
     void movements_are_found_by_any_name_kind_and_what_they_ask() {
         Bench b(copy_.demo);

@@ -1,3 +1,4 @@
+#include "core/movement/astray.h"
 #include "core/sim/take.h"
 #include "support/synthetic.h"
 #include <cmath>
@@ -29,6 +30,51 @@ class TestMovement : public QObject {
     }
 
 private slots:
+    void a_fault_of_a_check_is_what_the_check_measures() {
+        // The figure that goes astray is measured: towards the side asked for, and by about as much.
+        int looked = 0;
+        for (const char* id : {"part_the_horses_mane", "opening_rise_and_sink", "parry_and_punch", "quiet_stand", "draw_the_bow"}) {
+            const auto m = test::movement(id);
+            const Reference right(m, 1.7);
+            for (const auto& c : m.checks) {
+                if (c.form != CheckForm::value || c.events.size() > 0 || c.measure == "heel.rise" || c.measure == "palm") continue;
+                for (const bool high : {false, true}) {
+                    const double size = c.unit == "deg" || measure_info(c.measure) == nullptr ? 8
+                                        : measure_info(c.measure)->unit == "deg"              ? 8
+                                        : measure_info(c.measure)->unit == "cm"               ? 4
+                                        : measure_info(c.measure)->unit == "SW"               ? 0.2
+                                                                                              : 0.05;
+                    const auto other = astray(m, c, high, size);
+                    if (!other) continue;
+                    const Reference wrong(*other, 1.7);
+                    const auto side = c.side == "lead"                                            ? std::optional(Side::left)
+                                      : c.side == "rear"                                          ? std::optional(Side::right)
+                                      : measure_info(c.measure) && measure_info(c.measure)->sided ? std::optional(Side::left)
+                                                                                                  : std::nullopt;
+                    // At the end of the last phase it looks at.
+                    std::size_t p = m.phases.size() - 1;
+                    for (std::size_t k = 0; k < m.phases.size(); ++k)
+                        if (std::find(c.phases.begin(), c.phases.end(), m.phases[k].id) != c.phases.end()) p = k;
+                    const auto a = right.model().value(c.measure, side, Side::left, right.borders(Side::left)[p + 1] - 0.02);
+                    const auto b = wrong.model().value(c.measure, side, Side::left, wrong.borders(Side::left)[p + 1] - 0.02);
+                    if (!a || !b) continue;
+                    const double moved = (high ? 1 : -1) * (*b - *a);
+                    // A weight or a height that is at its end already cannot go on.
+                    const bool at_end =
+                        (c.measure.starts_with("weight.") && (*a + (high ? size : -size) > 1 || *a + (high ? size : -size) < 0)) ||
+                        (c.measure == "hip.height" && high);
+                    ++looked;
+                    QVERIFY2(at_end || (moved > 0.2 * size && moved < 2.5 * size),
+                             qPrintable(QStringLiteral("%1 %2 %3: %4 of %5")
+                                            .arg(QLatin1String(id), QString::fromStdString(c.id))
+                                            .arg(high)
+                                            .arg(moved)
+                                            .arg(size)));
+                }
+            }
+        }
+        QVERIFY2(looked > 30, qPrintable(QString::number(looked)));
+    }
     void shipped_files_fit_their_schemas() {
         const auto dir = test::data_dir();
         for (const auto& id : ids())

@@ -45,6 +45,12 @@ void FigureView::show_fault(const std::optional<sim::FaultSpec>& fault) {
     ask();
 }
 
+void FigureView::show_other(const Movement& movement) {
+    faulty_ = figure_of(movement, std::nullopt);
+    ++scene_;
+    ask();
+}
+
 void FigureView::set_azimuth(double degrees) {
     azimuth_ = std::remainder(degrees, 360);
     ask();

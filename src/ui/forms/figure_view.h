@@ -15,6 +15,8 @@ public:
     void show_movement(const Movement& movement);
     /// A fault beside the right one; none: the right one alone.
     void show_fault(const std::optional<sim::FaultSpec>& fault);
+    /// Another way of the movement beside the right one.
+    void show_other(const Movement& movement);
     void set_azimuth(double degrees);
     double azimuth() const { return azimuth_; }
     void set_time(double score_s);

@@ -106,6 +106,30 @@ void FormEditor::build() {
     line->addWidget(breath_, 1);
     form->addRow(tr("A phase: how long, which breath"), phase_);
     form->addRow(line);
+    auto* second = new QHBoxLayout;
+    for (const auto& [box, name, label, key] :
+         {std::tuple{&role_, "formRole", tr("Role of the phase"), "role"}, {&stance_, "formStance", tr("Stance of the phase"), "stance"}}) {
+        *box = new QComboBox;
+        (*box)->setObjectName(QLatin1String(name));
+        (*box)->setAccessibleName(label);
+        (*box)->setToolTip(label);
+        (*box)->addItem(tr("none"), QString());
+        const bool role = std::string_view(key) == "role";
+        for (const auto& s : role ? role_names() : stance_names())
+            (*box)->addItem(role ? text::role(s) : text::stance(s), QString::fromStdString(s));
+        second->addWidget(*box, 1);
+        connect(*box, &QComboBox::activated, this, [this, b = *box, k = key, what = label] {
+            change(what, [this, b, k](json& j) {
+                auto& phase = j["phases"][static_cast<std::size_t>(phase_->currentIndex())];
+                const std::string now = b->currentData().toString().toStdString();
+                if (now.empty() && std::string_view(k) == "role")
+                    phase.erase(k);
+                else
+                    phase[k] = now;
+            });
+        });
+    }
+    form->addRow(second);
     connect(phase_, &QComboBox::currentIndexChanged, this, &FormEditor::show_phase);
     connect(seconds_, &QDoubleSpinBox::valueChanged, this, [this](double v) {
         change(tr("the time of a phase"),
@@ -230,6 +254,8 @@ void FormEditor::show_phase() {
     const QSignalBlocker quiet(seconds_);
     seconds_->setValue(p.duration_s);
     breath_->setCurrentIndex(breath_->findData(static_cast<int>(p.breath)));
+    role_->setCurrentIndex(std::max(0, role_->findData(QString::fromStdString(p.role))));
+    stance_->setCurrentIndex(std::max(0, stance_->findData(QString::fromStdString(p.stance))));
 }
 
 const Check* FormEditor::check() const {

@@ -62,7 +62,7 @@ private:
     QPushButton *reset_ = nullptr, *set_ = nullptr, *back_ = nullptr;
     QLineEdit *name_ = nullptr, *reason_ = nullptr;
     LeftEdit *about_ = nullptr, *attention_ = nullptr;
-    QComboBox *phase_ = nullptr, *breath_ = nullptr, *check_ = nullptr;
+    QComboBox *phase_ = nullptr, *breath_ = nullptr, *role_ = nullptr, *stance_ = nullptr, *check_ = nullptr;
     QDoubleSpinBox *seconds_ = nullptr, *low_ = nullptr, *high_ = nullptr;
 };
 

@@ -1,5 +1,6 @@
 #include "ui/forms/forms_page.h"
 #include "core/files.h"
+#include "core/movement/astray.h"
 #include "store/forms.h"
 #include "ui/forms/form_editor.h"
 #include "ui/forms/learn_dialog.h"
@@ -49,6 +50,8 @@ const std::array<ShownFault, 14>& faults() {
                                                  {F::hips_turn_foot_off, 15, 30}}};
     return all;
 }
+
+constexpr int check_faults = 1000; // from there on: faults of the movement's own checks, low and high in turn
 
 QString folded(const QString& s) {
     QString out;
@@ -395,15 +398,75 @@ void FormsPage::show_movement(const QString& id) {
     const auto* m = movement();
     if (!m) return;
     figure_->play(false);
-    fault_->setCurrentIndex(0);
     figure_->show_movement(*m);
+    fill_faults();
     fill_words();
+}
+
+/// The faults a body is known to make, then whatever else the figure can show of what this movement is judged by.
+void FormsPage::fill_faults() {
+    const QSignalBlocker quiet(fault_);
+    while (fault_->count() > static_cast<int>(faults().size()) + 1) fault_->removeItem(fault_->count() - 1);
+    fault_->setCurrentIndex(0);
+    size_->setEnabled(false);
+    const auto* m = movement();
+    if (!m) return;
+    std::set<QString> named;
+    for (std::size_t k = 0; k < m->checks.size(); ++k) {
+        const auto& c = m->checks[k];
+        for (const bool high : {false, true}) {
+            if (!(high ? c.high : c.low) || !astray(*m, c, high, 1)) continue;
+            const QString name = session_.catalogue.name(QString::fromStdString(c.measure));
+            const QString words = high ? tr("%1: too much").arg(name) : tr("%1: too little").arg(name);
+            if (!named.insert(words).second) continue;
+            fault_->addItem(words, check_faults + 2 * static_cast<int>(k) + (high ? 1 : 0));
+        }
+    }
+}
+
+void FormsPage::show_finding(const std::string& id, const std::string& check, bool high) {
+    show_movement(QString::fromStdString(id));
+    const auto* m = movement();
+    if (!m || m->id != id) return;
+    for (const auto& c : m->checks) {
+        if (c.id != check) continue;
+        // A fault of the body where there is one of this measure, else what the check itself shows.
+        using F = sim::Fault;
+        static const std::map<std::pair<std::string, bool>, F> known{
+            {{"stance.width", false}, F::stance_narrow},   {{"stance.width", true}, F::stance_wide},
+            {{"knee.inward", true}, F::knee_in},           {{"knee.toe", true}, F::knee_in},
+            {{"knee.ahead", true}, F::knee_past_toe},      {{"knee.flexion", false}, F::knee_locked},
+            {{"weight.landing", true}, F::early_weight},   {{"lag.flat_to_shift", false}, F::early_weight},
+            {{"weight.lead", false}, F::shift_incomplete}, {{"trunk.lean", true}, F::lean_forward},
+            {{"head.offset", true}, F::head_forward},      {{"turn.gap", true}, F::turn_gap},
+            {{"shift.duration", false}, F::hurried_shift}, {{"phase.pace", false}, F::hurried_shift},
+            {{"shift.stops", true}, F::halting_shift},     {{"pelvis.turn_rate", true}, F::hips_turn_foot_off},
+            {{"trunk.side", true}, F::lean_side}};
+        const auto it = known.find({c.measure, high});
+        for (std::size_t k = 0; it != known.end() && k < faults().size(); ++k)
+            if (faults()[k].fault == it->second) return fault_->setCurrentIndex(fault_->findData(static_cast<int>(k)));
+        const QString name = session_.catalogue.name(QString::fromStdString(c.measure));
+        const int row = fault_->findText(high ? tr("%1: too much").arg(name) : tr("%1: too little").arg(name));
+        if (row >= 0) return fault_->setCurrentIndex(row);
+        count_->setText(tr("The figure cannot show this one."));
+        return;
+    }
 }
 
 void FormsPage::show_fault() {
     const int i = fault_->currentData().toInt();
     size_->setEnabled(i >= 0);
     if (i < 0) return figure_->show_fault(std::nullopt);
+    if (i >= check_faults) { // of a check of this movement
+        const auto* m = movement();
+        const auto k = static_cast<std::size_t>((i - check_faults) / 2);
+        const bool high = (i - check_faults) % 2 == 1;
+        if (!m || k >= m->checks.size()) return;
+        const auto& c = m->checks[k];
+        const double band = c.low && c.high ? *c.high - *c.low : std::max(4 * c.matters, std::abs(c.low.value_or(c.high.value_or(0))));
+        if (const auto other = astray(*m, c, high, 1.5 * band * size_->value() / 100.0)) figure_->show_other(*other);
+        return;
+    }
     const auto& f = faults()[static_cast<std::size_t>(i)];
     figure_->show_fault(sim::FaultSpec{f.fault, f.most * size_->value() / 100.0, std::nullopt});
 }

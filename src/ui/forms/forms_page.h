@@ -31,6 +31,8 @@ public:
     /// Id of the movement that is shown.
     QString shown() const;
     void show_movement(const QString& id);
+    /// What a finding looks like beside the right one: the check and the end of its band it is beyond.
+    void show_finding(const std::string& movement, const std::string& check, bool high);
     /// To and from a file, as Export and Import do once it is chosen.
     void write_form(const QString& file);
     void read_form(const QString& file);
@@ -46,6 +48,7 @@ private:
     QWidget* build_words();
     void fill_list();
     void fill_words();
+    void fill_faults();
     void show_fault();
     QString about_html(const Movement& m) const;
     QString rules_html(const Movement& m) const;

@@ -191,6 +191,15 @@ void FindingsColumn::show_why(const Finding& f) {
         dialog->close();
         emit agree(check);
     });
+    if (f.direction != Direction::none) {
+        auto* show = close->addButton(tr("Show me"), QDialogButtonBox::ActionRole);
+        show->setObjectName(QStringLiteral("showMe"));
+        show->setToolTip(tr("The fault beside the right one, in Forms"));
+        connect(show, &QPushButton::clicked, dialog, [this, dialog, f] {
+            dialog->close();
+            emit show_me(f);
+        });
+    }
     connect(close, &QDialogButtonBox::rejected, dialog, &QDialog::close);
     box->addWidget(close);
     dialog->open();

@@ -20,6 +20,7 @@ signals:
     void decided(const bevel::Finding& f, bevel::Choice choice, const QString& wording);
     /// A band is to be agreed about a check, or an agreement changed.
     void taken_out(const bevel::Finding& f); // something seen is no longer said
+    void show_me(const bevel::Finding& f);
     void agree(const QString& check);
 
 protected:

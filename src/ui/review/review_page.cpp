@@ -161,6 +161,8 @@ void ReviewPage::build() {
     findings_ = new FindingsColumn(session_, state_);
     connect(findings_, &FindingsColumn::decided, this, &ReviewPage::decide);
     connect(findings_, &FindingsColumn::agree, this, &ReviewPage::agree);
+    connect(findings_, &FindingsColumn::show_me, this,
+            [this](const Finding& f) { emit show_me(state_.open->review->movement.id, f.check, f.direction == Direction::high); });
     connect(findings_, &FindingsColumn::taken_out, this, [this](const Finding& f) {
         for (const auto& s : state_.open->seen)
             if (f.check == "seen:" + std::to_string(s.id)) return keep_seen(tr("something seen, taken out"), s, false);

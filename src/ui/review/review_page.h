@@ -44,6 +44,7 @@ public:
 
 signals:
     void decided(); // a decision was written
+    void show_me(const std::string& movement, const std::string& check, bool high);
     void opened();
 
 protected:

@@ -57,6 +57,10 @@ void MainWindow::build() {
     add_place(letter_ = new LetterPage(session_));
     add_place(ground_ = new GroundPage(session_));
     add_place(forms_ = new FormsPage(session_));
+    connect(review_, &ReviewPage::show_me, this, [this](const std::string& movement, const std::string& check, bool high) {
+        show_place(place(QStringLiteral("forms")));
+        forms_->show_finding(movement, check, high);
+    });
     column->addStretch(1);
     auto* middle = new QWidget;
     auto* row = new QHBoxLayout;
