@@ -44,6 +44,7 @@ private slots:
                                         : measure_info(c.measure)->unit == "cm"               ? 4
                                         : measure_info(c.measure)->unit == "SW"               ? 0.2
                                                                                               : 0.05;
+                    if (!(high ? c.high : c.low)) continue; // nothing is too much there
                     const auto other = astray(m, c, high, size);
                     if (!other) continue;
                     const Reference wrong(*other, 1.7);

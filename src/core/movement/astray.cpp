@@ -1,5 +1,5 @@
 #include "core/movement/astray.h"
-#include "core/body/dims.h"
+#include "core/movement/solver.h"
 #include <algorithm>
 #include <functional>
 #include <map>
@@ -30,6 +30,23 @@ struct Shown {
     Change change;
 };
 
+/// The elbow turns about the line from shoulder to wrist until it is so much lower, cm; as far as it can.
+void lower_elbow(Posture& p, bool left, double by) {
+    const Solver solver(figure(), p);
+    const auto height = [&](double out) {
+        Posture q = p;
+        hand(q, left).elbow_out = out;
+        return solver.solve(channels_of(q)).points[static_cast<std::size_t>(left ? left_elbow : right_elbow)].y();
+    };
+    const double wanted = height(hand(p, left).elbow_out) - by / 100;
+    double low = -20, high = 120; // the farther out, the higher
+    for (int i = 0; i < 14; ++i) {
+        const double middle = 0.5 * (low + high);
+        (height(middle) < wanted ? low : high) = middle;
+    }
+    hand(p, left).elbow_out = 0.5 * (low + high);
+}
+
 const std::map<std::string, Shown>& table() {
     static const std::map<std::string, Shown> all{
         {"trunk.lean", {false, false, [](Posture& p, bool, double by) { p.lean += by; }}},
@@ -55,7 +72,7 @@ const std::map<std::string, Shown>& table() {
         {"hand.ahead", {true, false, [](Posture& p, bool left, double by) { hand(p, left).z += by; }}},
         {"hand.centre", {true, false, [](Posture& p, bool left, double by) { hand(p, left).x += outward(left) * by; }}},
         {"palm", {true, false, [](Posture& p, bool left, double by) { hand(p, left).palm += by; }}},
-        {"elbow.drop", {true, false, [](Posture& p, bool left, double by) { hand(p, left).elbow_out -= 9 * by; }}},
+        {"elbow.drop", {true, false, lower_elbow}},
         {"arm.air", {true, false, [](Posture& p, bool left, double by) { hand(p, left).elbow_out += 1.4 * by; }}},
         {"heel.rise",
          {true, false,
