@@ -76,6 +76,39 @@ private slots:
         }
         QVERIFY2(looked > 30, qPrintable(QString::number(looked)));
     }
+    void who_sits_sits_and_a_hand_on_the_chair_stays_there() {
+        for (const double stature : {1.35, 1.7, 2.0}) {
+            sim::StudentOptions o;
+            o.stature_m = stature;
+            o.score.repetitions = 1;
+            const sim::Student seated(test::movement("seated_rise_and_sink"), o);
+            const double knees = seated.dims().ankle_height + seated.dims().shank;
+            for (double t = 0; t < seated.duration(); t += 0.1) {
+                const Body3 b = seated.pose(t).points;
+                const double hips = mid(b, left_hip).y();
+                QVERIFY2(hips > knees && hips < knees + 0.06, qPrintable(QString::number(hips - knees)));
+                // Upright shanks, level thighs, both feet flat.
+                QVERIFY(std::abs(b[left_knee].z() - b[left_ankle].z()) < 0.12 * stature);
+                QVERIFY(joint_bend(b[left_hip], b[left_knee], b[left_ankle]) > 70 &&
+                        joint_bend(b[left_hip], b[left_knee], b[left_ankle]) < 110);
+                QVERIFY(b[left_heel].y() < 1e-4 && b[right_toe].y() < 1e-4);
+            }
+            const sim::Student standing(test::movement("one_leg_stand_at_a_chair"), o);
+            std::optional<Vec3> held;
+            int looked = 0;
+            for (double t = 0; t < standing.duration(); t += 0.1) {
+                const auto& key = standing.score().keys()[standing.score().stretch_at(standing.score_time(t))];
+                if (key.phase < 1 || key.phase > 3 || key.side != Side::left)
+                    continue; // the right hand rests from the end of the first phase
+                const Vec3 hand = standing.pose(t).points[right_wrist];
+                if (held) QVERIFY2((hand - *held).norm() < 0.012, qPrintable(QString::number((hand - *held).norm())));
+                if (!held) held = hand;
+                QVERIFY(hand.y() > 0.45 * stature && hand.y() < 0.6 * stature);
+                ++looked;
+            }
+            QVERIFY(looked > 30);
+        }
+    }
     void shipped_files_fit_their_schemas() {
         const auto dir = test::data_dir();
         for (const auto& id : ids())
@@ -128,7 +161,7 @@ private slots:
         std::vector<Error> problems;
         const auto all = load_movements(test::data_dir(), &problems);
         QVERIFY2(problems.empty(), problems.empty() ? "" : problems.front().context.c_str());
-        QVERIFY(all.size() >= 44);
+        QVERIFY(all.size() >= 46);
         for (const auto& m : all)
             for (const double stature : {1.35, 1.55, 1.7, 1.85, 2.0}) {
                 sim::StudentOptions o;

@@ -1050,6 +1050,14 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>Take out: %1</source>
         <translation>Herausnehmen: %1</translation>
     </message>
+    <message>
+        <source>Show me</source>
+        <translation>Zeig es mir</translation>
+    </message>
+    <message>
+        <source>The fault beside the right one, in Forms</source>
+        <translation>Der Fehler neben dem Richtigen, bei den Formen</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::FloorView</name>
@@ -1235,6 +1243,18 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>a band</source>
         <translation>ein Bereich</translation>
+    </message>
+    <message>
+        <source>Role of the phase</source>
+        <translation>Rolle der Phase</translation>
+    </message>
+    <message>
+        <source>Stance of the phase</source>
+        <translation>Stand der Phase</translation>
+    </message>
+    <message>
+        <source>none</source>
+        <translation>keine</translation>
     </message>
 </context>
 <context>
@@ -1648,6 +1668,18 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>A movement from clips …</source>
         <translation>Eine Bewegung aus Aufnahmen …</translation>
+    </message>
+    <message>
+        <source>%1: too much</source>
+        <translation>%1: zu viel</translation>
+    </message>
+    <message>
+        <source>%1: too little</source>
+        <translation>%1: zu wenig</translation>
+    </message>
+    <message>
+        <source>The figure cannot show this one.</source>
+        <translation>Das kann die Figur nicht zeigen.</translation>
     </message>
 </context>
 <context>
@@ -8693,6 +8725,70 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>with a staff</source>
         <translation>mit dem Stab</translation>
+    </message>
+    <message>
+        <source>A bird with one wing on the rail.</source>
+        <translation>Ein Vogel mit einem Flügel auf dem Geländer.</translation>
+    </message>
+    <message>
+        <source>As the one-leg stand, with the hand of the standing side resting on the back of a chair.</source>
+        <translation>Wie der Stand auf einem Bein, die Hand der Standseite ruht auf einer Stuhllehne.</translation>
+    </message>
+    <message>
+        <source>Both sitting bones</source>
+        <translation>Beide Sitzknochen</translation>
+    </message>
+    <message>
+        <source>Fingertips</source>
+        <translation>Fingerspitzen</translation>
+    </message>
+    <message>
+        <source>Leaning back</source>
+        <translation>Angelehnt</translation>
+    </message>
+    <message>
+        <source>One finger after the other leaves the chair.</source>
+        <translation>Ein Finger nach dem anderen verlässt den Stuhl.</translation>
+    </message>
+    <message>
+        <source>One-Leg Stand at a Chair</source>
+        <translation>Stand auf einem Bein am Stuhl</translation>
+    </message>
+    <message>
+        <source>Rock from one sitting bone to the other, smaller and smaller, and rest in the middle.</source>
+        <translation>Von einem Sitzknochen zum anderen wiegen, immer kleiner, und in der Mitte ruhen.</translation>
+    </message>
+    <message>
+        <source>Sit on both sitting bones alike.</source>
+        <translation>Sitz auf beiden Sitzknochen gleich.</translation>
+    </message>
+    <message>
+        <source>The feet stay heavy on the floor.</source>
+        <translation>Die Füße bleiben schwer auf dem Boden.</translation>
+    </message>
+    <message>
+        <source>The hand rests, it does not hold on.</source>
+        <translation>Die Hand ruht, sie hält sich nicht fest.</translation>
+    </message>
+    <message>
+        <source>With the back against the chair, only the arms and the breath.</source>
+        <translation>Mit dem Rücken an der Lehne, nur die Arme und der Atem.</translation>
+    </message>
+    <message>
+        <source>Hands resting on rising water.</source>
+        <translation>Die Hände ruhen auf steigendem Wasser.</translation>
+    </message>
+    <message>
+        <source>Let the hands come home</source>
+        <translation>Die Hände heimkommen lassen</translation>
+    </message>
+    <message>
+        <source>On the front of a chair, feet flat and hip-wide, the hands float up before the body with the breath and sink again.</source>
+        <translation>Vorn auf einem Stuhl, die Füße flach und hüftbreit: Die Hände steigen vor dem Körper mit dem Atem und sinken wieder.</translation>
+    </message>
+    <message>
+        <source>Rise and Sink, Seated</source>
+        <translation>Steigen und Sinken im Sitzen</translation>
     </message>
 </context>
 <context>

@@ -261,7 +261,8 @@ json hand_json(const HandTarget& h) {
             {"elbow_out", rounded(h.elbow_out)},
             {"palm", rounded(h.palm)},
             {"fist", rounded(h.fist)},
-            {"drop", rounded(h.drop)}};
+            {"drop", rounded(h.drop)},
+            {"support", rounded(h.support)}};
 }
 
 const char* breath_name(Breath b) {
@@ -501,7 +502,8 @@ json posture_json(const Posture& p) {
             {"forward", rounded(p.forward)},
             {"low_back", rounded(p.low_back)},
             {"upper_back", rounded(p.upper_back)},
-            {"neck", rounded(p.neck)}};
+            {"neck", rounded(p.neck)},
+            {"seat", rounded(p.seat)}};
 }
 
 Result<Learned> learn(std::span<const Showing> showings, const Layout& laid, const LearnOptions& options) {

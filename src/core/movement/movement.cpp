@@ -29,7 +29,7 @@ FootTarget foot(const json& j, FootTarget f) {
 }
 
 HandTarget hand(const json& j, HandTarget h) {
-    only(j, {"level", "x", "y", "z", "elbow_out", "palm", "fist", "drop"});
+    only(j, {"level", "x", "y", "z", "elbow_out", "palm", "fist", "drop", "support"});
     if (j.contains("level"))
         h.level = pick<Level>(text(j, "level"), {{"belly", Level::belly}, {"heart", Level::heart}, {"brow", Level::brow}}, "level");
     h.x = number(j, "x", h.x, -3, 3);
@@ -39,13 +39,14 @@ HandTarget hand(const json& j, HandTarget h) {
     h.palm = number(j, "palm", h.palm, -180, 180);
     h.fist = number(j, "fist", h.fist, 0, 1);
     h.drop = number(j, "drop", h.drop, 0, 2);
+    h.support = number(j, "support", h.support, 0, 1);
     return h;
 }
 
 /// A posture names only what differs from the one before it.
 Posture posture(const json& j, Posture p) {
     only(j, {"left_foot", "right_foot", "left_hand", "right_hand", "weight_left", "depth", "pelvis_turn", "shoulder_turn", "lean", "side",
-             "gaze_turn", "gaze_pitch", "forward", "low_back", "upper_back", "neck"});
+             "gaze_turn", "gaze_pitch", "forward", "low_back", "upper_back", "neck", "seat"});
     auto part_of = [&j](const char* key, auto& target, auto read) {
         if (j.contains(key)) target = within(key, [&] { return read(j[key], target); });
     };
@@ -65,6 +66,7 @@ Posture posture(const json& j, Posture p) {
     p.low_back = number(j, "low_back", p.low_back, -30, 60);
     p.upper_back = number(j, "upper_back", p.upper_back, -30, 60);
     p.neck = number(j, "neck", p.neck, -45, 60);
+    p.seat = number(j, "seat", p.seat, 0, 1);
     return p;
 }
 
@@ -490,7 +492,7 @@ bool Movement::symmetric() const {
     };
     auto hand = [&](const HandTarget& a, const HandTarget& b) {
         return a.level == b.level && near(a.x, b.x) && near(a.y, b.y) && near(a.z, b.z) && near(a.elbow_out, b.elbow_out) &&
-               near(a.palm, b.palm) && near(a.fist, b.fist) && near(a.drop, b.drop);
+               near(a.palm, b.palm) && near(a.fist, b.fist) && near(a.drop, b.drop) && near(a.support, b.support);
     };
     return std::all_of(phases.begin(), phases.end(), [&](const Phase& p) {
         const Posture &a = p.posture, b = a.mirrored();

@@ -29,6 +29,7 @@ struct HandTarget {
     double palm = 0;       // degrees the hand is turned about the forearm from its easy place, thumb outward +
     double fist = 0;       // 0 open, 1 closed
     double drop = 0;       // hangs straight down from there, SW
+    double support = 0;    // 1: on the back of a chair beside, where the hand stays whatever the body does
     bool operator==(const HandTarget&) const = default;
 };
 
@@ -43,6 +44,7 @@ struct Posture {
     double forward = 0;                        // body centre ahead of the middle of the feet's contact areas, foot lengths
     // Bends of the back and neck, each against the part below it, degrees; rounding forward +. `lean` is that of the lowest part.
     double low_back = 0, upper_back = 0, neck = 0;
+    double seat = 0; // 1: sitting on a chair with upright shanks, which carries the body; depth says nothing then
     Posture mirrored() const;
     bool operator==(const Posture&) const = default;
 };
@@ -59,12 +61,12 @@ struct Channels {
     struct Hand {
         double x = 0, y = 0, z = 0; // SW from mid-shoulder height fractions: y is trunk share above mid-hip
         double elbow_out = 30;
-        double palm = 0, fist = 0, drop = 0;
+        double palm = 0, fist = 0, drop = 0, support = 0;
     };
     std::array<Foot, 2> foot; // left, right
     std::array<Hand, 2> hand;
     double weight_left = 0.5, depth = 1, pelvis_turn = 0, shoulder_turn = 0, lean = 0, side = 0, gaze_turn = 0, gaze_pitch = 0;
-    double forward = 0, low_back = 0, upper_back = 0, neck = 0;
+    double forward = 0, low_back = 0, upper_back = 0, neck = 0, seat = 0;
     // Only faults and sway set these.
     std::array<double, 2> knee_in{0, 0}; // deg of frontal-plane projection to add
     double head_forward = 0;             // m

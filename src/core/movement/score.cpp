@@ -8,15 +8,15 @@
 namespace bevel {
 namespace {
 
-constexpr std::size_t scalar_count = 26;
+constexpr std::size_t scalar_count = 29;
 
 std::array<double, scalar_count> scalars(const Posture& p) {
     const Channels c = channels_of(p);
-    return {c.weight_left,  c.depth,       c.pelvis_turn,  c.shoulder_turn,     c.lean,         c.side,
-            c.gaze_turn,    c.gaze_pitch,  c.hand[0].x,    c.hand[0].y,         c.hand[0].z,    c.hand[0].elbow_out,
-            c.hand[1].x,    c.hand[1].y,   c.hand[1].z,    c.hand[1].elbow_out, c.forward,      c.low_back,
-            c.upper_back,   c.neck,        c.hand[0].palm, c.hand[0].fist,      c.hand[1].palm, c.hand[1].fist,
-            c.hand[0].drop, c.hand[1].drop};
+    return {c.weight_left,  c.depth,        c.pelvis_turn,     c.shoulder_turn,     c.lean,         c.side,
+            c.gaze_turn,    c.gaze_pitch,   c.hand[0].x,       c.hand[0].y,         c.hand[0].z,    c.hand[0].elbow_out,
+            c.hand[1].x,    c.hand[1].y,    c.hand[1].z,       c.hand[1].elbow_out, c.forward,      c.low_back,
+            c.upper_back,   c.neck,         c.hand[0].palm,    c.hand[0].fist,      c.hand[1].palm, c.hand[1].fist,
+            c.hand[0].drop, c.hand[1].drop, c.hand[0].support, c.hand[1].support,   c.seat};
 }
 
 const FootTarget& foot_of(const Posture& p, Side s) {
@@ -156,8 +156,9 @@ Channels Score::at(double t) const {
     c.low_back = v(17);
     c.upper_back = v(18);
     c.neck = v(19);
-    c.hand = {Channels::Hand{v(8), v(9), v(10), v(11), v(20), v(21), v(24)},
-              Channels::Hand{v(12), v(13), v(14), v(15), v(22), v(23), v(25)}};
+    c.hand = {Channels::Hand{v(8), v(9), v(10), v(11), v(20), v(21), v(24), v(26)},
+              Channels::Hand{v(12), v(13), v(14), v(15), v(22), v(23), v(25), v(27)}};
+    c.seat = v(28);
     return c;
 }
 

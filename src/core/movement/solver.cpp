@@ -11,6 +11,9 @@ constexpr double deg = std::numbers::pi / 180.0;
 constexpr double ball_share = 0.72; // of the foot, from the heel: the front end of the contact area (measures.md, "Foot")
 // Parts of the trunk between hips and shoulders that bend against each other, shares of it from below: pelvis, low back, chest.
 constexpr double pelvis_part = 0.22, low_part = 0.33, chest_part = 1 - pelvis_part - low_part;
+// A chair: how far beside and ahead of the middle of the feet its back stands (SW), how high the hand lies on it (of stature); how far
+// the hips of who sits on one are behind the ankles (of the thigh) and above the knees (of the shank).
+constexpr double chair_beside = 1.25, chair_ahead = 0.55, chair_back = 0.53, seat_behind = 0.94, seat_over_knees = 0.06;
 const Vec3 up(0, 1, 0);
 
 Eigen::Matrix3d about_y(double degrees) {
@@ -112,7 +115,7 @@ double level_share(Level l) {
 }
 
 Channels::Hand hand_channel(const HandTarget& h) {
-    return {h.x, level_share(h.level) + 0.71 * h.y, h.z, h.elbow_out, h.palm, h.fist, h.drop};
+    return {h.x, level_share(h.level) + 0.71 * h.y, h.z, h.elbow_out, h.palm, h.fist, h.drop, h.support};
 }
 
 Channels::Foot foot_channel(const FootTarget& f) {
@@ -141,6 +144,7 @@ Channels channels_of(const Posture& p) {
     c.low_back = p.low_back;
     c.upper_back = p.upper_back;
     c.neck = p.neck;
+    c.seat = p.seat;
     return c;
 }
 
@@ -323,9 +327,14 @@ Pose Solver::build(const Channels& c, const Vec3& m, const std::array<Foot, 2>& 
         leg(pose, side, feet[i], c.knee_in[i], c.min_knee_flexion, pelvis * Vec3(0, 0, 1));
         // Up along the straight line from hips to shoulders.
         const Vec3 line = curved ? Vec3((s - m) / dims_.trunk) : d;
-        const Vec3 wrist = m + line * (c.hand[i].y * dims_.trunk) +
-                           about_y(c.shoulder_turn) * Vec3(c.hand[i].x, 0, c.hand[i].z) * dims_.shoulder_width -
-                           c.hand[i].drop * dims_.shoulder_width * up + c.hand_sway[i];
+        Vec3 wrist = m + line * (c.hand[i].y * dims_.trunk) +
+                     about_y(c.shoulder_turn) * Vec3(c.hand[i].x, 0, c.hand[i].z) * dims_.shoulder_width -
+                     c.hand[i].drop * dims_.shoulder_width * up + c.hand_sway[i];
+        if (c.hand[i].support > 0) { // on the back of a chair that stands there, whatever the body does
+            const Vec3 chair((side == Side::left ? chair_beside : -chair_beside) * dims_.shoulder_width, chair_back * dims_.stature,
+                             chair_ahead * dims_.shoulder_width);
+            wrist += std::clamp(c.hand[i].support, 0.0, 1.0) * (chair - wrist);
+        }
         arm(pose, side, wrist, c.hand[i], c.shoulder_turn);
     }
     return pose;
@@ -343,13 +352,22 @@ Pose Solver::solve(const Channels& c) const {
     Vec3 m(target.x(), 0, target.z());
     const double wanted = c.depth * neutral_hip_;
     Pose pose;
+    const double seated = std::clamp(c.seat, 0.0, 1.0);
+    const Vec3 ankles = 0.5 * (feet[0].ankle + feet[1].ankle);
+    const Vec3 facing = (feet[0].forward + feet[1].forward).normalized();
+    const Vec3 on_seat =
+        Vec3(ankles.x(), dims_.ankle_height + dims_.shank * (1 + seat_over_knees), ankles.z()) - seat_behind * dims_.thigh * facing;
     for (int i = 0; i < 6; ++i) {
         m.y() = soft_min(wanted, reach_limit(c, m.x(), m.z(), feet), 0.012 * straightness(c));
-        pose = build(c, m, feet);
+        const Vec3 hips = m + seated * (on_seat - m);
+        pose = build(c, hips, feet);
+        if (seated >= 1) break; // the chair carries the body
         const Vec3 off = target - body_centre(pose.points, table);
         if (i < 5) m += Vec3(off.x(), 0, off.z());
     }
-    if (c.pelvis_forward != 0 || !c.sway.isZero()) {
+    if (seated > 0) {
+        pose = build(c, m + seated * (on_seat - m) + 0.3 * c.sway, feet);
+    } else if (c.pelvis_forward != 0 || !c.sway.isZero()) {
         m += Vec3(0, 0, c.pelvis_forward) + c.sway;
         m.y() = soft_min(wanted + c.sway.y(), reach_limit(c, m.x(), m.z(), feet), 0.012 * straightness(c));
         pose = build(c, m, feet);

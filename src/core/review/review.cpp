@@ -160,7 +160,13 @@ Result<std::shared_ptr<const Review>> make_review(const Track& track, const Move
     auto alignment = align(out->motion, out->measures, Form{{{&out->reference->model(), std::nullopt}}});
     if (!alignment) return tl::unexpected(alignment.error());
     out->alignment = std::move(*alignment);
-    out->summaries = summarise(out->motion, out->measures, out->alignment, out->movement, out->reference->model(), options.states);
+    auto states = options.states;
+    // A movement that is done on a chair, or with a hand on one, is so throughout.
+    const auto any = [&](auto of) { return std::any_of(out->movement.phases.begin(), out->movement.phases.end(), of); };
+    if (any([](const Phase& p) { return p.posture.seat > 0.5; })) states.push_back({true, 0, 1e9});
+    if (any([](const Phase& p) { return p.posture.left_hand.support > 0.5 || p.posture.right_hand.support > 0.5; }))
+        states.push_back({false, 0, 1e9});
+    out->summaries = summarise(out->motion, out->measures, out->alignment, out->movement, out->reference->model(), states);
     out->findings = judge(out->summaries, out->alignment, out->movement);
     return std::shared_ptr<const Review>(std::move(out));
 }
