@@ -206,7 +206,17 @@ Tally pictures_of(const Movement& m, const std::filesystem::path& models) {
                 }
             out.told += told ? 1 : 0;
             out.opposite += opposite && !told ? 1 : 0;
-            if (!told) ++out.missed[m.id + ": " + g.measure + (r ? "" : " (refused)")];
+            if (!told) {
+                std::string why = r ? "" : "refused";
+                if (r)
+                    for (const auto& x : (*r)->findings)
+                        if (x.measure == g.measure && why.empty())
+                            why = x.verdict == Verdict::cannot_tell
+                                      ? "could not be told"
+                                      : std::string(verdict_name(x.verdict)) + ", error " + std::to_string(x.sigma).substr(0, 4) +
+                                            " beyond by " + std::to_string(std::abs(x.excess())).substr(0, 4);
+                ++out.missed[m.id + ": " + g.measure + " (" + why + ")"];
+            }
         }
     }
     return out;
@@ -220,7 +230,7 @@ int main(int argc, char** argv) {
     auto movements = load_movements(find_data_dir(argv[0]));
     if (picture) { // the first of each kind
         std::set<std::string> kinds;
-        std::erase_if(movements, [&](const Movement& m) { return !kinds.insert(m.kind).second; });
+        std::erase_if(movements, [&](const Movement& m) { return argc > 2 ? m.id != argv[2] : !kinds.insert(m.kind).second; });
     }
     std::vector<Tally> all(movements.size());
     std::atomic<std::size_t> next{0};

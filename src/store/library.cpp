@@ -9,7 +9,7 @@ namespace bevel {
 namespace {
 
 namespace fs = std::filesystem;
-constexpr int newest = 12;
+constexpr int newest = 13;
 
 /// Steps from one version of the library to the next; never edited once released, only added to.
 const std::array<const char*, newest> steps{
@@ -92,6 +92,14 @@ const std::array<const char*, newest> steps{
     "CREATE INDEX seen_clip ON seen(clip);"
     "CREATE TABLE own_school(id TEXT PRIMARY KEY, body TEXT NOT NULL);"
     "CREATE TABLE model(movement TEXT PRIMARY KEY, clip INTEGER NOT NULL REFERENCES clip(id));",
+    // 13: what is known of a person, how it went on the day of a clip, and the figures of each clip, so that years of them are read at once
+    "CREATE TABLE facts(person INTEGER PRIMARY KEY REFERENCES person(id), body TEXT NOT NULL);"
+    "CREATE TABLE condition(clip INTEGER PRIMARY KEY REFERENCES clip(id), pain TEXT NOT NULL, energy INTEGER);"
+    "CREATE TABLE figures_of(clip INTEGER PRIMARY KEY REFERENCES clip(id), count INTEGER NOT NULL);"
+    "CREATE TABLE figure(clip INTEGER NOT NULL REFERENCES clip(id), movement TEXT NOT NULL, view TEXT NOT NULL, check_id TEXT NOT NULL, "
+    "side TEXT NOT NULL, measure TEXT NOT NULL, unit TEXT NOT NULL, value REAL NOT NULL, own REAL NOT NULL, of_clip REAL NOT NULL, "
+    "person_part REAL NOT NULL, low REAL, high REAL, matters REAL NOT NULL, judged INTEGER NOT NULL, reference INTEGER NOT NULL, PRIMARY "
+    "KEY(clip, check_id, side));",
 };
 
 } // namespace

@@ -3,6 +3,7 @@
 #include "core/body/points.h"
 #include "core/result.h"
 #include "core/review/limits.h"
+#include "store/people.h"
 #include <cstdint>
 #include <filesystem>
 #include <functional>
@@ -175,6 +176,17 @@ public:
     Result<double> height_at(std::int64_t person, const std::string& day) const;
     Result<bool> set_shoulder_width(std::int64_t person, double metres);
     Result<std::vector<Person>> people() const;
+    Result<PersonFacts> facts(std::int64_t person) const;
+    Result<bool> set_facts(std::int64_t person, const PersonFacts& f);
+    Result<Condition> condition(std::int64_t clip) const;
+    Result<bool> set_condition(std::int64_t clip, const Condition& c); // bad_value "energy" beyond 0–10
+    /// The figures of a clip, in place of those kept before.
+    Result<bool> keep_figures(std::int64_t clip, const std::vector<KeptFigure>& figures);
+    Result<std::vector<KeptFigure>> figures(std::int64_t person) const;           // by day
+    Result<std::vector<std::int64_t>> without_figures(std::int64_t person) const; // clips whose figures are yet to be made
+    /// What was asked in the last letter about the same movement that was sent before the day of the clip; empty without any.
+    Result<std::vector<AskedBefore>> asked_before(std::int64_t clip) const;
+    Result<std::vector<RecordLine>> record(std::int64_t person) const; // newest first
 
     /// Copies the file into the library and records it; the copy is whole and synced before the record is made. Copying holds nothing up.
     Result<std::int64_t> add_clip(const Clip& c, const std::filesystem::path& source, const std::stop_token& stop = {},

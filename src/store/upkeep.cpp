@@ -20,7 +20,11 @@ using Entry = std::unique_ptr<archive_entry, decltype([](archive_entry* e) { arc
 
 /// All rows of a person, in the order of their references. What an older library does not have is passed over.
 bool erase_rows(sqlite3* db, std::int64_t person) {
-    const std::array<const char*, 13> all{"DELETE FROM seen WHERE clip IN (SELECT id FROM clip WHERE person=?)",
+    const std::array<const char*, 17> all{"DELETE FROM figure WHERE clip IN (SELECT id FROM clip WHERE person=?)",
+                                          "DELETE FROM figures_of WHERE clip IN (SELECT id FROM clip WHERE person=?)",
+                                          "DELETE FROM condition WHERE clip IN (SELECT id FROM clip WHERE person=?)",
+                                          "DELETE FROM facts WHERE person=?",
+                                          "DELETE FROM seen WHERE clip IN (SELECT id FROM clip WHERE person=?)",
                                           "DELETE FROM model WHERE clip IN (SELECT id FROM clip WHERE person=?)",
                                           "DELETE FROM decision WHERE clip IN (SELECT id FROM clip WHERE person=?)",
                                           "DELETE FROM track WHERE clip IN (SELECT id FROM clip WHERE person=?)",
@@ -173,7 +177,8 @@ Result<bool> Library::delete_clip(std::int64_t id) {
     if (!c) return tl::unexpected(c.error());
     auto ok = together([&]() -> Result<bool> {
         for (const char* sql :
-             {"DELETE FROM seen WHERE clip=?", "DELETE FROM model WHERE clip=?", "DELETE FROM decision WHERE clip=?",
+             {"DELETE FROM figure WHERE clip=?", "DELETE FROM figures_of WHERE clip=?", "DELETE FROM condition WHERE clip=?",
+              "DELETE FROM seen WHERE clip=?", "DELETE FROM model WHERE clip=?", "DELETE FROM decision WHERE clip=?",
               "DELETE FROM track WHERE clip=?", "DELETE FROM quality WHERE clip=?", "DELETE FROM unfinished WHERE clip=?",
               "DELETE FROM letter WHERE clip=?", "DELETE FROM agreement WHERE clip=?", "UPDATE sent SET clip=NULL WHERE clip=?",
               "UPDATE clip SET pair=0 WHERE pair=?", "DELETE FROM clip WHERE id=?"}) {

@@ -1,6 +1,7 @@
 #include "ui/review/findings_column.h"
 #include <cmath>
 #include <QComboBox>
+#include <QDate>
 #include <QDialog>
 #include <QDialogButtonBox>
 #include <QGridLayout>
@@ -218,6 +219,7 @@ void FindingsColumn::fill() {
     box->setSpacing(6);
     int shown = 0;
     bool notes = false;
+    if (state_.open && scope_->currentIndex() == 0) add_asked(box);
     if (state_.open)
         for (const bool fault : {true, false}) // corrections first, notes apart
             for (const auto& f : state_.open->review->findings) {
@@ -248,6 +250,56 @@ void FindingsColumn::fill() {
     const int at = list_->verticalScrollBar() ? list_->verticalScrollBar()->value() : 0;
     list_->setWidget(inner);
     list_->verticalScrollBar()->setValue(at);
+}
+
+/// What the last letter asked for, with what this clip says of it.
+void FindingsColumn::add_asked(QBoxLayout* box) {
+    if (state_.open->asked.empty()) return;
+    auto* heading =
+        new QLabel(tr("Asked last time (%1)")
+                       .arg(QLocale().toString(QDate::fromString(QString::fromStdString(state_.open->asked.front().day), Qt::ISODate),
+                                               QLocale::ShortFormat)));
+    heading->setObjectName(QStringLiteral("heading"));
+    box->addWidget(heading);
+    for (const auto& a : state_.open->asked) {
+        // The same check and side, at whichever end of its band.
+        const auto slash = a.key.rfind('/');
+        std::string check = a.key.substr(0, slash);
+        const std::string side = slash == std::string::npos ? "" : a.key.substr(slash + 1);
+        for (const char* end : {".low", ".high"})
+            if (check.ends_with(end)) check.resize(check.size() - std::string_view(end).size());
+        const Finding* now = nullptr;
+        const auto rank = [](Verdict v) { return v == Verdict::outside ? 3 : v == Verdict::edge ? 2 : v == Verdict::inside ? 1 : 0; };
+        for (const auto& f : state_.open->review->findings)
+            if (f.check == check && (f.side ? std::string(side_name(*f.side)) : "") == side &&
+                (!now || rank(f.verdict) > rank(now->verdict)))
+                now = &f;
+        auto* card = new QFrame;
+        card->setObjectName(QStringLiteral("card"));
+        auto* grid = new QGridLayout(card);
+        grid->setContentsMargins(6, 6, 6, 6);
+        QString words = text::check_name(check, session_.catalogue);
+        if (!side.empty()) words += QStringLiteral(", ") + text::side(side == "left" ? Side::left : Side::right);
+        const QString unit = now ? QString::fromStdString(now->unit) : QString();
+        const QString today = !now                                   ? tr("not judged in this clip")
+                              : now->verdict == Verdict::cannot_tell ? tr("cannot be told from this clip")
+                              : now->verdict == Verdict::inside
+                                  ? tr("within the band today: %1").arg(text::with_sigma(now->value, now->sigma, unit, state_.units))
+                              : now->verdict == Verdict::edge
+                                  ? tr("at the edge today: %1").arg(text::with_sigma(now->value, now->sigma, unit, state_.units))
+                                  : tr("still outside: %1, band %2")
+                                        .arg(text::with_sigma(now->value, now->sigma, unit, state_.units), text::aim(*now, state_.units));
+        auto* label = new QLabel(tr("%1: %2").arg(words, today));
+        label->setObjectName(QStringLiteral("askedBefore"));
+        label->setWordWrap(true);
+        if (!a.words.empty()) label->setToolTip(QString::fromStdString(a.words));
+        if (now)
+            grid->addWidget(new Mark(session_, now->verdict, std::abs(now->excess()) / now->scale(), now->excess() < 0 ? 1 : -1), 0, 0,
+                            Qt::AlignTop);
+        grid->addWidget(label, 0, 1);
+        grid->setColumnStretch(1, 1);
+        box->addWidget(card);
+    }
 }
 
 /// What is in force for this clip by agreement, whether or not it made a difference.

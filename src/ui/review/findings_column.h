@@ -29,6 +29,7 @@ protected:
 private:
     QWidget* card(const Finding& f);
     void add_decisions(const Finding& f, const QString& name, QGridLayout* grid, QWidget* why);
+    void add_asked(QBoxLayout* box);
     void add_agreements(QBoxLayout* box);
     QWidget* small_button(const QString& label, const char* name, const QString& accessible, bool checkable, bool on,
                           std::function<void(bool)> go);

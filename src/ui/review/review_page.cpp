@@ -285,6 +285,11 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
     if (const auto t = std::exchange(change_over_to_, std::nullopt)) state_.set_time(*t);
     frame_changed();
     emit opened();
+    // Its figures are kept, so that they can be followed from clip to clip.
+    if (!session_.library->read_only() && open->clip.person != 0)
+        session_.background->run<Result<bool>>(
+            this, [lib = session_.library, open](std::stop_token) { return lib->keep_figures(open->clip.id, figures_of(*open->review)); },
+            [](const Result<bool>&) {});
     if (model_wanted_) show_model();
 }
 

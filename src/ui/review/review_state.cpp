@@ -36,6 +36,7 @@ Result<std::shared_ptr<OpenReview>> load_one(const Library& library, const Sessi
     if (!seen) return tl::unexpected(seen.error());
     open->seen = std::move(*seen);
     open->review = with_seen(std::move(open->review), open->seen);
+    if (auto asked = library.asked_before(id)) open->asked = std::move(*asked);
     auto decisions = library.decisions(id);
     if (!decisions) return tl::unexpected(decisions.error());
     open->decisions = std::move(*decisions);

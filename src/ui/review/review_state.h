@@ -17,6 +17,7 @@ struct OpenReview {
     bool has_file = true; // else it was moved away or lost; points and findings are there all the same
     std::vector<Decision> decisions;
     std::vector<Remark> seen;                  // by the instructor; findings of the review too
+    std::vector<AskedBefore> asked;            // in the last letter about this movement
     std::vector<Agreement> agreements;         // in force for this clip
     std::shared_ptr<const OpenReview> partner; // the other clip of a pair; findings of both are in `review`
     /// What a finding's times are of.

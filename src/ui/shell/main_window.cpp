@@ -56,6 +56,7 @@ void MainWindow::build() {
     add_place(review_ = new ReviewPage(session_));
     add_place(letter_ = new LetterPage(session_));
     add_place(ground_ = new GroundPage(session_));
+    add_place(people_ = new PeoplePage(session_));
     add_place(forms_ = new FormsPage(session_));
     connect(review_, &ReviewPage::show_me, this, [this](const std::string& movement, const std::string& check, bool high) {
         show_place(place(QStringLiteral("forms")));

@@ -6,6 +6,7 @@
 #include "ui/forms/forms_page.h"
 #include "ui/ground/ground_page.h"
 #include "ui/letter/letter_page.h"
+#include "ui/people/people_page.h"
 #include "ui/review/review_page.h"
 #include "ui/shell/actions.h"
 #include <QMainWindow>
@@ -26,6 +27,7 @@ public:
     LetterPage* letter() { return letter_; }
     GroundPage* ground() { return ground_; }
     FormsPage* forms() { return forms_; }
+    PeoplePage* people() { return people_; }
     /// The number of a place in the rail, by its id.
     int place(const QString& id) const;
     const Actions& actions_table() const { return *actions_; }
@@ -71,6 +73,7 @@ private:
     LetterPage* letter_ = nullptr;
     GroundPage* ground_ = nullptr;
     FormsPage* forms_ = nullptr;
+    PeoplePage* people_ = nullptr;
 };
 
 } // namespace bevel::ui

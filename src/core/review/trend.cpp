@@ -1,0 +1,153 @@
+#include "core/review/trend.h"
+#include <algorithm>
+#include <cmath>
+
+namespace bevel {
+namespace {
+
+/// Days since 1970 of an ISO date; 0 for none (Howard Hinnant's days_from_civil).
+double day_number(const std::string& iso) {
+    int y = 0, m = 0, d = 0;
+    if (std::sscanf(iso.c_str(), "%d-%d-%d", &y, &m, &d) != 3) return 0;
+    y -= m <= 2 ? 1 : 0;
+    const int era = (y >= 0 ? y : y - 399) / 400, of_era = y - era * 400, of_year = (153 * (m + (m > 2 ? -3 : 9)) + 2) / 5 + d - 1;
+    return era * 146097 + of_era * 365 + of_era / 4 - of_era / 100 + of_year - 719468;
+}
+
+/// z with this much of a standard normal above it.
+double normal_above(double tail) {
+    double low = 0, high = 12;
+    for (int i = 0; i < 60; ++i) {
+        const double z = 0.5 * (low + high);
+        (0.5 * std::erfc(z / std::sqrt(2.0)) > tail ? low : high) = z;
+    }
+    return 0.5 * (low + high);
+}
+
+bool same_end(const std::optional<double>& a, const std::optional<double>& b) {
+    return a.has_value() == b.has_value() && (!a || std::abs(*a - *b) < 1e-6);
+}
+
+double beyond(double v, const KeptFigure& f) {
+    if (f.low && v < *f.low) return *f.low - v;
+    return f.high && v > *f.high ? v - *f.high : 0;
+}
+
+} // namespace
+
+std::vector<KeptFigure> figures_of(const Review& r) {
+    std::vector<KeptFigure> out;
+    for (const auto& v : r.summaries.values) {
+        std::vector<const RepetitionValue*> told;
+        for (const auto& x : v.repetitions)
+            if (x.absent == Absent::none && x.whole == Absent::none && std::isfinite(x.value)) told.push_back(&x);
+        if (told.empty() || v.check >= r.movement.checks.size()) continue;
+        const Check& c = r.movement.checks[v.check];
+        const auto all = combine(told);
+        KeptFigure f;
+        f.view = view_name(r.motion.view);
+        f.movement = r.movement.id;
+        f.check = c.id;
+        f.measure = c.measure;
+        f.unit = v.check < r.summaries.units.size() ? r.summaries.units[v.check] : "";
+        f.side = v.side ? std::string(side_name(*v.side)) : "";
+        f.value = all.value, f.own = all.own, f.of_clip = all.clip, f.person = all.person;
+        f.low = c.low, f.high = c.high;
+        f.matters = c.matters;
+        f.judged = static_cast<int>(told.size());
+        f.reference = c.reference;
+        out.push_back(std::move(f));
+    }
+    return out;
+}
+
+std::vector<std::vector<std::size_t>> lines_of(std::span<const KeptFigure> points) {
+    std::vector<std::vector<std::size_t>> out;
+    for (std::size_t i = 0; i < points.size(); ++i) {
+        // A clip from another side begins a line of its own, and a later one from the same side goes on with the earlier.
+        auto same = std::find_if(out.rbegin(), out.rend(), [&](const std::vector<std::size_t>& line) {
+            const KeptFigure& p = points[line.back()];
+            return p.view == points[i].view;
+        });
+        if (same != out.rend() && same_end(points[same->back()].low, points[i].low) && same_end(points[same->back()].high, points[i].high))
+            same->push_back(i);
+        else
+            out.push_back({i});
+    }
+    return out;
+}
+
+double day_variance(std::span<const KeptFigure> points) {
+    const double prior_days = 4;
+    double prior = 0;
+    for (const auto& p : points) prior = std::max(prior, p.matters);
+    if (prior == 0 && !points.empty()) {
+        const auto& p = points.back();
+        prior = p.low && p.high ? 0.25 * (*p.high - *p.low) : 0.1 * std::abs(p.value);
+    }
+    double sum = prior_days * prior * prior, days = prior_days;
+    for (const auto& line : lines_of(points)) {
+        if (line.size() < 3) continue;
+        // About its own straight line; what the clips' errors explain is not the day's.
+        double n = 0, t = 0, y = 0, tt = 0, ty = 0, errors = 0;
+        for (const auto i : line) {
+            const auto& p = points[i];
+            const double x = day_number(p.day);
+            n += 1, t += x, y += p.value, tt += x * x, ty += x * p.value;
+            errors += p.own * p.own + p.of_clip * p.of_clip;
+        }
+        const double across = tt - t * t / n, slope = across > 0 ? (ty - t * y / n) / across : 0;
+        double squares = 0;
+        for (const auto i : line) {
+            const double r = points[i].value - y / n - slope * (day_number(points[i].day) - t / n);
+            squares += r * r;
+        }
+        const double free = n - (across > 0 ? 2 : 1);
+        sum += std::max(0.0, squares - free * errors / n);
+        days += free;
+    }
+    return sum / days;
+}
+
+ChangeOfFigure change_between(const KeptFigure& a, const KeptFigure& b, double day, int compared) {
+    ChangeOfFigure c;
+    c.value = b.value - a.value;
+    c.sigma = std::sqrt(a.own * a.own + b.own * b.own + a.of_clip * a.of_clip + b.of_clip * b.of_clip + 2 * day);
+    c.detectable = normal_above(0.025 / std::max(1, compared)) * c.sigma;
+    // By the band that is in force now.
+    const double before = beyond(a.value, b), after = beyond(b.value, b);
+    if (std::abs(c.value) > c.detectable) c.turn = after < before ? Turn::better : after > before ? Turn::worse : Turn::none;
+    return c;
+}
+
+std::vector<FigureTrend> trends_of(std::vector<KeptFigure> all) {
+    std::stable_sort(all.begin(), all.end(), [](const KeptFigure& a, const KeptFigure& b) {
+        return std::tuple(a.key(), a.day, a.clip) < std::tuple(b.key(), b.day, b.clip);
+    });
+    std::vector<FigureTrend> out;
+    for (auto& f : all) {
+        if (out.empty() || out.back().points.front().key() != f.key()) out.emplace_back();
+        out.back().points.push_back(std::move(f));
+    }
+    int compared = 0;
+    const auto newest = [](const FigureTrend& t) -> const std::vector<std::size_t>& {
+        // The line the last clip is in.
+        return *std::find_if(t.lines.begin(), t.lines.end(),
+                             [&](const std::vector<std::size_t>& l) { return l.back() == t.points.size() - 1; });
+    };
+    for (auto& t : out) {
+        t.lines = lines_of(t.points);
+        compared += newest(t).size() > 1 ? 1 : 0;
+    }
+    for (auto& t : out) {
+        const auto& line = newest(t);
+        if (line.size() < 2) continue;
+        // From the days before: a change that has just come is not the days' own spread.
+        const double day = day_variance(std::span(t.points).first(t.points.size() - 1));
+        t.last = change_between(t.points[line[line.size() - 2]], t.points[line.back()], day, compared);
+        t.since_first = change_between(t.points[line.front()], t.points[line.back()], day, compared);
+    }
+    return out;
+}
+
+} // namespace bevel

@@ -1,0 +1,770 @@
+#include "ui/people/people_page.h"
+#include "core/files.h"
+#include "ui/forms/form_editor.h"
+#include "ui/people/limit_dialog.h"
+#include "ui/review/review_state.h"
+#include "ui/shell/empty_state.h"
+#include "ui/text/data_words.h"
+#include <charconv>
+#include <cmath>
+#include <QComboBox>
+#include <QDate>
+#include <QDoubleSpinBox>
+#include <QFileDialog>
+#include <QFormLayout>
+#include <QHeaderView>
+#include <QInputDialog>
+#include <QLabel>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QPushButton>
+#include <QScrollArea>
+#include <QStackedLayout>
+#include <QTableWidget>
+#include <QTabWidget>
+#include <QVBoxLayout>
+
+namespace bevel::ui {
+namespace {
+
+QString day_words(const std::string& iso) {
+    return iso.empty() ? QString() : QLocale().toString(QDate::fromString(QString::fromStdString(iso), Qt::ISODate), QLocale::ShortFormat);
+}
+
+/// A field that holds commas, quotes or line ends is quoted, and quotes in it are doubled.
+std::string csv_field(const std::string& s) {
+    // What a spreadsheet would take for a formula is text.
+    const std::string safe = !s.empty() && std::string("=+-@").find(s[0]) != std::string::npos &&
+                                     !std::isdigit(static_cast<unsigned char>(s.size() > 1 ? s[1] : 'x'))
+                                 ? "'" + s
+                                 : s;
+    if (safe.find_first_of(",\"\r\n") == std::string::npos) return safe;
+    std::string out = "\"";
+    for (const char c : safe) out += c == '"' ? std::string("\"\"") : std::string(1, c);
+    return out + "\"";
+}
+
+std::string csv_line(const std::vector<std::string>& fields) {
+    std::string out;
+    for (const auto& f : fields) out += (&f == &fields.front() ? "" : ",") + csv_field(f);
+    return out + "\r\n";
+}
+
+std::string plain(double v) {
+    std::array<char, 32> b{};
+    const auto [end, ec] = std::to_chars(b.data(), b.data() + b.size(), v, std::chars_format::general, 6);
+    return ec == std::errc() ? std::string(b.data(), end) : std::string();
+}
+
+/// A change to a person, to be done and undone.
+class PersonStep : public QUndoCommand {
+public:
+    PersonStep(const QString& what, std::function<void(bool)> apply) : apply_(std::move(apply)) { setText(what); }
+    void redo() override { apply_(true); }
+    void undo() override { apply_(false); }
+
+private:
+    std::function<void(bool)> apply_;
+};
+
+} // namespace
+
+std::string record_csv(const PersonSheet& sheet) {
+    static constexpr std::array<const char*, 5> names{"clip", "correction kept", "remark", "letter", "agreed"};
+    std::string out = csv_line({"day", "what", "movement", "view", "check", "side", "words"});
+    for (const auto& l : sheet.record)
+        out += csv_line({l.day, names[static_cast<std::size_t>(l.what)], l.movement, l.view, l.check, l.side, l.words});
+    return out;
+}
+
+std::string figures_csv(const PersonSheet& sheet) {
+    std::string out =
+        csv_line({"day", "clip", "movement", "view", "check", "measure", "side", "value", "sigma", "unit", "low", "high", "repetitions"});
+    for (const auto& t : sheet.trends)
+        for (const auto& p : t.points)
+            out += csv_line({p.day, std::to_string(p.clip), p.movement, p.view, p.check, p.measure, p.side, plain(p.value),
+                             plain(std::hypot(p.own, std::hypot(p.of_clip, p.person))), p.unit, p.low ? plain(*p.low) : "",
+                             p.high ? plain(*p.high) : "", std::to_string(p.judged)});
+    return out;
+}
+
+PeoplePage::PeoplePage(Session& session, QWidget* parent) : Place(session, "people", parent) {
+    setFocusPolicy(Qt::StrongFocus);
+    build();
+    connect(session_.workspace, &Workspace::changed, this, [this] {
+        if (isVisible() && sheet_) load_sheet();
+    });
+}
+
+void PeoplePage::build() {
+    auto* side = new QWidget;
+    side->setFixedWidth(session_.theme.wide(230));
+    title_ = new QLabel(tr("People"));
+    title_->setObjectName(QStringLiteral("title"));
+    search_ = new QLineEdit;
+    search_->setObjectName(QStringLiteral("searchPeople"));
+    search_->setPlaceholderText(tr("Search people"));
+    search_->setAccessibleName(tr("Search people"));
+    search_->setClearButtonEnabled(true);
+    list_ = new QListWidget;
+    list_->setObjectName(QStringLiteral("people"));
+    list_->setAccessibleName(tr("People"));
+    list_->setSpacing(2);
+    auto* add = new QPushButton(tr("Add a person …"));
+    add->setObjectName(QStringLiteral("addPerson"));
+    count_ = new QLabel;
+    count_->setObjectName(QStringLiteral("faint"));
+    auto* left = new QVBoxLayout(side);
+    left->setContentsMargins(0, 0, 0, 0);
+    left->addWidget(title_);
+    left->addWidget(search_);
+    left->addWidget(list_, 1);
+    left->addWidget(add);
+    left->addWidget(count_);
+    tabs_ = new QTabWidget;
+    tabs_->setObjectName(QStringLiteral("personTabs"));
+    tabs_->setAccessibleName(tr("About the person"));
+    tabs_->addTab(build_change(), tr("What changed"));
+    record_ = new QTableWidget(0, 3);
+    record_->setObjectName(QStringLiteral("record"));
+    record_->setAccessibleName(tr("Record"));
+    record_->setHorizontalHeaderLabels({tr("Day"), tr("What"), tr("Words")});
+    record_->verticalHeader()->hide();
+    record_->setShowGrid(false);
+    record_->setWordWrap(true);
+    record_->setEditTriggers(QAbstractItemView::NoEditTriggers);
+    record_->setSelectionBehavior(QAbstractItemView::SelectRows);
+    record_->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
+    record_->horizontalHeader()->setSectionResizeMode(2, QHeaderView::Stretch);
+    record_->verticalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
+    record_->setToolTip(tr("Enter or a double click opens the clip"));
+    connect(record_, &QTableWidget::cellActivated, this, [this](int row) {
+        const auto id = record_->item(row, 0)->data(Qt::UserRole).toLongLong();
+        if (id != 0) session_.workspace->go(QStringLiteral("review"), {id});
+    });
+    tabs_->addTab(record_, tr("Record"));
+    tabs_->addTab(build_limits(), tr("Limits and agreements"));
+    tabs_->addTab(build_facts(), tr("Person"));
+    words_ = new QLabel;
+    words_->setObjectName(QStringLiteral("faint"));
+    words_->setWordWrap(true);
+    auto* right = new QVBoxLayout;
+    right->addWidget(tabs_, 1);
+    right->addWidget(words_);
+    auto* content = new QWidget;
+    auto* all = new QHBoxLayout(content);
+    all->setContentsMargins(20, 16, 20, 16);
+    all->setSpacing(18);
+    all->addWidget(side);
+    all->addLayout(right, 1);
+    empty_ = new EmptyState(tr("Nobody yet"), tr("People come with their first clip, or are added here."), tr("Add a person …"));
+    either_ = new QStackedLayout(this);
+    either_->addWidget(empty_);
+    either_->addWidget(content);
+    connect(empty_->button(), &QPushButton::clicked, this, &PeoplePage::add_person);
+    connect(add, &QPushButton::clicked, this, &PeoplePage::add_person);
+    connect(search_, &QLineEdit::textChanged, this, [this](const QString& words) {
+        for (int i = 0; i < list_->count(); ++i) list_->item(i)->setHidden(!list_->item(i)->text().contains(words, Qt::CaseInsensitive));
+    });
+    connect(list_, &QListWidget::currentItemChanged, this, [this](const QListWidgetItem* it) {
+        if (it && !filling_) show_person(it->data(Qt::UserRole).toLongLong());
+    });
+}
+
+QWidget* PeoplePage::build_change() {
+    auto* w = new QWidget;
+    movement_ = new QComboBox;
+    movement_->setObjectName(QStringLiteral("changeMovement"));
+    movement_->setAccessibleName(tr("Movement"));
+    changes_ = new QTableWidget(0, 4);
+    changes_->setObjectName(QStringLiteral("changes"));
+    changes_->setAccessibleName(tr("Figures and what became of them"));
+    changes_->setHorizontalHeaderLabels({tr("Figure"), tr("Before"), tr("Now"), tr("Since the clip before")});
+    changes_->verticalHeader()->hide();
+    changes_->setShowGrid(false);
+    changes_->setEditTriggers(QAbstractItemView::NoEditTriggers);
+    changes_->setSelectionBehavior(QAbstractItemView::SelectRows);
+    changes_->setSelectionMode(QAbstractItemView::SingleSelection);
+    changes_->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
+    changes_->horizontalHeader()->setSectionResizeMode(3, QHeaderView::Stretch);
+    trend_ = new TrendView(session_);
+    auto* box = new QVBoxLayout(w);
+    box->setContentsMargins(8, 8, 8, 8);
+    box->addWidget(movement_);
+    box->addWidget(changes_, 3);
+    box->addWidget(trend_, 2);
+    connect(movement_, &QComboBox::currentIndexChanged, this, [this] {
+        if (!filling_) fill_changes();
+    });
+    connect(changes_, &QTableWidget::currentCellChanged, this, [this](int row) {
+        if (!sheet_ || row < 0 || !changes_->item(row, 0)) return trend_->show_trend(std::nullopt);
+        trend_->show_trend(sheet_->trends[static_cast<std::size_t>(changes_->item(row, 0)->data(Qt::UserRole).toInt())]);
+    });
+    connect(trend_, &TrendView::wanted, this, [this](qint64 clip) { session_.workspace->go(QStringLiteral("review"), {clip}); });
+    return w;
+}
+
+QWidget* PeoplePage::build_limits() {
+    auto* w = new QWidget;
+    auto* about = new QLabel(tr("What was agreed turns a fault into a note, on the days it holds. Bevel keeps no diagnosis."));
+    about->setObjectName(QStringLiteral("faint"));
+    about->setWordWrap(true);
+    limits_ = new QListWidget;
+    limits_->setObjectName(QStringLiteral("limits"));
+    limits_->setAccessibleName(tr("Limits and agreements"));
+    limits_->setWordWrap(true);
+    limits_->setSpacing(4);
+    auto* row = new QHBoxLayout;
+    auto button = [&](const char* name, const QString& label, auto go) {
+        auto* b = new QPushButton(label);
+        b->setObjectName(QLatin1String(name));
+        connect(b, &QPushButton::clicked, this, go);
+        row->addWidget(b);
+        return b;
+    };
+    button("newLimit", tr("New …"), [this] {
+        if (!sheet_) return;
+        Agreement a;
+        a.person = sheet_->person.id;
+        auto* d = new LimitDialog(session_, a, this);
+        d->setAttribute(Qt::WA_DeleteOnClose);
+        connect(d, &LimitDialog::agreed, this, &PeoplePage::keep_limit);
+        d->open();
+    });
+    edit_ = button("editLimit", tr("Change …"), [this] { change_limit(); });
+    end_ = button("endLimit", tr("Ends today"), [this] { end_limit(); });
+    row->addStretch(1);
+    auto* box = new QVBoxLayout(w);
+    box->addWidget(about);
+    box->addWidget(limits_, 1);
+    box->addLayout(row);
+    connect(limits_, &QListWidget::currentRowChanged, this, [this](int at) {
+        edit_->setEnabled(at >= 0);
+        end_->setEnabled(at >= 0);
+    });
+    connect(limits_, &QListWidget::itemActivated, this, [this] { change_limit(); });
+    return w;
+}
+
+QWidget* PeoplePage::build_facts() {
+    auto* inner = new QWidget;
+    auto line = [&](const char* name, const QString& hint) {
+        auto* e = new QLineEdit;
+        e->setObjectName(QLatin1String(name));
+        e->setPlaceholderText(hint);
+        return e;
+    };
+    name_ = line("personName", QString());
+    alias_ = line("personAlias", tr("as it may be shown to others"));
+    consent_ = line("personConsent", tr("when, and to what: kept at home, shown to the group …"));
+    height_ = new QDoubleSpinBox;
+    height_->setObjectName(QStringLiteral("personHeight"));
+    height_->setRange(80, 250);
+    height_->setDecimals(1);
+    height_->setSuffix(tr(" cm"));
+    height_->setKeyboardTracking(false);
+    height_->setToolTip(tr("From today on; clips of earlier days keep the height of their day"));
+    language_ = new QComboBox;
+    language_->setObjectName(QStringLiteral("personLanguage"));
+    for (const auto& [label, code] : {std::pair{tr("as the program"), ""}, {tr("English"), "en"}, {tr("German"), "de"}})
+        language_->addItem(label, QString::fromLatin1(code));
+    unit_ = new QComboBox;
+    unit_->setObjectName(QStringLiteral("personUnit"));
+    for (const auto& [label, code] : {std::pair{tr("as the program"), ""}, {tr("centimetres"), "cm"}, {tr("inches"), "in"}})
+        unit_->addItem(label, QString::fromLatin1(code));
+    school_ = new QComboBox;
+    school_->setObjectName(QStringLiteral("personSchool"));
+    auto text_field = [&](const char* name, const QString& hint) {
+        auto* e = new LeftEdit;
+        e->setObjectName(QLatin1String(name));
+        e->setPlaceholderText(hint);
+        e->setTabChangesFocus(true);
+        e->setFixedHeight(session_.theme.wide(74));
+        connect(e, &LeftEdit::left, this, &PeoplePage::facts_changed);
+        return e;
+    };
+    goals_ = text_field("personGoals", tr("in their own words"));
+    notes_ = text_field("personNotes", tr("what to keep in mind"));
+    taught_ = new QTableWidget(0, 3);
+    taught_->setObjectName(QStringLiteral("taught"));
+    taught_->setAccessibleName(tr("Movements practised"));
+    taught_->setHorizontalHeaderLabels({tr("Movement"), tr("Version"), tr("Taught up to")});
+    taught_->verticalHeader()->hide();
+    taught_->verticalHeader()->setDefaultSectionSize(session_.theme.wide(32));
+    taught_->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
+    taught_->setMinimumHeight(session_.theme.wide(150));
+    auto* form = new QFormLayout(inner);
+    form->addRow(tr("Name"), name_);
+    form->addRow(tr("Alias"), alias_);
+    form->addRow(tr("Height"), height_);
+    form->addRow(tr("Goals"), goals_);
+    form->addRow(tr("Notes"), notes_);
+    form->addRow(tr("School"), school_);
+    form->addRow(tr("Language of letters"), language_);
+    form->addRow(tr("Lengths in"), unit_);
+    form->addRow(tr("Consent"), consent_);
+    form->addRow(tr("Practises"), taught_);
+    for (auto* e : {name_, alias_, consent_})
+        connect(e, &QLineEdit::editingFinished, this, [this, e] { e == name_ ? person_changed() : facts_changed(); });
+    connect(height_, &QDoubleSpinBox::valueChanged, this, [this] {
+        if (!filling_) height_changed();
+    });
+    for (auto* b : {language_, unit_, school_}) connect(b, &QComboBox::activated, this, &PeoplePage::facts_changed);
+    auto* scroll = new QScrollArea;
+    scroll->setAccessibleName(tr("Person"));
+    scroll->setWidget(inner);
+    scroll->setWidgetResizable(true);
+    scroll->setFrameShape(QFrame::NoFrame);
+    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    return scroll;
+}
+
+void PeoplePage::open(Ref ref) {
+    setFocus();
+    const qint64 clip = ref.clip != 0 ? ref.clip : session_.workspace->clip();
+    if (clip == 0 || sheet_) {
+        if (ref.clip == 0) return load_people(shown());
+    }
+    session_.background->run<Result<Clip>>(
+        this, [lib = session_.library, clip](std::stop_token) { return lib->clip(clip); },
+        [this](const Result<Clip>& c) { load_people(c ? c->person : 0); });
+}
+
+void PeoplePage::load_people(qint64 choose) {
+    session_.background->run<Result<std::vector<Person>>>(
+        this, [lib = session_.library](std::stop_token) { return lib->people(); },
+        [this, choose](const Result<std::vector<Person>>& people) {
+            if (!people) return problem(people.error());
+            people_ = *people;
+            either_->setCurrentIndex(people_.empty() ? 0 : 1);
+            filling_ = true;
+            list_->clear();
+            int at = people_.empty() ? -1 : 0;
+            for (const auto& p : people_) {
+                auto* it = new QListWidgetItem(QString::fromStdString(p.name), list_);
+                it->setData(Qt::UserRole, static_cast<qint64>(p.id));
+                if (p.id == choose) at = list_->count() - 1;
+            }
+            count_->setText(tr("%n person(s)", nullptr, list_->count()));
+            filling_ = false;
+            list_->setCurrentRow(at);
+            if (at >= 0) show_person(list_->item(at)->data(Qt::UserRole).toLongLong());
+        });
+}
+
+void PeoplePage::show_person(qint64 id) {
+    for (int i = 0; i < list_->count(); ++i)
+        if (list_->item(i)->data(Qt::UserRole).toLongLong() == id && list_->currentRow() != i) return list_->setCurrentRow(i);
+    if (shown() != id) undo().clear();
+    wanted_ = id;
+    ++measuring_;
+    load_sheet();
+}
+
+void PeoplePage::load_sheet() {
+    const int run = ++run_;
+    session_.background->run<Result<PersonSheet>>(
+        this,
+        [lib = session_.library, id = wanted_](std::stop_token) -> Result<PersonSheet> {
+            PersonSheet s;
+            const auto people = lib->people();
+            if (!people) return tl::unexpected(people.error());
+            for (const auto& p : *people)
+                if (p.id == id) s.person = p;
+            if (s.person.id == 0) return fail(Code::not_found, "person");
+            auto facts = lib->facts(id);
+            auto agreements = lib->agreements(id);
+            auto record = lib->record(id);
+            auto figures = lib->figures(id);
+            auto without = lib->without_figures(id);
+            if (!facts) return tl::unexpected(facts.error());
+            if (!agreements) return tl::unexpected(agreements.error());
+            if (!record) return tl::unexpected(record.error());
+            if (!figures) return tl::unexpected(figures.error());
+            if (!without) return tl::unexpected(without.error());
+            s.facts = std::move(*facts);
+            s.agreements = std::move(*agreements);
+            s.record = std::move(*record);
+            s.trends = trends_of(std::move(*figures));
+            s.unmeasured = std::move(*without);
+            return s;
+        },
+        [this, run](Result<PersonSheet> s) {
+            if (run != run_) return; // another was asked for meanwhile
+            if (!s) return problem(s.error());
+            sheet_ = std::move(*s);
+            fill();
+            measure_next();
+        });
+}
+
+/// Clips that were reviewed before figures were kept are measured one after the other, while the sheet is looked at.
+void PeoplePage::measure_next() {
+    if (!sheet_ || sheet_->unmeasured.empty() || session_.library->read_only()) {
+        words_->setText(QString());
+        return;
+    }
+    words_->setText(tr("%n earlier clip(s) are being measured …", nullptr, static_cast<int>(sheet_->unmeasured.size())));
+    const int run = ++measuring_;
+    session_.files().run<Result<bool>>(
+        this,
+        [lib = session_.library, session = &session_, clip = sheet_->unmeasured.front()](std::stop_token) -> Result<bool> {
+            const auto open = load_review(*lib, *session, clip);
+            // What cannot be judged has no figures, and that is kept too.
+            return lib->keep_figures(clip, open ? figures_of(*(*open)->review) : std::vector<KeptFigure>());
+        },
+        [this, run](const Result<bool>& ok) {
+            if (run != measuring_) return;
+            if (!ok) return problem(ok.error());
+            load_sheet();
+        });
+}
+
+QString PeoplePage::figure_name(const FigureTrend& t) const {
+    const auto& p = t.points.back();
+    QString name = session_.catalogue.name(QString::fromStdString(p.measure));
+    if (!p.side.empty()) name += QStringLiteral(", ") + text::side(p.side == "left" ? Side::left : Side::right);
+    if (p.reference) name += tr(" (against the reference)");
+    return name;
+}
+
+/// "better by 6° ± 3°", or why nothing is said.
+QString PeoplePage::change_words(const FigureTrend& t) const {
+    const auto& p = t.points.back();
+    if (!t.last) return t.points.size() == 1 ? tr("one clip so far") : tr("filmed from another side, or another band");
+    const QString unit = QString::fromStdString(p.unit);
+    const Units units = session_.settings.units(Motion{});
+    const QString by = text::with_sigma(std::abs(t.last->value), t.last->sigma, unit, units);
+    if (t.last->turn == Turn::better) return tr("better by %1").arg(by);
+    if (t.last->turn == Turn::worse) return tr("worse by %1").arg(by);
+    if (t.since_first && t.since_first->turn == Turn::better)
+        return tr("better since %1 by %2")
+            .arg(day_words(t.points[t.lines.back().front()].day),
+                 text::with_sigma(std::abs(t.since_first->value), t.since_first->sigma, unit, units));
+    return tr("no change that can be told (%1; it would take %2)").arg(by, text::figure(t.last->detectable, unit, units));
+}
+
+void PeoplePage::fill() {
+    title_->setText(tr("People"));
+    filling_ = true;
+    const QString had = movement_->currentData().toString();
+    movement_->clear();
+    std::vector<std::string> seen;
+    for (const auto& t : sheet_->trends) {
+        const std::string& id = t.points.front().movement;
+        if (std::find(seen.begin(), seen.end(), id) != seen.end()) continue;
+        seen.push_back(id);
+        const auto* m = session_.movement(id);
+        movement_->addItem(m ? said(m->name) : QString::fromStdString(id), QString::fromStdString(id));
+    }
+    movement_->setCurrentIndex(std::max(0, movement_->findData(had)));
+    movement_->setVisible(movement_->count() > 0);
+    filling_ = false;
+    fill_changes();
+    fill_record();
+    fill_limits();
+    fill_facts();
+    emit filled();
+}
+
+void PeoplePage::fill_changes() {
+    const std::string movement = movement_->currentData().toString().toStdString();
+    std::vector<std::size_t> rows;
+    for (std::size_t i = 0; i < sheet_->trends.size(); ++i)
+        if (sheet_->trends[i].points.front().movement == movement) rows.push_back(i);
+    const auto weight = [&](std::size_t i) { // what changed first, then what can be compared
+        const auto& t = sheet_->trends[i];
+        return !t.last ? 3 : t.last->turn != Turn::none ? 0 : t.since_first && t.since_first->turn != Turn::none ? 1 : 2;
+    };
+    std::stable_sort(rows.begin(), rows.end(), [&](std::size_t a, std::size_t b) { return weight(a) < weight(b); });
+    const Units units = session_.settings.units(Motion{});
+    changes_->setRowCount(static_cast<int>(rows.size()));
+    for (int r = 0; r < changes_->rowCount(); ++r) {
+        const auto i = rows[static_cast<std::size_t>(r)];
+        const auto& t = sheet_->trends[i];
+        const QString unit = QString::fromStdString(t.points.back().unit);
+        const auto sigma = [](const KeptFigure& p) { return std::hypot(p.own, p.of_clip); };
+        const auto line = std::find_if(t.lines.begin(), t.lines.end(), [&](const auto& l) { return l.back() == t.points.size() - 1; });
+        const KeptFigure* before = line != t.lines.end() && line->size() > 1 ? &t.points[(*line)[line->size() - 2]] : nullptr;
+        const KeptFigure& now = t.points.back();
+        const std::array<QString, 4> cells{figure_name(t), before ? text::with_sigma(before->value, sigma(*before), unit, units) : tr("–"),
+                                           text::with_sigma(now.value, sigma(now), unit, units), change_words(t)};
+        for (int c = 0; c < 4; ++c) {
+            auto* it = new QTableWidgetItem(cells[static_cast<std::size_t>(c)]);
+            it->setData(Qt::UserRole, static_cast<int>(i));
+            if (c == 3 && t.last && t.last->turn != Turn::none)
+                it->setForeground(t.last->turn == Turn::better ? session_.theme.palette.inside : session_.theme.palette.outside);
+            changes_->setItem(r, c, it);
+        }
+    }
+    if (!rows.empty())
+        changes_->setCurrentCell(0, 0);
+    else
+        trend_->show_trend(std::nullopt);
+}
+
+void PeoplePage::fill_record() {
+    using What = RecordLine::What;
+    record_->setRowCount(static_cast<int>(sheet_->record.size()));
+    for (int r = 0; r < record_->rowCount(); ++r) {
+        const auto& l = sheet_->record[static_cast<std::size_t>(r)];
+        const auto* m = session_.movement(l.movement);
+        const QString movement = m ? said(m->name) : QString::fromStdString(l.movement);
+        const auto view = view_from_name(l.view);
+        QString what, words = QString::fromStdString(l.words);
+        switch (l.what) {
+        case What::clip:
+            what = tr("Clip");
+            words = view ? tr("%1, %2").arg(movement, text::view(*view)) : movement;
+            break;
+        case What::kept: {
+            what = tr("Correction");
+            const QString name = text::check_name(l.check.substr(0, l.check.rfind('.')), session_.catalogue);
+            words = words.isEmpty() ? tr("%1: %2").arg(movement, name) : tr("%1: %2. “%3”").arg(movement, name, words);
+            break;
+        }
+        case What::remark:
+            what = tr("Seen");
+            break;
+        case What::letter:
+            what = tr("Letter");
+            break;
+        case What::agreed:
+            what = tr("Agreed");
+            words = tr("%1: %2").arg(text::check_name(l.check, session_.catalogue), words);
+            break;
+        }
+        const std::array<QString, 3> cells{day_words(l.day), what, words};
+        for (int c = 0; c < 3; ++c) {
+            auto* it = new QTableWidgetItem(cells[static_cast<std::size_t>(c)]);
+            it->setData(Qt::UserRole, static_cast<qint64>(l.clip));
+            record_->setItem(r, c, it);
+        }
+    }
+}
+
+void PeoplePage::fill_limits() {
+    const int at = limits_->currentRow();
+    limits_->clear();
+    const std::string today = QDate::currentDate().toString(Qt::ISODate).toStdString();
+    for (const auto& a : sheet_->agreements) {
+        QString words = text::agreement(a, session_.catalogue, session_.settings.units(Motion{}));
+        const bool over = !a.until_day.empty() && a.until_day < today;
+        if (over) words += QLatin1Char(' ') + tr("(over)");
+        auto* it = new QListWidgetItem(words, limits_);
+        it->setData(Qt::UserRole, static_cast<qint64>(a.id));
+        if (over) it->setForeground(session_.theme.palette.faint);
+    }
+    limits_->setCurrentRow(std::min(at, limits_->count() - 1));
+    edit_->setEnabled(limits_->currentRow() >= 0);
+    end_->setEnabled(limits_->currentRow() >= 0);
+}
+
+void PeoplePage::fill_facts() {
+    filling_ = true;
+    const auto& p = sheet_->person;
+    const auto& f = sheet_->facts;
+    name_->setText(QString::fromStdString(p.name));
+    alias_->setText(QString::fromStdString(f.alias));
+    consent_->setText(QString::fromStdString(f.consent));
+    height_->setValue(100 * p.stature_m);
+    goals_->setPlainText(QString::fromStdString(f.goals));
+    notes_->setPlainText(QString::fromStdString(p.notes));
+    school_->clear();
+    school_->addItem(tr("as at the last clip"), QString());
+    for (const auto& s : session_.schools) school_->addItem(said(s.name), QString::fromStdString(s.id));
+    for (const auto& [box, now] : {std::pair{school_, &f.school}, {language_, &f.language}, {unit_, &f.unit}})
+        box->setCurrentIndex(std::max(0, box->findData(QString::fromStdString(*now))));
+    // What is practised: what was filmed, and what else is written down.
+    std::vector<Taught> rows = f.taught;
+    for (const auto& l : sheet_->record)
+        if (l.what == RecordLine::What::clip && !l.movement.empty() &&
+            std::none_of(rows.begin(), rows.end(), [&](const Taught& t) { return t.movement == l.movement; }))
+            rows.push_back({l.movement, "", ""});
+    taught_->setRowCount(static_cast<int>(rows.size()));
+    for (int r = 0; r < taught_->rowCount(); ++r) {
+        const auto& t = rows[static_cast<std::size_t>(r)];
+        const auto* m = session_.movement(t.movement);
+        auto* name = new QTableWidgetItem(m ? said(m->name) : QString::fromStdString(t.movement));
+        name->setData(Qt::UserRole, QString::fromStdString(t.movement));
+        name->setFlags(Qt::ItemIsEnabled | Qt::ItemIsSelectable);
+        taught_->setItem(r, 0, name);
+        auto combo = [&](int column, const QString& whole, const std::vector<std::pair<QString, std::string>>& all,
+                         const std::string& now) {
+            auto* b = new QComboBox;
+            b->addItem(whole, QString());
+            for (const auto& [label, id] : all) b->addItem(label, QString::fromStdString(id));
+            b->setCurrentIndex(std::max(0, b->findData(QString::fromStdString(now))));
+            b->setAccessibleName(column == 1 ? tr("Version of %1").arg(name->text()) : tr("%1: taught up to").arg(name->text()));
+            connect(b, &QComboBox::activated, this, &PeoplePage::facts_changed);
+            taught_->setCellWidget(r, column, b);
+        };
+        std::vector<std::pair<QString, std::string>> versions, phases;
+        if (m) {
+            for (const auto& v : m->versions) versions.emplace_back(said(v.name), v.name);
+            for (const auto& ph : m->phases) phases.emplace_back(said(ph.name), ph.id);
+        }
+        combo(1, tr("as it is"), versions, t.version);
+        combo(2, tr("all of it"), phases, t.up_to);
+    }
+    filling_ = false;
+}
+
+void PeoplePage::facts_changed() {
+    if (filling_ || !sheet_) return;
+    PersonFacts now = sheet_->facts;
+    now.alias = alias_->text().trimmed().toStdString();
+    now.consent = consent_->text().trimmed().toStdString();
+    now.goals = goals_->toPlainText().trimmed().toStdString();
+    now.language = language_->currentData().toString().toStdString();
+    now.unit = unit_->currentData().toString().toStdString();
+    now.school = school_->currentData().toString().toStdString();
+    now.taught.clear();
+    for (int r = 0; r < taught_->rowCount(); ++r) {
+        const auto at = [&](int c) { return qobject_cast<QComboBox*>(taught_->cellWidget(r, c))->currentData().toString().toStdString(); };
+        if (!at(1).empty() || !at(2).empty())
+            now.taught.push_back({taught_->item(r, 0)->data(Qt::UserRole).toString().toStdString(), at(1), at(2)});
+    }
+    if (notes_->toPlainText().trimmed().toStdString() != sheet_->person.notes) person_changed();
+    const auto same = [](const PersonFacts& a, const PersonFacts& b) {
+        const auto taught = [](const Taught& x, const Taught& y) {
+            return x.movement == y.movement && x.version == y.version && x.up_to == y.up_to;
+        };
+        return a.alias == b.alias && a.goals == b.goals && a.language == b.language && a.unit == b.unit && a.school == b.school &&
+               a.consent == b.consent && std::equal(a.taught.begin(), a.taught.end(), b.taught.begin(), b.taught.end(), taught);
+    };
+    if (same(now, sheet_->facts)) return;
+    undo().push(new PersonStep(tr("what is known of a person"), [this, id = sheet_->person.id, before = sheet_->facts, now](bool done) {
+        const PersonFacts& f = done ? now : before;
+        if (sheet_ && sheet_->person.id == id) sheet_->facts = f;
+        session_.background->run<Result<bool>>(
+            this, [lib = session_.library, id, f](std::stop_token) { return lib->set_facts(id, f); },
+            [this](const Result<bool>& ok) {
+                if (!ok) return problem(ok.error());
+                load_sheet();
+            });
+    }));
+}
+
+void PeoplePage::person_changed() {
+    if (filling_ || !sheet_) return;
+    Person now = sheet_->person;
+    now.name = name_->text().trimmed().toStdString();
+    now.notes = notes_->toPlainText().trimmed().toStdString();
+    if (now.name.empty()) return fill_facts(); // somebody has a name
+    if (now.name == sheet_->person.name && now.notes == sheet_->person.notes) return;
+    undo().push(new PersonStep(tr("a person"), [this, before = sheet_->person, now](bool done) {
+        const Person& p = done ? now : before;
+        if (sheet_ && sheet_->person.id == p.id) sheet_->person.name = p.name, sheet_->person.notes = p.notes;
+        session_.background->run<Result<bool>>(
+            this, [lib = session_.library, p](std::stop_token) { return lib->update_person(p); },
+            [this, id = p.id](const Result<bool>& ok) {
+                if (!ok) return problem(ok.error());
+                session_.workspace->touched(0);
+                load_people(id);
+            });
+    }));
+}
+
+void PeoplePage::height_changed() {
+    if (!sheet_) return;
+    const double now = height_->value() / 100, before = sheet_->person.stature_m;
+    if (std::abs(now - before) < 1e-4) return;
+    undo().push(new PersonStep(tr("the height of a person"), [this, id = sheet_->person.id, before, now](bool done) {
+        const double m = done ? now : before;
+        if (sheet_ && sheet_->person.id == id) sheet_->person.stature_m = m;
+        const std::string today = QDate::currentDate().toString(Qt::ISODate).toStdString();
+        session_.background->run<Result<bool>>(
+            this, [lib = session_.library, id, m, today](std::stop_token) { return lib->set_height(id, today, m); },
+            [this](const Result<bool>& ok) {
+                if (!ok) return problem(ok.error());
+                load_sheet();
+            });
+    }));
+}
+
+void PeoplePage::keep_limit(const Agreement& a) {
+    session_.background->run<Result<std::int64_t>>(
+        this, [lib = session_.library, a](std::stop_token) { return lib->save_agreement(a); },
+        [this](const Result<std::int64_t>& id) {
+            if (!id) return problem(id.error());
+            session_.workspace->rules_changed();
+            load_sheet();
+        });
+}
+
+void PeoplePage::change_limit() {
+    const int at = limits_->currentRow();
+    if (!sheet_ || at < 0) return;
+    auto* d = new LimitDialog(session_, sheet_->agreements[static_cast<std::size_t>(at)], this);
+    d->setAttribute(Qt::WA_DeleteOnClose);
+    connect(d, &LimitDialog::agreed, this, &PeoplePage::keep_limit);
+    d->open();
+}
+
+void PeoplePage::end_limit() {
+    const int at = limits_->currentRow();
+    if (!sheet_ || at < 0) return;
+    Agreement before = sheet_->agreements[static_cast<std::size_t>(at)], now = before;
+    now.until_day = QDate::currentDate().toString(Qt::ISODate).toStdString();
+    if (!now.from_day.empty() && now.until_day < now.from_day) now.from_day = now.until_day;
+    undo().push(new PersonStep(tr("the end of what was agreed"), [this, before, now](bool done) { keep_limit(done ? now : before); }));
+}
+
+void PeoplePage::add_person() {
+    bool ok = false;
+    const QString name = QInputDialog::getText(this, tr("Add a person"), tr("Name or alias"), QLineEdit::Normal, QString(), &ok).trimmed();
+    if (!ok || name.isEmpty()) return;
+    const double cm = QInputDialog::getDouble(this, tr("Add a person"), tr("Height of %1, cm").arg(name), 170, 80, 250, 1, &ok);
+    if (!ok) return;
+    Person p;
+    p.name = name.toStdString();
+    p.stature_m = cm / 100;
+    session_.background->run<Result<std::int64_t>>(
+        this, [lib = session_.library, p](std::stop_token) { return lib->add_person(p); },
+        [this](const Result<std::int64_t>& id) {
+            if (!id) return problem(id.error());
+            session_.workspace->touched(0);
+            load_people(*id);
+        });
+}
+
+void PeoplePage::write_record(const QString& file) {
+    if (!sheet_) return;
+    session_.files().run<Result<bool>>(
+        this, [text = record_csv(*sheet_), path = file.toStdString()](std::stop_token) { return write_whole(path, text); },
+        [this, file](const Result<bool>& ok) { ok ? words_->setText(tr("Saved: %1").arg(file)) : problem(ok.error()); });
+}
+
+void PeoplePage::write_figures(const QString& file) {
+    if (!sheet_) return;
+    session_.files().run<Result<bool>>(
+        this, [text = figures_csv(*sheet_), path = file.toStdString()](std::stop_token) { return write_whole(path, text); },
+        [this, file](const Result<bool>& ok) { ok ? words_->setText(tr("Saved: %1").arg(file)) : problem(ok.error()); });
+}
+
+void PeoplePage::problem(const Error& e) {
+    words_->setText(text::error(e));
+}
+
+void PeoplePage::add_actions(Actions& actions) {
+    using M = Actions::Menu;
+    const auto ask = [this](const QString& what, const QString& name, void (PeoplePage::*write)(const QString&)) {
+        if (!sheet_) return;
+        const QString& folder = session_.settings.export_folder;
+        const QString file =
+            QFileDialog::getSaveFileName(this, what, folder.isEmpty() ? name : folder + QLatin1Char('/') + name, tr("CSV (*.csv)"));
+        if (!file.isEmpty()) (this->*write)(file);
+    };
+    actions.add(this, M::file, "recordCsv", tr("Record of this person as CSV …"), {},
+                [this, ask] { ask(tr("Record as CSV"), QStringLiteral("record.csv"), &PeoplePage::write_record); });
+    actions.add(this, M::file, "figuresCsv", tr("Figures of this person as CSV …"), {},
+                [this, ask] { ask(tr("Figures as CSV"), QStringLiteral("figures.csv"), &PeoplePage::write_figures); });
+    actions.add(this, M::edit, "findPerson", tr("Search people"), {QKeySequence::Find}, [this] { search_->setFocus(); });
+}
+
+void PeoplePage::new_theme() {
+    if (sheet_) fill();
+}
+
+} // namespace bevel::ui

@@ -1,0 +1,98 @@
+// The people who practise: who they are, what was agreed with them, what happened when, and what became of each figure.
+#pragma once
+#include "core/review/trend.h"
+#include "ui/people/trend_view.h"
+#include "ui/shell/place.h"
+
+class QComboBox;
+class QDoubleSpinBox;
+class QLabel;
+class QLineEdit;
+class QListWidget;
+class QPlainTextEdit;
+class QPushButton;
+class QStackedLayout;
+class QTableWidget;
+class QTabWidget;
+
+namespace bevel::ui {
+
+class EmptyState;
+
+/// All that is shown of one person.
+struct PersonSheet {
+    Person person;
+    PersonFacts facts;
+    std::vector<Agreement> agreements;
+    std::vector<RecordLine> record;
+    std::vector<FigureTrend> trends;
+    std::vector<std::int64_t> unmeasured; // clips whose figures are yet to be made
+};
+
+class PeoplePage : public Place {
+    Q_OBJECT
+public:
+    explicit PeoplePage(Session& session, QWidget* parent = nullptr);
+    QString title() const override { return tr("People"); }
+    void open(Ref ref) override;
+    void leave() override { ++measuring_; }
+    void add_actions(Actions& actions) override;
+    void new_theme() override;
+    void show_person(qint64 id);
+    qint64 shown() const { return sheet_ ? sheet_->person.id : 0; }
+    const PersonSheet* sheet() const { return sheet_ ? &*sheet_ : nullptr; }
+    /// The record, or the figures of all clips, as lines of text.
+    void write_record(const QString& file);
+    void write_figures(const QString& file);
+    void keep_limit(const Agreement& a);
+
+signals:
+    void filled(); // the sheet of a person is shown
+
+private:
+    void build();
+    QWidget* build_change();
+    QWidget* build_limits();
+    QWidget* build_facts();
+    void load_people(qint64 choose);
+    void load_sheet();
+    void fill();
+    void fill_changes();
+    void fill_limits();
+    void fill_record();
+    void fill_facts();
+    void measure_next();
+    void facts_changed();
+    void person_changed();
+    void height_changed();
+    void change_limit();
+    void end_limit();
+    void add_person();
+    void problem(const Error& e);
+    QString change_words(const FigureTrend& t) const;
+    QString figure_name(const FigureTrend& t) const;
+
+    std::vector<Person> people_;
+    std::optional<PersonSheet> sheet_;
+    qint64 wanted_ = 0;
+    int run_ = 0, measuring_ = 0;
+    bool filling_ = false;
+    EmptyState* empty_ = nullptr;
+    QStackedLayout* either_ = nullptr;
+    QLineEdit *search_ = nullptr, *name_ = nullptr, *alias_ = nullptr, *consent_ = nullptr;
+    QListWidget *list_ = nullptr, *limits_ = nullptr;
+    QLabel *title_ = nullptr, *words_ = nullptr, *count_ = nullptr;
+    QTabWidget* tabs_ = nullptr;
+    QTableWidget *changes_ = nullptr, *record_ = nullptr, *taught_ = nullptr;
+    QComboBox *movement_ = nullptr, *language_ = nullptr, *unit_ = nullptr, *school_ = nullptr;
+    QPlainTextEdit *goals_ = nullptr, *notes_ = nullptr;
+    QDoubleSpinBox* height_ = nullptr;
+    QPushButton *end_ = nullptr, *edit_ = nullptr;
+    TrendView* trend_ = nullptr;
+};
+
+/// Lines of comma-separated values (RFC 4180), a head line first.
+std::string record_csv(const PersonSheet& sheet);
+std::string figures_csv(const PersonSheet& sheet);
+
+} // namespace bevel::ui
