@@ -128,8 +128,7 @@ private slots:
             QCOMPARE(lib.without_figures(person)->size(), std::size_t{1});
             QVERIFY(lib.keep_figures(clip, {point("", 18), point("", 18)})); // the same one twice is one
             QVERIFY(lib.without_figures(person)->empty());
-            QVERIFY(lib.set_facts(person,
-                                  {"O.", "walk without looking down", "de", "cm", "", "2026-09-01, at home", {{"m", "Arms only", "p2"}}}));
+            QVERIFY(lib.set_facts(person, {"O.", "walk without looking down", "2026-09-01, at home", {{"m", "Arms only", "p2"}}}));
             QVERIFY(lib.set_condition(clip, {"left knee", 4}));
             QVERIFY(!lib.set_condition(clip, {"", 11}));
         }

@@ -228,6 +228,24 @@ int main(int argc, char** argv) {
             ground->findChild<QToolButton*>(QStringLiteral("toolPoints"))->click();
             if (!wait([&] { return background.idle() && ground->view()->has_picture(); })) return 1;
             shot(QStringLiteral("points"));
+            // Who practises: what became of the figures of one who sent two clips.
+            std::map<std::pair<std::int64_t, std::string>, int> times;
+            std::int64_t twice = 0;
+            for (const auto& other : *clips)
+                if (other.person != 0 && ++times[{other.person, other.movement}] > 1) twice = other.person;
+            window.show_place(window.place(QStringLiteral("people")));
+            auto* people = window.people();
+            if (!wait([&] { return people->shown() != 0 && background.idle(); })) return 1;
+            people->show_person(twice);
+            if (!wait([&] { return people->shown() == twice && people->sheet()->unmeasured.empty() && background.idle() && copies.idle(); },
+                      60000))
+                return 1;
+            settle(100);
+            shot(QStringLiteral("people"));
+            people->findChild<QTabWidget*>(QStringLiteral("personTabs"))->setCurrentIndex(1);
+            window.grab().save(QStringLiteral("%1/people-record.png").arg(args[2]));
+            people->findChild<QTabWidget*>(QStringLiteral("personTabs"))->setCurrentIndex(3);
+            window.grab().save(QStringLiteral("%1/people-person.png").arg(args[2]));
             window.show_place(window.place(QStringLiteral("forms")));
             auto* forms = window.forms();
             forms->show_movement(QStringLiteral("draw_the_bow"));

@@ -1058,6 +1058,30 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>The fault beside the right one, in Forms</source>
         <translation>Der Fehler neben dem Richtigen, bei den Formen</translation>
     </message>
+    <message>
+        <source>Asked last time (%1)</source>
+        <translation>Zuletzt erbeten (%1)</translation>
+    </message>
+    <message>
+        <source>not judged in this clip</source>
+        <translation>in dieser Aufnahme nicht beurteilt</translation>
+    </message>
+    <message>
+        <source>cannot be told from this clip</source>
+        <translation>aus dieser Aufnahme nicht zu sagen</translation>
+    </message>
+    <message>
+        <source>within the band today: %1</source>
+        <translation>heute im Band: %1</translation>
+    </message>
+    <message>
+        <source>at the edge today: %1</source>
+        <translation>heute am Rand: %1</translation>
+    </message>
+    <message>
+        <source>still outside: %1, band %2</source>
+        <translation>noch außerhalb: %1, Band %2</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::FloorView</name>
@@ -2804,6 +2828,89 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     </message>
 </context>
 <context>
+    <name>bevel::ui::LimitDialog</name>
+    <message>
+        <source>A limit or an adaptation</source>
+        <translation>Eine Grenze oder Anpassung</translation>
+    </message>
+    <message>
+        <source>Change what was agreed</source>
+        <translation>Vereinbartes ändern</translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <translation>%1: %2</translation>
+    </message>
+    <message>
+        <source>Not judged at all</source>
+        <translation>Gar nicht beurteilt</translation>
+    </message>
+    <message>
+        <source>At least</source>
+        <translation>Mindestens</translation>
+    </message>
+    <message>
+        <source>At most</source>
+        <translation>Höchstens</translation>
+    </message>
+    <message>
+        <source>as usual</source>
+        <translation>wie üblich</translation>
+    </message>
+    <message>
+        <source>What was agreed and why, in your words; no diagnosis</source>
+        <translation>Was vereinbart wurde und warum, in deinen Worten; keine Diagnose</translation>
+    </message>
+    <message>
+        <source>until</source>
+        <translation>bis</translation>
+    </message>
+    <message>
+        <source>What is judged</source>
+        <translation>Was beurteilt wird</translation>
+    </message>
+    <message>
+        <source>Band</source>
+        <translation>Band</translation>
+    </message>
+    <message>
+        <source>Reason</source>
+        <translation>Grund</translation>
+    </message>
+    <message>
+        <source>From</source>
+        <translation>Ab</translation>
+    </message>
+    <message>
+        <source>Keep</source>
+        <translation>Behalten</translation>
+    </message>
+    <message>
+        <source>Usually: %1</source>
+        <translation>Üblich: %1</translation>
+    </message>
+    <message>
+        <source>The usual band depends on the stance.</source>
+        <translation>Das übliche Band hängt vom Stand ab.</translation>
+    </message>
+    <message>
+        <source>Say why: what was agreed owes a reason.</source>
+        <translation>Sag warum: Eine Vereinbarung schuldet einen Grund.</translation>
+    </message>
+    <message>
+        <source>Give the band an end, or say that it is not judged.</source>
+        <translation>Gib dem Band ein Ende, oder sag, dass nicht beurteilt wird.</translation>
+    </message>
+    <message>
+        <source>The least is above the most.</source>
+        <translation>Das Mindeste liegt über dem Höchsten.</translation>
+    </message>
+    <message>
+        <source>It ends before it begins.</source>
+        <translation>Es endet, bevor es beginnt.</translation>
+    </message>
+</context>
+<context>
     <name>bevel::ui::LimitStrip</name>
     <message>
         <source>What stands in the way, along the clip</source>
@@ -3056,6 +3163,320 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>as the clip shows</source>
         <translation>wie der Clip zeigt</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::PeoplePage</name>
+    <message>
+        <source>People</source>
+        <translation>Menschen</translation>
+    </message>
+    <message>
+        <source>Search people</source>
+        <translation>Menschen suchen</translation>
+    </message>
+    <message>
+        <source>Add a person …</source>
+        <translation>Jemanden hinzufügen …</translation>
+    </message>
+    <message>
+        <source>About the person</source>
+        <translation>Über die Person</translation>
+    </message>
+    <message>
+        <source>What changed</source>
+        <translation>Was sich änderte</translation>
+    </message>
+    <message>
+        <source>Record</source>
+        <translation>Verlauf</translation>
+    </message>
+    <message>
+        <source>Day</source>
+        <translation>Tag</translation>
+    </message>
+    <message>
+        <source>What</source>
+        <translation>Was</translation>
+    </message>
+    <message>
+        <source>Words</source>
+        <translation>Worte</translation>
+    </message>
+    <message>
+        <source>Enter or a double click opens the clip</source>
+        <translation>Eingabe oder Doppelklick öffnet die Aufnahme</translation>
+    </message>
+    <message>
+        <source>Limits and agreements</source>
+        <translation>Grenzen, Vereinbartes</translation>
+    </message>
+    <message>
+        <source>Person</source>
+        <translation>Person</translation>
+    </message>
+    <message>
+        <source>Nobody yet</source>
+        <translation>Noch niemand</translation>
+    </message>
+    <message>
+        <source>People come with their first clip, or are added here.</source>
+        <translation>Menschen kommen mit ihrer ersten Aufnahme oder werden hier hinzugefügt.</translation>
+    </message>
+    <message>
+        <source>Movement</source>
+        <translation>Bewegung</translation>
+    </message>
+    <message>
+        <source>Figures and what became of them</source>
+        <translation>Messwerte und was aus ihnen wurde</translation>
+    </message>
+    <message>
+        <source>Figure</source>
+        <translation>Messwert</translation>
+    </message>
+    <message>
+        <source>Before</source>
+        <translation>Vorher</translation>
+    </message>
+    <message>
+        <source>Now</source>
+        <translation>Jetzt</translation>
+    </message>
+    <message>
+        <source>Change</source>
+        <translation>Änderung</translation>
+    </message>
+    <message>
+        <source>What was agreed turns a fault into a note, on the days it holds. Bevel keeps no diagnosis.</source>
+        <translation>Vereinbartes macht einen Fehler zur Notiz, an den Tagen, für die es gilt. Bevel bewahrt keine Diagnose auf.</translation>
+    </message>
+    <message>
+        <source>New …</source>
+        <translation>Neu …</translation>
+    </message>
+    <message>
+        <source>Change …</source>
+        <translation>Ändern …</translation>
+    </message>
+    <message>
+        <source>Ends today</source>
+        <translation>Endet heute</translation>
+    </message>
+    <message>
+        <source>as it may be shown to others</source>
+        <translation>wie andere sie sehen dürfen</translation>
+    </message>
+    <message>
+        <source>when, and to what: kept at home, shown to the group …</source>
+        <translation>wann und wozu: zu Hause bewahrt, der Gruppe gezeigt …</translation>
+    </message>
+    <message>
+        <source> cm</source>
+        <translation> cm</translation>
+    </message>
+    <message>
+        <source>From today on; clips of earlier days keep the height of their day</source>
+        <translation>Ab heute; frühere Aufnahmen behalten die Größe ihres Tages</translation>
+    </message>
+    <message>
+        <source>in their own words</source>
+        <translation>in eigenen Worten</translation>
+    </message>
+    <message>
+        <source>what to keep in mind</source>
+        <translation>woran zu denken ist</translation>
+    </message>
+    <message>
+        <source>Movements practised</source>
+        <translation>Geübte Bewegungen</translation>
+    </message>
+    <message>
+        <source>Version</source>
+        <translation>Fassung</translation>
+    </message>
+    <message>
+        <source>Taught up to</source>
+        <translation>Gelehrt bis</translation>
+    </message>
+    <message>
+        <source>Name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>Alias</source>
+        <translation>Alias</translation>
+    </message>
+    <message>
+        <source>Height</source>
+        <translation>Größe</translation>
+    </message>
+    <message>
+        <source>Goals</source>
+        <translation>Ziele</translation>
+    </message>
+    <message>
+        <source>Notes</source>
+        <translation>Notizen</translation>
+    </message>
+    <message>
+        <source>Consent</source>
+        <translation>Einwilligung</translation>
+    </message>
+    <message>
+        <source>Practises</source>
+        <translation>Übt</translation>
+    </message>
+    <message>
+        <source>one person</source>
+        <translation>eine Person</translation>
+    </message>
+    <message>
+        <source>%1 people</source>
+        <translation>%1 Menschen</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n earlier clip(s) are being measured …</source>
+        <translation>
+            <numerusform>%n frühere Aufnahme wird gemessen …</numerusform>
+            <numerusform>%n frühere Aufnahmen werden gemessen …</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source> (against the reference)</source>
+        <translation> (gegen die Referenz)</translation>
+    </message>
+    <message>
+        <source>one clip so far</source>
+        <translation>bisher eine Aufnahme</translation>
+    </message>
+    <message>
+        <source>filmed from another side, or another band</source>
+        <translation>von anderer Seite gefilmt, oder anderes Band</translation>
+    </message>
+    <message>
+        <source>better by %1</source>
+        <translation>besser um %1</translation>
+    </message>
+    <message>
+        <source>worse by %1</source>
+        <translation>schlechter um %1</translation>
+    </message>
+    <message>
+        <source>better since %1 by %2</source>
+        <translation>besser seit %1 um %2</translation>
+    </message>
+    <message>
+        <source>none beyond ± %1</source>
+        <translation>keine über ± %1</translation>
+    </message>
+    <message>
+        <source>–</source>
+        <translation>–</translation>
+    </message>
+    <message>
+        <source>Clip</source>
+        <translation>Aufnahme</translation>
+    </message>
+    <message>
+        <source>%1, %2</source>
+        <translation>%1, %2</translation>
+    </message>
+    <message>
+        <source>Correction</source>
+        <translation>Korrektur</translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <translation>%1: %2</translation>
+    </message>
+    <message>
+        <source>%1: %2. “%3”</source>
+        <translation>%1: %2. „%3“</translation>
+    </message>
+    <message>
+        <source>Seen</source>
+        <translation>Gesehen</translation>
+    </message>
+    <message>
+        <source>Letter</source>
+        <translation>Brief</translation>
+    </message>
+    <message>
+        <source>Agreed</source>
+        <translation>Vereinbart</translation>
+    </message>
+    <message>
+        <source>(over)</source>
+        <translation>(vorbei)</translation>
+    </message>
+    <message>
+        <source>Version of %1</source>
+        <translation>Fassung von %1</translation>
+    </message>
+    <message>
+        <source>%1: taught up to</source>
+        <translation>%1: gelehrt bis</translation>
+    </message>
+    <message>
+        <source>as it is</source>
+        <translation>wie sie ist</translation>
+    </message>
+    <message>
+        <source>all of it</source>
+        <translation>alles</translation>
+    </message>
+    <message>
+        <source>what is known of a person</source>
+        <translation>was von einer Person bekannt ist</translation>
+    </message>
+    <message>
+        <source>a person</source>
+        <translation>eine Person</translation>
+    </message>
+    <message>
+        <source>the height of a person</source>
+        <translation>die Größe einer Person</translation>
+    </message>
+    <message>
+        <source>the end of what was agreed</source>
+        <translation>das Ende einer Vereinbarung</translation>
+    </message>
+    <message>
+        <source>Add a person</source>
+        <translation>Jemanden hinzufügen</translation>
+    </message>
+    <message>
+        <source>Name or alias</source>
+        <translation>Name oder Alias</translation>
+    </message>
+    <message>
+        <source>Height of %1, cm</source>
+        <translation>Größe von %1, cm</translation>
+    </message>
+    <message>
+        <source>Saved: %1</source>
+        <translation>Gespeichert: %1</translation>
+    </message>
+    <message>
+        <source>CSV (*.csv)</source>
+        <translation>CSV (*.csv)</translation>
+    </message>
+    <message>
+        <source>Record of this person as CSV …</source>
+        <translation>Verlauf dieser Person als CSV …</translation>
+    </message>
+    <message>
+        <source>Record as CSV</source>
+        <translation>Verlauf als CSV</translation>
+    </message>
+    <message>
+        <source>Figures of this person as CSV …</source>
+        <translation>Messwerte dieser Person als CSV …</translation>
+    </message>
+    <message>
+        <source>Figures as CSV</source>
+        <translation>Messwerte als CSV</translation>
     </message>
 </context>
 <context>
@@ -4457,6 +4878,24 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>no course in time; see the findings</source>
         <translation>kein Verlauf in der Zeit; siehe Befunde</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::TrendView</name>
+    <message>
+        <source>The figure over the days</source>
+        <translation>Der Messwert über die Tage</translation>
+    </message>
+    <message numerus="yes">
+        <source>%1: %2, %3, %n repetition(s)</source>
+        <translation>
+            <numerusform>%1: %2, %3, %n Wiederholung</numerusform>
+            <numerusform>%1: %2, %3, %n Wiederholungen</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Choose a figure above</source>
+        <translation>Wähle oben einen Messwert</translation>
     </message>
 </context>
 <context>

@@ -4,7 +4,7 @@ namespace bevel::cli {
 
 const std::vector<SceneStudent>& scene_students() {
     static const std::vector<SceneStudent> all{
-        {"Ilse Brandvik", 1.66, "Sixty-eight. Left knee replaced; high stances only.", 21},
+        {"Ilse Brandvik", 1.66, "Sixty-eight. High stances only; rests between movements.", 21},
         {"Tomas Erikse", 1.83, "Thirty-four, athletic, tends to hurry.", 22},
         {"Wen Adeyemi", 1.58, "Fifty-two. Good balance, stiff shoulders.", 23},
         {"Paulo Restrepo", 1.74, "Forty-five, at a desk all day.", 24},

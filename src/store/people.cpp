@@ -20,8 +20,7 @@ Result<PersonFacts> Library::facts(std::int64_t person) const {
     const auto text = [&](const nlohmann::json& of, const char* key) {
         return of.is_object() && of.contains(key) && of[key].is_string() ? of[key].get<std::string>() : std::string();
     };
-    f.alias = text(j, "alias"), f.goals = text(j, "goals"), f.language = text(j, "language"), f.unit = text(j, "unit");
-    f.school = text(j, "school"), f.consent = text(j, "consent");
+    f.alias = text(j, "alias"), f.goals = text(j, "goals"), f.consent = text(j, "consent");
     if (j.contains("taught") && j["taught"].is_array())
         for (const auto& t : j["taught"]) f.taught.push_back({text(t, "movement"), text(t, "version"), text(t, "up_to")});
     return f;
@@ -30,8 +29,7 @@ Result<PersonFacts> Library::facts(std::int64_t person) const {
 Result<bool> Library::set_facts(std::int64_t person, const PersonFacts& f) {
     nlohmann::json taught = nlohmann::json::array();
     for (const auto& t : f.taught) taught.push_back({{"movement", t.movement}, {"version", t.version}, {"up_to", t.up_to}});
-    const nlohmann::json j{{"alias", f.alias},   {"goals", f.goals},     {"language", f.language}, {"unit", f.unit},
-                           {"school", f.school}, {"consent", f.consent}, {"taught", taught}};
+    const nlohmann::json j{{"alias", f.alias}, {"goals", f.goals}, {"consent", f.consent}, {"taught", taught}};
     return write([&] {
         Query q(db_, "INSERT INTO facts(person, body) VALUES(?,?) ON CONFLICT(person) DO UPDATE SET body=excluded.body");
         return q.bind(person).bind(j.dump(-1, ' ', false, nlohmann::json::error_handler_t::replace)).run();

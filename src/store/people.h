@@ -13,7 +13,7 @@ struct Taught {
 
 /// Never a diagnosis: what the person wants and what was agreed.
 struct PersonFacts {
-    std::string alias, goals, language, unit, school, consent; // language: "", "en", "de"; unit: "", "cm", "in"; consent: day and what for
+    std::string alias, goals, consent; // consent: when, and to what
     std::vector<Taught> taught;
 };
 

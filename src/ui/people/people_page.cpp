@@ -33,11 +33,11 @@ QString day_words(const std::string& iso) {
 
 /// A field that holds commas, quotes or line ends is quoted, and quotes in it are doubled.
 std::string csv_field(const std::string& s) {
-    // What a spreadsheet would take for a formula is text.
-    const std::string safe = !s.empty() && std::string("=+-@").find(s[0]) != std::string::npos &&
-                                     !std::isdigit(static_cast<unsigned char>(s.size() > 1 ? s[1] : 'x'))
-                                 ? "'" + s
-                                 : s;
+    // What a spreadsheet would take for a formula is text; a number with its sign is one.
+    const bool sign = !s.empty() && (s[0] == '+' || s[0] == '-');
+    const bool formula =
+        !s.empty() && (s[0] == '=' || s[0] == '@' || (sign && (s.size() < 2 || !std::isdigit(static_cast<unsigned char>(s[1])))));
+    const std::string safe = formula ? "'" + s : s;
     if (safe.find_first_of(",\"\r\n") == std::string::npos) return safe;
     std::string out = "\"";
     for (const char c : safe) out += c == '"' ? std::string("\"\"") : std::string(1, c);
@@ -179,14 +179,14 @@ QWidget* PeoplePage::build_change() {
     changes_ = new QTableWidget(0, 4);
     changes_->setObjectName(QStringLiteral("changes"));
     changes_->setAccessibleName(tr("Figures and what became of them"));
-    changes_->setHorizontalHeaderLabels({tr("Figure"), tr("Before"), tr("Now"), tr("Since the clip before")});
+    changes_->setHorizontalHeaderLabels({tr("Figure"), tr("Before"), tr("Now"), tr("Change")});
     changes_->verticalHeader()->hide();
     changes_->setShowGrid(false);
     changes_->setEditTriggers(QAbstractItemView::NoEditTriggers);
     changes_->setSelectionBehavior(QAbstractItemView::SelectRows);
     changes_->setSelectionMode(QAbstractItemView::SingleSelection);
     changes_->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
-    changes_->horizontalHeader()->setSectionResizeMode(3, QHeaderView::Stretch);
+    changes_->horizontalHeader()->setSectionResizeMode(0, QHeaderView::Stretch);
     trend_ = new TrendView(session_);
     auto* box = new QVBoxLayout(w);
     box->setContentsMargins(8, 8, 8, 8);
@@ -196,10 +196,7 @@ QWidget* PeoplePage::build_change() {
     connect(movement_, &QComboBox::currentIndexChanged, this, [this] {
         if (!filling_) fill_changes();
     });
-    connect(changes_, &QTableWidget::currentCellChanged, this, [this](int row) {
-        if (!sheet_ || row < 0 || !changes_->item(row, 0)) return trend_->show_trend(std::nullopt);
-        trend_->show_trend(sheet_->trends[static_cast<std::size_t>(changes_->item(row, 0)->data(Qt::UserRole).toInt())]);
-    });
+    connect(changes_, &QTableWidget::currentCellChanged, this, &PeoplePage::show_trend);
     connect(trend_, &TrendView::wanted, this, [this](qint64 clip) { session_.workspace->go(QStringLiteral("review"), {clip}); });
     return w;
 }
@@ -264,16 +261,6 @@ QWidget* PeoplePage::build_facts() {
     height_->setSuffix(tr(" cm"));
     height_->setKeyboardTracking(false);
     height_->setToolTip(tr("From today on; clips of earlier days keep the height of their day"));
-    language_ = new QComboBox;
-    language_->setObjectName(QStringLiteral("personLanguage"));
-    for (const auto& [label, code] : {std::pair{tr("as the program"), ""}, {tr("English"), "en"}, {tr("German"), "de"}})
-        language_->addItem(label, QString::fromLatin1(code));
-    unit_ = new QComboBox;
-    unit_->setObjectName(QStringLiteral("personUnit"));
-    for (const auto& [label, code] : {std::pair{tr("as the program"), ""}, {tr("centimetres"), "cm"}, {tr("inches"), "in"}})
-        unit_->addItem(label, QString::fromLatin1(code));
-    school_ = new QComboBox;
-    school_->setObjectName(QStringLiteral("personSchool"));
     auto text_field = [&](const char* name, const QString& hint) {
         auto* e = new LeftEdit;
         e->setObjectName(QLatin1String(name));
@@ -299,9 +286,6 @@ QWidget* PeoplePage::build_facts() {
     form->addRow(tr("Height"), height_);
     form->addRow(tr("Goals"), goals_);
     form->addRow(tr("Notes"), notes_);
-    form->addRow(tr("School"), school_);
-    form->addRow(tr("Language of letters"), language_);
-    form->addRow(tr("Lengths in"), unit_);
     form->addRow(tr("Consent"), consent_);
     form->addRow(tr("Practises"), taught_);
     for (auto* e : {name_, alias_, consent_})
@@ -309,7 +293,6 @@ QWidget* PeoplePage::build_facts() {
     connect(height_, &QDoubleSpinBox::valueChanged, this, [this] {
         if (!filling_) height_changed();
     });
-    for (auto* b : {language_, unit_, school_}) connect(b, &QComboBox::activated, this, &PeoplePage::facts_changed);
     auto* scroll = new QScrollArea;
     scroll->setAccessibleName(tr("Person"));
     scroll->setWidget(inner);
@@ -333,8 +316,9 @@ void PeoplePage::open(Ref ref) {
 void PeoplePage::load_people(qint64 choose) {
     session_.background->run<Result<std::vector<Person>>>(
         this, [lib = session_.library](std::stop_token) { return lib->people(); },
-        [this, choose](const Result<std::vector<Person>>& people) {
+        [this, asked = choose, before = wanted_](const Result<std::vector<Person>>& people) {
             if (!people) return problem(people.error());
+            const qint64 chosen = wanted_ != before ? wanted_ : asked; // somebody was chosen meanwhile
             people_ = *people;
             either_->setCurrentIndex(people_.empty() ? 0 : 1);
             filling_ = true;
@@ -343,9 +327,9 @@ void PeoplePage::load_people(qint64 choose) {
             for (const auto& p : people_) {
                 auto* it = new QListWidgetItem(QString::fromStdString(p.name), list_);
                 it->setData(Qt::UserRole, static_cast<qint64>(p.id));
-                if (p.id == choose) at = list_->count() - 1;
+                if (p.id == chosen) at = list_->count() - 1;
             }
-            count_->setText(tr("%n person(s)", nullptr, list_->count()));
+            count_->setText(list_->count() == 1 ? tr("one person") : tr("%1 people").arg(list_->count()));
             filling_ = false;
             list_->setCurrentRow(at);
             if (at >= 0) show_person(list_->item(at)->data(Qt::UserRole).toLongLong());
@@ -441,7 +425,7 @@ QString PeoplePage::change_words(const FigureTrend& t) const {
         return tr("better since %1 by %2")
             .arg(day_words(t.points[t.lines.back().front()].day),
                  text::with_sigma(std::abs(t.since_first->value), t.since_first->sigma, unit, units));
-    return tr("no change that can be told (%1; it would take %2)").arg(by, text::figure(t.last->detectable, unit, units));
+    return tr("none beyond ± %1").arg(text::figure(t.last->detectable, unit, units));
 }
 
 void PeoplePage::fill() {
@@ -472,9 +456,17 @@ void PeoplePage::fill_changes() {
     std::vector<std::size_t> rows;
     for (std::size_t i = 0; i < sheet_->trends.size(); ++i)
         if (sheet_->trends[i].points.front().movement == movement) rows.push_back(i);
-    const auto weight = [&](std::size_t i) { // what changed first, then what can be compared
+    const auto weight = [&](std::size_t i) { // what changed first, then what is outside its band, from the ground up
         const auto& t = sheet_->trends[i];
-        return !t.last ? 3 : t.last->turn != Turn::none ? 0 : t.since_first && t.since_first->turn != Turn::none ? 1 : 2;
+        const auto& p = t.points.back();
+        const bool outside = (p.low && p.value < *p.low) || (p.high && p.value > *p.high);
+        const auto* info = session_.catalogue.find(QString::fromStdString(p.measure));
+        const int first = t.last && t.last->turn != Turn::none                 ? 0
+                          : t.since_first && t.since_first->turn != Turn::none ? 1
+                          : outside                                            ? 2
+                          : t.last                                             ? 3
+                                                                               : 4;
+        return first * 10 + (info ? static_cast<int>(info->family) : 9);
     };
     std::stable_sort(rows.begin(), rows.end(), [&](std::size_t a, std::size_t b) { return weight(a) < weight(b); });
     const Units units = session_.settings.units(Motion{});
@@ -497,10 +489,13 @@ void PeoplePage::fill_changes() {
             changes_->setItem(r, c, it);
         }
     }
-    if (!rows.empty())
-        changes_->setCurrentCell(0, 0);
-    else
-        trend_->show_trend(std::nullopt);
+    if (!rows.empty()) changes_->setCurrentCell(0, 0);
+    show_trend(); // the same row may be another figure now
+}
+
+void PeoplePage::show_trend() {
+    const auto* it = sheet_ && changes_->currentRow() >= 0 ? changes_->item(changes_->currentRow(), 0) : nullptr;
+    trend_->show_trend(it ? std::optional(sheet_->trends[static_cast<std::size_t>(it->data(Qt::UserRole).toInt())]) : std::nullopt);
 }
 
 void PeoplePage::fill_record() {
@@ -570,11 +565,6 @@ void PeoplePage::fill_facts() {
     height_->setValue(100 * p.stature_m);
     goals_->setPlainText(QString::fromStdString(f.goals));
     notes_->setPlainText(QString::fromStdString(p.notes));
-    school_->clear();
-    school_->addItem(tr("as at the last clip"), QString());
-    for (const auto& s : session_.schools) school_->addItem(said(s.name), QString::fromStdString(s.id));
-    for (const auto& [box, now] : {std::pair{school_, &f.school}, {language_, &f.language}, {unit_, &f.unit}})
-        box->setCurrentIndex(std::max(0, box->findData(QString::fromStdString(*now))));
     // What is practised: what was filmed, and what else is written down.
     std::vector<Taught> rows = f.taught;
     for (const auto& l : sheet_->record)
@@ -616,9 +606,6 @@ void PeoplePage::facts_changed() {
     now.alias = alias_->text().trimmed().toStdString();
     now.consent = consent_->text().trimmed().toStdString();
     now.goals = goals_->toPlainText().trimmed().toStdString();
-    now.language = language_->currentData().toString().toStdString();
-    now.unit = unit_->currentData().toString().toStdString();
-    now.school = school_->currentData().toString().toStdString();
     now.taught.clear();
     for (int r = 0; r < taught_->rowCount(); ++r) {
         const auto at = [&](int c) { return qobject_cast<QComboBox*>(taught_->cellWidget(r, c))->currentData().toString().toStdString(); };
@@ -630,8 +617,8 @@ void PeoplePage::facts_changed() {
         const auto taught = [](const Taught& x, const Taught& y) {
             return x.movement == y.movement && x.version == y.version && x.up_to == y.up_to;
         };
-        return a.alias == b.alias && a.goals == b.goals && a.language == b.language && a.unit == b.unit && a.school == b.school &&
-               a.consent == b.consent && std::equal(a.taught.begin(), a.taught.end(), b.taught.begin(), b.taught.end(), taught);
+        return a.alias == b.alias && a.goals == b.goals && a.consent == b.consent &&
+               std::equal(a.taught.begin(), a.taught.end(), b.taught.begin(), b.taught.end(), taught);
     };
     if (same(now, sheet_->facts)) return;
     undo().push(new PersonStep(tr("what is known of a person"), [this, id = sheet_->person.id, before = sheet_->facts, now](bool done) {

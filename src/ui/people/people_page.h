@@ -58,6 +58,7 @@ private:
     void load_sheet();
     void fill();
     void fill_changes();
+    void show_trend();
     void fill_limits();
     void fill_record();
     void fill_facts();
@@ -84,7 +85,7 @@ private:
     QLabel *title_ = nullptr, *words_ = nullptr, *count_ = nullptr;
     QTabWidget* tabs_ = nullptr;
     QTableWidget *changes_ = nullptr, *record_ = nullptr, *taught_ = nullptr;
-    QComboBox *movement_ = nullptr, *language_ = nullptr, *unit_ = nullptr, *school_ = nullptr;
+    QComboBox* movement_ = nullptr;
     QPlainTextEdit *goals_ = nullptr, *notes_ = nullptr;
     QDoubleSpinBox* height_ = nullptr;
     QPushButton *end_ = nullptr, *edit_ = nullptr;

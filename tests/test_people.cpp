@@ -1,0 +1,236 @@
+// People in the real window: who they are, what was agreed, what happened when and what became of each figure.
+#include "support/window_bench.h"
+#include "ui/forms/form_editor.h"
+#include "ui/people/limit_dialog.h"
+#include "ui/people/people_page.h"
+#include <QComboBox>
+#include <QDateEdit>
+#include <QDoubleSpinBox>
+#include <QFile>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QPlainTextEdit>
+#include <QPushButton>
+#include <QSignalSpy>
+#include <QTableWidget>
+#include <QTabWidget>
+
+using namespace bevel;
+using test::Bench;
+
+class TestPeople : public QObject {
+    Q_OBJECT
+    test::Copy copy_;
+
+    static ui::PeoplePage* come(Bench& b, const char* who) {
+        b.window->show_place(b.window->place(QStringLiteral("people")));
+        auto* page = b.window->people();
+        if (!QTest::qWaitFor([&] { return page->shown() != 0; }, 20000)) qFatal("nobody is shown");
+        const std::vector<Person> people = b.session.library->people().value();
+        for (const auto& p : people)
+            if (p.name.starts_with(who)) page->show_person(p.id);
+        if (!QTest::qWaitFor(
+                [&] {
+                    return page->sheet()->person.name.starts_with(who) && page->sheet()->unmeasured.empty() && b.copies.idle() &&
+                           b.background.idle();
+                },
+                60000))
+            qFatal("not measured: %s %d idle %d %d", page->sheet()->person.name.c_str(), static_cast<int>(page->sheet()->unmeasured.size()),
+                   b.copies.idle(), b.background.idle());
+        return page;
+    }
+    static qint64 clip_of(Bench& b, const char* who, bool last) {
+        const std::vector<Person> people = b.session.library->people().value();
+        const std::vector<Clip> clips = b.session.library->clips().value();
+        qint64 out = 0;
+        std::string day;
+        for (const auto& c : clips)
+            for (const auto& p : people)
+                if (p.id == c.person && p.name.starts_with(who) && (out == 0 || (last ? c.filmed_on > day : c.filmed_on < day)))
+                    out = c.id, day = c.filmed_on;
+        return out;
+    }
+
+private slots:
+    void initTestCase() { QVERIFY(copy_.make()); }
+
+    void earlier_clips_are_measured_and_followed() {
+        Bench b(copy_.demo);
+        auto* page = come(b, "Ilse");
+        QCOMPARE(page->sheet()->record.size() >= 2, true);
+        const auto figures = b.session.library->figures(page->shown()).value();
+        QVERIFY(figures.size() > 20);
+        auto* table = page->findChild<QTableWidget*>(QStringLiteral("changes"));
+        QVERIFY(table->rowCount() > 10);
+        // The chart is of the row that is chosen, always; and what it says is what was kept.
+        auto* chart = page->findChild<ui::TrendView*>();
+        for (const int row : {0, 3, 7}) {
+            table->setCurrentCell(row, 0);
+            const auto& t = page->sheet()->trends[static_cast<std::size_t>(table->item(row, 0)->data(Qt::UserRole).toInt())];
+            const auto parts = chart->spoken();
+            QCOMPARE(parts.size(), static_cast<qsizetype>(t.points.size()));
+            QCOMPARE(parts.last().name.toStdString(), t.points.back().day);
+            QVERIFY(t.points.back().day == "2026-11-21" || t.points.size() == 1);
+        }
+        // Another person: the same row, another figure.
+        page = come(b, "Tomas");
+        const auto& t = page->sheet()->trends[static_cast<std::size_t>(table->item(table->currentRow(), 0)->data(Qt::UserRole).toInt())];
+        QCOMPARE(chart->spoken().last().name.toStdString(), t.points.back().day);
+        // What is said of a change agrees with the arithmetic.
+        for (int r = 0; r < table->rowCount(); ++r) {
+            const auto& x = page->sheet()->trends[static_cast<std::size_t>(table->item(r, 0)->data(Qt::UserRole).toInt())];
+            const QString words = table->item(r, 3)->text();
+            if (!x.last)
+                QVERIFY(words.contains(QStringLiteral("one clip")) || words.contains(QStringLiteral("another side")));
+            else if (x.last->turn == Turn::better)
+                QVERIFY(words.startsWith(QStringLiteral("better by")));
+            else if (x.last->turn == Turn::worse)
+                QVERIFY(words.startsWith(QStringLiteral("worse by")));
+            else
+                QVERIFY(words.startsWith(QStringLiteral("none beyond")) || words.startsWith(QStringLiteral("better since")));
+        }
+        // A point leads to its clip.
+        QSignalSpy wanted(chart, &ui::TrendView::wanted);
+        QTest::mouseClick(chart, Qt::LeftButton, {}, chart->place_of(0).center().toPoint());
+        QCOMPARE(wanted.count(), 1);
+    }
+
+    void what_is_known_of_a_person_is_kept_and_undone() {
+        qint64 id = 0;
+        {
+            Bench b(copy_.demo);
+            auto* page = come(b, "Wen");
+            id = page->shown();
+            page->findChild<QTabWidget*>(QStringLiteral("personTabs"))->setCurrentIndex(3);
+            auto* alias = page->findChild<QLineEdit*>(QStringLiteral("personAlias"));
+            alias->setText(QStringLiteral("W."));
+            emit alias->editingFinished();
+            auto* goals = page->findChild<ui::LeftEdit*>(QStringLiteral("personGoals"));
+            goals->setPlainText(QStringLiteral("Stand on one leg to put a sock on."));
+            emit goals->left();
+            QTRY_VERIFY_WITH_TIMEOUT(b.session.library->facts(id)->goals.starts_with("Stand on one leg"), 20000);
+            QCOMPARE(b.session.library->facts(id)->alias, std::string("W."));
+            page->undo().undo();
+            QTRY_VERIFY_WITH_TIMEOUT(b.session.library->facts(id)->goals.empty(), 20000);
+            QCOMPARE(b.session.library->facts(id)->alias, std::string("W."));
+            // A height is of today: clips of earlier days keep theirs.
+            const double was = page->sheet()->person.stature_m;
+            page->findChild<QDoubleSpinBox*>(QStringLiteral("personHeight"))->setValue(100 * was - 1);
+            QTRY_VERIFY_WITH_TIMEOUT(std::abs(*b.session.library->height_at(id, "2099-01-01") - was + 0.01) < 1e-9, 20000);
+            QVERIFY(std::abs(*b.session.library->height_at(id, "2026-11-07") - was) < 1e-9);
+            // A name is not taken away.
+            auto* name = page->findChild<QLineEdit*>(QStringLiteral("personName"));
+            name->clear();
+            emit name->editingFinished();
+            QVERIFY(!name->text().isEmpty());
+        }
+        Bench b(copy_.demo);
+        auto* page = come(b, "Wen");
+        QCOMPARE(page->findChild<QLineEdit*>(QStringLiteral("personAlias"))->text(), QStringLiteral("W."));
+    }
+
+    void a_limit_is_agreed_and_in_force_on_its_days() {
+        Bench b(copy_.demo);
+        auto* page = come(b, "Paulo");
+        const qint64 clip = clip_of(b, "Paulo", true);
+        page->findChild<QTabWidget*>(QStringLiteral("personTabs"))->setCurrentIndex(2);
+        page->findChild<QPushButton*>(QStringLiteral("newLimit"))->click();
+        auto* dialog = page->findChild<ui::LimitDialog*>();
+        QVERIFY(dialog);
+        auto* check = dialog->findChild<QComboBox*>(QStringLiteral("limitCheck"));
+        check->setCurrentIndex(check->findData(QStringLiteral("trunk_lean")));
+        dialog->findChild<QDoubleSpinBox*>(QStringLiteral("limitHigh"))->setValue(25);
+        auto press_keep = [&] {
+            for (auto* p : dialog->findChildren<QPushButton*>())
+                if (p->text() == QLatin1String("Keep")) p->click();
+        };
+        press_keep(); // without a reason
+        QVERIFY(test::says(*dialog, QStringLiteral("Say why")));
+        QVERIFY(b.session.library->agreements(page->shown())->empty());
+        dialog->findChild<QLineEdit*>(QStringLiteral("limitReason"))->setText(QStringLiteral("Leans as agreed while the back is stiff."));
+        dialog->findChild<QDateEdit*>(QStringLiteral("limitFrom"))->setDate(QDate(2026, 11, 1));
+        press_keep();
+        QTRY_COMPARE_WITH_TIMEOUT(b.session.library->agreements(page->shown())->size(), std::size_t{1}, 20000);
+        const auto a = b.session.library->agreements(page->shown())->front();
+        QVERIFY(a.check == "trunk_lean" && *a.high == 25 && !a.low && a.from_day == "2026-11-01");
+        QTRY_VERIFY_WITH_TIMEOUT(page->findChild<QListWidget*>(QStringLiteral("limits"))->count() == 1, 20000);
+        // The clip of 10 November is judged by it: no fault any more.
+        QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened);
+        b.window->open_review(clip);
+        QTRY_VERIFY_WITH_TIMEOUT(opened.count() > 0, 30000);
+        for (const auto& f : b.window->review()->state().open->review->findings)
+            if (f.check == "trunk_lean") QVERIFY(f.verdict != Verdict::outside);
+        // It ends today, and that is undone.
+        b.window->show_place(b.window->place(QStringLiteral("people")));
+        QTRY_VERIFY_WITH_TIMEOUT(page->sheet() && page->sheet()->agreements.size() == 1, 20000);
+        page->findChild<QListWidget*>(QStringLiteral("limits"))->setCurrentRow(0);
+        page->findChild<QPushButton*>(QStringLiteral("endLimit"))->click();
+        QTRY_VERIFY_WITH_TIMEOUT(!b.session.library->agreements(page->shown())->front().until_day.empty(), 20000);
+        page->undo().undo();
+        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->agreements(page->shown())->front().until_day.empty(), 20000);
+    }
+
+    void what_was_asked_last_time_stands_first() {
+        Bench b(copy_.demo);
+        const qint64 before = clip_of(b, "Ilse", false), now = clip_of(b, "Ilse", true);
+        QVERIFY(before != now);
+        LetterRecord l;
+        l.clip = before;
+        l.checks = {"knee_in.high/left", "trunk_lean.high/"};
+        l.sent_on = "2026-11-04";
+        QVERIFY(b.session.library->save_letter(l).has_value());
+        QVERIFY(
+            b.session.library->save_decision(before, {"knee_in.high", "left", Choice::kept, "Let the left knee look over its toes.", ""})
+                .has_value());
+        QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened);
+        b.window->open_review(now);
+        QTRY_VERIFY_WITH_TIMEOUT(opened.count() > 0 && b.window->review()->state().open->clip.id == now, 30000);
+        const auto& asked = b.window->review()->state().open->asked;
+        QCOMPARE(asked.size(), std::size_t{2});
+        QCOMPARE(asked[0].words, std::string("Let the left knee look over its toes."));
+        QList<QLabel*> labels = b.window->review()->findChildren<QLabel*>(QStringLiteral("askedBefore"));
+        QVERIFY(labels.size() >= 2);
+        QVERIFY(test::says(*b.window, QStringLiteral("Asked last time")));
+        // What it says of today is the verdict of today.
+        for (const auto& f : b.window->review()->state().open->review->findings) {
+            if (f.check != "trunk_lean") continue;
+            const QString words = labels.last()->text();
+            if (f.verdict == Verdict::inside) QVERIFY2(words.contains(QStringLiteral("within the band today")), qPrintable(words));
+            if (f.verdict == Verdict::outside) QVERIFY2(words.contains(QStringLiteral("still outside")), qPrintable(words));
+            if (f.verdict == Verdict::cannot_tell) QVERIFY2(words.contains(QStringLiteral("cannot be told")), qPrintable(words));
+        }
+        // The earlier clip itself knows of nothing before it.
+        b.window->open_review(before);
+        QTRY_VERIFY_WITH_TIMEOUT(b.window->review()->state().open->clip.id == before, 30000);
+        QVERIFY(b.window->review()->state().open->asked.empty());
+    }
+
+    void record_and_figures_leave_as_csv() {
+        Bench b(copy_.demo);
+        auto* page = come(b, "Ilse");
+        Remark r;
+        r.clip = clip_of(b, "Ilse", true);
+        r.words = "=2+2, \"said\"\nand more";
+        QVERIFY(b.session.library->save_seen(r).has_value());
+        page = come(b, "Tomas");
+        page = come(b, "Ilse");
+        const QString record = copy_.dir.filePath(QStringLiteral("record.csv")),
+                      figures = copy_.dir.filePath(QStringLiteral("figures.csv"));
+        page->write_record(record);
+        page->write_figures(figures);
+        QTRY_VERIFY_WITH_TIMEOUT(QFile::exists(record) && QFile::exists(figures) && b.copies.idle(), 20000);
+        QFile f(record);
+        QVERIFY(f.open(QIODevice::ReadOnly));
+        const QByteArray text = f.readAll();
+        QVERIFY(text.startsWith("day,what,movement,view,check,side,words\r\n"));
+        QVERIFY2(text.contains("\"'=2+2, \"\"said\"\"\nand more\""), text.constData()); // no formula, quoted as it must be
+        QFile g(figures);
+        QVERIFY(g.open(QIODevice::ReadOnly));
+        const QList<QByteArray> lines = g.readAll().split('\n');
+        QVERIFY(lines.size() > 20);
+        for (const auto& line : lines)
+            if (!line.isEmpty()) QCOMPARE(line.count(','), 12);
+    }
+};
+QTEST_MAIN(TestPeople)
+#include "test_people.moc"
