@@ -30,8 +30,9 @@ struct ChangeOfFigure {
     Turn turn = Turn::none;
 };
 
-/// Variance of a figure from day to day beyond the errors of its clips: the spread about straight lines, with what matters as a first guess
-/// that counts as much as four days (a scaled inverse chi-square prior; Gelman et al. 2013, Bayesian Data Analysis, 2.6).
+/// Variance of a figure from day to day beyond the errors of its clips: the spread about straight lines. Three quarters of what matters is
+/// the first guess of its root and counts as much as four days (scaled inverse chi-square; Gelman et al. 2013, Bayesian Data
+/// Analysis, 2.6).
 double day_variance(std::span<const KeptFigure> points);
 
 /// Change from a to b, which must be of one line. Parts that stay with the person from the same side cancel. `compared`: how many figures

@@ -90,6 +90,7 @@ std::string figures_csv(const PersonSheet& sheet) {
 
 PeoplePage::PeoplePage(Session& session, QWidget* parent) : Place(session, "people", parent) {
     setFocusPolicy(Qt::StrongFocus);
+    setAccessibleName(tr("People"));
     build();
     connect(session_.workspace, &Workspace::changed, this, [this] {
         if (isVisible() && sheet_) load_sheet();
@@ -288,6 +289,11 @@ QWidget* PeoplePage::build_facts() {
     form->addRow(tr("Notes"), notes_);
     form->addRow(tr("Consent"), consent_);
     form->addRow(tr("Practises"), taught_);
+    for (int row = 0; row < form->rowCount(); ++row) {
+        const auto* label = qobject_cast<QLabel*>(form->itemAt(row, QFormLayout::LabelRole)->widget());
+        auto* field = form->itemAt(row, QFormLayout::FieldRole)->widget();
+        if (label && field && field->accessibleName().isEmpty()) field->setAccessibleName(label->text());
+    }
     for (auto* e : {name_, alias_, consent_})
         connect(e, &QLineEdit::editingFinished, this, [this, e] { e == name_ ? person_changed() : facts_changed(); });
     connect(height_, &QDoubleSpinBox::valueChanged, this, [this] {
