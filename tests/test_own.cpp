@@ -195,7 +195,8 @@ private slots:
         QCOMPARE(m->phases[0].name, std::string("Turn to the river"));
         QCOMPARE(b.window->forms()->shown(), QStringLiteral("own_river_moon"));
         auto* recorded = b.window->forms()->findChild<QTextBrowser*>(QStringLiteral("recorded"));
-        QVERIFY(!recorded->isHidden() && recorded->toPlainText().contains(QStringLiteral("Noor")));
+        QVERIFY(!recorded->isHidden() && recorded->toPlainText().contains(QStringLiteral("2026-11-12, front")));
+        QVERIFY(m->source->find("Noor") == std::string::npos);  // a movement goes to others: nobody's name is in it
         QVERIFY(recorded->toPlainText().contains(QChar(0xb1))); // mean and spread
         QTRY_COMPARE_WITH_TIMEOUT(b.session.library->model_of("own_river_moon"), clip, 20000);
         // The clip it was learned from has no fault by it; it is undone like any other change.

@@ -129,6 +129,14 @@ private slots:
             QCOMPARE(lib.without_figures(person)->size(), std::size_t{1});
             QVERIFY(lib.keep_figures(clip, {point("", 18), point("", 18)})); // the same one twice is one
             QVERIFY(lib.without_figures(person)->empty());
+            // Figures stand for what they were made from: said to be of another movement, or of a person of another height, they go.
+            Clip other = *lib.clip(clip);
+            QVERIFY(lib.set_clip_facts(other));
+            QVERIFY(lib.figures(person)->empty() && lib.without_figures(person)->size() == 1);
+            QVERIFY(lib.keep_figures(clip, {point("", 18)}));
+            QVERIFY(lib.set_height(person, "2026-09-01", 1.60));
+            QVERIFY(lib.figures(person)->empty());
+            QVERIFY(lib.keep_figures(clip, {point("", 18)}));
             QVERIFY(lib.set_facts(person, {"O.", "walk without looking down", "2026-09-01, at home", {{"m", "Arms only", "p2"}}}));
             QVERIFY(lib.set_condition(clip, {"left knee", 4}));
             QVERIFY(!lib.set_condition(clip, {"", 11}));

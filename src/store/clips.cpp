@@ -200,8 +200,20 @@ bool Library::has_file(const Clip& c) const {
     return fs::is_regular_file(path_of(c), ec);
 }
 
+namespace {
+/// What a clip is measured by is another now: its figures are to be made anew.
+Result<bool> forget_figures(sqlite3* db, std::int64_t clip) {
+    for (const char* sql : {"DELETE FROM figure WHERE clip=?", "DELETE FROM figures_of WHERE clip=?"}) {
+        Query q(db, sql);
+        if (auto ok = q.bind(clip).run(); !ok) return ok;
+    }
+    return true;
+}
+} // namespace
+
 Result<bool> Library::set_clip_facts(const Clip& c) {
     return together([&]() -> Result<bool> {
+        if (auto ok = forget_figures(db_, c.id); !ok) return ok;
         // A pair is of one person and one movement.
         Query apart(db_, "UPDATE clip SET pair=0 WHERE (id=?1 OR pair=?1) AND EXISTS (SELECT 1 FROM clip WHERE id=?1 AND pair<>0 AND "
                          "(movement<>?2 OR person IS NOT ?3))");
@@ -256,6 +268,8 @@ Result<Clip> Library::clip(std::int64_t id) const {
 
 Result<bool> Library::save_track(std::int64_t clip, const Track& track) {
     return write([&]() -> Result<bool> {
+        // An older library gets its tracks renewed before it has figures.
+        (void)forget_figures(db_, clip);
         Query q(db_, "INSERT INTO track(clip, points) VALUES(?,?) ON CONFLICT(clip) DO UPDATE SET points=excluded.points");
         return q.bind(clip).blob(pack_track(track)).run();
     });
@@ -294,7 +308,8 @@ Result<Track> Library::load_track(std::int64_t clip) const {
 }
 
 Result<bool> Library::set_states(std::int64_t clip, const std::vector<SupportState>& states) {
-    return write([&] {
+    return together([&]() -> Result<bool> {
+        if (auto ok = forget_figures(db_, clip); !ok) return ok;
         Query q(db_, "UPDATE clip SET states=? WHERE id=?");
         return q.bind(states_json(states)).bind(clip).run();
     });

@@ -292,6 +292,11 @@ Result<bool> Library::set_height(std::int64_t person, const std::string& day, do
         Query q(db_, "INSERT INTO height(person, day, stature_m) VALUES(?,?,?) ON CONFLICT(person, day) DO UPDATE SET "
                      "stature_m=excluded.stature_m");
         if (auto ok = q.bind(person).bind(day).bind(metres).run(); !ok) return ok;
+        for (const char* sql : {"DELETE FROM figure WHERE clip IN (SELECT id FROM clip WHERE person=?)",
+                                "DELETE FROM figures_of WHERE clip IN (SELECT id FROM clip WHERE person=?)"}) {
+            Query figures(db_, sql); // another height, other figures
+            if (auto ok = figures.bind(person).run(); !ok) return ok;
+        }
         Query last(db_, "UPDATE person SET stature_m=(SELECT stature_m FROM height WHERE person=?1 ORDER BY day DESC LIMIT 1) WHERE id=?1");
         return last.bind(person).run();
     });

@@ -589,8 +589,10 @@ void LearnDialog::learn_now() {
                 auto c = load_shown(*lib, *session, row);
                 if (!c) return tl::unexpected(c.error());
                 clips.push_back(*c);
-                const std::string who = row.person.id != 0 ? row.person.name : row.clip.named;
-                showings.push_back({who + " " + row.clip.filmed_on, &clips.back()->evidence->motion, &clips.back()->evidence->measures});
+                // By its day and side: a movement is carried to others, and outlives whoever is erased.
+                const std::string day = row.clip.filmed_on.empty() ? row.clip.arrived_on : row.clip.filmed_on;
+                showings.push_back({day + ", " + std::string(view_name(clips.back()->evidence->motion.view)),
+                                    &clips.back()->evidence->motion, &clips.back()->evidence->measures});
             }
             layout.showing = 0;
             if (nearest) o.like = &*nearest;

@@ -56,6 +56,11 @@ std::string plain(double v) {
     return ec == std::errc() ? std::string(b.data(), end) : std::string();
 }
 
+/// The line the last clip is in.
+const std::vector<std::size_t>& newest_line(const FigureTrend& t) {
+    return *std::find_if(t.lines.begin(), t.lines.end(), [&](const auto& line) { return line.back() == t.points.size() - 1; });
+}
+
 /// A change to a person, to be done and undone.
 class PersonStep : public QUndoCommand {
 public:
@@ -429,7 +434,7 @@ QString PeoplePage::change_words(const FigureTrend& t) const {
     if (t.last->turn == Turn::worse) return tr("worse by %1").arg(by);
     if (t.since_first && t.since_first->turn == Turn::better)
         return tr("better since %1 by %2")
-            .arg(day_words(t.points[t.lines.back().front()].day),
+            .arg(day_words(t.points[newest_line(t).front()].day),
                  text::with_sigma(std::abs(t.since_first->value), t.since_first->sigma, unit, units));
     return tr("none beyond ± %1").arg(text::figure(t.last->detectable, unit, units));
 }
@@ -482,8 +487,8 @@ void PeoplePage::fill_changes() {
         const auto& t = sheet_->trends[i];
         const QString unit = QString::fromStdString(t.points.back().unit);
         const auto sigma = [](const KeptFigure& p) { return std::hypot(p.own, p.of_clip); };
-        const auto line = std::find_if(t.lines.begin(), t.lines.end(), [&](const auto& l) { return l.back() == t.points.size() - 1; });
-        const KeptFigure* before = line != t.lines.end() && line->size() > 1 ? &t.points[(*line)[line->size() - 2]] : nullptr;
+        const auto& line = newest_line(t);
+        const KeptFigure* before = line.size() > 1 ? &t.points[line[line.size() - 2]] : nullptr;
         const KeptFigure& now = t.points.back();
         const std::array<QString, 4> cells{figure_name(t), before ? text::with_sigma(before->value, sigma(*before), unit, units) : tr("–"),
                                            text::with_sigma(now.value, sigma(now), unit, units), change_words(t)};
