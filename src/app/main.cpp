@@ -145,7 +145,10 @@ int main(int argc, char** argv) {
     if (!files.isEmpty()) {
         window.take(files);
     } else if (demo) { // a finished review is the first thing seen
-        if (auto clips = session.library->clips())
+        ClipQuery done;
+        done.states = {ClipState::reviewed};
+        done.most = 1;
+        if (auto clips = session.library->find_clips(done))
             for (const auto& c : *clips)
                 if (c.state == ClipState::reviewed) {
                     window.open_review(c.id);

@@ -4,6 +4,7 @@
 #include "core/sim/film.h"
 #include <filesystem>
 #include <memory>
+#include <span>
 #include <stop_token>
 
 namespace bevel {
@@ -41,12 +42,14 @@ class ClipWriter {
 public:
     /// H.264 in MP4 (or what the file name's ending asks for). `quality` is the encoder's constant rate factor.
     static Result<ClipWriter> create(const std::filesystem::path& file, int width, int height, double fps, int quality = 26,
-                                     const std::string& codec = "libx264", int rotation = 0);
+                                     const std::string& codec = "libx264", int rotation = 0, int sound_rate = 0);
     ClipWriter(ClipWriter&&) noexcept;
     ClipWriter& operator=(ClipWriter&&) noexcept;
     ~ClipWriter();
     /// Frame shown from `time_s` on; times must increase.
     Result<bool> add(const sim::Image& picture, double time_s);
+    /// Sound of one channel that follows what was added before, at the rate given to `create` (AAC). The last piece may be of any length.
+    Result<bool> add_sound(std::span<const float> samples);
     /// The file is in its place only then.
     Result<bool> finish();
 

@@ -258,6 +258,68 @@ Result<std::vector<Clip>> Library::clips() const {
     return out;
 }
 
+Result<std::vector<Clip>> Library::find_clips(const ClipQuery& query) const {
+    std::string sql = std::string(clip_columns) + "WHERE 1";
+    std::vector<std::string> texts;
+    const auto list = [](const auto& states) {
+        std::string in = "state IN (";
+        for (const auto s : states) in += (in.back() == '(' ? "" : ",") + std::to_string(static_cast<int>(s));
+        return in + ")";
+    };
+    const auto like = [&](const std::string& column, const std::string& what) {
+        std::string pattern = "%";
+        for (const char c : what) pattern += c == '%' || c == '_' || c == '\\' ? std::string("\\") + c : std::string(1, c);
+        texts.push_back(pattern + "%");
+        return column + " LIKE ?" + std::to_string(texts.size()) + " ESCAPE '\\'";
+    };
+    if (query.person != 0) sql += " AND person=" + std::to_string(query.person);
+    if (!query.states.empty()) sql += " AND " + list(query.states);
+    for (const auto& w : query.words) {
+        sql += " AND (person IN (SELECT p.id FROM person p WHERE " + like("p.name", w.text) + ") OR (person IS NULL AND " + like("named", w.text) +
+               ") OR " + like("filmed_on", w.text);
+        if (!w.day_part.empty()) sql += " OR " + like("filmed_on", w.day_part);
+        if (!w.states.empty()) sql += " OR " + list(w.states);
+        for (const auto& m : w.movements) {
+            texts.push_back(m);
+            sql += " OR movement=?" + std::to_string(texts.size());
+        }
+        sql += ")";
+    }
+    const std::string newest = " ORDER BY arrived_on DESC, id DESC";
+    if (query.words.empty() && query.states.empty() && query.person == 0)
+        sql += " AND (id IN (SELECT id FROM clip" + newest + " LIMIT " + std::to_string(query.most) + ") OR state IN (0, 4))" + newest;
+    else
+        sql += newest + " LIMIT " + std::to_string(query.most);
+    const std::lock_guard lock(*mutex_);
+    Query q(db_, sql.c_str());
+    for (const auto& t : texts) q.bind(t);
+    std::vector<Clip> out;
+    while (q.row()) out.push_back(clip_of(q));
+    if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
+    return out;
+}
+
+std::int64_t Library::count_clips() const {
+    const std::lock_guard lock(*mutex_);
+    Query q(db_, "SELECT count(*) FROM clip");
+    return q.row() ? q.integer(0) : 0;
+}
+
+Result<std::int64_t> Library::add_clip_record(const Clip& c) {
+    std::int64_t id = 0;
+    auto ok = write([&] {
+        Query q(db_, "INSERT INTO clip(person, file, movement, school, view, filmed_on, arrived_on, state, problem, mirrored, hash, named, "
+                     "turn) VALUES(?,?,?,?,?,?,?,?,?,?,?,?,(SELECT coalesce(max(turn), 0) + 1 FROM clip))");
+        q.reference(c.person).bind(std::string()).bind(c.movement).bind(c.school).bind(c.view).bind(c.filmed_on).bind(c.arrived_on);
+        q.bind(static_cast<std::int64_t>(c.state)).bind(c.problem).bind(std::int64_t{c.mirrored}).bind(c.hash).bind(c.named);
+        auto done = q.run();
+        id = sqlite3_last_insert_rowid(db_);
+        return done;
+    });
+    if (!ok) return tl::unexpected(ok.error());
+    return id;
+}
+
 Result<Clip> Library::clip(std::int64_t id) const {
     const std::lock_guard lock(*mutex_);
     Query q(db_, (std::string(clip_columns) + "WHERE id=?").c_str());

@@ -1,6 +1,7 @@
 #include "store/forms.h"
 #include "store/query.h"
 #include <algorithm>
+#include <array>
 
 namespace bevel {
 
@@ -28,9 +29,10 @@ std::vector<T> overlaid(const std::vector<T>& shipped, const std::vector<OwnForm
     return out;
 }
 
-/// Statement about the table of movements, or of schools.
+/// Statement about the table of movements, schools, templates or plans.
 std::string about(Own what, const std::string& before, const std::string& after) {
-    return before + (what == Own::movement ? " own_form " : " own_school ") + after;
+    static constexpr std::array<const char*, 4> tables{" own_form ", " own_school ", " own_letter ", " own_plan "};
+    return before + tables[static_cast<std::size_t>(what)] + after;
 }
 
 } // namespace

@@ -5,7 +5,33 @@
 
 namespace bevel {
 
+namespace {
+
+nlohmann::json with_json(const WithCorrection& w) {
+    return {{"drill", w.drill},
+            {"image", w.image},
+            {"homework",
+             {{"movement", w.homework.movement},
+              {"times_a_day", w.homework.times_a_day},
+              {"a_side", w.homework.a_side},
+              {"hold_s", w.homework.hold_s}}}};
+}
+
+WithCorrection with_of(const nlohmann::json& j) {
+    WithCorrection w{j.value("drill", ""), j.value("image", ""), {}};
+    if (j.contains("homework")) {
+        const auto& h = j["homework"];
+        w.homework = {h.value("movement", ""), h.value("times_a_day", 0), h.value("a_side", 0), h.value("hold_s", 0.0)};
+    }
+    return w;
+}
+
+} // namespace
+
 Result<std::int64_t> Library::save_letter(const LetterRecord& l) {
+    nlohmann::json with = nlohmann::json::object();
+    for (const auto& [key, w] : l.with)
+        if (!w.empty()) with[key] = with_json(w);
     const nlohmann::json body{{"praise", l.praise},
                               {"checks", l.checks},
                               {"opening", l.opening},
@@ -13,12 +39,18 @@ Result<std::int64_t> Library::save_letter(const LetterRecord& l) {
                               {"hide_identity", l.hide_identity},
                               {"hide_date", l.hide_date},
                               {"signed_by", l.signed_by},
-                              {"place", l.place}};
+                              {"place", l.place},
+                              {"language", l.language},
+                              {"short", l.short_form},
+                              {"large", l.large},
+                              {"with", with}};
     const std::lock_guard lock(*mutex_);
     if (read_only_) return fail(Code::write_failed, "read_only");
-    Query q(db_, "INSERT INTO letter(clip, body, sent_on) VALUES(?,?,?) ON CONFLICT(clip) DO UPDATE SET body=excluded.body, "
-                 "sent_on=excluded.sent_on");
-    if (auto ok = q.bind(record_of(l.clip)).bind(body.dump()).bind(l.sent_on).run(); !ok) return tl::unexpected(ok.error());
+    // Whether it was sent and answered is said elsewhere: a draft that is changed afterwards stays what went out.
+    Query q(db_, "INSERT INTO letter(clip, body, sent_on, review_on) VALUES(?,?,?,?) ON CONFLICT(clip) DO UPDATE SET body=excluded.body, "
+                 "review_on=excluded.review_on, sent_on=CASE WHEN excluded.sent_on='' THEN sent_on ELSE excluded.sent_on END");
+    const std::string text = body.dump(-1, ' ', false, nlohmann::json::error_handler_t::replace);
+    if (auto ok = q.bind(record_of(l.clip)).bind(text).bind(l.sent_on).bind(l.review_on).run(); !ok) return tl::unexpected(ok.error());
     Query id(db_, "SELECT id FROM letter WHERE clip=?");
     id.bind(record_of(l.clip));
     return id.row() ? id.integer(0) : 0;
@@ -26,14 +58,14 @@ Result<std::int64_t> Library::save_letter(const LetterRecord& l) {
 
 Result<std::vector<LetterRecord>> Library::letters(std::int64_t clip) const {
     const std::lock_guard lock(*mutex_);
-    Query q(db_, "SELECT id, clip, body, sent_on FROM letter WHERE clip=? ORDER BY id");
+    Query q(db_, "SELECT id, clip, body, sent_on, how, answered_on, answer, review_on FROM letter WHERE clip=? ORDER BY id");
     q.bind(record_of(clip));
     std::vector<LetterRecord> out;
     while (q.row()) {
         LetterRecord l;
         l.id = q.integer(0);
         l.clip = q.integer(1);
-        l.sent_on = q.text(3);
+        l.sent_on = q.text(3), l.how = q.text(4), l.answered_on = q.text(5), l.answer = q.text(6), l.review_on = q.text(7);
         try {
             const auto j = nlohmann::json::parse(q.text(2));
             l.praise = j.value("praise", "");
@@ -44,6 +76,11 @@ Result<std::vector<LetterRecord>> Library::letters(std::int64_t clip) const {
             l.hide_date = j.value("hide_date", false);
             l.signed_by = j.value("signed_by", "");
             l.place = j.value("place", "");
+            l.language = j.value("language", "");
+            l.short_form = j.value("short", false);
+            l.large = j.value("large", false);
+            if (j.contains("with"))
+                for (const auto& [key, w] : j["with"].items()) l.with[key] = with_of(w);
         } catch (const nlohmann::json::exception&) {
             return fail(Code::unreadable, "letter");
         }
@@ -60,7 +97,7 @@ Result<std::int64_t> Library::keep_sent(const SentLetter& l) {
         q.bind(l.person).reference(l.clip).bind(l.sent_at).bind(l.kind).bind(l.name).bind(std::int64_t{l.hidden}).bind(l.body);
         if (auto done = q.blob(l.file).run(); !done) return done;
         id = sqlite3_last_insert_rowid(db_);
-        Query draft(db_, "UPDATE letter SET sent_on=? WHERE clip=?");
+        Query draft(db_, "UPDATE letter SET sent_on=?, went=body WHERE clip=?");
         return draft.bind(l.sent_at.substr(0, 10)).bind(record_of(l.clip)).run();
     });
     if (!ok) return tl::unexpected(ok.error());
@@ -84,6 +121,141 @@ Result<std::string> Library::sent_file(std::int64_t id) const {
     q.bind(id);
     if (!q.row()) return fail(Code::not_found, "letter");
     return q.bytes(0);
+}
+
+Result<bool> Library::set_sent(std::int64_t clip, const std::string& day, const std::string& how) {
+    return write([&] {
+        // Written first, then sent: taking it back leaves the day it was written.
+        Query q(db_, "UPDATE letter SET how=?1, sent_on=CASE WHEN ?2='' THEN sent_on ELSE ?2 END, went=CASE WHEN went='' AND ?2<>'' THEN "
+                     "body ELSE went END WHERE clip=?3");
+        return q.bind(how).bind(day).bind(record_of(clip)).run();
+    });
+}
+
+Result<bool> Library::set_answered(std::int64_t clip, const std::string& day, const std::string& words) {
+    return write([&] {
+        Query q(db_, "UPDATE letter SET answered_on=?, answer=? WHERE clip=?");
+        return q.bind(day).bind(words).bind(record_of(clip)).run();
+    });
+}
+
+namespace {
+const std::string letter_lines_sql =
+    "SELECT l.clip, c.person, p.name, coalesce(f.body, ''), c.movement, l.sent_on, l.how, l.answered_on, l.review_on, "
+    "coalesce((SELECT max(CASE WHEN n.filmed_on='' THEN n.arrived_on ELSE n.filmed_on END) FROM clip n WHERE n.person=c.person AND "
+    "n.movement=c.movement AND n.id<>c.id AND n.pair<>c.id AND CASE WHEN n.filmed_on='' THEN n.arrived_on ELSE n.filmed_on END > CASE "
+    "WHEN c.filmed_on='' THEN c.arrived_on ELSE c.filmed_on END), '') FROM letter l JOIN clip c ON c.id=l.clip JOIN person p ON "
+    "p.id=c.person LEFT JOIN facts f ON f.person=p.id ";
+
+Result<std::vector<LetterLine>> lines_of(Query& q) {
+    std::vector<LetterLine> out;
+    while (q.row()) {
+        LetterLine l;
+        l.clip = q.integer(0), l.person = q.integer(1), l.name = q.text(2);
+        const auto facts = nlohmann::json::parse(q.text(3), nullptr, false);
+        if (facts.is_object() && facts.contains("alias") && facts["alias"].is_string()) l.alias = facts["alias"].get<std::string>();
+        l.movement = q.text(4), l.sent_on = q.text(5), l.how = q.text(6), l.answered_on = q.text(7), l.review_on = q.text(8);
+        l.newer_clip_on = q.text(9);
+        l.state = !l.answered_on.empty() ? LetterState::answered
+                  : !l.how.empty()       ? LetterState::sent
+                  : !l.sent_on.empty()   ? LetterState::written
+                                         : LetterState::draft;
+        out.push_back(std::move(l));
+    }
+    if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
+    return out;
+}
+} // namespace
+
+Result<std::vector<LetterLine>> Library::letter_lines(std::int64_t person) const {
+    const std::lock_guard lock(*mutex_);
+    Query q(db_, (letter_lines_sql + "WHERE (?1=0 OR c.person=?1) AND l.how<>'none' ORDER BY l.sent_on='' DESC, l.sent_on DESC, l.id DESC").c_str());
+    return lines_of(q.bind(person));
+}
+
+Result<std::vector<LetterLine>> Library::due(const std::string& day) const {
+    const std::lock_guard lock(*mutex_);
+    Query q(db_, (letter_lines_sql + "WHERE l.review_on<>'' AND l.review_on<=? AND l.sent_on<>'' AND l.how<>'none' ORDER BY l.review_on, l.id").c_str());
+    auto all = lines_of(q.bind(day));
+    if (all) std::erase_if(*all, [](const LetterLine& l) { return !l.newer_clip_on.empty(); });
+    return all;
+}
+
+Result<std::int64_t> Library::keep_phrase(const Phrase& p) {
+    if (p.words.empty()) return fail(Code::bad_value, "words");
+    const std::lock_guard lock(*mutex_);
+    if (read_only_) return fail(Code::write_failed, "read_only");
+    Query q(db_, "INSERT INTO phrase(check_id, direction, role, language, words, used, last_on) VALUES(?,?,?,?,?,1,?) ON CONFLICT(check_id, "
+                 "direction, role, language, words) DO UPDATE SET used=used+1, last_on=excluded.last_on RETURNING id");
+    q.bind(p.check).bind(p.direction).bind(p.role).bind(p.language).bind(p.words).bind(p.last_on);
+    if (!q.row()) {
+        if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
+        return fail(Code::write_failed, "phrase");
+    }
+    return q.integer(0);
+}
+
+Result<bool> Library::drop_phrase(std::int64_t id) {
+    return write([&] {
+        Query q(db_, "DELETE FROM phrase WHERE id=?");
+        return q.bind(id).run();
+    });
+}
+
+Result<std::vector<Phrase>> Library::phrases(const std::string& check, const std::string& direction, const std::string& role,
+                                             const std::string& language) const {
+    const std::lock_guard lock(*mutex_);
+    Query q(db_, "SELECT id, check_id, direction, role, language, words, used, last_on FROM phrase WHERE (?1='' OR (check_id=?1 AND "
+                 "direction=?2)) AND (?4='' OR language=?4) ORDER BY role=?3 DESC, used DESC, last_on DESC, id");
+    q.bind(check).bind(direction).bind(role).bind(language);
+    std::vector<Phrase> out;
+    while (q.row())
+        out.push_back(
+            {q.integer(0), q.text(1), q.text(2), q.text(3), q.text(4), q.text(5), static_cast<int>(q.integer(6)), q.text(7)});
+    if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
+    return out;
+}
+
+Result<Library::SaidBefore> Library::said_before(std::int64_t person, const std::string& movement, const std::string& key) const {
+    const std::lock_guard lock(*mutex_);
+    Query q(db_, "SELECT CASE WHEN l.went='' THEN l.body ELSE l.went END, l.sent_on FROM letter l JOIN clip c ON c.id=l.clip WHERE "
+                 "c.person=? AND c.movement=? AND l.sent_on<>'' AND l.how<>'none' ORDER BY l.sent_on");
+    q.bind(person).bind(movement);
+    SaidBefore out;
+    while (q.row()) {
+        const auto j = nlohmann::json::parse(q.text(0), nullptr, false);
+        if (!j.is_object() || !j.contains("checks") || !j["checks"].is_array()) continue;
+        if (std::find(j["checks"].begin(), j["checks"].end(), key) == j["checks"].end()) continue;
+        if (out.times++ == 0) out.first = q.text(1);
+        out.last = q.text(1);
+    }
+    if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
+    return out;
+}
+
+Result<std::vector<Waiting>> Library::waiting() const {
+    const std::lock_guard lock(*mutex_);
+    // The second clip of a pair is looked at with the first.
+    Query q(db_, "SELECT c.id, coalesce(c.person, 0), coalesce(p.name, ''), c.movement, c.arrived_on, c.filmed_on, c.state FROM clip c LEFT "
+                 "JOIN person p ON p.id=c.person LEFT JOIN letter l ON l.clip=c.id WHERE c.state IN (1, 2, 4) AND (c.pair=0 OR c.id<c.pair)"
+                 " AND coalesce(l.sent_on, '')='' AND (c.state<>2 OR EXISTS(SELECT 1 "
+                 "FROM decision d WHERE d.clip=c.id AND d.choice=1)) ORDER BY c.arrived_on, c.filmed_on, c.id");
+    std::vector<Waiting> out;
+    while (q.row()) {
+        Waiting w;
+        w.clip = q.integer(0), w.person = q.integer(1), w.name = q.text(2), w.movement = q.text(3);
+        w.arrived_on = q.text(4), w.filmed_on = q.text(5);
+        w.unnamed = q.integer(6) == static_cast<std::int64_t>(ClipState::asked);
+        out.push_back(std::move(w));
+    }
+    if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
+    for (auto& w : out) {
+        if (w.unnamed) continue;
+        const auto asked = asked_before(w.clip);
+        if (!asked) return tl::unexpected(asked.error());
+        for (const auto& a : *asked) w.asked.push_back(a.key), w.asked_on = a.day;
+    }
+    return out;
 }
 
 } // namespace bevel

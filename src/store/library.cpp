@@ -9,7 +9,7 @@ namespace bevel {
 namespace {
 
 namespace fs = std::filesystem;
-constexpr int newest = 13;
+constexpr int newest = 14;
 
 /// Steps from one version of the library to the next; never edited once released, only added to.
 const std::array<const char*, newest> steps{
@@ -100,6 +100,27 @@ const std::array<const char*, newest> steps{
     "side TEXT NOT NULL, measure TEXT NOT NULL, unit TEXT NOT NULL, value REAL NOT NULL, own REAL NOT NULL, of_clip REAL NOT NULL, "
     "person_part REAL NOT NULL, low REAL, high REAL, matters REAL NOT NULL, judged INTEGER NOT NULL, reference INTEGER NOT NULL, PRIMARY "
     "KEY(clip, check_id, side));",
+    // 14: what became of a letter, own words and templates, plans and what was practised; what is asked of ten years is found by indices
+    "ALTER TABLE letter ADD COLUMN how TEXT NOT NULL DEFAULT '';"
+    "ALTER TABLE letter ADD COLUMN answered_on TEXT NOT NULL DEFAULT '';"
+    "ALTER TABLE letter ADD COLUMN answer TEXT NOT NULL DEFAULT '';"
+    "ALTER TABLE letter ADD COLUMN review_on TEXT NOT NULL DEFAULT '';"
+    "ALTER TABLE letter ADD COLUMN went TEXT NOT NULL DEFAULT '';" // body as it went out; the draft may be changed afterwards
+    "UPDATE letter SET went=body WHERE sent_on<>'';"
+    "CREATE INDEX letter_review ON letter(review_on);"
+    "CREATE TABLE phrase(id INTEGER PRIMARY KEY, check_id TEXT NOT NULL, direction TEXT NOT NULL, role TEXT NOT NULL, language TEXT NOT "
+    "NULL, words TEXT NOT NULL, used INTEGER NOT NULL, last_on TEXT NOT NULL, UNIQUE(check_id, direction, role, language, words));"
+    "CREATE TABLE own_letter(id TEXT PRIMARY KEY, body TEXT NOT NULL);"
+    "CREATE TABLE own_plan(id TEXT PRIMARY KEY, body TEXT NOT NULL);"
+    "CREATE TABLE practice(id INTEGER PRIMARY KEY, person INTEGER REFERENCES person(id), day TEXT NOT NULL, title TEXT NOT NULL, minutes "
+    "REAL NOT NULL, effort INTEGER, felt TEXT NOT NULL, pain TEXT NOT NULL, done TEXT NOT NULL, plan TEXT NOT NULL);"
+    "CREATE INDEX practice_person ON practice(person, day);"
+    "CREATE INDEX sent_person ON sent(person, sent_at);"
+    "CREATE INDEX clip_state ON clip(state);"
+    "CREATE INDEX clip_arrived ON clip(arrived_on, id);"
+    "CREATE INDEX clip_turn ON clip(turn);"
+    "CREATE INDEX clip_movement ON clip(person, movement);"
+    "CREATE INDEX decision_clip ON decision(clip, choice);",
 };
 
 } // namespace
@@ -332,6 +353,16 @@ Result<bool> Library::set_own_units(std::int64_t person, double fist_m, double f
         Query q(db_, "UPDATE person SET fist_m=?, foot_m=? WHERE id=?");
         return q.bind(fist_m).bind(foot_m).bind(person).run();
     });
+}
+
+Result<std::vector<std::pair<std::string, double>>> Library::heights(std::int64_t person) const {
+    const std::lock_guard lock(*mutex_);
+    Query q(db_, "SELECT day, stature_m FROM height WHERE person=? ORDER BY day");
+    q.bind(person);
+    std::vector<std::pair<std::string, double>> out;
+    while (q.row()) out.emplace_back(q.text(0), q.real(1));
+    if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
+    return out;
 }
 
 Result<std::vector<Person>> Library::people() const {

@@ -7,6 +7,7 @@
 #include <cstdint>
 #include <filesystem>
 #include <functional>
+#include <map>
 #include <memory>
 #include <mutex>
 #include <stop_token>
@@ -31,8 +32,8 @@ struct Person {
 enum class ClipState { waiting, tracked, reviewed, failed, asked };
 std::string_view state_name(ClipState s);
 
-/// A movement or a school of the instructor's own, as the text of its file.
-enum class Own { movement, school };
+/// A movement, a school, a template of letters or a plan of the instructor's own, as the text of its file.
+enum class Own { movement, school, letter, plan };
 struct OwnForm {
     std::string id, body;
 };
@@ -88,6 +89,20 @@ struct CameraPlace {
     std::string look;          // small grey picture of the room without the student (see core/review/look.h)
 };
 
+/// What a list of clips is asked for. A clip fits when each word fits it somewhere.
+struct ClipQuery {
+    struct Word {
+        std::string text;                   // in the person's name, the file's, or the day as ISO writes it
+        std::vector<std::string> movements; // ids whose names have it
+        std::vector<ClipState> states;      // whose names have it
+        std::string day_part;               // "-11-": of the month that is meant; empty: none
+    };
+    std::vector<Word> words;
+    std::vector<ClipState> states; // only these; empty: all
+    std::int64_t person = 0;       // 0: all
+    std::size_t most = 400;        // newest ones; those that wait or are asked about are there in any case
+};
+
 /// A body that is being looked for: points of the first `done` frames.
 struct Unfinished {
     Track track;
@@ -132,7 +147,13 @@ struct LetterRecord {
     std::string opening, closing;    // free text
     bool hide_identity = false, hide_date = false;
     std::string signed_by, place; // as the letter goes out; kept as settings for the next one
-    std::string sent_on;          // ISO date when exported, else empty
+    std::string language;         // "en", "de"; empty: as the program speaks
+    std::string review_on;        // ISO day of the next look; empty: none was named
+    bool short_form = false;      // words alone, without pictures
+    bool large = false;           // large type
+    std::map<std::string, WithCorrection> with; // by key of the correction
+    std::string sent_on;                        // ISO date when a file was written or it was said to be sent, else empty
+    std::string how, answered_on, answer;       // how it was sent; when and what was answered
 };
 
 /// A letter as it went out. Kept as it is for good; only erasing its person takes it away.
@@ -173,6 +194,7 @@ public:
     Result<std::int64_t> add_person(const Person& p, const std::string& day = "");
     Result<bool> update_person(const Person& p); // name and notes
     Result<bool> set_height(std::int64_t person, const std::string& day, double metres);
+    Result<std::vector<std::pair<std::string, double>>> heights(std::int64_t person) const; // by day; "" from always
     Result<double> height_at(std::int64_t person, const std::string& day) const;
     Result<bool> set_shoulder_width(std::int64_t person, double metres);
     Result<std::vector<Person>> people() const;
@@ -234,6 +256,10 @@ public:
     Result<bool> delete_clip(std::int64_t id); // letters that were sent stay
     Result<Erased> erase_person(std::int64_t id);
     Result<std::vector<Clip>> clips() const; // newest first
+    Result<std::vector<Clip>> find_clips(const ClipQuery& query) const;
+    std::int64_t count_clips() const;
+    /// A clip whose film is not here: points and record alone.
+    Result<std::int64_t> add_clip_record(const Clip& c);
     Result<Clip> clip(std::int64_t id) const;
     std::filesystem::path path_of(const Clip& c) const; // always inside the library's folder
 
@@ -264,6 +290,34 @@ public:
 
     Result<std::int64_t> save_letter(const LetterRecord& l); // one letter a clip: replaces the earlier draft
     Result<std::vector<LetterRecord>> letters(std::int64_t clip) const;
+
+    /// That a letter went out, how ("none": the clip is done without one); "" takes it back to written. That it was answered, when and what; "" takes that back.
+    Result<bool> set_sent(std::int64_t clip, const std::string& day, const std::string& how);
+    Result<bool> set_answered(std::int64_t clip, const std::string& day, const std::string& words);
+    /// Letters of a person (0: of all), newest first.
+    Result<std::vector<LetterLine>> letter_lines(std::int64_t person = 0) const;
+    /// Letters whose day of the next look has come by `day` and to which no newer clip has come, oldest first.
+    Result<std::vector<LetterLine>> due(const std::string& day) const;
+
+    /// Keeps own words, or counts them as used once more. bad_value "words" without any.
+    Result<std::int64_t> keep_phrase(const Phrase& p);
+    Result<bool> drop_phrase(std::int64_t id);
+    /// Own words for a check and direction, those for this role first, then by how often they were used. `check` "": all.
+    Result<std::vector<Phrase>> phrases(const std::string& check = "", const std::string& direction = "", const std::string& role = "",
+                                        const std::string& language = "") const;
+    /// How often a correction of this check and side was sent to somebody, and the day of the first and the last letter.
+    struct SaidBefore {
+        int times = 0;
+        std::string first, last;
+    };
+    Result<SaidBefore> said_before(std::int64_t person, const std::string& movement, const std::string& key) const;
+
+    /// Who waits, longest first: clips whose body was found and to which no letter went out.
+    Result<std::vector<Waiting>> waiting() const;
+
+    Result<std::int64_t> keep_practice(const PracticeLog& log); // a new one (id 0), or one as it is now. bad_value "effort", "minutes"
+    Result<bool> drop_practice(std::int64_t id);
+    Result<std::vector<PracticeLog>> practice(std::int64_t person, const std::string& from_day = "") const; // newest first
 
     Result<std::int64_t> keep_sent(const SentLetter& l);
     Result<std::vector<SentLetter>> sent(std::int64_t person) const; // newest first, without the bytes

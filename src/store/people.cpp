@@ -21,6 +21,7 @@ Result<PersonFacts> Library::facts(std::int64_t person) const {
         return of.is_object() && of.contains(key) && of[key].is_string() ? of[key].get<std::string>() : std::string();
     };
     f.alias = text(j, "alias"), f.goals = text(j, "goals"), f.consent = text(j, "consent");
+    f.language = text(j, "language"), f.email = text(j, "email");
     if (j.contains("taught") && j["taught"].is_array())
         for (const auto& t : j["taught"]) f.taught.push_back({text(t, "movement"), text(t, "version"), text(t, "up_to")});
     return f;
@@ -29,7 +30,8 @@ Result<PersonFacts> Library::facts(std::int64_t person) const {
 Result<bool> Library::set_facts(std::int64_t person, const PersonFacts& f) {
     nlohmann::json taught = nlohmann::json::array();
     for (const auto& t : f.taught) taught.push_back({{"movement", t.movement}, {"version", t.version}, {"up_to", t.up_to}});
-    const nlohmann::json j{{"alias", f.alias}, {"goals", f.goals}, {"consent", f.consent}, {"taught", taught}};
+    const nlohmann::json j{{"alias", f.alias}, {"goals", f.goals}, {"consent", f.consent},
+                           {"language", f.language}, {"email", f.email}, {"taught", taught}};
     return write([&] {
         Query q(db_, "INSERT INTO facts(person, body) VALUES(?,?) ON CONFLICT(person) DO UPDATE SET body=excluded.body");
         return q.bind(person).bind(j.dump(-1, ' ', false, nlohmann::json::error_handler_t::replace)).run();
@@ -115,8 +117,8 @@ Result<std::vector<std::int64_t>> Library::without_figures(std::int64_t person) 
 Result<std::vector<AskedBefore>> Library::asked_before(std::int64_t clip) const {
     const std::lock_guard lock(*mutex_);
     Query q(db_,
-            "SELECT o.id, l.body, l.sent_on FROM clip c JOIN clip o ON o.person=c.person AND o.movement=c.movement AND o.id<>c.id JOIN "
-            "letter l ON l.clip=o.id WHERE c.id=? AND l.sent_on<>'' AND (CASE WHEN o.filmed_on='' THEN o.arrived_on ELSE o.filmed_on "
+            "SELECT o.id, CASE WHEN l.went='' THEN l.body ELSE l.went END, l.sent_on FROM clip c JOIN clip o ON o.person=c.person AND o.movement=c.movement AND o.id<>c.id JOIN "
+            "letter l ON l.clip=o.id WHERE c.id=? AND l.sent_on<>'' AND l.how<>'none' AND (CASE WHEN o.filmed_on='' THEN o.arrived_on ELSE o.filmed_on "
             "END) <= (CASE WHEN c.filmed_on='' THEN c.arrived_on ELSE c.filmed_on END) ORDER BY o.filmed_on DESC, o.id DESC LIMIT 1");
     q.bind(clip);
     std::vector<AskedBefore> out;
@@ -158,7 +160,14 @@ Result<std::vector<RecordLine>> Library::record(std::int64_t person) const {
           {"SELECT " + day + ", c.id, c.movement, c.view, '', s.side, s.words FROM seen s JOIN clip c ON c.id=s.clip WHERE c.person=?",
            What::remark},
           {std::string("SELECT substr(sent_at, 1, 10), coalesce(clip, 0), '', kind, '', '', name FROM sent WHERE person=?"), What::letter},
-          {std::string("SELECT from_day, 0, '', '', check_id, '', reason FROM agreement WHERE person=?"), What::agreed}})
+          {std::string("SELECT from_day, 0, '', '', check_id, '', reason FROM agreement WHERE person=?"), What::agreed},
+          {std::string("SELECT day, 0, '', '', '', CAST(minutes AS TEXT), title || CASE WHEN felt='' THEN '' ELSE ': ' || felt END FROM "
+                       "practice WHERE person=?"),
+           What::practice},
+          {"SELECT " + day +
+               ", c.id, c.movement, c.view, '', coalesce(CAST(o.energy AS TEXT), ''), o.pain FROM condition o JOIN clip c ON c.id=o.clip "
+               "WHERE (o.pain<>'' OR o.energy IS NOT NULL) AND c.person=?",
+           What::day}})
         if (auto ok = read(sql, what); !ok) return tl::unexpected(ok.error());
     std::stable_sort(out.begin(), out.end(), [](const RecordLine& a, const RecordLine& b) { return a.day > b.day; });
     return out;

@@ -20,7 +20,8 @@ using Entry = std::unique_ptr<archive_entry, decltype([](archive_entry* e) { arc
 
 /// All rows of a person, in the order of their references. What an older library does not have is passed over.
 bool erase_rows(sqlite3* db, std::int64_t person) {
-    const std::array<const char*, 17> all{"DELETE FROM figure WHERE clip IN (SELECT id FROM clip WHERE person=?)",
+    const std::array<const char*, 18> all{"DELETE FROM practice WHERE person=?",
+                                          "DELETE FROM figure WHERE clip IN (SELECT id FROM clip WHERE person=?)",
                                           "DELETE FROM figures_of WHERE clip IN (SELECT id FROM clip WHERE person=?)",
                                           "DELETE FROM condition WHERE clip IN (SELECT id FROM clip WHERE person=?)",
                                           "DELETE FROM facts WHERE person=?",

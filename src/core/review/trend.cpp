@@ -154,4 +154,28 @@ std::vector<FigureTrend> trends_of(std::vector<KeptFigure> all) {
     return out;
 }
 
+std::vector<Asymmetry> asymmetries(const std::vector<FigureTrend>& trends) {
+    std::vector<std::pair<Asymmetry, double>> compared; // with what matters
+    for (const auto& l : trends) {
+        if (l.points.empty() || l.points.back().side != "left") continue;
+        const auto& a = l.points.back();
+        for (const auto& r : trends) {
+            if (r.points.empty()) continue;
+            const auto& b = r.points.back();
+            if (b.side != "right" || b.clip != a.clip || b.check != a.check || b.movement != a.movement) continue;
+            compared.push_back({{a.movement, a.check, a.measure, a.unit, a.day, a.view, a.value, b.value,
+                                 std::sqrt(a.own * a.own + a.of_clip * a.of_clip + b.own * b.own + b.of_clip * b.of_clip)},
+                                std::max(a.matters, b.matters)});
+        }
+    }
+    const double z = normal_above(0.0125 / static_cast<double>(std::max<std::size_t>(1, compared.size()))); // both directions
+    std::vector<Asymmetry> out;
+    for (const auto& [one, matters] : compared)
+        if (const double d = std::abs(one.left - one.right); d > matters && d > z * one.sigma) out.push_back(one);
+    std::stable_sort(out.begin(), out.end(), [](const Asymmetry& a, const Asymmetry& b) {
+        return std::abs(a.left - a.right) * b.sigma > std::abs(b.left - b.right) * a.sigma;
+    });
+    return out;
+}
+
 } // namespace bevel

@@ -48,4 +48,13 @@ struct FigureTrend {
 };
 std::vector<FigureTrend> trends_of(std::vector<KeptFigure> all);
 
+/// Left and right of one check in the newest clip that tells both.
+struct Asymmetry {
+    std::string movement, check, measure, unit, day, view;
+    double left = 0, right = 0;
+    double sigma = 0; // of the difference: own and clip errors of both sides; what the clip shares is not taken as cancelling
+};
+/// Those beyond `matters` and beyond the normal quantile of 2.5 % shared among all that were compared; the largest against its sigma first.
+std::vector<Asymmetry> asymmetries(const std::vector<FigureTrend>& trends);
+
 } // namespace bevel

@@ -1,5 +1,6 @@
 #include "ui/arrivals/arrivals_page.h"
 #include "core/files.h"
+#include "ui/arrivals/evening_view.h"
 #include "ui/arrivals/finding_queue.h"
 #include "ui/arrivals/inbox.h"
 #include "ui/arrivals/keeping_dialog.h"
@@ -15,6 +16,7 @@
 #include <QMessageBox>
 #include <QMimeData>
 #include <QTableWidget>
+#include <QTabWidget>
 
 namespace bevel::ui {
 
@@ -134,22 +136,48 @@ void ArrivalsPage::build() {
     search_->setPlaceholderText(tr("Search: student, movement, date, state"));
     search_->setClearButtonEnabled(true);
     search_->setFixedWidth(320);
-    connect(search_, &QLineEdit::textChanged, this, &ArrivalsPage::show_found);
+    typing_.setSingleShot(true);
+    typing_.setInterval(150);
+    connect(&typing_, &QTimer::timeout, this, &ArrivalsPage::refresh);
+    connect(search_, &QLineEdit::textChanged, this, [this] {
+        show_found();
+        if (all_ > static_cast<std::int64_t>(rows_.size()) || query().words.empty()) typing_.start();
+    });
+    more_ = new QLabel;
+    more_->setObjectName(QStringLiteral("faint"));
+    more_->hide();
     auto* top = new QHBoxLayout;
     top->addWidget(title, 1);
     top->addWidget(search_);
     left->addLayout(top);
-    left->addWidget(hint);
+    auto* clips = new QWidget;
+    auto* list = new QVBoxLayout(clips);
+    list->setContentsMargins(8, 8, 8, 8);
+    list->addWidget(hint);
     empty_ = new QLabel(tr("No clips yet.\n\nDrop a clip here, or choose a file on the right. Bevel finds the body on every "
                            "frame,\nmeasures it and holds it against the movement; then the clip waits here for your review."));
     empty_->setAlignment(Qt::AlignCenter);
     empty_->setObjectName(QStringLiteral("faint"));
     empty_->hide();
-    left->addWidget(empty_, 1);
-    left->addWidget(table_, 1);
-    left->addWidget(detail_);
-    left->addWidget(strip_);
-    left->addLayout(below);
+    list->addWidget(empty_, 1);
+    list->addWidget(table_, 1);
+    list->addWidget(more_);
+    list->addWidget(detail_);
+    list->addWidget(strip_);
+    list->addLayout(below);
+    evening_ = new EveningView(session_);
+    tabs_ = new QTabWidget;
+    tabs_->setObjectName(QStringLiteral("arrivalTabs"));
+    tabs_->setAccessibleName(tr("Arrivals"));
+    tabs_->addTab(evening_, tr("This evening"));
+    tabs_->addTab(clips, tr("All clips"));
+    left->addWidget(tabs_, 1);
+    connect(evening_, &EveningView::unnamed, this, &ArrivalsPage::show_clip);
+    connect(evening_, &EveningView::person, this, [this](qint64 who) {
+        Ref ref;
+        ref.person = who;
+        session_.workspace->go(QStringLiteral("people"), ref);
+    });
     form_ = new ClipForm(session_);
     auto* all = new QHBoxLayout(this);
     all->setContentsMargins(20, 16, 20, 16);
@@ -161,6 +189,21 @@ void ArrivalsPage::build() {
     connect(parts_, &QPushButton::clicked, this, &ArrivalsPage::cut_chosen);
     connect(meant_, &QPushButton::clicked, this, &ArrivalsPage::ask_who);
     connect(hand_, &QPushButton::clicked, this, &ArrivalsPage::set_by_hand);
+}
+
+void ArrivalsPage::open(Ref ref) {
+    if (ref.clip != 0) show_clip(ref.clip);
+}
+
+void ArrivalsPage::show_clip(qint64 id) {
+    tabs_->setCurrentIndex(1);
+    search_->clear();
+    wanted_ = id;
+    for (int row = 0; row < static_cast<int>(rows_.size()); ++row)
+        if (rows_[static_cast<std::size_t>(row)].clip.id == id) {
+            table_->selectRow(row);
+            wanted_ = 0;
+        }
 }
 
 void ArrivalsPage::open_chosen() {
@@ -391,7 +434,32 @@ const ClipRow* ArrivalsPage::chosen() const {
     return r >= 0 && r < static_cast<int>(rows_.size()) ? &rows_[static_cast<std::size_t>(r)] : nullptr;
 }
 
+/// What is searched for, asked of the whole library where the list does not hold all of it.
+ClipQuery ArrivalsPage::query() const {
+    ClipQuery q;
+    if (all_ <= static_cast<std::int64_t>(q.most)) return q;
+    const QLocale locale = locale_now();
+    for (const QString& w : search_->text().simplified().split(QLatin1Char(' '), Qt::SkipEmptyParts)) {
+        ClipQuery::Word word;
+        word.text = w.toStdString();
+        for (const auto& m : session_.movements)
+            if (said(m.name).contains(w, Qt::CaseInsensitive)) word.movements.push_back(m.id);
+        for (const auto& [state, name] : {std::pair{ClipState::tracked, tr("to be reviewed")},
+                                          {ClipState::reviewed, tr("reviewed")},
+                                          {ClipState::failed, tr("cannot be judged")},
+                                          {ClipState::asked, tr("whose is it?")},
+                                          {ClipState::waiting, tr("waiting for its turn")}})
+            if (name.contains(w, Qt::CaseInsensitive)) word.states.push_back(state);
+        for (int month = 1; month <= 12 && w.size() >= 3; ++month)
+            if (locale.standaloneMonthName(month).startsWith(w, Qt::CaseInsensitive))
+                word.day_part = QStringLiteral("-%1-").arg(month, 2, 10, QLatin1Char('0')).toStdString();
+        q.words.push_back(std::move(word));
+    }
+    return q;
+}
+
 void ArrivalsPage::show_found() {
+    if (!search_->text().isEmpty()) tabs_->setCurrentIndex(1);
     const QStringList words = search_->text().simplified().split(QLatin1Char(' '), Qt::SkipEmptyParts);
     for (int r = 0; r < table_->rowCount(); ++r) {
         QStringList all;
@@ -444,6 +512,7 @@ void ArrivalsPage::show_chosen() {
 }
 
 void ArrivalsPage::confirm_or_open() {
+    if (tabs_->currentIndex() == 0) return evening_->open_current();
     const auto* r = chosen();
     if (!r) return;
     if (r->clip.state == ClipState::asked || r->clip.state == ClipState::waiting)
@@ -454,6 +523,7 @@ void ArrivalsPage::confirm_or_open() {
 
 /// After a clip was confirmed, the next one down the list that is asked about; from the top where there is none below.
 void ArrivalsPage::go_to_next_asked(qint64 but) {
+    tabs_->setCurrentIndex(1);
     const int from = table_->currentRow();
     for (int k = 1; k <= static_cast<int>(rows_.size()); ++k) {
         const int i = (std::max(0, from) + k) % static_cast<int>(rows_.size());
@@ -560,8 +630,9 @@ void ArrivalsPage::write_guide(const Movement& movement, const QString& file) {
 
 void ArrivalsPage::refresh() {
     session_.background->run<Result<Listed>>(
-        this, [lib = session_.library](std::stop_token) { return list(*lib); },
+        this, [lib = session_.library, q = query()](std::stop_token) { return list(*lib, q); },
         [this](Result<Listed> l) {
+            if (l) all_ = l->all;
             if (l)
                 show_rows(std::move(l->rows), l->people);
             else
@@ -620,11 +691,14 @@ void ArrivalsPage::show_rows(std::vector<ClipRow> rows, const std::vector<Person
     }
     if (table_->currentRow() < 0 && !rows_.empty()) table_->selectRow(0);
     show_found();
-    search_->setVisible(!rows_.empty());
-    empty_->setVisible(rows_.empty());
-    table_->setVisible(!rows_.empty());
+    search_->setVisible(!rows_.empty() || all_ > 0);
+    more_->setVisible(all_ > static_cast<std::int64_t>(rows_.size()));
+    more_->setText(tr("%1 of %2 clips are listed: search for the others.").arg(rows_.size()).arg(all_));
+    empty_->setVisible(rows_.empty() && all_ == 0);
+    table_->setVisible(!rows_.empty() || all_ > 0);
     show_chosen();
     people_ = people;
+    if (const qint64 id = std::exchange(wanted_, 0); id != 0) show_clip(id);
     show_chosen();
     session_.finding->go_on();
 }
@@ -639,6 +713,7 @@ void ArrivalsPage::dropEvent(QDropEvent* e) {
         if (url.isLocalFile()) paths << url.toLocalFile();
     if (paths.isEmpty()) return;
     e->acceptProposedAction();
+    tabs_->setCurrentIndex(1);
     session_.inbox->take(paths);
 }
 

@@ -2,12 +2,15 @@
 #pragma once
 #include "ui/arrivals/clip_form.h"
 #include "ui/shell/place.h"
+#include <QTimer>
 
 class QLineEdit;
 class QTableWidget;
+class QTabWidget;
 
 namespace bevel::ui {
 
+class EveningView;
 class LimitStrip;
 
 class ArrivalsPage : public Place {
@@ -17,6 +20,8 @@ public:
     QString title() const override { return tr("Arrivals"); }
     void add_actions(Actions& actions) override;
     void new_theme() override;
+    /// All clips, with the one that is asked for chosen.
+    void open(Ref ref) override;
     void refresh();
     /// A page for students on how to film a movement, as HTML or PDF by its ending.
     void write_guide(const Movement& movement, const QString& file);
@@ -32,6 +37,7 @@ protected:
 private:
     void build();
     void build_table();
+    void show_clip(qint64 id);
     void show_rows(std::vector<ClipRow> rows, const std::vector<Person>& people);
     const ClipRow* chosen() const;
     void open_chosen();
@@ -43,6 +49,7 @@ private:
     void restore();
     void show_chosen();
     void show_found(); // rows that the search words are in
+    ClipQuery query() const;
     void confirm_or_open();
     void go_to_next_asked(qint64 but);
     void move_turn(int by);
@@ -57,8 +64,14 @@ private:
 
     std::vector<ClipRow> rows_;
     std::vector<Person> people_;
+    qint64 wanted_ = 0; // to be chosen once it is listed
+    QTabWidget* tabs_ = nullptr;
+    EveningView* evening_ = nullptr;
     QTableWidget* table_ = nullptr;
     QLineEdit* search_ = nullptr;
+    QTimer typing_;          // the library is asked once the words stand still
+    std::int64_t all_ = 0;   // clips there are
+    QLabel* more_ = nullptr; // that not all of them are listed
     QLabel *detail_ = nullptr, *empty_ = nullptr;
     QPushButton *open_ = nullptr, *change_ = nullptr, *parts_ = nullptr, *meant_ = nullptr, *hand_ = nullptr;
     ClipForm* form_ = nullptr;

@@ -10,6 +10,7 @@
 #include <QFileInfo>
 #include <QFormLayout>
 #include <QLineEdit>
+#include <QSpinBox>
 
 namespace bevel::ui {
 namespace {
@@ -127,6 +128,26 @@ void ClipForm::build() {
     ground_box->setContentsMargins(0, 0, 0, 0);
     ground_box->addWidget(footwear_);
     ground_box->addWidget(surface_);
+    energy_ = new QSpinBox;
+    energy_->setObjectName(QStringLiteral("energy"));
+    energy_->setAccessibleName(tr("Energy that day, 0 to 10"));
+    energy_->setToolTip(energy_->accessibleName());
+    energy_->setRange(-1, 10);
+    energy_->setSpecialValueText(tr("energy –"));
+    energy_->setPrefix(tr("energy "));
+    pain_ = new QLineEdit;
+    pain_->setObjectName(QStringLiteral("pain"));
+    pain_->setAccessibleName(tr("Pain that day: where"));
+    pain_->setPlaceholderText(tr("pain: where?"));
+    pain_->setToolTip(tr("As the student says it. Pain means stop or make it smaller; where it stays, a licensed clinician is asked."));
+    day_row_ = new QWidget;
+    day_row_->setObjectName(QStringLiteral("inCard"));
+    auto* day_box = new QHBoxLayout(day_row_);
+    day_box->setContentsMargins(0, 0, 0, 0);
+    day_box->addWidget(energy_);
+    day_box->addWidget(pain_, 1);
+    connect(energy_, &QSpinBox::editingFinished, this, &ClipForm::keep_condition);
+    connect(pain_, &QLineEdit::editingFinished, this, &ClipForm::keep_condition);
     take_ = new QPushButton;
     take_->setObjectName(QStringLiteral("primary"));
     take_->setEnabled(false);
@@ -147,6 +168,7 @@ void ClipForm::build() {
     form->addRow(tr("School"), school_);
     form->addRow(pair_row_);
     form->addRow(ground_row_);
+    form->addRow(day_row_);
     form->addRow(mirrored_);
     stills_ = new StillPair(session_);
     stills_->setObjectName(QStringLiteral("stills"));
@@ -245,8 +267,36 @@ void ClipForm::show_clip(const ClipRow* row, const std::vector<ClipRow>& rows, c
     touched_ = false;
 }
 
+void ClipForm::load_condition() {
+    const qint64 id = row_ ? row_->clip.id : 0;
+    if (id == 0) return;
+    session_.background->run<Result<Condition>>(
+        this, [lib = session_.library, id](std::stop_token) { return lib->condition(id); },
+        [this, id](const Result<Condition>& c) {
+            if (!c || !row_ || row_->clip.id != id) return;
+            condition_ = *c;
+            energy_->setValue(c->energy.value_or(-1));
+            pain_->setText(QString::fromStdString(c->pain));
+        });
+}
+
+void ClipForm::keep_condition() {
+    if (!row_) return;
+    Condition now;
+    now.pain = pain_->text().trimmed().toStdString();
+    if (energy_->value() >= 0) now.energy = energy_->value();
+    if (now.pain == condition_.pain && now.energy == condition_.energy) return;
+    condition_ = now;
+    session_.background->run<Result<bool>>(
+        session_.jobs, [lib = session_.library, id = row_->clip.id, now](std::stop_token) { return lib->set_condition(id, now); },
+        [form = QPointer<ClipForm>(this)](const Result<bool>& ok) {
+            if (form && !ok) form->notice_->problem(text::error(ok.error()));
+        });
+}
+
 void ClipForm::fill(const ClipRow& row) {
     const Clip& c = row.clip;
+    load_condition();
     guess_ = c.state == ClipState::asked ? parse_guess(c.guess) : ClipGuess{};
     const QString named = QString::fromStdString(c.named);
     file_label_->setText(c.person != 0 ? tr("%1's clip").arg(QString::fromStdString(row.person.name)) : named);

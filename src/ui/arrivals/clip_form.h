@@ -8,6 +8,8 @@
 class QCheckBox;
 class QComboBox;
 class QDoubleSpinBox;
+class QLineEdit;
+class QSpinBox;
 class QVBoxLayout;
 
 namespace bevel::ui {
@@ -45,6 +47,8 @@ private:
     void offer_pairs();
     void offer_ground();
     void keep_typed();
+    void load_condition();
+    void keep_condition();
     Person person_of_form() const;
     double height_m() const;
     void set_height(double metres);
@@ -63,6 +67,10 @@ private:
     QWidget *pair_row_ = nullptr, *ground_row_ = nullptr; // there only where they are asked
     bool pair_chosen_ = false;                            // by a person, for the clip that is shown
     QDoubleSpinBox* height_ = nullptr;
+    QWidget* day_row_ = nullptr; // how it went on the day of the clip
+    QSpinBox* energy_ = nullptr;
+    QLineEdit* pain_ = nullptr;
+    Condition condition_; // as it is kept
     QPushButton *take_ = nullptr, *choose_ = nullptr;
     QWidget* whose_ = nullptr; // buttons of the guesses
     QList<QPushButton*> guesses_;

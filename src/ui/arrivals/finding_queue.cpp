@@ -21,7 +21,13 @@ void FindingQueue::go_on() {
     looking_ = true;
     again_ = false;
     session_.background->run<Result<Listed>>(
-        this, [lib = session_.library](std::stop_token) { return list(*lib); },
+        this,
+        [lib = session_.library](std::stop_token) {
+            ClipQuery line;
+            line.states = {ClipState::waiting};
+            line.most = 100000;
+            return list(*lib, line);
+        },
         [this](const Result<Listed>& all) {
             looking_ = false;
             if (again_) return go_on();
@@ -39,7 +45,10 @@ void FindingQueue::count_waiting() {
         this,
         [lib = session_.library, counted = counted_, running = running_](const std::stop_token& stop) {
             std::size_t all = 0;
-            if (const auto clips = lib->clips())
+            ClipQuery line;
+            line.states = {ClipState::waiting};
+            line.most = 100000;
+            if (const auto clips = lib->find_clips(line))
                 for (const auto& c : *clips) {
                     if (c.state != ClipState::waiting || c.id == running || stop.stop_requested()) continue;
                     auto it = counted->find(c.id);

@@ -5,6 +5,7 @@
 #include <cmath>
 #include <QCoreApplication>
 #include <QDateTime>
+#include <map>
 #include <QFileInfo>
 
 namespace bevel::ui {
@@ -42,18 +43,20 @@ void take_out_shake(const std::filesystem::path& file, TrackResult& found, const
 }
 } // namespace
 
-Result<Listed> list(const Library& library) {
-    auto clips = library.clips();
+Result<Listed> list(const Library& library, const ClipQuery& query) {
+    auto clips = library.find_clips(query);
     if (!clips) return tl::unexpected(clips.error());
     auto people = library.people();
     if (!people) return tl::unexpected(people.error());
     Listed l;
+    std::map<std::int64_t, const Person*> by_id;
+    for (const auto& p : *people) by_id[p.id] = &p;
     for (auto& c : *clips) {
         ClipRow row{c, {}};
-        for (const auto& p : *people)
-            if (p.id == c.person) row.person = p;
+        if (const auto it = by_id.find(c.person); it != by_id.end()) row.person = *it->second;
         l.rows.push_back(std::move(row));
     }
+    l.all = library.count_clips();
     l.people = std::move(*people);
     return l;
 }

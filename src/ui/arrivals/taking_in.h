@@ -8,8 +8,9 @@ namespace bevel::ui {
 struct Listed {
     std::vector<ClipRow> rows;
     std::vector<Person> people;
+    std::int64_t all = 0; // clips there are
 };
-Result<Listed> list(const Library& library);
+Result<Listed> list(const Library& library, const ClipQuery& query = {});
 
 /// What became of a file that was offered: taken in, or there already.
 struct Taken {

@@ -280,7 +280,7 @@ void LearnDialog::load_list() {
     session_.background->run<Result<std::vector<ClipRow>>>(
         this,
         [lib = session_.library](std::stop_token) -> Result<std::vector<ClipRow>> {
-            auto clips = lib->clips();
+            auto clips = lib->find_clips({});
             if (!clips) return tl::unexpected(clips.error());
             auto people = lib->people();
             if (!people) return tl::unexpected(people.error());

@@ -1,6 +1,7 @@
 // Choosing up to three kept findings and one thing that went well; the page as it will look; PDF and HTML.
 #pragma once
 #include "ui/letter/sending.h"
+#include "ui/letter/templates.h"
 #include "ui/review/review_state.h"
 #include "ui/shell/notice.h"
 #include "ui/shell/place.h"
@@ -9,17 +10,21 @@
 
 class QCheckBox;
 class QComboBox;
+class QDateEdit;
+class QMenu;
 class QLabel;
 class QLineEdit;
 class QListWidget;
-class QPlainTextEdit;
 class QPushButton;
 class QScrollArea;
 class QStackedLayout;
+class QTabWidget;
 
 namespace bevel::ui {
 
 class EmptyState;
+class FieldEdit;
+class WithBox;
 
 class LetterPage : public Place {
     Q_OBJECT
@@ -28,6 +33,11 @@ public:
     QString title() const override { return tr("Letter"); }
     void open(Ref ref) override;
     void open_clip(qint64 clip);
+    void add_actions(Actions& actions) override;
+    /// The clip whose letter is shown; 0 while another is being opened.
+    qint64 shown_clip() const { return open_ ? open_->clip.id : 0; }
+    /// Saves beside the letters written before, under a name of its own, without asking.
+    void save_at_once();
     /// Writes the letter; the ending decides the kind. Reports through the message line.
     void export_to(const QString& file);
     /// The moment of the chosen correction as a slow-motion clip.
@@ -35,9 +45,30 @@ public:
 
 signals:
     void exported(const QString& file);
+    void filled_in(); // the letter of a clip is shown
 
 private:
     void build();
+    QWidget* build_corrections();
+    QWidget* build_words();
+    QWidget* build_sending();
+    void show_with();
+    void with_changed();
+    void fill_templates();
+    void take_template(int at);
+    void save_template();
+    void drop_template();
+    void fill_fields();
+    void say_status();
+    void mark_sent(const QString& how);
+    void mark_answered();
+    void copy_text();
+    void open_mail();
+    void save_reminder();
+    void phrase_book();
+    void touched_language();
+    const Finding* finding(const QString& key) const;
+    QString file_name(const QString& ending) const;
     void show_choices();
     void choices_changed();
     void choose(const LetterRecord& choices);
@@ -68,7 +99,23 @@ private:
     LetterRecord shown_; // the choices as they stand, for undo
     QListWidget* corrections_ = nullptr;
     QComboBox* praise_ = nullptr;
-    QPlainTextEdit *opening_ = nullptr, *closing_ = nullptr;
+    FieldEdit *opening_ = nullptr, *closing_ = nullptr;
+    FieldEdit* last_words_ = nullptr; // where a field is put in
+    QTabWidget* tabs_ = nullptr;
+    WithBox* with_box_ = nullptr;
+    QComboBox *template_ = nullptr, *language_ = nullptr;
+    QCheckBox *short_ = nullptr, *large_ = nullptr, *look_again_ = nullptr;
+    QDateEdit* next_ = nullptr;
+    QMenu* fields_ = nullptr;
+    QLabel *status_ = nullptr, *typed_ = nullptr;
+    QPushButton *drop_template_ = nullptr, *text_ = nullptr, *mail_ = nullptr, *reminder_ = nullptr, *answered_ = nullptr, *mark_ = nullptr;
+    std::vector<LetterTemplate> templates_;
+    std::vector<OwnForm> own_; // templates of one's own
+    bool failing_ = false;     // the page could not be composed
+    std::map<std::string, WithCorrection> with_;
+    std::map<std::string, ShownChange> better_;
+    PersonFacts facts_;
+    LetterRecord status_of_; // how it was sent and answered, as kept
     QLineEdit *signed_ = nullptr, *place_ = nullptr;
     std::pair<QString, QString> sender_;
     QCheckBox *hide_ = nullptr, *hide_date_ = nullptr;

@@ -10,7 +10,7 @@ namespace bevel::ui {
 namespace {
 
 Identity identity_of(const LetterOrder& order) {
-    return {QString::fromStdString(order.open->person.name), order.record.hide_date};
+    return {QString::fromStdString(order.open->person.name), order.record.hide_date, QString::fromStdString(order.alias)};
 }
 
 /// Texts, figures and the frames of the pictures, so that what was said can be read without opening the file.
@@ -21,6 +21,9 @@ std::string body_of(const LetterContent& c) {
                          {"cue", i.cue.toStdString()},
                          {"figure", i.figure.toStdString()},
                          {"caution", i.caution.toStdString()},
+                         {"image", i.image.toStdString()},
+                         {"drill", i.drill.toStdString()},
+                         {"homework", i.homework.toStdString()},
                          {"frame", i.frame}});
     return nlohmann::json{{"student", c.student.toStdString()},
                           {"date", c.date.toString(Qt::ISODate).toStdString()},
@@ -28,6 +31,7 @@ std::string body_of(const LetterContent& c) {
                           {"opening", c.opening.toStdString()},
                           {"praise", c.praise.toStdString()},
                           {"closing", c.closing.toStdString()},
+                          {"next", c.next.toString(Qt::ISODate).toStdString()},
                           {"items", items}}
         .dump();
 }
@@ -53,10 +57,66 @@ Result<bool> name_is_fit(const LetterOrder& order, const std::filesystem::path& 
 
 } // namespace
 
+QString LetterOrder::language() const {
+    return record.language.empty() ? spoken_language() : QString::fromStdString(record.language);
+}
+
+Result<std::map<std::string, ShownChange>> better_in(const OpenReview& open, const Library& library) {
+    std::map<std::string, ShownChange> out;
+    if (open.person.id == 0) return out;
+    auto all = library.figures(open.person.id);
+    if (!all) return tl::unexpected(all.error());
+    // The open clip as it is judged now, in place of what was kept of it.
+    std::erase_if(*all, [&](const KeptFigure& f) { return f.clip == open.clip.id; });
+    for (auto f : figures_of(*open.review)) {
+        f.clip = open.clip.id;
+        f.day = open.clip.filmed_on.empty() ? open.clip.arrived_on : open.clip.filmed_on;
+        all->push_back(std::move(f));
+    }
+    for (const auto& t : trends_of(std::move(*all))) {
+        const auto& newest = t.points.back();
+        if (newest.clip != open.clip.id) continue;
+        const auto line = std::find_if(t.lines.begin(), t.lines.end(), [&](const auto& l) { return l.back() == t.points.size() - 1; });
+        if (line == t.lines.end() || line->size() < 2) continue;
+        const std::string key = newest.check + "/" + newest.side;
+        if (t.since_first && t.since_first->turn == Turn::better)
+            out[key] = {*t.since_first, newest.unit, t.points[line->front()].day};
+        else if (t.last && t.last->turn == Turn::better)
+            out[key] = {*t.last, newest.unit, t.points[(*line)[line->size() - 2]].day};
+    }
+    return out;
+}
+
+FieldSource field_source(const LetterOrder& order, const Catalogue& catalogue, std::map<std::string, ShownChange> better) {
+    const OpenReview& open = *order.open;
+    FieldSource s;
+    s.name = QString::fromStdString(open.person.name).section(QLatin1Char(' '), 0, 0);
+    s.movement = said(open.review->movement.name);
+    s.me = QString::fromStdString(order.record.signed_by);
+    s.place = QString::fromStdString(order.record.place);
+    s.day = QDate::fromString(QString::fromStdString(open.clip.filmed_on), Qt::ISODate);
+    s.next = QDate::fromString(QString::fromStdString(order.record.review_on), Qt::ISODate);
+    s.clip = open.clip.id;
+    s.review = open.review;
+    s.better = std::move(better);
+    s.units = order.units;
+    s.catalogue = &catalogue;
+    return s;
+}
+
+QString better_words(const std::string& key, const ShownChange& change, const Catalogue& catalogue, const Units& units) {
+    const auto slash = key.rfind('/');
+    const std::string side = key.substr(slash + 1);
+    QString name = text::check_name(key.substr(0, slash), catalogue);
+    if (!side.empty()) name += QStringLiteral(", ") + text::side(side == "left" ? Side::left : Side::right);
+    return QStringLiteral("%1: %2").arg(name, change_words(change, units));
+}
+
 Result<LetterContent> compose(const LetterOrder& order, const Library& library, const Catalogue& catalogue) {
     const OpenReview& open = *order.open;
     const auto decisions = library.decisions(open.clip.id);
     if (!decisions) return tl::unexpected(decisions.error());
+    const LanguageScope speaks(order.language());
     const auto& findings = open.review->findings;
     LetterSource source;
     source.clip = open.has_file ? open.file : std::filesystem::path();
@@ -67,23 +127,50 @@ Result<LetterContent> compose(const LetterOrder& order, const Library& library, 
         source.partner_track = &open.partner->track;
     }
     source.hide_identity = order.record.hide_identity;
+    source.pictures = !order.record.short_form;
+    source.with = order.record.with;
+    source.movements = order.movements;
     source.units = order.units;
     for (const auto& d : *decisions) source.wording[d.check + "/" + d.side] = QString::fromStdString(d.wording);
     for (const auto& f : findings) {
         const bool chosen =
             std::any_of(order.record.checks.begin(), order.record.checks.end(), [&](const std::string& k) { return is_of(k, f); });
-        // What is no longer told or outside (another height, another school) is not sent, whatever was chosen before.
         if (chosen && (f.verdict == Verdict::outside || f.verdict == Verdict::edge)) source.corrections.push_back(f);
     }
+    // What is no longer told or outside (another height, another school) is not sent, and not left out in silence either.
+    for (const auto& key : order.record.checks)
+        if (std::none_of(source.corrections.begin(), source.corrections.end(), [&](const Finding& f) { return is_of(key, f); })) {
+            std::string check = key.substr(0, key.rfind('/'));
+            for (const char* end : {".low", ".high"})
+                if (check.ends_with(end)) check.resize(check.size() - std::string_view(end).size());
+            return fail(Code::bad_value, "changed: " + text::check_name(check, catalogue).toStdString());
+        }
+    auto better = better_in(open, library);
+    if (!better) return tl::unexpected(better.error());
     LetterContent c = compose_letter(source, catalogue, Theme()); // letters are printed on white
+    c.language = order.language();
     c.student = QString::fromStdString(open.person.name);
     c.instructor = QString::fromStdString(order.record.signed_by);
     c.place = QString::fromStdString(order.record.place);
     c.date = QDate::fromString(QString::fromStdString(open.clip.filmed_on), Qt::ISODate);
-    c.opening = QString::fromStdString(order.record.opening);
-    c.closing = QString::fromStdString(order.record.closing);
-    for (const auto& f : findings)
-        if (f.verdict == Verdict::inside && is_of(order.record.praise, f)) c.praise = said(f.good);
+    c.next = QDate::fromString(QString::fromStdString(order.record.review_on), Qt::ISODate);
+    c.large = order.record.large;
+    if (const std::string& praise = order.record.praise; praise.starts_with("better:")) {
+        const std::string key = praise.substr(7);
+        const auto it = better->find(key);
+        if (it == better->end())
+            return fail(Code::bad_value, "changed: " + text::check_name(key.substr(0, key.rfind('/')), catalogue).toStdString());
+        c.praise = better_words(key, it->second, catalogue, order.units) + QLatin1Char('.');
+    } else {
+        for (const auto& f : findings)
+            if (f.verdict == Verdict::inside && is_of(praise, f)) c.praise = said(f.good);
+    }
+    const FieldSource fields = field_source(order, catalogue, std::move(*better));
+    for (const auto& [to, words] : {std::pair{&c.opening, &order.record.opening}, {&c.closing, &order.record.closing}}) {
+        auto text = filled(QString::fromStdString(*words), fields);
+        if (!text) return tl::unexpected(text.error());
+        *to = *text;
+    }
     return order.record.hide_identity ? hidden(std::move(c), identity_of(order)) : Result<LetterContent>(std::move(c));
 }
 
@@ -92,12 +179,14 @@ Result<Outgoing> send_letter(const LetterOrder& order, const std::filesystem::pa
     if (auto ok = library.save_letter(order.record); !ok) return tl::unexpected(ok.error());
     auto content = compose(order, library, catalogue);
     if (!content) return tl::unexpected(content.error());
-    const bool html = file.extension() == ".html";
-    auto bytes = html ? Result<QByteArray>(letter_html(*content).toUtf8()) : letter_pdf(*content, order.record.hide_identity);
+    const bool html = file.extension() == ".html", plain = file.extension() == ".txt";
+    auto bytes = html    ? Result<QByteArray>(letter_html(*content).toUtf8())
+                 : plain ? Result<QByteArray>(letter_text(*content).toUtf8())
+                         : letter_pdf(*content, order.record.hide_identity);
     if (!bytes) return tl::unexpected(bytes.error());
     const std::string_view all(bytes->constData(), static_cast<std::size_t>(bytes->size()));
     if (auto ok = write_whole(file, all); !ok) return tl::unexpected(ok.error());
-    SentLetter s = sent(order, html ? "html" : "pdf", file);
+    SentLetter s = sent(order, html ? "html" : plain ? "text" : "pdf", file);
     s.body = body_of(*content);
     s.file = std::string(all);
     if (auto ok = library.keep_sent(s); !ok) return tl::unexpected(ok.error());

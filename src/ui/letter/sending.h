@@ -1,5 +1,6 @@
 // From the record as it stands at the moment of saving to what goes out: composed, hidden where asked, written, kept as sent.
 #pragma once
+#include "ui/letter/fields.h"
 #include "ui/paint/letter_document.h"
 #include "ui/review/review_state.h"
 
@@ -10,17 +11,28 @@ struct LetterOrder {
     std::shared_ptr<const OpenReview> open;
     LetterRecord record;
     Units units;
+    const std::vector<Movement>* movements = nullptr; // names of what is to be practised
+    std::string alias;                                // stands for the name where that is hidden
+    /// "en", "de": the letter's own, else the one the program speaks.
+    QString language() const;
 };
 
+/// What became better in this clip beyond all errors, by "check/side".
+Result<std::map<std::string, ShownChange>> better_in(const OpenReview& open, const Library& library);
+FieldSource field_source(const LetterOrder& order, const Catalogue& catalogue, std::map<std::string, ShownChange> better);
+/// "Front knee past toe, left: 4 cm (± 2 cm) better since 3 October."
+QString better_words(const std::string& key, const ShownChange& change, const Catalogue& catalogue, const Units& units);
+
 /// The letter as it would go out now: decisions are read from the library, so that a rewording is in it. bad_value "identity: …" where it
-/// cannot be hidden surely who it is.
+/// cannot be hidden surely who it is, "changed: …" for a correction or praise that is no longer so, "field: …" for a field that cannot be
+/// filled.
 Result<LetterContent> compose(const LetterOrder& order, const Library& library, const Catalogue& catalogue);
 
 struct Outgoing {
     LetterContent content;
     QByteArray bytes;
 };
-/// Composes and writes a PDF or HTML file (by its ending), and keeps it as sent. Nothing is kept when it cannot be written.
+/// Composes and writes a PDF, HTML or text file (by its ending), and keeps it as sent. Nothing is kept when it cannot be written.
 Result<Outgoing> send_letter(const LetterOrder& order, const std::filesystem::path& file, Library& library, const Catalogue& catalogue);
 /// Keeps what was printed.
 Result<bool> keep_printed(const LetterOrder& order, const LetterContent& content, Library& library);

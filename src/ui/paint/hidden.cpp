@@ -162,16 +162,18 @@ bool tells(const QString& text, const Identity& who) {
 Result<LetterContent> hidden(LetterContent c, const Identity& who) {
     const QStringList names = parts_of(who.name);
     QStringList unsure;
-    c.student = QCoreApplication::translate("letter", "a student");
+    const LanguageScope speaks(c.language);
+    c.student = who.alias.isEmpty() || without(who.alias, names, unsure) != who.alias ? QCoreApplication::translate("letter", "a student")
+                                                                                      : who.alias;
     for (QString* s : {&c.opening, &c.praise, &c.closing}) *s = without(*s, names, unsure);
     for (auto& item : c.items)
-        for (QString* s : {&item.moment, &item.cue, &item.figure, &item.caution}) *s = without(*s, names, unsure);
+        for (QString* s : {&item.moment, &item.cue, &item.figure, &item.image, &item.drill, &item.homework, &item.caution}) *s = without(*s, names, unsure);
     for (auto& s : c.cautions) s = without(s, names, unsure);
     // The sender is not rewritten; a name in common is for a person to decide.
     for (const QString& s : {c.instructor, c.place, c.movement})
         for (auto it = words().globalMatch(s); it.hasNext();)
             if (const QString w = it.next().captured(); word_tells(w, names) != Tells::no) unsure << w;
-    if (who.date) c.date = QDate();
+    if (who.date) c.date = c.next = QDate();
     if (!unsure.isEmpty()) {
         unsure.removeDuplicates();
         return fail(Code::bad_value, "identity: " + unsure.join(QStringLiteral(", ")).toStdString());

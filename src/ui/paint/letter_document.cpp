@@ -2,6 +2,7 @@
 #include "media/clip.h"
 #include "ui/paint/body.h"
 #include "ui/paint/hidden.h"
+#include "ui/text/languages.h"
 #include "ui/text/text.h"
 #include <cmath>
 #include <QBuffer>
@@ -45,14 +46,28 @@ QString still_caption(const LetterItem& it) {
 
 /// "3 May 2026 · filmed from the front"; without a date where that is hidden.
 QString when_and_where(const LetterContent& c) {
-    return c.date.isValid() ? Words::tr("%1 · filmed %2").arg(QLocale().toString(c.date, QLocale::LongFormat), c.view)
+    return c.date.isValid() ? Words::tr("%1 · filmed %2").arg(locale_now().toString(c.date, QLocale::LongFormat), c.view)
                             : Words::tr("Filmed %1").arg(c.view);
 }
 
 /// Walks the letter and paints what lies on page `wanted`; returns the number of pages.
+/// What goes with a correction: picture for the mind, drill, homework, a line each.
+QStringList beside(const LetterItem& it) {
+    QStringList out;
+    if (!it.image.isEmpty()) out << Words::tr("Picture this: %1").arg(it.image);
+    if (!it.drill.isEmpty()) out << Words::tr("First alone: %1").arg(it.drill);
+    if (!it.homework.isEmpty()) out << Words::tr("At home: %1").arg(it.homework);
+    return out;
+}
+
+QString next_words(const LetterContent& c) {
+    return Words::tr("Please send a new clip around %1.").arg(locale_now().toString(c.next, QLocale::LongFormat));
+}
+
 class Layout {
 public:
-    Layout(QPainter& p, const LetterContent& c, const Theme& t, int wanted) : p_(p), c_(c), t_(t), wanted_(wanted) {}
+    Layout(QPainter& p, const LetterContent& c, const Theme& t, int wanted)
+        : p_(p), c_(c), t_(t), wanted_(wanted), size_(c.large ? 1.4 : 1), speaks_(c.language) {}
 
     int run() {
         head();
@@ -63,35 +78,37 @@ public:
             paragraph(c_.praise, 12, 14);
         }
         for (int i = 0; i < c_.items.size(); ++i) item(i);
+        if (c_.next.isValid()) paragraph(next_words(c_), 11, 10);
         if (!c_.closing.isEmpty()) paragraph(c_.closing, 11, 10);
         room(30);
         paragraph(c_.instructor, 11, 14);
         if (!c_.cautions.isEmpty()) {
             const QString all = c_.cautions.join(QStringLiteral("  "));
-            const double h = put(p_, margin + 10, 0, text_w - 20, all, points(t_, 9), t_.palette.faint, false);
+            const double h = put(p_, margin + 10, 0, text_w - 20, all, type(9), t_.palette.faint, false);
             room(h + 18);
             if (here()) {
                 p_.setPen(QPen(t_.palette.line, 1));
                 p_.drawLine(QPointF(margin, y_), QPointF(page_w - margin, y_));
             }
             y_ += 8;
-            put(p_, margin, y_, text_w, all, points(t_, 9), t_.palette.faint, here());
+            put(p_, margin, y_, text_w, all, type(9), t_.palette.faint, here());
         }
         return page_ + 1;
     }
 
 private:
     bool here() const { return page_ == wanted_; }
+    QFont type(double size, QFont::Weight w = QFont::Normal) const { return points(t_, size_ * size, w); }
     void room(double h) {
         if (y_ + h <= page_h - margin) return;
         ++page_;
         y_ = margin;
     }
     void line(const QString& s, double size, QFont::Weight w, const QColor& c, double after) {
-        y_ += put(p_, margin, y_, text_w, s, points(t_, size, w), c, here()) + after;
+        y_ += put(p_, margin, y_, text_w, s, type(size, w), c, here()) + after;
     }
     void paragraph(const QString& s, double size, double after) {
-        const double h = put(p_, margin, 0, text_w, s, points(t_, size), t_.palette.ink, false);
+        const double h = put(p_, margin, 0, text_w, s, type(size), t_.palette.ink, false);
         room(h);
         line(s, size, QFont::Normal, t_.palette.ink, after);
     }
@@ -104,8 +121,10 @@ private:
         const LetterItem& it = c_.items[i];
         const double picture = 168, gap = 12, w = (text_w - gap) / 2;
         const bool pictures = !it.reference.isNull();
-        double h = 20 + put(p_, 0, 0, text_w, it.cue, points(t_, 13, QFont::DemiBold), t_.palette.ink, false) + 16 +
-                   (pictures ? picture + 22 : 0) + put(p_, 0, 0, text_w, it.caution, points(t_, 10), t_.palette.outside, false);
+        const QStringList more = beside(it);
+        double h = 20 + put(p_, 0, 0, text_w, it.cue, type(13, QFont::DemiBold), t_.palette.ink, false) + 16 * size_ +
+                   (pictures ? picture + 22 : 0) + put(p_, 0, 0, text_w, it.caution, type(10), t_.palette.outside, false);
+        for (const auto& words : more) h += put(p_, 0, 0, text_w, words, type(11), t_.palette.ink, false) + 3;
         room(h);
         line(Words::tr("%1 · %2").arg(i + 1).arg(it.moment), 10, QFont::DemiBold, t_.palette.accent, 2);
         line(it.cue, 13, QFont::DemiBold, t_.palette.ink, 3);
@@ -120,12 +139,13 @@ private:
                     p_.setRenderHint(QPainter::SmoothPixmapTransform);
                     p_.drawImage(QRectF(box.center().x() - s.width() / 2, box.top(), s.width(), s.height()), im);
                 }
-                put(p_, x, y_ + picture + 3, w, caption, points(t_, 9), t_.palette.faint, true);
+                put(p_, x, y_ + picture + 3, w, caption, type(9), t_.palette.faint, true);
             };
             image(it.still, margin, still_caption(it));
             image(it.reference, margin + w + gap, Words::tr("The reference, at the same moment of the movement"));
             y_ += picture + 20;
         }
+        for (const auto& words : more) line(words, 11, QFont::Normal, t_.palette.ink, 3);
         if (!it.caution.isEmpty()) line(it.caution, 10, QFont::Normal, t_.palette.outside, 2);
         y_ += 12;
     }
@@ -134,6 +154,8 @@ private:
     const LetterContent& c_;
     const Theme& t_;
     int wanted_, page_ = 0;
+    double size_; // of the type
+    LanguageScope speaks_;
     double y_ = margin;
 };
 
@@ -202,24 +224,28 @@ Result<QByteArray> letter_pdf(const LetterContent& c, bool anonymous) {
 }
 
 QString letter_html(const LetterContent& c) {
+    const LanguageScope speaks(c.language);
     auto e = [](const QString& s) { return s.toHtmlEscaped(); };
-    QString h =
-        QStringLiteral(
-            "<!DOCTYPE html>\n<html><head><meta charset=\"utf-8\"><title>%1</title><style>body{font-family:'Open "
-            "Sans',sans-serif;background:#f5f0e6;color:#2b2622;"
-            "max-width:46em;margin:2em auto;padding:0 1em;line-height:1.5}h1{font-size:1.6em}.faint{color:#625a50}.caution{color:#9c242b}"
-            ".pair{display:flex;gap:1em}.pair figure{flex:1;margin:0}.pair img{width:100%}footer{border-top:1px solid "
-            "#d9cfbe;margin-top:2em;padding-top:.6em}</style></head><body>\n")
-            .arg(e(Words::tr("%1 for %2").arg(c.movement, c.student)));
-    h += QStringLiteral("<p class=\"faint\">%1</p><h1>%2</h1><p class=\"faint\">%3</p>\n")
-             .arg(e(c.place), e(Words::tr("%1 for %2").arg(c.movement, c.student)), e(when_and_where(c)));
-    if (!c.opening.isEmpty()) h += QStringLiteral("<p>%1</p>\n").arg(e(c.opening));
+    const QString title = e(Words::tr("%1 for %2").arg(c.movement, c.student));
+    QString h = QStringLiteral(
+                    "<!DOCTYPE html>\n<html lang=\"%2\"><head><meta charset=\"utf-8\"><meta name=\"viewport\" "
+                    "content=\"width=device-width, initial-scale=1\"><title>%1</title><style>body{font-family:'Open "
+                    "Sans',sans-serif;background:#f5f0e6;color:#2b2622;font-size:%3;"
+                    "max-width:46em;margin:2em auto;padding:0 1em;line-height:1.5}h1{font-size:1.6em}.faint{color:#625a50}.caution{color:#9c242b}"
+                    ".pair{display:flex;flex-wrap:wrap;gap:1em}.pair figure{flex:1 1 14em;margin:0}.pair img{width:100%}footer{border-top:1px solid "
+                    "#d9cfbe;margin-top:2em;padding-top:.6em}</style></head><body><main>\n")
+                    .arg(title, spoken_language(), c.large ? QStringLiteral("1.4em") : QStringLiteral("1em"));
+    h += QStringLiteral("<p class=\"faint\">%1</p><h1>%2</h1><p class=\"faint\">%3</p>\n").arg(e(c.place), title, e(when_and_where(c)));
+    auto paragraphs = [&](const QString& words) {
+        for (const auto& p : words.split(QLatin1Char('\n'), Qt::SkipEmptyParts)) h += QStringLiteral("<p>%1</p>\n").arg(e(p));
+    };
+    paragraphs(c.opening);
     if (!c.praise.isEmpty()) h += QStringLiteral("<h2>%1</h2><p>%2</p>\n").arg(e(Words::tr("What went well")), e(c.praise));
     for (int i = 0; i < c.items.size(); ++i) {
         const auto& it = c.items[i];
-        h += QStringLiteral("<section><h2>%1. %2</h2><p class=\"faint\">%3 · %4</p>\n")
+        h += QStringLiteral("<section aria-labelledby=\"c%1\"><h2 id=\"c%1\">%1. %2</h2><p class=\"faint\">%3</p>\n")
                  .arg(i + 1)
-                 .arg(e(it.cue), e(it.moment), e(it.figure));
+                 .arg(e(it.cue), e(it.figure.isEmpty() ? it.moment : QStringLiteral("%1 · %2").arg(it.moment, it.figure)));
         if (!it.reference.isNull()) {
             h += QStringLiteral("<div class=\"pair\">");
             if (!it.still.isNull())
@@ -228,13 +254,50 @@ QString letter_html(const LetterContent& c) {
             h += QStringLiteral("<figure><img alt=\"%1\" src=\"%2\"><figcaption>%1</figcaption></figure></div>\n")
                      .arg(e(Words::tr("The reference, at the same moment of the movement")), data_url(it.reference));
         }
+        for (const auto& words : beside(it)) h += QStringLiteral("<p>%1</p>\n").arg(e(words));
         if (!it.caution.isEmpty()) h += QStringLiteral("<p class=\"caution\">%1</p>").arg(e(it.caution));
         h += QStringLiteral("</section>\n");
     }
-    if (!c.closing.isEmpty()) h += QStringLiteral("<p>%1</p>\n").arg(e(c.closing));
-    h += QStringLiteral("<p>%1</p>\n<footer class=\"faint\"><p>%2</p></footer></body></html>\n")
+    if (c.next.isValid()) h += QStringLiteral("<p>%1</p>\n").arg(e(next_words(c)));
+    paragraphs(c.closing);
+    h += QStringLiteral("<p>%1</p></main>\n<footer class=\"faint\"><p>%2</p></footer></body></html>\n")
              .arg(e(c.instructor), e(c.cautions.join(QLatin1Char(' '))));
     return h;
+}
+
+QString letter_text(const LetterContent& c) {
+    const LanguageScope speaks(c.language);
+    QStringList out;
+    if (!c.opening.isEmpty()) out << c.opening;
+    if (!c.praise.isEmpty()) out << c.praise;
+    for (int i = 0; i < c.items.size(); ++i) {
+        const auto& it = c.items[i];
+        QString words = QStringLiteral("%1. %2").arg(i + 1).arg(it.cue);
+        if (!it.figure.isEmpty()) words += QStringLiteral(" (%1)").arg(it.figure);
+        for (const auto& more : beside(it)) words += QLatin1Char('\n') + more;
+        if (!it.caution.isEmpty()) words += QLatin1Char('\n') + it.caution;
+        out << words;
+    }
+    if (c.next.isValid()) out << next_words(c);
+    if (!c.closing.isEmpty()) out << c.closing;
+    if (!c.instructor.isEmpty()) out << c.instructor;
+    // Of the cautions the general one; those of the corrections stand with them.
+    if (!c.cautions.isEmpty()) out << c.cautions.back();
+    return out.join(QStringLiteral("\n\n")) + QLatin1Char('\n');
+}
+
+QString homework_words(const Homework& h, const std::vector<Movement>* movements) {
+    if (h.empty()) return {};
+    QString name = QString::fromStdString(h.movement);
+    if (movements)
+        for (const auto& m : *movements)
+            if (m.id == h.movement) name = said(m.name);
+    QStringList how;
+    if (h.times_a_day > 0) how << Words::tr("%n time(s) a day", nullptr, h.times_a_day);
+    if (h.a_side > 0) how << Words::tr("%1 a side").arg(h.a_side);
+    if (h.hold_s > 0) how << Words::tr("holding %1 s").arg(locale_now().toString(h.hold_s, 'f', 0));
+    if (how.isEmpty()) return name;
+    return name.isEmpty() ? how.join(QStringLiteral(", ")) : QStringLiteral("%1: %2").arg(name, how.join(QStringLiteral(", ")));
 }
 
 std::string finding_key(const Finding& f) {
@@ -265,9 +328,16 @@ LetterContent compose_letter(const LetterSource& source, const Catalogue& catalo
                               .arg(text::headline(f, catalogue, source.units), text::figure(f.sigma, unit, source.units),
                                    text::aim(f, source.units), text::repetitions(f));
         item.caution = text::caution_of(f);
+        const auto with = std::find_if(source.with.begin(), source.with.end(), [&](const auto& w) { return is_of(w.first, f); });
+        if (with != source.with.end()) {
+            item.image = said(with->second.image);
+            for (const auto& d : movement.drills)
+                if (d.name == with->second.drill) item.drill = QStringLiteral("%1. %2").arg(said(d.name), said(d.about));
+            item.homework = homework_words(with->second.homework, source.movements);
+        }
         const bool other = f.of_clip == 1 && source.partner_track && source.review->partner;
         const Track& track = other ? *source.partner_track : *source.track;
-        if (track.width > 0) {
+        if (track.width > 0 && source.pictures) {
             const auto stills = make_stills(other ? source.partner_clip : source.clip, track,
                                             other ? source.review->partner : source.review, f, source.hide_identity, theme);
             item.still = stills.still;

@@ -1,6 +1,7 @@
 // The letter to the student: what went well first, at most three corrections, each with its picture beside the reference.
 #pragma once
 #include "core/review/review.h"
+#include "store/people.h"
 #include "ui/paint/theme.h"
 #include "ui/text/text.h"
 #include <map>
@@ -15,6 +16,8 @@ struct LetterItem {
     QString moment; // "Shift and part, 0:12.3"
     QString cue;    // what to do
     QString figure; // "Front knee past toe 3 cm (aim: up to 0 cm), in 2 of 3 repetitions"
+    QString image, drill; // a picture for the mind; what isolates it: "Foot alone: …"
+    QString homework;     // "Brush the Knee and Push: twice a day, 3 a side, holding 20 s"
     QString caution;
     QImage still, reference;
     std::size_t frame = 0;       // of the still
@@ -27,6 +30,9 @@ struct LetterContent {
     QString opening, praise, closing;
     QList<LetterItem> items; // at most three
     QStringList cautions;    // of the movement, and the general one
+    QString language;        // code; of the words that the page adds. Empty: as the program speaks
+    QDate next;              // of the next look; invalid: none was named
+    bool large = false;      // large type
 };
 
 /// What a letter is made from. A finding is named by its key, "check/left", "check/right" or "check/".
@@ -38,9 +44,14 @@ struct LetterSource {
     const Track* partner_track = nullptr;
     std::vector<Finding> corrections;       // at most three are used, in this order
     std::map<std::string, QString> wording; // the instructor's own, by key
+    std::map<std::string, WithCorrection> with; // drill, image, homework, by key
+    const std::vector<Movement>* movements = nullptr; // names of what is to be practised
     bool hide_identity = false;
+    bool pictures = true;
     Units units;
 };
+/// "twice a day, 3 a side, holding 20 s", after the movement's name.
+QString homework_words(const Homework& h, const std::vector<Movement>* movements);
 std::string finding_key(const Finding& f);
 /// Whether a kept key means this finding; older ones do not name a direction.
 bool is_of(const std::string& key, const Finding& f);
@@ -55,6 +66,8 @@ int letter_pages(const LetterContent& c);
 /// The whole letter as PDF or as one HTML file with its pictures inside. `anonymous`: a PDF without title, dates and program.
 Result<QByteArray> letter_pdf(const LetterContent& c, bool anonymous = false);
 QString letter_html(const LetterContent& c);
+/// The words alone, as for a short message.
+QString letter_text(const LetterContent& c);
 
 /// Still of a finding beside the reference at the same moment; body lines drawn. An empty clip path leaves the still empty.
 struct Stills {

@@ -51,6 +51,7 @@ QString Theme::style_sheet() const {
     QString s = QStringLiteral(
         "QWidget { background: %paper; color: %ink; font-family: 'Open Sans'; font-size: 10.5pt; }"
         "QFrame#card, QFrame#sheet { background: %sheet; border: 1px solid %line; border-radius: 6px; }"
+        "QFrame#card[current=\"true\"] { border: 2px solid %accent; }"
         "QFrame#card QLabel, QFrame#card QToolButton { background: transparent; border: none; }"
         "QWidget#inCard { background: transparent; }"
         "QFrame#card QCheckBox { background: %sheet; } QCheckBox::indicator { width: 14px; height: 14px; border: 1px solid %faint; "

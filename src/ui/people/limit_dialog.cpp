@@ -35,6 +35,10 @@ LimitDialog::LimitDialog(const Session& session, const Agreement& now, QWidget* 
     check_->setObjectName(QStringLiteral("limitCheck"));
     check_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     check_->setMinimumContentsLength(40);
+    // What plans of practice keep to, first.
+    for (const char* limit : {"limit.high_stance", "limit.seated", "limit.no_overhead", "limit.no_balance", "limit.no_bends", "limit.no_twists"})
+        check_->addItem(text::check_name(limit, session_.catalogue), QString::fromLatin1(limit));
+    check_->insertSeparator(check_->count());
     for (const auto& rule : rule_book().rules)
         for (const auto& rc : rule.checks)
             check_->addItem(tr("%1: %2").arg(said(rule.name), session_.catalogue.name(QString::fromStdString(rc.check.measure))),
@@ -116,7 +120,9 @@ LimitDialog::LimitDialog(const Session& session, const Agreement& now, QWidget* 
 
 void LimitDialog::show_usual() {
     const Check* c = check_named(check_->currentData().toString().toStdString());
-    if (!c) return;
+    const bool plain = c == nullptr; // a limit for plans has no band
+    for (QWidget* w : std::initializer_list<QWidget*>{low_, high_, off_}) w->setEnabled(!plain && (w == off_ || !off_->isChecked()));
+    if (plain) return usual_->setText(tr("Plans of practice leave it out or take the gentler version."));
     const auto unit = shown(*c);
     for (auto* box : {low_, high_}) {
         box->setDecimals(unit.decimals);
@@ -130,12 +136,12 @@ void LimitDialog::show_usual() {
 
 void LimitDialog::keep() {
     const Check* c = check_named(check_->currentData().toString().toStdString());
-    if (!c) return;
     Agreement a = now_;
-    a.check = c->id;
+    a.check = check_->currentData().toString().toStdString();
+    if (a.check.empty()) return;
     a.reason = reason_->text().trimmed().toStdString();
-    a.off = off_->isChecked();
-    const double factor = shown(*c).factor;
+    a.off = !c || off_->isChecked();
+    const double factor = c ? shown(*c).factor : 1;
     const auto end = [&](const QDoubleSpinBox* box) {
         return a.off || box->value() <= box->minimum() ? std::optional<double>() : std::optional(box->value() / factor);
     };

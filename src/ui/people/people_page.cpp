@@ -1,5 +1,7 @@
 #include "ui/people/people_page.h"
 #include "core/files.h"
+#include "core/movement/movement.h"
+#include "store/bundle.h"
 #include "ui/forms/form_editor.h"
 #include "ui/people/limit_dialog.h"
 #include "ui/review/review_state.h"
@@ -7,6 +9,7 @@
 #include "ui/text/data_words.h"
 #include <charconv>
 #include <cmath>
+#include <QCheckBox>
 #include <QComboBox>
 #include <QDate>
 #include <QDoubleSpinBox>
@@ -31,36 +34,6 @@ QString day_words(const std::string& iso) {
     return iso.empty() ? QString() : QLocale().toString(QDate::fromString(QString::fromStdString(iso), Qt::ISODate), QLocale::ShortFormat);
 }
 
-/// A field that holds commas, quotes or line ends is quoted, and quotes in it are doubled.
-std::string csv_field(const std::string& s) {
-    // What a spreadsheet would take for a formula is text; a number with its sign is one.
-    const bool sign = !s.empty() && (s[0] == '+' || s[0] == '-');
-    const bool formula =
-        !s.empty() && (s[0] == '=' || s[0] == '@' || (sign && (s.size() < 2 || !std::isdigit(static_cast<unsigned char>(s[1])))));
-    const std::string safe = formula ? "'" + s : s;
-    if (safe.find_first_of(",\"\r\n") == std::string::npos) return safe;
-    std::string out = "\"";
-    for (const char c : safe) out += c == '"' ? std::string("\"\"") : std::string(1, c);
-    return out + "\"";
-}
-
-std::string csv_line(const std::vector<std::string>& fields) {
-    std::string out;
-    for (const auto& f : fields) out += (&f == &fields.front() ? "" : ",") + csv_field(f);
-    return out + "\r\n";
-}
-
-std::string plain(double v) {
-    std::array<char, 32> b{};
-    const auto [end, ec] = std::to_chars(b.data(), b.data() + b.size(), v, std::chars_format::general, 6);
-    return ec == std::errc() ? std::string(b.data(), end) : std::string();
-}
-
-/// The line the last clip is in.
-const std::vector<std::size_t>& newest_line(const FigureTrend& t) {
-    return *std::find_if(t.lines.begin(), t.lines.end(), [&](const auto& line) { return line.back() == t.points.size() - 1; });
-}
-
 /// A change to a person, to be done and undone.
 class PersonStep : public QUndoCommand {
 public:
@@ -73,25 +46,6 @@ private:
 };
 
 } // namespace
-
-std::string record_csv(const PersonSheet& sheet) {
-    static constexpr std::array<const char*, 5> names{"clip", "correction kept", "remark", "letter", "agreed"};
-    std::string out = csv_line({"day", "what", "movement", "view", "check", "side", "words"});
-    for (const auto& l : sheet.record)
-        out += csv_line({l.day, names[static_cast<std::size_t>(l.what)], l.movement, l.view, l.check, l.side, l.words});
-    return out;
-}
-
-std::string figures_csv(const PersonSheet& sheet) {
-    std::string out =
-        csv_line({"day", "clip", "movement", "view", "check", "measure", "side", "value", "sigma", "unit", "low", "high", "repetitions"});
-    for (const auto& t : sheet.trends)
-        for (const auto& p : t.points)
-            out += csv_line({p.day, std::to_string(p.clip), p.movement, p.view, p.check, p.measure, p.side, plain(p.value),
-                             plain(std::hypot(p.own, std::hypot(p.of_clip, p.person))), p.unit, p.low ? plain(*p.low) : "",
-                             p.high ? plain(*p.high) : "", std::to_string(p.judged)});
-    return out;
-}
 
 PeoplePage::PeoplePage(Session& session, QWidget* parent) : Place(session, "people", parent) {
     setFocusPolicy(Qt::StrongFocus);
@@ -149,6 +103,16 @@ void PeoplePage::build() {
         if (id != 0) session_.workspace->go(QStringLiteral("review"), {id});
     });
     tabs_->addTab(record_, tr("Record"));
+    letters_ = new QListWidget;
+    letters_->setObjectName(QStringLiteral("personLetters"));
+    letters_->setAccessibleName(tr("Letters"));
+    letters_->setWordWrap(true);
+    letters_->setSpacing(3);
+    letters_->setToolTip(tr("Enter or a double click opens the letter"));
+    connect(letters_, &QListWidget::itemActivated, this, [this](const QListWidgetItem* it) {
+        session_.workspace->go(QStringLiteral("letter"), {it->data(Qt::UserRole).toLongLong()});
+    });
+    tabs_->addTab(letters_, tr("Letters"));
     tabs_->addTab(build_limits(), tr("Limits and agreements"));
     tabs_->addTab(build_facts(), tr("Person"));
     words_ = new QLabel;
@@ -196,9 +160,22 @@ QWidget* PeoplePage::build_change() {
     trend_ = new TrendView(session_);
     auto* box = new QVBoxLayout(w);
     box->setContentsMargins(8, 8, 8, 8);
+    other_side_ = new QCheckBox(tr("with the other side"));
+    other_side_->setObjectName(QStringLiteral("otherSide"));
+    other_side_->setToolTip(tr("Left against right over the days"));
+    beside_ = new QPushButton(tr("Before and after …"));
+    beside_->setObjectName(QStringLiteral("beforeAfter"));
+    beside_->setToolTip(tr("The first and the last clip of the line, side by side at the same moment of the movement"));
+    auto* below = new QHBoxLayout;
+    below->addWidget(other_side_);
+    below->addStretch(1);
+    below->addWidget(beside_);
     box->addWidget(movement_);
     box->addWidget(changes_, 3);
     box->addWidget(trend_, 2);
+    box->addLayout(below);
+    connect(other_side_, &QCheckBox::toggled, this, &PeoplePage::show_trend);
+    connect(beside_, &QPushButton::clicked, this, &PeoplePage::side_by_side);
     connect(movement_, &QComboBox::currentIndexChanged, this, [this] {
         if (!filling_) fill_changes();
     });
@@ -239,8 +216,23 @@ QWidget* PeoplePage::build_limits() {
     row->addStretch(1);
     auto* box = new QVBoxLayout(w);
     box->addWidget(about);
+    auto* uneven_title = new QLabel(tr("Left and right differ in the last clip. Only a suggestion: what it means is for you and the student to say."));
+    uneven_title->setObjectName(QStringLiteral("faint"));
+    uneven_title->setWordWrap(true);
+    uneven_ = new QListWidget;
+    uneven_->setObjectName(QStringLiteral("uneven"));
+    uneven_->setAccessibleName(tr("Left against right"));
+    uneven_->setMaximumHeight(session_.theme.wide(120));
+    take_up_ = new QPushButton(tr("Agree on it …"));
+    take_up_->setObjectName(QStringLiteral("takeUp"));
+    take_up_->setEnabled(false);
+    connect(uneven_, &QListWidget::currentRowChanged, this, [this](int at) { take_up_->setEnabled(at >= 0); });
+    connect(take_up_, &QPushButton::clicked, this, [this] { take_up(uneven_->currentRow()); });
     box->addWidget(limits_, 1);
     box->addLayout(row);
+    box->addWidget(uneven_title);
+    box->addWidget(uneven_);
+    box->addWidget(take_up_, 0, Qt::AlignLeft);
     connect(limits_, &QListWidget::currentRowChanged, this, [this](int at) {
         edit_->setEnabled(at >= 0);
         end_->setEnabled(at >= 0);
@@ -260,6 +252,12 @@ QWidget* PeoplePage::build_facts() {
     name_ = line("personName", QString());
     alias_ = line("personAlias", tr("as it may be shown to others"));
     consent_ = line("personConsent", tr("when, and to what: kept at home, shown to the group …"));
+    email_ = line("personEmail", tr("where the mail program is to send letters"));
+    language_ = new QComboBox;
+    language_->setObjectName(QStringLiteral("personLanguage"));
+    language_->addItem(tr("as the program speaks"), QString());
+    for (const auto& code : languages()) language_->addItem(language_name(code), code);
+    connect(language_, &QComboBox::activated, this, &PeoplePage::facts_changed);
     height_ = new QDoubleSpinBox;
     height_->setObjectName(QStringLiteral("personHeight"));
     height_->setRange(80, 250);
@@ -290,6 +288,8 @@ QWidget* PeoplePage::build_facts() {
     form->addRow(tr("Name"), name_);
     form->addRow(tr("Alias"), alias_);
     form->addRow(tr("Height"), height_);
+    form->addRow(tr("Letters in"), language_);
+    form->addRow(tr("Mail"), email_);
     form->addRow(tr("Goals"), goals_);
     form->addRow(tr("Notes"), notes_);
     form->addRow(tr("Consent"), consent_);
@@ -299,7 +299,7 @@ QWidget* PeoplePage::build_facts() {
         auto* field = form->itemAt(row, QFormLayout::FieldRole)->widget();
         if (label && field && field->accessibleName().isEmpty()) field->setAccessibleName(label->text());
     }
-    for (auto* e : {name_, alias_, consent_})
+    for (auto* e : {name_, alias_, consent_, email_})
         connect(e, &QLineEdit::editingFinished, this, [this, e] { e == name_ ? person_changed() : facts_changed(); });
     connect(height_, &QDoubleSpinBox::valueChanged, this, [this] {
         if (!filling_) height_changed();
@@ -315,6 +315,7 @@ QWidget* PeoplePage::build_facts() {
 
 void PeoplePage::open(Ref ref) {
     setFocus();
+    if (ref.person != 0) return load_people(ref.person);
     const qint64 clip = ref.clip != 0 ? ref.clip : session_.workspace->clip();
     if (clip == 0 || sheet_) {
         if (ref.clip == 0) return load_people(shown());
@@ -361,28 +362,7 @@ void PeoplePage::load_sheet() {
     session_.background->run<Result<PersonSheet>>(
         this,
         [lib = session_.library, id = wanted_](std::stop_token) -> Result<PersonSheet> {
-            PersonSheet s;
-            const auto people = lib->people();
-            if (!people) return tl::unexpected(people.error());
-            for (const auto& p : *people)
-                if (p.id == id) s.person = p;
-            if (s.person.id == 0) return fail(Code::not_found, "person");
-            auto facts = lib->facts(id);
-            auto agreements = lib->agreements(id);
-            auto record = lib->record(id);
-            auto figures = lib->figures(id);
-            auto without = lib->without_figures(id);
-            if (!facts) return tl::unexpected(facts.error());
-            if (!agreements) return tl::unexpected(agreements.error());
-            if (!record) return tl::unexpected(record.error());
-            if (!figures) return tl::unexpected(figures.error());
-            if (!without) return tl::unexpected(without.error());
-            s.facts = std::move(*facts);
-            s.agreements = std::move(*agreements);
-            s.record = std::move(*record);
-            s.trends = trends_of(std::move(*figures));
-            s.unmeasured = std::move(*without);
-            return s;
+            return load_person(*lib, id);
         },
         [this, run](Result<PersonSheet> s) {
             if (run != run_) return; // another was asked for meanwhile
@@ -415,30 +395,6 @@ void PeoplePage::measure_next() {
         });
 }
 
-QString PeoplePage::figure_name(const FigureTrend& t) const {
-    const auto& p = t.points.back();
-    QString name = session_.catalogue.name(QString::fromStdString(p.measure));
-    if (!p.side.empty()) name += QStringLiteral(", ") + text::side(p.side == "left" ? Side::left : Side::right);
-    if (p.reference) name += tr(" (against the reference)");
-    return name;
-}
-
-/// "better by 6° ± 3°", or why nothing is said.
-QString PeoplePage::change_words(const FigureTrend& t) const {
-    const auto& p = t.points.back();
-    if (!t.last) return t.points.size() == 1 ? tr("one clip so far") : tr("filmed from another side, or another band");
-    const QString unit = QString::fromStdString(p.unit);
-    const Units units = session_.settings.units(Motion{});
-    const QString by = text::with_sigma(std::abs(t.last->value), t.last->sigma, unit, units);
-    if (t.last->turn == Turn::better) return tr("better by %1").arg(by);
-    if (t.last->turn == Turn::worse) return tr("worse by %1").arg(by);
-    if (t.since_first && t.since_first->turn == Turn::better)
-        return tr("better since %1 by %2")
-            .arg(day_words(t.points[newest_line(t).front()].day),
-                 text::with_sigma(std::abs(t.since_first->value), t.since_first->sigma, unit, units));
-    return tr("none beyond ± %1").arg(text::figure(t.last->detectable, unit, units));
-}
-
 void PeoplePage::fill() {
     title_->setText(tr("People"));
     filling_ = true;
@@ -457,7 +413,9 @@ void PeoplePage::fill() {
     filling_ = false;
     fill_changes();
     fill_record();
+    fill_letters();
     fill_limits();
+    fill_uneven();
     fill_facts();
     emit filled();
 }
@@ -490,8 +448,8 @@ void PeoplePage::fill_changes() {
         const auto& line = newest_line(t);
         const KeptFigure* before = line.size() > 1 ? &t.points[line[line.size() - 2]] : nullptr;
         const KeptFigure& now = t.points.back();
-        const std::array<QString, 4> cells{figure_name(t), before ? text::with_sigma(before->value, sigma(*before), unit, units) : tr("–"),
-                                           text::with_sigma(now.value, sigma(now), unit, units), change_words(t)};
+        const std::array<QString, 4> cells{name_of(t, session_), before ? text::with_sigma(before->value, sigma(*before), unit, units) : tr("–"),
+                                           text::with_sigma(now.value, sigma(now), unit, units), change_of(t, session_)};
         for (int c = 0; c < 4; ++c) {
             auto* it = new QTableWidgetItem(cells[static_cast<std::size_t>(c)]);
             it->setData(Qt::UserRole, static_cast<int>(i));
@@ -506,40 +464,99 @@ void PeoplePage::fill_changes() {
 
 void PeoplePage::show_trend() {
     const auto* it = sheet_ && changes_->currentRow() >= 0 ? changes_->item(changes_->currentRow(), 0) : nullptr;
-    trend_->show_trend(it ? std::optional(sheet_->trends[static_cast<std::size_t>(it->data(Qt::UserRole).toInt())]) : std::nullopt);
+    const FigureTrend* t = it ? &sheet_->trends[static_cast<std::size_t>(it->data(Qt::UserRole).toInt())] : nullptr;
+    const FigureTrend* other = nullptr;
+    if (t && !t->points.back().side.empty())
+        for (const auto& x : sheet_->trends)
+            if (x.points.back().movement == t->points.back().movement && x.points.back().check == t->points.back().check &&
+                !x.points.back().side.empty() && x.points.back().side != t->points.back().side)
+                other = &x;
+    other_side_->setEnabled(other != nullptr);
+    beside_->setEnabled(t && newest_line(*t).size() > 1);
+    trend_->show_trend(t ? std::optional(*t) : std::nullopt, other && other_side_->isChecked() ? std::optional(*other) : std::nullopt);
+}
+
+/// The last clip of the line with its first beside it.
+void PeoplePage::side_by_side() {
+    const auto* it = sheet_ && changes_->currentRow() >= 0 ? changes_->item(changes_->currentRow(), 0) : nullptr;
+    if (!it) return;
+    const FigureTrend& t = sheet_->trends[static_cast<std::size_t>(it->data(Qt::UserRole).toInt())];
+    const auto& line = newest_line(t);
+    Ref ref;
+    ref.clip = t.points[line.back()].clip;
+    ref.beside = t.points[line.front()].clip;
+    session_.workspace->go(QStringLiteral("review"), ref);
+}
+
+void PeoplePage::fill_uneven() {
+    uneven_->clear();
+    const Units units = session_.settings.units(Motion{});
+    for (const auto& a : sheet_->uneven) {
+        const QString unit = QString::fromStdString(a.unit);
+        const auto* m = session_.movement(a.movement);
+        uneven_->addItem(tr("%1, %2: left %3, right %4 (difference ± %5)")
+                             .arg(m ? said(m->name) : QString::fromStdString(a.movement), text::check_name(a.check, session_.catalogue),
+                                  text::figure(a.left, unit, units), text::figure(a.right, unit, units), text::figure(a.sigma, unit, units)));
+    }
+    if (uneven_->count() == 0) {
+        auto* none = new QListWidgetItem(tr("No difference beyond its error."), uneven_);
+        none->setFlags(Qt::NoItemFlags);
+    }
+    take_up_->setEnabled(false);
+}
+
+/// The smaller side sets the size: a band that lets it be, to be changed and given a reason.
+void PeoplePage::take_up(int row) {
+    if (!sheet_ || row < 0 || row >= static_cast<int>(sheet_->uneven.size())) return;
+    const Asymmetry& a = sheet_->uneven[static_cast<std::size_t>(row)];
+    Agreement made;
+    made.person = sheet_->person.id;
+    made.check = a.check;
+    for (const auto& t : sheet_->trends) {
+        const auto& p = t.points.back();
+        if (p.check != a.check || p.movement != a.movement) continue;
+        made.low = p.low, made.high = p.high;
+        if (p.low) made.low = std::min(*p.low, std::min(a.left, a.right));
+        if (p.high) made.high = std::max(*p.high, std::max(a.left, a.right));
+    }
+    auto* d = new LimitDialog(session_, made, this);
+    d->setAttribute(Qt::WA_DeleteOnClose);
+    connect(d, &LimitDialog::agreed, this, &PeoplePage::keep_limit);
+    d->open();
+}
+
+void PeoplePage::fill_letters() {
+    letters_->clear();
+    for (const auto& l : sheet_->letters) {
+        const auto* m = session_.movement(l.movement);
+        QString words = m ? said(m->name) : QString::fromStdString(l.movement);
+        switch (l.state) {
+        case LetterState::draft:
+            words += tr(": a draft");
+            break;
+        case LetterState::written:
+            words += tr(": saved on %1, not yet said to be sent").arg(day_words(l.sent_on));
+            break;
+        case LetterState::sent:
+            words += tr(": sent on %1").arg(day_words(l.sent_on));
+            break;
+        case LetterState::answered:
+            words += tr(": sent on %1, answered on %2").arg(day_words(l.sent_on), day_words(l.answered_on));
+            break;
+        }
+        if (!l.review_on.empty())
+            words += QLatin1Char('\n') + (l.newer_clip_on.empty() ? tr("to be looked at again on %1").arg(day_words(l.review_on))
+                                                                  : tr("a new clip came on %1").arg(day_words(l.newer_clip_on)));
+        auto* it = new QListWidgetItem(words, letters_);
+        it->setData(Qt::UserRole, static_cast<qint64>(l.clip));
+    }
 }
 
 void PeoplePage::fill_record() {
-    using What = RecordLine::What;
     record_->setRowCount(static_cast<int>(sheet_->record.size()));
     for (int r = 0; r < record_->rowCount(); ++r) {
         const auto& l = sheet_->record[static_cast<std::size_t>(r)];
-        const auto* m = session_.movement(l.movement);
-        const QString movement = m ? said(m->name) : QString::fromStdString(l.movement);
-        const auto view = view_from_name(l.view);
-        QString what, words = QString::fromStdString(l.words);
-        switch (l.what) {
-        case What::clip:
-            what = tr("Clip");
-            words = view ? tr("%1, %2").arg(movement, text::view(*view)) : movement;
-            break;
-        case What::kept: {
-            what = tr("Correction");
-            const QString name = text::check_name(l.check.substr(0, l.check.rfind('.')), session_.catalogue);
-            words = words.isEmpty() ? tr("%1: %2").arg(movement, name) : tr("%1: %2. “%3”").arg(movement, name, words);
-            break;
-        }
-        case What::remark:
-            what = tr("Seen");
-            break;
-        case What::letter:
-            what = tr("Letter");
-            break;
-        case What::agreed:
-            what = tr("Agreed");
-            words = tr("%1: %2").arg(text::check_name(l.check, session_.catalogue), words);
-            break;
-        }
+        const auto [what, words] = record_words(l, session_);
         const std::array<QString, 3> cells{day_words(l.day), what, words};
         for (int c = 0; c < 3; ++c) {
             auto* it = new QTableWidgetItem(cells[static_cast<std::size_t>(c)]);
@@ -573,6 +590,8 @@ void PeoplePage::fill_facts() {
     name_->setText(QString::fromStdString(p.name));
     alias_->setText(QString::fromStdString(f.alias));
     consent_->setText(QString::fromStdString(f.consent));
+    email_->setText(QString::fromStdString(f.email));
+    language_->setCurrentIndex(std::max(0, language_->findData(QString::fromStdString(f.language))));
     height_->setValue(100 * p.stature_m);
     goals_->setPlainText(QString::fromStdString(f.goals));
     notes_->setPlainText(QString::fromStdString(p.notes));
@@ -617,6 +636,8 @@ void PeoplePage::facts_changed() {
     now.alias = alias_->text().trimmed().toStdString();
     now.consent = consent_->text().trimmed().toStdString();
     now.goals = goals_->toPlainText().trimmed().toStdString();
+    now.email = email_->text().trimmed().toStdString();
+    now.language = language_->currentData().toString().toStdString();
     now.taught.clear();
     for (int r = 0; r < taught_->rowCount(); ++r) {
         const auto at = [&](int c) { return qobject_cast<QComboBox*>(taught_->cellWidget(r, c))->currentData().toString().toStdString(); };
@@ -628,7 +649,7 @@ void PeoplePage::facts_changed() {
         const auto taught = [](const Taught& x, const Taught& y) {
             return x.movement == y.movement && x.version == y.version && x.up_to == y.up_to;
         };
-        return a.alias == b.alias && a.goals == b.goals && a.consent == b.consent &&
+        return a.alias == b.alias && a.language == b.language && a.email == b.email && a.goals == b.goals && a.consent == b.consent &&
                std::equal(a.taught.begin(), a.taught.end(), b.taught.begin(), b.taught.end(), taught);
     };
     if (same(now, sheet_->facts)) return;
@@ -741,6 +762,76 @@ void PeoplePage::write_figures(const QString& file) {
         [this, file](const Result<bool>& ok) { ok ? words_->setText(tr("Saved: %1").arg(file)) : problem(ok.error()); });
 }
 
+void PeoplePage::write_pdf(const QString& file) {
+    if (!sheet_) return;
+    session_.files().run<Result<bool>>(
+        this,
+        [sheet = *sheet_, session = &session_, path = file.toStdString()](std::stop_token) {
+            const QByteArray bytes = record_pdf(sheet, *session);
+            return write_whole(path, {bytes.constData(), static_cast<std::size_t>(bytes.size())});
+        },
+        [this, file](const Result<bool>& ok) { ok ? words_->setText(tr("Saved: %1").arg(file)) : problem(ok.error()); });
+}
+
+void PeoplePage::write_bundle_to(const QString& file, bool films) {
+    if (!sheet_) return;
+    words_->setText(tr("Writing the bundle …"));
+    session_.files().run<Result<bool>>(
+        this,
+        [lib = session_.library, sheet = *sheet_, path = file.toStdString(), films](const std::stop_token& stop) {
+            BundleOptions o;
+            o.films = films;
+            o.texts = {{"record.csv", record_csv(sheet)}, {"figures.csv", figures_csv(sheet)}, {"practice.csv", practice_csv(sheet.practice)}};
+            return write_bundle(*lib, sheet.person.id, path, o, stop);
+        },
+        [this, file](const Result<bool>& ok) { ok ? words_->setText(tr("Saved: %1").arg(file)) : problem(ok.error()); });
+}
+
+void PeoplePage::read_bundle_from(const QString& file) {
+    words_->setText(tr("Reading the bundle …"));
+    session_.files().run<Result<std::int64_t>>(
+        this,
+        [lib = session_.library, path = file.toStdString()](const std::stop_token& stop) { return read_bundle(*lib, path, stop); },
+        [this](const Result<std::int64_t>& id) {
+            if (!id) return problem(id.error());
+            words_->setText(tr("Taken in, as somebody new."));
+            session_.workspace->touched(0);
+            load_people(*id);
+        });
+}
+
+void PeoplePage::read_people_from(const QString& file) {
+    session_.files().run<Result<int>>(
+        this,
+        [lib = session_.library, path = file.toStdString()](std::stop_token) -> Result<int> {
+            const auto text = read_text(path, 4U << 20U);
+            if (!text) return tl::unexpected(text.error());
+            const auto all = people_from_csv(*text);
+            if (!all) return tl::unexpected(all.error());
+            const auto there = lib->people();
+            if (!there) return tl::unexpected(there.error());
+            int taken = 0;
+            auto ok = lib->together([&]() -> Result<bool> {
+                for (const auto& p : *all) {
+                    if (std::any_of(there->begin(), there->end(), [&](const Person& x) { return x.name == p.person.name; })) continue;
+                    const auto id = lib->add_person(p.person);
+                    if (!id) return tl::unexpected(id.error());
+                    if (auto kept = lib->set_facts(*id, p.facts); !kept) return kept;
+                    ++taken;
+                }
+                return true;
+            });
+            if (!ok) return tl::unexpected(ok.error());
+            return taken;
+        },
+        [this](const Result<int>& taken) {
+            if (!taken) return problem(taken.error());
+            session_.workspace->touched(0);
+            load_people(shown());
+            words_->setText(tr("%n people taken in; who was there already stays as they were.", nullptr, *taken));
+        });
+}
+
 void PeoplePage::problem(const Error& e) {
     words_->setText(text::error(e));
 }
@@ -758,6 +849,35 @@ void PeoplePage::add_actions(Actions& actions) {
                 [this, ask] { ask(tr("Record as CSV"), QStringLiteral("record.csv"), &PeoplePage::write_record); });
     actions.add(this, M::file, "figuresCsv", tr("Figures of this person as CSV …"), {},
                 [this, ask] { ask(tr("Figures as CSV"), QStringLiteral("figures.csv"), &PeoplePage::write_figures); });
+    const auto to = [this](const QString& what, const QString& name, const QString& kinds) {
+        const QString& folder = session_.settings.export_folder;
+        return sheet_ ? QFileDialog::getSaveFileName(this, what, folder.isEmpty() ? name : folder + QLatin1Char('/') + name, kinds) : QString();
+    };
+    actions.add(this, M::file, "recordPdf", tr("Record of this person as PDF …"), {}, [this, to] {
+        const QString file = to(tr("Record as PDF"), QStringLiteral("record.pdf"), tr("PDF (*.pdf)"));
+        if (!file.isEmpty()) write_pdf(file);
+    });
+    actions.separate();
+    for (const bool films : {false, true})
+        actions.add(
+            this, M::file, films ? "bundleWithFilms" : "bundle",
+            films ? tr("Everything about this person, films too, as a bundle …") : tr("Everything about this person as a bundle …"), {},
+            [this, to, films] {
+                const QString file = to(tr("Bundle"), QStringLiteral("person.zip"), tr("Bundle (*.zip)"));
+                if (!file.isEmpty()) write_bundle_to(file, films);
+            },
+            tr("For another computer or the person: a zip file with everything as text, and points and letters"));
+    actions.add(this, M::file, "readBundle", tr("Take in a bundle …"), {}, [this] {
+        const QString file = QFileDialog::getOpenFileName(this, tr("Take in a bundle"), QString(), tr("Bundle (*.zip)"));
+        if (!file.isEmpty()) read_bundle_from(file);
+    });
+    actions.add(
+        this, M::file, "peopleCsv", tr("People from a list …"), {},
+        [this] {
+            const QString file = QFileDialog::getOpenFileName(this, tr("People from a list"), QString(), tr("CSV (*.csv)"));
+            if (!file.isEmpty()) read_people_from(file);
+        },
+        tr("A CSV file with a head line: name, height_cm, alias, language, email, goals, notes"));
     actions.add(this, M::edit, "findPerson", tr("Search people"), {QKeySequence::Find}, [this] { search_->setFocus(); });
 }
 

@@ -1,9 +1,10 @@
 // The people who practise: who they are, what was agreed with them, what happened when, and what became of each figure.
 #pragma once
-#include "core/review/trend.h"
+#include "ui/people/person_files.h"
 #include "ui/people/trend_view.h"
 #include "ui/shell/place.h"
 
+class QCheckBox;
 class QComboBox;
 class QDoubleSpinBox;
 class QLabel;
@@ -18,16 +19,6 @@ class QTabWidget;
 namespace bevel::ui {
 
 class EmptyState;
-
-/// All that is shown of one person.
-struct PersonSheet {
-    Person person;
-    PersonFacts facts;
-    std::vector<Agreement> agreements;
-    std::vector<RecordLine> record;
-    std::vector<FigureTrend> trends;
-    std::vector<std::int64_t> unmeasured; // clips whose figures are yet to be made
-};
 
 class PeoplePage : public Place {
     Q_OBJECT
@@ -44,6 +35,7 @@ public:
     /// The record, or the figures of all clips, as lines of text.
     void write_record(const QString& file);
     void write_figures(const QString& file);
+    void write_pdf(const QString& file);
     void keep_limit(const Agreement& a);
 
 signals:
@@ -70,8 +62,13 @@ private:
     void end_limit();
     void add_person();
     void problem(const Error& e);
-    QString change_words(const FigureTrend& t) const;
-    QString figure_name(const FigureTrend& t) const;
+    void fill_uneven();
+    void take_up(int row); // a suggestion from left against right
+    void fill_letters();
+    void side_by_side();
+    void write_bundle_to(const QString& file, bool films);
+    void read_bundle_from(const QString& file);
+    void read_people_from(const QString& file);
 
     std::vector<Person> people_;
     std::optional<PersonSheet> sheet_;
@@ -85,15 +82,15 @@ private:
     QLabel *title_ = nullptr, *words_ = nullptr, *count_ = nullptr;
     QTabWidget* tabs_ = nullptr;
     QTableWidget *changes_ = nullptr, *record_ = nullptr, *taught_ = nullptr;
-    QComboBox* movement_ = nullptr;
+    QComboBox *movement_ = nullptr, *language_ = nullptr;
+    QLineEdit* email_ = nullptr;
+    QListWidget *uneven_ = nullptr, *letters_ = nullptr;
+    QCheckBox* other_side_ = nullptr;
+    QPushButton *beside_ = nullptr, *take_up_ = nullptr;
     QPlainTextEdit *goals_ = nullptr, *notes_ = nullptr;
     QDoubleSpinBox* height_ = nullptr;
     QPushButton *end_ = nullptr, *edit_ = nullptr;
     TrendView* trend_ = nullptr;
 };
-
-/// Lines of comma-separated values (RFC 4180), a head line first.
-std::string record_csv(const PersonSheet& sheet);
-std::string figures_csv(const PersonSheet& sheet);
 
 } // namespace bevel::ui

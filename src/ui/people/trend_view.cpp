@@ -27,13 +27,17 @@ TrendView::TrendView(const Session& session, QWidget* parent) : QWidget(parent),
     setMouseTracking(true);
 }
 
-void TrendView::show_trend(const std::optional<FigureTrend>& trend) {
+void TrendView::show_trend(const std::optional<FigureTrend>& trend, const std::optional<FigureTrend>& other) {
     trend_ = trend;
+    other_ = other;
     if (trend_ && !trend_->points.empty()) {
         first_day_ = day_of(trend_->points.front()), last_day_ = day_of(trend_->points.back());
         if (last_day_ - first_day_ < 1) first_day_ -= 1, last_day_ += 1;
         low_ = 1e9, high_ = -1e9;
-        for (const auto& p : trend_->points) {
+        std::vector<KeptFigure> all = trend_->points;
+        if (other_) all.insert(all.end(), other_->points.begin(), other_->points.end());
+        for (const auto& p : all) {
+            first_day_ = std::min(first_day_, day_of(p)), last_day_ = std::max(last_day_, day_of(p));
             const double s = 1.3 * sigma_of(p);
             low_ = std::min({low_, p.value - s, p.low.value_or(p.value)});
             high_ = std::max({high_, p.value + s, p.high.value_or(p.value)});
@@ -98,6 +102,25 @@ bool TrendView::event(QEvent* e) {
     return QWidget::event(e);
 }
 
+void TrendView::paint_line(QPainter& p, const FigureTrend& t, const QColor& colour, bool dashed) const {
+    for (const auto& line : t.lines) {
+        p.setPen(QPen(colour, 1.6, dashed ? Qt::DashLine : Qt::SolidLine));
+        for (std::size_t k = 0; k + 1 < line.size(); ++k)
+            p.drawLine(QPointF(x_of(t.points[line[k]]), y_of(t.points[line[k]].value)),
+                       QPointF(x_of(t.points[line[k + 1]]), y_of(t.points[line[k + 1]].value)));
+    }
+    for (const auto& q : t.points) {
+        const double x = x_of(q), s = sigma_of(q);
+        p.setPen(QPen(colour, 1.2));
+        p.drawLine(QPointF(x, y_of(q.value - s)), QPointF(x, y_of(q.value + s)));
+        p.setBrush(session_.theme.palette.sheet);
+        p.setPen(QPen(colour, 2));
+        // From another side: another shape, as it is not comparable.
+        const QRectF dot(x - 4, y_of(q.value) - 4, 8, 8);
+        q.view == t.points.back().view ? p.drawEllipse(dot) : p.drawRect(dot);
+    }
+}
+
 void TrendView::paintEvent(QPaintEvent*) {
     QPainter p(this);
     p.setRenderHint(QPainter::Antialiasing);
@@ -126,22 +149,20 @@ void TrendView::paintEvent(QPaintEvent*) {
     p.setPen(c.faint);
     for (const double v : {low_ + 0.1 * (high_ - low_), 0.5 * (low_ + high_), high_ - 0.1 * (high_ - low_)})
         p.drawText(QRectF(2, y_of(v) - 9, 58, 18), Qt::AlignRight | Qt::AlignVCenter, text::figure(v, unit, units));
-    for (const auto& line : trend_->lines) {
-        p.setPen(QPen(c.accent, 1.6));
-        for (std::size_t k = 0; k + 1 < line.size(); ++k)
-            p.drawLine(QPointF(x_of(points[line[k]]), y_of(points[line[k]].value)),
-                       QPointF(x_of(points[line[k + 1]]), y_of(points[line[k + 1]].value)));
+    if (other_) paint_line(p, *other_, c.faint, true);
+    paint_line(p, *trend_, c.accent, false);
+    if (other_) { // which is which, said at the last point of each
+        for (const auto* t : {&*trend_, &*other_}) {
+            const auto& q = t->points.back();
+            const QString side = text::side(q.side == "left" ? Side::left : Side::right);
+            p.setPen(t == &*trend_ ? c.accent : c.ink);
+            const double w = p.fontMetrics().horizontalAdvance(side);
+            p.drawText(QPointF(std::min(x_of(q) + 8, width() - w - 4.0), y_of(q.value) - 6), side);
+        }
     }
     double last_label = -1e9;
     for (const auto& q : points) {
-        const double x = x_of(q), s = sigma_of(q);
-        p.setPen(QPen(c.accent, 1.2));
-        p.drawLine(QPointF(x, y_of(q.value - s)), QPointF(x, y_of(q.value + s)));
-        p.setBrush(c.sheet);
-        p.setPen(QPen(c.accent, 2));
-        // From another side: another shape, as it is not comparable.
-        const QRectF dot(x - 4, y_of(q.value) - 4, 8, 8);
-        q.view == points.back().view ? p.drawEllipse(dot) : p.drawRect(dot);
+        const double x = x_of(q);
         const QString day = QLocale().toString(QDate::fromString(QString::fromStdString(q.day), Qt::ISODate), QStringLiteral("d MMM"));
         const double w = p.fontMetrics().horizontalAdvance(day);
         const double left = std::clamp(x - w / 2, r.left() - 20, width() - w - 4.0);

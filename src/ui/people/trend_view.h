@@ -11,7 +11,8 @@ class TrendView : public QWidget, public Spoken {
     Q_OBJECT
 public:
     explicit TrendView(const Session& session, QWidget* parent = nullptr);
-    void show_trend(const std::optional<FigureTrend>& trend);
+    /// `other`: the same figure of the other side, drawn beside it.
+    void show_trend(const std::optional<FigureTrend>& trend, const std::optional<FigureTrend>& other = std::nullopt);
     QList<SpokenPart> spoken() const override;
     QRectF place_of(std::size_t point) const; // where it is drawn
 
@@ -29,7 +30,8 @@ private:
     double y_of(double value) const;
     QString words(const KeptFigure& p) const;
     const Session& session_;
-    std::optional<FigureTrend> trend_;
+    void paint_line(QPainter& p, const FigureTrend& t, const QColor& colour, bool dashed) const;
+    std::optional<FigureTrend> trend_, other_;
     double first_day_ = 0, last_day_ = 1, low_ = 0, high_ = 1;
 };
 

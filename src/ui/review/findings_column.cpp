@@ -1,4 +1,6 @@
 #include "ui/review/findings_column.h"
+#include "ui/paint/letter_document.h"
+#include "ui/review/reword_dialog.h"
 #include <cmath>
 #include <QComboBox>
 #include <QDate>
@@ -78,10 +80,8 @@ QWidget* FindingsColumn::card(const Finding& f) {
         info ? tr("%1 (%2). Rule %3. Click to go to the moment.").arg(info->definition(), info->unit, QString::fromStdString(f.rule))
              : QString::fromStdString(f.rule));
     head->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
-    connect(head, &QPushButton::clicked, this, [this, f] {
-        state_.set_family(f.family);
-        state_.go_to(f);
-    });
+    connect(head, &QPushButton::clicked, this, [this, f] { make_current(f); });
+    if (const auto* now = current(); now && finding_key(*now) == finding_key(f)) card->setProperty("current", true);
     grid->addWidget(head, 0, 1);
     QStringList facts;
     if (f.by_hand) {
@@ -113,6 +113,18 @@ QWidget* FindingsColumn::card(const Finding& f) {
                                          [this, f](bool) { emit taken_out(f); })
                           : small_button(tr("Why"), "why", tr("Why: %1").arg(head->text()), false, false, [this, f](bool) { show_why(f); });
     if (!f.by_hand) why->setToolTip(tr("What this rests on: moments, band and whose it is, parts of the error, what it may cause"));
+    if (const auto it = state_.open->repeated.find(finding_key(f)); it != state_.open->repeated.end()) {
+        const auto& drills = state_.open->review->movement.drills;
+        const auto drill = std::find_if(drills.begin(), drills.end(), [&](const Drill& d) {
+            return std::find(d.rules.begin(), d.rules.end(), f.rule) != d.rules.end();
+        });
+        const QString since = QLocale().toString(QDate::fromString(QString::fromStdString(it->second.first), Qt::ISODate), QLocale::ShortFormat);
+        facts << (drill == drills.end()
+                      ? tr("asked in %1 letters since %2 and not better: try other words").arg(it->second.times).arg(since)
+                      : tr("asked in %1 letters since %2 and not better: try other words, or first the drill “%3”")
+                            .arg(it->second.times)
+                            .arg(since, said(drill->name)));
+    }
     if (!f.cause_of.empty()) facts << tr("may be the cause of a remark higher up");
     auto* fact = new QLabel(facts.join(QStringLiteral(" · ")));
     fact->setObjectName(QStringLiteral("faint"));
@@ -162,14 +174,68 @@ QWidget* FindingsColumn::small_button(const QString& label, const char* name, co
 }
 
 void FindingsColumn::reword(const Finding& f, const Decision& d) {
-    bool ok = false;
     const QString now = d.wording.empty() ? said(f.cue) : QString::fromStdString(d.wording);
-    const QString words =
-        QInputDialog::getMultiLineText(this, tr("In your own words"), tr("What should the student do?"), now, &ok).trimmed();
-    if (ok)
-        emit decided(f, d.choice, words == said(f.cue) ? QString() : words);
-    else
-        fill();
+    auto* dialog = new RewordDialog(now, phrases_for(*state_.open, f), this);
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    connect(dialog, &RewordDialog::said_so, this, [this, f](const QString& words) {
+        // Who says it in words of their own wants it said.
+        const bool own = !words.isEmpty() && words != said(f.cue);
+        if (own) emit reworded(f, words);
+        emit decided(f, Choice::kept, own ? words : QString());
+    });
+    connect(dialog, &QDialog::rejected, this, &FindingsColumn::fill);
+    dialog->open();
+}
+
+std::vector<const Finding*> FindingsColumn::in_hand() const {
+    std::vector<const Finding*> out;
+    if (!state_.open) return out;
+    for (const bool fault : {true, false}) // as they stand in the column
+        for (const auto& f : state_.open->review->findings)
+            if ((f.verdict == Verdict::outside) == fault && (f.verdict == Verdict::outside || f.verdict == Verdict::edge)) out.push_back(&f);
+    return out;
+}
+
+const Finding* FindingsColumn::current() const {
+    const auto all = in_hand();
+    for (const auto* f : all)
+        if (finding_key(*f) == current_) return f;
+    return all.empty() ? nullptr : all.front();
+}
+
+void FindingsColumn::make_current(const Finding& f) {
+    current_ = finding_key(f);
+    const Finding now = f; // the cards are made anew
+    state_.set_family(now.family);
+    state_.go_to(now);
+    fill();
+    if (list_->widget())
+        for (auto* card : list_->widget()->findChildren<QFrame*>(QStringLiteral("card")))
+            if (card->property("current").toBool()) list_->ensureWidgetVisible(card);
+}
+
+void FindingsColumn::step(int by) {
+    const auto all = in_hand();
+    if (all.empty()) return;
+    const auto at = std::find(all.begin(), all.end(), current()) - all.begin();
+    make_current(*all[static_cast<std::size_t>(std::clamp<std::ptrdiff_t>(at + by, 0, static_cast<std::ptrdiff_t>(all.size()) - 1))]);
+}
+
+/// Decides and goes on to the next.
+void FindingsColumn::decide_current(Choice choice) {
+    const Finding* f = current();
+    if (!f) return;
+    const Finding now = *f;
+    emit decided(now, choice, QString::fromStdString(state_.decision_of(now).wording));
+    step(1);
+}
+
+void FindingsColumn::reword_current() {
+    if (const Finding* f = current()) {
+        const Finding now = *f;
+        make_current(now);
+        reword(now, state_.decision_of(now));
+    }
 }
 
 void FindingsColumn::show_why(const Finding& f) {
@@ -219,7 +285,20 @@ void FindingsColumn::fill() {
     box->setSpacing(6);
     int shown = 0;
     bool notes = false;
-    if (state_.open && scope_->currentIndex() == 0) add_asked(box);
+    if (state_.open && scope_->currentIndex() == 0) {
+        QStringList day;
+        if (state_.open->condition.energy) day << tr("energy %1 of 10").arg(*state_.open->condition.energy);
+        if (!state_.open->condition.pain.empty()) day << tr("pain: %1").arg(QString::fromStdString(state_.open->condition.pain));
+        for (const auto& p : state_.open->review->movement.phases)
+            if (p.id == state_.open->taught_up_to) day << tr("taught up to “%1”").arg(said(p.name));
+        if (!day.isEmpty()) {
+            auto* words = new QLabel(tr("That day: %1").arg(day.join(QStringLiteral(" · "))));
+            words->setObjectName(QStringLiteral("thatDay"));
+            words->setWordWrap(true);
+            box->addWidget(words);
+        }
+        add_asked(box);
+    }
     if (state_.open)
         for (const bool fault : {true, false}) // corrections first, notes apart
             for (const auto& f : state_.open->review->findings) {

@@ -15,8 +15,14 @@ class FindingsColumn : public QWidget {
 public:
     FindingsColumn(const Session& session, ReviewState& state, QWidget* parent = nullptr);
     void fill();
+    /// The finding that keys speak of: outside or at the edge, in the order shown. Null without any.
+    const Finding* current() const;
+    void step(int by); // to the next or the one before; its moment is shown
+    void decide_current(Choice choice);
+    void reword_current();
 
 signals:
+    void reworded(const bevel::Finding& f, const QString& words);
     void decided(const bevel::Finding& f, bevel::Choice choice, const QString& wording);
     /// A band is to be agreed about a check, or an agreement changed.
     void taken_out(const bevel::Finding& f); // something seen is no longer said
@@ -36,8 +42,12 @@ private:
     void reword(const Finding& f, const Decision& d);
     void show_why(const Finding& f);
 
+    std::vector<const Finding*> in_hand() const;
+    void make_current(const Finding& f);
+
     const Session& session_;
     ReviewState& state_;
+    std::string current_; // key and side
     QComboBox* scope_ = nullptr;
     QScrollArea* list_ = nullptr;
 };

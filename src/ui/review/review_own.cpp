@@ -4,6 +4,7 @@
 #include "ui/review/review_page.h"
 #include "ui/review/seen_dialog.h"
 #include <QFileDialog>
+#include <QDate>
 
 namespace bevel::ui {
 namespace {
@@ -52,6 +53,22 @@ void ReviewPage::show_model() {
                     tr("No clip was chosen to show this movement. Open yours, then “Show this clip beside students' clips”."));
             set_beside(std::move(*model));
             frame_changed();
+        });
+}
+
+void ReviewPage::show_before() {
+    session_.background->run<Loaded>(
+        this,
+        [lib = session_.library, session = &session_, id = std::exchange(before_wanted_, 0)](std::stop_token) -> Loaded {
+            return load_review(*lib, *session, id);
+        },
+        [this, of = state_.open](Loaded before) {
+            if (of != state_.open) return;
+            if (!before) return problem(before.error());
+            const QString day = QLocale().toString(QDate::fromString(QString::fromStdString((*before)->clip.filmed_on), Qt::ISODate), QLocale::LongFormat);
+            set_beside(std::move(*before));
+            frame_changed();
+            notice_->say(tr("On the right the clip of %1, at the same moment of the movement.").arg(day));
         });
 }
 

@@ -1,4 +1,5 @@
 #include "ui/review/review_page.h"
+#include "ui/paint/letter_document.h"
 #include "ui/review/agreement_dialog.h"
 #include "ui/review/figures_table.h"
 #include "ui/review/findings_column.h"
@@ -15,6 +16,7 @@
 #include <QStackedLayout>
 #include <QToolButton>
 #include <QVBoxLayout>
+#include <QDate>
 
 namespace bevel::ui {
 namespace {
@@ -160,6 +162,15 @@ void ReviewPage::build() {
     figures_ = new FiguresTable(session_, state_);
     findings_ = new FindingsColumn(session_, state_);
     connect(findings_, &FindingsColumn::decided, this, &ReviewPage::decide);
+    connect(findings_, &FindingsColumn::reworded, this, [this](const Finding& f, const QString& words) {
+        Phrase p = phrase_of(*state_.open, f, words.toStdString());
+        p.last_on = QDate::currentDate().toString(Qt::ISODate).toStdString();
+        session_.background->run<Result<std::int64_t>>(
+            this, [lib = session_.library, p](std::stop_token) { return lib->keep_phrase(p); },
+            [this](const Result<std::int64_t>& ok) {
+                if (!ok) problem(ok.error());
+            });
+    });
     connect(findings_, &FindingsColumn::agree, this, &ReviewPage::agree);
     connect(findings_, &FindingsColumn::show_me, this,
             [this](const Finding& f) { emit show_me(state_.open->review->movement.id, f.check, f.direction == Direction::high); });
@@ -228,6 +239,7 @@ void ReviewPage::resizeEvent(QResizeEvent* e) {
 
 void ReviewPage::open(Ref ref) {
     setFocus();
+    before_wanted_ = ref.beside;
     if (ref.clip != 0) open_clip(ref.clip);
 }
 
@@ -251,6 +263,8 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
     // What was done to another clip is not undone in this one; what was done to this one before it was measured anew is.
     if (!state_.open || state_.open->clip.id != open->clip.id) undo().clear();
     tapped_.clear();
+    if (!state_.open || state_.open->clip.id != open->clip.id) seen_at_.clear();
+    to_decide_.reset();
     state_.open = open;
     session_.workspace->set_clip(open->clip.id);
     state_.reference_s = reference_times(*open->review);
@@ -290,6 +304,7 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
         session_.background->run<Result<bool>>(
             this, [lib = session_.library, open](std::stop_token) { return lib->keep_figures(open->clip.id, figures_of(*open->review)); },
             [](const Result<bool>&) {});
+    if (before_wanted_ != 0) return show_before();
     if (model_wanted_) show_model();
 }
 
@@ -307,7 +322,24 @@ void ReviewPage::set_beside(std::shared_ptr<const OpenReview> beside) {
         student_->show_picture(p);
         floor_->update();
         figures_->fill();
+        settle_decision();
     });
+}
+
+/// Nothing is decided by a key whose moment is not on the screen: it is shown first.
+void ReviewPage::decide_shown(Choice choice) {
+    if (!findings_->current()) return;
+    to_decide_ = choice;
+    findings_->step(0);
+    settle_decision();
+}
+
+void ReviewPage::settle_decision() {
+    if (!to_decide_ || !state_.open) return;
+    if (state_.open->has_file && state_.picture_frame != state_.frame) return;
+    const Choice choice = *std::exchange(to_decide_, std::nullopt);
+    if (const Finding* f = findings_->current()) seen_at_.push_back({finding_key(*f), state_.time()});
+    findings_->decide_current(choice);
 }
 
 void ReviewPage::frame_changed() {
@@ -493,6 +525,19 @@ void ReviewPage::add_actions(Actions& actions) {
     actions.add(this, M::clip, "startAction", tr("To the start"), {QKeySequence(Qt::Key_Home)}, [this] { state_.set_frame(0); });
     actions.add(this, M::clip, "endAction", tr("To the end"), {QKeySequence(Qt::Key_End)},
                 [this] { state_.set_frame(static_cast<std::ptrdiff_t>(state_.frames())); });
+    actions.separate();
+    actions.add(this, M::clip, "nextFinding", tr("Next finding"), {QKeySequence(Qt::Key_Period), QKeySequence(Qt::Key_Down)},
+                [this] { findings_->step(1); });
+    actions.add(this, M::clip, "findingBefore", tr("Finding before"), {QKeySequence(Qt::Key_Comma), QKeySequence(Qt::Key_Up)},
+                [this] { findings_->step(-1); });
+    actions.add(this, M::clip, "keepFinding", tr("Keep it for the letter, and on"), {QKeySequence(Qt::Key_K)},
+                [this] { decide_shown(Choice::kept); });
+    actions.add(this, M::clip, "setAsideFinding", tr("Set it aside, and on"), {QKeySequence(Qt::Key_S)},
+                [this] { decide_shown(Choice::set_aside); });
+    actions.add(this, M::clip, "rewordFinding", tr("Say it in your own words …"), {QKeySequence(Qt::Key_W)},
+                [this] { findings_->reword_current(); });
+    actions.add(this, M::clip, "toLetter", tr("Write the letter"), {QKeySequence(Qt::Key_L)},
+                [this] { session_.workspace->go(QStringLiteral("letter")); });
     actions.separate();
     actions.add(
         this, M::clip, "seenHere", tr("Something seen here …"), {QKeySequence(Qt::Key_N)}, [this] { add_seen(); },

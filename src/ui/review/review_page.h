@@ -29,6 +29,8 @@ public:
     void open_clip(qint64 clip);
     ReviewState& state() { return state_; }
     /// Whether both pictures are those of the cursor's frame of the open review.
+    /// What was decided by keys, with the moment that was on the screen then, s.
+    const std::vector<std::pair<std::string, double>>& seen_at() const { return seen_at_; }
     bool shows_current() const;
     void add_actions(Actions& actions) override;
     void new_theme() override;
@@ -52,6 +54,12 @@ protected:
     void resizeEvent(QResizeEvent* e) override;
 
 private:
+    void show_before(); // the earlier clip that was asked for, at the same moment
+    qint64 before_wanted_ = 0;
+    void decide_shown(Choice choice);
+    void settle_decision();
+    std::optional<Choice> to_decide_;
+    std::vector<std::pair<std::string, double>> seen_at_;
     void build();
     QWidget* build_bar();
     QWidget* build_transport();

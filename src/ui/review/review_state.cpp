@@ -1,6 +1,8 @@
 #include "ui/review/review_state.h"
 #include "core/ground/derive.h"
+#include "ui/letter/sending.h"
 #include <cmath>
+#include <QCoreApplication>
 
 namespace bevel::ui {
 
@@ -26,7 +28,13 @@ Result<std::shared_ptr<OpenReview>> load_one(const Library& library, const Sessi
     auto agreements = library.agreements_for(*clip);
     if (!agreements) return tl::unexpected(agreements.error());
     open->agreements = std::move(*agreements);
-    auto review = make_review(*track, *movement, review_options(session, *clip, open->person, open->agreements));
+    if (const auto facts = library.facts(clip->person)) {
+        open->language = facts->language.empty() ? spoken_language().toStdString() : facts->language;
+        for (const auto& t : facts->taught)
+            if (t.movement == clip->movement) open->taught_up_to = t.up_to;
+    }
+    if (const auto c = library.condition(id)) open->condition = *c;
+    auto review = make_review(*track, *movement, review_options(session, *clip, open->person, open->agreements, open->taught_up_to));
     if (!review) return tl::unexpected(review.error());
     open->review = *review;
     open->track = drawn_points(*track);
@@ -42,6 +50,22 @@ Result<std::shared_ptr<OpenReview>> load_one(const Library& library, const Sessi
     open->decisions = std::move(*decisions);
     return open;
 }
+
+/// What was asked again and again and did not become better.
+void find_repeated(const Library& library, OpenReview& open) {
+    std::optional<std::map<std::string, ShownChange>> better;
+    for (const auto& f : open.review->findings) {
+        if (f.verdict != Verdict::outside || f.by_hand) continue;
+        const auto said = library.said_before(open.person.id, open.clip.movement, finding_key(f));
+        if (!said || said->times < 3) continue;
+        if (!better) {
+            auto found = better_in(open, library);
+            if (!found) return;
+            better = std::move(*found);
+        }
+        if (!better->contains(f.check + "/" + (f.side ? std::string(side_name(*f.side)) : ""))) open.repeated[finding_key(f)] = {said->times, said->first};
+    }
+}
 } // namespace
 
 Result<std::shared_ptr<const OpenReview>> load_review(const Library& library, const Session& session, std::int64_t id) {
@@ -55,7 +79,29 @@ Result<std::shared_ptr<const OpenReview>> load_review(const Library& library, co
                 (*open)->partner = *other;
             }
     }
+    if (auto phrases = library.phrases("", "", "", (*open)->language)) (*open)->phrases = std::move(*phrases);
+    find_repeated(library, **open);
     return std::shared_ptr<const OpenReview>(std::move(*open));
+}
+
+Phrase phrase_of(const OpenReview& open, const Finding& f, const std::string& words) {
+    Phrase p;
+    p.check = f.check;
+    p.direction = f.direction == Direction::none ? "" : std::string(direction_name(f.direction));
+    for (const auto& phase : open.review->movement.phases)
+        if (phase.id == f.phase) p.role = phase.role;
+    p.language = open.language;
+    p.words = words;
+    return p;
+}
+
+std::vector<Phrase> phrases_for(const OpenReview& open, const Finding& f) {
+    const Phrase like = phrase_of(open, f, "");
+    std::vector<Phrase> out;
+    for (const bool same_role : {true, false})
+        for (const auto& p : open.phrases)
+            if (p.check == like.check && p.direction == like.direction && (p.role == like.role) == same_role) out.push_back(p);
+    return out;
 }
 
 std::shared_ptr<const Review> with_seen(std::shared_ptr<const Review> review, const std::vector<Remark>& seen) {
@@ -88,7 +134,7 @@ std::shared_ptr<const Review> with_seen(std::shared_ptr<const Review> review, co
 std::shared_ptr<const OpenReview> judged_by_bands(const OpenReview& open, const Session& session, const std::vector<Decision>& decisions) {
     const Movement* now = session.movement(open.clip.movement);
     if (!now || open.partner) return {};
-    const auto options = review_options(session, open.clip, open.person, open.agreements);
+    const auto options = review_options(session, open.clip, open.person, open.agreements, open.taught_up_to);
     Movement movement = *now;
     apply(movement, options.school, BandLevel::school);
     apply(movement, options.adaptations, BandLevel::student);
@@ -103,7 +149,8 @@ std::shared_ptr<const OpenReview> judged_by_bands(const OpenReview& open, const 
     return out;
 }
 
-ReviewOptions review_options(const Session& session, const Clip& clip, const Person& person, const std::vector<Agreement>& agreements) {
+ReviewOptions review_options(const Session& session, const Clip& clip, const Person& person, const std::vector<Agreement>& agreements,
+                             const std::string& taught_up_to) {
     ReviewOptions o;
     o.view = view_from_name(clip.view);
     o.stature_m = person.stature_m;
@@ -119,6 +166,24 @@ ReviewOptions review_options(const Session& session, const Clip& clip, const Per
         c.off = a.off;
         c.reason = a.reason;
         (a.clip != 0 ? o.clip : o.adaptations).push_back(std::move(c));
+    }
+    // Phases that were not taught yet are not missing.
+    if (const Movement* m = session.movement(clip.movement); m && !taught_up_to.empty()) {
+        std::vector<std::string> later;
+        bool after = false;
+        for (const auto& p : m->phases) {
+            if (after) later.push_back(p.id);
+            after = after || p.id == taught_up_to;
+        }
+        const auto is_later = [&](const std::string& id) { return std::find(later.begin(), later.end(), id) != later.end(); };
+        for (const auto& check : m->checks) {
+            if (check.phases.empty() || !std::all_of(check.phases.begin(), check.phases.end(), is_later)) continue;
+            BandChange c;
+            c.check = check.id;
+            c.off = true;
+            c.reason = QCoreApplication::translate("review", "not taught yet").toStdString();
+            o.adaptations.push_back(std::move(c));
+        }
     }
     return o;
 }

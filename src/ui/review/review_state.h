@@ -2,6 +2,7 @@
 #pragma once
 #include "core/review/review.h"
 #include "ui/shell/session.h"
+#include <map>
 #include <QObject>
 #include <QPointF>
 
@@ -18,6 +19,16 @@ struct OpenReview {
     std::vector<Decision> decisions;
     std::vector<Remark> seen;                  // by the instructor; findings of the review too
     std::vector<AskedBefore> asked;            // in the last letter about this movement
+    std::vector<Phrase> phrases;               // the instructor's own words, in the language of the person
+    std::string language;                      // of the person's letters
+    Condition condition;                       // of the day
+    std::string taught_up_to;                  // id of a phase; empty: the whole movement
+    /// Corrections that three letters or more asked for, and that did not become better since: other words or a drill may help.
+    struct Repeated {
+        int times = 0;
+        std::string first; // ISO day
+    };
+    std::map<std::string, Repeated> repeated; // by finding_key
     std::vector<Agreement> agreements;         // in force for this clip
     std::shared_ptr<const OpenReview> partner; // the other clip of a pair; findings of both are in `review`
     /// What a finding's times are of.
@@ -25,7 +36,13 @@ struct OpenReview {
 };
 
 /// How a clip is to be reviewed: its view and school, the person's height and shoulder width, what was agreed.
-ReviewOptions review_options(const Session& session, const Clip& clip, const Person& person, const std::vector<Agreement>& agreements = {});
+ReviewOptions review_options(const Session& session, const Clip& clip, const Person& person, const std::vector<Agreement>& agreements = {},
+                             const std::string& taught_up_to = {});
+
+/// Own words that fit a finding: same check, direction; those for the role of its phase first.
+std::vector<Phrase> phrases_for(const OpenReview& open, const Finding& f);
+/// What own words for this finding are kept as.
+Phrase phrase_of(const OpenReview& open, const Finding& f, const std::string& words);
 
 /// What the instructor saw becomes a finding without a figure, in its place from the ground up.
 std::shared_ptr<const Review> with_seen(std::shared_ptr<const Review> review, const std::vector<Remark>& seen);

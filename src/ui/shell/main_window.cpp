@@ -18,16 +18,19 @@
 
 namespace bevel::ui {
 
-MainWindow::MainWindow(Session& session) : session_(session), finding_(session), inbox_(session) {
+MainWindow::MainWindow(Session& session) : session_(session), finding_(session), inbox_(session), evening_(session) {
     session_.workspace = &workspace_;
     session_.jobs = &jobs_;
     session_.finding = &finding_;
     session_.inbox = &inbox_;
+    session_.evening = &evening_;
+    evening_.watch();
     setWindowTitle(tr("Bevel"));
     install_spoken();
     setAcceptDrops(true);
     resize(1280, 800);
     setMinimumSize(1024, 700);
+    connect(&evening_, &Evening::nobody_waits, this, [this] { show_place(0); });
     connect(&workspace_, &Workspace::wanted, this, [this](const QString& id, Ref ref) {
         for (int i = 0; i < places_.size(); ++i)
             if (places_[i]->id() == id) show_place(i, ref);
@@ -58,6 +61,7 @@ void MainWindow::build() {
     add_place(ground_ = new GroundPage(session_));
     add_place(people_ = new PeoplePage(session_));
     add_place(forms_ = new FormsPage(session_));
+    connect(letter_, &LetterPage::exported, this, [this] { evening_.letter_saved(letter_->shown_clip()); });
     connect(review_, &ReviewPage::show_me, this, [this](const std::string& movement, const std::string& check, bool high) {
         show_place(place(QStringLiteral("forms")));
         forms_->show_finding(movement, check, high);
@@ -136,6 +140,10 @@ void MainWindow::build_actions() {
     actions_->add(this, M::edit, undo, {QKeySequence::Undo});
     actions_->add(this, M::edit, redo, {QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_Z), QKeySequence(Qt::CTRL | Qt::Key_Y)});
     for (auto* p : places_) p->add_actions(*actions_);
+    actions_->separate();
+    actions_->add(
+        this, M::go, "nextWaiting", tr("The next clip that waits"), {QKeySequence(Qt::Key_F6)}, [this] { evening_.next(); },
+        tr("Who waits longest first; the one that is open is left for later"));
     actions_->separate();
     actions_->add(this, M::file, "quit", tr("Quit"), {QKeySequence(Qt::CTRL | Qt::Key_Q)}, [this] { close(); });
     actions_->separate();

@@ -2,6 +2,7 @@
 #pragma once
 #include "ui/arrivals/arrivals_page.h"
 #include "ui/arrivals/finding_queue.h"
+#include "ui/arrivals/evening.h"
 #include "ui/arrivals/inbox.h"
 #include "ui/forms/forms_page.h"
 #include "ui/ground/ground_page.h"
@@ -62,6 +63,7 @@ private:
     Jobs jobs_;
     FindingQueue finding_;
     Inbox inbox_;
+    Evening evening_;
     QUndoGroup undo_;
     std::unique_ptr<Actions> actions_;
     QStackedWidget* stack_ = nullptr;

@@ -16,6 +16,7 @@ struct ClipRow {
     Person person;
 };
 
+class Evening;
 class FindingQueue;
 class Inbox;
 class Jobs;
@@ -39,6 +40,7 @@ struct Session {
     Jobs* jobs = nullptr;
     FindingQueue* finding = nullptr;
     Inbox* inbox = nullptr;
+    Evening* evening = nullptr;
 
     /// The lane for what takes long with files.
     Background& files() const { return copies ? *copies : *background; }

@@ -8,6 +8,8 @@ namespace bevel::ui {
 struct Ref {
     qint64 clip = 0;
     bool learn = false; // Forms: a movement is to be learned from it
+    qint64 person = 0;  // People, Practice
+    qint64 beside = 0;  // Review: an earlier clip at the same moment
 };
 
 class Workspace : public QObject {

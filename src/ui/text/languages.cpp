@@ -9,10 +9,28 @@ namespace {
 
 #include "bevel_de_qm.inc" // german_qm, german_qm_size: made from data/translations/bevel_de.ts
 
-/// English says "1 clip", "2 clips": what stands in brackets belongs to many.
-class EnglishPlurals : public QTranslator {
+QString& spoken() {
+    static QString code = QStringLiteral("en");
+    return code;
+}
+
+/// What a `LanguageScope` of this thread speaks instead.
+thread_local const QString* scoped = nullptr;
+
+QTranslator& german() {
+    static QTranslator t;
+    static const bool read = t.load(german_qm, static_cast<int>(german_qm_size));
+    (void)read;
+    return t;
+}
+
+/// Every sentence goes through this one, so that one thread can write a letter in another language than the windows speak.
+class Tongue : public QTranslator {
 public:
-    QString translate(const char*, const char* source, const char*, int n) const override {
+    QString translate(const char* context, const char* source, const char* meaning, int n) const override {
+        if ((scoped ? *scoped : spoken()) == QLatin1String("de"))
+            if (QString s = german().translate(context, source, meaning, n); !s.isEmpty()) return s;
+        // English says "1 clip", "2 clips": what stands in brackets belongs to many.
         QString s = QString::fromUtf8(source);
         if (n < 0 || !s.contains(QLatin1String("%n"))) return {}; // as it stands
         for (const auto& many : {QLatin1String("(s)"), QLatin1String("(es)")})
@@ -22,14 +40,9 @@ public:
     bool isEmpty() const override { return false; }
 };
 
-QString& spoken() {
-    static QString code = QStringLiteral("en");
-    return code;
-}
-
 /// Owned by nobody but this function: installed ones must outlive the last window.
-QTranslator& own() {
-    static QTranslator t;
+Tongue& tongue() {
+    static Tongue t;
     return t;
 }
 QTranslator& toolkit() {
@@ -37,9 +50,10 @@ QTranslator& toolkit() {
     return t;
 }
 
-EnglishPlurals& plurals() {
-    static EnglishPlurals t;
-    return t;
+QLocale locale_of(const QString& code) {
+    const QLocale system = QLocale::system();
+    // The country's own way of writing numbers where it speaks that language.
+    return system.name().startsWith(code + QLatin1Char('_')) ? system : QLocale(code);
 }
 
 } // namespace
@@ -57,21 +71,31 @@ void speak(const QString& asked) {
     QString code = asked;
     if (!languages().contains(code)) code = system.name().section(QLatin1Char('_'), 0, 0);
     if (!languages().contains(code)) code = QStringLiteral("en");
-    QCoreApplication::removeTranslator(&own());
+    QCoreApplication::removeTranslator(&tongue());
     QCoreApplication::removeTranslator(&toolkit());
+    german();
     spoken() = code;
-    // The country's own way of writing numbers where it speaks that language.
-    QLocale::setDefault(system.name().startsWith(code + QLatin1Char('_')) ? system : QLocale(code));
-    QCoreApplication::removeTranslator(&plurals());
-    QCoreApplication::installTranslator(&plurals());
-    if (code != QLatin1String("de")) return;
-    if (own().load(german_qm, static_cast<int>(german_qm_size))) QCoreApplication::installTranslator(&own());
-    if (toolkit().load(QStringLiteral("qtbase_de"), QLibraryInfo::path(QLibraryInfo::TranslationsPath)))
+    QLocale::setDefault(locale_of(code));
+    QCoreApplication::installTranslator(&tongue());
+    if (code == QLatin1String("de") &&
+        toolkit().load(QStringLiteral("qtbase_de"), QLibraryInfo::path(QLibraryInfo::TranslationsPath)))
         QCoreApplication::installTranslator(&toolkit());
 }
 
+LanguageScope::LanguageScope(const QString& code) : code_(code), before_(scoped) {
+    if (languages().contains(code_)) scoped = &code_;
+}
+
+LanguageScope::~LanguageScope() {
+    scoped = before_;
+}
+
+QLocale locale_now() {
+    return scoped ? locale_of(*scoped) : QLocale();
+}
+
 QString spoken_language() {
-    return spoken();
+    return scoped ? *scoped : spoken();
 }
 
 QString said(const std::string& text) {

@@ -43,7 +43,7 @@ QString number(double v, int decimals) {
     const double scale = std::pow(10.0, decimals);
     double r = std::round(v * scale) / scale;
     if (r == 0) r = 0; // no minus zero
-    QString s = QLocale().toString(r, 'f', decimals);
+    QString s = locale_now().toString(r, 'f', decimals);
     return s.replace(QLatin1Char('-'), QChar(0x2212)); // a true minus
 }
 } // namespace
@@ -279,7 +279,7 @@ QString time(double seconds) {
     const int tenths = static_cast<int>(std::lround(std::max(0.0, seconds) * 10));
     return QStringLiteral("%1:%2")
         .arg(tenths / 600)
-        .arg(QLocale().toString((tenths % 600) / 10.0, 'f', 1).rightJustified(4, QLatin1Char('0')));
+        .arg(locale_now().toString((tenths % 600) / 10.0, 'f', 1).rightJustified(4, QLatin1Char('0')));
 }
 
 QString repetitions(const Review& r) {
@@ -402,6 +402,13 @@ const Check* check_of(const std::string& id) {
 } // namespace
 
 QString check_name(const std::string& id, const Catalogue& c) {
+    if (id == "limit.no_overhead") return Words::tr("No arms overhead");
+    if (id == "limit.no_balance") return Words::tr("No standing on one leg");
+    if (id == "limit.seated") return Words::tr("Practises seated");
+    if (id == "limit.no_bends") return Words::tr("No forward bends");
+    if (id == "limit.no_twists") return Words::tr("No twists");
+    if (id == "limit.high_stance") return Words::tr("High stances only");
+    if (id.starts_with("seen:")) return Words::tr("Something seen");
     const Check* check = check_of(id);
     return check ? c.name(QString::fromStdString(check->measure)) : QString::fromStdString(id);
 }
@@ -410,9 +417,10 @@ QString agreement(const Agreement& a, const Catalogue& c, const Units& units) {
     const Check* check = check_of(a.check);
     const QString unit = check ? QString::fromStdString(unit_of_measure(rule_book(), check->measure).value_or("")) : QString();
     auto day = [](const std::string& iso) {
-        return QLocale().toString(QDate::fromString(QString::fromStdString(iso), Qt::ISODate), QLocale::LongFormat);
+        return locale_now().toString(QDate::fromString(QString::fromStdString(iso), Qt::ISODate), QLocale::LongFormat);
     };
-    const QString band = a.off ? Words::tr("not judged") : text::band(a.low, a.high, unit, units);
+    const QString band = a.check.starts_with("limit.") ? Words::tr("for practice plans")
+                         : a.off                       ? Words::tr("not judged") : text::band(a.low, a.high, unit, units);
     QString when;
     if (a.clip != 0)
         when = Words::tr("in this clip");
@@ -467,6 +475,11 @@ QString error(const Error& e) {
     case Code::bad_value:
         if (what.startsWith(QLatin1String("identity: ")))
             return Words::tr("Not saved: “%1” may still tell who it is. Change these words, or let the name be seen.").arg(what.mid(10));
+        if (what.startsWith(QLatin1String("field: "))) return Words::tr("Not sent. %1.").arg(what.mid(7));
+        if (what.startsWith(QLatin1String("changed: ")))
+            return Words::tr("Not sent: “%1” is no longer outside its band in this clip, or cannot be told. Look at it in the review, or "
+                             "leave it out.")
+                .arg(what.mid(9));
         if (what == QLatin1String("another_clip"))
             return Words::tr("This is another clip: its content is not the one that was taken in. Choose the file it was copied from.");
         if (what == QLatin1String("folder_not_empty")) return Words::tr("A backup is restored into an empty folder. Choose another one.");

@@ -1,0 +1,128 @@
+#include "ui/arrivals/evening_view.h"
+#include "ui/shell/workspace.h"
+#include <cmath>
+#include <QDate>
+#include <QLabel>
+#include <QListWidget>
+#include <QPushButton>
+#include <QVBoxLayout>
+
+namespace bevel::ui {
+namespace {
+QDate date_of(const std::string& iso) {
+    return QDate::fromString(QString::fromStdString(iso), Qt::ISODate);
+}
+} // namespace
+
+EveningView::EveningView(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+    title_ = new QLabel;
+    title_->setObjectName(QStringLiteral("eveningCount"));
+    left_ = new QLabel;
+    left_->setObjectName(QStringLiteral("faint"));
+    begin_ = new QPushButton(tr("Begin"));
+    begin_->setObjectName(QStringLiteral("beginEvening"));
+    begin_->setToolTip(tr("F6 opens the next one, from anywhere"));
+    list_ = new QListWidget;
+    list_->setObjectName(QStringLiteral("evening"));
+    list_->setAccessibleName(tr("Clips that wait"));
+    list_->setWordWrap(true);
+    list_->setSpacing(3);
+    list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    none_ = new QLabel(tr("Nobody waits. Drop clips anywhere; once the body was found in them they stand here, the longest wait first."));
+    none_->setObjectName(QStringLiteral("faint"));
+    none_->setWordWrap(true);
+    none_->setAlignment(Qt::AlignCenter);
+    due_title_ = new QLabel(tr("Asked for a new clip, and none came"));
+    due_title_->setObjectName(QStringLiteral("heading"));
+    due_ = new QListWidget;
+    due_->setObjectName(QStringLiteral("due"));
+    due_->setAccessibleName(due_title_->text());
+    due_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    due_->setMaximumHeight(110);
+    auto* top = new QHBoxLayout;
+    top->addWidget(title_);
+    top->addWidget(left_, 1);
+    top->addWidget(begin_);
+    auto* box = new QVBoxLayout(this);
+    box->setContentsMargins(8, 8, 8, 8);
+    box->addLayout(top);
+    box->addWidget(list_, 1);
+    box->addWidget(none_, 1);
+    box->addWidget(due_title_);
+    box->addWidget(due_);
+    connect(begin_, &QPushButton::clicked, this, &EveningView::open_current);
+    connect(list_, &QListWidget::itemActivated, this,
+            [this](const QListWidgetItem* it) { open(it->data(Qt::UserRole).toLongLong(), it->data(Qt::UserRole + 1).toBool()); });
+    connect(due_, &QListWidget::itemActivated, this, [this](const QListWidgetItem* it) { emit person(it->data(Qt::UserRole).toLongLong()); });
+    connect(session_.evening, &Evening::changed, this, &EveningView::fill);
+    fill();
+}
+
+void EveningView::open_current() {
+    const auto* it = list_->currentItem() ? list_->currentItem() : list_->item(0);
+    if (it) open(it->data(Qt::UserRole).toLongLong(), it->data(Qt::UserRole + 1).toBool());
+}
+
+void EveningView::open(qint64 clip, bool unnamed_clip) {
+    if (unnamed_clip) return emit unnamed(clip);
+    session_.evening->begun(clip);
+    session_.workspace->go(QStringLiteral("review"), {clip});
+}
+
+void EveningView::fill() {
+    const Evening& e = *session_.evening;
+    const auto count = static_cast<int>(e.all().size());
+    title_->setText(tr("%n clip(s) wait", nullptr, count));
+    const int minutes = static_cast<int>(std::ceil(e.minutes_each() * count));
+    left_->setText(count == 0        ? QString()
+                   : e.knows_pace()  ? tr("about %n minute(s) at your pace", nullptr, minutes)
+                                     : tr("about %n minute(s), once three are usual for a letter", nullptr, minutes));
+    begin_->setEnabled(count > 0);
+    list_->setVisible(count > 0);
+    none_->setVisible(count == 0);
+    const qint64 chosen = list_->currentItem() ? list_->currentItem()->data(Qt::UserRole).toLongLong() : 0;
+    list_->clear();
+    const QDate today = QDate::currentDate();
+    for (const auto& w : e.all()) {
+        const auto* m = session_.movement(w.movement);
+        const int days = static_cast<int>(date_of(w.arrived_on).daysTo(today));
+        const QString since = !date_of(w.arrived_on).isValid() ? QString()
+                              : days <= 0                      ? tr("came today")
+                                                               : tr("waits for %n day(s)", nullptr, days);
+        QString first = w.unnamed ? tr("Whose is it? · %1").arg(since)
+                                  : QStringList{QString::fromStdString(w.name), m ? said(m->name) : QString::fromStdString(w.movement), since}.join(
+                                        QStringLiteral(" · "));
+        QStringList asked;
+        for (const auto& key : w.asked) {
+            std::string check = key.substr(0, key.rfind('/'));
+            for (const char* end : {".low", ".high"})
+                if (check.ends_with(end)) check.resize(check.size() - std::string_view(end).size());
+            const std::string side = key.substr(key.rfind('/') + 1);
+            QString words = text::check_name(check, session_.catalogue);
+            if (!side.empty()) words += QStringLiteral(", ") + text::side(side == "left" ? Side::left : Side::right);
+            asked << words;
+        }
+        const QString second = w.unnamed       ? tr("person and movement are yet to be said")
+                               : asked.isEmpty() ? tr("nothing was asked before")
+                                               : tr("asked on %1: %2")
+                                                     .arg(QLocale().toString(date_of(w.asked_on), QLocale::ShortFormat), asked.join(QStringLiteral("; ")));
+        auto* it = new QListWidgetItem(first + QLatin1Char('\n') + second, list_);
+        it->setData(Qt::UserRole, static_cast<qint64>(w.clip));
+        it->setData(Qt::UserRole + 1, w.unnamed);
+        if (w.clip == chosen) list_->setCurrentItem(it);
+    }
+    if (!list_->currentItem() && list_->count() > 0) list_->setCurrentRow(0);
+    due_->clear();
+    for (const auto& l : e.due()) {
+        const auto* m = session_.movement(l.movement);
+        auto* it = new QListWidgetItem(tr("%1 · %2 · by %3")
+                                           .arg(QString::fromStdString(l.name), m ? said(m->name) : QString::fromStdString(l.movement),
+                                                QLocale().toString(date_of(l.review_on), QLocale::ShortFormat)),
+                                       due_);
+        it->setData(Qt::UserRole, static_cast<qint64>(l.person));
+    }
+    due_->setVisible(due_->count() > 0);
+    due_title_->setVisible(due_->count() > 0);
+}
+
+} // namespace bevel::ui

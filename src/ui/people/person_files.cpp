@@ -1,0 +1,220 @@
+#include "ui/people/person_files.h"
+#include <charconv>
+#include <cmath>
+#include <QBuffer>
+#include <QCoreApplication>
+#include <QDate>
+#include <QPainter>
+#include <QPdfWriter>
+#include <QTextDocument>
+
+namespace bevel::ui {
+namespace {
+
+struct Words {
+    Q_DECLARE_TR_FUNCTIONS(bevel::ui::PeoplePage)
+};
+
+QString day_words(const std::string& iso) {
+    return iso.empty() ? QString() : locale_now().toString(QDate::fromString(QString::fromStdString(iso), Qt::ISODate), QLocale::ShortFormat);
+}
+
+/// A field that holds commas, quotes or line ends is quoted, and quotes in it are doubled.
+std::string csv_field(const std::string& s) {
+    // What a spreadsheet would take for a formula is text; a number with its sign is one.
+    const bool sign = !s.empty() && (s[0] == '+' || s[0] == '-');
+    const bool formula =
+        !s.empty() && (s[0] == '=' || s[0] == '@' || (sign && (s.size() < 2 || !std::isdigit(static_cast<unsigned char>(s[1])))));
+    const std::string safe = formula ? "'" + s : s;
+    if (safe.find_first_of(",\"\r\n") == std::string::npos) return safe;
+    std::string out = "\"";
+    for (const char c : safe) out += c == '"' ? std::string("\"\"") : std::string(1, c);
+    return out + "\"";
+}
+
+std::string csv_line(const std::vector<std::string>& fields) {
+    std::string out;
+    for (const auto& f : fields) out += (&f == &fields.front() ? "" : ",") + csv_field(f);
+    return out + "\r\n";
+}
+
+std::string plain(double v) {
+    std::array<char, 32> b{};
+    const auto [end, ec] = std::to_chars(b.data(), b.data() + b.size(), v, std::chars_format::general, 6);
+    return ec == std::errc() ? std::string(b.data(), end) : std::string();
+}
+
+} // namespace
+
+Result<PersonSheet> load_person(const Library& library, std::int64_t id) {
+    PersonSheet s;
+    const auto people = library.people();
+    if (!people) return tl::unexpected(people.error());
+    for (const auto& p : *people)
+        if (p.id == id) s.person = p;
+    if (s.person.id == 0) return fail(Code::not_found, "person");
+    const auto into = [](auto& to, auto result) -> Result<bool> {
+        if (!result) return tl::unexpected(result.error());
+        to = std::move(*result);
+        return true;
+    };
+    std::vector<KeptFigure> figures;
+    for (const auto& ok : {into(s.facts, library.facts(id)), into(s.agreements, library.agreements(id)), into(s.record, library.record(id)),
+                           into(figures, library.figures(id)), into(s.unmeasured, library.without_figures(id)),
+                           into(s.letters, library.letter_lines(id)), into(s.practice, library.practice(id))})
+        if (!ok) return tl::unexpected(ok.error());
+    s.trends = trends_of(std::move(figures));
+    s.uneven = asymmetries(s.trends);
+    return s;
+}
+
+const std::vector<std::size_t>& newest_line(const FigureTrend& t) {
+    return *std::find_if(t.lines.begin(), t.lines.end(), [&](const auto& line) { return line.back() == t.points.size() - 1; });
+}
+
+std::string record_csv(const PersonSheet& sheet) {
+    static constexpr std::array<const char*, 7> names{"clip", "correction kept", "remark", "letter", "agreed", "practice", "condition"};
+    std::string out = csv_line({"day", "what", "movement", "view", "check", "side", "words"});
+    for (const auto& l : sheet.record)
+        out += csv_line({l.day, names[static_cast<std::size_t>(l.what)], l.movement, l.view, l.check, l.side, l.words});
+    return out;
+}
+
+std::string figures_csv(const PersonSheet& sheet) {
+    std::string out =
+        csv_line({"day", "clip", "movement", "view", "check", "measure", "side", "value", "sigma", "unit", "low", "high", "repetitions"});
+    for (const auto& t : sheet.trends)
+        for (const auto& p : t.points)
+            out += csv_line({p.day, std::to_string(p.clip), p.movement, p.view, p.check, p.measure, p.side, plain(p.value),
+                             plain(std::hypot(p.own, std::hypot(p.of_clip, p.person))), p.unit, p.low ? plain(*p.low) : "",
+                             p.high ? plain(*p.high) : "", std::to_string(p.judged)});
+    return out;
+}
+
+std::string practice_csv(const std::vector<PracticeLog>& log) {
+    std::string out = csv_line({"day", "title", "minutes", "effort", "felt", "pain", "movement", "kind", "left", "right", "seconds"});
+    for (const auto& l : log) {
+        const std::string effort = l.effort ? std::to_string(*l.effort) : "";
+        if (l.done.empty()) out += csv_line({l.day, l.title, plain(l.minutes), effort, l.felt, l.pain, "", "", "", "", ""});
+        for (const auto& d : l.done)
+            out += csv_line({l.day, l.title, plain(l.minutes), effort, l.felt, l.pain, d.movement, d.kind, std::to_string(d.left),
+                             std::to_string(d.right), plain(d.seconds)});
+    }
+    return out;
+}
+
+QString name_of(const FigureTrend& t, const Session& session) {
+    const auto& p = t.points.back();
+    QString name = session.catalogue.name(QString::fromStdString(p.measure));
+    if (!p.side.empty()) name += QStringLiteral(", ") + text::side(p.side == "left" ? Side::left : Side::right);
+    if (p.reference) name += Words::tr(" (against the reference)");
+    return name;
+}
+
+QString change_of(const FigureTrend& t, const Session& session) {
+    const auto& p = t.points.back();
+    if (!t.last) return t.points.size() == 1 ? Words::tr("one clip so far") : Words::tr("filmed from another side, or another band");
+    const QString unit = QString::fromStdString(p.unit);
+    const Units units = session.settings.units(Motion{});
+    const QString by = text::with_sigma(std::abs(t.last->value), t.last->sigma, unit, units);
+    if (t.last->turn == Turn::better) return Words::tr("better by %1").arg(by);
+    if (t.last->turn == Turn::worse) return Words::tr("worse by %1").arg(by);
+    if (t.since_first && t.since_first->turn == Turn::better)
+        return Words::tr("better since %1 by %2")
+            .arg(day_words(t.points[newest_line(t).front()].day),
+                 text::with_sigma(std::abs(t.since_first->value), t.since_first->sigma, unit, units));
+    return Words::tr("none beyond ± %1").arg(text::figure(t.last->detectable, unit, units));
+}
+
+std::pair<QString, QString> record_words(const RecordLine& l, const Session& session) {
+    using What = RecordLine::What;
+    const auto* m = session.movement(l.movement);
+    const QString movement = m ? said(m->name) : QString::fromStdString(l.movement);
+    const auto view = view_from_name(l.view);
+    QString what, words = QString::fromStdString(l.words);
+    switch (l.what) {
+    case What::clip:
+        what = Words::tr("Clip");
+        words = view ? Words::tr("%1, %2").arg(movement, text::view(*view)) : movement;
+        break;
+    case What::kept: {
+        what = Words::tr("Correction");
+        const QString name = text::check_name(l.check.substr(0, l.check.rfind('.')), session.catalogue);
+        words = words.isEmpty() ? Words::tr("%1: %2").arg(movement, name) : Words::tr("%1: %2. “%3”").arg(movement, name, words);
+        break;
+    }
+    case What::remark:
+        what = Words::tr("Seen");
+        break;
+    case What::letter:
+        what = Words::tr("Letter");
+        break;
+    case What::agreed:
+        what = Words::tr("Agreed");
+        words = Words::tr("%1: %2").arg(text::check_name(l.check, session.catalogue), words);
+        break;
+    case What::practice:
+        what = Words::tr("Practice");
+        words = Words::tr("%1 min · %2").arg(locale_now().toString(QString::fromStdString(l.side).toDouble(), 'f', 0), words);
+        break;
+    case What::day: {
+        what = Words::tr("That day");
+        QStringList parts;
+        if (!l.side.empty()) parts << Words::tr("energy %1 of 10").arg(QString::fromStdString(l.side));
+        if (!l.words.empty()) parts << Words::tr("pain: %1").arg(words);
+        words = parts.join(QStringLiteral(" · "));
+        break;
+    }
+    }
+    return {what, words};
+}
+
+QByteArray record_pdf(const PersonSheet& sheet, const Session& session) {
+    const auto e = [](const QString& s) { return s.toHtmlEscaped(); };
+    QString h = QStringLiteral("<h1>%1</h1>").arg(e(Words::tr("Record of %1").arg(QString::fromStdString(sheet.person.name))));
+    const auto table = [&](const QString& title, const QStringList& head, const std::vector<QStringList>& rows) {
+        if (rows.empty()) return;
+        h += QStringLiteral("<h2>%1</h2><table width=\"100%\" cellspacing=\"0\" cellpadding=\"3\"><tr>").arg(e(title));
+        for (const auto& c : head) h += QStringLiteral("<th align=\"left\">%1</th>").arg(e(c));
+        h += QStringLiteral("</tr>");
+        for (const auto& r : rows) {
+            h += QStringLiteral("<tr>");
+            for (const auto& c : r) h += QStringLiteral("<td>%1</td>").arg(e(c));
+            h += QStringLiteral("</tr>");
+        }
+        h += QStringLiteral("</table>");
+    };
+    std::vector<QStringList> agreed, changed, days;
+    const Units units = session.settings.units(Motion{});
+    for (const auto& a : sheet.agreements) agreed.push_back({text::agreement(a, session.catalogue, units)});
+    for (const auto& t : sheet.trends) {
+        const auto& now = t.points.back();
+        const auto* m = session.movement(now.movement);
+        changed.push_back({m ? said(m->name) : QString::fromStdString(now.movement), name_of(t, session),
+                           text::with_sigma(now.value, std::hypot(now.own, now.of_clip), QString::fromStdString(now.unit), units), change_of(t, session)});
+    }
+    for (const auto& l : sheet.record) {
+        const auto [what, words] = record_words(l, session);
+        days.push_back({day_words(l.day), what, words});
+    }
+    table(Words::tr("Limits and agreements"), {QString()}, agreed);
+    table(Words::tr("What changed"), {Words::tr("Movement"), Words::tr("Figure"), Words::tr("Now"), Words::tr("Change")}, changed);
+    table(Words::tr("Record"), {Words::tr("Day"), Words::tr("What"), Words::tr("Words")}, days);
+    h += QStringLiteral("<p>%1</p>").arg(e(text::caution(QStringLiteral("general"))));
+    QByteArray bytes;
+    QBuffer out(&bytes);
+    out.open(QIODevice::WriteOnly);
+    QPdfWriter pdf(&out);
+    pdf.setPageSize(QPageSize(QPageSize::A4));
+    pdf.setPageMargins(QMarginsF(18, 18, 18, 18), QPageLayout::Millimeter);
+    pdf.setTitle(Words::tr("Record of %1").arg(QString::fromStdString(sheet.person.name)));
+    pdf.setCreator(QStringLiteral("Bevel"));
+    QTextDocument doc;
+    doc.setDefaultFont(session.theme.font(10));
+    doc.setHtml(h);
+    doc.print(&pdf);
+    out.close();
+    return bytes;
+}
+
+} // namespace bevel::ui

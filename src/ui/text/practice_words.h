@@ -1,0 +1,23 @@
+// What plans and their run say to people.
+#pragma once
+#include "core/practice/pacer.h"
+#include "ui/text/text.h"
+#include <QStringList>
+
+namespace bevel::ui::text {
+
+QString part_of_plan(PlanPart p);
+/// "Brush the Knee and Push", "Drill: Step without arms", "1–2: …".
+QString item_title(const PlanItem& i, const std::vector<Movement>& movements);
+/// "3 a side, right first", "8 times", "2 holds of 30 s", "1:30".
+QString item_amount(const PlanItem& i);
+QString minutes_words(double seconds); // m:ss
+QString plan_reason(const PlanReason& r, const std::vector<Movement>& movements);
+QString left_out(const LeftOut& l, const std::vector<Movement>& movements);
+QString plan_problem(const PlanProblem& p, const Plan& plan, const std::vector<Movement>& movements);
+/// Part of the body or thing a movement trains.
+QString trained(const std::string& part);
+/// What is said or written as a call comes due; empty for what is only sounded. `spoken`: for the voice, names in pinyin between « and ».
+QString call_words(const Call& c, const std::vector<Movement>& movements, bool spoken = false);
+
+} // namespace bevel::ui::text
