@@ -69,7 +69,7 @@ private slots:
     }
     void the_command_still_makes_the_demo_clips() {
         // A short stretch of two clips, drawn again and held against what is shipped.
-        for (const std::size_t which : {std::size_t{0}, cli::scene_clips().size() - 1}) {
+        for (const std::size_t which : {std::size_t{0}, std::size_t{8}}) {
             const auto& c = cli::scene_clips()[which];
             const sim::Take take(test::movement(c.movement), cli::scene_take(c));
             auto reader = ClipReader::open(demo() / "clips" / (std::string(c.file) + ".mp4"));

@@ -101,7 +101,7 @@ private slots:
             Bench b(copy_.demo);
             auto* page = come(b, "Wen");
             id = page->shown();
-            page->findChild<QTabWidget*>(QStringLiteral("personTabs"))->setCurrentIndex(3);
+            page->findChild<QTabWidget*>(QStringLiteral("personTabs"))->setCurrentIndex(4);
             auto* alias = page->findChild<QLineEdit*>(QStringLiteral("personAlias"));
             alias->setText(QStringLiteral("W."));
             emit alias->editingFinished();
@@ -133,7 +133,7 @@ private slots:
         Bench b(copy_.demo);
         auto* page = come(b, "Paulo");
         const qint64 clip = clip_of(b, "Paulo", true);
-        page->findChild<QTabWidget*>(QStringLiteral("personTabs"))->setCurrentIndex(2);
+        page->findChild<QTabWidget*>(QStringLiteral("personTabs"))->setCurrentIndex(3);
         page->findChild<QPushButton*>(QStringLiteral("newLimit"))->click();
         auto* dialog = page->findChild<ui::LimitDialog*>();
         QVERIFY(dialog);

@@ -1,8 +1,10 @@
 #include "cli/args.h"
 #include "cli/commands.h"
 #include "cli/demo_scene.h"
+#include "core/review/trend.h"
 #include "media/tracker.h"
 #include "store/intake.h"
+#include <chrono>
 #include <cstdio>
 #include <unistd.h>
 
@@ -65,10 +67,69 @@ public:
             if (env_.stop.stop_requested()) return fail(Code::cancelled, "");
             if (auto ok = take_in(c); !ok) return ok;
         }
+        if (auto ok = what_was_agreed(); !ok) return ok;
         return library_.compact();
     }
 
 private:
+    std::int64_t who(int student) const { return people_[static_cast<std::size_t>(student)]; }
+
+    /// Limits, what is taught, how it went on a day, own words, practice at home.
+    Result<bool> what_was_agreed() {
+        Agreement high;
+        high.person = who(0);
+        high.check = "limit.high_stance";
+        high.off = true;
+        high.reason = "high stances only, agreed with her";
+        high.from_day = "2026-10-13";
+        if (auto ok = library_.save_agreement(high); !ok) return tl::unexpected(ok.error());
+        Agreement balance = high;
+        balance.person = who(5);
+        balance.check = "limit.no_balance";
+        balance.reason = "a chair beside her; no standing on one leg for now";
+        if (auto ok = library_.save_agreement(balance); !ok) return tl::unexpected(ok.error());
+        PersonFacts ilse;
+        ilse.alias = "I.";
+        ilse.goals = "Carry the shopping up the quay steps without holding on.";
+        ilse.consent = "2026-10-13: kept at the hall, not shown to the group";
+        if (auto ok = library_.set_facts(who(0), ilse); !ok) return ok;
+        PersonFacts noor;
+        noor.alias = "N.";
+        noor.goals = "Learn the first form by spring.";
+        if (auto ok = library_.set_facts(who(4), noor); !ok) return ok;
+        for (const auto& p : scene_practice()) {
+            PracticeLog log;
+            log.person = who(p.student);
+            log.day = p.date, log.title = "At home", log.minutes = p.minutes, log.effort = p.effort, log.felt = p.felt, log.pain = p.pain;
+            const auto m = std::find_if(movements_.begin(), movements_.end(), [&](const Movement& x) { return x.id == p.movement; });
+            if (m == movements_.end()) return fail(Code::not_found, p.movement);
+            log.done = {{p.movement, m->kind, p.left, p.right, (p.left + p.right) * m->duration_s()}};
+            if (auto ok = library_.keep_practice(log); !ok) return tl::unexpected(ok.error());
+        }
+        return library_.keep_phrase({0, "head", "high", "", "en", "Let the head float back over the shoulders, as if the crown hung from a thread.", 0, "2026-10-24"})
+            .map([](std::int64_t) { return true; });
+    }
+
+    /// The letter went out two days after the clip, with something to do at home and a day of the next look.
+    Result<bool> send(const Clip& clip) {
+        auto letters = library_.letters(clip.id);
+        if (!letters || letters->empty()) return fail(Code::not_found, "letter");
+        LetterRecord l = letters->front();
+        const auto later = [&](int days) {
+            int y = 0;
+            unsigned m = 0, d = 0;
+            std::sscanf(clip.filmed_on.c_str(), "%d-%u-%u", &y, &m, &d);
+            const std::chrono::year_month_day date{std::chrono::sys_days(std::chrono::year(y) / static_cast<int>(m) / static_cast<int>(d)) + std::chrono::days(days)};
+            std::array<char, 16> b{};
+            std::snprintf(b.data(), b.size(), "%04d-%02u-%02u", static_cast<int>(date.year()), static_cast<unsigned>(date.month()), static_cast<unsigned>(date.day()));
+            return std::string(b.data());
+        };
+        for (const auto& key : l.checks) l.with[key].homework = {clip.movement, 1, 3, 0};
+        l.review_on = later(12);
+        if (auto ok = library_.save_letter(l); !ok) return tl::unexpected(ok.error());
+        return library_.set_sent(clip.id, later(2), "mail");
+    }
+
     Result<bool> take_in(const SceneClip& c) {
         const auto m = std::find_if(movements_.begin(), movements_.end(), [&](const Movement& x) { return x.id == c.movement; });
         if (m == movements_.end()) return fail(Code::not_found, c.movement);
@@ -109,9 +170,13 @@ private:
         what.limits = limits_of(found->track, found->scene, &(*review)->movement);
         auto kept = keep_found(library_, clip, what);
         if (!kept) return tl::unexpected(kept.error());
-        if (c.then != SceneClip::Then::reviewed) return true;
+        if (auto ok = library_.keep_figures(kept->id, figures_of(**review)); !ok) return ok;
+        if (c.then == SceneClip::Then::tracked) return true;
         if (auto ok = decide(library_, *kept, **review, student.name); !ok) return ok;
-        return library_.set_clip_state(kept->id, ClipState::reviewed, "");
+        if (auto ok = library_.set_clip_state(kept->id, ClipState::reviewed, ""); !ok) return ok;
+        if (c.then == SceneClip::Then::sent)
+            if (auto ok = send(*kept); !ok) return ok;
+        return c.film_stays ? Result<bool>(true) : library_.drop_film(kept->id);
     }
 
     Library& library_;

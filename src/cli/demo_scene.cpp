@@ -124,6 +124,30 @@ const std::vector<SceneClip>& scene_clips() {
          1280,
          720,
          T::waiting},
+        // The weeks before. Ilse comes upright little by little; Paulo's head stays where it was; Wen's stance has grown.
+        {"ilse-moon-first", 0, "gaze_at_the_moon", "front", "2026-10-13", 2, {"lean_side.left=14"}, 1.1, 4.0, 3, 0, 0, 1280, 720, T::sent},
+        {"ilse-moon-second", 0, "gaze_at_the_moon", "front", "2026-10-23", 2, {"lean_side.left=13"}, 1.1, 4.0, 3, 0, 0, 1280, 720, T::sent, false},
+        {"paulo-clouds-first", 3, "separate_the_clouds", "right", "2026-10-14", 2, {"head_forward=9"}, 1.0, 4.0, 3, 0, 0.4, 1280, 720, T::sent, false},
+        {"paulo-clouds-second", 3, "separate_the_clouds", "right", "2026-10-22", 2, {"head_forward=9"}, 1.0, 4.0, 3, 0, 0.4, 1280, 720, T::sent, false},
+        {"paulo-clouds-third", 3, "separate_the_clouds", "right", "2026-11-01", 2, {"head_forward=9"}, 1.0, 4.0, 3, 0, 0.4, 1280, 720, T::sent, false},
+        {"wen-clouds-first", 2, "separate_the_clouds", "front", "2026-10-19", 2, {"stance_narrow=0.3"}, 1.0, 4.0, 4, 1.5, 0, 1280, 720, T::sent, false},
+    };
+    return all;
+}
+
+const std::vector<ScenePractice>& scene_practice() {
+    static const std::vector<ScenePractice> all{
+        {0, "2026-10-16", 15, 4, "a little stiff", "", "gaze_at_the_moon", 3, 3},
+        {0, "2026-10-20", 15, 4, "", "", "gaze_at_the_moon", 3, 3},
+        {0, "2026-10-27", 20, 5, "taller", "", "gaze_at_the_moon", 4, 4},
+        {0, "2026-11-02", 20, 5, "", "left hip", "gaze_at_the_moon", 3, 2},
+        {0, "2026-11-08", 15, 4, "smaller, and easy", "", "gaze_at_the_moon", 3, 3},
+        {0, "2026-11-13", 25, 5, "warm hands", "", "gaze_at_the_moon", 4, 4},
+        {0, "2026-11-18", 25, 5, "quiet", "", "gaze_at_the_moon", 4, 4},
+        {1, "2026-11-07", 10, 7, "too quick again", "", "part_the_horses_mane", 4, 2},
+        {1, "2026-11-14", 30, 6, "slower", "", "part_the_horses_mane", 4, 4},
+        {3, "2026-10-18", 10, 3, "between two calls", "", "separate_the_clouds", 8, 8},
+        {3, "2026-11-04", 12, 4, "", "", "separate_the_clouds", 8, 8},
     };
     return all;
 }

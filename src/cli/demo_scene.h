@@ -16,7 +16,8 @@ struct SceneClip {
     std::vector<const char*> faults;
     double tempo, distance, tilt, roll, shake;
     int width, height;
-    enum class Then { reviewed, tracked, waiting } then;
+    enum class Then { reviewed, tracked, waiting, sent } then; // sent: reviewed, and its letter went out two days later
+    bool film_stays = true;                                  // else only points and record are kept, as films are not kept for ever
 };
 
 struct SceneStudent {
@@ -26,6 +27,17 @@ struct SceneStudent {
     std::uint64_t seed;
 };
 
+/// What was practised at home on a day, as it was told.
+struct ScenePractice {
+    int student;
+    const char* date;
+    double minutes;
+    int effort;
+    const char *felt, *pain, *movement;
+    int left, right;
+};
+
+const std::vector<ScenePractice>& scene_practice();
 const std::vector<SceneStudent>& scene_students();
 const std::vector<SceneClip>& scene_clips();
 /// The take behind a clip of the scene; the same command always makes the same points.

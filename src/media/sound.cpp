@@ -92,7 +92,7 @@ Result<Samples> speak_words(const std::string& words, const std::string& languag
         espeak_SetParameter(espeakPITCH, 42, 0);
         return espeak_Synth(part.c_str(), part.size() + 1, 0, POS_CHARACTER, 0, espeakCHARS_UTF8, nullptr, nullptr) == EE_OK;
     };
-    const char* voice = language == "de" ? "de" : "en-gb";
+    const char* voice = language == "de" ? "de" : "en";
     bool ok = true;
     for (std::size_t at = 0; at < words.size() && ok;) {
         const auto open = words.find("«", at);

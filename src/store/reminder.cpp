@@ -1,4 +1,6 @@
 #include "store/reminder.h"
+#include <chrono>
+#include <cstdio>
 #include <libical/ical.h>
 #include <memory>
 
@@ -13,6 +15,13 @@ std::string basic(const std::string& iso) {
     for (const char c : iso)
         if (c != '-' && c != ':') out += c;
     return out;
+}
+
+bool is_day(const std::string& iso) {
+    int y = 0;
+    unsigned m = 0, d = 0;
+    return iso.size() >= 10 && std::sscanf(iso.c_str(), "%4d-%2u-%2u", &y, &m, &d) == 3 &&
+           std::chrono::year_month_day(std::chrono::year(y), std::chrono::month(m), std::chrono::day(d)).ok();
 }
 
 Part calendar() {
@@ -43,7 +52,7 @@ Result<std::string> calendar_of(const std::vector<Reminder>& all, const std::str
     const Part cal = calendar();
     for (const auto& r : all) {
         const icaltimetype day = icaltime_from_string(basic(r.day).c_str());
-        if (r.day.size() != 10 || icaltime_is_null_time(day) || !icaltime_is_valid_time(day)) return fail(Code::bad_value, "day");
+        if (r.day.size() != 10 || !is_day(r.day) || icaltime_is_null_time(day) || !icaltime_is_valid_time(day)) return fail(Code::bad_value, "day");
         icalcomponent* e = event(r.uid, made_at, r.title, r.words);
         icaltimetype next = day;
         icaltime_adjust(&next, 1, 0, 0, 0);
@@ -64,7 +73,7 @@ Result<std::string> calendar_of(const std::vector<PracticeDate>& all, const std:
     const Part cal = calendar();
     for (const auto& p : all) {
         const icaltimetype at = icaltime_from_string(basic(p.at.substr(0, 19)).c_str()); // floating: the clock on the wall
-        if (icaltime_is_null_time(at) || !icaltime_is_valid_time(at) || p.minutes <= 0) return fail(Code::bad_value, "day");
+        if (!is_day(p.at) || icaltime_is_null_time(at) || !icaltime_is_valid_time(at) || p.minutes <= 0) return fail(Code::bad_value, "day");
         icalcomponent* e = event(p.uid, made_at, p.title, p.words);
         icalcomponent_add_property(e, icalproperty_new_dtstart(at));
         icalcomponent_add_property(e, icalproperty_new_duration(icaldurationtype_from_int(p.minutes * 60)));

@@ -145,6 +145,7 @@ struct Making {
         if (on(PlanRule::limits)) {
             const auto limit = [&](const char* name) { return needs.limits.contains(name); };
             if (limit("seated") && !t.seated) {
+                if (t.overhead && !item.version.empty()) return C::overhead_today; // seated it goes overhead
                 item.version = version_of(m, {"Seated"});
                 if (item.version.empty() && !t.stand) return C::limit;
             }
@@ -231,10 +232,10 @@ struct Making {
                 put(0, 0, usual_all, 0, 0, 0);
                 if (!on(PlanRule::even)) put(0, 0, usual_all + 3, 0, 0, 0.5);
             }
-            // The drill that isolates what was asked, before the whole.
-            if (asked)
+            // The drill that isolates what was asked, before the whole; not where the movement itself has to be gentler today.
+            if (asked && (item.version.empty() || t.balance))
                 if (const Drill* d = drill_of(m, *asked)) {
-                    Choice c{item, &m, t, 40, true, -1};
+                    Choice c{item, &m, t, 4, true, -1};
                     c.item.part = PlanPart::drill;
                     c.item.drill = d->name;
                     c.item.version.clear();
@@ -290,16 +291,6 @@ PlanItem settling() {
     return i;
 }
 
-/// Loosening: large joints first, twists after; within that what asks more of balance later.
-void order_loosening(std::vector<PlanItem>& items, const std::vector<Movement>& movements, bool large_first) {
-    const auto key = [&](const PlanItem& i) {
-        const Movement* m = named(movements, i.movement);
-        const Traits t = m ? traits_of(*m) : Traits{};
-        return std::tuple(large_first ? static_cast<int>(t.twists) : 0, large_first ? static_cast<int>(t.bends) : 0, i.movement);
-    };
-    std::stable_sort(items.begin(), items.end(), [&](const PlanItem& a, const PlanItem& b) { return key(a) < key(b); });
-}
-
 int stage_of(const PlanItem& i, const std::vector<Movement>& movements) {
     const Movement* m = named(movements, i.movement);
     if (!m) return 0;
@@ -309,6 +300,16 @@ int stage_of(const PlanItem& i, const std::vector<Movement>& movements) {
 
 /// A form with what goes before it (drill) and after it (easing).
 using Block = std::vector<PlanItem>;
+
+/// Loosening: large joints first, twists after; within that what asks more of balance later.
+void order_loosening(std::vector<Block>& blocks, const std::vector<Movement>& movements, bool large_first) {
+    const auto key = [&](const Block& b) {
+        const Movement* m = named(movements, b.back().movement);
+        const Traits t = m ? traits_of(*m) : Traits{};
+        return std::tuple(large_first ? static_cast<int>(t.twists) : 0, large_first ? static_cast<int>(t.bends) : 0, b.back().movement);
+    };
+    std::stable_sort(blocks.begin(), blocks.end(), [&](const Block& a, const Block& b) { return key(a) < key(b); });
+}
 
 /// High, middle, low, then up again: the middle ones are shared out to both sides of the low ones, the high ones to both ends.
 void order_forms(std::vector<Block>& blocks, const std::vector<Movement>& movements, bool stages) {
@@ -525,14 +526,16 @@ Result<Plan> propose(const Needs& needs, const std::vector<Movement>& movements,
     plan.pace = needs.pace;
     plan.breath_s = needs.breath_s;
     plan.left_out = make.left_out;
-    std::vector<PlanItem> loose;
-    std::vector<Block> blocks;
+    std::vector<Block> loose, blocks;
     std::vector<const Choice*> taken;
     for (const auto& c : make.choices)
         if ((*x)[static_cast<std::size_t>(c.column)] > 0.5) taken.push_back(&c);
-    for (const auto& f : fixed) f.part == PlanPart::loosening ? loose.push_back(f) : blocks.push_back({f});
+    for (const auto& f : fixed) (f.part == PlanPart::loosening ? loose : blocks).push_back({f});
     for (const auto* c : taken) {
         if (c->is_drill) continue;
+        Block b;
+        for (const auto* d : taken)
+            if (d->is_drill && d->movement == c->movement) b.push_back(d->item);
         if (c->item.part == PlanPart::loosening) {
             PlanItem i = c->item;
             for (const auto* form : taken) // "hip circles, because the side bend asks for them"
@@ -542,12 +545,10 @@ Result<Plan> propose(const Needs& needs, const std::vector<Movement>& movements,
                     i.why.push_back({PlanReason::Code::prepares, form->item.movement, *part});
                     break;
                 }
-            loose.push_back(std::move(i));
+            b.push_back(std::move(i));
+            loose.push_back(std::move(b));
             continue;
         }
-        Block b;
-        for (const auto* d : taken)
-            if (d->is_drill && d->movement == c->movement) b.push_back(d->item);
         b.push_back(c->item);
         blocks.push_back(std::move(b));
     }
@@ -558,9 +559,9 @@ Result<Plan> propose(const Needs& needs, const std::vector<Movement>& movements,
             if (b.back().holds == 0) continue;
             const Movement* held = named(movements, b.back().movement);
             for (auto it = loose.rbegin(); held && it != loose.rend(); ++it) {
-                const Movement* m = named(movements, it->movement);
-                if (!m || it->locked || !shares_part(*m, *held)) continue;
-                PlanItem eases = *it;
+                const Movement* m = named(movements, it->back().movement);
+                if (!m || it->size() > 1 || it->back().locked || !shares_part(*m, *held)) continue;
+                PlanItem eases = it->back();
                 eases.why = {{PlanReason::Code::eases, held->id, ""}};
                 // It is loosening still, in its time and in its share; only its place is another.
                 loose.erase(std::next(it).base());
@@ -570,7 +571,8 @@ Result<Plan> propose(const Needs& needs, const std::vector<Movement>& movements,
         }
     order_forms(blocks, movements, on(PlanRule::stages));
     if (frame) plan.items.push_back(stand(PlanPart::opening, quiet, 0));
-    for (auto& i : loose) plan.items.push_back(std::move(i));
+    for (auto& l : loose)
+        for (auto& i : l) plan.items.push_back(std::move(i));
     for (const auto& i : sequence) plan.items.push_back(i);
     for (auto& b : blocks) {
         for (auto& i : b) plan.items.push_back(std::move(i));
@@ -646,7 +648,7 @@ std::vector<PlanProblem> problems_of(const Plan& plan, const Needs& needs, const
         }
         if (i.part == PlanPart::drill) drilled.insert(i.movement);
         for (const auto& a : needs.asked)
-            if (i.part == PlanPart::form && a.movement == i.movement && drill_of(*m, a) && !drilled.contains(i.movement))
+            if (i.part == PlanPart::form && a.movement == i.movement && drill_of(*m, a) && (i.version.empty() || t.balance) && !drilled.contains(i.movement))
                 out.push_back({PlanRule::drill_first, n});
         if (i.part == PlanPart::form) {
             const int stage = stage_of(i, movements);

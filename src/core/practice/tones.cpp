@@ -61,7 +61,7 @@ Samples tone_samples(Tone tone, double rate) {
     return {};
 }
 
-SoundTrack::SoundTrack(const Timeline& timeline, double rate, const Spoken& spoken, double volume) : rate_(rate) {
+SoundTrack::SoundTrack(const Timeline& timeline, double rate, const SpokenWords& spoken, double volume) : rate_(rate) {
     std::map<Tone, std::shared_ptr<const Samples>> tones;
     for (std::size_t i = 0; i < timeline.calls.size(); ++i) {
         const Call& c = timeline.calls[i];
@@ -111,13 +111,15 @@ std::string captions_of(const Timeline& timeline, const std::function<std::strin
     for (const auto& c : timeline.calls) {
         std::string w = words(c);
         std::erase(w, '\r');
-        for (std::size_t at; (at = w.find("-->")) != std::string::npos;) w.replace(at, 3, "->"); // would end the line's head
+        for (std::size_t at; (at = w.find("-->")) != std::string::npos;) w.erase(at, 1); // would end the line's head
         if (!w.empty()) lines.emplace_back(c.at_s, w);
     }
     for (std::size_t i = 0; i < lines.size(); ++i) {
         const double next = i + 1 < lines.size() ? lines[i + 1].first : timeline.length_s + 3;
         const double to = std::min(lines[i].first + std::max(1.5, 0.07 * static_cast<double>(lines[i].second.size())), std::max(next, lines[i].first + 0.3));
-        out += "\n" + clock(lines[i].first) + " --> " + clock(to) + "\n" + lines[i].second + "\n";
+        const std::string begin = clock(lines[i].first);
+        for (const std::string_view part : {std::string_view("\n"), std::string_view(begin), std::string_view(" --> ")}) out.append(part);
+        out.append(clock(to)).append("\n").append(lines[i].second).append("\n");
     }
     return out;
 }

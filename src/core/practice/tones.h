@@ -13,12 +13,12 @@ using Samples = std::vector<float>; // one channel, -1 to 1
 Samples tone_samples(Tone tone, double rate);
 
 /// Words that are spoken, ready made: by the index of their call in the timeline.
-using Spoken = std::map<std::size_t, std::shared_ptr<const Samples>>;
+using SpokenWords = std::map<std::size_t, std::shared_ptr<const Samples>>;
 
 /// Everything that sounds, as one stream. Immutable: any thread may read from it.
 class SoundTrack {
 public:
-    SoundTrack(const Timeline& timeline, double rate, const Spoken& spoken = {}, double volume = 0.5);
+    SoundTrack(const Timeline& timeline, double rate, const SpokenWords& spoken = {}, double volume = 0.5);
     std::int64_t length() const { return length_; } // samples
     double rate() const { return rate_; }
     /// Sample at which a call begins: its moment, rounded to the nearest.

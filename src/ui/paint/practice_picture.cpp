@@ -253,7 +253,7 @@ Result<bool> write_practice_film(const std::filesystem::path& file, const Practi
     const LanguageScope speaks(QString::fromStdString(film.language));
     const Timeline t = timeline_of(film.plan, movements, film.options);
     if (t.length_s <= 0) return fail(Code::bad_value, "plan");
-    Spoken spoken;
+    SpokenWords spoken;
     if (film.spoken) {
         auto words = spoken_of(t, movements, film.language.empty() ? "en" : film.language, {}, stop);
         if (!words) return tl::unexpected(words.error());

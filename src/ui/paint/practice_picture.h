@@ -4,7 +4,9 @@
 #include "core/practice/pacer.h"
 #include "core/sim/student.h"
 #include "ui/paint/theme.h"
+#include <functional>
 #include <QImage>
+#include <stop_token>
 
 namespace bevel::ui {
 

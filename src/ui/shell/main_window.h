@@ -8,6 +8,7 @@
 #include "ui/ground/ground_page.h"
 #include "ui/letter/letter_page.h"
 #include "ui/people/people_page.h"
+#include "ui/practice/practice_page.h"
 #include "ui/review/review_page.h"
 #include "ui/shell/actions.h"
 #include <QMainWindow>
@@ -29,6 +30,9 @@ public:
     GroundPage* ground() { return ground_; }
     FormsPage* forms() { return forms_; }
     PeoplePage* people() { return people_; }
+    PracticePage* practice() { return practice_; }
+    Evening& evening() { return evening_; }
+    PracticePage* practice() const { return practice_; }
     /// The number of a place in the rail, by its id.
     int place(const QString& id) const;
     const Actions& actions_table() const { return *actions_; }
@@ -76,6 +80,7 @@ private:
     GroundPage* ground_ = nullptr;
     FormsPage* forms_ = nullptr;
     PeoplePage* people_ = nullptr;
+    PracticePage* practice_ = nullptr;
 };
 
 } // namespace bevel::ui

@@ -1,0 +1,128 @@
+#include "ui/paint/practice_sheet.h"
+#include "ui/paint/card.h"
+#include "ui/paint/theme.h"
+#include "ui/text/practice_words.h"
+#include <cmath>
+#include <QBuffer>
+#include <QCoreApplication>
+#include <QPageLayout>
+#include <QPageSize>
+#include <QPdfWriter>
+#include <QTextDocument>
+#include <QUrl>
+
+namespace bevel::ui {
+namespace {
+
+struct Words {
+    Q_DECLARE_TR_FUNCTIONS(practice)
+};
+
+const Movement* named(const std::vector<Movement>& movements, const std::string& id) {
+    for (const auto& m : movements)
+        if (m.id == id) return &m;
+    return nullptr;
+}
+
+using Pictures = std::map<std::string, std::vector<QImage>>;
+
+/// Each movement once: a picture at the end of each phase.
+Pictures pictures_of(const Plan& plan, const std::vector<Movement>& movements) {
+    Pictures out;
+    for (const auto& i : plan.items) {
+        if (i.part == PlanPart::settling || i.part == PlanPart::closing) continue;
+        for (const auto& id : i.sequence.empty() ? std::vector<std::string>{i.movement} : i.sequence)
+            if (const Movement* m = named(movements, id); m && !out.contains(id)) out[id] = phase_pictures(*m, 150, 250);
+    }
+    return out;
+}
+
+QString body(const Plan& plan, const std::vector<Movement>& movements, const Pictures& pictures,
+             const std::function<QString(const std::string&, std::size_t)>& source, int wide) {
+    auto e = [](const QString& s) { return s.toHtmlEscaped(); };
+    const QString title = plan.title.empty() ? Words::tr("Practice") : QString::fromStdString(plan.title);
+    QString h = QStringLiteral("<h1>%1</h1>").arg(e(title));
+    if (!plan.person.empty()) h += QStringLiteral("<p>%1</p>").arg(e(Words::tr("For %1").arg(QString::fromStdString(plan.person))));
+    h += QStringLiteral("<p>%1</p>").arg(e(Words::tr("%n minute(s) in all.", nullptr, static_cast<int>(std::lround(plan.total_s() / 60)))));
+    std::set<std::string> shown;
+    int number = 0;
+    for (const auto& i : plan.items) {
+        if (i.part == PlanPart::settling) {
+            h += QStringLiteral("<p><i>%1</i></p>").arg(e(text::item_title(i, movements)));
+            continue;
+        }
+        h += QStringLiteral("<h2>%1. %2</h2><p>%3 · %4</p>").arg(++number).arg(e(text::item_title(i, movements)), e(text::item_amount(i)), e(text::minutes_words(i.practice_s)));
+        if (i.support) h += QStringLiteral("<p><b>%1</b></p>").arg(e(Words::tr("Have a chair or the wall in reach.")));
+        for (const auto& c : i.cautions) h += QStringLiteral("<p><b>%1</b></p>").arg(e(text::caution(QString::fromStdString(c))));
+        const Movement* first = named(movements, i.movement);
+        if (first && !i.drill.empty())
+            for (const auto& d : first->drills)
+                if (d.name == i.drill) h += QStringLiteral("<p>%1</p>").arg(e(said(d.about)));
+        if (first && !i.version.empty())
+            for (const auto& v : first->versions)
+                if (v.name == i.version) h += QStringLiteral("<p>%1</p>").arg(e(said(v.about)));
+        for (const auto& id : i.sequence.empty() ? std::vector<std::string>{i.movement} : i.sequence) {
+            const Movement* m = named(movements, id);
+            const auto it = pictures.find(id);
+            if (!m || it == pictures.end() || !shown.insert(id).second) continue; // drawn once
+            h += QStringLiteral("<table cellspacing=\"0\" cellpadding=\"3\"><tr>");
+            for (std::size_t k = 0; k < m->phases.size() && k < it->second.size(); ++k) {
+                if (k > 0 && k % 5 == 0) h += QStringLiteral("</tr><tr>");
+                const auto& p = m->phases[k];
+                const QString breath = p.breath == Breath::in ? Words::tr("in") : p.breath == Breath::out ? Words::tr("out") : QString();
+                h += QStringLiteral("<td valign=\"top\" align=\"center\"><img alt=\"\" width=\"%1\" src=\"%2\"><br><small>%3</small></td>")
+                         .arg(wide)
+                         .arg(source(id, k), e(breath.isEmpty() ? said(p.name) : Words::tr("%1 – breathe %2").arg(said(p.name), breath)));
+            }
+            h += QStringLiteral("</tr></table>");
+            if (!m->attention.empty()) h += QStringLiteral("<p>%1</p>").arg(e(said(m->attention.front())));
+        }
+    }
+    return h + QStringLiteral("<p>%1</p>").arg(e(text::caution(QStringLiteral("general"))));
+}
+
+} // namespace
+
+QString practice_html(const Plan& plan, const std::vector<Movement>& movements, const SheetOptions& o) {
+    const LanguageScope speaks(o.language);
+    const Pictures pictures = o.figures ? pictures_of(plan, movements) : Pictures{};
+    const auto inside = [&](const std::string& id, std::size_t k) {
+        QByteArray png;
+        QBuffer out(&png);
+        out.open(QIODevice::WriteOnly);
+        pictures.at(id)[k].save(&out, "PNG");
+        return QStringLiteral("data:image/png;base64,") + QString::fromLatin1(png.toBase64());
+    };
+    return QStringLiteral("<!DOCTYPE html>\n<html lang=\"%1\"><head><meta charset=\"utf-8\"><meta name=\"viewport\" content=\"width=device-width, "
+                          "initial-scale=1\"><title>%2</title><style>body{font-family:'Open Sans',sans-serif;font-size:%3;max-width:48em;margin:2em "
+                          "auto;padding:0 1em;line-height:1.45;color:#2b2622;background:#fdfaf3}table{width:100%}td{text-align:center;vertical-align:"
+                          "top}img{max-width:100%;height:auto}</style></head><body><main>%4</main></body></html>\n")
+        .arg(spoken_language(), (plan.title.empty() ? Words::tr("Practice") : QString::fromStdString(plan.title)).toHtmlEscaped(),
+             o.large ? QStringLiteral("1.35em") : QStringLiteral("1em"), body(plan, movements, pictures, inside, 120));
+}
+
+Result<QByteArray> practice_pdf(const Plan& plan, const std::vector<Movement>& movements, const SheetOptions& o) {
+    const LanguageScope speaks(o.language);
+    const Pictures pictures = o.figures ? pictures_of(plan, movements) : Pictures{};
+    QByteArray bytes;
+    QBuffer out(&bytes);
+    out.open(QIODevice::WriteOnly);
+    {
+        QPdfWriter pdf(&out);
+        pdf.setPageSize(QPageSize(QPageSize::A4));
+        pdf.setPageMargins(QMarginsF(16, 14, 16, 14), QPageLayout::Millimeter);
+        pdf.setTitle(plan.title.empty() ? Words::tr("Practice") : QString::fromStdString(plan.title));
+        QTextDocument doc;
+        doc.setDefaultFont(Theme().font(o.large ? 13 : 10.5));
+        for (const auto& [id, all] : pictures)
+            for (std::size_t k = 0; k < all.size(); ++k)
+                doc.addResource(QTextDocument::ImageResource, QUrl(QStringLiteral("%1-%2").arg(QString::fromStdString(id)).arg(k)), all[k]);
+        doc.setHtml(body(
+            plan, movements, pictures, [](const std::string& id, std::size_t k) { return QStringLiteral("%1-%2").arg(QString::fromStdString(id)).arg(k); }, 84));
+        doc.print(&pdf);
+    }
+    if (bytes.size() < 1000) return fail(Code::write_failed, "PDF");
+    return bytes;
+}
+
+} // namespace bevel::ui

@@ -1,0 +1,340 @@
+#include "ui/practice/log_view.h"
+#include "core/files.h"
+#include "ui/people/person_files.h"
+#include "ui/shell/workspace.h"
+#include "ui/text/practice_words.h"
+#include <cmath>
+#include <QBuffer>
+#include <QDate>
+#include <QDialogButtonBox>
+#include <QFileDialog>
+#include <QFormLayout>
+#include <QHeaderView>
+#include <QLabel>
+#include <QLineEdit>
+#include <QPainter>
+#include <QPdfWriter>
+#include <QPushButton>
+#include <QSpinBox>
+#include <QTableWidget>
+#include <QTextDocument>
+
+namespace bevel::ui {
+
+LogDialog::LogDialog(const Session& session, const PracticeLog& log, QWidget* parent) : QDialog(parent), log_(log) {
+    setObjectName(QStringLiteral("logDialog"));
+    setWindowTitle(tr("How was it?"));
+    title_ = new QLineEdit(QString::fromStdString(log.title));
+    title_->setObjectName(QStringLiteral("logTitle"));
+    title_->setPlaceholderText(tr("what was practised"));
+    minutes_ = new QSpinBox;
+    minutes_->setObjectName(QStringLiteral("logMinutes"));
+    minutes_->setRange(0, 600);
+    minutes_->setSuffix(tr(" min"));
+    minutes_->setValue(static_cast<int>(std::lround(log.minutes)));
+    effort_ = new QSpinBox;
+    effort_->setObjectName(QStringLiteral("logEffort"));
+    effort_->setRange(-1, 10);
+    effort_->setValue(log.effort.value_or(-1));
+    effort_->setSpecialValueText(QStringLiteral("–"));
+    effort_->setToolTip(tr("0 nothing, 10 the most; about 7 is plenty"));
+    felt_ = new QLineEdit(QString::fromStdString(log.felt));
+    felt_->setObjectName(QStringLiteral("logFelt"));
+    pain_ = new QLineEdit(QString::fromStdString(log.pain));
+    pain_->setObjectName(QStringLiteral("logPain"));
+    pain_->setPlaceholderText(tr("where, if anywhere"));
+    caution_ = new QLabel(tr("Make it smaller next time. Where it stays, ask a licensed clinician."));
+    caution_->setObjectName(QStringLiteral("problem"));
+    caution_->setWordWrap(true);
+    caution_->setVisible(!log.pain.empty());
+    connect(pain_, &QLineEdit::textChanged, this, [this](const QString& s) { caution_->setVisible(!s.trimmed().isEmpty()); });
+    auto* form = new QFormLayout(this);
+    form->addRow(tr("What"), title_);
+    form->addRow(tr("How long"), minutes_);
+    form->addRow(tr("Effort, 0 to 10"), effort_);
+    form->addRow(tr("How it felt"), felt_);
+    form->addRow(tr("Pain"), pain_);
+    form->addRow(caution_);
+    if (!log.done.empty()) {
+        QStringList done;
+        for (const auto& d : log.done) {
+            const Movement* m = session.movement(d.movement);
+            const QString name = m ? said(m->name) : QString::fromStdString(d.movement);
+            done << (d.left + d.right > 0 ? tr("%1: %2 left, %3 right").arg(name).arg(d.left).arg(d.right) : tr("%1: %2").arg(name, text::minutes_words(d.seconds)));
+        }
+        auto* words = new QLabel(done.join(QStringLiteral(" · ")));
+        words->setObjectName(QStringLiteral("faint"));
+        words->setWordWrap(true);
+        form->addRow(tr("Done"), words);
+    }
+    auto* buttons = new QDialogButtonBox(QDialogButtonBox::Save | QDialogButtonBox::Cancel);
+    form->addRow(buttons);
+    connect(buttons, &QDialogButtonBox::accepted, this, &LogDialog::agree);
+    connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
+    effort_->setFocus();
+}
+
+void LogDialog::agree() {
+    log_.title = title_->text().trimmed().toStdString();
+    log_.minutes = std::abs(minutes_->value() - log_.minutes) < 0.5 ? log_.minutes : minutes_->value();
+    log_.effort = effort_->value() >= 0 ? std::optional(effort_->value()) : std::nullopt;
+    log_.felt = felt_->text().trimmed().toStdString();
+    log_.pain = pain_->text().trimmed().toStdString();
+    accept();
+    emit kept(log_);
+}
+
+/// Minutes of each week by kind, and left against right below. No streaks: a week without is a gap, nothing more.
+class LogView::Weeks : public QWidget {
+public:
+    explicit Weeks(const Session& session) : session_(session) {
+        setObjectName(QStringLiteral("weeks"));
+        setAccessibleName(LogView::tr("Minutes by week"));
+        setMinimumHeight(session_.theme.wide(190));
+    }
+    std::vector<Week> weeks;
+
+protected:
+    void paintEvent(QPaintEvent*) override {
+        QPainter p(this);
+        p.setRenderHint(QPainter::Antialiasing);
+        const Palette& c = session_.theme.palette;
+        p.fillRect(rect(), c.sheet);
+        p.setPen(c.line);
+        p.drawRect(QRectF(rect()).adjusted(0.5, 0.5, -0.5, -0.5));
+        p.setFont(session_.theme.font(10.5));
+        if (weeks.empty()) {
+            p.setPen(c.faint);
+            p.drawText(rect(), Qt::AlignCenter, LogView::tr("Nothing was practised yet"));
+            return;
+        }
+        const auto shown = std::min<std::size_t>(weeks.size(), 16);
+        const std::span<const Week> last(weeks.data() + weeks.size() - shown, shown);
+        double most = 10;
+        std::map<std::string, int> kinds;
+        for (const auto& w : last) {
+            most = std::max(most, w.minutes);
+            for (const auto& [k, m] : w.by_kind) kinds.emplace(k, 0);
+        }
+        int n = 0;
+        for (auto& [k, at] : kinds) at = n++;
+        constexpr std::array<Qt::BrushStyle, 6> patterns{Qt::SolidPattern, Qt::BDiagPattern, Qt::Dense4Pattern, Qt::HorPattern, Qt::CrossPattern, Qt::FDiagPattern};
+        const QRectF r = QRectF(rect()).adjusted(44, 30, -12, -44);
+        // What is what, above.
+        double x = r.left();
+        for (const auto& [k, at] : kinds) {
+            p.setPen(c.ink);
+            p.setBrush(QBrush(c.accent, patterns[static_cast<std::size_t>(at) % patterns.size()]));
+            p.drawRect(QRectF(x, 10, 12, 12));
+            const QString name = said(k);
+            p.drawText(QPointF(x + 17, 21), name);
+            x += 30 + p.fontMetrics().horizontalAdvance(name);
+        }
+        const double wide = std::min(60.0, r.width() / static_cast<double>(shown));
+        for (const double at : {0.5, 1.0}) {
+            p.setPen(c.line);
+            p.drawLine(QPointF(r.left(), r.bottom() - at * r.height()), QPointF(r.right(), r.bottom() - at * r.height()));
+            p.setPen(c.faint);
+            p.drawText(QRectF(2, r.bottom() - at * r.height() - 9, 38, 18), Qt::AlignRight | Qt::AlignVCenter, QString::number(std::lround(at * most)));
+        }
+        for (std::size_t i = 0; i < shown; ++i) {
+            const Week& w = last[i];
+            double y = r.bottom(), told = 0;
+            for (const auto& [k, m] : w.by_kind) told += m;
+            const double scale = told > 0 ? w.minutes / told : 0; // pauses belong to what they stand between
+            const double left = r.left() + static_cast<double>(i) * wide;
+            if (told <= 0 && w.minutes > 0) {
+                p.setPen(c.ink);
+                p.setBrush(Qt::NoBrush);
+                p.drawRect(QRectF(left + 0.15 * wide, y - w.minutes / most * r.height(), 0.7 * wide, w.minutes / most * r.height()));
+            }
+            for (const auto& [k, m] : w.by_kind) {
+                const double h = m * scale / most * r.height();
+                p.setPen(c.ink);
+                p.setBrush(QBrush(c.accent, patterns[static_cast<std::size_t>(kinds[k]) % patterns.size()]));
+                p.drawRect(QRectF(left + 0.15 * wide, y - h, 0.7 * wide, h));
+                y -= h;
+            }
+            p.setPen(c.faint);
+            const QString day = QLocale().toString(QDate::fromString(QString::fromStdString(w.monday), Qt::ISODate), QStringLiteral("d MMM"));
+            if (wide > 34 || i % 2 == 0) p.drawText(QRectF(left - 10, r.bottom() + 3, wide + 20, 16), Qt::AlignHCenter, day);
+            if (w.left + w.right > 0) p.drawText(QRectF(left - 10, r.bottom() + 20, wide + 20, 16), Qt::AlignHCenter, QStringLiteral("%1 | %2").arg(w.left).arg(w.right));
+        }
+        p.setPen(c.faint);
+        p.drawText(QRectF(2, r.bottom() + 20, 40, 16), Qt::AlignRight, LogView::tr("L | R"));
+    }
+
+private:
+    const Session& session_;
+};
+
+LogView::LogView(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+    weeks_ = new Weeks(session_);
+    table_ = new QTableWidget(0, 6);
+    table_->setObjectName(QStringLiteral("practiceLog"));
+    table_->setAccessibleName(tr("Practice log"));
+    table_->setHorizontalHeaderLabels({tr("Day"), tr("What"), tr("Minutes"), tr("Effort"), tr("How it felt"), tr("Pain")});
+    table_->verticalHeader()->hide();
+    table_->setShowGrid(false);
+    table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
+    table_->setSelectionBehavior(QAbstractItemView::SelectRows);
+    table_->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
+    table_->horizontalHeader()->setSectionResizeMode(1, QHeaderView::Stretch);
+    table_->horizontalHeader()->setSectionResizeMode(4, QHeaderView::Stretch);
+    words_ = new QLabel;
+    words_->setObjectName(QStringLiteral("logWords"));
+    words_->setWordWrap(true);
+    auto button = [&](const char* name, const QString& label, auto go) {
+        auto* b = new QPushButton(label);
+        b->setObjectName(QLatin1String(name));
+        connect(b, &QPushButton::clicked, this, go);
+        return b;
+    };
+    auto* row = new QHBoxLayout;
+    row->addWidget(button("logAdd", tr("Add practice …"), [this] {
+        PracticeLog log;
+        log.person = person_;
+        log.day = QDate::currentDate().toString(Qt::ISODate).toStdString();
+        log.minutes = 20;
+        add(log);
+    }));
+    drop_ = button("logDrop", tr("Take out"), [this] {
+        const int r = table_->currentRow();
+        if (r < 0) return;
+        session_.background->run<Result<bool>>(
+            this, [lib = session_.library, id = all_[static_cast<std::size_t>(r)].id](std::stop_token) { return lib->drop_practice(id); },
+            [this](const Result<bool>& ok) { ok ? reload() : words_->setText(text::error(ok.error())); });
+    });
+    row->addWidget(drop_);
+    row->addStretch(1);
+    row->addWidget(button("logCsv", tr("CSV …"), [this] { save_as(QStringLiteral("csv")); }));
+    row->addWidget(button("logPdf", tr("PDF …"), [this] { save_as(QStringLiteral("pdf")); }));
+    auto* box = new QVBoxLayout(this);
+    box->setContentsMargins(8, 8, 8, 8);
+    box->addWidget(weeks_, 2);
+    box->addWidget(words_);
+    box->addWidget(table_, 3);
+    box->addLayout(row);
+    connect(table_, &QTableWidget::currentCellChanged, this, [this](int r) { drop_->setEnabled(r >= 0); });
+    connect(table_, &QTableWidget::cellActivated, this, [this](int r) { add(all_[static_cast<std::size_t>(r)]); });
+    drop_->setEnabled(false);
+}
+
+void LogView::show_person(qint64 id, const QString& name) {
+    person_ = id;
+    name_ = name;
+    reload();
+}
+
+void LogView::reload() {
+    session_.background->run<Result<std::vector<PracticeLog>>>(
+        this, [lib = session_.library, id = person_](std::stop_token) { return lib->practice(id); },
+        [this, id = person_](Result<std::vector<PracticeLog>> all) {
+            if (id != person_) return;
+            if (!all) return words_->setText(text::error(all.error()));
+            all_ = std::move(*all);
+            fill();
+        });
+}
+
+void LogView::add(const PracticeLog& log) {
+    auto* d = new LogDialog(session_, log, this);
+    d->setAttribute(Qt::WA_DeleteOnClose);
+    connect(d, &LogDialog::kept, this, &LogView::keep);
+    d->open();
+}
+
+void LogView::keep(const PracticeLog& log) {
+    session_.background->run<Result<std::int64_t>>(
+        this, [lib = session_.library, log](std::stop_token) { return lib->keep_practice(log); },
+        [this](const Result<std::int64_t>& id) {
+            if (!id) return words_->setText(text::error(id.error()));
+            session_.workspace->touched(0);
+            reload();
+        });
+}
+
+void LogView::fill() {
+    std::vector<DoneDay> days;
+    int left = 0, right = 0;
+    for (const auto& l : all_) {
+        DoneDay d{l.day, l.minutes, {}};
+        for (const auto& p : l.done) {
+            d.parts.push_back({p.kind, p.left, p.right, p.seconds});
+            left += p.left, right += p.right;
+        }
+        days.push_back(std::move(d));
+    }
+    weeks_->weeks = weeks_of(days, QDate::currentDate().toString(Qt::ISODate).toStdString());
+    weeks_->update();
+    table_->setRowCount(static_cast<int>(all_.size()));
+    for (std::size_t i = 0; i < all_.size(); ++i) {
+        const auto& l = all_[i];
+        const QStringList cells{QLocale().toString(QDate::fromString(QString::fromStdString(l.day), Qt::ISODate), QLocale::ShortFormat),
+                                QString::fromStdString(l.title),
+                                QLocale().toString(l.minutes, 'f', 0),
+                                l.effort ? QString::number(*l.effort) : QString(),
+                                QString::fromStdString(l.felt),
+                                QString::fromStdString(l.pain)};
+        for (int c = 0; c < cells.size(); ++c) table_->setItem(static_cast<int>(i), c, new QTableWidgetItem(cells[c]));
+    }
+    QStringList words;
+    if (left + right > 0) words << tr("Repeats: %1 left, %2 right.").arg(left).arg(right);
+    if (!all_.empty() && !all_.front().pain.empty()) words << tr("Pain last time (%1): make it smaller. Where it stays, ask a licensed clinician.").arg(QString::fromStdString(all_.front().pain));
+    words_->setText(words.join(QLatin1Char(' ')));
+    words_->setVisible(!words.isEmpty());
+    emit filled();
+}
+
+void LogView::save_as(const QString& ending) {
+    const QString& folder = session_.settings.export_folder;
+    const QString name = QStringLiteral("practice.") + ending;
+    const QString file = QFileDialog::getSaveFileName(this, tr("Save the log"), folder.isEmpty() ? name : folder + QLatin1Char('/') + name,
+                                                      ending == QLatin1String("csv") ? tr("CSV (*.csv)") : tr("PDF (*.pdf)"));
+    if (!file.isEmpty()) ending == QLatin1String("csv") ? write_csv(file) : write_pdf(file);
+}
+
+void LogView::write_csv(const QString& file) {
+    session_.files().run<Result<bool>>(
+        this, [text = practice_csv(all_), path = file.toStdString()](std::stop_token) { return write_whole(path, text); },
+        [this, file](const Result<bool>& ok) { words_->setText(ok ? tr("Saved: %1").arg(file) : text::error(ok.error())), words_->show(); });
+}
+
+void LogView::write_pdf(const QString& file) {
+    QImage weeks(1200, 380, QImage::Format_RGB32);
+    weeks.fill(Qt::white);
+    {
+        QPainter p(&weeks);
+        p.scale(1200.0 / std::max(1, weeks_->width()), 380.0 / std::max(1, weeks_->height()));
+        weeks_->render(&p);
+    }
+    QString h = QStringLiteral("<h1>%1</h1><p><img src=\"weeks\" width=\"560\"></p><table width=\"100%\" cellspacing=\"0\" cellpadding=\"3\"><tr>")
+                    .arg((name_.isEmpty() ? tr("Practice") : tr("Practice of %1").arg(name_)).toHtmlEscaped());
+    for (int c = 0; c < table_->columnCount(); ++c) h += QStringLiteral("<th align=\"left\">%1</th>").arg(table_->horizontalHeaderItem(c)->text().toHtmlEscaped());
+    h += QStringLiteral("</tr>");
+    for (int r = 0; r < table_->rowCount(); ++r) {
+        h += QStringLiteral("<tr>");
+        for (int c = 0; c < table_->columnCount(); ++c) h += QStringLiteral("<td>%1</td>").arg(table_->item(r, c)->text().toHtmlEscaped());
+        h += QStringLiteral("</tr>");
+    }
+    h += QStringLiteral("</table><p>%1</p>").arg(text::caution(QStringLiteral("general")).toHtmlEscaped());
+    QByteArray bytes;
+    QBuffer out(&bytes);
+    out.open(QIODevice::WriteOnly);
+    {
+        QPdfWriter pdf(&out);
+        pdf.setPageSize(QPageSize(QPageSize::A4));
+        pdf.setPageMargins(QMarginsF(16, 14, 16, 14), QPageLayout::Millimeter);
+        QTextDocument doc;
+        doc.setDefaultFont(Theme().font(10));
+        doc.addResource(QTextDocument::ImageResource, QUrl(QStringLiteral("weeks")), weeks);
+        doc.setHtml(h);
+        doc.print(&pdf);
+    }
+    session_.files().run<Result<bool>>(
+        this,
+        [bytes, path = file.toStdString()](std::stop_token) { return write_whole(path, {bytes.constData(), static_cast<std::size_t>(bytes.size())}); },
+        [this, file](const Result<bool>& ok) { words_->setText(ok ? tr("Saved: %1").arg(file) : text::error(ok.error())), words_->show(); });
+}
+
+} // namespace bevel::ui

@@ -1,0 +1,268 @@
+#include "ui/practice/needs_form.h"
+#include "ui/text/practice_words.h"
+#include <nlohmann/json.hpp>
+#include <QCheckBox>
+#include <QComboBox>
+#include <QDoubleSpinBox>
+#include <QFormLayout>
+#include <QGridLayout>
+#include <QLabel>
+#include <QListWidget>
+#include <QPushButton>
+#include <QSpinBox>
+
+namespace bevel::ui {
+
+Result<PersonNeeds> person_needs(const Library& library, std::int64_t id, const std::string& today) {
+    PersonNeeds n;
+    const auto people = library.people();
+    if (!people) return tl::unexpected(people.error());
+    for (const auto& p : *people)
+        if (p.id == id) n.person = p;
+    auto facts = library.facts(id);
+    auto agreements = library.agreements(id);
+    const auto letters = library.letter_lines(id);
+    ClipQuery of;
+    of.person = id;
+    const auto clips = library.find_clips(of);
+    if (!facts) return tl::unexpected(facts.error());
+    if (!agreements) return tl::unexpected(agreements.error());
+    if (!letters) return tl::unexpected(letters.error());
+    if (!clips) return tl::unexpected(clips.error());
+    n.facts = std::move(*facts);
+    for (auto& a : *agreements)
+        if ((a.from_day.empty() || a.from_day <= today) && (a.until_day.empty() || a.until_day >= today)) n.agreements.push_back(std::move(a));
+    for (const auto& c : *clips)
+        if (!c.movement.empty() && std::find(n.practised.begin(), n.practised.end(), c.movement) == n.practised.end()) n.practised.push_back(c.movement);
+    for (const auto& t : n.facts.taught)
+        if (std::find(n.practised.begin(), n.practised.end(), t.movement) == n.practised.end()) n.practised.push_back(t.movement);
+    // The newest letter about each movement, as it went out, with its homework.
+    std::vector<std::string> seen;
+    for (const auto& l : *letters) {
+        if (l.sent_on.empty() || std::find(seen.begin(), seen.end(), l.movement) != seen.end()) continue;
+        seen.push_back(l.movement);
+        const auto drafts = library.letters(l.clip);
+        if (!drafts || drafts->empty()) continue;
+        for (const auto& key : drafts->front().checks) {
+            std::string check = key.substr(0, key.rfind('/'));
+            for (const char* end : {".low", ".high"})
+                if (check.ends_with(end)) check.resize(check.size() - std::string_view(end).size());
+            AskedFor a;
+            a.movement = l.movement;
+            for (const auto& rule : rule_book().rules)
+                for (const auto& rc : rule.checks)
+                    if (rc.check.id == check) a.rule = rule.id;
+            if (const auto w = drafts->front().with.find(key); w != drafts->front().with.end()) {
+                a.drill = w->second.drill;
+                a.a_side = w->second.homework.a_side;
+                a.hold_s = w->second.homework.hold_s;
+            }
+            if (n.asked.size() < 3) n.asked.push_back(a);
+        }
+    }
+    return n;
+}
+
+QCheckBox* NeedsForm::check(const char* name, const QString& label, const QString& tip) {
+    auto* c = new QCheckBox(label);
+    c->setObjectName(QLatin1String(name));
+    if (!tip.isEmpty()) c->setToolTip(tip);
+    connect(c, &QCheckBox::toggled, this, [this] {
+        if (!filling_) emit changed();
+    });
+    return c;
+}
+
+NeedsForm::NeedsForm(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+    auto named = [](QWidget* w, const char* name, const QString& label) {
+        w->setObjectName(QLatin1String(name));
+        w->setAccessibleName(label);
+    };
+    const auto touched = [this] {
+        if (!filling_) emit changed();
+    };
+    person_ = new QComboBox;
+    named(person_, "planPerson", tr("For whom"));
+    minutes_ = new QSpinBox;
+    named(minutes_, "planMinutes", tr("Minutes at hand"));
+    minutes_->setRange(4, 180);
+    minutes_->setValue(20);
+    minutes_->setSuffix(tr(" min"));
+    energy_ = new QSpinBox;
+    named(energy_, "planEnergy", tr("Energy today, 0 to 10"));
+    energy_->setRange(-1, 10);
+    energy_->setValue(-1);
+    energy_->setSpecialValueText(tr("energy –"));
+    energy_->setPrefix(tr("energy "));
+    pace_ = new QDoubleSpinBox;
+    named(pace_, "planPace", tr("Pace, times the movements' own"));
+    pace_->setRange(0.6, 2);
+    pace_->setSingleStep(0.1);
+    pace_->setDecimals(1);
+    pace_->setValue(1);
+    pace_->setPrefix(tr("as long × "));
+    pace_->setToolTip(tr("1.3: everything takes a third longer"));
+    breath_ = new QDoubleSpinBox;
+    named(breath_, "planBreath", tr("One breath in and out, seconds"));
+    breath_->setRange(5, 20);
+    breath_->setDecimals(1);
+    breath_->setValue(7);
+    breath_->setSuffix(tr(" s a breath"));
+    breath_->setToolTip(tr("The student's own: 3 to 4 s in and as much out is usual at the start"));
+    for (auto* s : {minutes_, energy_}) connect(s, &QSpinBox::valueChanged, this, touched);
+    for (auto* s : {pace_, breath_}) connect(s, &QDoubleSpinBox::valueChanged, this, touched);
+    connect(person_, &QComboBox::activated, this, [this] { emit person_chosen(person()); });
+    dizzy_ = check("planDizzy", tr("dizzy"));
+    unsteady_ = check("planUnsteady", tr("unsteady"));
+    auto* today = new QHBoxLayout;
+    today->addWidget(energy_);
+    today->addWidget(dizzy_);
+    today->addWidget(unsteady_);
+    auto* care = new QGridLayout;
+    care->setVerticalSpacing(2);
+    int at = 0;
+    for (const auto& [id, label] : {std::pair{"neck", tr("neck")}, {"low_back", tr("low back")}, {"shoulders", tr("shoulders")}, {"knees", tr("knees")}}) {
+        care_[id] = check("planCare", label);
+        care_[id]->setAccessibleName(tr("Asks for care: %1").arg(label));
+        care->addWidget(care_[id], at / 2, at % 2);
+        ++at;
+    }
+    auto* themes = new QGridLayout;
+    themes->setVerticalSpacing(2);
+    at = 0;
+    for (const char* id : {"legs", "waist", "spine", "shoulders", "balance", "breath"}) {
+        themes_[id] = check("planTheme", text::trained(id));
+        themes_[id]->setAccessibleName(tr("Theme: %1").arg(text::trained(id)));
+        themes->addWidget(themes_[id], at / 3, at % 3);
+        ++at;
+    }
+    chair_ = check("planChair", tr("chair"));
+    wall_ = check("planWall", tr("wall"));
+    stick_ = check("planStick", tr("stick"));
+    chair_->setChecked(true);
+    wall_->setChecked(true);
+    auto* place = new QHBoxLayout;
+    for (auto* c : {chair_, wall_, stick_}) place->addWidget(c);
+    place->addStretch(1);
+    movement_ = new QComboBox;
+    named(movement_, "planMovement", tr("A movement to ask for"));
+    movement_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    movement_->setMinimumContentsLength(14);
+    for (const auto& m : session_.movements) movement_->addItem(said(m.name), QString::fromStdString(m.id));
+    auto* add = new QPushButton(tr("Ask for it"));
+    add->setObjectName(QStringLiteral("planWant"));
+    wanted_ = new QListWidget;
+    named(wanted_, "planWanted", tr("Asked for; Delete takes one out"));
+    wanted_->setMaximumHeight(session_.theme.wide(74));
+    wanted_->setDragDropMode(QAbstractItemView::InternalMove);
+    connect(add, &QPushButton::clicked, this, [this] { add_wanted(movement_->currentData().toString().toStdString()); });
+    connect(wanted_, &QListWidget::itemActivated, this, [this](QListWidgetItem* it) {
+        delete it;
+        emit changed();
+    });
+    wanted_->setToolTip(tr("Enter or a double click takes one out; drag them into the order of a sequence"));
+    grow_ = check("planGrow", tr("as a sequence, grown movement by movement"));
+    auto* want = new QHBoxLayout;
+    want->addWidget(movement_, 1);
+    want->addWidget(add);
+    asked_ = new QLabel;
+    asked_->setObjectName(QStringLiteral("planAsked"));
+    asked_->setWordWrap(true);
+    auto* time = new QHBoxLayout;
+    time->addWidget(minutes_);
+    time->addWidget(pace_);
+    auto heading = [](const QString& s) {
+        auto* l = new QLabel(s);
+        l->setObjectName(QStringLiteral("heading"));
+        return l;
+    };
+    auto* box = new QVBoxLayout(this);
+    box->setContentsMargins(2, 0, 8, 0);
+    box->setSpacing(4);
+    box->addWidget(heading(tr("For whom, and how long")));
+    box->addWidget(person_);
+    box->addLayout(time);
+    box->addWidget(breath_);
+    box->addWidget(heading(tr("Today")));
+    box->addLayout(today);
+    box->addWidget(new QLabel(tr("Asks for care:")));
+    box->addLayout(care);
+    box->addWidget(heading(tr("Themes")));
+    box->addLayout(themes);
+    box->addWidget(heading(tr("At hand")));
+    box->addLayout(place);
+    box->addWidget(heading(tr("Asked for")));
+    box->addWidget(asked_);
+    box->addLayout(want);
+    box->addWidget(wanted_);
+    box->addWidget(grow_);
+    box->addStretch(1);
+}
+
+void NeedsForm::set_people(const std::vector<Person>& people, qint64 choose) {
+    filling_ = true;
+    person_->clear();
+    person_->addItem(tr("a group, or myself"), qint64{0});
+    for (const auto& p : people) person_->addItem(QString::fromStdString(p.name), static_cast<qint64>(p.id));
+    person_->setCurrentIndex(std::max(0, person_->findData(choose)));
+    filling_ = false;
+}
+
+qint64 NeedsForm::person() const {
+    return person_->currentData().toLongLong();
+}
+QString NeedsForm::person_name() const {
+    return person() == 0 ? QString() : known_.facts.alias.empty() ? person_->currentText() : QString::fromStdString(known_.facts.alias);
+}
+
+void NeedsForm::set_known(const PersonNeeds& known) {
+    known_ = known;
+    QStringList words;
+    for (const auto& a : known.asked) {
+        const Movement* m = session_.movement(a.movement);
+        const Rule* r = rule_book().find(a.rule);
+        words << tr("Last letter: %1 (%2)").arg(m ? said(m->name) : QString::fromStdString(a.movement), r ? said(r->name) : QString::fromStdString(a.rule));
+    }
+    for (const auto& a : known.agreements)
+        if (a.check.starts_with("limit.")) words << text::check_name(a.check, session_.catalogue);
+    if (!known.steadier.empty()) words << tr("steadier on the %1").arg(text::side(known.steadier == "left" ? Side::left : Side::right));
+    asked_->setText(words.isEmpty() ? tr("Nothing by letters or agreements.") : words.join(QLatin1Char('\n')));
+}
+
+void NeedsForm::add_wanted(const std::string& movement) {
+    const Movement* m = session_.movement(movement);
+    if (!m) return;
+    for (int i = 0; i < wanted_->count(); ++i)
+        if (wanted_->item(i)->data(Qt::UserRole).toString().toStdString() == movement) return;
+    auto* it = new QListWidgetItem(said(m->name), wanted_);
+    it->setData(Qt::UserRole, QString::fromStdString(movement));
+    emit changed();
+}
+
+Needs NeedsForm::needs() const {
+    Needs n;
+    n.minutes = minutes_->value();
+    n.pace = pace_->value();
+    n.breath_s = breath_->value();
+    if (energy_->value() >= 0) n.energy = energy_->value();
+    n.dizzy = dizzy_->isChecked();
+    n.unsteady = unsteady_->isChecked();
+    for (const auto& [id, c] : care_)
+        if (c->isChecked()) n.care.insert(id);
+    for (const auto& [id, c] : themes_)
+        if (c->isChecked()) n.themes.insert(id);
+    n.chair = chair_->isChecked(), n.wall = wall_->isChecked(), n.stick = stick_->isChecked();
+    if (person() != 0) {
+        n.asked = known_.asked;
+        n.practised = known_.practised;
+        n.steadier = known_.steadier;
+        for (const auto& a : known_.agreements)
+            if (a.check.starts_with("limit.")) n.limits.insert(a.check.substr(6));
+    }
+    std::vector<std::string> wanted;
+    for (int i = 0; i < wanted_->count(); ++i) wanted.push_back(wanted_->item(i)->data(Qt::UserRole).toString().toStdString());
+    grow_->isChecked() && wanted.size() > 1 ? n.sequence = wanted : n.wanted = wanted;
+    return n;
+}
+
+} // namespace bevel::ui

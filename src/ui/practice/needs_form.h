@@ -1,0 +1,56 @@
+// What is at hand and asked for today: time, person, body, place, themes.
+#pragma once
+#include "core/practice/plan.h"
+#include "ui/shell/session.h"
+#include <QWidget>
+
+class QCheckBox;
+class QComboBox;
+class QDoubleSpinBox;
+class QLabel;
+class QListWidget;
+class QSpinBox;
+
+namespace bevel::ui {
+
+/// What the library knows that a plan is made from.
+struct PersonNeeds {
+    Person person;
+    PersonFacts facts;
+    std::vector<Agreement> agreements; // in force today
+    std::vector<AskedFor> asked;
+    std::vector<std::string> practised;
+    std::string steadier; // the side that swayed less on one leg; empty: not known
+};
+Result<PersonNeeds> person_needs(const Library& library, std::int64_t person, const std::string& today);
+
+class NeedsForm : public QWidget {
+    Q_OBJECT
+public:
+    explicit NeedsForm(Session& session, QWidget* parent = nullptr);
+    void set_people(const std::vector<Person>& people, qint64 choose);
+    void set_known(const PersonNeeds& known);
+    qint64 person() const;
+    QString person_name() const;
+    Needs needs() const;
+    void add_wanted(const std::string& movement);
+
+signals:
+    void person_chosen(qint64 id);
+    void changed();
+
+private:
+    QCheckBox* check(const char* name, const QString& label, const QString& tip = {});
+    Session& session_;
+    PersonNeeds known_;
+    bool filling_ = false;
+    QComboBox *person_ = nullptr, *movement_ = nullptr;
+    QSpinBox *minutes_ = nullptr, *energy_ = nullptr;
+    QDoubleSpinBox *pace_ = nullptr, *breath_ = nullptr;
+    QCheckBox *dizzy_ = nullptr, *unsteady_ = nullptr, *chair_ = nullptr, *wall_ = nullptr, *stick_ = nullptr, *grow_ = nullptr;
+    std::map<std::string, QCheckBox*> care_, themes_;
+    QLabel* asked_ = nullptr;
+    QListWidget* wanted_ = nullptr;
+};
+
+} // namespace bevel::ui

@@ -1,0 +1,259 @@
+// Practice in the real window: planning by mouse and keys, a run at sixty times its speed, the log, and what is exported, read again.
+#include "core/files.h"
+#include "media/clip.h"
+#include "media/sound.h"
+#include "support/window_bench.h"
+#include "ui/text/practice_words.h"
+#include <QCheckBox>
+#include <QFile>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QProcess>
+#include <QPushButton>
+#include <QSignalSpy>
+#include <QSpinBox>
+#include <QTableWidget>
+#include <QTabWidget>
+
+using namespace bevel;
+using test::Bench;
+
+class TestPractice : public QObject {
+    Q_OBJECT
+    test::Copy copy_;
+
+    ui::PracticePage* come(Bench& b) {
+        b.window->show_place(b.window->place(QStringLiteral("practice")));
+        auto* page = b.window->practice();
+        if (!QTest::qWaitFor([&] { return !page->plan().items.empty(); }, 30000)) qFatal("no plan");
+        return page;
+    }
+    static void propose(ui::PracticePage* page) {
+        QSignalSpy planned(page, &ui::PracticePage::planned);
+        QTest::mouseClick(page->findChild<QPushButton*>(QStringLiteral("propose")), Qt::LeftButton);
+        if (!planned.wait(30000)) qFatal("not planned");
+    }
+    static QString read(const QString& file) {
+        QFile f(file);
+        return f.open(QIODevice::ReadOnly) ? QString::fromUtf8(f.readAll()) : QString();
+    }
+
+private slots:
+    void initTestCase() { QVERIFY(copy_.make()); }
+
+    void a_session_is_planned_by_mouse_and_keys() {
+        Bench b(copy_.demo);
+        auto* page = come(b);
+        page->findChild<QSpinBox*>(QStringLiteral("planMinutes"))->setValue(16);
+        page->findChild<QCheckBox*>(QStringLiteral("planUnsteady"))->click();
+        propose(page);
+        QCOMPARE(page->plan().minutes, 16.0);
+        QVERIFY(std::abs(page->plan().total_s() - 960) <= 30);
+        for (const auto& i : page->plan().items) QVERIFY(!i.support); // no balance on such a day
+        auto* list = page->findChild<QListWidget*>(QStringLiteral("plan"));
+        QCOMPARE(list->count(), static_cast<int>(page->plan().items.size()));
+        QVERIFY(test::says(*page, QStringLiteral("of 16 minutes")));
+        // Later and earlier by keys; undone.
+        list->setCurrentRow(1);
+        const std::string first = page->plan().items[1].movement, second = page->plan().items[2].movement;
+        QTest::keyClick(list, Qt::Key_Down, Qt::AltModifier);
+        QCOMPARE(page->plan().items[1].movement, second);
+        QCOMPARE(page->plan().items[2].movement, first);
+        page->undo().undo();
+        QCOMPARE(page->plan().items[1].movement, first);
+        // Repeats: uneven ones are pointed out.
+        int sided = -1;
+        for (int k = 0; k < list->count(); ++k)
+            if (page->plan().items[static_cast<std::size_t>(k)].left > 0) sided = k;
+        QVERIFY(sided > 0);
+        list->setCurrentRow(sided);
+        page->findChild<QSpinBox*>(QStringLiteral("planLeft"))->setValue(5);
+        QCOMPARE(page->plan().items[static_cast<std::size_t>(sided)].left, 5);
+        QVERIFY(test::says(*page, QStringLiteral("left and right are not even")));
+        page->findChild<QSpinBox*>(QStringLiteral("planRight"))->setValue(5);
+        QVERIFY(!test::says(*page, QStringLiteral("left and right are not even")));
+        // Locked it stays when another session is proposed.
+        QTest::mouseClick(page->findChild<QPushButton*>(QStringLiteral("planLock")), Qt::LeftButton);
+        const std::string kept = page->plan().items[static_cast<std::size_t>(sided)].movement;
+        page->findChild<QSpinBox*>(QStringLiteral("planMinutes"))->setValue(12);
+        propose(page);
+        bool there = false;
+        for (const auto& i : page->plan().items) there = there || (i.movement == kept && i.left == 5 && i.locked);
+        QVERIFY(there);
+        // Taken out by the key.
+        const auto before = page->plan().items.size();
+        list->setCurrentRow(2);
+        QTest::keyClick(list, Qt::Key_Delete);
+        QCOMPARE(page->plan().items.size(), before - 1);
+        page->undo().undo();
+        QCOMPARE(page->plan().items.size(), before);
+    }
+
+    void limits_and_letters_of_the_person_are_kept_to() {
+        Bench b(copy_.demo);
+        const auto people = b.session.library->people().value();
+        const auto person = people.front().id;
+        Agreement a;
+        a.person = person;
+        a.check = "limit.no_balance";
+        a.off = true;
+        a.reason = "as agreed";
+        QVERIFY(b.session.library->save_agreement(a));
+        b.window->show_place(b.window->place(QStringLiteral("practice")));
+        auto* page = b.window->practice();
+        ui::Ref ref;
+        ref.person = person;
+        page->open(ref);
+        QTRY_COMPARE_WITH_TIMEOUT(page->form()->person(), person, 20000);
+        QTRY_VERIFY_WITH_TIMEOUT(page->form()->needs().limits.contains("no_balance"), 20000);
+        page->form()->add_wanted("one_leg_stand");
+        propose(page);
+        for (const auto& i : page->plan().items) QVERIFY(i.movement != "one_leg_stand");
+        QVERIFY(test::says(*page, QStringLiteral("it was agreed so")));
+    }
+
+    void a_run_at_sixty_times_its_speed_goes_into_the_log() {
+        Bench b(copy_.demo);
+        auto* page = come(b);
+        page->findChild<QSpinBox*>(QStringLiteral("planMinutes"))->setValue(8);
+        propose(page);
+        auto* window = page->run_now();
+        QVERIFY(window);
+        QElapsedTimer real;
+        real.start();
+        window->run().set_clock([&] { return static_cast<double>(real.nsecsElapsed()) * 60e-9; });
+        QSignalSpy called(&window->run(), &ui::PacerRun::called), ended(&window->run(), &ui::PacerRun::ended);
+        QTest::keyClick(window, Qt::Key_Space); // goes
+        QTRY_VERIFY_WITH_TIMEOUT(window->run().pacer().at_s() > 60, 10000);
+        QVERIFY(!window->picture().title.isEmpty());
+        QTest::keyClick(window, Qt::Key_Space); // rests
+        const double at = window->run().pacer().at_s();
+        QTest::qWait(120);
+        QCOMPARE(window->run().pacer().at_s(), at);
+        QTest::keyClick(window, Qt::Key_Space);
+        QTRY_COMPARE_WITH_TIMEOUT(ended.count(), 1, 30000);
+        QCOMPARE(called.count(), static_cast<int>(window->run().pacer().timeline().calls.size()));
+        // What was done is asked about, and kept in ten seconds.
+        auto* dialog = page->findChild<ui::LogDialog*>();
+        QTRY_VERIFY(dialog = page->findChild<ui::LogDialog*>());
+        QCOMPARE(dialog->findChild<QSpinBox*>(QStringLiteral("logMinutes"))->value(), 8);
+        dialog->findChild<QSpinBox*>(QStringLiteral("logEffort"))->setValue(6);
+        dialog->findChild<QLineEdit*>(QStringLiteral("logFelt"))->setText(QStringLiteral("warm hands"));
+        dialog->findChild<QLineEdit*>(QStringLiteral("logPain"))->setText(QStringLiteral("left knee"));
+        QVERIFY(test::says(*dialog, QStringLiteral("licensed clinician")));
+        QTest::keyClick(dialog, Qt::Key_Return);
+        QTRY_COMPARE_WITH_TIMEOUT(b.session.library->practice(0)->size(), std::size_t(1), 20000);
+        const auto log = b.session.library->practice(0)->front();
+        QVERIFY(log.minutes > 7.4 && log.minutes < 8.6 && *log.effort == 6 && log.pain == "left knee");
+        int left = 0, right = 0;
+        for (const auto& d : log.done) left += d.left, right += d.right;
+        QVERIFY(left == right && left > 0);
+        QTRY_COMPARE(page->findChild<QTableWidget*>(QStringLiteral("practiceLog"))->rowCount(), 1);
+        const QString csv = copy_.dir.filePath(QStringLiteral("log.csv")), pdf = copy_.dir.filePath(QStringLiteral("log.pdf"));
+        page->log()->write_csv(csv);
+        page->log()->write_pdf(pdf);
+        QTRY_VERIFY_WITH_TIMEOUT(read(csv).contains(QStringLiteral("warm hands")), 20000);
+        QTRY_VERIFY_WITH_TIMEOUT(QFileInfo(pdf).size() > 5000, 20000);
+        window->close();
+    }
+
+    void the_stop_key_stops() {
+        Bench b(copy_.demo);
+        auto* page = come(b);
+        auto* window = page->run_now();
+        QSignalSpy ended(&window->run(), &ui::PacerRun::ended);
+        auto* stop = window->findChild<QPushButton*>(QStringLiteral("pacerStop"));
+        QVERIFY(stop && stop->isVisible() && stop->height() >= 30);
+        QTest::keyClick(window, Qt::Key_Space);
+        QTest::keyClick(window, Qt::Key_PageDown); // a remote
+        QVERIFY(window->run().pacer().at_s() > 30);
+        QTest::mouseClick(stop, Qt::LeftButton);
+        QCOMPARE(ended.count(), 1);
+        QVERIFY(window->run().stopped());
+        const double at = window->run().pacer().at_s();
+        QTest::keyClick(window, Qt::Key_Space);
+        QTest::qWait(60);
+        QCOMPARE(window->run().pacer().at_s(), at);
+        window->close();
+    }
+
+    void what_is_exported_can_be_read_again() {
+        Bench b(copy_.demo);
+        auto* page = come(b);
+        page->findChild<QSpinBox*>(QStringLiteral("planMinutes"))->setValue(4);
+        propose(page);
+        QSignalSpy exported(page, &ui::PracticePage::exported);
+        int n = 0;
+        const auto out = [&](const char* name) {
+            const QString file = copy_.dir.filePath(QLatin1String(name));
+            page->export_to(file);
+            if (!QTest::qWaitFor([&] { return exported.count() == n + 1; }, 240000)) qFatal("not exported: %s", name);
+            ++n;
+            return file;
+        };
+        const auto plan = parse_plan(read(out("plan.json")).toStdString());
+        QVERIFY(plan);
+        QCOMPARE(plan_text(*plan), plan_text(page->plan()));
+        const QString html = read(out("sheet.html"));
+        for (const auto& i : page->plan().items) QVERIFY(html.contains(ui::text::item_title(i, b.session.movements.now()).toHtmlEscaped()));
+        QVERIFY(html.contains(QStringLiteral("licensed clinician")) && html.contains(QStringLiteral("data:image/png")));
+        QProcess p;
+        p.start(QStringLiteral("pdftotext"), {out("sheet.pdf"), QStringLiteral("-")});
+        QVERIFY(p.waitForFinished());
+        QVERIFY(QString::fromUtf8(p.readAllStandardOutput()).contains(ui::text::item_title(page->plan().items[1], b.session.movements.now()).section(QLatin1Char(' '), 0, 0)));
+        QVERIFY(read(out("plan.ics")).contains(QStringLiteral("DURATION:PT4M")));
+        const QString sound = out("plan.flac");
+        QProcess probe;
+        probe.start(QStringLiteral("ffprobe"), {QStringLiteral("-v"), QStringLiteral("error"), QStringLiteral("-show_entries"), QStringLiteral("format=duration"), QStringLiteral("-of"), QStringLiteral("csv=p=0"), sound});
+        QVERIFY(probe.waitForFinished());
+        const double seconds = probe.readAllStandardOutput().trimmed().toDouble();
+        QVERIFY2(seconds >= page->plan().total_s() - 0.1 && seconds < page->plan().total_s() + 8, qPrintable(QString::number(seconds)));
+    }
+
+    void the_practice_film_has_pictures_sound_and_captions() {
+        const auto movements = load_movements(test::data_dir());
+        ui::PracticeFilm film;
+        film.width = 180, film.height = 320, film.fps = 4;
+        PlanItem stand;
+        stand.part = PlanPart::opening, stand.movement = "quiet_stand", stand.practice_s = 4;
+        PlanItem bow;
+        bow.movement = "draw_the_bow", bow.left = bow.right = 1, bow.change_s = 2;
+        film.plan.items = {stand, bow};
+        settle_plan(film.plan, movements);
+        const std::filesystem::path file = copy_.dir.filePath(QStringLiteral("film.mp4")).toStdString();
+        const auto ok = ui::write_practice_film(file, film, movements, {}, {});
+        QVERIFY2(ok, ok ? "" : ok.error().context.c_str());
+        const double length = timeline_of(film.plan, movements, film.options).length_s;
+        auto reader = ClipReader::open(file);
+        QVERIFY(reader);
+        QVERIFY(std::abs(static_cast<double>(reader->info().time_s.size()) - length * 4) <= 1.5);
+        QProcess probe;
+        probe.start(QStringLiteral("ffprobe"), {QStringLiteral("-v"), QStringLiteral("error"), QStringLiteral("-show_entries"), QStringLiteral("stream=codec_type,codec_name"), QStringLiteral("-of"), QStringLiteral("csv=p=0"), QString::fromStdString(file.string())});
+        QVERIFY(probe.waitForFinished());
+        const QString streams = QString::fromUtf8(probe.readAllStandardOutput());
+        QVERIFY2(streams.contains(QStringLiteral("h264,video")) && streams.contains(QStringLiteral("aac,audio")), qPrintable(streams));
+        const QString vtt = read(copy_.dir.filePath(QStringLiteral("film.vtt")));
+        QVERIFY(vtt.startsWith(QStringLiteral("WEBVTT")) && vtt.contains(QStringLiteral(" --> ")) && vtt.contains(QStringLiteral("Draw the Bow")));
+        // The figure turns from left to right: two moments of the two sides mirror each other on the picture, roughly.
+        const auto a = reader->frame(static_cast<std::size_t>(4 * 4 + 8 + 16)), c = reader->frame(static_cast<std::size_t>(4 * 4 + 8));
+        QVERIFY(a && c && (*a)->rgb != (*c)->rgb);
+        // Cancelled it leaves nothing.
+        std::stop_source stop;
+        stop.request_stop();
+        const std::filesystem::path no = copy_.dir.filePath(QStringLiteral("no.mp4")).toStdString();
+        QCOMPARE(ui::write_practice_film(no, film, movements, stop.get_token(), {}).error().code, Code::cancelled);
+        QVERIFY(!std::filesystem::exists(no));
+    }
+
+    void own_plans_are_kept_for_whoever() {
+        Bench b(copy_.demo);
+        auto* page = come(b);
+        page->keep_plan(QStringLiteral("Tuesday hall"));
+        QTRY_COMPARE_WITH_TIMEOUT(b.session.library->own_forms(Own::plan)->size(), std::size_t(1), 20000);
+        const auto plan = parse_plan(b.session.library->own_forms(Own::plan)->front().body);
+        QVERIFY(plan && plan->person.empty() && plan->items.size() == page->plan().items.size());
+    }
+};
+
+QTEST_MAIN(TestPractice)
+#include "test_practice.moc"
