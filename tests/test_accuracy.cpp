@@ -39,7 +39,8 @@ private slots:
         std::map<std::string, test::Errors> errors;
         int clips = 0;
         for (const auto& c : cli::scene_clips()) {
-            if (c.then == cli::SceneClip::Then::waiting) continue;
+            // Of the weeks before there are three takes of one person with one fault: no sample of people.
+            if (c.then == cli::SceneClip::Then::waiting || c.then == cli::SceneClip::Then::sent) continue;
             const auto record = recorded(c);
             QVERIFY2(record.has_value(), c.file);
             const auto track = library_->load_track(record->id);

@@ -76,7 +76,7 @@ private slots:
         s.movements = load_movements(test::data_dir());
         auto lib = *Library::open(copy_.demo);
         for (const auto& c : must(lib.clips())) {
-            if (c.person == 0 || c.pair != 0 || (c.state != ClipState::tracked && c.state != ClipState::reviewed)) continue;
+            if (two_ != 0 || c.person == 0 || c.pair != 0 || c.state != ClipState::tracked || !lib.has_file(c)) continue;
             const auto open = ui::load_review(lib, s, c.id);
             if (!open) continue;
             const auto& all = (*open)->review->findings;
@@ -111,8 +111,8 @@ private slots:
         auto* review = b.window->review();
         auto* letter = b.window->letter();
         QTRY_COMPARE_WITH_TIMEOUT(b.window->evening().all().size(), std::size_t(30), 30000);
-        QSignalSpy opened(review, &ui::ReviewPage::opened), decided(review, &ui::ReviewPage::decided), filled(letter, &ui::LetterPage::filled_in),
-            exported(letter, &ui::LetterPage::exported);
+        QSignalSpy opened(review, &ui::ReviewPage::opened), decided(review, &ui::ReviewPage::decided),
+            filled(letter, &ui::LetterPage::filled_in), exported(letter, &ui::LetterPage::exported);
         int most = 0;
         for (int n = 0; n < 30; ++n) {
             Hand hand{*b.window};
@@ -122,8 +122,8 @@ private slots:
             QCOMPARE(open->person.name, "Student " + std::to_string(n + 1)); // who waits longest
             // The first in one's own words, on the first evening typed, later taken from what was said before.
             hand.press(Qt::Key_W);
-            auto* dialog = review->findChild<ui::RewordDialog*>();
-            QVERIFY(dialog);
+            ui::RewordDialog* dialog = nullptr;
+            QTRY_VERIFY_WITH_TIMEOUT(dialog = review->findChild<ui::RewordDialog*>(), 20000);
             QTRY_VERIFY(dialog->isActiveWindow());
             if (n == 0) {
                 hand.type(QStringLiteral("Sink straight down."));
@@ -136,8 +136,6 @@ private slots:
             QTRY_VERIFY(!review->findChild<ui::RewordDialog*>());
             b.window->activateWindow(); // where no window manager does it
             QVERIFY(QTest::qWaitForWindowActive(b.window.get()));
-            const std::string first = ui::finding_key(review->state().open->review->findings.front());
-            const double seen_first = review->state().shown_time();
             hand.press(Qt::Key_Period);
             hand.press(Qt::Key_K); // the second as it is
             QTRY_COMPARE_WITH_TIMEOUT(decided.count(), 2 * n + 2, 30000);
@@ -150,17 +148,27 @@ private slots:
             // The moment of each finding that goes out was on the screen.
             const auto letters = b.session.library->letters(open->clip.id).value();
             QCOMPARE(letters.size(), std::size_t(1));
+            if (letters[0].checks.size() != 2) {
+                for (const auto& k : letters[0].checks) qWarning("%d: in the letter %s", n, k.c_str());
+                for (const auto& d : must(b.session.library->decisions(open->clip.id)))
+                    qWarning("decided %s/%s %d", d.check.c_str(), d.side.c_str(), static_cast<int>(d.choice));
+                for (const auto& f : open->review->findings)
+                    if (f.verdict == Verdict::outside || f.verdict == Verdict::edge)
+                        qWarning("found %s %d", ui::finding_key(f).c_str(), static_cast<int>(f.verdict));
+            }
             QCOMPARE(letters[0].checks.size(), std::size_t(2));
             const double half = 0.51 / open->review->motion.rate;
             for (const auto& f : open->review->findings) {
                 if (std::find(letters[0].checks.begin(), letters[0].checks.end(), ui::finding_key(f)) == letters[0].checks.end()) continue;
                 const auto& seen = review->seen_at();
-                const bool by_key = std::any_of(seen.begin(), seen.end(), [&](const auto& s) { return s.first == ui::finding_key(f) && std::abs(s.second - f.time_s) <= half; });
-                const bool reworded = ui::finding_key(f) == first && std::abs(seen_first - f.time_s) <= half;
-                QVERIFY2(by_key || reworded, ui::finding_key(f).c_str());
+                const bool by_key = std::any_of(seen.begin(), seen.end(), [&](const auto& s) {
+                    return s.first == ui::finding_key(f) && std::abs(s.second - f.time_s) <= half;
+                });
+                QVERIFY2(by_key, ui::finding_key(f).c_str());
             }
             const QString said = words_of(exported.last().at(0).toString());
-            QVERIFY2(said.contains(QStringLiteral("Sink straight down.")) && said.contains(QStringLiteral("Student %1").arg(n + 1)), qPrintable(said));
+            QVERIFY2(said.contains(QStringLiteral("Sink straight down.")) && said.contains(QStringLiteral("Student %1").arg(n + 1)),
+                     qPrintable(said));
         }
         qInfo("at most %d keys a clip", most);
         QTRY_VERIFY_WITH_TIMEOUT(b.window->evening().all().empty(), 20000); // nobody waits any more
@@ -185,6 +193,9 @@ private slots:
         open_letter(b, two_);
         auto* letter = b.window->letter();
         QCOMPARE(letter->findChild<QComboBox*>(QStringLiteral("letterLanguage"))->currentData().toString(), QStringLiteral("de"));
+        auto* templates = letter->findChild<QComboBox*>(QStringLiteral("template"));
+        templates->setCurrentIndex(0); // words of the demo's own stand there: the template's instead
+        emit templates->activated(0);
         auto* list = letter->findChild<QListWidget*>(QStringLiteral("corrections"));
         QVERIFY(list->count() >= 1);
         list->setCurrentRow(0);
@@ -205,7 +216,8 @@ private slots:
         QVERIFY(html.contains(QStringLiteral("<html lang=\"de\">")) && html.contains(QStringLiteral("<main>")));
         QVERIFY2(html.contains(QStringLiteral("10. Dezember 2026")), qPrintable(html.right(1500)));
         QVERIFY(html.contains(QStringLiteral("2-mal am Tag")) && html.contains(QStringLiteral("3 je Seite")));
-        for (const char* english : {"What went well", "in every", "Pain means", "Please send", "Dear "}) QVERIFY2(!html.contains(QLatin1String(english)), english);
+        for (const char* english : {"What went well", "in every", "Pain means", "Please send", "Dear "})
+            QVERIFY2(!html.contains(QLatin1String(english)), english);
         // The windows go on in their own language.
         QCOMPARE(letter->findChild<QPushButton*>(QStringLiteral("primary"))->text(), QStringLiteral("Save as PDF …"));
         // In large type it is as long again, or nearly.
@@ -216,7 +228,8 @@ private slots:
         letter->export_to(large);
         QTRY_COMPARE_WITH_TIMEOUT(exported.count(), 3, 30000);
         const auto kept = b.session.library->letters(two_)->front();
-        QVERIFY(kept.large && kept.review_on == "2026-12-10" && kept.with.size() == 1 && kept.with.begin()->second.homework.times_a_day == 2);
+        QVERIFY(kept.large && kept.review_on == "2026-12-10" && kept.with.size() == 1 &&
+                kept.with.begin()->second.homework.times_a_day == 2);
         // A short message has the words alone.
         letter->findChild<QPushButton*>(QStringLiteral("copyText"))->click();
         QTRY_VERIFY_WITH_TIMEOUT(QGuiApplication::clipboard()->text().contains(QStringLiteral("2-mal am Tag")), 30000);
@@ -262,14 +275,16 @@ private slots:
         letter->export_to(file);
         QTRY_COMPARE_WITH_TIMEOUT(exported.count(), 1, 30000);
         const QString first = QString::fromStdString(open->person.name).section(QLatin1Char(' '), 0, 0);
-        const QString value = ui::text::figure(f.value, QString::fromStdString(f.unit), b.session.settings.units(open->review->motion, open->person));
+        const QString value =
+            ui::text::figure(f.value, QString::fromStdString(f.unit), b.session.settings.units(open->review->motion, open->person));
         QVERIFY2(words_of(file).contains(QStringLiteral("Dear %1, it was %2").arg(first, value).simplified()), qPrintable(words_of(file)));
         // Of another clip, of a finding that is not there, of no kind: refused with words, nothing is written.
-        for (const auto& [bad, says] : {std::pair{QStringLiteral("{figure 9999 %1}").arg(QString::fromStdString(ui::finding_key(f))), QStringLiteral("another clip")},
-                                        {QStringLiteral("{figure %1 no_such.high/left}").arg(two_), QStringLiteral("not found")},
-                                        {QStringLiteral("{change %1 no_such/left}").arg(two_), QStringLiteral("better")},
-                                        {QStringLiteral("{shoe size}"), QStringLiteral("no such field")},
-                                        {QStringLiteral("{next}"), QStringLiteral("next look")}}) {
+        for (const auto& [bad, says] :
+             {std::pair{QStringLiteral("{figure 9999 %1}").arg(QString::fromStdString(ui::finding_key(f))), QStringLiteral("another clip")},
+              {QStringLiteral("{figure %1 no_such.high/left}").arg(two_), QStringLiteral("not found")},
+              {QStringLiteral("{change %1 no_such/left}").arg(two_), QStringLiteral("better")},
+              {QStringLiteral("{shoe size}"), QStringLiteral("no such field")},
+              {QStringLiteral("{next}"), QStringLiteral("next look")}}) {
             words->set_words(bad);
             const QString no = copy_.dir.filePath(QStringLiteral("no.pdf"));
             letter->export_to(no);
@@ -282,7 +297,8 @@ private slots:
         QVERIFY(letter->findChild<QLabel*>(QStringLiteral("problem")));
         b.window->letter()->findChild<QTabWidget*>(QStringLiteral("letterTabs"))->setCurrentIndex(1);
         QVERIFY(test::says(*letter, QStringLiteral("11°")));
-        QCOMPARE(ui::typed_figures(QStringLiteral("3 times a day, 20 % and 4,5 cm, {figure 3 a/b}")), (QStringList{QStringLiteral("20 %"), QStringLiteral("4,5 cm")}));
+        QCOMPARE(ui::typed_figures(QStringLiteral("3 times a day, 20 % and 4,5 cm, {figure 3 a/b}")),
+                 (QStringList{QStringLiteral("20 %"), QStringLiteral("4,5 cm")}));
         // Copied and pasted it stays a field.
         words->set_words(QStringLiteral("a {name} b"));
         words->selectAll();
@@ -318,13 +334,16 @@ private slots:
         Bench b(copy_.demo);
         open_letter(b, two_);
         auto* letter = b.window->letter();
+        letter->findChild<ui::FieldEdit*>(QStringLiteral("opening"))->set_words(QStringLiteral("Dear {name},"));
         letter->findChild<QTabWidget*>(QStringLiteral("letterTabs"))->setCurrentIndex(2);
         for (auto* a : letter->findChild<QMenu*>(QStringLiteral("howSent"))->actions())
             if (a->text() == QStringLiteral("by mail")) a->trigger();
-        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->letters(two_)->front().how == "mail", 20000);
+        QTRY_VERIFY_WITH_TIMEOUT(!b.session.library->letters(two_)->empty() && b.session.library->letters(two_)->front().how == "mail",
+                                 20000);
         QTRY_VERIFY(letter->findChild<QLabel*>(QStringLiteral("letterStatus"))->text().startsWith(QStringLiteral("Sent by mail")));
         const auto lines = *b.session.library->letter_lines(b.session.library->clip(two_)->person);
-        QVERIFY(std::any_of(lines.begin(), lines.end(), [&](const LetterLine& l) { return l.clip == two_ && l.state == LetterState::sent; }));
+        QVERIFY(
+            std::any_of(lines.begin(), lines.end(), [&](const LetterLine& l) { return l.clip == two_ && l.state == LetterState::sent; }));
         // The mail program is handed the file; nothing is sent by Bevel.
         const QString told = copy_.dir.filePath(QStringLiteral("mail.txt")), program = copy_.dir.filePath(QStringLiteral("mailer"));
         QFile script(program);
@@ -334,7 +353,10 @@ private slots:
         script.setPermissions(QFile::ReadOwner | QFile::WriteOwner | QFile::ExeOwner);
         qputenv("BEVEL_MAIL", program.toUtf8());
         letter->findChild<QPushButton*>(QStringLiteral("openMail"))->click();
-        QTRY_VERIFY_WITH_TIMEOUT(QFile::exists(told), 30000);
+        if (!QTest::qWaitFor([&] { return QFile::exists(told); }, 30000))
+            for (const auto* l : letter->findChildren<QLabel*>())
+                if (l->isVisible()) qWarning("%s", qPrintable(l->text()));
+        QVERIFY(QFile::exists(told));
         QFile f(told);
         QVERIFY(f.open(QIODevice::ReadOnly));
         const QStringList arguments = QString::fromUtf8(f.readAll()).split(QLatin1Char('\n'));
@@ -355,7 +377,8 @@ private slots:
         t.short_form = true;
         const auto back = ui::parse_template(ui::template_text(t));
         QVERIFY(back && back->opening == t.opening && back->short_form && back->own);
-        for (const char* bad : {"", "{}", "[]", "{\"name\":\"\",\"language\":\"en\",\"opening\":\"\",\"closing\":\"\"}", "{\"name\":3,\"language\":\"en\",\"opening\":\"\",\"closing\":\"\"}"})
+        for (const char* bad : {"", "{}", "[]", "{\"name\":\"\",\"language\":\"en\",\"opening\":\"\",\"closing\":\"\"}",
+                                "{\"name\":3,\"language\":\"en\",\"opening\":\"\",\"closing\":\"\"}"})
             QVERIFY(!ui::parse_template({"x", bad}));
         QVERIFY(b.session.library->keep_form(ui::template_text(t), Own::letter));
         open_letter(b, two_);

@@ -19,11 +19,14 @@ const Movement& named(const std::string& id) {
     qFatal("no movement %s", id.c_str());
 }
 bool in(const Plan& p, const std::string& id) {
-    return std::any_of(p.items.begin(), p.items.end(), [&](const PlanItem& i) { return i.movement == id || std::find(i.sequence.begin(), i.sequence.end(), id) != i.sequence.end(); });
+    return std::any_of(p.items.begin(), p.items.end(), [&](const PlanItem& i) {
+        return i.movement == id || std::find(i.sequence.begin(), i.sequence.end(), id) != i.sequence.end();
+    });
 }
 std::ptrdiff_t at(const Plan& p, const std::string& id, bool drill = false) {
     for (std::size_t n = 0; n < p.items.size(); ++n)
-        if (p.items[n].movement == id && p.items[n].drill.empty() != drill && p.items[n].sequence.empty()) return static_cast<std::ptrdiff_t>(n);
+        if (p.items[n].movement == id && p.items[n].drill.empty() != drill && p.items[n].sequence.empty())
+            return static_cast<std::ptrdiff_t>(n);
     return -1;
 }
 PlanRules without(PlanRule r) {
@@ -47,11 +50,14 @@ Needs random_needs(Rng& rng) {
         if (chance(0.1)) n.care.insert(c);
     for (const char* t : {"legs", "waist", "spine", "shoulders", "balance", "breath"})
         if (chance(0.2)) n.themes.insert(t);
-    const auto pick = [&] { return movements()[static_cast<std::size_t>(rng.uniform(0, static_cast<double>(movements().size()) - 0.01))].id; };
+    const auto pick = [&] {
+        return movements()[static_cast<std::size_t>(rng.uniform(0, static_cast<double>(movements().size()) - 0.01))].id;
+    };
     for (int k = 0; k < 3; ++k) {
         if (chance(0.4)) n.practised.push_back(pick());
         if (chance(0.25)) n.wanted.push_back(pick());
-        if (const auto& m = named(pick()); chance(0.3) && !m.drills.empty()) n.asked.push_back({m.id, m.drills.front().rules.front(), "", 0, 0});
+        if (const auto& m = named(pick()); chance(0.3) && !m.drills.empty())
+            n.asked.push_back({m.id, m.drills.front().rules.front(), "", 0, 0});
     }
     n.chair = chance(0.8), n.wall = chance(0.8), n.stick = chance(0.2);
     return n;
@@ -62,7 +68,8 @@ QString wrong(const Plan& p, const Needs& n) {
     if (std::abs(p.total_s() - 60 * n.minutes) > 30) {
         // Time may be left where there is too little that may be done; never is it too long.
         if (p.total_s() > 60 * n.minutes + 30) return QStringLiteral("too long: %1 s of %2 min").arg(p.total_s()).arg(n.minutes);
-        if (n.minutes < 30 && n.limits.empty() && n.care.empty() && !n.careful()) return QStringLiteral("time is left: %1 s of %2 min").arg(p.total_s()).arg(n.minutes);
+        if (n.minutes < 30 && n.limits.empty() && n.care.empty() && !n.careful())
+            return QStringLiteral("time is left: %1 s of %2 min").arg(p.total_s()).arg(n.minutes);
     }
     if (p.items.front().part != PlanPart::opening || p.items.back().part != PlanPart::closing) return QStringLiteral("no frame");
     std::set<std::string> said, seen;
@@ -80,16 +87,20 @@ QString wrong(const Plan& p, const Needs& n) {
         if (careful && m.asks_balance >= 2) return QStringLiteral("balance on such a day: %1").arg(QString::fromStdString(m.id));
         if (careful && caution("overhead") && i.version != "To the brow") return QStringLiteral("overhead on such a day");
         if (n.limits.contains("no_balance") && m.asks_balance >= 2) return QStringLiteral("balance against the limit");
-        if (n.limits.contains("no_overhead") && caution("overhead") && i.version != "To the brow") return QStringLiteral("overhead against the limit");
+        if (n.limits.contains("no_overhead") && caution("overhead") && i.version != "To the brow")
+            return QStringLiteral("overhead against the limit");
         if (n.limits.contains("no_bends") && caution("bends")) return QStringLiteral("bends against the limit");
-        if (n.limits.contains("seated") && i.version != "Seated" && m.id != "seated_rise_and_sink" && i.drill.empty()) return QStringLiteral("standing: %1").arg(QString::fromStdString(m.id));
+        if (n.limits.contains("seated") && i.version != "Seated" && m.id != "seated_rise_and_sink" && i.drill.empty())
+            return QStringLiteral("standing: %1").arg(QString::fromStdString(m.id));
         if (n.care.contains("shoulders") && caution("overhead")) return QStringLiteral("overhead with sore shoulders");
         if (m.asks_balance >= 2 && !i.support) return QStringLiteral("balance without support");
         if (m.asks_balance >= 2 && !n.chair && !n.wall) return QStringLiteral("balance where there is nothing to hold");
         if (m.tool && !n.stick) return QStringLiteral("a stick that is not there");
-        if (i.part == PlanPart::drill && (k + 1 >= p.items.size() || p.items[k + 1].movement != i.movement)) return QStringLiteral("a drill without its movement after it");
+        if (i.part == PlanPart::drill && (k + 1 >= p.items.size() || p.items[k + 1].movement != i.movement))
+            return QStringLiteral("a drill without its movement after it");
         double turn = 0;
-        for (const auto& ph : m.phases) turn = std::max({turn, std::abs(ph.posture.shoulder_turn) - 15, std::abs(ph.posture.shoulder_turn - ph.posture.pelvis_turn)});
+        for (const auto& ph : m.phases)
+            turn = std::max({turn, std::abs(ph.posture.shoulder_turn) - 15, std::abs(ph.posture.shoulder_turn - ph.posture.pelvis_turn)});
         const bool eases = std::any_of(i.why.begin(), i.why.end(), [](const PlanReason& r) { return r.code == PlanReason::Code::eases; });
         if (i.part == PlanPart::loosening && !eases) {
             if (twisted && turn <= 15) return QStringLiteral("a large joint after a twist");
@@ -210,19 +221,22 @@ private slots:
         one.minutes = 8;
         one.wanted = {"staff_closing_turn"};
         one.stick = true;
-        const std::map<PlanRule, Needs> cases{{PlanRule::frame, plain},   {PlanRule::loosening, one},  {PlanRule::large_first, twist}, {PlanRule::stages, low},
-                                              {PlanRule::even, plain},    {PlanRule::settling, plain}, {PlanRule::breaths, hold},      {PlanRule::easing, hold},
-                                              {PlanRule::today, tired},   {PlanRule::steadier, steady}, {PlanRule::drill_first, asked}, {PlanRule::grow, sequence},
-                                              {PlanRule::time, plain},    {PlanRule::limits, limit},   {PlanRule::prepared, low},      {PlanRule::few, plain}};
+        const std::map<PlanRule, Needs> cases{
+            {PlanRule::frame, plain}, {PlanRule::loosening, one},   {PlanRule::large_first, twist}, {PlanRule::stages, low},
+            {PlanRule::even, plain},  {PlanRule::settling, plain},  {PlanRule::breaths, hold},      {PlanRule::easing, hold},
+            {PlanRule::today, tired}, {PlanRule::steadier, steady}, {PlanRule::drill_first, asked}, {PlanRule::grow, sequence},
+            {PlanRule::time, plain},  {PlanRule::limits, limit},    {PlanRule::prepared, low},      {PlanRule::few, plain}};
         QCOMPARE(cases.size(), static_cast<std::size_t>(PlanRule::count));
-        for (const auto& [rule, n] : cases) QVERIFY2(changes(rule, n), qPrintable(QStringLiteral("rule %1 changes nothing").arg(static_cast<int>(rule))));
+        for (const auto& [rule, n] : cases)
+            QVERIFY2(changes(rule, n), qPrintable(QStringLiteral("rule %1 changes nothing").arg(static_cast<int>(rule))));
     }
 
     void properties_over_random_needs() {
         Rng rng(20261126);
         int planned = 0, share = 0, short_ones = 0;
         double slowest = 0;
-        const int many = qEnvironmentVariableIntValue("BEVEL_PLANS") > 0 ? qEnvironmentVariableIntValue("BEVEL_PLANS") : 200; // 2000 by ./run bench
+        const int many =
+            qEnvironmentVariableIntValue("BEVEL_PLANS") > 0 ? qEnvironmentVariableIntValue("BEVEL_PLANS") : 200; // 2000 by ./run bench
         for (int k = 0; k < many; ++k) {
             const Needs n = random_needs(rng);
             const auto begin = std::chrono::steady_clock::now();
@@ -239,14 +253,16 @@ private slots:
                 // What limits and the day forbid may leave too little to loosen with: then it is said.
                 const bool kept = p->loosening_share() >= 0.345 && p->loosening_share() <= 0.405;
                 const auto problems = problems_of(*p, n, movements());
-                const bool said = std::any_of(problems.begin(), problems.end(), [](const PlanProblem& x) { return x.rule == PlanRule::loosening; });
+                const bool said =
+                    std::any_of(problems.begin(), problems.end(), [](const PlanProblem& x) { return x.rule == PlanRule::loosening; });
                 QVERIFY(kept || said || (p->loosening_share() > 0.33 && p->loosening_share() < 0.42));
                 if (n.limits.empty() && n.care.empty() && !n.careful()) ++short_ones, share += kept;
             }
             const auto back = parse_plan(plan_text(*p));
             QVERIFY(back && plan_text(*back) == plan_text(*p));
         }
-        qInfo("%d planned, loosening in its band in %d of %d short ones without limits, the slowest took %.2f s", planned, share, short_ones, slowest);
+        qInfo("%d planned, loosening in its band in %d of %d short ones without limits, the slowest took %.2f s", planned, share,
+              short_ones, slowest);
         QCOMPARE(planned, many);
         QVERIFY(share >= short_ones * 9 / 10);
     }
@@ -280,13 +296,13 @@ private slots:
         const std::string good = plan_text(*propose(n, movements()));
         QVERIFY(parse_plan(good));
         for (const auto& [from, to] : std::vector<std::pair<std::string, std::string>>{{"\"bevel-plan\"", "\"other\""},
-                                                                                      {"\"version\": 1", "\"version\": 2"},
-                                                                                      {"\"minutes\": 20.0", "\"minutes\": -3"},
-                                                                                      {"\"part\": \"loosening\"", "\"part\": \"sleep\""},
-                                                                                      {"\"left\": 3", "\"left\": 1e9"},
-                                                                                      {"\"left\": 3", "\"left\": \"3\""},
-                                                                                      {"\"code\": \"frame\"", "\"code\": \"because\""},
-                                                                                      {"\"sequence\": []", "\"sequence\": 4"}}) {
+                                                                                       {"\"version\": 1", "\"version\": 2"},
+                                                                                       {"\"minutes\": 20.0", "\"minutes\": -3"},
+                                                                                       {"\"part\": \"loosening\"", "\"part\": \"sleep\""},
+                                                                                       {"\"left\": 3", "\"left\": 1e9"},
+                                                                                       {"\"left\": 3", "\"left\": \"3\""},
+                                                                                       {"\"code\": \"frame\"", "\"code\": \"because\""},
+                                                                                       {"\"sequence\": []", "\"sequence\": 4"}}) {
             std::string bad = good;
             const auto k = bad.find(from);
             QVERIFY2(k != std::string::npos, from.c_str());
@@ -315,7 +331,9 @@ private slots:
         for (const auto& c : t.calls)
             if (c.tone == Tone::count) {
                 ++counts;
-                QVERIFY(std::any_of(t.stretches.begin(), t.stretches.end(), [&](const Stretch& s) { return s.kind == Stretch::Kind::repeat && s.from_s == c.at_s && std::to_string(s.number) == c.of; }));
+                QVERIFY(std::any_of(t.stretches.begin(), t.stretches.end(), [&](const Stretch& s) {
+                    return s.kind == Stretch::Kind::repeat && s.from_s == c.at_s && std::to_string(s.number) == c.of;
+                }));
             }
         QCOMPARE(counts, repeats);
         // Words are never said over an out-breath, but for counts and what keeps somebody safe; nothing corrective while on one leg.
@@ -328,7 +346,8 @@ private slots:
         // Safety is said before it is needed.
         for (const auto& s : t.stretches)
             if (s.kind == Stretch::Kind::repeat && p.items[s.item].support)
-                QVERIFY(std::any_of(t.calls.begin(), t.calls.end(), [&](const Call& c) { return c.code == "support" && c.at_s < s.from_s && c.at_s > s.from_s - 200; }));
+                QVERIFY(std::any_of(t.calls.begin(), t.calls.end(),
+                                    [&](const Call& c) { return c.code == "support" && c.at_s < s.from_s && c.at_s > s.from_s - 200; }));
     }
 
     void breath_is_the_students_own_until_it_is_asked_to_be_longer() {
@@ -356,7 +375,9 @@ private slots:
         Pacer run(plan, movements(), {});
         run.start();
         const auto item = static_cast<std::size_t>(at(plan, "brush_and_push"));
-        while (run.timeline().stretches[run.now().stretch].item != item || run.timeline().stretches[run.now().stretch].kind != Stretch::Kind::repeat) run.advance(0.5);
+        while (run.timeline().stretches[run.now().stretch].item != item ||
+               run.timeline().stretches[run.now().stretch].kind != Stretch::Kind::repeat)
+            run.advance(0.5);
         // Once more on the other side: the right side, still to come, has one more.
         const auto side = run.timeline().stretches[run.now().stretch].side;
         QCOMPARE(side, Side::left);
@@ -386,7 +407,8 @@ private slots:
         const Plan plan = *propose(n, movements());
         std::map<std::string, std::array<int, 3>> wanted;
         for (const auto& i : plan.items)
-            if (i.left + i.right + i.times > 0) wanted[i.movement][0] += i.left, wanted[i.movement][1] += i.right, wanted[i.movement][2] += i.times;
+            if (i.left + i.right + i.times > 0)
+                wanted[i.movement][0] += i.left, wanted[i.movement][1] += i.right, wanted[i.movement][2] += i.times;
         for (const double step : {0.02, 0.7, 13.0, 500.0}) { // a slow screen skips pictures, never counts
             Pacer run(plan, movements(), {});
             run.start();
@@ -489,7 +511,8 @@ private slots:
         // Whatever the pieces it is read in, it is the same stream.
         Samples whole(50000), parts(50000);
         track.read(200000, whole);
-        for (std::size_t k = 0; k < parts.size(); k += 777) track.read(200000 + static_cast<std::int64_t>(k), {parts.data() + k, std::min<std::size_t>(777, parts.size() - k)});
+        for (std::size_t k = 0; k < parts.size(); k += 777)
+            track.read(200000 + static_cast<std::int64_t>(k), {parts.data() + k, std::min<std::size_t>(777, parts.size() - k)});
         QVERIFY(whole == parts);
     }
 
@@ -532,7 +555,8 @@ private slots:
     }
 
     void words_are_spoken_in_both_languages() {
-        const auto english = speak_words("halfway", "en"), german = speak_words("die Hälfte", "de"), pinyin = speak_words("Brush the knee. «lōu xī ào bù»", "en");
+        const auto english = speak_words("halfway", "en"), german = speak_words("die Hälfte", "de"),
+                   pinyin = speak_words("Brush the knee. «lōu xī ào bù»", "en");
         QVERIFY(english && german && pinyin);
         for (const auto* s : {&*english, &*german, &*pinyin}) {
             float most = 0;
@@ -546,8 +570,12 @@ private slots:
         Timeline t;
         t.length_s = 10;
         t.calls = {{0, Tone::begin, "stand", "x", false}, {1.5, Tone::in, "in", "", false}, {4, Tone::none, "attention", "y", false}};
-        const std::string s = captions_of(t, [](const Call& c) { return c.code == "in" ? std::string() : c.code == "stand" ? "Stand --> quietly" : "Knees soft"; });
-        QCOMPARE(QString::fromStdString(s), QStringLiteral("WEBVTT\n\n00:00:00.000 --> 00:00:01.500\nStand -> quietly\n\n00:00:04.000 --> 00:00:05.500\nKnees soft\n"));
+        const std::string s = captions_of(t, [](const Call& c) {
+            return c.code == "in" ? std::string() : c.code == "stand" ? "Stand --> quietly" : "Knees soft";
+        });
+        QCOMPARE(
+            QString::fromStdString(s),
+            QStringLiteral("WEBVTT\n\n00:00:00.000 --> 00:00:01.500\nStand -> quietly\n\n00:00:04.000 --> 00:00:05.500\nKnees soft\n"));
     }
 
 private:

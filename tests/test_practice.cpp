@@ -200,11 +200,14 @@ private slots:
         QProcess p;
         p.start(QStringLiteral("pdftotext"), {out("sheet.pdf"), QStringLiteral("-")});
         QVERIFY(p.waitForFinished());
-        QVERIFY(QString::fromUtf8(p.readAllStandardOutput()).contains(ui::text::item_title(page->plan().items[1], b.session.movements.now()).section(QLatin1Char(' '), 0, 0)));
+        QVERIFY(QString::fromUtf8(p.readAllStandardOutput())
+                    .contains(ui::text::item_title(page->plan().items[1], b.session.movements.now()).section(QLatin1Char(' '), 0, 0)));
         QVERIFY(read(out("plan.ics")).contains(QStringLiteral("DURATION:PT4M")));
         const QString sound = out("plan.flac");
         QProcess probe;
-        probe.start(QStringLiteral("ffprobe"), {QStringLiteral("-v"), QStringLiteral("error"), QStringLiteral("-show_entries"), QStringLiteral("format=duration"), QStringLiteral("-of"), QStringLiteral("csv=p=0"), sound});
+        probe.start(QStringLiteral("ffprobe"),
+                    {QStringLiteral("-v"), QStringLiteral("error"), QStringLiteral("-show_entries"), QStringLiteral("format=duration"),
+                     QStringLiteral("-of"), QStringLiteral("csv=p=0"), sound});
         QVERIFY(probe.waitForFinished());
         const double seconds = probe.readAllStandardOutput().trimmed().toDouble();
         QVERIFY2(seconds >= page->plan().total_s() - 0.1 && seconds < page->plan().total_s() + 8, qPrintable(QString::number(seconds)));
@@ -228,12 +231,15 @@ private slots:
         QVERIFY(reader);
         QVERIFY(std::abs(static_cast<double>(reader->info().time_s.size()) - length * 4) <= 1.5);
         QProcess probe;
-        probe.start(QStringLiteral("ffprobe"), {QStringLiteral("-v"), QStringLiteral("error"), QStringLiteral("-show_entries"), QStringLiteral("stream=codec_type,codec_name"), QStringLiteral("-of"), QStringLiteral("csv=p=0"), QString::fromStdString(file.string())});
+        probe.start(QStringLiteral("ffprobe"), {QStringLiteral("-v"), QStringLiteral("error"), QStringLiteral("-show_entries"),
+                                                QStringLiteral("stream=codec_type,codec_name"), QStringLiteral("-of"),
+                                                QStringLiteral("csv=p=0"), QString::fromStdString(file.string())});
         QVERIFY(probe.waitForFinished());
         const QString streams = QString::fromUtf8(probe.readAllStandardOutput());
         QVERIFY2(streams.contains(QStringLiteral("h264,video")) && streams.contains(QStringLiteral("aac,audio")), qPrintable(streams));
         const QString vtt = read(copy_.dir.filePath(QStringLiteral("film.vtt")));
-        QVERIFY(vtt.startsWith(QStringLiteral("WEBVTT")) && vtt.contains(QStringLiteral(" --> ")) && vtt.contains(QStringLiteral("Draw the Bow")));
+        QVERIFY(vtt.startsWith(QStringLiteral("WEBVTT")) && vtt.contains(QStringLiteral(" --> ")) &&
+                vtt.contains(QStringLiteral("Draw the Bow")));
         // The figure turns from left to right: two moments of the two sides mirror each other on the picture, roughly.
         const auto a = reader->frame(static_cast<std::size_t>(4 * 4 + 8 + 16)), c = reader->frame(static_cast<std::size_t>(4 * 4 + 8));
         QVERIFY(a && c && (*a)->rgb != (*c)->rgb);

@@ -391,6 +391,8 @@ private slots:
             "CREATE TABLE track(clip INTEGER PRIMARY KEY, points BLOB NOT NULL);"
             "CREATE TABLE decision(clip INTEGER, check_id TEXT, side TEXT, choice INTEGER, wording TEXT NOT NULL DEFAULT '', PRIMARY "
             "KEY(clip, check_id, side));"
+            "CREATE TABLE letter(id INTEGER PRIMARY KEY, clip INTEGER NOT NULL UNIQUE, body TEXT NOT NULL, sent_on TEXT NOT NULL DEFAULT "
+            "'');"
             "INSERT INTO person(name, stature_m) VALUES('Greta', 1.61); INSERT INTO clip(id, person, file, state) VALUES(1, 1, 'a.mp4', "
             "1); INSERT INTO decision VALUES(1, 'head', '', 1, ''); PRAGMA "
             "user_version=1",
@@ -408,7 +410,7 @@ private slots:
         sqlite3_close(db);
         {
             auto upgraded = Library::open(old);
-            QVERIFY(upgraded.has_value());
+            QVERIFY2(upgraded.has_value(), upgraded ? "" : upgraded.error().context.c_str());
             QVERIFY(std::filesystem::exists(old / "library-version-1.sqlite")); // what it was, beside it
             const auto renewed = upgraded->load_track(1);
             QVERIFY(renewed.has_value());

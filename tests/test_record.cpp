@@ -36,7 +36,8 @@ struct Filled {
         p.stature_m = 1.80;
         bo = *lib.add_person(p);
         (void)lib.set_height(ana, "2026-10-01", 1.61);
-        (void)lib.set_facts(ana, {"A.", "climb stairs", "2026-09-01: kept at home", "de", "ana@example.org", {{"walk", "Short step", "p2"}}});
+        (void)lib.set_facts(ana,
+                            {"A.", "climb stairs", "2026-09-01: kept at home", "de", "ana@example.org", {{"walk", "Short step", "p2"}}});
         old_clip = clip(ana, "walk", "2026-10-01");
         new_clip = clip(ana, "walk", "2026-11-20");
         other = clip(bo, "bow", "2026-11-10");
@@ -241,7 +242,10 @@ private slots:
         QVERIFY(there);
         QVERIFY(f.lib.drop_practice(*id) && f.lib.practice(f.ana)->empty());
         // Weeks by hand: 19 November 2026 is a Thursday, 16 November its Monday.
-        const std::vector<DoneDay> days{{"2026-11-19", 20, {{"tai chi", 3, 3, 300}, {"qigong", 4, 2, 300}}}, {"2026-11-22", 10, {}}, {"2026-11-02", 5, {{"tai chi", 1, 3, 60}}}, {"nonsense", 50, {}}};
+        const std::vector<DoneDay> days{{"2026-11-19", 20, {{"tai chi", 3, 3, 300}, {"qigong", 4, 2, 300}}},
+                                        {"2026-11-22", 10, {}},
+                                        {"2026-11-02", 5, {{"tai chi", 1, 3, 60}}},
+                                        {"nonsense", 50, {}}};
         const auto weeks = weeks_of(days, "2026-11-24");
         QCOMPARE(weeks.size(), std::size_t(4)); // 2, 9, 16 and 23 November
         QVERIFY(weeks[0].monday == "2026-11-02" && weeks[1].minutes == 0 && weeks[3].monday == "2026-11-23");
@@ -328,7 +332,8 @@ private slots:
         const auto changed = [&](const std::function<void(nlohmann::json&)>& how) {
             auto j = nlohmann::json::parse(record);
             how(j);
-            return std::vector<std::pair<std::string, std::string>>{{"record.json", j.dump()}, {"clips/0.track", points}, {"clips/1.track", points}, {"letters/0.pdf", "x"}};
+            return std::vector<std::pair<std::string, std::string>>{
+                {"record.json", j.dump()}, {"clips/0.track", points}, {"clips/1.track", points}, {"letters/0.pdf", "x"}};
         };
         QVERIFY(refused({}, "nothing in it"));
         QVERIFY(refused({{"record.json", "{"}}, "no JSON"));
@@ -346,7 +351,8 @@ private slots:
         QVERIFY(refused(changed([](J& j) { j["agreements"][0]["reason"] = ""; }), "an agreement without a reason"));
         QVERIFY(refused(changed([](J& j) { j["clips"][0]["condition"] = J::array(); }), "a broken condition"));
         // Names that lead elsewhere are never followed.
-        for (const char* name : {"../../etc/passwd", "clips/../../x.track", "/etc/passwd", "clips/0.track/../../../x", "clips/a.track", "clips/.track", "letters/0.track", "clips/0.exe"})
+        for (const char* name : {"../../etc/passwd", "clips/../../x.track", "/etc/passwd", "clips/0.track/../../../x", "clips/a.track",
+                                 "clips/.track", "letters/0.track", "clips/0.exe"})
             QVERIFY(refused(changed([&](J& j) { j["clips"][0]["points"] = name; }), name));
         QVERIFY(refused(changed([](J& j) { j["clips"][0]["film"] = "clips/0.sh"; }), "a film that is none"));
         // Points that are damaged, cut or another thing.
@@ -376,7 +382,8 @@ private slots:
     }
 
     void people_come_from_a_list() {
-        auto all = people_from_csv("\xEF\xBB\xBFName;height_cm;goals;language\r\n\"Ibarra; Lucía\";171,5;\"walk \"\"far\"\"\";en\r\nOtto;;;\r\n");
+        auto all =
+            people_from_csv("\xEF\xBB\xBFName;height_cm;goals;language\r\n\"Ibarra; Lucía\";171,5;\"walk \"\"far\"\"\";en\r\nOtto;;;\r\n");
         QVERIFY(all);
         QCOMPARE(all->size(), std::size_t(2));
         QCOMPARE(all->at(0).person.name, std::string("Ibarra; Lucía"));
@@ -384,7 +391,8 @@ private slots:
         QCOMPARE(all->at(0).facts.goals, std::string("walk \"far\""));
         QVERIFY(!all->at(1).has_height);
         QCOMPARE(people_from_csv("name,notes\nA,\"two\nlines\"\n")->at(0).person.notes, std::string("two\nlines"));
-        for (const char* bad : {"", "height_cm\n170\n", "name,height_cm\nA,tall\n", "name,height_cm\nA,17\n", "name\n\"never closed\n", "name,language\nA,fr\n"}) {
+        for (const char* bad : {"", "height_cm\n170\n", "name,height_cm\nA,tall\n", "name,height_cm\nA,17\n", "name\n\"never closed\n",
+                                "name,language\nA,fr\n"}) {
             const auto no = people_from_csv(bad);
             QVERIFY(!no && no.error().context.starts_with("line "));
         }
@@ -393,15 +401,19 @@ private slots:
     }
 
     void reminders_are_calendar_files() {
-        const auto text = calendar_of(std::vector<Reminder>{{"look-3@bevel", "2026-12-31", "New clip of A.: Walk, slowly; twice", "a, b;\nc", 9}}, "2026-11-26T14:00:00");
+        const auto text =
+            calendar_of(std::vector<Reminder>{{"look-3@bevel", "2026-12-31", "New clip of A.: Walk, slowly; twice", "a, b;\nc", 9}},
+                        "2026-11-26T14:00:00");
         QVERIFY(text);
         const QString s = QString::fromStdString(*text);
-        for (const char* line : {"BEGIN:VCALENDAR", "VERSION:2.0", "DTSTART;VALUE=DATE:20261231", "DTEND;VALUE=DATE:20270101", "DTSTAMP:20261126T140000Z", "BEGIN:VALARM", "TRIGGER:PT9H"})
+        for (const char* line : {"BEGIN:VCALENDAR", "VERSION:2.0", "DTSTART;VALUE=DATE:20261231", "DTEND;VALUE=DATE:20270101",
+                                 "DTSTAMP:20261126T140000Z", "BEGIN:VALARM", "TRIGGER:PT9H"})
             QVERIFY2(s.contains(QLatin1String(line)), line);
         QVERIFY(s.contains(QStringLiteral("SUMMARY:New clip of A.: Walk\\, slowly\\; twice")));
         QVERIFY(!calendar_of(std::vector<Reminder>{{"x", "2026-02-30", "t", "", 9}}, "2026-11-26T14:00:00"));
         QVERIFY(!calendar_of(std::vector<Reminder>{{"x", "soon", "t", "", 9}}, "2026-11-26T14:00:00"));
-        const auto daily = calendar_of(std::vector<PracticeDate>{{"p@bevel", "2026-11-27T18:00:00", "Practice", "", 25, 1, 7}}, "2026-11-26T14:00:00");
+        const auto daily =
+            calendar_of(std::vector<PracticeDate>{{"p@bevel", "2026-11-27T18:00:00", "Practice", "", 25, 1, 7}}, "2026-11-26T14:00:00");
         QVERIFY(daily && daily->find("DTSTART:20261127T180000") != std::string::npos && daily->find("DURATION:PT25M") != std::string::npos);
         QVERIFY(daily->find("RRULE:FREQ=DAILY;") != std::string::npos && daily->find("COUNT=7") != std::string::npos);
     }

@@ -458,7 +458,7 @@ private slots:
         Bench b(copy_.demo);
         auto* page = b.window->arrivals();
         auto* table = page->findChild<QTableWidget*>(QStringLiteral("clips"));
-        QTRY_COMPARE_WITH_TIMEOUT(table->rowCount(), 9, 20000);
+        QTRY_COMPARE_WITH_TIMEOUT(table->rowCount(), 15, 20000);
         auto* search = page->findChild<QLineEdit*>(QStringLiteral("search"));
         auto found = [&](const char* words) {
             search->setText(QLatin1String(words));
@@ -485,7 +485,7 @@ private slots:
         for (const auto* l : b.window->findChildren<QLabel*>())
             said = said || (l->isVisible() && l->text().contains(QStringLiteral("for reading only")));
         QVERIFY(said);
-        QTRY_COMPARE_WITH_TIMEOUT(b.window->arrivals()->findChild<QTableWidget*>(QStringLiteral("clips"))->rowCount(), 9, 20000);
+        QTRY_COMPARE_WITH_TIMEOUT(b.window->arrivals()->findChild<QTableWidget*>(QStringLiteral("clips"))->rowCount(), 15, 20000);
     }
     void nothing_is_clipped() {
         Bench b(copy_.demo);

@@ -137,7 +137,8 @@ private slots:
             QVERIFY(lib.set_height(person, "2026-09-01", 1.60));
             QVERIFY(lib.figures(person)->empty());
             QVERIFY(lib.keep_figures(clip, {point("", 18)}));
-            QVERIFY(lib.set_facts(person, {"O.", "walk without looking down", "2026-09-01, at home", "de", "", {{"m", "Arms only", "p2"}}}));
+            QVERIFY(
+                lib.set_facts(person, {"O.", "walk without looking down", "2026-09-01, at home", "de", "", {{"m", "Arms only", "p2"}}}));
             QVERIFY(lib.set_condition(clip, {"left knee", 4}));
             QVERIFY(!lib.set_condition(clip, {"", 11}));
         }
@@ -150,7 +151,7 @@ private slots:
         const auto state = *lib.condition(clip);
         QVERIFY(state.pain == "left knee" && state.energy == 4);
         QVERIFY(!lib.condition(clip + 1)->energy);
-        QCOMPARE(lib.record(person)->size(), std::size_t{1});
+        QCOMPARE(lib.record(person)->size(), std::size_t{2}); // the clip, and how it went that day
         // Erasing takes all of it.
         QVERIFY(lib.erase_person(person).has_value());
         QVERIFY(lib.figures(person)->empty() && lib.record(person)->empty());

@@ -273,8 +273,8 @@ private slots:
         QTest::mouseClick(ok, Qt::LeftButton);
         QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 2, 30000);
         QVERIFY(!faults().contains(check));
-        QCOMPARE(page->state().open->agreements.size(), std::size_t{1});
-        QCOMPARE(page->state().open->agreements[0].reason, std::string("A stiff neck."));
+        const auto& agreed = page->state().open->agreements;
+        QVERIFY(std::any_of(agreed.begin(), agreed.end(), [](const Agreement& a) { return a.reason == "A stiff neck."; }));
         bool note = false;
         for (const auto& f : page->state().open->review->findings)
             if (f.check == check) note = note || (f.allowed && f.whose == BandLevel::student && f.reason == "A stiff neck.");
@@ -298,7 +298,7 @@ private slots:
         Bench b(copy_.demo);
         auto* page = b.window->arrivals();
         auto* table = page->findChild<QTableWidget*>(QStringLiteral("clips"));
-        QTRY_COMPARE_WITH_TIMEOUT(table->rowCount(), 9, 20000);
+        QTRY_COMPARE_WITH_TIMEOUT(table->rowCount(), 15, 20000);
         // One that came in when hashes were kept.
         auto id = b.session.library->add_clip(*b.session.library->clip(1), copy_.clip);
         QVERIFY(id.has_value());
@@ -359,7 +359,7 @@ private slots:
         Bench b(copy_.demo);
         auto* page = b.window->arrivals();
         auto* table = page->findChild<QTableWidget*>(QStringLiteral("clips"));
-        QTRY_COMPARE_WITH_TIMEOUT(table->rowCount(), 9, 20000);
+        QTRY_COMPARE_WITH_TIMEOUT(table->rowCount(), 15, 20000);
         for (const bool on : {true, false}) {
             for (int i = 0; i < table->rowCount(); ++i)
                 if (table->item(i, 0)->text() == QLatin1String("Wen Adeyemi")) table->selectRow(i);
@@ -392,7 +392,7 @@ private slots:
         Bench b(folder);
         auto* page = b.window->arrivals();
         auto* table = page->findChild<QTableWidget*>(QStringLiteral("clips"));
-        QTRY_COMPARE_WITH_TIMEOUT(table->rowCount(), 9, 20000);
+        QTRY_COMPARE_WITH_TIMEOUT(table->rowCount(), 15, 20000);
         // A folder that is watched: what lies in it comes in by itself.
         ui::Settings s = b.session.settings;
         s.inbox = inbox;
@@ -442,7 +442,7 @@ private slots:
         b.session.finding->rest(true);
         auto* page = b.window->arrivals();
         auto* table = page->findChild<QTableWidget*>(QStringLiteral("clips"));
-        QTRY_COMPARE_WITH_TIMEOUT(table->rowCount(), 9, 20000);
+        QTRY_COMPARE_WITH_TIMEOUT(table->rowCount(), 15, 20000);
         const std::vector<std::int64_t> ids{1, 3, 4};
         for (const auto id : ids) QVERIFY(b.session.library->set_clip_state(id, ClipState::waiting, "").has_value());
         page->refresh();
@@ -476,7 +476,7 @@ private slots:
         Bench b(copy_.demo);
         auto* page = b.window->arrivals();
         auto* table = page->findChild<QTableWidget*>(QStringLiteral("clips"));
-        QTRY_COMPARE_WITH_TIMEOUT(table->rowCount(), 9, 20000);
+        QTRY_COMPARE_WITH_TIMEOUT(table->rowCount(), 15, 20000);
         int row = -1;
         for (int i = 0; i < table->rowCount(); ++i)
             if (table->item(i, 0)->text() == QLatin1String("Greta Olmstead")) row = i;
@@ -527,7 +527,7 @@ private slots:
         Bench b(folder);
         auto* page = b.window->arrivals();
         auto* table = page->findChild<QTableWidget*>(QStringLiteral("clips"));
-        QTRY_COMPARE_WITH_TIMEOUT(table->rowCount(), 9, 20000);
+        QTRY_COMPARE_WITH_TIMEOUT(table->rowCount(), 15, 20000);
         auto choose = [&](const char* name) {
             for (int i = 0; i < table->rowCount(); ++i)
                 if (table->item(i, 0)->text() == QLatin1String(name)) table->selectRow(i);

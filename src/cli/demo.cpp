@@ -106,7 +106,9 @@ private:
             log.done = {{p.movement, m->kind, p.left, p.right, (p.left + p.right) * m->duration_s()}};
             if (auto ok = library_.keep_practice(log); !ok) return tl::unexpected(ok.error());
         }
-        return library_.keep_phrase({0, "head", "high", "", "en", "Let the head float back over the shoulders, as if the crown hung from a thread.", 0, "2026-10-24"})
+        return library_
+            .keep_phrase({0, "head", "high", "", "en", "Let the head float back over the shoulders, as if the crown hung from a thread.", 0,
+                          "2026-10-24"})
             .map([](std::int64_t) { return true; });
     }
 
@@ -119,9 +121,11 @@ private:
             int y = 0;
             unsigned m = 0, d = 0;
             std::sscanf(clip.filmed_on.c_str(), "%d-%u-%u", &y, &m, &d);
-            const std::chrono::year_month_day date{std::chrono::sys_days(std::chrono::year(y) / static_cast<int>(m) / static_cast<int>(d)) + std::chrono::days(days)};
+            const std::chrono::year_month_day date{std::chrono::sys_days(std::chrono::year(y) / static_cast<int>(m) / static_cast<int>(d)) +
+                                                   std::chrono::days(days)};
             std::array<char, 16> b{};
-            std::snprintf(b.data(), b.size(), "%04d-%02u-%02u", static_cast<int>(date.year()), static_cast<unsigned>(date.month()), static_cast<unsigned>(date.day()));
+            std::snprintf(b.data(), b.size(), "%04d-%02u-%02u", static_cast<int>(date.year()), static_cast<unsigned>(date.month()),
+                          static_cast<unsigned>(date.day()));
             return std::string(b.data());
         };
         for (const auto& key : l.checks) l.with[key].homework = {clip.movement, 1, 3, 0};

@@ -17,7 +17,7 @@ struct SceneClip {
     double tempo, distance, tilt, roll, shake;
     int width, height;
     enum class Then { reviewed, tracked, waiting, sent } then; // sent: reviewed, and its letter went out two days later
-    bool film_stays = true;                                  // else only points and record are kept, as films are not kept for ever
+    bool film_stays = true;                                    // else only points and record are kept, as films are not kept for ever
 };
 
 struct SceneStudent {

@@ -126,7 +126,8 @@ struct ClipWriter::Impl {
         while (avcodec_receive_packet(voice, packet) == 0) {
             av_packet_rescale_ts(packet, voice->time_base, sound->time_base);
             packet->stream_index = sound->index;
-            if (av_interleaved_write_frame(format, packet) < 0 || format->pb->error != 0) return fail(Code::write_failed, file->path().string());
+            if (av_interleaved_write_frame(format, packet) < 0 || format->pb->error != 0)
+                return fail(Code::write_failed, file->path().string());
         }
         return true;
     }

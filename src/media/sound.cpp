@@ -53,7 +53,8 @@ Result<bool> write_sound(const std::filesystem::path& file, const SoundTrack& tr
             if (stop.stop_requested()) return fail(Code::cancelled, "");
             const auto n = std::min<std::int64_t>(static_cast<std::int64_t>(piece.size()), track.length() - at);
             track.read(at, {piece.data(), static_cast<std::size_t>(n)});
-            if (sf_writef_float(f.get(), piece.data(), n) != n) return fail(Code::write_failed, file.string() + ": " + sf_strerror(f.get()));
+            if (sf_writef_float(f.get(), piece.data(), n) != n)
+                return fail(Code::write_failed, file.string() + ": " + sf_strerror(f.get()));
         }
     }
     return out.commit();
@@ -63,7 +64,8 @@ Result<Samples> read_sound(const std::filesystem::path& file) {
     SF_INFO info{};
     const File f(sf_open(file.string().c_str(), SFM_READ, &info));
     if (!f) return fail(std::filesystem::exists(file) ? Code::unreadable : Code::cannot_open, file.string());
-    if (info.samplerate < 4000 || info.samplerate > 192000 || info.channels < 1 || info.channels > 8) return fail(Code::unreadable, file.string());
+    if (info.samplerate < 4000 || info.samplerate > 192000 || info.channels < 1 || info.channels > 8)
+        return fail(Code::unreadable, file.string());
     if (info.frames > 60LL * info.samplerate) return fail(Code::too_large, file.string());
     std::vector<float> all(static_cast<std::size_t>(info.frames * info.channels));
     const auto n = sf_readf_float(f.get(), all.data(), info.frames);

@@ -21,8 +21,8 @@ json maybe(const std::optional<double>& v) {
 }
 
 json figure_json(const KeptFigure& f) {
-    return {{"check", f.check},   {"side", f.side},       {"measure", f.measure}, {"unit", f.unit},     {"view", f.view},
-            {"value", f.value},   {"own", f.own},         {"of_clip", f.of_clip}, {"person", f.person}, {"low", maybe(f.low)},
+    return {{"check", f.check},      {"side", f.side},       {"measure", f.measure}, {"unit", f.unit},          {"view", f.view},
+            {"value", f.value},      {"own", f.own},         {"of_clip", f.of_clip}, {"person", f.person},      {"low", maybe(f.low)},
             {"high", maybe(f.high)}, {"matters", f.matters}, {"judged", f.judged},   {"reference", f.reference}};
 }
 
@@ -65,9 +65,9 @@ const json& list(const json& j, const char* key, std::size_t most) {
 std::string day(const json& j, const char* key) {
     std::string d = text(j, key, 10);
     const bool iso = d.size() == 10 && std::all_of(d.begin(), d.end(), [&](const char& c) {
-        const auto i = &c - d.data();
-        return i == 4 || i == 7 ? c == '-' : c >= '0' && c <= '9';
-    });
+                         const auto i = &c - d.data();
+                         return i == 4 || i == 7 ? c == '-' : c >= '0' && c <= '9';
+                     });
     if (!d.empty() && !iso) throw Bad{key};
     return d;
 }
@@ -116,9 +116,16 @@ std::string clip_name(std::size_t i, const char* ending) {
 }
 
 json clip_json(const Clip& c) {
-    return {{"movement", c.movement}, {"school", c.school},     {"view", c.view},           {"filmed_on", c.filmed_on},
-            {"arrived_on", c.arrived_on}, {"mirrored", c.mirrored}, {"footwear", c.footwear}, {"surface", c.surface},
-            {"named", c.named},       {"reviewed", c.state == ClipState::reviewed}};
+    return {{"movement", c.movement},
+            {"school", c.school},
+            {"view", c.view},
+            {"filmed_on", c.filmed_on},
+            {"arrived_on", c.arrived_on},
+            {"mirrored", c.mirrored},
+            {"footwear", c.footwear},
+            {"surface", c.surface},
+            {"named", c.named},
+            {"reviewed", c.state == ClipState::reviewed}};
 }
 
 } // namespace
@@ -139,9 +146,10 @@ Result<bool> write_bundle(const Library& library, std::int64_t id, const fs::pat
     of.person = id;
     of.most = bundle_entries / 4;
     auto clips = library.find_clips(of);
-    for (const Error* e : std::initializer_list<const Error*>{facts ? nullptr : &facts.error(), heights ? nullptr : &heights.error(), agreements ? nullptr : &agreements.error(),
-                           figures ? nullptr : &figures.error(), sent ? nullptr : &sent.error(), practice ? nullptr : &practice.error(),
-                           clips ? nullptr : &clips.error()})
+    for (const Error* e : std::initializer_list<const Error*>{facts ? nullptr : &facts.error(), heights ? nullptr : &heights.error(),
+                                                              agreements ? nullptr : &agreements.error(),
+                                                              figures ? nullptr : &figures.error(), sent ? nullptr : &sent.error(),
+                                                              practice ? nullptr : &practice.error(), clips ? nullptr : &clips.error()})
         if (e) return tl::unexpected(*e);
     std::reverse(clips->begin(), clips->end()); // oldest first
     PendingFile out(file);
@@ -150,16 +158,31 @@ Result<bool> write_bundle(const Library& library, std::int64_t id, const fs::pat
     if (!z) return fail(Code::write_failed, file.string());
     const auto failed = [&] { return fail(Code::write_failed, file.string() + ": " + zip_strerror(z.get())); };
     json j{{"format", "bevel-person"}, {"version", version}};
-    json taught = json::array(), grown = json::array(), agreed = json::array(), all = json::array(), letters = json::array(), log = json::array();
+    json taught = json::array(), grown = json::array(), agreed = json::array(), all = json::array(), letters = json::array(),
+         log = json::array();
     for (const auto& t : facts->taught) taught.push_back({{"movement", t.movement}, {"version", t.version}, {"up_to", t.up_to}});
     for (const auto& [from, m] : *heights) grown.push_back({{"day", from}, {"metres", m}});
-    j["person"] = {{"name", who->name},         {"notes", who->notes},       {"alias", facts->alias},   {"goals", facts->goals},
-                   {"consent", facts->consent}, {"language", facts->language}, {"email", facts->email}, {"taught", taught},
-                   {"heights", grown},          {"shoulder_width_m", who->shoulder_width_m}, {"fist_m", who->fist_m}, {"foot_m", who->foot_m},
+    j["person"] = {{"name", who->name},
+                   {"notes", who->notes},
+                   {"alias", facts->alias},
+                   {"goals", facts->goals},
+                   {"consent", facts->consent},
+                   {"language", facts->language},
+                   {"email", facts->email},
+                   {"taught", taught},
+                   {"heights", grown},
+                   {"shoulder_width_m", who->shoulder_width_m},
+                   {"fist_m", who->fist_m},
+                   {"foot_m", who->foot_m},
                    {"keep_until", who->keep_until}};
     for (const auto& a : *agreements)
-        agreed.push_back({{"check", a.check}, {"low", maybe(a.low)}, {"high", maybe(a.high)}, {"off", a.off}, {"reason", a.reason},
-                          {"from", a.from_day}, {"until", a.until_day}});
+        agreed.push_back({{"check", a.check},
+                          {"low", maybe(a.low)},
+                          {"high", maybe(a.high)},
+                          {"off", a.off},
+                          {"reason", a.reason},
+                          {"from", a.from_day},
+                          {"until", a.until_day}});
     for (std::size_t i = 0; i < clips->size(); ++i) {
         if (stop.stop_requested()) return fail(Code::cancelled, "");
         const Clip& c = (*clips)[i];
@@ -182,7 +205,11 @@ Result<bool> write_bundle(const Library& library, std::int64_t id, const fs::pat
         if (const auto d = library.decisions(c.id))
             for (const auto& x : *d)
                 if (!x.check.starts_with("seen:"))
-                    decided.push_back({{"check", x.check}, {"side", x.side}, {"choice", static_cast<int>(x.choice)}, {"wording", x.wording}, {"note", x.note}});
+                    decided.push_back({{"check", x.check},
+                                       {"side", x.side},
+                                       {"choice", static_cast<int>(x.choice)},
+                                       {"wording", x.wording},
+                                       {"note", x.note}});
         if (const auto s = library.seen_in(c.id))
             for (const auto& x : *s)
                 seen.push_back({{"time_s", x.time_s}, {"part", x.family}, {"side", x.side}, {"safety", x.safety}, {"words", x.words}});
@@ -192,7 +219,8 @@ Result<bool> write_bundle(const Library& library, std::int64_t id, const fs::pat
         one["seen"] = seen;
         one["figures"] = measured;
         const auto condition = library.condition(c.id);
-        one["condition"] = {{"pain", condition ? condition->pain : ""}, {"energy", condition && condition->energy ? json(*condition->energy) : json(nullptr)}};
+        one["condition"] = {{"pain", condition ? condition->pain : ""},
+                            {"energy", condition && condition->energy ? json(*condition->energy) : json(nullptr)}};
         all.push_back(std::move(one));
     }
     for (std::size_t i = 0; i < sent->size(); ++i) {
@@ -211,8 +239,14 @@ Result<bool> write_bundle(const Library& library, std::int64_t id, const fs::pat
         json done = json::array();
         for (const auto& d : p.done)
             done.push_back({{"movement", d.movement}, {"kind", d.kind}, {"left", d.left}, {"right", d.right}, {"seconds", d.seconds}});
-        log.push_back({{"day", p.day}, {"title", p.title}, {"minutes", p.minutes}, {"effort", p.effort ? json(*p.effort) : json(nullptr)},
-                       {"felt", p.felt}, {"pain", p.pain}, {"done", done}, {"plan", p.plan}});
+        log.push_back({{"day", p.day},
+                       {"title", p.title},
+                       {"minutes", p.minutes},
+                       {"effort", p.effort ? json(*p.effort) : json(nullptr)},
+                       {"felt", p.felt},
+                       {"pain", p.pain},
+                       {"done", done},
+                       {"plan", p.plan}});
     }
     j["agreements"] = agreed;
     j["clips"] = all;
@@ -244,8 +278,10 @@ KeptFigure figure_of(const json& j, const Clip& c, std::int64_t id) {
     f.clip = id;
     f.day = c.filmed_on.empty() ? c.arrived_on : c.filmed_on;
     f.movement = c.movement;
-    f.check = text(j, "check", 200), f.side = text(j, "side", 10), f.measure = text(j, "measure", 200), f.unit = text(j, "unit", 20), f.view = text(j, "view", 20);
-    f.value = number(j, "value", -1e9, 1e9), f.own = number(j, "own", 0, 1e9), f.of_clip = number(j, "of_clip", 0, 1e9), f.person = number(j, "person", 0, 1e9);
+    f.check = text(j, "check", 200), f.side = text(j, "side", 10), f.measure = text(j, "measure", 200), f.unit = text(j, "unit", 20),
+    f.view = text(j, "view", 20);
+    f.value = number(j, "value", -1e9, 1e9), f.own = number(j, "own", 0, 1e9), f.of_clip = number(j, "of_clip", 0, 1e9),
+    f.person = number(j, "person", 0, 1e9);
     f.low = maybe_number(j, "low"), f.high = maybe_number(j, "high");
     f.matters = number(j, "matters", 0, 1e9);
     f.judged = static_cast<int>(number(j, "judged", 0, 1e6));
@@ -288,7 +324,8 @@ struct Reader {
         PersonFacts f;
         f.alias = text(j, "alias", 200), f.goals = text(j, "goals"), f.consent = text(j, "consent");
         f.language = text(j, "language", 10), f.email = text(j, "email", 400);
-        for (const auto& t : list(j, "taught", 1000)) f.taught.push_back({text(t, "movement", 200), text(t, "version", 200), text(t, "up_to", 200)});
+        for (const auto& t : list(j, "taught", 1000))
+            f.taught.push_back({text(t, "movement", 200), text(t, "version", 200), text(t, "up_to", 200)});
         must(library.set_facts(id, f));
         return id;
     }
@@ -319,11 +356,12 @@ struct Reader {
             must(library.set_clip_state(id, ClipState::failed, "no_body"));
         }
         for (const auto& d : list(j, "decisions", 10000))
-            must(library.save_decision(id, {text(d, "check", 200), text(d, "side", 10), static_cast<Choice>(static_cast<int>(number(d, "choice", 0, 2))),
-                                            text(d, "wording"), text(d, "note")}));
+            must(library.save_decision(id, {text(d, "check", 200), text(d, "side", 10),
+                                            static_cast<Choice>(static_cast<int>(number(d, "choice", 0, 2))), text(d, "wording"),
+                                            text(d, "note")}));
         for (const auto& s : list(j, "seen", 10000))
-            must(library.save_seen({0, id, number(s, "time_s", 0, 1e6), static_cast<int>(number(s, "part", 0, 7)), text(s, "side", 10), flag(s, "safety"),
-                                    text(s, "words")}));
+            must(library.save_seen({0, id, number(s, "time_s", 0, 1e6), static_cast<int>(number(s, "part", 0, 7)), text(s, "side", 10),
+                                    flag(s, "safety"), text(s, "words")}));
         std::vector<KeptFigure> figures;
         for (const auto& f : list(j, "figures", 2000)) figures.push_back(figure_of(f, c, id));
         if (!figures.empty()) must(library.keep_figures(id, figures));
@@ -379,13 +417,15 @@ struct Reader {
         for (const auto& l : list(j, "letters", bundle_entries / 4)) {
             SentLetter s;
             s.person = id;
-            s.sent_at = text(l, "sent_at", 40), s.kind = text(l, "kind", 20), s.name = text(l, "name", 400), s.body = text(l, "body", 1U << 20U);
+            s.sent_at = text(l, "sent_at", 40), s.kind = text(l, "kind", 20), s.name = text(l, "name", 400),
+            s.body = text(l, "body", 1U << 20U);
             s.hidden = flag(l, "hidden");
             if (const auto at = maybe_number(l, "clip"); at) {
                 if (!(*at >= 0) || *at >= static_cast<double>(clips.size())) throw Bad{"clip"};
                 s.clip = clips[static_cast<std::size_t>(*at)];
             }
-            if (l.contains("file")) s.file = must(entry(z, entry_name(l, "file", "letters/", {".pdf", ".html", ".txt", ".mp4"}), bundle_points));
+            if (l.contains("file"))
+                s.file = must(entry(z, entry_name(l, "file", "letters/", {".pdf", ".html", ".txt", ".mp4"}), bundle_points));
             must(library.keep_sent(s));
         }
         for (const auto& p : list(j, "practice", 100000)) {

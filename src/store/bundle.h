@@ -1,4 +1,5 @@
-// A person's whole record as one file: a zip with record.json (docs/bundle.md, data/bundle.schema.json), points, letters, and films on wish.
+// A person's whole record as one file: a zip with record.json (docs/bundle.md, data/bundle.schema.json), points, letters, and films on
+// wish.
 #pragma once
 #include "store/library.h"
 

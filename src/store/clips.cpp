@@ -275,8 +275,8 @@ Result<std::vector<Clip>> Library::find_clips(const ClipQuery& query) const {
     if (query.person != 0) sql += " AND person=" + std::to_string(query.person);
     if (!query.states.empty()) sql += " AND " + list(query.states);
     for (const auto& w : query.words) {
-        sql += " AND (person IN (SELECT p.id FROM person p WHERE " + like("p.name", w.text) + ") OR (person IS NULL AND " + like("named", w.text) +
-               ") OR " + like("filmed_on", w.text);
+        sql += " AND (person IN (SELECT p.id FROM person p WHERE " + like("p.name", w.text) + ") OR (person IS NULL AND " +
+               like("named", w.text) + ") OR " + like("filmed_on", w.text);
         if (!w.day_part.empty()) sql += " OR " + like("filmed_on", w.day_part);
         if (!w.states.empty()) sql += " OR " + list(w.states);
         for (const auto& m : w.movements) {

@@ -169,13 +169,17 @@ Result<std::vector<LetterLine>> lines_of(Query& q) {
 
 Result<std::vector<LetterLine>> Library::letter_lines(std::int64_t person) const {
     const std::lock_guard lock(*mutex_);
-    Query q(db_, (letter_lines_sql + "WHERE (?1=0 OR c.person=?1) AND l.how<>'none' ORDER BY l.sent_on='' DESC, l.sent_on DESC, l.id DESC").c_str());
+    Query q(
+        db_,
+        (letter_lines_sql + "WHERE (?1=0 OR c.person=?1) AND l.how<>'none' ORDER BY l.sent_on='' DESC, l.sent_on DESC, l.id DESC").c_str());
     return lines_of(q.bind(person));
 }
 
 Result<std::vector<LetterLine>> Library::due(const std::string& day) const {
     const std::lock_guard lock(*mutex_);
-    Query q(db_, (letter_lines_sql + "WHERE l.review_on<>'' AND l.review_on<=? AND l.sent_on<>'' AND l.how<>'none' ORDER BY l.review_on, l.id").c_str());
+    Query q(db_,
+            (letter_lines_sql + "WHERE l.review_on<>'' AND l.review_on<=? AND l.sent_on<>'' AND l.how<>'none' ORDER BY l.review_on, l.id")
+                .c_str());
     auto all = lines_of(q.bind(day));
     if (all) std::erase_if(*all, [](const LetterLine& l) { return !l.newer_clip_on.empty(); });
     return all;
@@ -185,8 +189,9 @@ Result<std::int64_t> Library::keep_phrase(const Phrase& p) {
     if (p.words.empty()) return fail(Code::bad_value, "words");
     const std::lock_guard lock(*mutex_);
     if (read_only_) return fail(Code::write_failed, "read_only");
-    Query q(db_, "INSERT INTO phrase(check_id, direction, role, language, words, used, last_on) VALUES(?,?,?,?,?,1,?) ON CONFLICT(check_id, "
-                 "direction, role, language, words) DO UPDATE SET used=used+1, last_on=excluded.last_on RETURNING id");
+    Query q(db_,
+            "INSERT INTO phrase(check_id, direction, role, language, words, used, last_on) VALUES(?,?,?,?,?,1,?) ON CONFLICT(check_id, "
+            "direction, role, language, words) DO UPDATE SET used=used+1, last_on=excluded.last_on RETURNING id");
     q.bind(p.check).bind(p.direction).bind(p.role).bind(p.language).bind(p.words).bind(p.last_on);
     if (!q.row()) {
         if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
@@ -210,8 +215,7 @@ Result<std::vector<Phrase>> Library::phrases(const std::string& check, const std
     q.bind(check).bind(direction).bind(role).bind(language);
     std::vector<Phrase> out;
     while (q.row())
-        out.push_back(
-            {q.integer(0), q.text(1), q.text(2), q.text(3), q.text(4), q.text(5), static_cast<int>(q.integer(6)), q.text(7)});
+        out.push_back({q.integer(0), q.text(1), q.text(2), q.text(3), q.text(4), q.text(5), static_cast<int>(q.integer(6)), q.text(7)});
     if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
     return out;
 }
@@ -236,10 +240,11 @@ Result<Library::SaidBefore> Library::said_before(std::int64_t person, const std:
 Result<std::vector<Waiting>> Library::waiting() const {
     const std::lock_guard lock(*mutex_);
     // The second clip of a pair is looked at with the first.
-    Query q(db_, "SELECT c.id, coalesce(c.person, 0), coalesce(p.name, ''), c.movement, c.arrived_on, c.filmed_on, c.state FROM clip c LEFT "
-                 "JOIN person p ON p.id=c.person LEFT JOIN letter l ON l.clip=c.id WHERE c.state IN (1, 2, 4) AND (c.pair=0 OR c.id<c.pair)"
-                 " AND coalesce(l.sent_on, '')='' AND (c.state<>2 OR EXISTS(SELECT 1 "
-                 "FROM decision d WHERE d.clip=c.id AND d.choice=1)) ORDER BY c.arrived_on, c.filmed_on, c.id");
+    Query q(db_,
+            "SELECT c.id, coalesce(c.person, 0), coalesce(p.name, ''), c.movement, c.arrived_on, c.filmed_on, c.state FROM clip c LEFT "
+            "JOIN person p ON p.id=c.person LEFT JOIN letter l ON l.clip=c.id WHERE c.state IN (1, 2, 4) AND (c.pair=0 OR c.id<c.pair)"
+            " AND coalesce(l.sent_on, '')='' AND (c.state<>2 OR EXISTS(SELECT 1 "
+            "FROM decision d WHERE d.clip=c.id AND d.choice=1)) ORDER BY c.arrived_on, c.filmed_on, c.id");
     std::vector<Waiting> out;
     while (q.row()) {
         Waiting w;

@@ -146,11 +146,11 @@ struct LetterRecord {
     std::vector<std::string> checks; // "check/side" of up to three corrections
     std::string opening, closing;    // free text
     bool hide_identity = false, hide_date = false;
-    std::string signed_by, place; // as the letter goes out; kept as settings for the next one
-    std::string language;         // "en", "de"; empty: as the program speaks
-    std::string review_on;        // ISO day of the next look; empty: none was named
-    bool short_form = false;      // words alone, without pictures
-    bool large = false;           // large type
+    std::string signed_by, place;               // as the letter goes out; kept as settings for the next one
+    std::string language;                       // "en", "de"; empty: as the program speaks
+    std::string review_on;                      // ISO day of the next look; empty: none was named
+    bool short_form = false;                    // words alone, without pictures
+    bool large = false;                         // large type
     std::map<std::string, WithCorrection> with; // by key of the correction
     std::string sent_on;                        // ISO date when a file was written or it was said to be sent, else empty
     std::string how, answered_on, answer;       // how it was sent; when and what was answered
@@ -291,7 +291,8 @@ public:
     Result<std::int64_t> save_letter(const LetterRecord& l); // one letter a clip: replaces the earlier draft
     Result<std::vector<LetterRecord>> letters(std::int64_t clip) const;
 
-    /// That a letter went out, how ("none": the clip is done without one); "" takes it back to written. That it was answered, when and what; "" takes that back.
+    /// That a letter went out, how ("none": the clip is done without one); "" takes it back to written. That it was answered, when and
+    /// what; "" takes that back.
     Result<bool> set_sent(std::int64_t clip, const std::string& day, const std::string& how);
     Result<bool> set_answered(std::int64_t clip, const std::string& day, const std::string& words);
     /// Letters of a person (0: of all), newest first.

@@ -30,7 +30,7 @@ Result<PersonFacts> Library::facts(std::int64_t person) const {
 Result<bool> Library::set_facts(std::int64_t person, const PersonFacts& f) {
     nlohmann::json taught = nlohmann::json::array();
     for (const auto& t : f.taught) taught.push_back({{"movement", t.movement}, {"version", t.version}, {"up_to", t.up_to}});
-    const nlohmann::json j{{"alias", f.alias}, {"goals", f.goals}, {"consent", f.consent},
+    const nlohmann::json j{{"alias", f.alias},       {"goals", f.goals}, {"consent", f.consent},
                            {"language", f.language}, {"email", f.email}, {"taught", taught}};
     return write([&] {
         Query q(db_, "INSERT INTO facts(person, body) VALUES(?,?) ON CONFLICT(person) DO UPDATE SET body=excluded.body");
@@ -116,10 +116,11 @@ Result<std::vector<std::int64_t>> Library::without_figures(std::int64_t person) 
 
 Result<std::vector<AskedBefore>> Library::asked_before(std::int64_t clip) const {
     const std::lock_guard lock(*mutex_);
-    Query q(db_,
-            "SELECT o.id, CASE WHEN l.went='' THEN l.body ELSE l.went END, l.sent_on FROM clip c JOIN clip o ON o.person=c.person AND o.movement=c.movement AND o.id<>c.id JOIN "
-            "letter l ON l.clip=o.id WHERE c.id=? AND l.sent_on<>'' AND l.how<>'none' AND (CASE WHEN o.filmed_on='' THEN o.arrived_on ELSE o.filmed_on "
-            "END) <= (CASE WHEN c.filmed_on='' THEN c.arrived_on ELSE c.filmed_on END) ORDER BY o.filmed_on DESC, o.id DESC LIMIT 1");
+    Query q(db_, "SELECT o.id, CASE WHEN l.went='' THEN l.body ELSE l.went END, l.sent_on FROM clip c JOIN clip o ON o.person=c.person AND "
+                 "o.movement=c.movement AND o.id<>c.id JOIN "
+                 "letter l ON l.clip=o.id WHERE c.id=? AND l.sent_on<>'' AND l.how<>'none' AND (CASE WHEN o.filmed_on='' THEN o.arrived_on "
+                 "ELSE o.filmed_on "
+                 "END) <= (CASE WHEN c.filmed_on='' THEN c.arrived_on ELSE c.filmed_on END) ORDER BY o.filmed_on DESC, o.id DESC LIMIT 1");
     q.bind(clip);
     std::vector<AskedBefore> out;
     if (q.row()) {

@@ -52,7 +52,8 @@ Result<std::string> calendar_of(const std::vector<Reminder>& all, const std::str
     const Part cal = calendar();
     for (const auto& r : all) {
         const icaltimetype day = icaltime_from_string(basic(r.day).c_str());
-        if (r.day.size() != 10 || !is_day(r.day) || icaltime_is_null_time(day) || !icaltime_is_valid_time(day)) return fail(Code::bad_value, "day");
+        if (r.day.size() != 10 || !is_day(r.day) || icaltime_is_null_time(day) || !icaltime_is_valid_time(day))
+            return fail(Code::bad_value, "day");
         icalcomponent* e = event(r.uid, made_at, r.title, r.words);
         icaltimetype next = day;
         icaltime_adjust(&next, 1, 0, 0, 0);
@@ -61,9 +62,9 @@ Result<std::string> calendar_of(const std::vector<Reminder>& all, const std::str
         icalcomponent_add_property(e, icalproperty_new_transp(ICAL_TRANSP_TRANSPARENT));
         icaltriggertype at{};
         at.duration = icaldurationtype_from_int(r.alarm_hours * 3600);
-        icalcomponent_add_component(
-            e, icalcomponent_vanew(ICAL_VALARM_COMPONENT, icalproperty_new_action(ICAL_ACTION_DISPLAY),
-                                   icalproperty_new_description(r.title.c_str()), icalproperty_new_trigger(at), nullptr));
+        icalcomponent_add_component(e, icalcomponent_vanew(ICAL_VALARM_COMPONENT, icalproperty_new_action(ICAL_ACTION_DISPLAY),
+                                                           icalproperty_new_description(r.title.c_str()), icalproperty_new_trigger(at),
+                                                           nullptr));
         icalcomponent_add_component(cal.get(), e);
     }
     return text_of(cal.get());
@@ -73,7 +74,8 @@ Result<std::string> calendar_of(const std::vector<PracticeDate>& all, const std:
     const Part cal = calendar();
     for (const auto& p : all) {
         const icaltimetype at = icaltime_from_string(basic(p.at.substr(0, 19)).c_str()); // floating: the clock on the wall
-        if (!is_day(p.at) || icaltime_is_null_time(at) || !icaltime_is_valid_time(at) || p.minutes <= 0) return fail(Code::bad_value, "day");
+        if (!is_day(p.at) || icaltime_is_null_time(at) || !icaltime_is_valid_time(at) || p.minutes <= 0)
+            return fail(Code::bad_value, "day");
         icalcomponent* e = event(p.uid, made_at, p.title, p.words);
         icalcomponent_add_property(e, icalproperty_new_dtstart(at));
         icalcomponent_add_property(e, icalproperty_new_duration(icaldurationtype_from_int(p.minutes * 60)));

@@ -68,7 +68,8 @@ struct Laying {
         const double scale = seconds / std::max(1e-6, m->duration_s());
         Breath before = Breath::free;
         for (const auto& p : m->phases) {
-            if (p.breath != Breath::free && p.breath != before) call(at_phase, p.breath == Breath::in ? Tone::in : Tone::out, p.breath == Breath::in ? "in" : "out");
+            if (p.breath != Breath::free && p.breath != before)
+                call(at_phase, p.breath == Breath::in ? Tone::in : Tone::out, p.breath == Breath::in ? "in" : "out");
             before = p.breath;
             at_phase += p.duration_s * scale;
         }
@@ -97,7 +98,8 @@ struct Laying {
             double say = from + 4;
             if (i.support) call(say, Tone::none, "support", "", true), say += 3;
             for (const auto& c : i.cautions) call(say, Tone::none, "caution", c, true), say += 4;
-            if (options.attention && m && !m->attention.empty() && say < at() - 4) call(say, Tone::none, "attention", m->attention[n % m->attention.size()]);
+            if (options.attention && m && !m->attention.empty() && say < at() - 4)
+                call(say, Tone::none, "attention", m->attention[n % m->attention.size()]);
         }
         if (i.holds > 0) {
             for (int h = 1; h <= i.holds; ++h) {
@@ -125,7 +127,10 @@ struct Laying {
         for (std::size_t k = 0; k < parts.size(); ++k) {
             const Movement* part = named(movements, parts[k]);
             // Of a join only the end of the one and the beginning of the other.
-            const double s = !part ? 0 : i.part != PlanPart::join || part->phases.empty() ? part->duration_s() : (k == 0 ? part->phases.back() : part->phases.front()).duration_s;
+            const double s = !part ? 0
+                             : i.part != PlanPart::join || part->phases.empty()
+                                 ? part->duration_s()
+                                 : (k == 0 ? part->phases.back() : part->phases.front()).duration_s;
             share.push_back(s), sum += s;
         }
         // Slower from repeat to repeat where that is asked; the whole takes what the plan gives it.
@@ -146,7 +151,8 @@ struct Laying {
             for (int r = 1; r <= count; ++r, ++k) {
                 const double seconds = i.practice_s * weight(k) / weights;
                 for (std::size_t part = 0; part < parts.size(); ++part)
-                    repeat(n, parts[part], side, r, count, sum > 0 ? seconds * share[part] / sum : seconds / static_cast<double>(parts.size()), r == count);
+                    repeat(n, parts[part], side, r, count,
+                           sum > 0 ? seconds * share[part] / sum : seconds / static_cast<double>(parts.size()), r == count);
             }
         }
     }
@@ -382,15 +388,16 @@ std::vector<std::size_t> Pacer::could_drop(double elapsed_s) const {
         for (const auto& w : i.why) {
             using C = PlanReason::Code;
             need = std::max(need, w.code == C::asked || w.code == C::drill_for ? 5
-                                  : w.code == C::eases                        ? 4
-                                  : w.code == C::wanted                       ? 3
+                                  : w.code == C::eases                         ? 4
+                                  : w.code == C::wanted                        ? 3
                                   : w.code == C::theme || w.code == C::grows   ? 2
-                                  : w.code == C::prepares                     ? 1
-                                                                              : 0);
+                                  : w.code == C::prepares                      ? 1
+                                                                               : 0);
         }
         order.emplace_back(need, n);
     }
-    std::stable_sort(order.begin(), order.end(), [](const auto& a, const auto& b) { return a.first != b.first ? a.first < b.first : a.second > b.second; });
+    std::stable_sort(order.begin(), order.end(),
+                     [](const auto& a, const auto& b) { return a.first != b.first ? a.first < b.first : a.second > b.second; });
     std::vector<std::size_t> out;
     for (const auto& [need, n] : order) {
         if (behind <= 30) break;
@@ -408,7 +415,8 @@ void Pacer::drop(const std::vector<std::size_t>& items) {
     for (const auto n : items) {
         if (n <= here || n >= plan_.items.size()) continue;
         gone.push_back(n);
-        if (n + 1 < plan_.items.size() && plan_.items[n + 1].part == PlanPart::settling) gone.push_back(n + 1); // the pause after it goes too
+        if (n + 1 < plan_.items.size() && plan_.items[n + 1].part == PlanPart::settling)
+            gone.push_back(n + 1); // the pause after it goes too
     }
     std::sort(gone.begin(), gone.end());
     gone.erase(std::unique(gone.begin(), gone.end()), gone.end());

@@ -19,26 +19,26 @@ struct Stretch {
     enum class Kind { change, settle, stand, repeat, hold, breaths } kind = Kind::change;
     double from_s = 0, to_s = 0;
     std::size_t item = 0;
-    std::string movement;      // whose figure is shown; of a sequence the one under way
-    std::optional<Side> side;  // of a repeat
-    int number = 0, of = 0;    // this repeat or hold of how many, on its side
+    std::string movement;       // whose figure is shown; of a sequence the one under way
+    std::optional<Side> side;   // of a repeat
+    int number = 0, of = 0;     // this repeat or hold of how many, on its side
     double in_s = 0, out_s = 0; // the pacer's own breath, where the movement has none
     bool last_of_side = false;
 };
 
 struct Timeline {
     std::vector<Stretch> stretches; // without gaps, in order
-    std::vector<Call> calls;         // in order
+    std::vector<Call> calls;        // in order
     double length_s = 0;
 };
 
 struct PacerOptions {
-    double in_s = 3.5, out_s = 3.5;     // the student's own breath, from which it begins
-    double in_to_s = 0, out_to_s = 0;   // what it is lengthened to by the end, where asked; 0: it is not
-    double slower_to = 1;               // length of the last repeats of an exercise against the first
+    double in_s = 3.5, out_s = 3.5;   // the student's own breath, from which it begins
+    double in_to_s = 0, out_to_s = 0; // what it is lengthened to by the end, where asked; 0: it is not
+    double slower_to = 1;             // length of the last repeats of an exercise against the first
     bool breath_tones = true, counts = true;
-    bool wait_for_tap = false;          // at the end of each repeat
-    bool attention = true;              // one point of attention or image an exercise
+    bool wait_for_tap = false; // at the end of each repeat
+    bool attention = true;     // one point of attention or image an exercise
 };
 inline constexpr double breath_ratio_most = 1.5;
 
@@ -50,12 +50,12 @@ Timeline timeline_of(const Plan& plan, const std::vector<Movement>& movements, c
 /// What is shown at a time.
 struct Moment {
     std::size_t stretch = 0;
-    double movement_s = 0;        // in the movement's own time, for the figure; of the right side as of the left
-    std::string phase;            // id
+    double movement_s = 0; // in the movement's own time, for the figure; of the right side as of the left
+    std::string phase;     // id
     Breath breath = Breath::free;
-    double fullness = 0;          // 0 empty to 1 full, of the breath shown
-    bool one_leg = false;         // a foot is off the floor
-    double left_s = 0;            // of this stretch
+    double fullness = 0;  // 0 empty to 1 full, of the breath shown
+    bool one_leg = false; // a foot is off the floor
+    double left_s = 0;    // of this stretch
     double item_left_s = 0;
     std::optional<std::size_t> next_item; // the next exercise
 };
@@ -81,10 +81,10 @@ public:
     void pause() { running_ = false; }
     /// `seconds` passed. While it rests or waits nothing moves.
     void advance(double seconds);
-    void tap();                 // goes on where it waits; starts and stops otherwise
-    void back();                // to the beginning of this exercise; from its first seconds to the one before
-    void skip();                // to the next exercise
-    void longer();              // one more repeat on each side, one more hold, half a minute more of standing
+    void tap();                  // goes on where it waits; starts and stops otherwise
+    void back();                 // to the beginning of this exercise; from its first seconds to the one before
+    void skip();                 // to the next exercise
+    void longer();               // one more repeat on each side, one more hold, half a minute more of standing
     void once_more_other_side(); // one more on the side that is not under way; the repeats are counted as they are done
     /// How far behind the plan the end will be when `elapsed_s` of real time have passed since the start; negative: ahead.
     double behind_s(double elapsed_s) const;

@@ -38,13 +38,13 @@ const Drill* drill_of(const Movement& m, const AskedFor& a) {
     return nullptr;
 }
 
-constexpr double settle_s = 16;        // two easy breaths
-constexpr double free_breaths = 2;     // between holds
-constexpr double usual_hold_s = 30;    // or three breaths
+constexpr double settle_s = 16;     // two easy breaths
+constexpr double free_breaths = 2;  // between holds
+constexpr double usual_hold_s = 30; // or three breaths
 constexpr int usual_side = 3, usual_all = 8;
-constexpr double drill_share = 0.7;    // of its movement's own time a repeat, a drill takes
-constexpr int sequence_times = 1;      // a side, at each step of its growth
-constexpr int nodes = 4000;            // of the search; not a time, so that it is repeatable
+constexpr double drill_share = 0.7; // of its movement's own time a repeat, a drill takes
+constexpr int sequence_times = 1;   // a side, at each step of its growth
+constexpr int nodes = 4000;         // of the search; not a time, so that it is repeatable
 
 double side_seconds(const Movement& m, double pace) {
     return m.duration_s() * pace;
@@ -83,8 +83,8 @@ public:
             start.push_back(static_cast<CoinBigIndex>(index.size()));
         }
         const std::unique_ptr<Cbc_Model, decltype(&Cbc_deleteModel)> model(Cbc_newModel(), Cbc_deleteModel);
-        Cbc_loadProblem(model.get(), static_cast<int>(n), static_cast<int>(rows_.size()), start.data(), index.data(), values.data(), low_.data(),
-                        high_.data(), value_.data(), below.data(), above.data());
+        Cbc_loadProblem(model.get(), static_cast<int>(n), static_cast<int>(rows_.size()), start.data(), index.data(), values.data(),
+                        low_.data(), high_.data(), value_.data(), below.data(), above.data());
         Cbc_setObjSense(model.get(), -1);
         for (std::size_t i = 0; i < n; ++i)
             if (whole_[i]) Cbc_setInteger(model.get(), static_cast<int>(i));
@@ -171,7 +171,8 @@ struct Making {
             if (!needs.chair && !needs.wall) return C::no_support;
             item.support = true;
             item.first_side = needs.steadier;
-            if (const auto v = version_of(m, {"With a chair", "Hand on a chair"}); !v.empty() && item.version.empty() && needs.chair) item.version = v;
+            if (const auto v = version_of(m, {"With a chair", "Hand on a chair"}); !v.empty() && item.version.empty() && needs.chair)
+                item.version = v;
         }
         return std::nullopt;
     }
@@ -201,7 +202,8 @@ struct Making {
         for (const auto& m : movements) {
             const Traits t = traits_of(m);
             if (t.stand) continue;
-            const bool locked = std::any_of(needs.locked.begin(), needs.locked.end(), [&](const PlanItem& i) { return i.movement == m.id && i.drill.empty(); });
+            const bool locked = std::any_of(needs.locked.begin(), needs.locked.end(),
+                                            [&](const PlanItem& i) { return i.movement == m.id && i.drill.empty(); });
             if (locked) continue;
             PlanItem item;
             item.movement = m.id;
@@ -320,7 +322,8 @@ void order_forms(std::vector<Block>& blocks, const std::vector<Movement>& moveme
     };
     const auto hold = [&](const Block& b) { return std::any_of(b.begin(), b.end(), [](const PlanItem& i) { return i.holds > 0; }); };
     std::stable_sort(blocks.begin(), blocks.end(), [&](const Block& a, const Block& b) {
-        return std::tuple(stages ? stage(a) : 0, hold(a), a.front().movement) < std::tuple(stages ? stage(b) : 0, hold(b), b.front().movement);
+        return std::tuple(stages ? stage(a) : 0, hold(a), a.front().movement) <
+               std::tuple(stages ? stage(b) : 0, hold(b), b.front().movement);
     });
     if (!stages) return;
     std::vector<Block> up, low, down;
@@ -394,7 +397,8 @@ double practice_seconds(const PlanItem& i, const std::vector<Movement>& movement
     if (i.part == PlanPart::join && i.sequence.size() == 2) {
         // The end of the one and the beginning of the other.
         for (const auto& [id, end] : {std::pair{i.sequence[0], true}, {i.sequence[1], false}})
-            if (const Movement* m = named(movements, id); m && !m->phases.empty()) once += pace * (end ? m->phases.back() : m->phases.front()).duration_s;
+            if (const Movement* m = named(movements, id); m && !m->phases.empty())
+                once += pace * (end ? m->phases.back() : m->phases.front()).duration_s;
     } else if (!i.sequence.empty()) {
         for (const auto& id : i.sequence)
             if (const Movement* m = named(movements, id)) once += side_seconds(*m, pace);
@@ -461,8 +465,10 @@ Result<Plan> propose(const Needs& needs, const std::vector<Movement>& movements,
         lp.row(to, -endless, high * all_s - fixed_loosening);
     }
     if (on(PlanRule::few))
-        lp.row(count, -endless, std::max(2.0, std::floor(needs.minutes / minutes_a_thing)) - static_cast<double>(fixed.size() + sequence.size() / 2));
-    // One way a movement; a movement only with its drill; a low stance only between two middle ones; what is asked of the body loosened before.
+        lp.row(count, -endless,
+               std::max(2.0, std::floor(needs.minutes / minutes_a_thing)) - static_cast<double>(fixed.size() + sequence.size() / 2));
+    // One way a movement; a movement only with its drill; a low stance only between two middle ones; what is asked of the body loosened
+    // before.
     std::vector<std::pair<int, double>> middle, low_ones;
     for (const auto& m : movements) {
         std::vector<std::pair<int, double>> ways, drills;
@@ -494,7 +500,8 @@ Result<Plan> propose(const Needs& needs, const std::vector<Movement>& movements,
             for (const auto& c : make.choices)
                 if (c.traits.loosening && !c.is_drill && shares_part(*c.movement, m)) row.emplace_back(c.column, -1);
             for (const auto& f : fixed)
-                if (const Movement* x = named(movements, f.movement)) fixed_does = fixed_does || (traits_of(*x).loosening && shares_part(*x, m));
+                if (const Movement* x = named(movements, f.movement))
+                    fixed_does = fixed_does || (traits_of(*x).loosening && shares_part(*x, m));
             if (!fixed_does) lp.row(row, -endless, 0);
         }
         if (on(PlanRule::easing) && t.hold) {
@@ -541,7 +548,8 @@ Result<Plan> propose(const Needs& needs, const std::vector<Movement>& movements,
             for (const auto* form : taken) // "hip circles, because the side bend asks for them"
                 if (form->item.part == PlanPart::form && shares_part(*c->movement, *form->movement)) {
                     const auto& parts = c->movement->trains;
-                    const auto part = std::find_if(parts.begin(), parts.end(), [&](const std::string& p) { return has(form->movement->trains, p); });
+                    const auto part =
+                        std::find_if(parts.begin(), parts.end(), [&](const std::string& p) { return has(form->movement->trains, p); });
                     i.why.push_back({PlanReason::Code::prepares, form->item.movement, *part});
                     break;
                 }
@@ -642,13 +650,15 @@ std::vector<PlanProblem> problems_of(const Plan& plan, const Needs& needs, const
                            n});
         else if (!gentle.version.empty() && i.version != gentle.version && i.drill.empty() && i.sequence.empty() && !t.balance)
             out.push_back({PlanRule::limits, n});
-        if (i.part == PlanPart::loosening && std::none_of(i.why.begin(), i.why.end(), [](const PlanReason& r) { return r.code == PlanReason::Code::eases; })) {
+        if (i.part == PlanPart::loosening &&
+            std::none_of(i.why.begin(), i.why.end(), [](const PlanReason& r) { return r.code == PlanReason::Code::eases; })) {
             if (twisted && !t.twists) out.push_back({PlanRule::large_first, n});
             twisted = twisted || t.twists;
         }
         if (i.part == PlanPart::drill) drilled.insert(i.movement);
         for (const auto& a : needs.asked)
-            if (i.part == PlanPart::form && a.movement == i.movement && drill_of(*m, a) && (i.version.empty() || t.balance) && !drilled.contains(i.movement))
+            if (i.part == PlanPart::form && a.movement == i.movement && drill_of(*m, a) && (i.version.empty() || t.balance) &&
+                !drilled.contains(i.movement))
                 out.push_back({PlanRule::drill_first, n});
         if (i.part == PlanPart::form) {
             const int stage = stage_of(i, movements);
@@ -665,7 +675,8 @@ namespace {
 using json = nlohmann::json;
 constexpr std::array<const char*, 13> reason_names{"frame",  "asked",     "drill_for", "prepares", "eases", "stages", "theme",
                                                    "wanted", "practised", "kept",      "settles",  "grows", "variety"};
-constexpr std::array<const char*, 8> left_names{"no_room", "overhead_today", "balance_today", "limit", "care", "no_support", "no_stick", "no_drill"};
+constexpr std::array<const char*, 8> left_names{"no_room", "overhead_today", "balance_today", "limit",
+                                                "care",    "no_support",     "no_stick",      "no_drill"};
 
 struct Bad {
     std::string where;
@@ -695,16 +706,30 @@ std::string plan_text(const Plan& plan) {
     json items = json::array(), left = json::array();
     for (const auto& i : plan.items) {
         json why = json::array();
-        for (const auto& w : i.why) why.push_back({{"code", reason_names[static_cast<std::size_t>(w.code)]}, {"of", w.of}, {"part", w.part}});
-        items.push_back({{"part", plan_part_name(i.part)}, {"movement", i.movement},     {"version", i.version},   {"drill", i.drill},
-                         {"left", i.left},            {"right", i.right},           {"times", i.times},       {"holds", i.holds},
-                         {"hold_s", i.hold_s},        {"practice_s", i.practice_s}, {"change_s", i.change_s}, {"support", i.support},
-                         {"first", i.first_side},     {"locked", i.locked},         {"sequence", i.sequence}, {"why", why},
+        for (const auto& w : i.why)
+            why.push_back({{"code", reason_names[static_cast<std::size_t>(w.code)]}, {"of", w.of}, {"part", w.part}});
+        items.push_back({{"part", plan_part_name(i.part)},
+                         {"movement", i.movement},
+                         {"version", i.version},
+                         {"drill", i.drill},
+                         {"left", i.left},
+                         {"right", i.right},
+                         {"times", i.times},
+                         {"holds", i.holds},
+                         {"hold_s", i.hold_s},
+                         {"practice_s", i.practice_s},
+                         {"change_s", i.change_s},
+                         {"support", i.support},
+                         {"first", i.first_side},
+                         {"locked", i.locked},
+                         {"sequence", i.sequence},
+                         {"why", why},
                          {"cautions", i.cautions}});
     }
     for (const auto& l : plan.left_out) left.push_back({{"movement", l.movement}, {"why", left_names[static_cast<std::size_t>(l.code)]}});
-    return json{{"format", "bevel-plan"}, {"version", 1},      {"title", plan.title},      {"person", plan.person}, {"school", plan.school},
-                {"minutes", plan.minutes}, {"pace", plan.pace}, {"breath_s", plan.breath_s}, {"items", items},        {"left_out", left}}
+    return json{
+        {"format", "bevel-plan"},  {"version", 1},      {"title", plan.title},       {"person", plan.person}, {"school", plan.school},
+        {"minutes", plan.minutes}, {"pace", plan.pace}, {"breath_s", plan.breath_s}, {"items", items},        {"left_out", left}}
         .dump(1, ' ', false, json::error_handler_t::replace);
 }
 
@@ -727,10 +752,12 @@ Result<Plan> parse_plan(const std::string& source) {
                 const auto part = plan_part_from(text(o, "part"));
                 if (!part) throw Bad{"part"};
                 i.part = *part;
-                i.movement = text(o, "movement"), i.version = text(o, "version"), i.drill = text(o, "drill"), i.first_side = text(o, "first");
+                i.movement = text(o, "movement"), i.version = text(o, "version"), i.drill = text(o, "drill"),
+                i.first_side = text(o, "first");
                 i.left = static_cast<int>(number(o, "left", 0, 200)), i.right = static_cast<int>(number(o, "right", 0, 200));
                 i.times = static_cast<int>(number(o, "times", 0, 400)), i.holds = static_cast<int>(number(o, "holds", 0, 60));
-                i.hold_s = number(o, "hold_s", 0, 3600), i.practice_s = number(o, "practice_s", 0, 36000), i.change_s = number(o, "change_s", 0, 3600);
+                i.hold_s = number(o, "hold_s", 0, 3600), i.practice_s = number(o, "practice_s", 0, 36000),
+                i.change_s = number(o, "change_s", 0, 3600);
                 for (const auto& [to, key] : {std::pair{&i.support, "support"}, {&i.locked, "locked"}}) {
                     if (!o.contains(key) || !o[key].is_boolean()) throw Bad{key};
                     *to = o[key];

@@ -12,11 +12,11 @@ struct Traits {
     bool stand = false;     // a quiet stand
     bool loosening = false; // loosening, waist and spine
     bool form = false;
-    bool hold = false;      // held, not repeated
+    bool hold = false; // held, not repeated
     bool balance = false, overhead = false, bends = false, twists = false, dizzy = false;
-    bool sided = false;     // left and right repetitions differ
+    bool sided = false; // left and right repetitions differ
     bool seated = false, stick = false, floor_mat = false;
-    double depth = 1;       // lowest height of the hips over the floor against standing
+    double depth = 1;                                                       // lowest height of the hips over the floor against standing
     int stage() const { return depth >= 0.93 ? 0 : depth >= 0.86 ? 1 : 2; } // high, middle, low stance
 };
 Traits traits_of(const Movement& m);
@@ -27,15 +27,29 @@ std::optional<PlanPart> plan_part_from(std::string_view name);
 
 /// Why something stands in a plan; worded by the interface. `of`: a movement's id, a rule, or a part of the body.
 struct PlanReason {
-    enum class Code { frame, asked, drill_for, prepares, eases, stages, theme, wanted, practised, kept, settles, grows, variety } code = Code::variety;
+    enum class Code {
+        frame,
+        asked,
+        drill_for,
+        prepares,
+        eases,
+        stages,
+        theme,
+        wanted,
+        practised,
+        kept,
+        settles,
+        grows,
+        variety
+    } code = Code::variety;
     std::string of, part;
     bool operator==(const PlanReason&) const = default;
 };
 
 struct PlanItem {
     PlanPart part = PlanPart::form;
-    std::string movement;              // id
-    std::string version, drill;        // by name; empty: as it is
+    std::string movement;               // id
+    std::string version, drill;         // by name; empty: as it is
     int left = 0, right = 0, times = 0; // repeats a side, or in all where no side leads
     int holds = 0;
     double hold_s = 0;
@@ -59,9 +73,9 @@ struct LeftOut {
 struct Plan {
     std::string title, person; // person: name or alias, for the sheet
     std::string school;
-    double minutes = 0;        // at hand
-    double pace = 1;           // times the movements' own durations
-    double breath_s = 8;       // one breath in and out at the start
+    double minutes = 0;  // at hand
+    double pace = 1;     // times the movements' own durations
+    double breath_s = 8; // one breath in and out at the start
     std::vector<PlanItem> items;
     std::vector<LeftOut> left_out;
     double total_s() const;
@@ -78,20 +92,20 @@ struct AskedFor {
 
 struct Needs {
     double minutes = 20;
-    double pace = 1;                        // 1.3: a third slower
-    double breath_s = 8;                    // the student's own breath, in and out
-    std::set<std::string> limits;           // "no_overhead", "no_balance", "seated", "no_bends", "no_twists", "high_stance"
-    std::set<std::string> care;             // parts that ask for care today: "neck", "low_back", "shoulders", "knees"
-    std::optional<int> energy;              // 0–10; up to `tired` it is a tired day
+    double pace = 1;              // 1.3: a third slower
+    double breath_s = 8;          // the student's own breath, in and out
+    std::set<std::string> limits; // "no_overhead", "no_balance", "seated", "no_bends", "no_twists", "high_stance"
+    std::set<std::string> care;   // parts that ask for care today: "neck", "low_back", "shoulders", "knees"
+    std::optional<int> energy;    // 0–10; up to `tired` it is a tired day
     bool dizzy = false, unsteady = false;
-    std::vector<AskedFor> asked;            // by the last letters
-    std::set<std::string> themes;           // what is to be trained
-    std::vector<std::string> wanted;        // movements
-    std::vector<std::string> practised;     // movements the person knows
-    std::vector<std::string> sequence;      // grown movement by movement
-    std::vector<PlanItem> locked;           // as they stand
+    std::vector<AskedFor> asked;        // by the last letters
+    std::set<std::string> themes;       // what is to be trained
+    std::vector<std::string> wanted;    // movements
+    std::vector<std::string> practised; // movements the person knows
+    std::vector<std::string> sequence;  // grown movement by movement
+    std::vector<PlanItem> locked;       // as they stand
     bool chair = true, wall = true, stick = false;
-    std::string steadier;                   // "left", "right": the side that balances better; empty: not known
+    std::string steadier; // "left", "right": the side that balances better; empty: not known
     static constexpr int tired_at = 3;
     bool tired() const { return energy && *energy <= tired_at; }
     bool careful() const { return dizzy || unsteady || tired(); }
@@ -99,31 +113,33 @@ struct Needs {
 
 /// Rules of planning (domain, "Planning practice"), each of which can be left off, to see what it does.
 enum class PlanRule {
-    frame,          // a quiet stand first and last
-    loosening,      // 35 to 40 % of a short session
-    large_first,    // large joints before twists
-    stages,         // low stances down and up in stages
-    even,           // repeats even left and right, three a side or eight in all
-    settling,       // a settling moment between exercises
-    breaths,        // two free breaths between holds
-    easing,         // an easing move for the part that a hold has tired
-    today,          // overhead and balance left out when unsteady, dizzy, tired
-    steadier,       // balance with support in reach, steadier side first
-    drill_first,    // the drill before its movement
-    grow,           // a sequence movement by movement, joins alone
-    time,           // total right to the minute
-    limits,         // what was agreed with the person, and what asks for care
-    prepared,       // what a form asks of the body is loosened before
-    few,            // few things, repeated
+    frame,       // a quiet stand first and last
+    loosening,   // 35 to 40 % of a short session
+    large_first, // large joints before twists
+    stages,      // low stances down and up in stages
+    even,        // repeats even left and right, three a side or eight in all
+    settling,    // a settling moment between exercises
+    breaths,     // two free breaths between holds
+    easing,      // an easing move for the part that a hold has tired
+    today,       // overhead and balance left out when unsteady, dizzy, tired
+    steadier,    // balance with support in reach, steadier side first
+    drill_first, // the drill before its movement
+    grow,        // a sequence movement by movement, joins alone
+    time,        // total right to the minute
+    limits,      // what was agreed with the person, and what asks for care
+    prepared,    // what a form asks of the body is loosened before
+    few,         // few things, repeated
     count
 };
 using PlanRules = std::bitset<static_cast<std::size_t>(PlanRule::count)>;
-inline PlanRules all_plan_rules() { return PlanRules().set(); }
+inline PlanRules all_plan_rules() {
+    return PlanRules().set();
+}
 
 inline constexpr double stand_least_s = 45, stand_most_s = 240; // of each end's quiet stand
-inline constexpr double change_of_stance_s = 6, explain_s = 14;  // before an exercise
+inline constexpr double change_of_stance_s = 6, explain_s = 14; // before an exercise
 inline constexpr double short_session_min = 30;
-inline constexpr double minutes_a_thing = 2;  // at most one exercise for so many minutes
+inline constexpr double minutes_a_thing = 2; // at most one exercise for so many minutes
 
 /// Proposes a session. The same needs give the same plan: the search is bounded by nodes, not by time (CBC, coin-or.org).
 /// bad_value "minutes" below 4 or above 180; bad_value "locked" where what is to stay is longer than the time at hand.

@@ -32,7 +32,10 @@ Samples after(Samples a, const Samples& b, double gap_s, double rate) {
 
 /// A struck bowl: partials a little apart, so that it lives.
 std::vector<Partial> bowl(double hertz, double loud, double decay_s) {
-    return {{hertz, 0.62 * loud, decay_s}, {hertz * 1.003, 0.12 * loud, decay_s}, {hertz * 2.71, 0.18 * loud, decay_s * 0.5}, {hertz * 5.2, 0.06 * loud, decay_s * 0.25}};
+    return {{hertz, 0.62 * loud, decay_s},
+            {hertz * 1.003, 0.12 * loud, decay_s},
+            {hertz * 2.71, 0.18 * loud, decay_s * 0.5},
+            {hertz * 5.2, 0.06 * loud, decay_s * 0.25}};
 }
 
 } // namespace
@@ -92,7 +95,8 @@ void SoundTrack::read(std::int64_t from, std::span<float> out) const {
     for (; it != placed_.end() && it->at < from + n; ++it) {
         const auto& s = *it->samples;
         const std::int64_t a = std::max(from, it->at), b = std::min(from + n, it->at + static_cast<std::int64_t>(s.size()));
-        for (std::int64_t k = a; k < b; ++k) out[static_cast<std::size_t>(k - from)] += it->volume * s[static_cast<std::size_t>(k - it->at)];
+        for (std::int64_t k = a; k < b; ++k)
+            out[static_cast<std::size_t>(k - from)] += it->volume * s[static_cast<std::size_t>(k - it->at)];
     }
     // Several at once stay below 1 without a click: a soft knee.
     for (float& v : out)
@@ -116,7 +120,8 @@ std::string captions_of(const Timeline& timeline, const std::function<std::strin
     }
     for (std::size_t i = 0; i < lines.size(); ++i) {
         const double next = i + 1 < lines.size() ? lines[i + 1].first : timeline.length_s + 3;
-        const double to = std::min(lines[i].first + std::max(1.5, 0.07 * static_cast<double>(lines[i].second.size())), std::max(next, lines[i].first + 0.3));
+        const double to = std::min(lines[i].first + std::max(1.5, 0.07 * static_cast<double>(lines[i].second.size())),
+                                   std::max(next, lines[i].first + 0.3));
         const std::string begin = clock(lines[i].first);
         for (const std::string_view part : {std::string_view("\n"), std::string_view(begin), std::string_view(" --> ")}) out.append(part);
         out.append(clock(to)).append("\n").append(lines[i].second).append("\n");

@@ -1,8 +1,8 @@
 // The sound of a practice: soft tones made here, each beginning at its own sample; spoken words beside them.
 #pragma once
 #include "core/practice/pacer.h"
-#include <memory>
 #include <functional>
+#include <memory>
 #include <span>
 
 namespace bevel {

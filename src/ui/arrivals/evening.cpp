@@ -20,7 +20,10 @@ void Evening::refresh() {
     const int run = ++run_;
     const std::string today = QDate::currentDate().toString(Qt::ISODate).toStdString();
     session_.background->run<Loaded>(
-        this, [lib = session_.library, today](std::stop_token) { return Loaded{lib->waiting(), lib->due(today), lib->setting("minutes_a_letter")}; },
+        this,
+        [lib = session_.library, today](std::stop_token) {
+            return Loaded{lib->waiting(), lib->due(today), lib->setting("minutes_a_letter")};
+        },
         [this, run](Loaded l) {
             if (run != run_) return; // a newer one is under way
             all_ = l.all ? std::move(*l.all) : std::vector<Waiting>{};
@@ -62,7 +65,8 @@ void Evening::letter_saved(qint64 clip) {
     if (minutes_.size() > kept) minutes_.erase(minutes_.begin());
     const std::string text = nlohmann::json(minutes_).dump();
     session_.background->run<Result<bool>>(
-        this, [lib = session_.library, text](std::stop_token) { return lib->set_setting("minutes_a_letter", text); }, [](const Result<bool>&) {});
+        this, [lib = session_.library, text](std::stop_token) { return lib->set_setting("minutes_a_letter", text); },
+        [](const Result<bool>&) {});
 }
 
 double Evening::minutes_each() const {

@@ -40,8 +40,12 @@ EveningView::EveningView(Session& session, QWidget* parent) : QWidget(parent), s
     due_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     due_->setMaximumHeight(110);
     auto* top = new QHBoxLayout;
-    top->addWidget(title_);
-    top->addWidget(left_, 1);
+    auto* words = new QVBoxLayout;
+    words->setSpacing(0);
+    words->addWidget(title_);
+    words->addWidget(left_);
+    left_->setWordWrap(true);
+    top->addLayout(words, 1);
     top->addWidget(begin_);
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(8, 8, 8, 8);
@@ -53,7 +57,8 @@ EveningView::EveningView(Session& session, QWidget* parent) : QWidget(parent), s
     connect(begin_, &QPushButton::clicked, this, &EveningView::open_current);
     connect(list_, &QListWidget::itemActivated, this,
             [this](const QListWidgetItem* it) { open(it->data(Qt::UserRole).toLongLong(), it->data(Qt::UserRole + 1).toBool()); });
-    connect(due_, &QListWidget::itemActivated, this, [this](const QListWidgetItem* it) { emit person(it->data(Qt::UserRole).toLongLong()); });
+    connect(due_, &QListWidget::itemActivated, this,
+            [this](const QListWidgetItem* it) { emit person(it->data(Qt::UserRole).toLongLong()); });
     connect(session_.evening, &Evening::changed, this, &EveningView::fill);
     fill();
 }
@@ -74,9 +79,9 @@ void EveningView::fill() {
     const auto count = static_cast<int>(e.all().size());
     title_->setText(tr("%n clip(s) wait", nullptr, count));
     const int minutes = static_cast<int>(std::ceil(e.minutes_each() * count));
-    left_->setText(count == 0        ? QString()
-                   : e.knows_pace()  ? tr("about %n minute(s) at your pace", nullptr, minutes)
-                                     : tr("about %n minute(s), once three are usual for a letter", nullptr, minutes));
+    left_->setText(count == 0       ? QString()
+                   : e.knows_pace() ? tr("about %n minute(s) at your pace", nullptr, minutes)
+                                    : tr("about %n minute(s), once three are usual for a letter", nullptr, minutes));
     begin_->setEnabled(count > 0);
     list_->setVisible(count > 0);
     none_->setVisible(count == 0);
@@ -89,9 +94,10 @@ void EveningView::fill() {
         const QString since = !date_of(w.arrived_on).isValid() ? QString()
                               : days <= 0                      ? tr("came today")
                                                                : tr("waits for %n day(s)", nullptr, days);
-        QString first = w.unnamed ? tr("Whose is it? · %1").arg(since)
-                                  : QStringList{QString::fromStdString(w.name), m ? said(m->name) : QString::fromStdString(w.movement), since}.join(
-                                        QStringLiteral(" · "));
+        QString first =
+            w.unnamed ? tr("Whose is it? · %1").arg(since)
+                      : QStringList{QString::fromStdString(w.name), m ? said(m->name) : QString::fromStdString(w.movement), since}.join(
+                            QStringLiteral(" · "));
         QStringList asked;
         for (const auto& key : w.asked) {
             std::string check = key.substr(0, key.rfind('/'));
@@ -102,10 +108,11 @@ void EveningView::fill() {
             if (!side.empty()) words += QStringLiteral(", ") + text::side(side == "left" ? Side::left : Side::right);
             asked << words;
         }
-        const QString second = w.unnamed       ? tr("person and movement are yet to be said")
-                               : asked.isEmpty() ? tr("nothing was asked before")
-                                               : tr("asked on %1: %2")
-                                                     .arg(QLocale().toString(date_of(w.asked_on), QLocale::ShortFormat), asked.join(QStringLiteral("; ")));
+        const QString second =
+            w.unnamed         ? tr("person and movement are yet to be said")
+            : asked.isEmpty() ? tr("nothing was asked before")
+                              : tr("asked on %1: %2")
+                                    .arg(QLocale().toString(date_of(w.asked_on), QLocale::ShortFormat), asked.join(QStringLiteral("; ")));
         auto* it = new QListWidgetItem(first + QLatin1Char('\n') + second, list_);
         it->setData(Qt::UserRole, static_cast<qint64>(w.clip));
         it->setData(Qt::UserRole + 1, w.unnamed);

@@ -3,9 +3,9 @@
 #include "media/steady.h"
 #include "store/intake.h"
 #include <cmath>
+#include <map>
 #include <QCoreApplication>
 #include <QDateTime>
-#include <map>
 #include <QFileInfo>
 
 namespace bevel::ui {

@@ -58,10 +58,12 @@ std::optional<Field> field_of(const QString& inside) {
 }
 
 QString field_name(const Field& field, const FieldSource& source) {
-    static const std::map<QString, const char*> names{
-        {QStringLiteral("name"), QT_TRANSLATE_NOOP("fields", "name")},         {QStringLiteral("movement"), QT_TRANSLATE_NOOP("fields", "movement")},
-        {QStringLiteral("day"), QT_TRANSLATE_NOOP("fields", "day of the clip")}, {QStringLiteral("next"), QT_TRANSLATE_NOOP("fields", "day of the next look")},
-        {QStringLiteral("me"), QT_TRANSLATE_NOOP("fields", "my name")},        {QStringLiteral("place"), QT_TRANSLATE_NOOP("fields", "school or hall")}};
+    static const std::map<QString, const char*> names{{QStringLiteral("name"), QT_TRANSLATE_NOOP("fields", "name")},
+                                                      {QStringLiteral("movement"), QT_TRANSLATE_NOOP("fields", "movement")},
+                                                      {QStringLiteral("day"), QT_TRANSLATE_NOOP("fields", "day of the clip")},
+                                                      {QStringLiteral("next"), QT_TRANSLATE_NOOP("fields", "day of the next look")},
+                                                      {QStringLiteral("me"), QT_TRANSLATE_NOOP("fields", "my name")},
+                                                      {QStringLiteral("place"), QT_TRANSLATE_NOOP("fields", "school or hall")}};
     if (const auto it = names.find(field.what); it != names.end()) return QCoreApplication::translate("fields", it->second);
     const auto [check, side] = check_and_side(field.key);
     QString name = source.catalogue ? text::check_name(check, *source.catalogue) : QString::fromStdString(check);
@@ -83,8 +85,10 @@ Result<QString> filled(const Field& f, const FieldSource& s) {
     if (f.what == QLatin1String("name")) return s.name;
     if (f.what == QLatin1String("movement")) return s.movement;
     if (f.what == QLatin1String("me")) return s.me.isEmpty() ? refuse(Words::tr("your name is not given")) : Result<QString>(s.me);
-    if (f.what == QLatin1String("place")) return s.place.isEmpty() ? refuse(Words::tr("no school or hall is given")) : Result<QString>(s.place);
-    if (f.what == QLatin1String("day")) return s.day.isValid() ? Result<QString>(day_words(s.day)) : refuse(Words::tr("the clip has no day"));
+    if (f.what == QLatin1String("place"))
+        return s.place.isEmpty() ? refuse(Words::tr("no school or hall is given")) : Result<QString>(s.place);
+    if (f.what == QLatin1String("day"))
+        return s.day.isValid() ? Result<QString>(day_words(s.day)) : refuse(Words::tr("the clip has no day"));
     if (f.what == QLatin1String("next"))
         return s.next.isValid() ? Result<QString>(day_words(s.next)) : refuse(Words::tr("no day of the next look is chosen"));
     if (f.clip != s.clip) return refuse(Words::tr("it belongs to another clip; put in the one of this clip"));
@@ -96,7 +100,8 @@ Result<QString> filled(const Field& f, const FieldSource& s) {
     }
     const Finding* now = s.review ? finding_of(*s.review, f.key) : nullptr;
     if (!now) return refuse(Words::tr("this is not found in the clip any more; look at it in the review"));
-    if (now->verdict == Verdict::cannot_tell) return refuse(Words::tr("it cannot be told from this clip any more; look at it in the review"));
+    if (now->verdict == Verdict::cannot_tell)
+        return refuse(Words::tr("it cannot be told from this clip any more; look at it in the review"));
     const bool beyond = f.key.substr(0, f.key.rfind('/')).ends_with(".low") || f.key.substr(0, f.key.rfind('/')).ends_with(".high");
     if (beyond && now->verdict == Verdict::inside) return refuse(Words::tr("it is within its band now; look at it in the review"));
     return text::figure(now->value, QString::fromStdString(now->unit), s.units);
@@ -110,8 +115,7 @@ Result<QString> filled(const QString& words, const FieldSource& source) {
         out += words.mid(at, m.capturedStart() - at);
         at = m.capturedEnd();
         const auto field = field_of(m.captured(1));
-        if (!field)
-            return fail(Code::bad_value, "field: " + Words::tr("“%1”: there is no such field").arg(m.captured()).toStdString());
+        if (!field) return fail(Code::bad_value, "field: " + Words::tr("“%1”: there is no such field").arg(m.captured()).toStdString());
         auto value = filled(*field, source);
         if (!value) return value;
         out += *value;
@@ -120,7 +124,8 @@ Result<QString> filled(const QString& words, const FieldSource& source) {
 }
 
 QStringList typed_figures(const QString& words) {
-    static const QRegularExpression number(QStringLiteral("\\b\\d+(?:[.,]\\d+)?\\s?(?:°|%|cm\\b|mm\\b|degrees?\\b|Grad\\b|percent\\b|Prozent\\b)"));
+    static const QRegularExpression number(
+        QStringLiteral("\\b\\d+(?:[.,]\\d+)?\\s?(?:°|%|cm\\b|mm\\b|degrees?\\b|Grad\\b|percent\\b|Prozent\\b)"));
     QString bare = words;
     bare.replace(braces(), QString());
     QStringList out;

@@ -7,11 +7,12 @@
 
 namespace bevel::ui {
 
-/// "{name}", "{movement}", "{day}", "{next}", "{me}", "{place}"; "{figure CLIP KEY}" and "{change CLIP KEY}" belong to one clip and finding.
+/// "{name}", "{movement}", "{day}", "{next}", "{me}", "{place}"; "{figure CLIP KEY}" and "{change CLIP KEY}" belong to one clip and
+/// finding.
 struct Field {
     QString what; // "name" …, "figure", "change"
     qint64 clip = 0;
-    std::string key; // as of finding_key; of a change "check/side"
+    std::string key;      // as of finding_key; of a change "check/side"
     QString text() const; // as it is written between words
 };
 /// The field that a text in braces is; nothing when it is none.

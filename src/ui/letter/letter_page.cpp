@@ -8,8 +8,8 @@
 #include "ui/letter/with_box.h"
 #include "ui/shell/empty_state.h"
 #include <QCheckBox>
-#include <QComboBox>
 #include <QClipboard>
+#include <QComboBox>
 #include <QCoreApplication>
 #include <QDateEdit>
 #include <QDir>
@@ -363,6 +363,12 @@ QString LetterPage::chosen() const {
     return {};
 }
 
+void LetterPage::leave() {
+    if (!delay_.isActive()) return;
+    delay_.stop();
+    render();
+}
+
 void LetterPage::open(Ref ref) {
     if (const qint64 clip = ref.clip != 0 ? ref.clip : session_.workspace->clip(); clip != 0) open_clip(clip);
 }
@@ -376,6 +382,7 @@ void LetterPage::open_clip(qint64 id) {
         std::map<std::string, ShownChange> better;
         std::vector<OwnForm> templates;
     };
+    leave();
     const int run = ++opening_run_;
     // From now on nothing of the former letter can go out.
     open_.reset();
@@ -421,7 +428,7 @@ void LetterPage::show_choices() {
     const LetterRecord* saved = saved_.empty() ? nullptr : &saved_.front();
     status_of_ = saved ? *saved : LetterRecord{};
     with_ = saved ? saved->with : std::map<std::string, WithCorrection>{};
-    const QString language = saved && !saved->language.empty()           ? QString::fromStdString(saved->language)
+    const QString language = saved && !saved->language.empty()                               ? QString::fromStdString(saved->language)
                              : languages().contains(QString::fromStdString(facts_.language)) ? QString::fromStdString(facts_.language)
                                                                                              : spoken_language();
     language_->setCurrentIndex(std::max(0, language_->findData(language)));
@@ -601,7 +608,8 @@ void LetterPage::choices_changed() {
     closing_->set_source(fields);
     const QStringList typed = typed_figures(opening_->words()) + typed_figures(closing_->words());
     typed_->setVisible(!typed.isEmpty());
-    typed_->setText(tr("Typed by hand: %1. A figure should be a field, so that it is the one of this clip.").arg(typed.join(QStringLiteral(", "))));
+    typed_->setText(
+        tr("Typed by hand: %1. A figure should be a field, so that it is the one of this clip.").arg(typed.join(QStringLiteral(", "))));
     settle();
     delay_.start();
 }
@@ -672,7 +680,8 @@ void LetterPage::failed(const Error& e, std::function<void()> again) {
     if (e.code == Code::write_failed)
         message_->problem(text::error(e), tr("Save elsewhere …"), std::move(again));
     else if (e.code == Code::bad_value && e.context.starts_with("changed: "))
-        message_->problem(text::error(e), tr("Look at it"), [this] { session_.workspace->go(QStringLiteral("review"), {open_ ? open_->clip.id : 0}); });
+        message_->problem(text::error(e), tr("Look at it"),
+                          [this] { session_.workspace->go(QStringLiteral("review"), {open_ ? open_->clip.id : 0}); });
     else if (e.code == Code::bad_value)
         message_->problem(text::error(e), tr("Change the words"), [this] {
             tabs_->setCurrentIndex(1);
@@ -873,15 +882,16 @@ void LetterPage::say_status() {
         return QLocale().toString(QDate::fromString(QString::fromStdString(iso), Qt::ISODate), QLocale::ShortFormat);
     };
     const auto& s = status_of_;
-    QString words = s.sent_on.empty()     ? tr("Draft: nothing was saved or sent yet.")
-                    : s.how == "none"     ? tr("Done on %1 without a letter.").arg(day(s.sent_on))
-                    : s.how.empty()       ? tr("Saved on %1. Whether it was sent is not said yet.").arg(day(s.sent_on))
-                    : s.how == "mail"     ? tr("Sent by mail on %1.").arg(day(s.sent_on))
-                    : s.how == "message"  ? tr("Sent as a message on %1.").arg(day(s.sent_on))
-                                          : tr("Given by hand on %1.").arg(day(s.sent_on));
+    QString words = s.sent_on.empty()    ? tr("Draft: nothing was saved or sent yet.")
+                    : s.how == "none"    ? tr("Done on %1 without a letter.").arg(day(s.sent_on))
+                    : s.how.empty()      ? tr("Saved on %1. Whether it was sent is not said yet.").arg(day(s.sent_on))
+                    : s.how == "mail"    ? tr("Sent by mail on %1.").arg(day(s.sent_on))
+                    : s.how == "message" ? tr("Sent as a message on %1.").arg(day(s.sent_on))
+                                         : tr("Given by hand on %1.").arg(day(s.sent_on));
     if (!s.answered_on.empty())
-        words += QLatin1Char(' ') + (s.answer.empty() ? tr("Answered on %1.").arg(day(s.answered_on))
-                                                      : tr("Answered on %1: “%2”").arg(day(s.answered_on), QString::fromStdString(s.answer)));
+        words +=
+            QLatin1Char(' ') + (s.answer.empty() ? tr("Answered on %1.").arg(day(s.answered_on))
+                                                 : tr("Answered on %1: “%2”").arg(day(s.answered_on), QString::fromStdString(s.answer)));
     status_->setText(words);
 }
 
@@ -963,8 +973,7 @@ QString LetterPage::file_name(const QString& ending) const {
 void LetterPage::save_at_once() {
     if (!open_ || busy_) return;
     QString folder = session_.settings.export_folder;
-    if (folder.isEmpty() || !QFileInfo(folder).isWritable())
-        folder = QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation);
+    if (folder.isEmpty() || !QFileInfo(folder).isWritable()) folder = QStandardPaths::writableLocation(QStandardPaths::DocumentsLocation);
     QDir().mkpath(folder);
     const QString ending = short_->isChecked() ? QStringLiteral("txt") : QStringLiteral("pdf");
     const QString name = file_name(ending);
@@ -1002,8 +1011,8 @@ void LetterPage::open_mail() {
 
 void LetterPage::save_reminder() {
     if (!open_ || !look_again_->isChecked()) return;
-    const QString file = QFileDialog::getSaveFileName(this, tr("Save the reminder"), place_for(QStringLiteral("look-again.ics")),
-                                                      tr("Calendar (*.ics)"));
+    const QString file =
+        QFileDialog::getSaveFileName(this, tr("Save the reminder"), place_for(QStringLiteral("look-again.ics")), tr("Calendar (*.ics)"));
     if (file.isEmpty()) return;
     Reminder r;
     r.uid = "look-" + std::to_string(open_->clip.id) + "-" + record().review_on + "@bevel";

@@ -33,6 +33,7 @@ public:
     QString title() const override { return tr("Letter"); }
     void open(Ref ref) override;
     void open_clip(qint64 clip);
+    void leave() override; // what was just typed is kept
     void add_actions(Actions& actions) override;
     /// The clip whose letter is shown; 0 while another is being opened.
     qint64 shown_clip() const { return open_ ? open_->clip.id : 0; }

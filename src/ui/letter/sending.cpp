@@ -112,12 +112,40 @@ QString better_words(const std::string& key, const ShownChange& change, const Ca
     return QStringLiteral("%1: %2").arg(name, change_words(change, units));
 }
 
+namespace {
+/// Corrections that are outside still, praise that still holds, fields that can be filled.
+Result<bool> still_so(const LetterOrder& order, const Catalogue& catalogue, const std::map<std::string, ShownChange>& better) {
+    const auto name = [&](const std::string& key) {
+        std::string check = key.substr(0, key.rfind('/'));
+        for (const char* end : {".low", ".high"})
+            if (check.ends_with(end)) check.resize(check.size() - std::string_view(end).size());
+        return "changed: " + text::check_name(check, catalogue).toStdString();
+    };
+    // What is no longer told or outside (another height, another school) is not sent, and not left out in silence either.
+    const auto& findings = order.open->review->findings;
+    for (const auto& key : order.record.checks)
+        if (std::none_of(findings.begin(), findings.end(),
+                         [&](const Finding& f) { return is_of(key, f) && (f.verdict == Verdict::outside || f.verdict == Verdict::edge); }))
+            return fail(Code::bad_value, name(key));
+    if (const std::string& praise = order.record.praise; praise.starts_with("better:") && !better.contains(praise.substr(7)))
+        return fail(Code::bad_value, name(praise.substr(7)));
+    const FieldSource fields = field_source(order, catalogue, better);
+    for (const std::string* words : {&order.record.opening, &order.record.closing})
+        if (auto text = filled(QString::fromStdString(*words), fields); !text) return tl::unexpected(text.error());
+    return true;
+}
+} // namespace
+
 Result<LetterContent> compose(const LetterOrder& order, const Library& library, const Catalogue& catalogue) {
     const OpenReview& open = *order.open;
     const auto decisions = library.decisions(open.clip.id);
     if (!decisions) return tl::unexpected(decisions.error());
-    const LanguageScope speaks(order.language());
     const auto& findings = open.review->findings;
+    // What can no longer be said is refused in the language of the windows, before the letter's own is spoken.
+    auto better = better_in(open, library);
+    if (!better) return tl::unexpected(better.error());
+    if (auto ok = still_so(order, catalogue, *better); !ok) return tl::unexpected(ok.error());
+    const LanguageScope speaks(order.language());
     LetterSource source;
     source.clip = open.has_file ? open.file : std::filesystem::path();
     source.track = &open.track;
@@ -137,16 +165,6 @@ Result<LetterContent> compose(const LetterOrder& order, const Library& library, 
             std::any_of(order.record.checks.begin(), order.record.checks.end(), [&](const std::string& k) { return is_of(k, f); });
         if (chosen && (f.verdict == Verdict::outside || f.verdict == Verdict::edge)) source.corrections.push_back(f);
     }
-    // What is no longer told or outside (another height, another school) is not sent, and not left out in silence either.
-    for (const auto& key : order.record.checks)
-        if (std::none_of(source.corrections.begin(), source.corrections.end(), [&](const Finding& f) { return is_of(key, f); })) {
-            std::string check = key.substr(0, key.rfind('/'));
-            for (const char* end : {".low", ".high"})
-                if (check.ends_with(end)) check.resize(check.size() - std::string_view(end).size());
-            return fail(Code::bad_value, "changed: " + text::check_name(check, catalogue).toStdString());
-        }
-    auto better = better_in(open, library);
-    if (!better) return tl::unexpected(better.error());
     LetterContent c = compose_letter(source, catalogue, Theme()); // letters are printed on white
     c.language = order.language();
     c.student = QString::fromStdString(open.person.name);
@@ -157,10 +175,7 @@ Result<LetterContent> compose(const LetterOrder& order, const Library& library, 
     c.large = order.record.large;
     if (const std::string& praise = order.record.praise; praise.starts_with("better:")) {
         const std::string key = praise.substr(7);
-        const auto it = better->find(key);
-        if (it == better->end())
-            return fail(Code::bad_value, "changed: " + text::check_name(key.substr(0, key.rfind('/')), catalogue).toStdString());
-        c.praise = better_words(key, it->second, catalogue, order.units) + QLatin1Char('.');
+        c.praise = better_words(key, better->at(key), catalogue, order.units) + QLatin1Char('.');
     } else {
         for (const auto& f : findings)
             if (f.verdict == Verdict::inside && is_of(praise, f)) c.praise = said(f.good);

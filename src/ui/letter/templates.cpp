@@ -12,15 +12,16 @@ struct Words {
 
 std::vector<LetterTemplate> shipped_templates(const QString& language) {
     const LanguageScope speaks(language);
-    return {{QStringLiteral("full"), Words::tr("Full letter"), language, Words::tr("Dear {name}, thank you for your clip."),
-             Words::tr("Take one of these at a time. Warm wishes,"), false, false, false},
-            {QStringLiteral("first"), Words::tr("First letter"), language,
-             Words::tr("Dear {name}, thank you for your first clip of {movement}. You will read what went well, and then at most three things "
-                       "to work on, from the ground up. The pictures show you beside the figure at the same moment."),
-             Words::tr("There is no hurry with any of this. Write to me when something hurts or is not clear. Warm wishes,"), false, false,
-             false},
-            {QStringLiteral("short"), Words::tr("Short message"), language, Words::tr("Hello {name}, about your {movement}:"),
-             Words::tr("Until soon,"), true, false, false}};
+    return {
+        {QStringLiteral("full"), Words::tr("Full letter"), language, Words::tr("Dear {name}, thank you for your clip."),
+         Words::tr("Take one of these at a time. Warm wishes,"), false, false, false},
+        {QStringLiteral("first"), Words::tr("First letter"), language,
+         Words::tr("Dear {name}, thank you for your first clip of {movement}. You will read what went well, and then at most three things "
+                   "to work on, from the ground up. The pictures show you beside the figure at the same moment."),
+         Words::tr("There is no hurry with any of this. Write to me when something hurts or is not clear. Warm wishes,"), false, false,
+         false},
+        {QStringLiteral("short"), Words::tr("Short message"), language, Words::tr("Hello {name}, about your {movement}:"),
+         Words::tr("Until soon,"), true, false, false}};
 }
 
 Result<LetterTemplate> parse_template(const OwnForm& form) {
@@ -44,9 +45,12 @@ Result<LetterTemplate> parse_template(const OwnForm& form) {
 }
 
 OwnForm template_text(const LetterTemplate& t) {
-    const nlohmann::json j{{"name", t.name.toStdString()},       {"language", t.language.toStdString()},
-                           {"opening", t.opening.toStdString()}, {"closing", t.closing.toStdString()},
-                           {"short", t.short_form},              {"large", t.large}};
+    const nlohmann::json j{{"name", t.name.toStdString()},
+                           {"language", t.language.toStdString()},
+                           {"opening", t.opening.toStdString()},
+                           {"closing", t.closing.toStdString()},
+                           {"short", t.short_form},
+                           {"large", t.large}};
     return {t.id.toStdString(), j.dump(-1, ' ', false, nlohmann::json::error_handler_t::replace)};
 }
 

@@ -167,7 +167,8 @@ Result<LetterContent> hidden(LetterContent c, const Identity& who) {
                                                                                       : who.alias;
     for (QString* s : {&c.opening, &c.praise, &c.closing}) *s = without(*s, names, unsure);
     for (auto& item : c.items)
-        for (QString* s : {&item.moment, &item.cue, &item.figure, &item.image, &item.drill, &item.homework, &item.caution}) *s = without(*s, names, unsure);
+        for (QString* s : {&item.moment, &item.cue, &item.figure, &item.image, &item.drill, &item.homework, &item.caution})
+            *s = without(*s, names, unsure);
     for (auto& s : c.cautions) s = without(s, names, unsure);
     // The sender is not rewritten; a name in common is for a person to decide.
     for (const QString& s : {c.instructor, c.place, c.movement})

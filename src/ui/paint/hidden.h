@@ -7,7 +7,7 @@ namespace bevel::ui {
 struct Identity {
     QString name;      // in full, as it is kept
     bool date = false; // the day it was filmed is hidden too
-    QString alias{}; // stands for the name; empty: "a student"
+    QString alias{};   // stands for the name; empty: "a student"
 };
 
 /// The letter without its student: name in every text and title, the date if asked. bad_value "identity: WORDS" where a word may still tell

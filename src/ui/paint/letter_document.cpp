@@ -227,14 +227,16 @@ QString letter_html(const LetterContent& c) {
     const LanguageScope speaks(c.language);
     auto e = [](const QString& s) { return s.toHtmlEscaped(); };
     const QString title = e(Words::tr("%1 for %2").arg(c.movement, c.student));
-    QString h = QStringLiteral(
-                    "<!DOCTYPE html>\n<html lang=\"%2\"><head><meta charset=\"utf-8\"><meta name=\"viewport\" "
-                    "content=\"width=device-width, initial-scale=1\"><title>%1</title><style>body{font-family:'Open "
-                    "Sans',sans-serif;background:#f5f0e6;color:#2b2622;font-size:%3;"
-                    "max-width:46em;margin:2em auto;padding:0 1em;line-height:1.5}h1{font-size:1.6em}.faint{color:#625a50}.caution{color:#9c242b}"
-                    ".pair{display:flex;flex-wrap:wrap;gap:1em}.pair figure{flex:1 1 14em;margin:0}.pair img{width:100%}footer{border-top:1px solid "
-                    "#d9cfbe;margin-top:2em;padding-top:.6em}</style></head><body><main>\n")
-                    .arg(title, spoken_language(), c.large ? QStringLiteral("1.4em") : QStringLiteral("1em"));
+    QString h =
+        QStringLiteral(
+            "<!DOCTYPE html>\n<html lang=\"%2\"><head><meta charset=\"utf-8\"><meta name=\"viewport\" "
+            "content=\"width=device-width, initial-scale=1\"><title>%1</title><style>body{font-family:'Open "
+            "Sans',sans-serif;background:#f5f0e6;color:#2b2622;font-size:%3;"
+            "max-width:46em;margin:2em auto;padding:0 1em;line-height:1.5}h1{font-size:1.6em}.faint{color:#625a50}.caution{color:#9c242b}"
+            ".pair{display:flex;flex-wrap:wrap;gap:1em}.pair figure{flex:1 1 14em;margin:0}.pair img{width:100%}footer{border-top:1px "
+            "solid "
+            "#d9cfbe;margin-top:2em;padding-top:.6em}</style></head><body><main>\n")
+            .arg(title, spoken_language(), c.large ? QStringLiteral("1.4em") : QStringLiteral("1em"));
     h += QStringLiteral("<p class=\"faint\">%1</p><h1>%2</h1><p class=\"faint\">%3</p>\n").arg(e(c.place), title, e(when_and_where(c)));
     auto paragraphs = [&](const QString& words) {
         for (const auto& p : words.split(QLatin1Char('\n'), Qt::SkipEmptyParts)) h += QStringLiteral("<p>%1</p>\n").arg(e(p));

@@ -13,9 +13,9 @@
 namespace bevel::ui {
 
 struct LetterItem {
-    QString moment; // "Shift and part, 0:12.3"
-    QString cue;    // what to do
-    QString figure; // "Front knee past toe 3 cm (aim: up to 0 cm), in 2 of 3 repetitions"
+    QString moment;       // "Shift and part, 0:12.3"
+    QString cue;          // what to do
+    QString figure;       // "Front knee past toe 3 cm (aim: up to 0 cm), in 2 of 3 repetitions"
     QString image, drill; // a picture for the mind; what isolates it: "Foot alone: …"
     QString homework;     // "Brush the Knee and Push: twice a day, 3 a side, holding 20 s"
     QString caution;
@@ -42,9 +42,9 @@ struct LetterSource {
     std::shared_ptr<const Review> review;
     std::filesystem::path partner_clip; // of the other clip of a pair
     const Track* partner_track = nullptr;
-    std::vector<Finding> corrections;       // at most three are used, in this order
-    std::map<std::string, QString> wording; // the instructor's own, by key
-    std::map<std::string, WithCorrection> with; // drill, image, homework, by key
+    std::vector<Finding> corrections;                 // at most three are used, in this order
+    std::map<std::string, QString> wording;           // the instructor's own, by key
+    std::map<std::string, WithCorrection> with;       // drill, image, homework, by key
     const std::vector<Movement>* movements = nullptr; // names of what is to be practised
     bool hide_identity = false;
     bool pictures = true;

@@ -100,7 +100,8 @@ PracticePicture practice_picture(const Timeline& t, const Plan& plan, const std:
         break;
     case Stretch::Kind::repeat:
         out.count = QStringLiteral("%1").arg(s.number);
-        out.side = s.side ? (*s.side == Side::left ? Words::tr("left, of %1").arg(s.of) : Words::tr("right, of %1").arg(s.of)) : Words::tr("of %1").arg(s.of);
+        out.side = s.side ? (*s.side == Side::left ? Words::tr("left, of %1").arg(s.of) : Words::tr("right, of %1").arg(s.of))
+                          : Words::tr("of %1").arg(s.of);
         if (now)
             for (const auto& p : now->phases)
                 if (p.id == m.phase) out.words = said(p.name);
@@ -110,7 +111,8 @@ PracticePicture practice_picture(const Timeline& t, const Plan& plan, const std:
     // The newest of what is said stays to be read for a while.
     for (const auto& c : t.calls) {
         if (c.at_s > at_s) break;
-        if (c.at_s > at_s - 5 && (c.code == "attention" || c.code == "image" || c.code == "caution")) out.caption = text::call_words(c, movements);
+        if (c.at_s > at_s - 5 && (c.code == "attention" || c.code == "image" || c.code == "caution"))
+            out.caption = text::call_words(c, movements);
     }
     return out;
 }
@@ -173,7 +175,8 @@ void paint_practice(QPainter& p, const QRectF& r, const PracticePicture& s, cons
     const QRectF all = r.adjusted(pad, pad, -pad, -pad - 0.02 * unit);
     const double title_high = 0.13 * unit;
     p.setPen(c.ink);
-    fit(p, QRectF(all.left(), all.top(), all.width(), title_high), s.title, 0.085 * unit, Qt::AlignLeft | Qt::AlignVCenter, theme, QFont::DemiBold);
+    fit(p, QRectF(all.left(), all.top(), all.width(), title_high), s.title, 0.085 * unit, Qt::AlignLeft | Qt::AlignVCenter, theme,
+        QFont::DemiBold);
     QRectF figure, panel;
     const double foot_high = 0.16 * unit;
     if (tall) {
@@ -185,7 +188,8 @@ void paint_practice(QPainter& p, const QRectF& r, const PracticePicture& s, cons
     }
     if (!s.figure.isNull()) {
         const QSizeF size = QSizeF(s.figure.size()).scaled(figure.size(), Qt::KeepAspectRatio);
-        p.drawImage(QRectF(figure.center().x() - size.width() / 2, figure.center().y() - size.height() / 2, size.width(), size.height()), s.figure);
+        p.drawImage(QRectF(figure.center().x() - size.width() / 2, figure.center().y() - size.height() / 2, size.width(), size.height()),
+                    s.figure);
     }
     // Count and side, breath, side by side below or above each other.
     const QRectF count = tall ? QRectF(panel.left(), panel.top(), 0.45 * panel.width(), panel.height())
@@ -198,27 +202,30 @@ void paint_practice(QPainter& p, const QRectF& r, const PracticePicture& s, cons
     else {
         fit(p, count.adjusted(0, 0, 0, -0.28 * count.height()), s.count, 0.30 * unit, Qt::AlignCenter, theme, QFont::DemiBold);
         p.setPen(c.ink);
-        fit(p, QRectF(count.left(), count.bottom() - 0.28 * count.height(), count.width(), 0.28 * count.height()), s.side, 0.075 * unit, Qt::AlignCenter, theme);
+        fit(p, QRectF(count.left(), count.bottom() - 0.28 * count.height(), count.width(), 0.28 * count.height()), s.side, 0.075 * unit,
+            Qt::AlignCenter, theme);
     }
     paint_breath(p, breath, s.fullness, s.breath, theme);
     const QRectF foot(all.left(), all.bottom() - foot_high, all.width(), foot_high);
     p.setPen(c.ink);
     fit(p, QRectF(foot.left(), foot.top(), foot.width(), 0.55 * foot_high),
-        s.waits                 ? Words::tr("Waits for your tap")
-        : !s.running            ? Words::tr("Paused")
+        s.waits                ? Words::tr("Waits for your tap")
+        : !s.running           ? Words::tr("Paused")
         : !s.caption.isEmpty() ? s.caption
-                                : s.words,
+                               : s.words,
         0.065 * unit, Qt::AlignLeft | Qt::AlignVCenter, theme);
     p.setPen(c.faint);
     if (!s.next.isEmpty())
-        fit(p, QRectF(foot.left(), foot.top() + 0.55 * foot_high, foot.width(), 0.45 * foot_high), Words::tr("Next: %1").arg(s.next), 0.05 * unit,
-            Qt::AlignLeft | Qt::AlignVCenter, theme);
+        fit(p, QRectF(foot.left(), foot.top() + 0.55 * foot_high, foot.width(), 0.45 * foot_high), Words::tr("Next: %1").arg(s.next),
+            0.05 * unit, Qt::AlignLeft | Qt::AlignVCenter, theme);
     p.restore();
 }
 
-Result<std::map<std::size_t, std::shared_ptr<const std::vector<float>>>> spoken_of(const Timeline& t, const std::vector<Movement>& movements,
+Result<std::map<std::size_t, std::shared_ptr<const std::vector<float>>>> spoken_of(const Timeline& t,
+                                                                                   const std::vector<Movement>& movements,
                                                                                    const std::string& language,
-                                                                                   const std::filesystem::path& recordings, const std::stop_token& stop) {
+                                                                                   const std::filesystem::path& recordings,
+                                                                                   const std::stop_token& stop) {
     const LanguageScope speaks(QString::fromStdString(language));
     std::map<std::size_t, std::shared_ptr<const std::vector<float>>> out;
     std::map<QString, std::shared_ptr<const std::vector<float>>> made;
@@ -290,7 +297,8 @@ Result<bool> write_practice_film(const std::filesystem::path& file, const Practi
                 one.student = std::make_shared<const sim::Student>(*mv, o);
                 const bool tall = film.height > film.width;
                 one.film = std::make_unique<sim::Film>(one.student->solver(), clay(),
-                                                       paper_phone(tall ? film.width * 3 / 4 : film.width / 2, tall ? film.height / 2 : film.height * 3 / 4, film.azimuth_deg));
+                                                       paper_phone(tall ? film.width * 3 / 4 : film.width / 2,
+                                                                   tall ? film.height / 2 : film.height * 3 / 4, film.azimuth_deg));
             }
             const double score = score_time(*one.student, m.movement_s, stretch.side);
             const QString as = QStringLiteral("%1 %2").arg(QString::fromStdString(mv->id)).arg(std::lround(score * film.fps));
@@ -308,7 +316,8 @@ Result<bool> write_practice_film(const std::filesystem::path& file, const Practi
         im.width = film.width, im.height = film.height;
         im.rgb.resize(static_cast<std::size_t>(film.width) * static_cast<std::size_t>(film.height) * 3);
         for (int y = 0; y < film.height; ++y)
-            std::copy_n(page.constScanLine(y), static_cast<std::size_t>(film.width) * 3, im.rgb.begin() + static_cast<std::ptrdiff_t>(y) * film.width * 3);
+            std::copy_n(page.constScanLine(y), static_cast<std::size_t>(film.width) * 3,
+                        im.rgb.begin() + static_cast<std::ptrdiff_t>(y) * film.width * 3);
         if (auto ok = writer->add(im, at); !ok) return ok;
         // The sound that belongs to this frame.
         const std::int64_t to = f + 1 == frames ? sound.length() : sound.sample_of(static_cast<double>(f + 1) / film.fps);

@@ -1,5 +1,5 @@
-// What is shown while practising, readable from four metres: figure, breath, count, what comes next. Painted the same on a screen and into a
-// film for the phone.
+// What is shown while practising, readable from four metres: figure, breath, count, what comes next. Painted the same on a screen and into
+// a film for the phone.
 #pragma once
 #include "core/practice/pacer.h"
 #include "core/sim/student.h"
@@ -13,16 +13,17 @@ namespace bevel::ui {
 /// Everything that is on the picture.
 struct PracticePicture {
     QString title, amount, side, count, next, words, caption; // words: point of attention, or what is said
-    QString left; // time left of the exercise
+    QString left;                                             // time left of the exercise
     double fullness = 0.5;
     Breath breath = Breath::free;
-    double share = 0;   // of the session that is done
-    QImage figure;      // empty while the figure rests, or is hidden
+    double share = 0; // of the session that is done
+    QImage figure;    // empty while the figure rests, or is hidden
     bool resting = false, waits = false, running = true;
 };
 PracticePicture practice_picture(const Timeline& t, const Plan& plan, const std::vector<Movement>& movements, double at_s);
 void paint_practice(QPainter& p, const QRectF& r, const PracticePicture& picture, const Theme& theme);
-/// The breath of our own: a boat between two shores that rises with the in-breath and sinks with the out-breath. Shape and word both tell it.
+/// The breath of our own: a boat between two shores that rises with the in-breath and sinks with the out-breath. Shape and word both tell
+/// it.
 void paint_breath(QPainter& p, const QRectF& r, double fullness, Breath breath, const Theme& theme);
 
 /// Where the figure of a movement is: time of its score for a moment of the movement on a side.
@@ -34,15 +35,16 @@ struct PracticeFilm {
     PacerOptions options;
     int width = 720, height = 1280;
     double fps = 12;
-    double azimuth_deg = 0;      // 180: from behind
-    bool mirrored = true;        // as in a mirror: the figure's left is on the left of the picture
+    double azimuth_deg = 0; // 180: from behind
+    bool mirrored = true;   // as in a mirror: the figure's left is on the left of the picture
     bool spoken = false;
-    std::string language;        // of what is said
+    std::string language; // of what is said
 };
 Result<bool> write_practice_film(const std::filesystem::path& file, const PracticeFilm& film, const std::vector<Movement>& movements,
                                  const std::stop_token& stop, const std::function<void(double)>& progress);
 /// Spoken words of a timeline: own recordings of the folder by the words' code ("halfway.wav"), else the voice.
-Result<std::map<std::size_t, std::shared_ptr<const std::vector<float>>>> spoken_of(const Timeline& t, const std::vector<Movement>& movements,
+Result<std::map<std::size_t, std::shared_ptr<const std::vector<float>>>> spoken_of(const Timeline& t,
+                                                                                   const std::vector<Movement>& movements,
                                                                                    const std::string& language,
                                                                                    const std::filesystem::path& recordings,
                                                                                    const std::stop_token& stop);

@@ -51,7 +51,9 @@ QString body(const Plan& plan, const std::vector<Movement>& movements, const Pic
             h += QStringLiteral("<p><i>%1</i></p>").arg(e(text::item_title(i, movements)));
             continue;
         }
-        h += QStringLiteral("<h2>%1. %2</h2><p>%3 · %4</p>").arg(++number).arg(e(text::item_title(i, movements)), e(text::item_amount(i)), e(text::minutes_words(i.practice_s)));
+        h += QStringLiteral("<h2>%1. %2</h2><p>%3 · %4</p>")
+                 .arg(++number)
+                 .arg(e(text::item_title(i, movements)), e(text::item_amount(i)), e(text::minutes_words(i.practice_s)));
         if (i.support) h += QStringLiteral("<p><b>%1</b></p>").arg(e(Words::tr("Have a chair or the wall in reach.")));
         for (const auto& c : i.cautions) h += QStringLiteral("<p><b>%1</b></p>").arg(e(text::caution(QString::fromStdString(c))));
         const Movement* first = named(movements, i.movement);
@@ -93,10 +95,11 @@ QString practice_html(const Plan& plan, const std::vector<Movement>& movements, 
         pictures.at(id)[k].save(&out, "PNG");
         return QStringLiteral("data:image/png;base64,") + QString::fromLatin1(png.toBase64());
     };
-    return QStringLiteral("<!DOCTYPE html>\n<html lang=\"%1\"><head><meta charset=\"utf-8\"><meta name=\"viewport\" content=\"width=device-width, "
-                          "initial-scale=1\"><title>%2</title><style>body{font-family:'Open Sans',sans-serif;font-size:%3;max-width:48em;margin:2em "
-                          "auto;padding:0 1em;line-height:1.45;color:#2b2622;background:#fdfaf3}table{width:100%}td{text-align:center;vertical-align:"
-                          "top}img{max-width:100%;height:auto}</style></head><body><main>%4</main></body></html>\n")
+    return QStringLiteral(
+               "<!DOCTYPE html>\n<html lang=\"%1\"><head><meta charset=\"utf-8\"><meta name=\"viewport\" content=\"width=device-width, "
+               "initial-scale=1\"><title>%2</title><style>body{font-family:'Open Sans',sans-serif;font-size:%3;max-width:48em;margin:2em "
+               "auto;padding:0 1em;line-height:1.45;color:#2b2622;background:#fdfaf3}table{width:100%}td{text-align:center;vertical-align:"
+               "top}img{max-width:100%;height:auto}</style></head><body><main>%4</main></body></html>\n")
         .arg(spoken_language(), (plan.title.empty() ? Words::tr("Practice") : QString::fromStdString(plan.title)).toHtmlEscaped(),
              o.large ? QStringLiteral("1.35em") : QStringLiteral("1em"), body(plan, movements, pictures, inside, 120));
 }
@@ -118,7 +121,8 @@ Result<QByteArray> practice_pdf(const Plan& plan, const std::vector<Movement>& m
             for (std::size_t k = 0; k < all.size(); ++k)
                 doc.addResource(QTextDocument::ImageResource, QUrl(QStringLiteral("%1-%2").arg(QString::fromStdString(id)).arg(k)), all[k]);
         doc.setHtml(body(
-            plan, movements, pictures, [](const std::string& id, std::size_t k) { return QStringLiteral("%1-%2").arg(QString::fromStdString(id)).arg(k); }, 84));
+            plan, movements, pictures,
+            [](const std::string& id, std::size_t k) { return QStringLiteral("%1-%2").arg(QString::fromStdString(id)).arg(k); }, 84));
         doc.print(&pdf);
     }
     if (bytes.size() < 1000) return fail(Code::write_failed, "PDF");

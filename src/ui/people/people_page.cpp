@@ -109,9 +109,8 @@ void PeoplePage::build() {
     letters_->setWordWrap(true);
     letters_->setSpacing(3);
     letters_->setToolTip(tr("Enter or a double click opens the letter"));
-    connect(letters_, &QListWidget::itemActivated, this, [this](const QListWidgetItem* it) {
-        session_.workspace->go(QStringLiteral("letter"), {it->data(Qt::UserRole).toLongLong()});
-    });
+    connect(letters_, &QListWidget::itemActivated, this,
+            [this](const QListWidgetItem* it) { session_.workspace->go(QStringLiteral("letter"), {it->data(Qt::UserRole).toLongLong()}); });
     tabs_->addTab(letters_, tr("Letters"));
     tabs_->addTab(build_limits(), tr("Limits and agreements"));
     tabs_->addTab(build_facts(), tr("Person"));
@@ -216,7 +215,8 @@ QWidget* PeoplePage::build_limits() {
     row->addStretch(1);
     auto* box = new QVBoxLayout(w);
     box->addWidget(about);
-    auto* uneven_title = new QLabel(tr("Left and right differ in the last clip. Only a suggestion: what it means is for you and the student to say."));
+    auto* uneven_title =
+        new QLabel(tr("Left and right differ in the last clip. Only a suggestion: what it means is for you and the student to say."));
     uneven_title->setObjectName(QStringLiteral("faint"));
     uneven_title->setWordWrap(true);
     uneven_ = new QListWidget;
@@ -360,10 +360,7 @@ void PeoplePage::show_person(qint64 id) {
 void PeoplePage::load_sheet() {
     const int run = ++run_;
     session_.background->run<Result<PersonSheet>>(
-        this,
-        [lib = session_.library, id = wanted_](std::stop_token) -> Result<PersonSheet> {
-            return load_person(*lib, id);
-        },
+        this, [lib = session_.library, id = wanted_](std::stop_token) -> Result<PersonSheet> { return load_person(*lib, id); },
         [this, run](Result<PersonSheet> s) {
             if (run != run_) return; // another was asked for meanwhile
             if (!s) return problem(s.error());
@@ -448,7 +445,8 @@ void PeoplePage::fill_changes() {
         const auto& line = newest_line(t);
         const KeptFigure* before = line.size() > 1 ? &t.points[line[line.size() - 2]] : nullptr;
         const KeptFigure& now = t.points.back();
-        const std::array<QString, 4> cells{name_of(t, session_), before ? text::with_sigma(before->value, sigma(*before), unit, units) : tr("–"),
+        const std::array<QString, 4> cells{name_of(t, session_),
+                                           before ? text::with_sigma(before->value, sigma(*before), unit, units) : tr("–"),
                                            text::with_sigma(now.value, sigma(now), unit, units), change_of(t, session_)};
         for (int c = 0; c < 4; ++c) {
             auto* it = new QTableWidgetItem(cells[static_cast<std::size_t>(c)]);
@@ -496,7 +494,8 @@ void PeoplePage::fill_uneven() {
         const auto* m = session_.movement(a.movement);
         uneven_->addItem(tr("%1, %2: left %3, right %4 (difference ± %5)")
                              .arg(m ? said(m->name) : QString::fromStdString(a.movement), text::check_name(a.check, session_.catalogue),
-                                  text::figure(a.left, unit, units), text::figure(a.right, unit, units), text::figure(a.sigma, unit, units)));
+                                  text::figure(a.left, unit, units), text::figure(a.right, unit, units),
+                                  text::figure(a.sigma, unit, units)));
     }
     if (uneven_->count() == 0) {
         auto* none = new QListWidgetItem(tr("No difference beyond its error."), uneven_);
@@ -781,7 +780,8 @@ void PeoplePage::write_bundle_to(const QString& file, bool films) {
         [lib = session_.library, sheet = *sheet_, path = file.toStdString(), films](const std::stop_token& stop) {
             BundleOptions o;
             o.films = films;
-            o.texts = {{"record.csv", record_csv(sheet)}, {"figures.csv", figures_csv(sheet)}, {"practice.csv", practice_csv(sheet.practice)}};
+            o.texts = {
+                {"record.csv", record_csv(sheet)}, {"figures.csv", figures_csv(sheet)}, {"practice.csv", practice_csv(sheet.practice)}};
             return write_bundle(*lib, sheet.person.id, path, o, stop);
         },
         [this, file](const Result<bool>& ok) { ok ? words_->setText(tr("Saved: %1").arg(file)) : problem(ok.error()); });
@@ -790,8 +790,7 @@ void PeoplePage::write_bundle_to(const QString& file, bool films) {
 void PeoplePage::read_bundle_from(const QString& file) {
     words_->setText(tr("Reading the bundle …"));
     session_.files().run<Result<std::int64_t>>(
-        this,
-        [lib = session_.library, path = file.toStdString()](const std::stop_token& stop) { return read_bundle(*lib, path, stop); },
+        this, [lib = session_.library, path = file.toStdString()](const std::stop_token& stop) { return read_bundle(*lib, path, stop); },
         [this](const Result<std::int64_t>& id) {
             if (!id) return problem(id.error());
             words_->setText(tr("Taken in, as somebody new."));
@@ -851,7 +850,8 @@ void PeoplePage::add_actions(Actions& actions) {
                 [this, ask] { ask(tr("Figures as CSV"), QStringLiteral("figures.csv"), &PeoplePage::write_figures); });
     const auto to = [this](const QString& what, const QString& name, const QString& kinds) {
         const QString& folder = session_.settings.export_folder;
-        return sheet_ ? QFileDialog::getSaveFileName(this, what, folder.isEmpty() ? name : folder + QLatin1Char('/') + name, kinds) : QString();
+        return sheet_ ? QFileDialog::getSaveFileName(this, what, folder.isEmpty() ? name : folder + QLatin1Char('/') + name, kinds)
+                      : QString();
     };
     actions.add(this, M::file, "recordPdf", tr("Record of this person as PDF …"), {}, [this, to] {
         const QString file = to(tr("Record as PDF"), QStringLiteral("record.pdf"), tr("PDF (*.pdf)"));

@@ -16,7 +16,8 @@ struct Words {
 };
 
 QString day_words(const std::string& iso) {
-    return iso.empty() ? QString() : locale_now().toString(QDate::fromString(QString::fromStdString(iso), Qt::ISODate), QLocale::ShortFormat);
+    return iso.empty() ? QString()
+                       : locale_now().toString(QDate::fromString(QString::fromStdString(iso), Qt::ISODate), QLocale::ShortFormat);
 }
 
 /// A field that holds commas, quotes or line ends is quoted, and quotes in it are doubled.
@@ -191,7 +192,8 @@ QByteArray record_pdf(const PersonSheet& sheet, const Session& session) {
         const auto& now = t.points.back();
         const auto* m = session.movement(now.movement);
         changed.push_back({m ? said(m->name) : QString::fromStdString(now.movement), name_of(t, session),
-                           text::with_sigma(now.value, std::hypot(now.own, now.of_clip), QString::fromStdString(now.unit), units), change_of(t, session)});
+                           text::with_sigma(now.value, std::hypot(now.own, now.of_clip), QString::fromStdString(now.unit), units),
+                           change_of(t, session)});
     }
     for (const auto& l : sheet.record) {
         const auto [what, words] = record_words(l, session);

@@ -60,7 +60,8 @@ LogDialog::LogDialog(const Session& session, const PracticeLog& log, QWidget* pa
         for (const auto& d : log.done) {
             const Movement* m = session.movement(d.movement);
             const QString name = m ? said(m->name) : QString::fromStdString(d.movement);
-            done << (d.left + d.right > 0 ? tr("%1: %2 left, %3 right").arg(name).arg(d.left).arg(d.right) : tr("%1: %2").arg(name, text::minutes_words(d.seconds)));
+            done << (d.left + d.right > 0 ? tr("%1: %2 left, %3 right").arg(name).arg(d.left).arg(d.right)
+                                          : tr("%1: %2").arg(name, text::minutes_words(d.seconds)));
         }
         auto* words = new QLabel(done.join(QStringLiteral(" · ")));
         words->setObjectName(QStringLiteral("faint"));
@@ -118,7 +119,8 @@ protected:
         }
         int n = 0;
         for (auto& [k, at] : kinds) at = n++;
-        constexpr std::array<Qt::BrushStyle, 6> patterns{Qt::SolidPattern, Qt::BDiagPattern, Qt::Dense4Pattern, Qt::HorPattern, Qt::CrossPattern, Qt::FDiagPattern};
+        constexpr std::array<Qt::BrushStyle, 6> patterns{Qt::SolidPattern, Qt::BDiagPattern, Qt::Dense4Pattern,
+                                                         Qt::HorPattern,   Qt::CrossPattern, Qt::FDiagPattern};
         const QRectF r = QRectF(rect()).adjusted(44, 30, -12, -44);
         // What is what, above.
         double x = r.left();
@@ -135,7 +137,8 @@ protected:
             p.setPen(c.line);
             p.drawLine(QPointF(r.left(), r.bottom() - at * r.height()), QPointF(r.right(), r.bottom() - at * r.height()));
             p.setPen(c.faint);
-            p.drawText(QRectF(2, r.bottom() - at * r.height() - 9, 38, 18), Qt::AlignRight | Qt::AlignVCenter, QString::number(std::lround(at * most)));
+            p.drawText(QRectF(2, r.bottom() - at * r.height() - 9, 38, 18), Qt::AlignRight | Qt::AlignVCenter,
+                       QString::number(std::lround(at * most)));
         }
         for (std::size_t i = 0; i < shown; ++i) {
             const Week& w = last[i];
@@ -156,9 +159,12 @@ protected:
                 y -= h;
             }
             p.setPen(c.faint);
-            const QString day = QLocale().toString(QDate::fromString(QString::fromStdString(w.monday), Qt::ISODate), QStringLiteral("d MMM"));
+            const QString day =
+                QLocale().toString(QDate::fromString(QString::fromStdString(w.monday), Qt::ISODate), QStringLiteral("d MMM"));
             if (wide > 34 || i % 2 == 0) p.drawText(QRectF(left - 10, r.bottom() + 3, wide + 20, 16), Qt::AlignHCenter, day);
-            if (w.left + w.right > 0) p.drawText(QRectF(left - 10, r.bottom() + 20, wide + 20, 16), Qt::AlignHCenter, QStringLiteral("%1 | %2").arg(w.left).arg(w.right));
+            if (w.left + w.right > 0)
+                p.drawText(QRectF(left - 10, r.bottom() + 20, wide + 20, 16), Qt::AlignHCenter,
+                           QStringLiteral("%1 | %2").arg(w.left).arg(w.right));
         }
         p.setPen(c.faint);
         p.drawText(QRectF(2, r.bottom() + 20, 40, 16), Qt::AlignRight, LogView::tr("L | R"));
@@ -280,7 +286,9 @@ void LogView::fill() {
     }
     QStringList words;
     if (left + right > 0) words << tr("Repeats: %1 left, %2 right.").arg(left).arg(right);
-    if (!all_.empty() && !all_.front().pain.empty()) words << tr("Pain last time (%1): make it smaller. Where it stays, ask a licensed clinician.").arg(QString::fromStdString(all_.front().pain));
+    if (!all_.empty() && !all_.front().pain.empty())
+        words << tr("Pain last time (%1): make it smaller. Where it stays, ask a licensed clinician.")
+                     .arg(QString::fromStdString(all_.front().pain));
     words_->setText(words.join(QLatin1Char(' ')));
     words_->setVisible(!words.isEmpty());
     emit filled();
@@ -297,7 +305,9 @@ void LogView::save_as(const QString& ending) {
 void LogView::write_csv(const QString& file) {
     session_.files().run<Result<bool>>(
         this, [text = practice_csv(all_), path = file.toStdString()](std::stop_token) { return write_whole(path, text); },
-        [this, file](const Result<bool>& ok) { words_->setText(ok ? tr("Saved: %1").arg(file) : text::error(ok.error())), words_->show(); });
+        [this, file](const Result<bool>& ok) {
+            words_->setText(ok ? tr("Saved: %1").arg(file) : text::error(ok.error())), words_->show();
+        });
 }
 
 void LogView::write_pdf(const QString& file) {
@@ -308,9 +318,11 @@ void LogView::write_pdf(const QString& file) {
         p.scale(1200.0 / std::max(1, weeks_->width()), 380.0 / std::max(1, weeks_->height()));
         weeks_->render(&p);
     }
-    QString h = QStringLiteral("<h1>%1</h1><p><img src=\"weeks\" width=\"560\"></p><table width=\"100%\" cellspacing=\"0\" cellpadding=\"3\"><tr>")
-                    .arg((name_.isEmpty() ? tr("Practice") : tr("Practice of %1").arg(name_)).toHtmlEscaped());
-    for (int c = 0; c < table_->columnCount(); ++c) h += QStringLiteral("<th align=\"left\">%1</th>").arg(table_->horizontalHeaderItem(c)->text().toHtmlEscaped());
+    QString h =
+        QStringLiteral("<h1>%1</h1><p><img src=\"weeks\" width=\"560\"></p><table width=\"100%\" cellspacing=\"0\" cellpadding=\"3\"><tr>")
+            .arg((name_.isEmpty() ? tr("Practice") : tr("Practice of %1").arg(name_)).toHtmlEscaped());
+    for (int c = 0; c < table_->columnCount(); ++c)
+        h += QStringLiteral("<th align=\"left\">%1</th>").arg(table_->horizontalHeaderItem(c)->text().toHtmlEscaped());
     h += QStringLiteral("</tr>");
     for (int r = 0; r < table_->rowCount(); ++r) {
         h += QStringLiteral("<tr>");
@@ -333,8 +345,12 @@ void LogView::write_pdf(const QString& file) {
     }
     session_.files().run<Result<bool>>(
         this,
-        [bytes, path = file.toStdString()](std::stop_token) { return write_whole(path, {bytes.constData(), static_cast<std::size_t>(bytes.size())}); },
-        [this, file](const Result<bool>& ok) { words_->setText(ok ? tr("Saved: %1").arg(file) : text::error(ok.error())), words_->show(); });
+        [bytes, path = file.toStdString()](std::stop_token) {
+            return write_whole(path, {bytes.constData(), static_cast<std::size_t>(bytes.size())});
+        },
+        [this, file](const Result<bool>& ok) {
+            words_->setText(ok ? tr("Saved: %1").arg(file) : text::error(ok.error())), words_->show();
+        });
 }
 
 } // namespace bevel::ui

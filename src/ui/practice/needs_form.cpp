@@ -31,9 +31,11 @@ Result<PersonNeeds> person_needs(const Library& library, std::int64_t id, const 
     if (!clips) return tl::unexpected(clips.error());
     n.facts = std::move(*facts);
     for (auto& a : *agreements)
-        if ((a.from_day.empty() || a.from_day <= today) && (a.until_day.empty() || a.until_day >= today)) n.agreements.push_back(std::move(a));
+        if ((a.from_day.empty() || a.from_day <= today) && (a.until_day.empty() || a.until_day >= today))
+            n.agreements.push_back(std::move(a));
     for (const auto& c : *clips)
-        if (!c.movement.empty() && std::find(n.practised.begin(), n.practised.end(), c.movement) == n.practised.end()) n.practised.push_back(c.movement);
+        if (!c.movement.empty() && std::find(n.practised.begin(), n.practised.end(), c.movement) == n.practised.end())
+            n.practised.push_back(c.movement);
     for (const auto& t : n.facts.taught)
         if (std::find(n.practised.begin(), n.practised.end(), t.movement) == n.practised.end()) n.practised.push_back(t.movement);
     // The newest letter about each movement, as it went out, with its homework.
@@ -121,7 +123,8 @@ NeedsForm::NeedsForm(Session& session, QWidget* parent) : QWidget(parent), sessi
     auto* care = new QGridLayout;
     care->setVerticalSpacing(2);
     int at = 0;
-    for (const auto& [id, label] : {std::pair{"neck", tr("neck")}, {"low_back", tr("low back")}, {"shoulders", tr("shoulders")}, {"knees", tr("knees")}}) {
+    for (const auto& [id, label] :
+         {std::pair{"neck", tr("neck")}, {"low_back", tr("low back")}, {"shoulders", tr("shoulders")}, {"knees", tr("knees")}}) {
         care_[id] = check("planCare", label);
         care_[id]->setAccessibleName(tr("Asks for care: %1").arg(label));
         care->addWidget(care_[id], at / 2, at % 2);
@@ -221,7 +224,8 @@ void NeedsForm::set_known(const PersonNeeds& known) {
     for (const auto& a : known.asked) {
         const Movement* m = session_.movement(a.movement);
         const Rule* r = rule_book().find(a.rule);
-        words << tr("Last letter: %1 (%2)").arg(m ? said(m->name) : QString::fromStdString(a.movement), r ? said(r->name) : QString::fromStdString(a.rule));
+        words << tr("Last letter: %1 (%2)")
+                     .arg(m ? said(m->name) : QString::fromStdString(a.movement), r ? said(r->name) : QString::fromStdString(a.rule));
     }
     for (const auto& a : known.agreements)
         if (a.check.starts_with("limit.")) words << text::check_name(a.check, session_.catalogue);

@@ -17,8 +17,8 @@
 namespace bevel::ui {
 
 PacerWindow::PacerWindow(Session& session, const Plan& plan, const PacerOptions& options, bool spoken, QWidget* parent)
-    : QWidget(parent, Qt::Window), session_(session), run_(std::make_unique<PacerRun>(plan, session.movements.now(), options)), spoken_(spoken),
-      theme_(true, session.theme.scale()) {
+    : QWidget(parent, Qt::Window), session_(session), run_(std::make_unique<PacerRun>(plan, session.movements.now(), options)),
+      spoken_(spoken), theme_(true, session.theme.scale()) {
     setObjectName(QStringLiteral("pacer"));
     setWindowTitle(tr("Practice"));
     setAttribute(Qt::WA_DeleteOnClose);
@@ -132,7 +132,8 @@ void PacerWindow::show_now() {
     pause_->setText(p.waits() ? tr("Go on") : p.running() ? tr("Pause") : tr("Go"));
     ask_figure();
     look_behind_time();
-    clock_words_->setText(run_->sounds() ? tr("Space pauses · Esc stops") : tr("Space pauses · Esc stops · no sound device: the system's clock leads"));
+    clock_words_->setText(run_->sounds() ? tr("Space pauses · Esc stops")
+                                         : tr("Space pauses · Esc stops · no sound device: the system's clock leads"));
     update(picture_rect());
 }
 
@@ -168,7 +169,9 @@ void PacerWindow::look_behind_time() {
     if (droppable_.empty()) return;
     QStringList names;
     for (const auto n : droppable_) names << text::item_title(p.plan().items[n], session_.movements.now());
-    late_->setText(tr("%n minute(s) behind: drop %1", nullptr, static_cast<int>(std::lround(behind / 60))).arg(names.size() > 2 ? tr("%n exercise(s)", nullptr, static_cast<int>(names.size())) : names.join(QStringLiteral(", "))));
+    late_->setText(
+        tr("%n minute(s) behind: drop %1", nullptr, static_cast<int>(std::lround(behind / 60)))
+            .arg(names.size() > 2 ? tr("%n exercise(s)", nullptr, static_cast<int>(names.size())) : names.join(QStringLiteral(", "))));
     late_->setToolTip(names.join(QLatin1Char('\n')));
 }
 

@@ -2,13 +2,13 @@
 #include "ui/text/practice_words.h"
 #include <cmath>
 #include <QHBoxLayout>
+#include <QHelpEvent>
 #include <QLabel>
 #include <QListWidget>
 #include <QPainter>
 #include <QPushButton>
 #include <QSpinBox>
 #include <QToolTip>
-#include <QHelpEvent>
 
 namespace bevel::ui {
 
@@ -36,7 +36,10 @@ protected:
             const auto& i = plan->items[n];
             const QRectF r(x, 2, i.seconds() * scale, 24);
             QColor fill = c.accent;
-            fill.setAlphaF(i.part == PlanPart::loosening ? 0.25F : i.part == PlanPart::form || i.part == PlanPart::sequence ? 0.75F : i.part == PlanPart::drill || i.part == PlanPart::join ? 0.5F : 0.08F);
+            fill.setAlphaF(i.part == PlanPart::loosening                              ? 0.25F
+                           : i.part == PlanPart::form || i.part == PlanPart::sequence ? 0.75F
+                           : i.part == PlanPart::drill || i.part == PlanPart::join    ? 0.5F
+                                                                                      : 0.08F);
             p.fillRect(r, fill);
             if (i.part == PlanPart::loosening) p.fillRect(r, QBrush(c.accent, Qt::BDiagPattern));
             p.setPen(static_cast<int>(n) == current ? QPen(c.focus, 2) : QPen(c.line, 1));
@@ -47,7 +50,8 @@ protected:
         p.setPen(c.faint);
         p.setFont(session_.theme.font(9));
         const int step = all > 3600 ? 10 : all > 1500 ? 5 : all > 700 ? 2 : 1;
-        for (int m = 0; m * 60 <= all; m += step) p.drawText(QRectF(1 + m * 60 * scale - 20, 28, 40, 16), Qt::AlignHCenter, QString::number(m));
+        for (int m = 0; m * 60 <= all; m += step)
+            p.drawText(QRectF(1 + m * 60 * scale - 20, 28, 40, 16), Qt::AlignHCenter, QString::number(m));
         const double end = 1 + 60 * plan->minutes * scale;
         p.setPen(QPen(c.ink, 2));
         p.drawLine(QPointF(end - 1, 0), QPointF(end - 1, 28));
@@ -60,7 +64,9 @@ protected:
             for (const auto& i : plan->items) {
                 x += i.seconds() * scale;
                 if (help->pos().x() < x) {
-                    QToolTip::showText(help->globalPos(), text::item_title(i, session_.movements.now()) + QStringLiteral(", ") + text::minutes_words(i.seconds()), this);
+                    QToolTip::showText(
+                        help->globalPos(),
+                        text::item_title(i, session_.movements.now()) + QStringLiteral(", ") + text::minutes_words(i.seconds()), this);
                     break;
                 }
             }
@@ -129,9 +135,8 @@ PlanView::PlanView(const Session& session, QWidget* parent) : QWidget(parent), s
     right_ = number("planRight", tr("right"), 30, [](PlanItem& i, int v) { i.right = v; });
     times_ = number("planTimes", tr("times"), 60, [](PlanItem& i, int v) { i.times = v; });
     holds_ = number("planHolds", tr("holds"), 20, [](PlanItem& i, int v) { i.holds = std::max(1, v); });
-    hold_s_ = number("planHoldS", tr("seconds"), 600, [](PlanItem& i, int v) {
-        i.holds > 0 ? i.hold_s = std::max(5, v) : i.practice_s = std::max(5, v);
-    });
+    hold_s_ = number("planHoldS", tr("seconds"), 600,
+                     [](PlanItem& i, int v) { i.holds > 0 ? i.hold_s = std::max(5, v) : i.practice_s = std::max(5, v); });
     auto button = [&](const char* name, const QString& label, auto go) {
         auto* b = new QPushButton(label);
         b->setObjectName(QLatin1String(name));
@@ -234,8 +239,13 @@ void PlanView::fill() {
         QStringList why;
         for (const auto& w : i.why)
             if (w.code != PlanReason::Code::variety && w.code != PlanReason::Code::settles) why << text::plan_reason(w, movements);
-        const QString head = QStringLiteral("%1   %2%3 · %4").arg(text::minutes_words(from), text::item_title(i, movements), i.locked ? tr("  (locked)") : QString(), text::item_amount(i));
-        auto* it = new QListWidgetItem(why.isEmpty() ? head : head + QLatin1Char('\n') + text::part_of_plan(i.part) + QStringLiteral(": ") + why.join(QStringLiteral("; ")), list_);
+        const QString head = QStringLiteral("%1   %2%3 · %4")
+                                 .arg(text::minutes_words(from), text::item_title(i, movements), i.locked ? tr("  (locked)") : QString(),
+                                      text::item_amount(i));
+        auto* it = new QListWidgetItem(why.isEmpty() ? head
+                                                     : head + QLatin1Char('\n') + text::part_of_plan(i.part) + QStringLiteral(": ") +
+                                                           why.join(QStringLiteral("; ")),
+                                       list_);
         if (i.part == PlanPart::settling) it->setForeground(session_.theme.palette.faint);
         from += i.seconds();
     }
@@ -267,7 +277,8 @@ void PlanView::show_item() {
     right_->setVisible(sided);
     times_->setVisible(i && i->times > 0);
     holds_->setVisible(i && i->holds > 0);
-    hold_s_->setVisible(i && (i->holds > 0 || i->part == PlanPart::opening || i->part == PlanPart::closing || i->part == PlanPart::settling));
+    hold_s_->setVisible(i &&
+                        (i->holds > 0 || i->part == PlanPart::opening || i->part == PlanPart::closing || i->part == PlanPart::settling));
     for (auto* b : {lock_, up_, down_, out_}) b->setEnabled(i != nullptr);
     lock_->setText(i && i->locked ? tr("Unlock") : tr("Lock"));
     if (i) {

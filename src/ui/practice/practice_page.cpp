@@ -28,7 +28,8 @@ namespace {
 /// A plan as it was and as it is.
 class PlanStep : public QUndoCommand {
 public:
-    PlanStep(std::function<void(const Plan&)> apply, Plan before, Plan after) : apply_(std::move(apply)), before_(std::move(before)), after_(std::move(after)) {
+    PlanStep(std::function<void(const Plan&)> apply, Plan before, Plan after)
+        : apply_(std::move(apply)), before_(std::move(before)), after_(std::move(after)) {
         setText(PracticePage::tr("the plan"));
     }
     void redo() override { apply_(after_); }
@@ -175,7 +176,8 @@ QWidget* PracticePage::build_plan() {
     });
     connect(view_, &PlanView::chosen, this, [this](int r) {
         if (r < 0 || r >= static_cast<int>(view_->plan().items.size())) return;
-        if (const Movement* m = session_.movement(view_->plan().items[static_cast<std::size_t>(r)].movement)) figure_->show_movement(*m), figure_->play(true);
+        if (const Movement* m = session_.movement(view_->plan().items[static_cast<std::size_t>(r)].movement))
+            figure_->show_movement(*m), figure_->play(true);
     });
     connect(title_, &QLineEdit::textEdited, this, [this](const QString& s) {
         Plan p = view_->plan();
@@ -212,7 +214,10 @@ void PracticePage::load_known() {
         return;
     }
     session_.background->run<Result<PersonNeeds>>(
-        this, [lib = session_.library, id, today = QDate::currentDate().toString(Qt::ISODate).toStdString()](std::stop_token) { return person_needs(*lib, id, today); },
+        this,
+        [lib = session_.library, id, today = QDate::currentDate().toString(Qt::ISODate).toStdString()](std::stop_token) {
+            return person_needs(*lib, id, today);
+        },
         [this, id](const Result<PersonNeeds>& known) {
             if (id != form_->person()) return;
             if (!known) return notice_->problem(text::error(known.error()));
@@ -234,12 +239,15 @@ void PracticePage::propose_now() {
             propose_->setEnabled(true);
             if (run != run_) return;
             if (!plan)
-                return notice_->problem(plan.error().context == "locked" ? tr("What is locked does not fit into %1 minutes: unlock something, or take more time.").arg(needs.minutes)
-                                                                         : text::error(plan.error()));
+                return notice_->problem(
+                    plan.error().context == "locked"
+                        ? tr("What is locked does not fit into %1 minutes: unlock something, or take more time.").arg(needs.minutes)
+                        : text::error(plan.error()));
             notice_->say({});
             planned_for_ = needs;
             plan->person = form_->person_name().toStdString();
-            plan->title = title_->text().trimmed().isEmpty() ? tr("%1 minutes").arg(needs.minutes).toStdString() : title_->text().trimmed().toStdString();
+            plan->title = title_->text().trimmed().isEmpty() ? tr("%1 minutes").arg(needs.minutes).toStdString()
+                                                             : title_->text().trimmed().toStdString();
             apply(*plan);
             emit planned();
         });
@@ -297,8 +305,13 @@ void PracticePage::keep_plan(const QString& name) {
     p.title = name.toStdString();
     p.person.clear(); // used for whoever
     session_.background->run<Result<bool>>(
-        this, [lib = session_.library, form = OwnForm{name.toStdString(), plan_text(p)}](std::stop_token) { return lib->keep_form(form, Own::plan); },
-        [this, name](const Result<bool>& ok) { ok ? notice_->say(tr("Kept as “%1”.").arg(name)) : notice_->problem(text::error(ok.error())); });
+        this,
+        [lib = session_.library, form = OwnForm{name.toStdString(), plan_text(p)}](std::stop_token) {
+            return lib->keep_form(form, Own::plan);
+        },
+        [this, name](const Result<bool>& ok) {
+            ok ? notice_->say(tr("Kept as “%1”.").arg(name)) : notice_->problem(text::error(ok.error()));
+        });
 }
 
 void PracticePage::choose_template() {
@@ -336,10 +349,12 @@ void PracticePage::export_to(const QString& file) {
     film.spoken = spoken_->isChecked();
     film.language = spoken_language().toStdString();
     auto stop = std::make_shared<std::stop_source>();
-    const int job = session_.jobs->begin(JobKind::writing, tr("Writing %1").arg(QFileInfo(file).fileName()), [stop] { stop->request_stop(); });
+    const int job =
+        session_.jobs->begin(JobKind::writing, tr("Writing %1").arg(QFileInfo(file).fileName()), [stop] { stop->request_stop(); });
     session_.files().run<Result<bool>>(
         this,
-        [=, movements = session_.movements.now(), own = session_.library->folder() / "spoken", now = QDateTime::currentDateTime()](const std::stop_token& quit) -> Result<bool> {
+        [=, movements = session_.movements.now(), own = session_.library->folder() / "spoken",
+         now = QDateTime::currentDateTime()](const std::stop_token& quit) -> Result<bool> {
             const std::stop_callback forward(quit, [&] { stop->request_stop(); });
             if (ending == QLatin1String("pdf")) {
                 const auto bytes = practice_pdf(plan, movements);
@@ -358,7 +373,8 @@ void PracticePage::export_to(const QString& file) {
                 d.every_days = 1, d.times = 7;
                 QStringList words;
                 for (const auto& i : plan.items)
-                    if (i.part != PlanPart::settling) words << QStringLiteral("%1: %2").arg(text::item_title(i, movements), text::item_amount(i));
+                    if (i.part != PlanPart::settling)
+                        words << QStringLiteral("%1: %2").arg(text::item_title(i, movements), text::item_amount(i));
                 d.words = words.join(QLatin1Char('\n')).toStdString();
                 const auto text = calendar_of(std::vector<PracticeDate>{d}, now.toUTC().toString(Qt::ISODate).toStdString());
                 if (!text) return tl::unexpected(text.error());
@@ -397,7 +413,8 @@ void PracticePage::add_actions(Actions& actions) {
     actions.add(this, M::edit, "planLockAction", tr("Lock this exercise, or no longer"), {QKeySequence(Qt::CTRL | Qt::Key_L)}, [this] {
         if (const int r = view_->current(); r >= 0) view_->lock(r, !plan().items[static_cast<std::size_t>(r)].locked);
     });
-    actions.add(this, M::edit, "planOutAction", tr("Take this exercise out"), {QKeySequence::Delete}, [this] { view_->take_out(view_->current()); });
+    actions.add(this, M::edit, "planOutAction", tr("Take this exercise out"), {QKeySequence::Delete},
+                [this] { view_->take_out(view_->current()); });
 }
 
 void PracticePage::new_theme() {

@@ -115,10 +115,10 @@ QWidget* FindingsColumn::card(const Finding& f) {
     if (!f.by_hand) why->setToolTip(tr("What this rests on: moments, band and whose it is, parts of the error, what it may cause"));
     if (const auto it = state_.open->repeated.find(finding_key(f)); it != state_.open->repeated.end()) {
         const auto& drills = state_.open->review->movement.drills;
-        const auto drill = std::find_if(drills.begin(), drills.end(), [&](const Drill& d) {
-            return std::find(d.rules.begin(), d.rules.end(), f.rule) != d.rules.end();
-        });
-        const QString since = QLocale().toString(QDate::fromString(QString::fromStdString(it->second.first), Qt::ISODate), QLocale::ShortFormat);
+        const auto drill = std::find_if(drills.begin(), drills.end(),
+                                        [&](const Drill& d) { return std::find(d.rules.begin(), d.rules.end(), f.rule) != d.rules.end(); });
+        const QString since =
+            QLocale().toString(QDate::fromString(QString::fromStdString(it->second.first), Qt::ISODate), QLocale::ShortFormat);
         facts << (drill == drills.end()
                       ? tr("asked in %1 letters since %2 and not better: try other words").arg(it->second.times).arg(since)
                       : tr("asked in %1 letters since %2 and not better: try other words, or first the drill “%3”")
@@ -192,7 +192,8 @@ std::vector<const Finding*> FindingsColumn::in_hand() const {
     if (!state_.open) return out;
     for (const bool fault : {true, false}) // as they stand in the column
         for (const auto& f : state_.open->review->findings)
-            if ((f.verdict == Verdict::outside) == fault && (f.verdict == Verdict::outside || f.verdict == Verdict::edge)) out.push_back(&f);
+            if ((f.verdict == Verdict::outside) == fault && (f.verdict == Verdict::outside || f.verdict == Verdict::edge))
+                out.push_back(&f);
     return out;
 }
 

@@ -17,7 +17,8 @@ public:
     void fill();
     /// The finding that keys speak of: outside or at the edge, in the order shown. Null without any.
     const Finding* current() const;
-    void step(int by); // to the next or the one before; its moment is shown
+    void begin_anew() { current_.clear(); } // another clip is open
+    void step(int by);                      // to the next or the one before; its moment is shown
     void decide_current(Choice choice);
     void reword_current();
 

@@ -3,8 +3,8 @@
 #include "ui/review/holds_dialog.h"
 #include "ui/review/review_page.h"
 #include "ui/review/seen_dialog.h"
-#include <QFileDialog>
 #include <QDate>
+#include <QFileDialog>
 
 namespace bevel::ui {
 namespace {
@@ -65,7 +65,8 @@ void ReviewPage::show_before() {
         [this, of = state_.open](Loaded before) {
             if (of != state_.open) return;
             if (!before) return problem(before.error());
-            const QString day = QLocale().toString(QDate::fromString(QString::fromStdString((*before)->clip.filmed_on), Qt::ISODate), QLocale::LongFormat);
+            const QString day =
+                QLocale().toString(QDate::fromString(QString::fromStdString((*before)->clip.filmed_on), Qt::ISODate), QLocale::LongFormat);
             set_beside(std::move(*before));
             frame_changed();
             notice_->say(tr("On the right the clip of %1, at the same moment of the movement.").arg(day));

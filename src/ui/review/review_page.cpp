@@ -8,6 +8,7 @@
 #include <cmath>
 #include <QAbstractButton>
 #include <QComboBox>
+#include <QDate>
 #include <QFileDialog>
 #include <QKeyEvent>
 #include <QLabel>
@@ -16,7 +17,6 @@
 #include <QStackedLayout>
 #include <QToolButton>
 #include <QVBoxLayout>
-#include <QDate>
 
 namespace bevel::ui {
 namespace {
@@ -263,8 +263,8 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
     // What was done to another clip is not undone in this one; what was done to this one before it was measured anew is.
     if (!state_.open || state_.open->clip.id != open->clip.id) undo().clear();
     tapped_.clear();
-    if (!state_.open || state_.open->clip.id != open->clip.id) seen_at_.clear();
-    to_decide_.reset();
+    if (!state_.open || state_.open->clip.id != open->clip.id) seen_at_.clear(), findings_->begin_anew();
+    deciding_ = false;
     state_.open = open;
     session_.workspace->set_clip(open->clip.id);
     state_.reference_s = reference_times(*open->review);
@@ -327,19 +327,20 @@ void ReviewPage::set_beside(std::shared_ptr<const OpenReview> beside) {
 }
 
 /// Nothing is decided by a key whose moment is not on the screen: it is shown first.
-void ReviewPage::decide_shown(Choice choice) {
+void ReviewPage::decide_shown(std::optional<Choice> choice) {
     if (!findings_->current()) return;
     to_decide_ = choice;
+    deciding_ = true;
     findings_->step(0);
     settle_decision();
 }
 
 void ReviewPage::settle_decision() {
-    if (!to_decide_ || !state_.open) return;
+    if (!deciding_ || !state_.open) return;
     if (state_.open->has_file && state_.picture_frame != state_.frame) return;
-    const Choice choice = *std::exchange(to_decide_, std::nullopt);
+    deciding_ = false;
     if (const Finding* f = findings_->current()) seen_at_.push_back({finding_key(*f), state_.time()});
-    findings_->decide_current(choice);
+    to_decide_ ? findings_->decide_current(*to_decide_) : findings_->reword_current();
 }
 
 void ReviewPage::frame_changed() {
@@ -535,7 +536,7 @@ void ReviewPage::add_actions(Actions& actions) {
     actions.add(this, M::clip, "setAsideFinding", tr("Set it aside, and on"), {QKeySequence(Qt::Key_S)},
                 [this] { decide_shown(Choice::set_aside); });
     actions.add(this, M::clip, "rewordFinding", tr("Say it in your own words …"), {QKeySequence(Qt::Key_W)},
-                [this] { findings_->reword_current(); });
+                [this] { decide_shown(std::nullopt); });
     actions.add(this, M::clip, "toLetter", tr("Write the letter"), {QKeySequence(Qt::Key_L)},
                 [this] { session_.workspace->go(QStringLiteral("letter")); });
     actions.separate();

@@ -56,9 +56,10 @@ protected:
 private:
     void show_before(); // the earlier clip that was asked for, at the same moment
     qint64 before_wanted_ = 0;
-    void decide_shown(Choice choice);
+    void decide_shown(std::optional<Choice> choice); // none: to be said in other words
     void settle_decision();
     std::optional<Choice> to_decide_;
+    bool deciding_ = false; // as soon as its moment is on the screen
     std::vector<std::pair<std::string, double>> seen_at_;
     void build();
     QWidget* build_bar();

@@ -63,7 +63,8 @@ void find_repeated(const Library& library, OpenReview& open) {
             if (!found) return;
             better = std::move(*found);
         }
-        if (!better->contains(f.check + "/" + (f.side ? std::string(side_name(*f.side)) : ""))) open.repeated[finding_key(f)] = {said->times, said->first};
+        if (!better->contains(f.check + "/" + (f.side ? std::string(side_name(*f.side)) : "")))
+            open.repeated[finding_key(f)] = {said->times, said->first};
     }
 }
 } // namespace

@@ -17,18 +17,18 @@ struct OpenReview {
     std::filesystem::path file;
     bool has_file = true; // else it was moved away or lost; points and findings are there all the same
     std::vector<Decision> decisions;
-    std::vector<Remark> seen;                  // by the instructor; findings of the review too
-    std::vector<AskedBefore> asked;            // in the last letter about this movement
-    std::vector<Phrase> phrases;               // the instructor's own words, in the language of the person
-    std::string language;                      // of the person's letters
-    Condition condition;                       // of the day
-    std::string taught_up_to;                  // id of a phase; empty: the whole movement
+    std::vector<Remark> seen;       // by the instructor; findings of the review too
+    std::vector<AskedBefore> asked; // in the last letter about this movement
+    std::vector<Phrase> phrases;    // the instructor's own words, in the language of the person
+    std::string language;           // of the person's letters
+    Condition condition;            // of the day
+    std::string taught_up_to;       // id of a phase; empty: the whole movement
     /// Corrections that three letters or more asked for, and that did not become better since: other words or a drill may help.
     struct Repeated {
         int times = 0;
         std::string first; // ISO day
     };
-    std::map<std::string, Repeated> repeated; // by finding_key
+    std::map<std::string, Repeated> repeated;  // by finding_key
     std::vector<Agreement> agreements;         // in force for this clip
     std::shared_ptr<const OpenReview> partner; // the other clip of a pair; findings of both are in `review`
     /// What a finding's times are of.

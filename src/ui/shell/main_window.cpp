@@ -270,6 +270,7 @@ void MainWindow::show_about() {
 
 void MainWindow::closeEvent(QCloseEvent* e) {
     session_.settings.window = saveGeometry();
+    for (auto* p : places_) p->leave(); // what was just typed is kept
     QMainWindow::closeEvent(e);
 }
 

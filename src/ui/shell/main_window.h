@@ -1,8 +1,8 @@
 // The window: the places on the left, one of them shown; menus and keys from the one table of actions; what is under way at the foot.
 #pragma once
 #include "ui/arrivals/arrivals_page.h"
-#include "ui/arrivals/finding_queue.h"
 #include "ui/arrivals/evening.h"
+#include "ui/arrivals/finding_queue.h"
 #include "ui/arrivals/inbox.h"
 #include "ui/forms/forms_page.h"
 #include "ui/ground/ground_page.h"

@@ -77,8 +77,7 @@ void speak(const QString& asked) {
     spoken() = code;
     QLocale::setDefault(locale_of(code));
     QCoreApplication::installTranslator(&tongue());
-    if (code == QLatin1String("de") &&
-        toolkit().load(QStringLiteral("qtbase_de"), QLibraryInfo::path(QLibraryInfo::TranslationsPath)))
+    if (code == QLatin1String("de") && toolkit().load(QStringLiteral("qtbase_de"), QLibraryInfo::path(QLibraryInfo::TranslationsPath)))
         QCoreApplication::installTranslator(&toolkit());
 }
 

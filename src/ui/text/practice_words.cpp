@@ -151,8 +151,9 @@ QString plan_problem(const PlanProblem& p, const Plan& plan, const std::vector<M
     case PlanRule::frame:
         return Words::tr("A quiet stand opens and closes a session.");
     case PlanRule::time:
-        return plan.total_s() > 60 * plan.minutes ? Words::tr("%1 longer than the time at hand.").arg(minutes_words(plan.total_s() - 60 * plan.minutes))
-                                                  : Words::tr("%1 are left of the time at hand.").arg(minutes_words(60 * plan.minutes - plan.total_s()));
+        return plan.total_s() > 60 * plan.minutes
+                   ? Words::tr("%1 longer than the time at hand.").arg(minutes_words(plan.total_s() - 60 * plan.minutes))
+                   : Words::tr("%1 are left of the time at hand.").arg(minutes_words(60 * plan.minutes - plan.total_s()));
     case PlanRule::loosening:
         return Words::tr("Loosening is %1 % of the session; 35 to 40 are usual.").arg(std::lround(100 * plan.loosening_share()));
     case PlanRule::large_first:

@@ -420,7 +420,8 @@ QString agreement(const Agreement& a, const Catalogue& c, const Units& units) {
         return locale_now().toString(QDate::fromString(QString::fromStdString(iso), Qt::ISODate), QLocale::LongFormat);
     };
     const QString band = a.check.starts_with("limit.") ? Words::tr("for practice plans")
-                         : a.off                       ? Words::tr("not judged") : text::band(a.low, a.high, unit, units);
+                         : a.off                       ? Words::tr("not judged")
+                                                       : text::band(a.low, a.high, unit, units);
     QString when;
     if (a.clip != 0)
         when = Words::tr("in this clip");
