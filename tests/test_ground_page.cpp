@@ -340,6 +340,7 @@ private slots:
         b.session.model_dir = fresh.filePath(QStringLiteral("nowhere")).toStdString();
         b.window->show_place(b.window->place(QStringLiteral("arrivals")));
         b.session.inbox->take({QString::fromStdString(film.string())});
+        b.window->findChild<QTabWidget*>(QStringLiteral("arrivalTabs"))->setCurrentIndex(1);
         auto* by_hand = b.window->findChild<QPushButton*>(QStringLiteral("byHand"));
         QTRY_VERIFY_WITH_TIMEOUT(by_hand->isVisible(), 30000);
         QVERIFY(test::says(*b.window, QStringLiteral("The files of the body finder are missing")));

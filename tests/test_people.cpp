@@ -199,9 +199,10 @@ private slots:
             if (f.verdict == Verdict::outside) QVERIFY2(words.contains(QStringLiteral("still outside")), qPrintable(words));
             if (f.verdict == Verdict::cannot_tell) QVERIFY2(words.contains(QStringLiteral("cannot be told")), qPrintable(words));
         }
-        // The earlier clip itself knows of nothing before it.
-        b.window->open_review(before);
-        QTRY_VERIFY_WITH_TIMEOUT(b.window->review()->state().open->clip.id == before, 30000);
+        // The first clip knows of nothing before it.
+        const qint64 first = clip_of(b, "Ilse", false);
+        b.window->open_review(first);
+        QTRY_VERIFY_WITH_TIMEOUT(b.window->review()->state().open->clip.id == first, 30000);
         QVERIFY(b.window->review()->state().open->asked.empty());
     }
 

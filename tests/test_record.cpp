@@ -1,5 +1,6 @@
 // What is kept of letters and practice, and what goes in and out of the library as files: bundles, lists, calendars.
 #include "core/files.h"
+#include "core/movement/movement.h"
 #include "core/practice/log.h"
 #include "store/bundle.h"
 #include "store/reminder.h"
@@ -8,6 +9,11 @@
 #include <nlohmann/json.hpp>
 #include <QtTest>
 #include <set>
+#include <valijson/adapters/nlohmann_json_adapter.hpp>
+#include <valijson/schema.hpp>
+#include <valijson/schema_parser.hpp>
+#include <valijson/validation_results.hpp>
+#include <valijson/validator.hpp>
 #include <zip.h>
 
 using namespace bevel;
@@ -268,6 +274,22 @@ private slots:
         const auto j = nlohmann::json::parse(entry_of(file, "record.json"));
         QCOMPARE(j["person"]["alias"].get<std::string>(), std::string("A."));
         QCOMPARE(j["clips"].size(), std::size_t(2));
+        const auto schema_json = nlohmann::json::parse(*read_text(BEVEL_SOURCE_DIR "/data/bundle.schema.json", 1 << 20));
+        valijson::Schema schema;
+        valijson::SchemaParser parser;
+        const valijson::adapters::NlohmannJsonAdapter schema_adapter(schema_json), target(j);
+        parser.populateSchema(schema_adapter, schema);
+        valijson::Validator validator;
+        valijson::ValidationResults results;
+        if (!validator.validate(schema, target, &results)) {
+            valijson::ValidationResults::Error e;
+            while (results.popError(e)) {
+                std::string where;
+                for (const auto& part : e.context) where += part;
+                qWarning("%s: %s", where.c_str(), e.description.c_str());
+            }
+            QFAIL("what is written does not keep to its schema");
+        }
         // Into another library, and into the same one, where it is somebody else.
         Library fresh = *Library::open(fs::path(f.dir.path().toStdString()) / "fresh");
         const auto id = read_bundle(fresh, file);

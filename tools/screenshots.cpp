@@ -3,6 +3,7 @@
 #include "core/movement/movement.h"
 #include "ui/arrivals/parts_dialog.h"
 #include "ui/arrivals/still_pair.h"
+#include "ui/forms/figure_view.h"
 #include "ui/forms/learn_dialog.h"
 #include "ui/forms/schools_dialog.h"
 #include "ui/shell/help_window.h"
@@ -104,7 +105,10 @@ int main(int argc, char** argv) {
     // The waiting clip is being looked at: its progress shows.
     const auto* progress = window.findChild<QProgressBar*>(QStringLiteral("jobProgress"));
     wait([&] { return progress->value() > 50; }, 10000);
+    const auto* evening = window.arrivals()->findChild<QListWidget*>(QStringLiteral("evening"));
+    if (!wait([&] { return evening->count() > 0; })) return 1;
     shot(QStringLiteral("arrivals"));
+    window.arrivals()->findChild<QTabWidget*>(QStringLiteral("arrivalTabs"))->setCurrentIndex(1);
     if (!wait([&] { return session.library->clip(waiting)->state == ClipState::asked; }, 60000)) return 1;
     wait([&] { return background.idle(); });
     const auto* stills = window.arrivals()->findChild<ui::StillPair*>(QStringLiteral("stills"));
@@ -190,6 +194,13 @@ int main(int argc, char** argv) {
             const auto* page = window.letter()->findChild<QLabel*>(QStringLiteral("preview"));
             if (!wait([&] { return !page->pixmap().isNull(); }, 60000)) return 1;
             shot(QStringLiteral("letter"));
+            auto* parts_of_letter = window.letter()->findChild<QTabWidget*>(QStringLiteral("letterTabs"));
+            for (const int tab : {1, 2}) {
+                parts_of_letter->setCurrentIndex(tab);
+                settle(60);
+                window.grab().save(QStringLiteral("%1/letter-tab-%2.png").arg(args[2]).arg(tab));
+            }
+            parts_of_letter->setCurrentIndex(0);
             // The same with who it is hidden, once its own page is there.
             window.letter()->findChild<QCheckBox*>(QStringLiteral("hide"))->click();
             const auto before = page->pixmap().cacheKey();
@@ -243,8 +254,10 @@ int main(int argc, char** argv) {
             shot(QStringLiteral("people"));
             people->findChild<QTabWidget*>(QStringLiteral("personTabs"))->setCurrentIndex(1);
             window.grab().save(QStringLiteral("%1/people-record.png").arg(args[2]));
-            people->findChild<QTabWidget*>(QStringLiteral("personTabs"))->setCurrentIndex(3);
-            window.grab().save(QStringLiteral("%1/people-person.png").arg(args[2]));
+            for (const auto& [tab, name] : {std::pair{2, "letters"}, {3, "limits"}, {4, "person"}}) {
+                people->findChild<QTabWidget*>(QStringLiteral("personTabs"))->setCurrentIndex(tab);
+                window.grab().save(QStringLiteral("%1/people-%2.png").arg(args[2], QLatin1String(name)));
+            }
             window.show_place(window.place(QStringLiteral("forms")));
             auto* forms = window.forms();
             forms->show_movement(QStringLiteral("draw_the_bow"));
@@ -315,6 +328,51 @@ int main(int argc, char** argv) {
                 }
                 window.review()->want_model(false);
             }
+            // A session for somebody with limits, its run, and what was practised.
+            window.show_place(window.place(QStringLiteral("practice")));
+            auto* practice = window.practice();
+            ui::Ref whom;
+            whom.person = clips->back().person;
+            for (const auto& other : *clips)
+                if (other.movement == "gaze_at_the_moon") whom.person = session.library->clip(1)->person;
+            practice->open(whom);
+            if (!wait([&] {
+                    return !practice->plan().items.empty() && practice->form()->person() == whom.person && background.idle() &&
+                           copies.idle();
+                }))
+                return 1;
+            practice->propose_now();
+            bool planned = false;
+            QObject::connect(practice, &ui::PracticePage::planned, [&] { planned = true; });
+            if (!wait([&] { return planned; })) return 1;
+            practice->findChild<QListWidget*>(QStringLiteral("plan"))->setCurrentRow(4);
+            const auto* figure = practice->findChild<ui::FigureView*>();
+            if (!wait([&] { return figure->shown() > 3; })) return 1;
+            shot(QStringLiteral("practice"));
+            auto* pacer = practice->run_now();
+            double clock = 0;
+            pacer->run().set_clock([&] { return clock; });
+            pacer->run().start();
+            const auto& course = pacer->run().pacer().timeline();
+            for (const auto& s : course.stretches)
+                if (s.kind == Stretch::Kind::repeat && s.side == Side::left && s.number == 2) {
+                    clock = s.from_s + 0.45 * (s.to_s - s.from_s);
+                    break;
+                }
+            pacer->run().tick();
+            if (!wait([&] { return !pacer->picture().figure.isNull(); })) return 1;
+            settle(200);
+            pacer->grab().save(QStringLiteral("%1/pacer.png").arg(args[2]));
+            ++taken;
+            pacer->close();
+            wait([&] { return practice->findChild<ui::LogDialog*>() != nullptr; }, 3000);
+            if (auto* told = practice->findChild<ui::LogDialog*>()) {
+                told->grab().save(QStringLiteral("%1/log-dialog.png").arg(args[2]));
+                told->close();
+            }
+            if (!wait([&] { return background.idle(); })) return 1;
+            settle(100);
+            shot(QStringLiteral("practice-log"));
             window.show_place(1);
             window.actions_table().find("settings")->trigger();
             if (!picture_of(window.findChild<QDialog*>(QStringLiteral("settingsDialog")), "settings")) return 1;

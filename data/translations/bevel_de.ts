@@ -887,13 +887,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
             <numerusform>etwa %n Minuten in deinem Tempo</numerusform>
         </translation>
     </message>
-    <message numerus="yes">
-        <source>about %n minute(s), once three are usual for a letter</source>
-        <translation>
-            <numerusform>etwa %n Minute, wenn drei für einen Brief üblich sind</numerusform>
-            <numerusform>etwa %n Minuten, wenn drei für einen Brief üblich sind</numerusform>
-        </translation>
-    </message>
     <message>
         <source>came today</source>
         <translation>kam heute</translation>
@@ -924,6 +917,13 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>%1 · %2 · by %3</source>
         <translation>%1 · %2 · bis %3</translation>
+    </message>
+    <message numerus="yes">
+        <source>about %n minute(s), at three for a letter</source>
+        <translation>
+            <numerusform>etwa %n Minute, bei drei je Brief</numerusform>
+            <numerusform>etwa %n Minuten, bei drei je Brief</numerusform>
+        </translation>
     </message>
 </context>
 <context>
@@ -3654,10 +3654,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Eingabe oder Doppelklick nimmt eine heraus; ziehe sie in die Reihenfolge einer Folge</translation>
     </message>
     <message>
-        <source>as a sequence, grown movement by movement</source>
-        <translation>als Folge, Bewegung um Bewegung</translation>
-    </message>
-    <message>
         <source>For whom, and how long</source>
         <translation>Für wen, und wie lange</translation>
     </message>
@@ -3696,6 +3692,14 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>Nothing by letters or agreements.</source>
         <translation>Nichts aus Briefen oder Vereinbarungen.</translation>
+    </message>
+    <message>
+        <source>as a growing sequence</source>
+        <translation>als wachsende Folge</translation>
+    </message>
+    <message>
+        <source>Movement by movement: 1, 1–2, 1–2–3 …, with the joins alone</source>
+        <translation>Bewegung um Bewegung: 1, 1–2, 1–2–3 …, die Übergänge allein</translation>
     </message>
 </context>
 <context>

@@ -276,7 +276,9 @@ Result<std::vector<Clip>> Library::find_clips(const ClipQuery& query) const {
     if (!query.states.empty()) sql += " AND " + list(query.states);
     for (const auto& w : query.words) {
         sql += " AND (person IN (SELECT p.id FROM person p WHERE " + like("p.name", w.text) + ") OR (person IS NULL AND " +
-               like("named", w.text) + ") OR " + like("filmed_on", w.text);
+               like("named", w.text) + ")";
+        // A word without a digit is no day.
+        if (w.text.find_first_of("0123456789") != std::string::npos) sql += " OR " + like("filmed_on", w.text);
         if (!w.day_part.empty()) sql += " OR " + like("filmed_on", w.day_part);
         if (!w.states.empty()) sql += " OR " + list(w.states);
         for (const auto& m : w.movements) {

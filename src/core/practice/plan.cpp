@@ -160,7 +160,7 @@ struct Making {
             if (limit("no_twists") && t.twists) return C::limit;
             if (limit("high_stance") && t.stage() > 0 && item.version.empty()) {
                 item.version = version_of(m, {"High stance", "Small", "A hand's width"});
-                if (item.version.empty()) return C::limit;
+                if (item.version.empty() && t.stage() > 1) return C::limit; // a middle one without a name for it is done higher
             }
             if (needs.care.contains("neck") && m.id == "look_behind") return C::care;
             if (needs.care.contains("low_back") && (t.bends || m.id == "spine_wave")) return C::care;
@@ -180,8 +180,14 @@ struct Making {
     double value_of(const Movement& m, const Traits& t, std::vector<PlanReason>& why) const {
         using C = PlanReason::Code;
         double v = t.loosening ? 3 : 6;
+        // Somebody practises what is known; with limits or on a bad day what asks little of the knees.
+        if (!t.loosening && !needs.practised.empty() && !has(needs.practised, m.id)) v = 3;
+        if (!needs.limits.empty() || !needs.care.empty() || needs.careful()) v -= 1.2 * std::max(0, m.asks_knees - 1);
         for (const auto& a : needs.asked)
-            if (a.movement == m.id) v += 120, why.push_back({C::asked, a.rule, ""});
+            if (const PlanReason reason{C::asked, a.rule, ""}; a.movement == m.id) {
+                v += 120;
+                if (std::find(why.begin(), why.end(), reason) == why.end()) why.push_back(reason);
+            }
         if (has(needs.wanted, m.id)) v += 80, why.push_back({C::wanted, "", ""});
         for (const auto& p : m.trains)
             if (needs.themes.contains(p)) {
@@ -466,7 +472,8 @@ Result<Plan> propose(const Needs& needs, const std::vector<Movement>& movements,
     }
     if (on(PlanRule::few))
         lp.row(count, -endless,
-               std::max(2.0, std::floor(needs.minutes / minutes_a_thing)) - static_cast<double>(fixed.size() + sequence.size() / 2));
+               std::max(2.0, std::floor(needs.minutes / minutes_a_thing)) -
+                   (static_cast<double>(fixed.size()) + 0.5 * static_cast<double>(sequence.size())));
     // One way a movement; a movement only with its drill; a low stance only between two middle ones; what is asked of the body loosened
     // before.
     std::vector<std::pair<int, double>> middle, low_ones;

@@ -81,7 +81,7 @@ void EveningView::fill() {
     const int minutes = static_cast<int>(std::ceil(e.minutes_each() * count));
     left_->setText(count == 0       ? QString()
                    : e.knows_pace() ? tr("about %n minute(s) at your pace", nullptr, minutes)
-                                    : tr("about %n minute(s), once three are usual for a letter", nullptr, minutes));
+                                    : tr("about %n minute(s), at three for a letter", nullptr, minutes));
     begin_->setEnabled(count > 0);
     list_->setVisible(count > 0);
     none_->setVisible(count == 0);

@@ -43,7 +43,8 @@ void FigureSource::draw(const std::stop_token& stop) {
         }
         if (!now.right) continue;
         if (now.scene != made.scene || now.azimuth_deg != made.azimuth_deg || now.width != made.width || now.height != made.height) {
-            const auto phone = paper_phone(now.width, now.height, now.azimuth_deg);
+            auto phone = paper_phone(now.width, now.height, now.azimuth_deg);
+            phone.distance_m *= now.farther;
             const auto looks = clay();
             right = std::make_unique<sim::Film>(now.right->solver(), looks, phone);
             faulty = now.faulty ? std::make_unique<sim::Film>(now.faulty->solver(), looks, phone) : nullptr;

@@ -16,6 +16,7 @@ struct FigureWish {
     std::shared_ptr<const sim::Student> right, faulty; // faulty null: the right one alone
     double time_s = 0, azimuth_deg = 0;                // to the student's own left, where the camera stands
     int width = 400, height = 480;                     // of one figure
+    double farther = 1;                                // the camera, times its usual distance
     int scene = 0;                                     // goes up when the students are others
 };
 struct FigureShot {

@@ -146,7 +146,7 @@ void paint_breath(QPainter& p, const QRectF& r, double fullness, Breath breath, 
     if (breath != Breath::free) { // a sail that points where the breath goes
         QPainterPath sail;
         const double up = breath == Breath::in ? -1 : 1;
-        const QPointF foot = at + QPointF(0, up < 0 ? -h * 0.5 : -h * 2.1);
+        const QPointF foot = at + QPointF(0, up < 0 ? -h * 0.28 : -h * 1.88);
         sail.moveTo(foot + QPointF(-w * 0.16, 0));
         sail.lineTo(foot + QPointF(w * 0.16, 0));
         sail.lineTo(foot + QPointF(0, up * h * 1.6));
@@ -296,9 +296,10 @@ Result<bool> write_practice_film(const std::filesystem::path& file, const Practi
                 o.proportion_spread = o.mass_spread = o.tempo_spread = o.size_spread = o.sway = 0;
                 one.student = std::make_shared<const sim::Student>(*mv, o);
                 const bool tall = film.height > film.width;
-                one.film = std::make_unique<sim::Film>(one.student->solver(), clay(),
-                                                       paper_phone(tall ? film.width * 3 / 4 : film.width / 2,
-                                                                   tall ? film.height / 2 : film.height * 3 / 4, film.azimuth_deg));
+                auto phone =
+                    paper_phone(tall ? film.width * 3 / 4 : film.width / 2, tall ? film.height / 2 : film.height * 3 / 4, film.azimuth_deg);
+                phone.distance_m *= 1.3; // steps towards the camera stay in the picture
+                one.film = std::make_unique<sim::Film>(one.student->solver(), clay(), phone);
             }
             const double score = score_time(*one.student, m.movement_s, stretch.side);
             const QString as = QStringLiteral("%1 %2").arg(QString::fromStdString(mv->id)).arg(std::lround(score * film.fps));

@@ -180,6 +180,7 @@ LogView::LogView(Session& session, QWidget* parent) : QWidget(parent), session_(
     table_->setObjectName(QStringLiteral("practiceLog"));
     table_->setAccessibleName(tr("Practice log"));
     table_->setHorizontalHeaderLabels({tr("Day"), tr("What"), tr("Minutes"), tr("Effort"), tr("How it felt"), tr("Pain")});
+    table_->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
     table_->verticalHeader()->hide();
     table_->setShowGrid(false);
     table_->setEditTriggers(QAbstractItemView::NoEditTriggers);

@@ -116,10 +116,11 @@ NeedsForm::NeedsForm(Session& session, QWidget* parent) : QWidget(parent), sessi
     connect(person_, &QComboBox::activated, this, [this] { emit person_chosen(person()); });
     dizzy_ = check("planDizzy", tr("dizzy"));
     unsteady_ = check("planUnsteady", tr("unsteady"));
-    auto* today = new QHBoxLayout;
-    today->addWidget(energy_);
-    today->addWidget(dizzy_);
-    today->addWidget(unsteady_);
+    auto* today = new QGridLayout;
+    today->setVerticalSpacing(2);
+    today->addWidget(energy_, 0, 0);
+    today->addWidget(dizzy_, 1, 0);
+    today->addWidget(unsteady_, 1, 1);
     auto* care = new QGridLayout;
     care->setVerticalSpacing(2);
     int at = 0;
@@ -136,7 +137,7 @@ NeedsForm::NeedsForm(Session& session, QWidget* parent) : QWidget(parent), sessi
     for (const char* id : {"legs", "waist", "spine", "shoulders", "balance", "breath"}) {
         themes_[id] = check("planTheme", text::trained(id));
         themes_[id]->setAccessibleName(tr("Theme: %1").arg(text::trained(id)));
-        themes->addWidget(themes_[id], at / 3, at % 3);
+        themes->addWidget(themes_[id], at / 2, at % 2);
         ++at;
     }
     chair_ = check("planChair", tr("chair"));
@@ -164,16 +165,18 @@ NeedsForm::NeedsForm(Session& session, QWidget* parent) : QWidget(parent), sessi
         emit changed();
     });
     wanted_->setToolTip(tr("Enter or a double click takes one out; drag them into the order of a sequence"));
-    grow_ = check("planGrow", tr("as a sequence, grown movement by movement"));
-    auto* want = new QHBoxLayout;
-    want->addWidget(movement_, 1);
-    want->addWidget(add);
+    grow_ = check("planGrow", tr("as a growing sequence"), tr("Movement by movement: 1, 1–2, 1–2–3 …, with the joins alone"));
+    auto* want = new QVBoxLayout;
+    want->setSpacing(3);
+    want->addWidget(movement_);
+    want->addWidget(add, 0, Qt::AlignLeft);
     asked_ = new QLabel;
     asked_->setObjectName(QStringLiteral("planAsked"));
     asked_->setWordWrap(true);
     auto* time = new QHBoxLayout;
     time->addWidget(minutes_);
-    time->addWidget(pace_);
+    time->addWidget(breath_);
+    for (QWidget* w : std::initializer_list<QWidget*>{minutes_, breath_, pace_, energy_}) w->setMinimumWidth(session_.theme.wide(96));
     auto heading = [](const QString& s) {
         auto* l = new QLabel(s);
         l->setObjectName(QStringLiteral("heading"));
@@ -185,7 +188,7 @@ NeedsForm::NeedsForm(Session& session, QWidget* parent) : QWidget(parent), sessi
     box->addWidget(heading(tr("For whom, and how long")));
     box->addWidget(person_);
     box->addLayout(time);
-    box->addWidget(breath_);
+    box->addWidget(pace_);
     box->addWidget(heading(tr("Today")));
     box->addLayout(today);
     box->addWidget(new QLabel(tr("Asks for care:")));

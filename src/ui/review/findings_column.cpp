@@ -397,9 +397,10 @@ void FindingsColumn::add_agreements(QBoxLayout* box) {
         words->setWordWrap(true);
         words->setObjectName(QStringLiteral("agreement"));
         row->addWidget(words, 1);
-        row->addWidget(small_button(tr("Change …"), "changeAgreement", tr("Change: %1").arg(words->text()), false, false,
-                                    [this, check = a.check](bool) { emit agree(QString::fromStdString(check)); }),
-                       0, Qt::AlignTop);
+        if (!a.check.starts_with("limit.")) // those are changed in People
+            row->addWidget(small_button(tr("Change …"), "changeAgreement", tr("Change: %1").arg(words->text()), false, false,
+                                        [this, check = a.check](bool) { emit agree(QString::fromStdString(check)); }),
+                           0, Qt::AlignTop);
         box->addWidget(card);
     }
 }
