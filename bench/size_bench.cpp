@@ -21,13 +21,15 @@ std::string day_of(int n) { // of ten years to the end of 2026
     const auto d = std::chrono::sys_days(std::chrono::year(2017) / 1 / 1) + std::chrono::days(n);
     const std::chrono::year_month_day date{d};
     std::array<char, 16> b{};
-    std::snprintf(b.data(), b.size(), "%04d-%02u-%02u", static_cast<int>(date.year()), static_cast<unsigned>(date.month()), static_cast<unsigned>(date.day()));
+    std::snprintf(b.data(), b.size(), "%04d-%02u-%02u", static_cast<int>(date.year()), static_cast<unsigned>(date.month()),
+                  static_cast<unsigned>(date.day()));
     return b.data();
 }
 
 bool fill(Library& lib) {
     constexpr int people = 200, each = 300;
-    const std::array<const char*, 6> movements{"gaze_at_the_moon", "brush_and_push", "draw_the_bow", "separate_the_clouds", "part_the_horses_mane", "walk_forward"};
+    const std::array<const char*, 6> movements{"gaze_at_the_moon",    "brush_and_push",       "draw_the_bow",
+                                               "separate_the_clouds", "part_the_horses_mane", "walk_forward"};
     Rng rng(5);
     for (int p = 0; p < people; ++p) {
         const auto ok = lib.together([&]() -> Result<bool> {
@@ -48,8 +50,10 @@ bool fill(Library& lib) {
                 std::vector<KeptFigure> figures;
                 for (int f = 0; f < 12; ++f) {
                     KeptFigure x;
-                    x.movement = c.movement, x.view = c.view, x.check = "check" + std::to_string(f), x.measure = "trunk.lean", x.unit = "deg", x.side = f % 2 ? "left" : "right";
-                    x.value = 8 - 0.01 * k + rng.gauss(), x.own = 0.8, x.of_clip = 0.6, x.person = 1, x.high = 6, x.matters = 3, x.judged = 4;
+                    x.movement = c.movement, x.view = c.view, x.check = "check" + std::to_string(f), x.measure = "trunk.lean",
+                    x.unit = "deg", x.side = f % 2 ? "left" : "right";
+                    x.value = 8 - 0.01 * k + rng.gauss(), x.own = 0.8, x.of_clip = 0.6, x.person = 1, x.high = 6, x.matters = 3,
+                    x.judged = 4;
                     figures.push_back(x);
                 }
                 if (auto done = lib.keep_figures(*clip, figures); !done) return done;
@@ -91,7 +95,8 @@ template <class F> void time_of(const char* what, F go, int goes = 40) {
 
 int main(int argc, char** argv) {
     const bool own = argc < 2;
-    const std::filesystem::path folder = own ? std::filesystem::temp_directory_path() / ("bevel-size-" + std::to_string(::getpid())) : std::filesystem::path(argv[1]);
+    const std::filesystem::path folder =
+        own ? std::filesystem::temp_directory_path() / ("bevel-size-" + std::to_string(::getpid())) : std::filesystem::path(argv[1]);
     {
         auto lib = Library::open(folder);
         if (!lib) return 1;

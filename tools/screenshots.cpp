@@ -129,8 +129,9 @@ int main(int argc, char** argv) {
     for (const auto& v : views) {
         const Clip* clip = nullptr;
         for (const auto& c : *clips)
-            if (c.movement == v.movement && c.view == v.view && (c.state == ClipState::tracked || c.state == ClipState::reviewed))
-                clip = &c;
+            if (!clip && c.movement == v.movement && c.view == v.view && session.library->has_file(c) &&
+                (c.state == ClipState::tracked || c.state == ClipState::reviewed))
+                clip = &c; // the newest with its film
         if (!clip) continue;
         auto* page = window.review();
         if (!page->state().open || page->state().open->clip.id != clip->id) {
@@ -300,7 +301,8 @@ int main(int argc, char** argv) {
             // A remark of one's own, and the instructor's clip in place of the figure.
             std::int64_t shows = 0;
             for (const auto& other : *clips)
-                if (other.movement == c.movement && other.id != c.id && other.person != 0) shows = other.id;
+                if (session.library->has_file(other) && other.movement == c.movement && other.id != c.id && other.person != 0)
+                    shows = other.id;
             if (shows != 0 && session.library->set_model(c.movement, shows)) {
                 window.show_place(1);
                 if (!wait([&] { return window.review()->shows_current(); })) return 1;

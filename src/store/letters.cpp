@@ -178,9 +178,9 @@ Result<std::vector<LetterLine>> Library::letter_lines(std::int64_t person) const
 // What is half a year old is no longer asked for.
 Result<std::vector<LetterLine>> Library::due(const std::string& day) const {
     const std::lock_guard lock(*mutex_);
-    Query q(db_,
-            (letter_lines_sql + "WHERE l.review_on<>'' AND l.review_on<=?1 AND l.review_on>=date(?1, '-180 days') AND l.sent_on<>'' AND l.how<>'none' ORDER BY l.review_on, l.id")
-                .c_str());
+    Query q(db_, (letter_lines_sql + "WHERE l.review_on<>'' AND l.review_on<=?1 AND l.review_on>=date(?1, '-180 days') AND l.sent_on<>'' "
+                                     "AND l.how<>'none' ORDER BY l.review_on, l.id")
+                     .c_str());
     auto all = lines_of(q.bind(day));
     if (all) std::erase_if(*all, [](const LetterLine& l) { return !l.newer_clip_on.empty(); });
     return all;
@@ -240,12 +240,13 @@ Result<Library::SaidBefore> Library::said_before(std::int64_t person, const std:
 
 Result<std::vector<Waiting>> Library::waiting() const {
     const std::lock_guard lock(*mutex_);
-    // The second clip of a pair is looked at with the first. Of those that were reviewed, what was kept for a letter within two months of the
-    // newest clip: older ones were left without one.
+    // The second clip of a pair is looked at with the first. Of those that were reviewed, what was kept for a letter within two months of
+    // the newest clip: older ones were left without one.
     Query q(db_,
             "SELECT c.id, coalesce(c.person, 0), coalesce(p.name, ''), c.movement, c.arrived_on, c.filmed_on, c.state FROM clip c LEFT "
             "JOIN person p ON p.id=c.person LEFT JOIN letter l ON l.clip=c.id WHERE c.state IN (1, 2, 4) AND (c.pair=0 OR c.id<c.pair)"
-            " AND coalesce(l.sent_on, '')='' AND (c.state<>2 OR c.arrived_on>=(SELECT date(max(arrived_on), '-60 days') FROM clip)) AND (c.state<>2 OR EXISTS(SELECT 1 "
+            " AND coalesce(l.sent_on, '')='' AND (c.state<>2 OR c.arrived_on>=(SELECT date(max(arrived_on), '-60 days') FROM clip)) AND "
+            "(c.state<>2 OR EXISTS(SELECT 1 "
             "FROM decision d WHERE d.clip=c.id AND d.choice=1)) ORDER BY c.arrived_on, c.filmed_on, c.id");
     std::vector<Waiting> out;
     while (q.row()) {
