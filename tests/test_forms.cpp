@@ -345,7 +345,7 @@ private slots:
         play->click();
         QVERIFY(figure.plays());
         QTRY_VERIFY_WITH_TIMEOUT(figure.time() > 4.0, 10000);
-        QVERIFY(figure.shown() > 2);
+        QTRY_VERIFY_WITH_TIMEOUT(figure.shown() > 2, 20000);
         play->click();
         QVERIFY(!figure.plays());
         auto* phases = page->findChild<QTableWidget*>(QStringLiteral("phases"));

@@ -29,8 +29,10 @@ class TestPractice : public QObject {
         return page;
     }
     static void propose(ui::PracticePage* page) {
+        auto* button = page->findChild<QPushButton*>(QStringLiteral("propose"));
+        if (!QTest::qWaitFor([&] { return button->isEnabled(); }, 30000)) qFatal("still at the one before");
         QSignalSpy planned(page, &ui::PracticePage::planned);
-        QTest::mouseClick(page->findChild<QPushButton*>(QStringLiteral("propose")), Qt::LeftButton);
+        QTest::mouseClick(button, Qt::LeftButton);
         if (!planned.wait(30000)) qFatal("not planned");
     }
     static QString read(const QString& file) {
