@@ -14,6 +14,7 @@
 #include <QPushButton>
 #include <QSignalSpy>
 #include <QTableWidget>
+#include <QTabWidget>
 #include <QTimer>
 #include <QToolButton>
 
@@ -50,6 +51,7 @@ private slots:
     void a_clip_is_cut_by_mouse_and_keys_and_every_step_is_undone() {
         const auto folder = fresh();
         Bench b(folder);
+        b.window->findChild<QTabWidget*>(QStringLiteral("arrivalTabs"))->setCurrentIndex(1);
         QVERIFY(choose(b, QStringLiteral("Tomas Erikse"), QStringLiteral("left")));
         auto* cut = b.window->arrivals()->findChild<QPushButton*>(QStringLiteral("cutParts"));
         QTRY_VERIFY(cut->isEnabled());
@@ -124,6 +126,7 @@ private slots:
             QVERIFY(lib.set_clip_facts(c).has_value());
         }
         Bench b(folder);
+        b.window->findChild<QTabWidget*>(QStringLiteral("arrivalTabs"))->setCurrentIndex(1);
         QVERIFY(choose(b, QStringLiteral("Tomas Erikse"), QStringLiteral("right")));
         auto* page = b.window->arrivals();
         auto* pair = page->findChild<QComboBox*>(QStringLiteral("pair"));
@@ -223,6 +226,7 @@ private slots:
         }
         QVERIFY(w->finish().has_value());
         Bench b(folder);
+        b.window->findChild<QTabWidget*>(QStringLiteral("arrivalTabs"))->setCurrentIndex(1);
         b.session.inbox->take({QString::fromStdString(file)});
         QTRY_VERIFY_WITH_TIMEOUT(b.session.library->clips()->size() == 10, 20000);
         const auto id = b.session.library->clips()->front().id;
@@ -262,6 +266,7 @@ private slots:
             QVERIFY(lib.set_turns({3, 4, 5}).has_value());
         }
         Bench b(folder);
+        b.window->findChild<QTabWidget*>(QStringLiteral("arrivalTabs"))->setCurrentIndex(1);
         b.session.finding->rest(true);
         b.session.finding->stop();
         QTRY_VERIFY_WITH_TIMEOUT(b.session.finding->running() == 0 && b.background.idle(), 60000);
@@ -290,6 +295,7 @@ private slots:
     void films_are_kept_until_a_day_and_go_only_when_said() {
         const auto folder = fresh();
         Bench b(folder);
+        b.window->findChild<QTabWidget*>(QStringLiteral("arrivalTabs"))->setCurrentIndex(1);
         QTRY_VERIFY_WITH_TIMEOUT(table(b)->rowCount() == 9 && b.background.idle(), 20000);
         b.window->actions_table().find("keeping")->trigger();
         auto* dialog = b.window->arrivals()->findChild<ui::KeepingDialog*>();
@@ -337,6 +343,7 @@ private slots:
             for (const std::int64_t id : {6, 7}) QVERIFY(lib.set_clip_state(id, ClipState::waiting, "").has_value());
         }
         Bench b(folder);
+        b.window->findChild<QTabWidget*>(QStringLiteral("arrivalTabs"))->setCurrentIndex(1);
         // Told after the first tenth of all that is to be done, against what it then takes.
         std::size_t all = 0;
         for (const std::int64_t id : {6, 7}) all += b.session.library->load_track(id)->frames();
