@@ -65,6 +65,8 @@ std::vector<PartGuess> suggest_parts(const Track& track, std::span<const Movemen
             out.push_back({r.start_s, r.end_s, movement, 1, r.cost});
         }
     }
+    // What lasts no longer than the quiet stands about it is standing by that happened to fit.
+    std::erase_if(out, [](const PartGuess& p) { return p.to_s - p.from_s < 2 * around_s; });
     const double begin = track.layers.trim_from_s.value_or(measures.time_s.front()),
                  end = track.layers.trim_to_s.value_or(measures.time_s.back());
     const auto bare = out;
