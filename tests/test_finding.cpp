@@ -86,6 +86,63 @@ private slots:
         for (std::size_t i = 0; i < done; ++i) QCOMPARE(rest->track.px[i].has_value(), so_far->px[i].has_value());
         for (std::size_t i = 0; i < take.frames(); ++i) QCOMPARE(rest->track.px[i].has_value(), one->track.px[i].has_value());
     }
+    void fast_clips_are_looked_at_on_every_other_frame() {
+        sim::TakeOptions o = sim::take_of(4, 1.66);
+        o.phone.width = 640;
+        o.phone.height = 480;
+        o.phone.focal = 1.2;
+        o.phone.fps = 60;
+        o.from_s = 5; // the arms are on their way
+        o.to_s = 9;
+        const sim::Take take(test::movement("gaze_at_the_moon"), o);
+        const auto at = path("fast.mp4");
+        auto w = ClipWriter::create(at, o.phone.width, o.phone.height, o.phone.fps);
+        QVERIFY(w.has_value());
+        for (std::size_t i = 0; i < take.frames(); ++i)
+            QVERIFY(w->add(take.picture(i), take.track().time_s[i] - take.track().time_s[0]).has_value());
+        QVERIFY(w->finish().has_value());
+        TrackOptions options;
+        options.model_dir = std::filesystem::path(BEVEL_SOURCE_DIR) / "models";
+        options.model = Model::lite;
+        options.stretches = 1;
+        std::size_t told = 0;
+        options.progress = [&](std::size_t done, std::size_t, const std::optional<BodyPx>&) { told = done; };
+        const auto half = track_clip(at, options);
+        QVERIFY(half.has_value());
+        QCOMPARE(told, take.frames());
+        options.every_frame = true;
+        const auto all = track_clip(at, options);
+        QVERIFY(all.has_value());
+        // Every frame has its body, and where it was filled in it is as near to the one found there as the noise from frame to frame.
+        std::vector<double> filled, step;
+        std::size_t same = 0;
+        for (std::size_t i = 1; i + 1 < take.frames(); i += 2) {
+            QVERIFY(half->track.px[i] && all->track.px[i]);
+            for (std::size_t k = 0; k < point_count; ++k) {
+                const auto &a = (*half->track.px[i])[k], &b = (*all->track.px[i])[k], &c = (*all->track.px[i + 1])[k];
+                QVERIFY(a.sigma > 0);
+                filled.push_back(std::hypot(a.x - b.x, a.y - b.y) / a.sigma);
+                step.push_back(std::hypot(c.x - b.x, c.y - b.y) / b.sigma);
+                same += a.x == b.x && a.y == b.y ? 1 : 0;
+            }
+        }
+        QVERIFY(same < filled.size() / 10); // filled in, not found
+        std::sort(filled.begin(), filled.end());
+        const auto share = [&](double sigmas) { return std::lower_bound(filled.begin(), filled.end(), sigmas) - filled.begin(); };
+        QVERIFY2(share(1) > static_cast<long>(filled.size() * 68 / 100), qPrintable(QString::number(share(1)) + "/" + QString::number(filled.size())));
+        QVERIFY2(share(3) > static_cast<long>(filled.size() * 97 / 100), qPrintable(QString::number(share(3)) + "/" + QString::number(filled.size())));
+        // Against the student's own points it is no worse than finding on every frame.
+        auto off = [&](const TrackResult& r) {
+            std::vector<double> d;
+            for (std::size_t i = 1; i + 1 < take.frames(); i += 2)
+                for (const Point p : {left_wrist, right_wrist, left_elbow, right_elbow})
+                    d.push_back(std::hypot((*r.track.px[i])[p].x - (*take.track().px[i])[p].x, (*r.track.px[i])[p].y - (*take.track().px[i])[p].y));
+            std::sort(d.begin(), d.end());
+            return d[d.size() / 2];
+        };
+        const double with = off(*half), without = off(*all);
+        QVERIFY2(with < 1.1 * without + 0.1, qPrintable(QString("%1 px against %2").arg(with).arg(without)));
+    }
     void shake_is_taken_out_against_the_room() {
         // A hand that holds the phone: the film's own shake is the truth.
         sim::TakeOptions o = sim::take_of(9, 1.72);

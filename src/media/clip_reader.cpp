@@ -336,6 +336,7 @@ struct ClipReader::Impl {
         const std::array<double, 3> back{0, 3, -1};
         for (std::size_t attempt = 0; attempt < back.size(); ++attempt) {
             bool before = next >= 0 && next <= want && attempt == 0; // decoding runs on from a frame before it
+            const bool at_once = before && want <= next + 2;         // a picture passed on the way is not asked for later
             if (!before || want > next + 90) {
                 rewind();
                 before = true;
@@ -359,7 +360,7 @@ struct ClipReader::Impl {
                     break; // the seek landed too late, or the frame is not there
                 }
                 before = true;
-                if (at + 8 < want) continue;
+                if (at + 8 < want || (at_once && at < want)) continue;
                 if (auto im = convert()) {
                     remember(static_cast<std::size_t>(at), im);
                     if (at == want) return im;

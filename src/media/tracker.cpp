@@ -11,7 +11,7 @@ namespace {
 
 using Picture = std::shared_ptr<const sim::Image>;
 
-constexpr double stretch_s = 10, overlap_s = 1;
+constexpr double stretch_s = 10, overlap_s = 1, fast_fps = 50;
 /// Above this many pixels a picture, one stretch at a time: memory.
 constexpr int most_pixels_for_two = 1920 * 1088;
 
@@ -22,8 +22,50 @@ struct Worker {
     SceneWatch scene;
 };
 
+/// Every how many frames the body is looked for: practice is slow, and 25 pictures a second show all of it.
+std::size_t stride_of(const std::vector<double>& times, bool every_frame) {
+    if (every_frame || times.size() < 8) return 1;
+    std::vector<double> steps;
+    for (std::size_t i = 1; i < times.size(); ++i) steps.push_back(times[i] - times[i - 1]);
+    return signal::median(steps) < 1.0 / fast_fps ? 2 : 1;
+}
+
+/// Frames between two that were looked at: a cubic through the two before and the two after, a straight line where those are missing.
+/// Noise of the points stays alike over a third of a second (core/ground/picture.cpp), so that a frame between is as unsure as its
+/// neighbours, and by as much more as the way between them bends.
+void fill_between(Track& track, std::size_t stride) {
+    auto& px = track.px;
+    const auto& t = track.time_s;
+    for (std::size_t i = 1; stride == 2 && i + 1 < px.size(); i += 2) {
+        if (px[i] || !px[i - 1] || !px[i + 1] || t[i + 1] - t[i - 1] > 0.1) continue;
+        std::vector<std::size_t> by = {i - 1, i + 1};
+        if (i >= 3 && i + 3 < px.size() && px[i - 3] && px[i + 3] && t[i + 3] - t[i - 3] < 0.3) by = {i - 3, i - 1, i + 1, i + 3};
+        BodyPx body = *px[i - 1];
+        const double u = (t[i] - t[i - 1]) / (t[i + 1] - t[i - 1]);
+        for (std::size_t k = 0; k < body.size(); ++k) {
+            const auto &a = (*px[i - 1])[k], &b = (*px[i + 1])[k];
+            double x = 0, y = 0;
+            for (const auto j : by) { // Lagrange's form, for the frames of a phone are not evenly spaced
+                double weight = 1;
+                for (const auto m : by)
+                    if (m != j) weight *= (t[i] - t[m]) / (t[j] - t[m]);
+                x += weight * (*px[j])[k].x;
+                y += weight * (*px[j])[k].y;
+            }
+            const double bent = std::hypot(x - (1 - u) * a.x - u * b.x, y - (1 - u) * a.y - u * b.y);
+            body[k] = a;
+            body[k].x = x;
+            body[k].y = y;
+            body[k].visibility = std::min(a.visibility, b.visibility);
+            body[k].sigma = std::hypot(std::max(a.sigma, b.sigma), bent);
+        }
+        px[i] = body;
+    }
+}
+
 /// The same person: hips and shoulders as good as at the same place wherever both were found, which is on most frames.
-bool same_person(const Track& found, const std::vector<std::optional<BodyPx>>& other, std::size_t from, std::size_t to) {
+bool same_person(const Track& found, const std::vector<std::optional<BodyPx>>& other, std::size_t from, std::size_t to,
+                 std::size_t stride) {
     std::vector<double> apart;
     for (std::size_t i = from; i < to; ++i) {
         if (!found.px[i] || !other[i]) continue;
@@ -34,7 +76,7 @@ bool same_person(const Track& found, const std::vector<std::optional<BodyPx>>& o
             most = std::max(most, std::hypot(a[p].x - b[p].x, a[p].y - b[p].y));
         apart.push_back(most / std::max(1.0, trunk));
     }
-    return 2 * apart.size() > to - from && signal::median(apart) < 0.12;
+    return 2 * apart.size() * stride > to - from && signal::median(apart) < 0.12;
 }
 
 /// A picture and its body at 1/n of the size, each pixel the mean of those it stands for.
@@ -61,7 +103,7 @@ class Search {
 public:
     Search(TrackResult& out, const TrackOptions& options, std::stop_token stop)
         : out_(out), options_(options), stop_(std::move(stop)),
-          shrink_(static_cast<long>(out.clip.width) * out.clip.height > most_pixels_for_two ? 2 : 1) {}
+          stride_(stride_of(out.track.time_s, options.every_frame)), shrink_(static_cast<long>(out.clip.width) * out.clip.height > most_pixels_for_two ? 2 : 1) {}
 
     /// Frames from `from` to `to` into `px`; what cannot be read is counted in `unreadable`. `counts`: from this frame on they are news.
     /// Where it came to: `to`, unless it was stopped.
@@ -69,6 +111,11 @@ public:
                         std::size_t& unreadable) {
         for (std::size_t i = from; i < to; ++i) {
             if (stop_.stop_requested()) return i;
+            if (i % stride_ != 0 && i + 1 < px.size()) {
+                const std::lock_guard lock(mutex_);
+                found_ += i >= counts ? 1 : 0;
+                continue;
+            }
             auto frame = w.reader.frame(i);
             if (frame)
                 look(w, **frame, out_.track.time_s[i], px[i] = w.finder.next(**frame), i >= counts);
@@ -95,6 +142,7 @@ public:
     }
     /// How much smaller than the clip's the kept pictures are.
     int shrink() const { return shrink_; }
+    std::size_t stride() const { return stride_; }
     bool wants(std::size_t i) const { return !kept_[i * 5 / out_.track.px.size()].first; }
     void start_at(std::size_t done) { found_ = done; }
     /// A second look at what was counted already is no news.
@@ -105,6 +153,7 @@ private:
     TrackResult& out_;
     const TrackOptions& options_;
     std::stop_token stop_;
+    std::size_t stride_;
     int shrink_;
     std::mutex mutex_;
     std::size_t found_ = 0;
@@ -193,7 +242,7 @@ Result<TrackResult> track_clip(const std::filesystem::path& file, const TrackOpt
             }
             gather(*first, from);
             if (stop.stop_requested()) break;
-            if (same_person(out.track, ahead, overlap, middle)) {
+            if (same_person(out.track, ahead, overlap, middle, finding.stride())) {
                 std::copy(ahead.begin() + static_cast<std::ptrdiff_t>(middle), ahead.begin() + static_cast<std::ptrdiff_t>(end),
                           out.track.px.begin() + static_cast<std::ptrdiff_t>(middle));
                 out.unreadable += lost;
@@ -212,6 +261,7 @@ Result<TrackResult> track_clip(const std::filesystem::path& file, const TrackOpt
         checkpoint();
         return fail(Code::cancelled, "");
     }
+    fill_between(out.track, finding.stride());
     out.clip.damaged = first->reader.info().damaged || (second && second->reader.info().damaged);
     const double took = std::chrono::duration<double>(std::chrono::steady_clock::now() - started).count();
     out.frames_per_s = took > 0 ? static_cast<double>(n - begun) / took : 0;
