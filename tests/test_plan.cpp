@@ -381,6 +381,22 @@ private slots:
         QCOMPARE(breath_at(o, 1).second, 6.0);
     }
 
+    void slower_from_repeat_to_repeat_takes_no_longer_in_all() {
+        Plan p;
+        PlanItem i;
+        i.movement = "brush_and_push", i.left = i.right = 3;
+        p.items = {i};
+        settle_plan(p, movements());
+        PacerOptions o;
+        o.slower_to = 1.5;
+        const Timeline even = timeline_of(p, movements(), {}), slower = timeline_of(p, movements(), o);
+        QVERIFY(std::abs(even.length_s - slower.length_s) < 1e-9);
+        const auto length = [](const Stretch& s) { return s.to_s - s.from_s; };
+        QVERIFY(std::abs(length(slower.stretches.back()) / length(slower.stretches.front()) - 1.5) < 1e-9);
+        for (std::size_t k = 0; k + 1 < slower.stretches.size(); ++k)
+            QVERIFY(length(slower.stretches[k]) < length(slower.stretches[k + 1]));
+    }
+
     void a_run_keeps_evenness_and_place() {
         Needs n;
         n.minutes = 15;

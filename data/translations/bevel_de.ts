@@ -3346,6 +3346,14 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>Done</source>
         <translation>Getan</translation>
     </message>
+    <message>
+        <source>%1 of %2 minutes; repeats left %3 of %4, right %5 of %6</source>
+        <translation>%1 von %2 Minuten; Wiederholungen links %3 von %4, rechts %5 von %6</translation>
+    </message>
+    <message>
+        <source>Of the plan</source>
+        <translation>Vom Plan</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::LogView</name>
@@ -3686,10 +3694,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Letzter Brief: %1 (%2)</translation>
     </message>
     <message>
-        <source>steadier on the %1</source>
-        <translation>%1 sicherer</translation>
-    </message>
-    <message>
         <source>Nothing by letters or agreements.</source>
         <translation>Nichts aus Briefen oder Vereinbarungen.</translation>
     </message>
@@ -3700,6 +3704,26 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>Movement by movement: 1, 1–2, 1–2–3 …, with the joins alone</source>
         <translation>Bewegung um Bewegung: 1, 1–2, 1–2–3 …, die Übergänge allein</translation>
+    </message>
+    <message>
+        <source>The steadier side on one leg</source>
+        <translation>Die sicherere Seite auf einem Bein</translation>
+    </message>
+    <message>
+        <source>Balance begins on the steadier side</source>
+        <translation>Gleichgewicht beginnt auf der sichereren Seite</translation>
+    </message>
+    <message>
+        <source>either side first</source>
+        <translation>eine Seite zuerst</translation>
+    </message>
+    <message>
+        <source>left is steadier</source>
+        <translation>links ist sicherer</translation>
+    </message>
+    <message>
+        <source>right is steadier</source>
+        <translation>rechts ist sicherer</translation>
     </message>
 </context>
 <context>
@@ -5054,6 +5078,30 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>Spoken words</source>
         <translation>Gesprochene Worte</translation>
     </message>
+    <message>
+        <source>Length of the last repeats against the first</source>
+        <translation>Dauer der letzten Wiederholungen gegen die ersten</translation>
+    </message>
+    <message>
+        <source>slower to × </source>
+        <translation>langsamer bis × </translation>
+    </message>
+    <message>
+        <source>How late the sound device is</source>
+        <translation>Wie spät das Tongerät ist</translation>
+    </message>
+    <message>
+        <source>Where pictures come before the sound, as with wireless loudspeakers</source>
+        <translation>Wenn Bilder vor dem Ton kommen, wie bei kabellosen Lautsprechern</translation>
+    </message>
+    <message>
+        <source>sound late </source>
+        <translation>Ton später </translation>
+    </message>
+    <message>
+        <source> ms</source>
+        <translation> ms</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::ReviewPage</name>
@@ -5982,6 +6030,10 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>Letters are kept as they went out. Of a clip the stretch is kept.</source>
         <translation>Briefe werden bewahrt, wie sie hinausgingen. Von einem Film wird der Abschnitt bewahrt.</translation>
+    </message>
+    <message>
+        <source>text</source>
+        <translation>Text</translation>
     </message>
 </context>
 <context>
@@ -11212,10 +11264,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>eases what %1 has tired</source>
         <translation>löst, was %1 ermüdet hat</translation>
-    </message>
-    <message>
-        <source>on the way down to a low stance, or up from it</source>
-        <translation>auf dem Weg hinab in einen tiefen Stand oder herauf</translation>
     </message>
     <message>
         <source>trains the %1</source>

@@ -6,12 +6,6 @@
 namespace bevel {
 namespace {
 
-const Movement* named(const std::vector<Movement>& movements, const std::string& id) {
-    for (const auto& m : movements)
-        if (m.id == id) return &m;
-    return nullptr;
-}
-
 constexpr double last_ten_s = 10, count_in = 3;
 
 /// One exercise laid out from `from`; returns where it ends.
@@ -62,7 +56,7 @@ struct Laying {
         s.last_of_side = last;
         const double from = s.from_s;
         if (options.counts) call(from, Tone::count, "count", std::to_string(number));
-        const Movement* m = named(movements, id);
+        const Movement* m = movement_named(movements, id);
         if (!m || !options.breath_tones) return;
         double at_phase = from;
         const double scale = seconds / std::max(1e-6, m->duration_s());
@@ -77,7 +71,7 @@ struct Laying {
 
     void exercise(std::size_t n) {
         const PlanItem& i = plan.items[n];
-        const Movement* m = named(movements, i.movement);
+        const Movement* m = movement_named(movements, i.movement);
         if (i.part == PlanPart::opening || i.part == PlanPart::closing) {
             call(at(), Tone::begin, "stand", i.movement);
             const Stretch s = stretch(Stretch::Kind::stand, n, i.practice_s);
@@ -125,7 +119,7 @@ struct Laying {
         std::vector<double> share;
         double sum = 0;
         for (std::size_t k = 0; k < parts.size(); ++k) {
-            const Movement* part = named(movements, parts[k]);
+            const Movement* part = movement_named(movements, parts[k]);
             // Of a join only the end of the one and the beginning of the other.
             const double s = !part ? 0
                              : i.part != PlanPart::join || part->phases.empty()
@@ -207,7 +201,7 @@ Moment moment_at(const Timeline& t, const Plan& plan, const std::vector<Movement
             break;
         }
     }
-    const Movement* mv = named(movements, s.movement);
+    const Movement* mv = movement_named(movements, s.movement);
     const double in = std::clamp(at_s - s.from_s, 0.0, s.to_s - s.from_s);
     if (s.kind == Stretch::Kind::repeat && mv && !mv->phases.empty()) {
         const auto& item = plan.items[s.item];

@@ -4,19 +4,12 @@
 #include <cmath>
 #include <coin/Cbc_C_Interface.h>
 #include <map>
-#include <nlohmann/json.hpp>
 
 namespace bevel {
 namespace {
 
 bool has(const std::vector<std::string>& all, std::string_view one) {
     return std::find(all.begin(), all.end(), one) != all.end();
-}
-
-const Movement* named(const std::vector<Movement>& movements, const std::string& id) {
-    for (const auto& m : movements)
-        if (m.id == id) return &m;
-    return nullptr;
 }
 
 /// What tires in a hold, and what is trained: parts as movements name them.
@@ -260,7 +253,7 @@ struct Making {
         std::vector<PlanItem> out;
         std::vector<std::string> known;
         for (const auto& id : needs.sequence)
-            if (named(movements, id)) known.push_back(id);
+            if (movement_named(movements, id)) known.push_back(id);
         if (known.size() < 2) return out;
         const auto item = [&](PlanPart part, std::vector<std::string> ids) {
             PlanItem i;
@@ -300,7 +293,7 @@ PlanItem settling() {
 }
 
 int stage_of(const PlanItem& i, const std::vector<Movement>& movements) {
-    const Movement* m = named(movements, i.movement);
+    const Movement* m = movement_named(movements, i.movement);
     if (!m) return 0;
     const bool gentler = i.version == "High stance" || i.version == "Small" || i.version == "A hand's width" || i.version == "Seated";
     return gentler ? 0 : traits_of(*m).stage();
@@ -312,7 +305,7 @@ using Block = std::vector<PlanItem>;
 /// Loosening: large joints first, twists after; within that what asks more of balance later.
 void order_loosening(std::vector<Block>& blocks, const std::vector<Movement>& movements, bool large_first) {
     const auto key = [&](const Block& b) {
-        const Movement* m = named(movements, b.back().movement);
+        const Movement* m = movement_named(movements, b.back().movement);
         const Traits t = m ? traits_of(*m) : Traits{};
         return std::tuple(large_first ? static_cast<int>(t.twists) : 0, large_first ? static_cast<int>(t.bends) : 0, b.back().movement);
     };
@@ -350,6 +343,12 @@ void order_forms(std::vector<Block>& blocks, const std::vector<Movement>& moveme
 }
 
 } // namespace
+
+const Movement* movement_named(const std::vector<Movement>& movements, const std::string& id) {
+    for (const auto& m : movements)
+        if (m.id == id) return &m;
+    return nullptr;
+}
 
 std::string_view plan_part_name(PlanPart p) {
     constexpr std::array<std::string_view, 8> n{"opening", "loosening", "drill", "form", "sequence", "join", "settling", "closing"};
@@ -403,12 +402,12 @@ double practice_seconds(const PlanItem& i, const std::vector<Movement>& movement
     if (i.part == PlanPart::join && i.sequence.size() == 2) {
         // The end of the one and the beginning of the other.
         for (const auto& [id, end] : {std::pair{i.sequence[0], true}, {i.sequence[1], false}})
-            if (const Movement* m = named(movements, id); m && !m->phases.empty())
+            if (const Movement* m = movement_named(movements, id); m && !m->phases.empty())
                 once += pace * (end ? m->phases.back() : m->phases.front()).duration_s;
     } else if (!i.sequence.empty()) {
         for (const auto& id : i.sequence)
-            if (const Movement* m = named(movements, id)) once += side_seconds(*m, pace);
-    } else if (const Movement* m = named(movements, i.movement)) {
+            if (const Movement* m = movement_named(movements, id)) once += side_seconds(*m, pace);
+    } else if (const Movement* m = movement_named(movements, i.movement)) {
         once = side_seconds(*m, pace);
     }
     if (!i.drill.empty()) once *= drill_share;
@@ -507,7 +506,7 @@ Result<Plan> propose(const Needs& needs, const std::vector<Movement>& movements,
             for (const auto& c : make.choices)
                 if (c.traits.loosening && !c.is_drill && shares_part(*c.movement, m)) row.emplace_back(c.column, -1);
             for (const auto& f : fixed)
-                if (const Movement* x = named(movements, f.movement))
+                if (const Movement* x = movement_named(movements, f.movement))
                     fixed_does = fixed_does || (traits_of(*x).loosening && shares_part(*x, m));
             if (!fixed_does) lp.row(row, -endless, 0);
         }
@@ -572,9 +571,9 @@ Result<Plan> propose(const Needs& needs, const std::vector<Movement>& movements,
     if (on(PlanRule::easing))
         for (auto& b : blocks) {
             if (b.back().holds == 0) continue;
-            const Movement* held = named(movements, b.back().movement);
+            const Movement* held = movement_named(movements, b.back().movement);
             for (auto it = loose.rbegin(); held && it != loose.rend(); ++it) {
-                const Movement* m = named(movements, it->back().movement);
+                const Movement* m = movement_named(movements, it->back().movement);
                 if (!m || it->size() > 1 || it->back().locked || !shares_part(*m, *held)) continue;
                 PlanItem eases = it->back();
                 eases.why = {{PlanReason::Code::eases, held->id, ""}};
@@ -622,7 +621,7 @@ void settle_plan(Plan& plan, const std::vector<Movement>& movements) {
     for (auto& i : plan.items) {
         i.practice_s = practice_seconds(i, movements, plan.pace, plan.breath_s);
         i.cautions.clear();
-        const Movement* m = named(movements, i.movement);
+        const Movement* m = movement_named(movements, i.movement);
         if (!m || i.part == PlanPart::settling) continue;
         for (const auto& c : m->cautions)
             if (said.insert(c).second) i.cautions.push_back(c);
@@ -644,7 +643,7 @@ std::vector<PlanProblem> problems_of(const Plan& plan, const Needs& needs, const
     std::set<std::string> drilled;
     for (std::size_t n = 0; n < plan.items.size(); ++n) {
         const auto& i = plan.items[n];
-        const Movement* m = named(movements, i.movement);
+        const Movement* m = movement_named(movements, i.movement);
         if (!m || i.part == PlanPart::settling || i.part == PlanPart::opening || i.part == PlanPart::closing) continue;
         const Traits t = traits_of(*m);
         if (i.left != i.right) out.push_back({PlanRule::even, n});
@@ -676,125 +675,6 @@ std::vector<PlanProblem> problems_of(const Plan& plan, const Needs& needs, const
             out.push_back({PlanRule::easing, n});
     }
     return out;
-}
-
-namespace {
-using json = nlohmann::json;
-constexpr std::array<const char*, 13> reason_names{"frame",  "asked",     "drill_for", "prepares", "eases", "stages", "theme",
-                                                   "wanted", "practised", "kept",      "settles",  "grows", "variety"};
-constexpr std::array<const char*, 8> left_names{"no_room", "overhead_today", "balance_today", "limit",
-                                                "care",    "no_support",     "no_stick",      "no_drill"};
-
-struct Bad {
-    std::string where;
-};
-std::string text(const json& j, const char* key, std::size_t most = 400) {
-    if (!j.contains(key) || !j[key].is_string() || j[key].get_ref<const std::string&>().size() > most) throw Bad{key};
-    return j[key];
-}
-double number(const json& j, const char* key, double low, double high) {
-    if (!j.contains(key) || !j[key].is_number()) throw Bad{key};
-    const double v = j[key];
-    if (!(v >= low && v <= high)) throw Bad{key};
-    return v;
-}
-std::vector<std::string> texts(const json& j, const char* key) {
-    if (!j.contains(key) || !j[key].is_array() || j[key].size() > 60) throw Bad{key};
-    std::vector<std::string> out;
-    for (const auto& v : j[key]) {
-        if (!v.is_string() || v.get_ref<const std::string&>().size() > 400) throw Bad{key};
-        out.push_back(v);
-    }
-    return out;
-}
-} // namespace
-
-std::string plan_text(const Plan& plan) {
-    json items = json::array(), left = json::array();
-    for (const auto& i : plan.items) {
-        json why = json::array();
-        for (const auto& w : i.why)
-            why.push_back({{"code", reason_names[static_cast<std::size_t>(w.code)]}, {"of", w.of}, {"part", w.part}});
-        items.push_back({{"part", plan_part_name(i.part)},
-                         {"movement", i.movement},
-                         {"version", i.version},
-                         {"drill", i.drill},
-                         {"left", i.left},
-                         {"right", i.right},
-                         {"times", i.times},
-                         {"holds", i.holds},
-                         {"hold_s", i.hold_s},
-                         {"practice_s", i.practice_s},
-                         {"change_s", i.change_s},
-                         {"support", i.support},
-                         {"first", i.first_side},
-                         {"locked", i.locked},
-                         {"sequence", i.sequence},
-                         {"why", why},
-                         {"cautions", i.cautions}});
-    }
-    for (const auto& l : plan.left_out) left.push_back({{"movement", l.movement}, {"why", left_names[static_cast<std::size_t>(l.code)]}});
-    return json{
-        {"format", "bevel-plan"},  {"version", 1},      {"title", plan.title},       {"person", plan.person}, {"school", plan.school},
-        {"minutes", plan.minutes}, {"pace", plan.pace}, {"breath_s", plan.breath_s}, {"items", items},        {"left_out", left}}
-        .dump(1, ' ', false, json::error_handler_t::replace);
-}
-
-Result<Plan> parse_plan(const std::string& source) {
-    if (source.size() > (1U << 20U)) return fail(Code::too_large, "plan");
-    const json j = json::parse(source, nullptr, false);
-    try {
-        if (!j.is_object()) throw Bad{"plan"};
-        if (text(j, "format") != "bevel-plan") throw Bad{"format"};
-        number(j, "version", 1, 1);
-        Plan p;
-        p.title = text(j, "title"), p.person = text(j, "person"), p.school = text(j, "school");
-        p.minutes = number(j, "minutes", 1, 600), p.pace = number(j, "pace", 0.5, 3), p.breath_s = number(j, "breath_s", 3, 40);
-        if (!j.contains("items") || !j["items"].is_array() || j["items"].size() > 300) throw Bad{"items"};
-        for (std::size_t n = 0; n < j["items"].size(); ++n) {
-            const auto& o = j["items"][n];
-            try {
-                if (!o.is_object()) throw Bad{""};
-                PlanItem i;
-                const auto part = plan_part_from(text(o, "part"));
-                if (!part) throw Bad{"part"};
-                i.part = *part;
-                i.movement = text(o, "movement"), i.version = text(o, "version"), i.drill = text(o, "drill"),
-                i.first_side = text(o, "first");
-                i.left = static_cast<int>(number(o, "left", 0, 200)), i.right = static_cast<int>(number(o, "right", 0, 200));
-                i.times = static_cast<int>(number(o, "times", 0, 400)), i.holds = static_cast<int>(number(o, "holds", 0, 60));
-                i.hold_s = number(o, "hold_s", 0, 3600), i.practice_s = number(o, "practice_s", 0, 36000),
-                i.change_s = number(o, "change_s", 0, 3600);
-                for (const auto& [to, key] : {std::pair{&i.support, "support"}, {&i.locked, "locked"}}) {
-                    if (!o.contains(key) || !o[key].is_boolean()) throw Bad{key};
-                    *to = o[key];
-                }
-                i.sequence = texts(o, "sequence"), i.cautions = texts(o, "cautions");
-                if (!o.contains("why") || !o["why"].is_array() || o["why"].size() > 20) throw Bad{"why"};
-                for (const auto& w : o["why"]) {
-                    if (!w.is_object()) throw Bad{"why"};
-                    const auto name = text(w, "code");
-                    const auto at = std::find(reason_names.begin(), reason_names.end(), name);
-                    if (at == reason_names.end()) throw Bad{"why"};
-                    i.why.push_back({static_cast<PlanReason::Code>(at - reason_names.begin()), text(w, "of"), text(w, "part")});
-                }
-                p.items.push_back(std::move(i));
-            } catch (const Bad& b) {
-                throw Bad{"items/" + std::to_string(n) + "/" + b.where};
-            }
-        }
-        if (!j.contains("left_out") || !j["left_out"].is_array() || j["left_out"].size() > 300) throw Bad{"left_out"};
-        for (const auto& l : j["left_out"]) {
-            if (!l.is_object()) throw Bad{"left_out"};
-            const auto name = text(l, "why");
-            const auto at = std::find(left_names.begin(), left_names.end(), name);
-            if (at == left_names.end()) throw Bad{"left_out"};
-            p.left_out.push_back({text(l, "movement"), static_cast<LeftOut::Code>(at - left_names.begin())});
-        }
-        return p;
-    } catch (const Bad& b) {
-        return fail(Code::bad_value, b.where);
-    }
 }
 
 } // namespace bevel

@@ -20,6 +20,8 @@ struct Traits {
     int stage() const { return depth >= 0.93 ? 0 : depth >= 0.86 ? 1 : 2; } // high, middle, low stance
 };
 Traits traits_of(const Movement& m);
+/// The movement with this id; null where there is none.
+const Movement* movement_named(const std::vector<Movement>& movements, const std::string& id);
 
 enum class PlanPart { opening, loosening, drill, form, sequence, join, settling, closing };
 std::string_view plan_part_name(PlanPart p);
@@ -33,7 +35,6 @@ struct PlanReason {
         drill_for,
         prepares,
         eases,
-        stages,
         theme,
         wanted,
         practised,
@@ -67,7 +68,7 @@ struct PlanItem {
 /// What did not fit, or was left out for today.
 struct LeftOut {
     std::string movement;
-    enum class Code { no_room, overhead_today, balance_today, limit, care, no_support, no_stick, no_drill } code = Code::no_room;
+    enum class Code { no_room, overhead_today, balance_today, limit, care, no_support, no_stick } code = Code::no_room;
 };
 
 struct Plan {

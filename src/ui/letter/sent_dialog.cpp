@@ -75,7 +75,11 @@ void SentDialog::fill(const std::vector<SentLetter>& all) {
     for (std::size_t i = 0; i < all.size(); ++i) {
         const auto& l = all[i];
         const QDateTime when = QDateTime::fromString(QString::fromStdString(l.sent_at), Qt::ISODate);
-        const QString as = l.kind == "pdf" ? tr("PDF") : l.kind == "html" ? tr("HTML") : l.kind == "clip" ? tr("slow motion") : tr("print");
+        const QString as = l.kind == "pdf"    ? tr("PDF")
+                           : l.kind == "html" ? tr("HTML")
+                           : l.kind == "clip" ? tr("slow motion")
+                           : l.kind == "text" ? tr("text")
+                                              : tr("print");
         const QStringList cells{QLocale().toString(when, QLocale::ShortFormat), l.hidden ? tr("%1, hidden").arg(as) : as,
                                 QString::fromStdString(l.name), asked(l)};
         for (int c = 0; c < cells.size(); ++c) {
@@ -92,7 +96,11 @@ void SentDialog::open_chosen() {
     const int r = table_->currentRow();
     if (r < 0) return;
     const SentLetter& l = all_[static_cast<std::size_t>(r)];
-    const QString file = copies_.filePath(QStringLiteral("sent-%1.%2").arg(l.id).arg(QLatin1String(l.kind == "html" ? "html" : "pdf")));
+    const QString file = copies_.filePath(QStringLiteral("sent-%1.%2")
+                                              .arg(l.id)
+                                              .arg(QLatin1String(l.kind == "html"   ? "html"
+                                                                 : l.kind == "text" ? "txt"
+                                                                                    : "pdf")));
     session_.background->run<Result<bool>>(
         this,
         [lib = session_.library, id = l.id, path = file.toStdString()](std::stop_token) -> Result<bool> {

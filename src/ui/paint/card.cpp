@@ -1,14 +1,11 @@
 #include "ui/paint/card.h"
 #include "ui/paint/body.h"
+#include "ui/paint/page_pdf.h"
 #include "ui/paint/theme.h"
 #include "ui/text/text.h"
 #include <cmath>
 #include <QBuffer>
 #include <QCoreApplication>
-#include <QPageLayout>
-#include <QPageSize>
-#include <QPdfWriter>
-#include <QTextDocument>
 
 namespace bevel::ui {
 namespace {
@@ -137,25 +134,14 @@ QString card_html(const Movement& movement) {
 }
 
 Result<QByteArray> card_pdf(const Movement& movement) {
-    QByteArray bytes;
-    QBuffer out(&bytes);
-    out.open(QIODevice::WriteOnly);
-    {
-        QPdfWriter pdf(&out);
-        pdf.setPageSize(QPageSize(QPageSize::A4));
-        pdf.setPageMargins(QMarginsF(16, 14, 16, 14), QPageLayout::Millimeter);
-        pdf.setTitle(said(movement.name));
-        QTextDocument doc;
-        doc.setDefaultFont(Theme().font(12));
-        const auto pictures = phase_pictures(movement, wide, high);
-        for (std::size_t i = 0; i < pictures.size(); ++i)
-            doc.addResource(QTextDocument::ImageResource, QUrl(QStringLiteral("phase%1").arg(i)), pictures[i]);
-        doc.setHtml(body(
-            movement, [](std::size_t i) { return QStringLiteral("phase%1").arg(i); }, 96));
-        doc.print(&pdf);
-    }
-    if (bytes.size() < 1000) return fail(Code::write_failed, "PDF");
-    return bytes;
+    PagePdf page;
+    page.title = said(movement.name);
+    page.font = Theme().font(12);
+    const auto pictures = phase_pictures(movement, wide, high);
+    for (std::size_t i = 0; i < pictures.size(); ++i) page.images[QStringLiteral("phase%1").arg(i)] = pictures[i];
+    page.html = body(
+        movement, [](std::size_t i) { return QStringLiteral("phase%1").arg(i); }, 96);
+    return page_pdf(page);
 }
 
 } // namespace bevel::ui

@@ -1,13 +1,10 @@
 #include "ui/paint/guide.h"
+#include "ui/paint/page_pdf.h"
 #include "ui/paint/theme.h"
 #include "ui/text/text.h"
 #include <cmath>
 #include <QBuffer>
 #include <QCoreApplication>
-#include <QPageLayout>
-#include <QPageSize>
-#include <QPdfWriter>
-#include <QTextDocument>
 
 namespace bevel::ui {
 namespace {
@@ -98,22 +95,13 @@ QString guide_html(const Movement& movement) {
 }
 
 Result<QByteArray> guide_pdf(const Movement& movement) {
-    QByteArray bytes;
-    QBuffer out(&bytes);
-    out.open(QIODevice::WriteOnly);
-    {
-        QPdfWriter pdf(&out);
-        pdf.setPageSize(QPageSize(QPageSize::A4));
-        pdf.setPageMargins(QMarginsF(18, 16, 18, 16), QPageLayout::Millimeter);
-        pdf.setTitle(said(movement.name));
-        QTextDocument doc;
-        doc.setDefaultFont(Theme().font(15));
-        doc.addResource(QTextDocument::ImageResource, QUrl(QStringLiteral("plan")), plan(movement));
-        doc.setHtml(body(movement, QStringLiteral("plan")));
-        doc.print(&pdf);
-    }
-    if (bytes.size() < 1000) return fail(Code::write_failed, "PDF");
-    return bytes;
+    PagePdf page;
+    page.title = said(movement.name);
+    page.font = Theme().font(15);
+    page.across_mm = 18, page.along_mm = 16;
+    page.images = {{QStringLiteral("plan"), plan(movement)}};
+    page.html = body(movement, QStringLiteral("plan"));
+    return page_pdf(page);
 }
 
 } // namespace bevel::ui

@@ -15,12 +15,6 @@ struct Words {
     Q_DECLARE_TR_FUNCTIONS(practice)
 };
 
-const Movement* named(const std::vector<Movement>& movements, const std::string& id) {
-    for (const auto& m : movements)
-        if (m.id == id) return &m;
-    return nullptr;
-}
-
 QFont sized(const Theme& theme, double pixels, QFont::Weight w = QFont::Normal) {
     QFont f = theme.font(10, w);
     f.setPixelSize(std::max(8, static_cast<int>(std::lround(pixels))));
@@ -77,7 +71,7 @@ PracticePicture practice_picture(const Timeline& t, const Plan& plan, const std:
     out.fullness = m.fullness;
     out.breath = m.breath;
     out.left = text::minutes_words(m.item_left_s);
-    const Movement* now = named(movements, s.movement);
+    const Movement* now = movement_named(movements, s.movement);
     switch (s.kind) {
     case Stretch::Kind::change:
         out.resting = true;
@@ -287,7 +281,7 @@ Result<bool> write_practice_film(const std::filesystem::path& file, const Practi
         PracticePicture s = practice_picture(t, film.plan, movements, at);
         const Moment m = moment_at(t, film.plan, movements, at);
         const Stretch& stretch = t.stretches[m.stretch];
-        const Movement* mv = named(movements, stretch.movement);
+        const Movement* mv = movement_named(movements, stretch.movement);
         if (mv && stretch.kind != Stretch::Kind::settle) {
             auto& one = figures[mv->id];
             if (!one.student) {

@@ -1,15 +1,11 @@
 #include "ui/paint/practice_sheet.h"
 #include "ui/paint/card.h"
+#include "ui/paint/page_pdf.h"
 #include "ui/paint/theme.h"
 #include "ui/text/practice_words.h"
 #include <cmath>
 #include <QBuffer>
 #include <QCoreApplication>
-#include <QPageLayout>
-#include <QPageSize>
-#include <QPdfWriter>
-#include <QTextDocument>
-#include <QUrl>
 
 namespace bevel::ui {
 namespace {
@@ -17,12 +13,6 @@ namespace {
 struct Words {
     Q_DECLARE_TR_FUNCTIONS(practice)
 };
-
-const Movement* named(const std::vector<Movement>& movements, const std::string& id) {
-    for (const auto& m : movements)
-        if (m.id == id) return &m;
-    return nullptr;
-}
 
 using Pictures = std::map<std::string, std::vector<QImage>>;
 
@@ -32,7 +22,7 @@ Pictures pictures_of(const Plan& plan, const std::vector<Movement>& movements) {
     for (const auto& i : plan.items) {
         if (i.part == PlanPart::settling || i.part == PlanPart::closing) continue;
         for (const auto& id : i.sequence.empty() ? std::vector<std::string>{i.movement} : i.sequence)
-            if (const Movement* m = named(movements, id); m && !out.contains(id)) out[id] = phase_pictures(*m, 150, 250);
+            if (const Movement* m = movement_named(movements, id); m && !out.contains(id)) out[id] = phase_pictures(*m, 150, 250);
     }
     return out;
 }
@@ -56,7 +46,7 @@ QString body(const Plan& plan, const std::vector<Movement>& movements, const Pic
                  .arg(e(text::item_title(i, movements)), e(text::item_amount(i)), e(text::minutes_words(i.practice_s)));
         if (i.support) h += QStringLiteral("<p><b>%1</b></p>").arg(e(Words::tr("Have a chair or the wall in reach.")));
         for (const auto& c : i.cautions) h += QStringLiteral("<p><b>%1</b></p>").arg(e(text::caution(QString::fromStdString(c))));
-        const Movement* first = named(movements, i.movement);
+        const Movement* first = movement_named(movements, i.movement);
         if (first && !i.drill.empty())
             for (const auto& d : first->drills)
                 if (d.name == i.drill) h += QStringLiteral("<p>%1</p>").arg(e(said(d.about)));
@@ -64,7 +54,7 @@ QString body(const Plan& plan, const std::vector<Movement>& movements, const Pic
             for (const auto& v : first->versions)
                 if (v.name == i.version) h += QStringLiteral("<p>%1</p>").arg(e(said(v.about)));
         for (const auto& id : i.sequence.empty() ? std::vector<std::string>{i.movement} : i.sequence) {
-            const Movement* m = named(movements, id);
+            const Movement* m = movement_named(movements, id);
             const auto it = pictures.find(id);
             if (!m || it == pictures.end() || !shown.insert(id).second) continue; // drawn once
             h += QStringLiteral("<table cellspacing=\"0\" cellpadding=\"3\"><tr>");
@@ -107,26 +97,14 @@ QString practice_html(const Plan& plan, const std::vector<Movement>& movements, 
 Result<QByteArray> practice_pdf(const Plan& plan, const std::vector<Movement>& movements, const SheetOptions& o) {
     const LanguageScope speaks(o.language);
     const Pictures pictures = o.figures ? pictures_of(plan, movements) : Pictures{};
-    QByteArray bytes;
-    QBuffer out(&bytes);
-    out.open(QIODevice::WriteOnly);
-    {
-        QPdfWriter pdf(&out);
-        pdf.setPageSize(QPageSize(QPageSize::A4));
-        pdf.setPageMargins(QMarginsF(16, 14, 16, 14), QPageLayout::Millimeter);
-        pdf.setTitle(plan.title.empty() ? Words::tr("Practice") : QString::fromStdString(plan.title));
-        QTextDocument doc;
-        doc.setDefaultFont(Theme().font(o.large ? 13 : 10.5));
-        for (const auto& [id, all] : pictures)
-            for (std::size_t k = 0; k < all.size(); ++k)
-                doc.addResource(QTextDocument::ImageResource, QUrl(QStringLiteral("%1-%2").arg(QString::fromStdString(id)).arg(k)), all[k]);
-        doc.setHtml(body(
-            plan, movements, pictures,
-            [](const std::string& id, std::size_t k) { return QStringLiteral("%1-%2").arg(QString::fromStdString(id)).arg(k); }, 84));
-        doc.print(&pdf);
-    }
-    if (bytes.size() < 1000) return fail(Code::write_failed, "PDF");
-    return bytes;
+    PagePdf page;
+    page.title = plan.title.empty() ? Words::tr("Practice") : QString::fromStdString(plan.title);
+    page.font = Theme().font(o.large ? 13 : 10.5);
+    const auto name = [](const std::string& id, std::size_t k) { return QStringLiteral("%1-%2").arg(QString::fromStdString(id)).arg(k); };
+    for (const auto& [id, all] : pictures)
+        for (std::size_t k = 0; k < all.size(); ++k) page.images[name(id, k)] = all[k];
+    page.html = body(plan, movements, pictures, name, 84);
+    return page_pdf(page);
 }
 
 } // namespace bevel::ui

@@ -1,12 +1,9 @@
 #include "ui/people/person_files.h"
+#include "ui/paint/page_pdf.h"
 #include <charconv>
 #include <cmath>
-#include <QBuffer>
 #include <QCoreApplication>
 #include <QDate>
-#include <QPainter>
-#include <QPdfWriter>
-#include <QTextDocument>
 
 namespace bevel::ui {
 namespace {
@@ -170,7 +167,7 @@ std::pair<QString, QString> record_words(const RecordLine& l, const Session& ses
     return {what, words};
 }
 
-QByteArray record_pdf(const PersonSheet& sheet, const Session& session) {
+Result<QByteArray> record_pdf(const PersonSheet& sheet, const Session& session) {
     const auto e = [](const QString& s) { return s.toHtmlEscaped(); };
     QString h = QStringLiteral("<h1>%1</h1>").arg(e(Words::tr("Record of %1").arg(QString::fromStdString(sheet.person.name))));
     const auto table = [&](const QString& title, const QStringList& head, const std::vector<QStringList>& rows) {
@@ -203,20 +200,11 @@ QByteArray record_pdf(const PersonSheet& sheet, const Session& session) {
     table(Words::tr("What changed"), {Words::tr("Movement"), Words::tr("Figure"), Words::tr("Now"), Words::tr("Change")}, changed);
     table(Words::tr("Record"), {Words::tr("Day"), Words::tr("What"), Words::tr("Words")}, days);
     h += QStringLiteral("<p>%1</p>").arg(e(text::caution(QStringLiteral("general"))));
-    QByteArray bytes;
-    QBuffer out(&bytes);
-    out.open(QIODevice::WriteOnly);
-    QPdfWriter pdf(&out);
-    pdf.setPageSize(QPageSize(QPageSize::A4));
-    pdf.setPageMargins(QMarginsF(18, 18, 18, 18), QPageLayout::Millimeter);
-    pdf.setTitle(Words::tr("Record of %1").arg(QString::fromStdString(sheet.person.name)));
-    pdf.setCreator(QStringLiteral("Bevel"));
-    QTextDocument doc;
-    doc.setDefaultFont(session.theme.font(10));
-    doc.setHtml(h);
-    doc.print(&pdf);
-    out.close();
-    return bytes;
+    PagePdf page;
+    page.title = Words::tr("Record of %1").arg(QString::fromStdString(sheet.person.name));
+    page.html = h;
+    page.font = session.theme.font(10);
+    return page_pdf(page);
 }
 
 } // namespace bevel::ui

@@ -3,6 +3,7 @@
 #include "core/review/trend.h"
 #include "store/library.h"
 #include "ui/shell/session.h"
+#include <QByteArray>
 
 namespace bevel::ui {
 
@@ -25,7 +26,7 @@ std::string record_csv(const PersonSheet& sheet);
 std::string figures_csv(const PersonSheet& sheet);
 std::string practice_csv(const std::vector<PracticeLog>& log);
 /// Record, what changed and what is agreed, on A4 pages.
-QByteArray record_pdf(const PersonSheet& sheet, const Session& session);
+Result<QByteArray> record_pdf(const PersonSheet& sheet, const Session& session);
 
 /// What a line of the record says: what it is, and its words.
 std::pair<QString, QString> record_words(const RecordLine& line, const Session& session);

@@ -1,10 +1,11 @@
 #include "ui/practice/log_view.h"
 #include "core/files.h"
+#include "core/practice/plan.h"
+#include "ui/paint/page_pdf.h"
 #include "ui/people/person_files.h"
 #include "ui/shell/workspace.h"
 #include "ui/text/practice_words.h"
 #include <cmath>
-#include <QBuffer>
 #include <QDate>
 #include <QDialogButtonBox>
 #include <QFileDialog>
@@ -13,11 +14,9 @@
 #include <QLabel>
 #include <QLineEdit>
 #include <QPainter>
-#include <QPdfWriter>
 #include <QPushButton>
 #include <QSpinBox>
 #include <QTableWidget>
-#include <QTextDocument>
 
 namespace bevel::ui {
 
@@ -67,6 +66,20 @@ LogDialog::LogDialog(const Session& session, const PracticeLog& log, QWidget* pa
         words->setObjectName(QStringLiteral("faint"));
         words->setWordWrap(true);
         form->addRow(tr("Done"), words);
+    }
+    if (const auto plan = log.plan.empty() ? Result<Plan>(fail(Code::not_found, "plan")) : parse_plan(log.plan);
+        plan && plan->minutes > 0) {
+        int left = 0, right = 0, did_left = 0, did_right = 0;
+        for (const auto& i : plan->items) left += i.left, right += i.right;
+        for (const auto& d : log.done) did_left += d.left, did_right += d.right;
+        auto* against = new QLabel(tr("%1 of %2 minutes; repeats left %3 of %4, right %5 of %6")
+                                       .arg(QLocale().toString(log.minutes, 'f', 0), QLocale().toString(plan->minutes, 'f', 0))
+                                       .arg(did_left)
+                                       .arg(left)
+                                       .arg(did_right)
+                                       .arg(right));
+        against->setObjectName(QStringLiteral("logAgainst"));
+        form->addRow(tr("Of the plan"), against);
     }
     auto* buttons = new QDialogButtonBox(QDialogButtonBox::Save | QDialogButtonBox::Cancel);
     form->addRow(buttons);
@@ -331,23 +344,17 @@ void LogView::write_pdf(const QString& file) {
         h += QStringLiteral("</tr>");
     }
     h += QStringLiteral("</table><p>%1</p>").arg(text::caution(QStringLiteral("general")).toHtmlEscaped());
-    QByteArray bytes;
-    QBuffer out(&bytes);
-    out.open(QIODevice::WriteOnly);
-    {
-        QPdfWriter pdf(&out);
-        pdf.setPageSize(QPageSize(QPageSize::A4));
-        pdf.setPageMargins(QMarginsF(16, 14, 16, 14), QPageLayout::Millimeter);
-        QTextDocument doc;
-        doc.setDefaultFont(Theme().font(10));
-        doc.addResource(QTextDocument::ImageResource, QUrl(QStringLiteral("weeks")), weeks);
-        doc.setHtml(h);
-        doc.print(&pdf);
-    }
+    PagePdf page;
+    page.title = tr("Practice");
+    page.html = h;
+    page.font = Theme().font(10);
+    page.images = {{QStringLiteral("weeks"), weeks}};
     session_.files().run<Result<bool>>(
         this,
-        [bytes, path = file.toStdString()](std::stop_token) {
-            return write_whole(path, {bytes.constData(), static_cast<std::size_t>(bytes.size())});
+        [page, path = file.toStdString()](std::stop_token) -> Result<bool> {
+            const auto bytes = page_pdf(page);
+            if (!bytes) return tl::unexpected(bytes.error());
+            return write_whole(path, {bytes->constData(), static_cast<std::size_t>(bytes->size())});
         },
         [this, file](const Result<bool>& ok) {
             words_->setText(ok ? tr("Saved: %1").arg(file) : text::error(ok.error())), words_->show();

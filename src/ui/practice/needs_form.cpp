@@ -116,11 +116,19 @@ NeedsForm::NeedsForm(Session& session, QWidget* parent) : QWidget(parent), sessi
     connect(person_, &QComboBox::activated, this, [this] { emit person_chosen(person()); });
     dizzy_ = check("planDizzy", tr("dizzy"));
     unsteady_ = check("planUnsteady", tr("unsteady"));
+    steadier_ = new QComboBox;
+    named(steadier_, "planSteadier", tr("The steadier side on one leg"));
+    steadier_->setToolTip(tr("Balance begins on the steadier side"));
+    for (const auto& [label, id] :
+         {std::pair{tr("either side first"), ""}, {tr("left is steadier"), "left"}, {tr("right is steadier"), "right"}})
+        steadier_->addItem(label, QString::fromLatin1(id));
+    connect(steadier_, &QComboBox::activated, this, touched);
     auto* today = new QGridLayout;
     today->setVerticalSpacing(2);
     today->addWidget(energy_, 0, 0);
     today->addWidget(dizzy_, 1, 0);
     today->addWidget(unsteady_, 1, 1);
+    today->addWidget(steadier_, 0, 1);
     auto* care = new QGridLayout;
     care->setVerticalSpacing(2);
     int at = 0;
@@ -232,7 +240,6 @@ void NeedsForm::set_known(const PersonNeeds& known) {
     }
     for (const auto& a : known.agreements)
         if (a.check.starts_with("limit.")) words << text::check_name(a.check, session_.catalogue);
-    if (!known.steadier.empty()) words << tr("steadier on the %1").arg(text::side(known.steadier == "left" ? Side::left : Side::right));
     asked_->setText(words.isEmpty() ? tr("Nothing by letters or agreements.") : words.join(QLatin1Char('\n')));
 }
 
@@ -252,6 +259,7 @@ Needs NeedsForm::needs() const {
     n.pace = pace_->value();
     n.breath_s = breath_->value();
     if (energy_->value() >= 0) n.energy = energy_->value();
+    n.steadier = steadier_->currentData().toString().toStdString();
     n.dizzy = dizzy_->isChecked();
     n.unsteady = unsteady_->isChecked();
     for (const auto& [id, c] : care_)
@@ -262,7 +270,6 @@ Needs NeedsForm::needs() const {
     if (person() != 0) {
         n.asked = known_.asked;
         n.practised = known_.practised;
-        n.steadier = known_.steadier;
         for (const auto& a : known_.agreements)
             if (a.check.starts_with("limit.")) n.limits.insert(a.check.substr(6));
     }

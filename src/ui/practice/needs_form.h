@@ -20,7 +20,6 @@ struct PersonNeeds {
     std::vector<Agreement> agreements; // in force today
     std::vector<AskedFor> asked;
     std::vector<std::string> practised;
-    std::string steadier; // the side that swayed less on one leg; empty: not known
 };
 Result<PersonNeeds> person_needs(const Library& library, std::int64_t person, const std::string& today);
 
@@ -44,7 +43,7 @@ private:
     Session& session_;
     PersonNeeds known_;
     bool filling_ = false;
-    QComboBox *person_ = nullptr, *movement_ = nullptr;
+    QComboBox *person_ = nullptr, *movement_ = nullptr, *steadier_ = nullptr;
     QSpinBox *minutes_ = nullptr, *energy_ = nullptr;
     QDoubleSpinBox *pace_ = nullptr, *breath_ = nullptr;
     QCheckBox *dizzy_ = nullptr, *unsteady_ = nullptr, *chair_ = nullptr, *wall_ = nullptr, *stick_ = nullptr, *grow_ = nullptr;

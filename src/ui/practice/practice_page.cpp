@@ -19,6 +19,7 @@
 #include <QPointer>
 #include <QPushButton>
 #include <QScrollArea>
+#include <QSpinBox>
 #include <QTabWidget>
 #include <QVBoxLayout>
 
@@ -110,6 +111,22 @@ QWidget* PracticePage::build_plan() {
         connect(lengthen_, &QCheckBox::toggled, s, &QWidget::setEnabled);
         return s;
     };
+    slower_ = new QDoubleSpinBox;
+    slower_->setObjectName(QStringLiteral("planSlower"));
+    slower_->setAccessibleName(tr("Length of the last repeats against the first"));
+    slower_->setToolTip(slower_->accessibleName());
+    slower_->setRange(1, 2);
+    slower_->setSingleStep(0.1);
+    slower_->setDecimals(1);
+    slower_->setPrefix(tr("slower to × "));
+    delay_ = new QSpinBox;
+    delay_->setObjectName(QStringLiteral("planDelay"));
+    delay_->setAccessibleName(tr("How late the sound device is"));
+    delay_->setToolTip(tr("Where pictures come before the sound, as with wireless loudspeakers"));
+    delay_->setRange(0, 1000);
+    delay_->setSingleStep(20);
+    delay_->setPrefix(tr("sound late "));
+    delay_->setSuffix(tr(" ms"));
     in_to_ = seconds("planInTo", tr("in"), 6, 4, 9);
     out_to_ = seconds("planOutTo", tr("out"), 7, 4, 10);
     go_ = new QPushButton(tr("Run it …"));
@@ -141,10 +158,13 @@ QWidget* PracticePage::build_plan() {
     connect(own_menu->addAction(tr("Read one from a file …")), &QAction::triggered, this, [this] {
         const QString file = QFileDialog::getOpenFileName(this, tr("Read a plan"), QString(), tr("Plan (*.json)"));
         if (file.isEmpty()) return;
-        const auto source = read_text(file.toStdString(), 1U << 20U);
-        auto plan = source ? parse_plan(*source) : Result<Plan>(tl::unexpected(source.error()));
-        if (!plan) return notice_->problem(text::error(plan.error()));
-        apply(*plan);
+        session_.files().run<Result<Plan>>(
+            this,
+            [path = file.toStdString()](std::stop_token) -> Result<Plan> {
+                const auto source = read_text(path, 1U << 20U);
+                return source ? parse_plan(*source) : Result<Plan>(tl::unexpected(source.error()));
+            },
+            [this](const Result<Plan>& plan) { plan ? apply(*plan) : notice_->problem(text::error(plan.error())); });
     });
     auto* right = new QWidget;
     right->setFixedWidth(session_.theme.wide(250));
@@ -158,6 +178,8 @@ QWidget* PracticePage::build_plan() {
     to->addWidget(in_to_);
     to->addWidget(out_to_);
     right_box->addLayout(to);
+    right_box->addWidget(slower_);
+    right_box->addWidget(delay_);
     right_box->addWidget(go_);
     auto* last = new QHBoxLayout;
     last->addWidget(export_);
@@ -274,6 +296,7 @@ PacerOptions PracticePage::pacer_options() const {
     o.in_s = breath / 2, o.out_s = breath / 2;
     if (lengthen_->isChecked()) o.in_to_s = in_to_->value(), o.out_to_s = out_to_->value();
     o.wait_for_tap = wait_->isChecked();
+    o.slower_to = slower_->value();
     return o;
 }
 
@@ -285,6 +308,7 @@ PacerWindow* PracticePage::run_now() {
     }
     figure_->play(false);
     pacer_ = new PacerWindow(session_, view_->plan(), pacer_options(), spoken_->isChecked());
+    pacer_->run().set_delay(delay_->value() / 1000.0);
     connect(pacer_, &PacerWindow::over, this, &PracticePage::over);
     pacer_->show();
     pacer_->setFocus();

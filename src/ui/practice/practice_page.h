@@ -11,6 +11,7 @@ class QCheckBox;
 class QDoubleSpinBox;
 class QLineEdit;
 class QPushButton;
+class QSpinBox;
 class QTabWidget;
 
 namespace bevel::ui {
@@ -62,7 +63,8 @@ private:
     FigureView* figure_ = nullptr;
     QTabWidget* tabs_ = nullptr;
     QLineEdit* title_ = nullptr;
-    QDoubleSpinBox *in_to_ = nullptr, *out_to_ = nullptr;
+    QDoubleSpinBox *in_to_ = nullptr, *out_to_ = nullptr, *slower_ = nullptr;
+    QSpinBox* delay_ = nullptr;
     QCheckBox *spoken_ = nullptr, *wait_ = nullptr, *lengthen_ = nullptr;
     QPushButton *propose_ = nullptr, *go_ = nullptr, *export_ = nullptr;
     QPointer<PacerWindow> pacer_;

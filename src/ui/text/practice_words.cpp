@@ -9,14 +9,8 @@ struct Words {
     Q_DECLARE_TR_FUNCTIONS(practice)
 };
 
-const Movement* named(const std::vector<Movement>& movements, const std::string& id) {
-    for (const auto& m : movements)
-        if (m.id == id) return &m;
-    return nullptr;
-}
-
 QString name_of(const std::vector<Movement>& movements, const std::string& id) {
-    const Movement* m = named(movements, id);
+    const Movement* m = movement_named(movements, id);
     return m ? said(m->name) : QString::fromStdString(id);
 }
 
@@ -101,8 +95,6 @@ QString plan_reason(const PlanReason& r, const std::vector<Movement>& movements)
         return Words::tr("because %1 asks for the %2").arg(name_of(movements, r.of), trained(r.part));
     case C::eases:
         return Words::tr("eases what %1 has tired").arg(name_of(movements, r.of));
-    case C::stages:
-        return Words::tr("on the way down to a low stance, or up from it");
     case C::theme:
         return Words::tr("trains the %1").arg(trained(r.of));
     case C::wanted:
@@ -139,8 +131,6 @@ QString left_out(const LeftOut& l, const std::vector<Movement>& movements) {
         return Words::tr("%1 is left out: balance needs a chair or a wall in reach.").arg(name);
     case C::no_stick:
         return Words::tr("%1 is left out: no stick is at hand.").arg(name);
-    case C::no_drill:
-        break;
     }
     return Words::tr("%1 is left out.").arg(name);
 }
@@ -180,7 +170,7 @@ QString plan_problem(const PlanProblem& p, const Plan& plan, const std::vector<M
 QString call_words(const Call& c, const std::vector<Movement>& movements, bool spoken) {
     const QString of = QString::fromStdString(c.of);
     if (c.code == "movement" || c.code == "stand") {
-        const Movement* m = named(movements, c.of);
+        const Movement* m = movement_named(movements, c.of);
         const QString name = name_of(movements, c.of);
         if (spoken && m && !m->pinyin.empty()) return QStringLiteral("%1. «%2»").arg(name, QString::fromStdString(m->pinyin));
         return name;

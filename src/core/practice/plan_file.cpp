@@ -1,0 +1,127 @@
+// A plan as text and back.
+#include "core/practice/plan.h"
+#include <algorithm>
+#include <array>
+#include <nlohmann/json.hpp>
+
+namespace bevel {
+
+namespace {
+using json = nlohmann::json;
+constexpr std::array<const char*, 12> reason_names{"frame",  "asked",     "drill_for", "prepares", "eases", "theme",
+                                                   "wanted", "practised", "kept",      "settles",  "grows", "variety"};
+constexpr std::array<const char*, 7> left_names{"no_room", "overhead_today", "balance_today", "limit", "care", "no_support", "no_stick"};
+
+struct Bad {
+    std::string where;
+};
+std::string text(const json& j, const char* key, std::size_t most = 400) {
+    if (!j.contains(key) || !j[key].is_string() || j[key].get_ref<const std::string&>().size() > most) throw Bad{key};
+    return j[key];
+}
+double number(const json& j, const char* key, double low, double high) {
+    if (!j.contains(key) || !j[key].is_number()) throw Bad{key};
+    const double v = j[key];
+    if (!(v >= low && v <= high)) throw Bad{key};
+    return v;
+}
+std::vector<std::string> texts(const json& j, const char* key) {
+    if (!j.contains(key) || !j[key].is_array() || j[key].size() > 60) throw Bad{key};
+    std::vector<std::string> out;
+    for (const auto& v : j[key]) {
+        if (!v.is_string() || v.get_ref<const std::string&>().size() > 400) throw Bad{key};
+        out.push_back(v);
+    }
+    return out;
+}
+} // namespace
+
+std::string plan_text(const Plan& plan) {
+    json items = json::array(), left = json::array();
+    for (const auto& i : plan.items) {
+        json why = json::array();
+        for (const auto& w : i.why)
+            why.push_back({{"code", reason_names[static_cast<std::size_t>(w.code)]}, {"of", w.of}, {"part", w.part}});
+        items.push_back({{"part", plan_part_name(i.part)},
+                         {"movement", i.movement},
+                         {"version", i.version},
+                         {"drill", i.drill},
+                         {"left", i.left},
+                         {"right", i.right},
+                         {"times", i.times},
+                         {"holds", i.holds},
+                         {"hold_s", i.hold_s},
+                         {"practice_s", i.practice_s},
+                         {"change_s", i.change_s},
+                         {"support", i.support},
+                         {"first", i.first_side},
+                         {"locked", i.locked},
+                         {"sequence", i.sequence},
+                         {"why", why},
+                         {"cautions", i.cautions}});
+    }
+    for (const auto& l : plan.left_out) left.push_back({{"movement", l.movement}, {"why", left_names[static_cast<std::size_t>(l.code)]}});
+    return json{
+        {"format", "bevel-plan"},  {"version", 1},      {"title", plan.title},       {"person", plan.person}, {"school", plan.school},
+        {"minutes", plan.minutes}, {"pace", plan.pace}, {"breath_s", plan.breath_s}, {"items", items},        {"left_out", left}}
+        .dump(1, ' ', false, json::error_handler_t::replace);
+}
+
+Result<Plan> parse_plan(const std::string& source) {
+    if (source.size() > (1U << 20U)) return fail(Code::too_large, "plan");
+    const json j = json::parse(source, nullptr, false);
+    try {
+        if (!j.is_object()) throw Bad{"plan"};
+        if (text(j, "format") != "bevel-plan") throw Bad{"format"};
+        number(j, "version", 1, 1);
+        Plan p;
+        p.title = text(j, "title"), p.person = text(j, "person"), p.school = text(j, "school");
+        p.minutes = number(j, "minutes", 1, 600), p.pace = number(j, "pace", 0.5, 3), p.breath_s = number(j, "breath_s", 3, 40);
+        if (!j.contains("items") || !j["items"].is_array() || j["items"].size() > 300) throw Bad{"items"};
+        for (std::size_t n = 0; n < j["items"].size(); ++n) {
+            const auto& o = j["items"][n];
+            try {
+                if (!o.is_object()) throw Bad{""};
+                PlanItem i;
+                const auto part = plan_part_from(text(o, "part"));
+                if (!part) throw Bad{"part"};
+                i.part = *part;
+                i.movement = text(o, "movement"), i.version = text(o, "version"), i.drill = text(o, "drill"),
+                i.first_side = text(o, "first");
+                i.left = static_cast<int>(number(o, "left", 0, 200)), i.right = static_cast<int>(number(o, "right", 0, 200));
+                i.times = static_cast<int>(number(o, "times", 0, 400)), i.holds = static_cast<int>(number(o, "holds", 0, 60));
+                i.hold_s = number(o, "hold_s", 0, 3600), i.practice_s = number(o, "practice_s", 0, 36000),
+                i.change_s = number(o, "change_s", 0, 3600);
+                for (const auto& [to, key] : {std::pair{&i.support, "support"}, {&i.locked, "locked"}}) {
+                    if (!o.contains(key) || !o[key].is_boolean()) throw Bad{key};
+                    *to = o[key];
+                }
+                i.sequence = texts(o, "sequence"), i.cautions = texts(o, "cautions");
+                if (!o.contains("why") || !o["why"].is_array() || o["why"].size() > 20) throw Bad{"why"};
+                for (const auto& w : o["why"]) {
+                    if (!w.is_object()) throw Bad{"why"};
+                    const auto name = text(w, "code");
+                    const auto at = std::find(reason_names.begin(), reason_names.end(), name);
+                    if (at == reason_names.end()) throw Bad{"why"};
+                    i.why.push_back({static_cast<PlanReason::Code>(at - reason_names.begin()), text(w, "of"), text(w, "part")});
+                }
+                p.items.push_back(std::move(i));
+            } catch (const Bad& b) {
+                throw Bad{"items/" + std::to_string(n) + "/" + b.where};
+            }
+        }
+        if (!j.contains("left_out") || !j["left_out"].is_array() || j["left_out"].size() > 300) throw Bad{"left_out"};
+        for (const auto& l : j["left_out"]) {
+            if (!l.is_object()) throw Bad{"left_out"};
+            const auto name = text(l, "why");
+            const auto at = std::find(left_names.begin(), left_names.end(), name);
+            if (at == left_names.end()) throw Bad{"left_out"};
+            p.left_out.push_back({text(l, "movement"), static_cast<LeftOut::Code>(at - left_names.begin())});
+        }
+        return p;
+    } catch (const Bad& b) {
+        return fail(Code::bad_value, b.where);
+    }
+}
+
+} // namespace bevel

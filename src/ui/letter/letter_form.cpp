@@ -1,0 +1,322 @@
+// The letter page's parts, as they are made.
+#include "core/files.h"
+#include "store/reminder.h"
+#include "ui/letter/field_edit.h"
+#include "ui/letter/letter_page.h"
+#include "ui/letter/mail.h"
+#include "ui/letter/phrase_dialog.h"
+#include "ui/letter/sent_dialog.h"
+#include "ui/letter/with_box.h"
+#include "ui/shell/empty_state.h"
+#include <QCheckBox>
+#include <QClipboard>
+#include <QComboBox>
+#include <QCoreApplication>
+#include <QDateEdit>
+#include <QDir>
+#include <QFileDialog>
+#include <QFileInfo>
+#include <QFormLayout>
+#include <QGuiApplication>
+#include <QInputDialog>
+#include <QLabel>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QMenu>
+#include <QPrinter>
+#include <QPrintPreviewDialog>
+#include <QPushButton>
+#include <QScrollArea>
+#include <QStackedLayout>
+#include <QStandardPaths>
+#include <QTabWidget>
+#include <QVBoxLayout>
+
+namespace bevel::ui {
+
+namespace {
+QLabel* heading(const QString& s) {
+    auto* l = new QLabel(s);
+    l->setObjectName(QStringLiteral("heading"));
+    return l;
+}
+} // namespace
+
+QWidget* LetterPage::build_corrections() {
+    praise_ = new QComboBox;
+    praise_->setObjectName(QStringLiteral("praise"));
+    praise_->setAccessibleName(tr("What went well"));
+    praise_->setMinimumContentsLength(20);
+    praise_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    corrections_ = new QListWidget;
+    corrections_->setObjectName(QStringLiteral("corrections"));
+    corrections_->setAccessibleName(tr("Corrections, at most three"));
+    corrections_->setWordWrap(true);
+    corrections_->setSpacing(4);
+    corrections_->setMinimumHeight(110);
+    count_ = new QLabel;
+    count_->setObjectName(QStringLiteral("faint"));
+    with_box_ = new WithBox(session_);
+    auto* w = new QWidget;
+    auto* form = new QVBoxLayout(w);
+    form->setContentsMargins(6, 8, 6, 4);
+    form->addWidget(heading(tr("What went well")));
+    form->addWidget(praise_);
+    form->addWidget(heading(tr("Corrections, at most three")));
+    form->addWidget(corrections_, 1);
+    form->addWidget(count_);
+    form->addWidget(with_box_);
+    connect(with_box_, &WithBox::changed, this, &LetterPage::with_changed);
+    return w;
+}
+
+QWidget* LetterPage::build_words() {
+    auto words = [&](const char* name, const QString& label) {
+        auto* e = new FieldEdit(session_.theme);
+        e->setObjectName(QLatin1String(name));
+        e->setAccessibleName(label);
+        e->setMinimumHeight(56);
+        connect(e, &QTextEdit::textChanged, this, &LetterPage::choices_changed);
+        connect(e, &FieldEdit::cursorPositionChanged, this, [this, e] {
+            if (e->hasFocus()) last_words_ = e;
+        });
+        return e;
+    };
+    opening_ = words("opening", tr("Opening words"));
+    closing_ = words("closing", tr("Closing words"));
+    last_words_ = opening_;
+    template_ = new QComboBox;
+    template_->setObjectName(QStringLiteral("template"));
+    template_->setAccessibleName(tr("Template"));
+    auto* keep = new QPushButton(tr("Keep as …"));
+    keep->setObjectName(QStringLiteral("keepTemplate"));
+    keep->setToolTip(tr("Keeps opening, closing and form as a template of your own"));
+    drop_template_ = new QPushButton(tr("Remove"));
+    drop_template_->setObjectName(QStringLiteral("dropTemplate"));
+    auto* top = new QHBoxLayout;
+    top->addWidget(template_, 1);
+    top->addWidget(keep);
+    top->addWidget(drop_template_);
+    language_ = new QComboBox;
+    language_->setObjectName(QStringLiteral("letterLanguage"));
+    language_->setAccessibleName(tr("Language of the letter"));
+    language_->setToolTip(tr("In People each person has a language of their own"));
+    for (const auto& code : languages()) language_->addItem(language_name(code), code);
+    auto* field = new QPushButton(tr("Put in a field"));
+    field->setObjectName(QStringLiteral("putField"));
+    field->setToolTip(tr("A name, a day or a figure that is looked up when the letter goes out"));
+    fields_ = new QMenu(field);
+    fields_->setObjectName(QStringLiteral("fields"));
+    field->setMenu(fields_);
+    connect(fields_, &QMenu::aboutToShow, this, &LetterPage::fill_fields);
+    auto* second = new QHBoxLayout;
+    second->addWidget(language_);
+    second->addWidget(field);
+    second->addStretch(1);
+    typed_ = new QLabel;
+    typed_->setObjectName(QStringLiteral("problem"));
+    typed_->setWordWrap(true);
+    typed_->hide();
+    signed_ = new QLineEdit;
+    signed_->setAccessibleName(tr("Signed by"));
+    signed_->setPlaceholderText(tr("Your name"));
+    place_ = new QLineEdit;
+    place_->setAccessibleName(tr("Place"));
+    place_->setPlaceholderText(tr("Your school or hall"));
+    auto* sender = new QHBoxLayout;
+    sender->addWidget(signed_);
+    sender->addWidget(place_);
+    short_ = new QCheckBox(tr("Words alone, without pictures"));
+    short_->setObjectName(QStringLiteral("shortForm"));
+    large_ = new QCheckBox(tr("Large type"));
+    large_->setObjectName(QStringLiteral("largeType"));
+    auto* book = new QPushButton(tr("Own words …"));
+    book->setObjectName(QStringLiteral("phraseBook"));
+    book->setToolTip(tr("What you said in place of Bevel's cues, by rule and direction"));
+    auto* last = new QHBoxLayout;
+    last->addWidget(short_);
+    last->addWidget(large_);
+    last->addStretch(1);
+    auto* w = new QWidget;
+    auto* form = new QVBoxLayout(w);
+    form->setContentsMargins(6, 8, 6, 4);
+    form->addLayout(top);
+    form->addLayout(second);
+    form->addWidget(heading(tr("Opening")));
+    form->addWidget(opening_, 2);
+    form->addWidget(heading(tr("Closing")));
+    form->addWidget(closing_, 1);
+    form->addWidget(typed_);
+    form->addWidget(heading(tr("Signed")));
+    form->addLayout(sender);
+    form->addLayout(last);
+    form->addWidget(book, 0, Qt::AlignLeft);
+    connect(template_, &QComboBox::activated, this, &LetterPage::take_template);
+    connect(keep, &QPushButton::clicked, this, &LetterPage::save_template);
+    connect(drop_template_, &QPushButton::clicked, this, &LetterPage::drop_template);
+    connect(book, &QPushButton::clicked, this, &LetterPage::phrase_book);
+    connect(language_, &QComboBox::activated, this, &LetterPage::touched_language);
+    for (auto* e : {signed_, place_}) connect(e, &QLineEdit::textChanged, this, &LetterPage::choices_changed);
+    for (auto* b : {short_, large_}) connect(b, &QCheckBox::toggled, this, &LetterPage::choices_changed);
+    return w;
+}
+
+QWidget* LetterPage::build_sending() {
+    auto button = [&](const char* name, const QString& label, const QString& tip, auto go) {
+        auto* b = new QPushButton(label);
+        b->setObjectName(QLatin1String(name));
+        b->setToolTip(tip);
+        connect(b, &QPushButton::clicked, this, go);
+        return b;
+    };
+    look_again_ = new QCheckBox(tr("Look again on"));
+    look_again_->setObjectName(QStringLiteral("lookAgain"));
+    next_ = new QDateEdit;
+    next_->setObjectName(QStringLiteral("nextLook"));
+    next_->setAccessibleName(tr("Day of the next look"));
+    next_->setCalendarPopup(true);
+    next_->setToolTip(tr("One to two weeks on is usual"));
+    auto* look = new QHBoxLayout;
+    look->addWidget(look_again_);
+    look->addWidget(next_);
+    look->addStretch(1);
+    reminder_ = button("reminder", tr("Reminder for your calendar …"), tr("A calendar file with the day of the next look"),
+                       [this] { save_reminder(); });
+    mail_ = button("openMail", tr("Open in the mail program"), tr("Saves the letter and hands it over; Bevel itself sends nothing"),
+                   [this] { open_mail(); });
+    text_ = button("copyText", tr("Copy as text"), tr("For a message: the words without pictures"), [this] { copy_text(); });
+    clip_ = button("slowMotion", tr("Slow motion …"), QString(), [this] { ask_and_save_clip(); });
+    sent_ = button("sentBefore", tr("Sent before …"), QString(), [this] { show_sent(); });
+    status_ = new QLabel;
+    status_->setObjectName(QStringLiteral("letterStatus"));
+    status_->setWordWrap(true);
+    mark_ = new QPushButton(tr("It was sent"));
+    mark_->setObjectName(QStringLiteral("markSent"));
+    auto* how = new QMenu(mark_);
+    how->setObjectName(QStringLiteral("howSent"));
+    for (const auto& [key, label] : {std::pair{"mail", tr("by mail")},
+                                     {"message", tr("as a message")},
+                                     {"hand", tr("by hand")},
+                                     {"", tr("not yet")},
+                                     {"none", tr("no letter is needed")}})
+        connect(how->addAction(label), &QAction::triggered, this, [this, k = QString::fromLatin1(key)] { mark_sent(k); });
+    mark_->setMenu(how);
+    answered_ = button("answered", tr("It was answered …"), QString(), [this] { mark_answered(); });
+    auto* w = new QWidget;
+    auto* form = new QVBoxLayout(w);
+    form->setContentsMargins(6, 8, 6, 4);
+    form->addWidget(heading(tr("Next look")));
+    form->addLayout(look);
+    form->addWidget(reminder_, 0, Qt::AlignLeft);
+    form->addSpacing(8);
+    form->addWidget(heading(tr("Hand it over")));
+    auto* first = new QHBoxLayout;
+    first->addWidget(mail_);
+    first->addWidget(text_);
+    first->addStretch(1);
+    form->addLayout(first);
+    auto* second = new QHBoxLayout;
+    second->addWidget(clip_);
+    second->addWidget(sent_);
+    second->addStretch(1);
+    form->addLayout(second);
+    form->addSpacing(8);
+    form->addWidget(heading(tr("What became of it")));
+    form->addWidget(status_);
+    auto* third = new QHBoxLayout;
+    third->addWidget(mark_);
+    third->addWidget(answered_);
+    third->addStretch(1);
+    form->addLayout(third);
+    form->addStretch(1);
+    connect(look_again_, &QCheckBox::toggled, next_, &QWidget::setEnabled);
+    connect(look_again_, &QCheckBox::toggled, this, &LetterPage::choices_changed);
+    connect(next_, &QDateEdit::dateChanged, this, &LetterPage::choices_changed);
+    next_->setEnabled(false);
+    return w;
+}
+
+void LetterPage::build() {
+    title_ = new QLabel(tr("Letter"));
+    title_->setObjectName(QStringLiteral("title"));
+    tabs_ = new QTabWidget;
+    tabs_->setObjectName(QStringLiteral("letterTabs"));
+    tabs_->setAccessibleName(tr("Parts of the letter"));
+    tabs_->addTab(build_corrections(), tr("Corrections"));
+    tabs_->addTab(build_words(), tr("Words"));
+    tabs_->addTab(build_sending(), tr("Sending"));
+    hide_ = new QCheckBox(tr("Hide who it is: name, face, surroundings"));
+    hide_->setObjectName(QStringLiteral("hide"));
+    hide_date_ = new QCheckBox(tr("and the day"));
+    hide_date_->setObjectName(QStringLiteral("hideDate"));
+    pdf_ = new QPushButton(tr("Save as PDF …"));
+    pdf_->setObjectName(QStringLiteral("primary"));
+    html_ = new QPushButton(tr("HTML …"));
+    html_->setToolTip(tr("Save as one HTML file with its pictures inside"));
+    print_ = new QPushButton(tr("Print …"));
+    message_ = new Notice;
+    auto* form = new QVBoxLayout;
+    form->addWidget(title_);
+    form->addWidget(tabs_, 1);
+    auto* hiding = new QHBoxLayout;
+    hiding->addWidget(hide_);
+    hiding->addWidget(hide_date_);
+    hiding->addStretch(1);
+    form->addLayout(hiding);
+    auto* row = new QHBoxLayout;
+    for (auto* b : {pdf_, html_, print_}) row->addWidget(b);
+    row->addStretch(1);
+    form->addLayout(row);
+    form->addWidget(message_);
+    auto* left = new QWidget;
+    left->setLayout(form);
+    left->setFixedWidth(session_.theme.wide(430));
+    form->setContentsMargins(0, 0, 0, 0);
+    preview_ = new QLabel(tr("Open a review and keep what should be said; the letter appears here."));
+    preview_->setObjectName(QStringLiteral("preview"));
+    preview_->setAlignment(Qt::AlignHCenter | Qt::AlignTop);
+    preview_->setMargin(12);
+    preview_->setWordWrap(true);
+    auto* scroll = new QScrollArea;
+    scroll->setAccessibleName(tr("Page preview"));
+    scroll->setWidgetResizable(true);
+    scroll->setWidget(preview_);
+    auto* content = new QWidget;
+    auto* all = new QHBoxLayout(content);
+    all->setContentsMargins(20, 16, 20, 16);
+    all->setSpacing(18);
+    all->addWidget(left);
+    all->addWidget(scroll, 1);
+    empty_ = new EmptyState(tr("No letter yet"), tr("Open a review and keep what should be said; the letter is written here."),
+                            tr("Go to Review"));
+    connect(empty_->button(), &QPushButton::clicked, this, [this] { session_.workspace->go(QStringLiteral("review")); });
+    either_ = new QStackedLayout(this);
+    either_->addWidget(empty_);
+    either_->addWidget(content);
+    connect(corrections_, &QListWidget::itemChanged, this, &LetterPage::choices_changed);
+    connect(praise_, &QComboBox::currentIndexChanged, this, &LetterPage::choices_changed);
+    connect(hide_, &QCheckBox::toggled, this, &LetterPage::choices_changed);
+    connect(hide_, &QCheckBox::toggled, hide_date_, &QCheckBox::setEnabled);
+    hide_date_->setEnabled(false);
+    connect(hide_date_, &QCheckBox::toggled, this, &LetterPage::choices_changed);
+    connect(print_, &QPushButton::clicked, this, &LetterPage::print);
+    connect(corrections_, &QListWidget::currentRowChanged, this, [this] {
+        settle();
+        show_with();
+    });
+    connect(pdf_, &QPushButton::clicked, this, [this] { ask_and_export(QStringLiteral("pdf")); });
+    connect(html_, &QPushButton::clicked, this, [this] { ask_and_export(QStringLiteral("html")); });
+    settle();
+}
+
+void LetterPage::add_actions(Actions& actions) {
+    using M = Actions::Menu;
+    actions.add(
+        this, M::clip, "saveLetter", tr("Save the letter"), {QKeySequence::Save}, [this] { save_at_once(); },
+        tr("As PDF beside the last one, under a name of its own"));
+    for (int i = 0; i < 3; ++i)
+        actions.add(this, M::view, "letterTab", tabs_->tabText(i), {QKeySequence(Qt::ALT | static_cast<Qt::Key>(Qt::Key_1 + i))},
+                    [this, i] { tabs_->setCurrentIndex(i); });
+}
+
+} // namespace bevel::ui
