@@ -43,7 +43,7 @@ struct Filled {
         bo = *lib.add_person(p);
         (void)lib.set_height(ana, "2026-10-01", 1.61);
         (void)lib.set_facts(ana,
-                            {"A.", "climb stairs", "2026-09-01: kept at home", "de", "ana@example.org", {{"walk", "Short step", "p2"}}});
+                            {"A.", "climb stairs", "2026-09-01: kept at home", "de", "ana@example.org", "in", 3, {{"walk", "Short step", "p2"}}});
         old_clip = clip(ana, "walk", "2026-10-01");
         new_clip = clip(ana, "walk", "2026-11-20");
         other = clip(bo, "bow", "2026-11-10");
@@ -82,6 +82,7 @@ struct Filled {
     }
     static KeptFigure figure(const char* check, const char* side, double value) {
         KeptFigure f;
+        f.version = "Short step";
         f.check = check, f.measure = "foot.angle", f.unit = "deg", f.side = side, f.view = "front", f.movement = "walk";
         f.value = value, f.own = 1, f.of_clip = 0.5, f.person = 2, f.high = 30, f.matters = 3, f.judged = 4;
         return f;
@@ -299,6 +300,7 @@ private slots:
         QCOMPARE(*fresh.height_at(*id, "2026-10-02"), 1.61);
         const auto facts = *fresh.facts(*id);
         QVERIFY(facts.language == "de" && facts.email == "ana@example.org" && facts.taught.at(0).up_to == "p2");
+        QVERIFY(facts.lengths == "in" && facts.balance_step == 3);
         const auto clips = *fresh.clips();
         QCOMPARE(clips.size(), std::size_t(2));
         const auto first = clips.back(); // of 1 October
@@ -308,6 +310,7 @@ private slots:
         QCOMPARE(fresh.seen_in(first.id)->at(0).words, std::string("Let the arm hang."));
         QCOMPARE(*fresh.condition(first.id)->energy, 4);
         QCOMPARE(fresh.figures(*id)->at(0).value, 31.0);
+        QCOMPARE(fresh.figures(*id)->at(0).version, std::string("Short step"));
         QCOMPARE(fresh.agreements(*id)->at(0).reason, std::string("a stiff hip, agreed"));
         QCOMPARE(*fresh.sent_file(fresh.sent(*id)->at(0).id), std::string("%PDF-1.4\0binary", 15));
         QCOMPARE(fresh.practice(*id)->at(0).done.at(0).left, 3);

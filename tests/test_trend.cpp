@@ -62,6 +62,10 @@ private slots:
         const auto t = trends_of(all);
         QCOMPARE(t.size(), std::size_t{1});
         QVERIFY(!t[0].last); // the last clip stands alone
+        // An easier way of the movement is another line: what it shows says nothing about the whole.
+        std::vector<KeptFigure> easier{point("2026-09-01", 18), point("2026-09-08", 17), point("2026-09-15", 6), point("2026-09-22", 16)};
+        easier[2].version = "Arms only";
+        QCOMPARE(lines_of(easier), (std::vector<std::vector<std::size_t>>{{0, 1, 3}, {2}}));
     }
     void what_spreads_from_day_to_day_is_learned() {
         // Points that jump by 6 degrees about a level line: more than what matters (2), which is only a first guess.
@@ -138,7 +142,7 @@ private slots:
             QVERIFY(lib.figures(person)->empty());
             QVERIFY(lib.keep_figures(clip, {point("", 18)}));
             QVERIFY(
-                lib.set_facts(person, {"O.", "walk without looking down", "2026-09-01, at home", "de", "", {{"m", "Arms only", "p2"}}}));
+                lib.set_facts(person, {"O.", "walk without looking down", "2026-09-01, at home", "de", "", "cm", 4, {{"m", "Arms only", "p2"}}}));
             QVERIFY(lib.set_condition(clip, {"left knee", 4}));
             QVERIFY(!lib.set_condition(clip, {"", 11}));
         }
@@ -148,6 +152,7 @@ private slots:
         QVERIFY(figures[0].value == 18 && figures[0].day == "2026-10-01" && *figures[0].high == 8 && !figures[0].low);
         const auto facts = *lib.facts(person);
         QVERIFY(facts.goals == "walk without looking down" && facts.taught.size() == 1 && facts.taught[0].up_to == "p2");
+        QVERIFY(facts.lengths == "cm" && facts.balance_step == 4);
         const auto state = *lib.condition(clip);
         QVERIFY(state.pain == "left knee" && state.energy == 4);
         QVERIFY(!lib.condition(clip + 1)->energy);

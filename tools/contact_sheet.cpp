@@ -1,4 +1,4 @@
-// Draws a movement as a sheet of pictures, one every so many seconds, to see how it plays: bevel-contact-sheet MOVEMENT VIEW SEED OUT.png
+// Draws a movement as a sheet of pictures, one every so many seconds, to see how it plays: bevel-contact-sheet MOVEMENT[/VERSION] VIEW SEED OUT.png
 // [EVERY_S] [FAULT or -] [FAMILY 0-3]
 #include "core/sim/take.h"
 #include "media/clip.h"
@@ -13,7 +13,10 @@ int main(int argc, char** argv) {
     if (argc < 5) return 2;
     const QGuiApplication app(argc, argv); // for the labels
     const auto dir = find_data_dir(argv[0]);
-    auto movement = load_movement(dir / "movements" / (std::string(argv[1]) + ".json"));
+    const std::string what = argv[1]; // id, or id/graded version
+    const auto slash = what.find('/');
+    auto movement = load_movement(dir / "movements" / (what.substr(0, slash) + ".json"));
+    if (movement && slash != std::string::npos) movement = Movement(movement->as(what.substr(slash + 1)));
     const auto view = view_from_name(argv[2]);
     if (!movement || !view) return 2;
     auto o = sim::take_of(static_cast<std::uint64_t>(std::atoi(argv[3])), 1.70);

@@ -21,9 +21,9 @@ json maybe(const std::optional<double>& v) {
 }
 
 json figure_json(const KeptFigure& f) {
-    return {{"check", f.check},      {"side", f.side},       {"measure", f.measure}, {"unit", f.unit},          {"view", f.view},
-            {"value", f.value},      {"own", f.own},         {"of_clip", f.of_clip}, {"person", f.person},      {"low", maybe(f.low)},
-            {"high", maybe(f.high)}, {"matters", f.matters}, {"judged", f.judged},   {"reference", f.reference}};
+    return {{"check", f.check},      {"side", f.side},       {"measure", f.measure}, {"unit", f.unit},           {"view", f.view},
+            {"value", f.value},      {"own", f.own},         {"of_clip", f.of_clip}, {"person", f.person},       {"low", maybe(f.low)},
+            {"high", maybe(f.high)}, {"matters", f.matters}, {"judged", f.judged},   {"reference", f.reference}, {"version", f.version}};
 }
 
 /// What is wrong in a record, and where.
@@ -123,6 +123,7 @@ json clip_json(const Clip& c) {
             {"arrived_on", c.arrived_on},
             {"mirrored", c.mirrored},
             {"footwear", c.footwear},
+            {"version", c.version.value_or("")},
             {"surface", c.surface},
             {"named", c.named},
             {"reviewed", c.state == ClipState::reviewed}};
@@ -162,19 +163,11 @@ Result<bool> write_bundle(const Library& library, std::int64_t id, const fs::pat
          log = json::array();
     for (const auto& t : facts->taught) taught.push_back({{"movement", t.movement}, {"version", t.version}, {"up_to", t.up_to}});
     for (const auto& [from, m] : *heights) grown.push_back({{"day", from}, {"metres", m}});
-    j["person"] = {{"name", who->name},
-                   {"notes", who->notes},
-                   {"alias", facts->alias},
-                   {"goals", facts->goals},
-                   {"consent", facts->consent},
-                   {"language", facts->language},
-                   {"email", facts->email},
-                   {"taught", taught},
-                   {"heights", grown},
-                   {"shoulder_width_m", who->shoulder_width_m},
-                   {"fist_m", who->fist_m},
-                   {"foot_m", who->foot_m},
-                   {"keep_until", who->keep_until}};
+    j["person"] = {{"name", who->name},     {"notes", who->notes},       {"alias", facts->alias},
+                   {"goals", facts->goals}, {"consent", facts->consent}, {"language", facts->language},
+                   {"email", facts->email}, {"lengths", facts->lengths}, {"balance_step", facts->balance_step},
+                   {"taught", taught},      {"heights", grown},          {"shoulder_width_m", who->shoulder_width_m},
+                   {"fist_m", who->fist_m}, {"foot_m", who->foot_m},     {"keep_until", who->keep_until}};
     for (const auto& a : *agreements)
         agreed.push_back({{"check", a.check},
                           {"low", maybe(a.low)},
@@ -286,6 +279,7 @@ KeptFigure figure_of(const json& j, const Clip& c, std::int64_t id) {
     f.matters = number(j, "matters", 0, 1e9);
     f.judged = static_cast<int>(number(j, "judged", 0, 1e6));
     f.reference = flag(j, "reference");
+    if (j.contains("version")) f.version = text(j, "version", 200);
     return f;
 }
 
@@ -324,6 +318,8 @@ struct Reader {
         PersonFacts f;
         f.alias = text(j, "alias", 200), f.goals = text(j, "goals"), f.consent = text(j, "consent");
         f.language = text(j, "language", 10), f.email = text(j, "email", 400);
+        if (j.contains("lengths")) f.lengths = text(j, "lengths", 2); // not in older ones
+        if (j.contains("balance_step")) f.balance_step = static_cast<int>(number(j, "balance_step", 0, 7));
         for (const auto& t : list(j, "taught", 1000))
             f.taught.push_back({text(t, "movement", 200), text(t, "version", 200), text(t, "up_to", 200)});
         must(library.set_facts(id, f));
@@ -338,6 +334,7 @@ struct Reader {
         c.filmed_on = day(j, "filmed_on"), c.arrived_on = day(j, "arrived_on");
         c.mirrored = flag(j, "mirrored");
         c.footwear = text(j, "footwear", 40), c.surface = text(j, "surface", 40), c.named = text(j, "named", 400);
+        if (j.contains("version")) c.version = text(j, "version", 200); // not in older ones
         c.state = flag(j, "reviewed") ? ClipState::reviewed : ClipState::tracked;
         std::int64_t id = 0;
         if (j.contains("film")) {

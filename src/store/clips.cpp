@@ -47,7 +47,7 @@ std::optional<MeantPerson> parse_meant(const std::string& text) {
 constexpr const char* clip_columns =
     "SELECT id, person, file, movement, school, view, filmed_on, arrived_on, state, problem, found, "
     "frames_per_s, vertical_seen, neutral_seen, mirrored, hash, limits, named, guess, turn, pair, part_from_s, "
-    "part_to_s, states, footwear, surface, meant "
+    "part_to_s, states, footwear, surface, meant, version, film_dropped "
     "FROM clip LEFT JOIN quality ON quality.clip = clip.id ";
 
 Clip clip_of(const Query& q) {
@@ -75,6 +75,8 @@ Clip clip_of(const Query& q) {
     c.footwear = q.text(24);
     c.surface = q.text(25);
     c.meant = parse_meant(q.text(26));
+    if (!q.absent(27)) c.version = q.text(27);
+    c.film_dropped = q.integer(28) != 0;
     return c;
 }
 
@@ -218,10 +220,11 @@ Result<bool> Library::set_clip_facts(const Clip& c) {
         Query apart(db_, "UPDATE clip SET pair=0 WHERE (id=?1 OR pair=?1) AND EXISTS (SELECT 1 FROM clip WHERE id=?1 AND pair<>0 AND "
                          "(movement<>?2 OR person IS NOT ?3))");
         if (auto ok = apart.bind(c.id).bind(c.movement).reference(c.person).run(); !ok) return ok;
-        Query q(db_, "UPDATE clip SET person=?, movement=?, school=?, view=?, filmed_on=?, mirrored=?, footwear=?, surface=? "
-                     "WHERE id=?");
+        Query q(db_, "UPDATE clip SET person=?, movement=?, school=?, view=?, filmed_on=?, mirrored=?, footwear=?, surface=?, "
+                     "version=? WHERE id=?");
         q.reference(c.person).bind(c.movement).bind(c.school).bind(c.view).bind(c.filmed_on).bind(std::int64_t{c.mirrored});
-        return q.bind(c.footwear).bind(c.surface).bind(c.id).run();
+        q.bind(c.footwear).bind(c.surface);
+        return (c.version ? q.bind(*c.version) : q.bind(std::optional<double>())).bind(c.id).run();
     });
 }
 
@@ -440,8 +443,10 @@ Result<std::vector<std::int64_t>> Library::cut_clip(std::int64_t id, const std::
                 Query q(
                     db_,
                     "INSERT INTO clip(person, file, movement, school, view, filmed_on, arrived_on, state, problem, mirrored, hash, "
-                    "named, turn, states, footwear, surface, meant, look) SELECT person, file, movement, school, view, filmed_on, "
-                    "arrived_on, state, problem, mirrored, hash, named, turn, states, footwear, surface, meant, look FROM clip WHERE id=?");
+                    "named, turn, states, footwear, surface, meant, look, version, film_dropped) SELECT person, file, movement, school, "
+                    "view, "
+                    "filmed_on, arrived_on, state, problem, mirrored, hash, named, turn, states, footwear, surface, meant, look, version, "
+                    "film_dropped FROM clip WHERE id=?");
                 if (auto done = q.bind(id).run(); !done) return done;
                 part = sqlite3_last_insert_rowid(db_);
                 Query quality(db_, "INSERT INTO quality SELECT ?1, found, frames_per_s, vertical_seen, neutral_seen, limits FROM quality "

@@ -9,7 +9,7 @@ namespace bevel {
 namespace {
 
 namespace fs = std::filesystem;
-constexpr int newest = 14;
+constexpr int newest = 15;
 
 /// Steps from one version of the library to the next; never edited once released, only added to.
 const std::array<const char*, newest> steps{
@@ -121,6 +121,10 @@ const std::array<const char*, newest> steps{
     "CREATE INDEX clip_turn ON clip(turn);"
     "CREATE INDEX clip_movement ON clip(person, movement);"
     "CREATE INDEX decision_clip ON decision(clip, choice);",
+    // 15: which graded version a clip shows and its figures are of; films that were deleted on purpose
+    "ALTER TABLE clip ADD COLUMN version TEXT;"
+    "ALTER TABLE clip ADD COLUMN film_dropped INTEGER NOT NULL DEFAULT 0;"
+    "ALTER TABLE figure ADD COLUMN version TEXT NOT NULL DEFAULT '';",
 };
 
 } // namespace

@@ -72,6 +72,8 @@ struct Clip {
     std::vector<SupportState> states;             // a hand on a support, seated: from–to
     std::string footwear, surface;                // "barefoot", "socks", "soft", "firm"; "slippery", "smooth", "rough"; empty: not said
     std::optional<MeantPerson> meant;
+    std::optional<std::string> version; // graded version it shows; not set: as the person is taught it, until it is first judged
+    bool film_dropped = false;          // deleted on purpose; points and findings stay
     bool is_part() const { return part_from_s || part_to_s; }
 };
 

@@ -22,6 +22,9 @@ Result<PersonFacts> Library::facts(std::int64_t person) const {
     };
     f.alias = text(j, "alias"), f.goals = text(j, "goals"), f.consent = text(j, "consent");
     f.language = text(j, "language"), f.email = text(j, "email");
+    f.lengths = text(j, "lengths");
+    if (j.contains("balance_step") && j["balance_step"].is_number_integer())
+        f.balance_step = std::clamp(j["balance_step"].get<int>(), 0, 7);
     if (j.contains("taught") && j["taught"].is_array())
         for (const auto& t : j["taught"]) f.taught.push_back({text(t, "movement"), text(t, "version"), text(t, "up_to")});
     return f;
@@ -30,8 +33,8 @@ Result<PersonFacts> Library::facts(std::int64_t person) const {
 Result<bool> Library::set_facts(std::int64_t person, const PersonFacts& f) {
     nlohmann::json taught = nlohmann::json::array();
     for (const auto& t : f.taught) taught.push_back({{"movement", t.movement}, {"version", t.version}, {"up_to", t.up_to}});
-    const nlohmann::json j{{"alias", f.alias},       {"goals", f.goals}, {"consent", f.consent},
-                           {"language", f.language}, {"email", f.email}, {"taught", taught}};
+    const nlohmann::json j{{"alias", f.alias}, {"goals", f.goals},     {"consent", f.consent},           {"language", f.language},
+                           {"email", f.email}, {"lengths", f.lengths}, {"balance_step", f.balance_step}, {"taught", taught}};
     return write([&] {
         Query q(db_, "INSERT INTO facts(person, body) VALUES(?,?) ON CONFLICT(person) DO UPDATE SET body=excluded.body");
         return q.bind(person).bind(j.dump(-1, ' ', false, nlohmann::json::error_handler_t::replace)).run();
@@ -70,10 +73,10 @@ Result<bool> Library::keep_figures(std::int64_t clip, const std::vector<KeptFigu
         for (const auto& f : figures) {
             Query q(db_,
                     "INSERT OR REPLACE INTO figure(clip, movement, view, check_id, side, measure, unit, value, own, of_clip, person_part, "
-                    "low, high, matters, judged, reference) VALUES(?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?)");
+                    "low, high, matters, judged, reference, version) VALUES(?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?)");
             q.bind(clip).bind(f.movement).bind(f.view).bind(f.check).bind(f.side).bind(f.measure).bind(f.unit);
             q.bind(f.value).bind(f.own).bind(f.of_clip).bind(f.person).bind(f.low).bind(f.high).bind(f.matters);
-            if (auto ok = q.bind(static_cast<std::int64_t>(f.judged)).bind(std::int64_t{f.reference}).run(); !ok) return ok;
+            if (auto ok = q.bind(static_cast<std::int64_t>(f.judged)).bind(std::int64_t{f.reference}).bind(f.version).run(); !ok) return ok;
         }
         return true;
     });
@@ -83,7 +86,8 @@ Result<std::vector<KeptFigure>> Library::figures(std::int64_t person) const {
     const std::lock_guard lock(*mutex_);
     Query q(db_,
             "SELECT f.clip, CASE WHEN c.filmed_on='' THEN c.arrived_on ELSE c.filmed_on END, f.view, f.movement, f.check_id, f.measure, "
-            "f.unit, f.side, f.value, f.own, f.of_clip, f.person_part, f.low, f.high, f.matters, f.judged, f.reference FROM figure f JOIN "
+            "f.unit, f.side, f.value, f.own, f.of_clip, f.person_part, f.low, f.high, f.matters, f.judged, f.reference, f.version FROM "
+            "figure f JOIN "
             "clip c ON c.id=f.clip WHERE c.person=? ORDER BY 2, f.clip");
     q.bind(person);
     std::vector<KeptFigure> out;
@@ -97,6 +101,7 @@ Result<std::vector<KeptFigure>> Library::figures(std::int64_t person) const {
         f.matters = q.real(14);
         f.judged = static_cast<int>(q.integer(15));
         f.reference = q.integer(16) != 0;
+        f.version = q.text(17);
         out.push_back(std::move(f));
     }
     if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());

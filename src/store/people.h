@@ -18,6 +18,8 @@ struct PersonFacts {
     std::string alias, goals, consent; // consent: when, and to what
     std::string language;              // letters are written in it: "en", "de"; empty: as the program speaks
     std::string email;                 // where the mail program is to send them
+    std::string lengths;               // in their letters: "cm", "in"; empty: as the program shows them
+    int balance_step = 0;              // of the balance ladder (core/practice/plan.h); 0: not known
     std::vector<Taught> taught;
 };
 

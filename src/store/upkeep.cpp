@@ -150,7 +150,10 @@ Result<bool> Library::drop_film(std::int64_t id) {
     std::error_code ec;
     fs::remove(path_of(*c), ec);
     if (ec) return fail(Code::write_failed, path_of(*c).string());
-    return true;
+    return write([&] { // parts of one file lose it together
+        Query q(db_, "UPDATE clip SET film_dropped=1 WHERE file=?");
+        return q.bind(c->file).run();
+    });
 }
 
 Result<bool> Library::set_keep_until(std::int64_t person, const std::string& day) {

@@ -244,27 +244,6 @@ void split_steps(std::span<const Showing> showings, Layout& layout) {
     }
 }
 
-json foot_json(const FootTarget& f) {
-    json j{{"x", rounded(f.x)}, {"z", rounded(f.z)}, {"toe_out", rounded(f.toe_out)}, {"contact", contact_name(f.contact)}};
-    if (f.contact == Contact::off) j["lift"] = rounded(f.lift);
-    j["heel_turn"] = rounded(f.heel_turn);
-    j["ball_turn"] = rounded(f.ball_turn);
-    return j;
-}
-
-json hand_json(const HandTarget& h) {
-    static constexpr std::array<const char*, 3> levels{"belly", "heart", "brow"};
-    return {{"level", levels[static_cast<std::size_t>(h.level)]},
-            {"x", rounded(h.x)},
-            {"y", rounded(h.y)},
-            {"z", rounded(h.z)},
-            {"elbow_out", rounded(h.elbow_out)},
-            {"palm", rounded(h.palm)},
-            {"fist", rounded(h.fist)},
-            {"drop", rounded(h.drop)},
-            {"support", rounded(h.support)}};
-}
-
 const char* breath_name(Breath b) {
     return b == Breath::in ? "in" : b == Breath::out ? "out" : "free";
 }
@@ -371,7 +350,7 @@ json movement_json(const Shape& shape, const Layout& layout, std::span<const Sho
             if (n != "heel_first" && n != "toe_first") needs.push_back(n);
         json drills = json::array(), versions = json::array();
         for (const auto& d : o.like->drills) drills.push_back({{"name", d.name}, {"about", d.about}, {"rules", d.rules}});
-        for (const auto& v : o.like->versions) versions.push_back({{"name", v.name}, {"about", v.about}});
+        for (const auto& v : o.like->versions) versions.push_back(version_json(v));
         j["drills"] = drills;
         j["versions"] = versions;
         if (o.like->tool) j["tool"] = {{"front", o.like->tool->front}, {"back", o.like->tool->back}};
@@ -485,26 +464,6 @@ json spread_of(std::span<const Showing> showings, const Movement& movement, cons
 }
 
 } // namespace
-
-json posture_json(const Posture& p) {
-    return {{"left_foot", foot_json(p.left_foot)},
-            {"right_foot", foot_json(p.right_foot)},
-            {"left_hand", hand_json(p.left_hand)},
-            {"right_hand", hand_json(p.right_hand)},
-            {"weight_left", rounded(p.weight_left)},
-            {"depth", rounded(p.depth)},
-            {"pelvis_turn", rounded(p.pelvis_turn)},
-            {"shoulder_turn", rounded(p.shoulder_turn)},
-            {"lean", rounded(p.lean)},
-            {"side", rounded(p.side)},
-            {"gaze_turn", rounded(p.gaze_turn)},
-            {"gaze_pitch", rounded(p.gaze_pitch)},
-            {"forward", rounded(p.forward)},
-            {"low_back", rounded(p.low_back)},
-            {"upper_back", rounded(p.upper_back)},
-            {"neck", rounded(p.neck)},
-            {"seat", rounded(p.seat)}};
-}
 
 Result<Learned> learn(std::span<const Showing> showings, const Layout& laid, const LearnOptions& options) {
     if (showings.empty() || laid.showing >= showings.size()) return fail(Code::bad_value, "layout");

@@ -71,7 +71,4 @@ struct Learned {
 /// refuses; cannot_judge "no_repetition".
 Result<Learned> learn(std::span<const Showing> showings, const Layout& layout, const LearnOptions& options);
 
-/// The JSON of a posture, as in a movement file.
-nlohmann::json posture_json(const Posture& p);
-
 } // namespace bevel

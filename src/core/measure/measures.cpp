@@ -245,9 +245,24 @@ void wander(const Motion& m, const std::vector<Body3>& own, Measures& out) {
                 for (std::size_t k = 0; k < 3; ++k) v[k].push_back(place(q)[static_cast<Eigen::Index>(k)]);
             return Vec3(signal::median(v[0]), signal::median(v[1]), signal::median(v[2]));
         };
+        // A foot that slides stands nowhere: over a fifth of a second it keeps its place but for noise.
+        auto rests = [&](std::size_t f) {
+            std::size_t a = f, b = f;
+            while (a > 0 && m.valid[a - 1] && m.time_s[f] - m.time_s[a - 1] <= 0.1) --a;
+            while (b + 1 < m.frames() && m.valid[b + 1] && m.time_s[b + 1] - m.time_s[f] <= 0.1) ++b;
+            const Vec3 way = (foot_centre(m.m[b], s) - foot_centre(m.m[a], s)).cwiseProduct(Vec3(1, 0, 1));
+            const double across = m.sigma[f][static_cast<std::size_t>(on(s, left_heel))].across;
+            return way.norm() < FootModel{}.still_mps * (m.time_s[b] - m.time_s[a]) + 2 * across;
+        };
+        // An empty foot that goes along the floor steps, as one in the air does; one with weight on it slips.
+        const auto& left = out.series.at("weight.left").samples;
+        auto slides = [&](std::size_t f) {
+            if (!left[f].present() || rests(f)) return false;
+            return (s == Side::left ? left[f].value : 1 - left[f].value) < 0.15;
+        };
         for (std::size_t f = 0; f < m.frames(); ++f) {
             if (!m.valid[f]) continue;
-            const bool flat = out.contact[static_cast<std::size_t>(s)][f] == Contact::flat;
+            const bool flat = out.contact[static_cast<std::size_t>(s)][f] == Contact::flat && !slides(f);
             if (!flat) {
                 is_set = false;
                 landed = f + 1;
@@ -277,8 +292,9 @@ void wander(const Motion& m, const std::vector<Body3>& own, Measures& out) {
             };
             drift.samples[f] = sample(length / foot, 1.414 * std::hypot(ps.across, m.from_pictures() ? FootModel{}.creep_m : 0) / foot);
             // Against where it stood before the last step.
-            if (places.empty() || (c - places.back()).cwiseProduct(Vec3(1, 0, 1)).norm() > 0.4 * foot) places.push_back(c);
-            if (places.size() < 3 || m.from_pictures()) {
+            const bool stands = rests(f);
+            if (stands && (places.empty() || (c - places.back()).cwiseProduct(Vec3(1, 0, 1)).norm() > 0.4 * foot)) places.push_back(c);
+            if (!stands || places.size() < 3 || m.from_pictures()) {
                 away.samples[f].absent = m.from_pictures() ? Absent::view : Absent::no_event;
             } else {
                 const Vec3 by = c - places[places.size() - 3];

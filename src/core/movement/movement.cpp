@@ -2,6 +2,7 @@
 #include "core/folders.h"
 #include "core/measure/measures.h"
 #include "core/movement/json_reader.h"
+#include "core/movement/posture_file.h"
 #include <algorithm>
 #include <cmath>
 #include <cstdlib>
@@ -12,63 +13,6 @@ namespace {
 
 using namespace reading;
 namespace fs = std::filesystem;
-
-FootTarget foot(const json& j, FootTarget f) {
-    only(j, {"x", "z", "toe_out", "contact", "lift", "heel_turn", "ball_turn"});
-    f.x = number(j, "x", f.x, -4, 4);
-    f.z = number(j, "z", f.z, -6, 6);
-    f.toe_out = number(j, "toe_out", f.toe_out, -30, 70);
-    f.lift = number(j, "lift", f.lift, 0.005, 0.5);
-    f.heel_turn = number(j, "heel_turn", f.heel_turn, -100, 100);
-    f.ball_turn = number(j, "ball_turn", f.ball_turn, -100, 100);
-    if (j.contains("contact"))
-        f.contact =
-            pick<Contact>(text(j, "contact"),
-                          {{"flat", Contact::flat}, {"heel", Contact::heel}, {"toe", Contact::toe}, {"off", Contact::off}}, "contact");
-    return f;
-}
-
-HandTarget hand(const json& j, HandTarget h) {
-    only(j, {"level", "x", "y", "z", "elbow_out", "palm", "fist", "drop", "support"});
-    if (j.contains("level"))
-        h.level = pick<Level>(text(j, "level"), {{"belly", Level::belly}, {"heart", Level::heart}, {"brow", Level::brow}}, "level");
-    h.x = number(j, "x", h.x, -3, 3);
-    h.y = number(j, "y", h.y, -3, 3);
-    h.z = number(j, "z", h.z, -3, 3);
-    h.elbow_out = number(j, "elbow_out", h.elbow_out, -20, 120);
-    h.palm = number(j, "palm", h.palm, -180, 180);
-    h.fist = number(j, "fist", h.fist, 0, 1);
-    h.drop = number(j, "drop", h.drop, 0, 2);
-    h.support = number(j, "support", h.support, 0, 1);
-    return h;
-}
-
-/// A posture names only what differs from the one before it.
-Posture posture(const json& j, Posture p) {
-    only(j, {"left_foot", "right_foot", "left_hand", "right_hand", "weight_left", "depth", "pelvis_turn", "shoulder_turn", "lean", "side",
-             "gaze_turn", "gaze_pitch", "forward", "low_back", "upper_back", "neck", "seat"});
-    auto part_of = [&j](const char* key, auto& target, auto read) {
-        if (j.contains(key)) target = within(key, [&] { return read(j[key], target); });
-    };
-    part_of("left_foot", p.left_foot, foot);
-    part_of("right_foot", p.right_foot, foot);
-    part_of("left_hand", p.left_hand, hand);
-    part_of("right_hand", p.right_hand, hand);
-    p.weight_left = number(j, "weight_left", p.weight_left, 0, 1);
-    p.depth = number(j, "depth", p.depth, 0.4, 1.1);
-    p.pelvis_turn = number(j, "pelvis_turn", p.pelvis_turn, -90, 90);
-    p.shoulder_turn = number(j, "shoulder_turn", p.shoulder_turn, -120, 120);
-    p.lean = number(j, "lean", p.lean, -30, 90);
-    p.side = number(j, "side", p.side, -45, 45);
-    p.gaze_turn = number(j, "gaze_turn", p.gaze_turn, -80, 80);
-    p.gaze_pitch = number(j, "gaze_pitch", p.gaze_pitch, -60, 60);
-    p.forward = number(j, "forward", p.forward, -0.35, 0.45);
-    p.low_back = number(j, "low_back", p.low_back, -30, 60);
-    p.upper_back = number(j, "upper_back", p.upper_back, -30, 60);
-    p.neck = number(j, "neck", p.neck, -45, 60);
-    p.seat = number(j, "seat", p.seat, 0, 1);
-    return p;
-}
 
 Check check(const json& j) {
     Check c;
@@ -314,7 +258,7 @@ Phase phase(const json& p, const Posture& before, const std::string& stance, con
         ph.exceptions = within("exceptions", [&] { return changes(part(p, "exceptions", json::value_t::array), rules); });
     ph.ends_at = text(p, "ends_at", false);
     if (!ph.ends_at.empty()) pick<int>(ph.ends_at, {{"foot_off", 0}, {"foot_flat", 1}, {"shift_end", 2}, {"foot_down", 3}}, "ends_at");
-    ph.posture = posture(part(p, "posture", json::value_t::object), before);
+    ph.posture = read_posture(part(p, "posture", json::value_t::object), before);
     return ph;
 }
 
@@ -402,7 +346,7 @@ Movement read_movement(const json& j, const RuleBook& rules) {
             m.drills.push_back(std::move(drill));
         }
     if (j.contains("versions"))
-        for (const auto& v : part(j, "versions", json::value_t::array)) m.versions.push_back({text(v, "name"), text(v, "about")});
+        for (const auto& v : part(j, "versions", json::value_t::array)) m.versions.push_back(read_version(v));
     m.needs = list("needs");
     each_of("needs", m.needs,
             {"driver:feet", "driver:waist", "driver:arms", "tool", "seat", "breath", "range", "heel_first", "toe_first", "returns",
@@ -411,7 +355,7 @@ Movement read_movement(const json& j, const RuleBook& rules) {
     if (j.contains("bands")) m.bands = within("bands", [&] { return changes(part(j, "bands", json::value_t::array), rules); });
     m.cautions = list("cautions");
     each_of("cautions", m.cautions, {"knees", "balance", "dizziness", "overhead", "bends"});
-    m.home = within("home", [&] { return posture(part(j, "home", json::value_t::object), Posture{}); });
+    m.home = within("home", [&] { return read_posture(part(j, "home", json::value_t::object), Posture{}); });
     const auto& phases = part(j, "phases", json::value_t::array);
     if (phases.empty() || phases.size() > 60) throw Bad{"phases"};
     Posture before = m.home;

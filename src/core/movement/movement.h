@@ -47,9 +47,26 @@ struct Drill {
     std::string name, about;
     std::vector<std::string> rules; // ids of the rules it helps with
 };
-/// An easier way to do a movement.
+struct Movement;
+/// How a graded version changes the figure. What it does not name stays as in the movement.
+struct VersionChange {
+    /// still: both feet stay where they stand at home, weight even. seated: on a chair. shoulder: on feet a shoulder's width apart, knees
+    /// only soft. flat: soles down and not turned. toe: what would be off the floor keeps its toe where it stands at home. slide: what
+    /// would be off the floor slides over it.
+    enum class Feet { as_they_are, still, seated, shoulder, flat, toe, slide } feet = Feet::as_they_are;
+    std::string hands;  // "brow", "belly": no higher; "hips": resting there; empty: as they are
+    double range = 1;   // of the way from home: bends, turns, height and hands
+    double step = 1;    // of the way of the feet over the floor
+    bool chair = false; // the right hand (of a left repetition) on the back of a chair beside
+    bool operator==(const VersionChange&) const = default;
+};
+/// An easier way to do a movement. Without a change its words are all there is of it: it is done, and judged, as the movement is.
 struct Version {
     std::string name, about;
+    std::optional<VersionChange> change;
+    struct Made;
+    std::shared_ptr<Made> made; // the movement it makes, once it was asked for
+    Version(std::string name, std::string about, std::optional<VersionChange> change = std::nullopt);
 };
 
 /// What is held in both hands; a staff or the like. How far it goes beyond the left and the right hand, of stature.
@@ -72,6 +89,7 @@ struct Recorded {
 
 struct Movement {
     std::string id, name, kind, about;
+    std::string version;                        // name of the graded version that this is; empty: the movement itself
     bool own = false;                           // of the instructor's, not shipped
     std::shared_ptr<const std::string> source;  // the text it was read from
     std::string pinyin;                         // empty where it has no name in the tradition
@@ -96,12 +114,21 @@ struct Movement {
     bool symmetric() const;
     /// The home posture with arms hanging and knees long, as stood in before starting.
     Posture quiet() const;
+    /// The graded version with this name, made at the first time; the movement itself where there is none or it changes nothing. Lives as
+    /// long as any copy of the movement. Schools and agreements are applied to what comes out.
+    const Movement& as(const std::string& version) const;
 };
 
 /// The movement in `text` with the checks that the rules make for it, or bad_value naming the place. A file's own `checks` stand beside
 /// those of the rules and in place of those on the same rule, measure and side. Feet may move over the floor only while they are off it.
 Result<Movement> parse_movement(const std::string& text, const RuleBook& rules = rule_book());
 Result<Movement> load_movement(const std::filesystem::path& file);
+/// A graded version as a movement of its own, under the same id; the rules make its checks. not_found without a change, bad_value with the
+/// place where what it makes of the movement is none.
+Result<Movement> make_version(const Movement& movement, const Version& version);
+/// The JSON of a posture, as in a movement file.
+nlohmann::json posture_json(const Posture& p);
+nlohmann::json version_json(const Version& v);
 /// Whether two movements differ in bands and words at most: what was summarised for one is judged by the other.
 bool same_but_for_bands(const Movement& a, const Movement& b);
 /// Applies the changes of a level; later ones win. A school leaves alone what a phase made its own; a student or a clip does not.

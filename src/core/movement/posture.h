@@ -15,9 +15,11 @@ enum class Level { belly, heart, brow };
 struct FootTarget {
     double x = 0, z = 0, toe_out = 0;
     Contact contact = Contact::flat;
-    double lift = 0.045; // height of its lowest point over the floor while it is off, of stature
+    double lift = 0.045; // height of its lowest point over the floor while it is off, of stature; at its least the sole slides
     // Turned on the spot since it was set down there, toes outward +, degrees: about the heel, then about the ball.
     double heel_turn = 0, ball_turn = 0;
+    static constexpr double sliding = 0.005;
+    bool slides() const { return contact == Contact::off && lift <= sliding; }
     bool operator==(const FootTarget&) const = default;
 };
 

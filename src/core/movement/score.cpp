@@ -93,7 +93,16 @@ Channels::Foot Score::foot_at(std::size_t i, double u, Side side) const {
     double travel = u;
     f.contact = b.contact;
     const double quarter = std::numbers::pi / 2;
-    if (a.contact != Contact::off && b.contact == Contact::off) {
+    const bool slides = (a.slides() || b.slides()) && (a.contact == Contact::off || a.slides() || a.contact == Contact::flat) &&
+                        (b.contact == Contact::off || b.slides() || b.contact == Contact::flat);
+    if (slides) { // the sole stays along the floor; it comes up and down by the thickness of a sheet
+        const bool leaves = a.contact != Contact::off, lands = b.contact != Contact::off;
+        f.lift = leaves  ? b.lift * smooth(u / 0.2)
+                 : lands ? a.lift * (1 - smooth((u - 0.9) / 0.1))
+                         : a.lift + (b.lift - a.lift) * smooth(u);
+        travel = leaves ? (u - 0.1) / 0.9 : lands ? u / 0.9 : u;
+        f.contact = (leaves && u <= 0) || (lands && u >= 1) ? (leaves ? a.contact : b.contact) : Contact::off;
+    } else if (a.contact != Contact::off && b.contact == Contact::off) {
         // The foot peels off heel first, then rises and travels.
         const double leave = 0.4;
         const double rise = std::max(0.0, (u - leave) / (1 - leave));

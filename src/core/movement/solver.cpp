@@ -114,8 +114,10 @@ double level_share(Level l) {
     return 0;
 }
 
+constexpr double sw_of_trunk = 0.71;
+
 Channels::Hand hand_channel(const HandTarget& h) {
-    return {h.x, level_share(h.level) + 0.71 * h.y, h.z, h.elbow_out, h.palm, h.fist, h.drop, h.support};
+    return {h.x, hand_height(h), h.z, h.elbow_out, h.palm, h.fist, h.drop, h.support};
 }
 
 Channels::Foot foot_channel(const FootTarget& f) {
@@ -127,6 +129,14 @@ Channels::Foot foot_channel(const FootTarget& f) {
 }
 
 } // namespace
+
+double hand_height(const HandTarget& h) {
+    return level_share(h.level) + sw_of_trunk * h.y;
+}
+
+void set_hand_height(HandTarget& h, double height) {
+    h.y = (height - level_share(h.level)) / sw_of_trunk;
+}
 
 Channels channels_of(const Posture& p) {
     Channels c;

@@ -71,5 +71,8 @@ private:
 
 /// Channels of a posture held still (feet as their contact asks).
 Channels channels_of(const Posture& p);
+/// Height of a hand whatever its level, in shares of the trunk above the hips; and a hand set so high from the level it has.
+double hand_height(const HandTarget& h);
+void set_hand_height(HandTarget& h, double height);
 
 } // namespace bevel

@@ -56,7 +56,7 @@ struct Laying {
         s.last_of_side = last;
         const double from = s.from_s;
         if (options.counts) call(from, Tone::count, "count", std::to_string(number));
-        const Movement* m = movement_named(movements, id);
+        const Movement* m = movement_of(plan.items[n], movements, id);
         if (!m || !options.breath_tones) return;
         double at_phase = from;
         const double scale = seconds / std::max(1e-6, m->duration_s());
@@ -74,6 +74,7 @@ struct Laying {
         const Movement* m = movement_named(movements, i.movement);
         if (i.part == PlanPart::opening || i.part == PlanPart::closing) {
             call(at(), Tone::begin, "stand", i.movement);
+            if (i.part == PlanPart::opening && !options.out_by.empty()) call(at() + 3, Tone::none, "out_by", options.out_by);
             const Stretch s = stretch(Stretch::Kind::stand, n, i.practice_s);
             breathe(s);
             halfway_and_last_ten(s);
@@ -90,7 +91,7 @@ struct Laying {
             stretch(Stretch::Kind::change, n, i.change_s);
             call(from, Tone::side, "movement", i.movement);
             double say = from + 4;
-            if (i.support) call(say, Tone::none, "support", "", true), say += 3;
+            if (i.support) call(say, Tone::none, "support", i.ladder > 0 ? std::to_string(i.ladder) : "", true), say += 3;
             for (const auto& c : i.cautions) call(say, Tone::none, "caution", c, true), say += 4;
             if (options.attention && m && !m->attention.empty() && say < at() - 4)
                 call(say, Tone::none, "attention", m->attention[n % m->attention.size()]);
@@ -119,7 +120,7 @@ struct Laying {
         std::vector<double> share;
         double sum = 0;
         for (std::size_t k = 0; k < parts.size(); ++k) {
-            const Movement* part = movement_named(movements, parts[k]);
+            const Movement* part = movement_of(i, movements, parts[k]);
             // Of a join only the end of the one and the beginning of the other.
             const double s = !part ? 0
                              : i.part != PlanPart::join || part->phases.empty()
@@ -201,7 +202,7 @@ Moment moment_at(const Timeline& t, const Plan& plan, const std::vector<Movement
             break;
         }
     }
-    const Movement* mv = movement_named(movements, s.movement);
+    const Movement* mv = movement_of(plan.items[s.item], movements, s.movement);
     const double in = std::clamp(at_s - s.from_s, 0.0, s.to_s - s.from_s);
     if (s.kind == Stretch::Kind::repeat && mv && !mv->phases.empty()) {
         const auto& item = plan.items[s.item];

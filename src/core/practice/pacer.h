@@ -7,7 +7,8 @@ namespace bevel {
 enum class Tone { none, begin, in, out, count, halfway, last_ten, side, end };
 
 /// Something that is sounded or said at one moment. `code` is worded by the interface: "movement", "side", "count", "halfway", "last_ten",
-/// "next", "attention", "image", "caution", "hold", "breaths", "support", "sit_if_dizzy", "settle", "end".
+/// "next", "attention", "image", "caution", "hold", "breaths", "support" (of: step of the balance ladder), "out_by", "sit_if_dizzy",
+/// "settle", "end".
 struct Call {
     double at_s = 0;
     Tone tone = Tone::none;
@@ -36,6 +37,7 @@ struct PacerOptions {
     double in_s = 3.5, out_s = 3.5;   // the student's own breath, from which it begins
     double in_to_s = 0, out_to_s = 0; // what it is lengthened to by the end, where asked; 0: it is not
     double slower_to = 1;             // length of the last repeats of an exercise against the first
+    std::string out_by;               // "nose", "lips"; empty: as it comes
     bool breath_tones = true, counts = true;
     bool wait_for_tap = false; // at the end of each repeat
     bool attention = true;     // one point of attention or image an exercise

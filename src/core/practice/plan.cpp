@@ -163,10 +163,14 @@ struct Making {
         if (on(PlanRule::steadier) && t.balance) {
             if (!needs.chair && !needs.wall) return C::no_support;
             item.support = true;
+            item.ladder = balance_step_of(needs.balance_step, needs.helper);
             item.first_side = needs.steadier;
-            if (const auto v = version_of(m, {"With a chair", "Hand on a chair"}); !v.empty() && item.version.empty() && needs.chair)
+            if (const auto v = version_of(m, {"With a chair", "Hand on a chair"});
+                !v.empty() && item.version.empty() && needs.chair && item.ladder <= static_cast<int>(BalanceStep::fingertips))
                 item.version = v;
         }
+        // As the person is taught it, where nothing of today asks for another way.
+        if (const auto v = needs.versions.find(m.id); v != needs.versions.end() && item.version.empty()) item.version = v->second;
         return std::nullopt;
     }
 
@@ -293,10 +297,8 @@ PlanItem settling() {
 }
 
 int stage_of(const PlanItem& i, const std::vector<Movement>& movements) {
-    const Movement* m = movement_named(movements, i.movement);
-    if (!m) return 0;
-    const bool gentler = i.version == "High stance" || i.version == "Small" || i.version == "A hand's width" || i.version == "Seated";
-    return gentler ? 0 : traits_of(*m).stage();
+    const Movement* m = movement_of(i, movements);
+    return m ? traits_of(*m).stage() : 0;
 }
 
 /// A form with what goes before it (drill) and after it (easing).
@@ -348,6 +350,16 @@ const Movement* movement_named(const std::vector<Movement>& movements, const std
     for (const auto& m : movements)
         if (m.id == id) return &m;
     return nullptr;
+}
+
+const Movement* movement_of(const PlanItem& item, const std::vector<Movement>& movements, const std::string& id) {
+    const Movement* m = movement_named(movements, id.empty() ? item.movement : id);
+    return m && item.sequence.empty() ? &m->as(item.version) : m;
+}
+
+int balance_step_of(int known, bool helper) {
+    const int step = known > 0 ? known : static_cast<int>(BalanceStep::in_reach);
+    return std::min(step, static_cast<int>(helper ? BalanceStep::eyes_closed : BalanceStep::slower));
 }
 
 std::string_view plan_part_name(PlanPart p) {
@@ -407,7 +419,7 @@ double practice_seconds(const PlanItem& i, const std::vector<Movement>& movement
     } else if (!i.sequence.empty()) {
         for (const auto& id : i.sequence)
             if (const Movement* m = movement_named(movements, id)) once += side_seconds(*m, pace);
-    } else if (const Movement* m = movement_named(movements, i.movement)) {
+    } else if (const Movement* m = movement_of(i, movements)) {
         once = side_seconds(*m, pace);
     }
     if (!i.drill.empty()) once *= drill_share;
@@ -621,7 +633,7 @@ void settle_plan(Plan& plan, const std::vector<Movement>& movements) {
     for (auto& i : plan.items) {
         i.practice_s = practice_seconds(i, movements, plan.pace, plan.breath_s);
         i.cautions.clear();
-        const Movement* m = movement_named(movements, i.movement);
+        const Movement* m = movement_of(i, movements);
         if (!m || i.part == PlanPart::settling) continue;
         for (const auto& c : m->cautions)
             if (said.insert(c).second) i.cautions.push_back(c);

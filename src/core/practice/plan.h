@@ -22,6 +22,10 @@ struct Traits {
 Traits traits_of(const Movement& m);
 /// The movement with this id; null where there is none.
 const Movement* movement_named(const std::vector<Movement>& movements, const std::string& id);
+struct PlanItem;
+/// A movement as it is done in an item: in the item's graded version. `id`: which of a sequence; empty: the item's own. Null where there is
+/// none.
+const Movement* movement_of(const PlanItem& item, const std::vector<Movement>& movements, const std::string& id = {});
 
 enum class PlanPart { opening, loosening, drill, form, sequence, join, settling, closing };
 std::string_view plan_part_name(PlanPart p);
@@ -57,6 +61,7 @@ struct PlanItem {
     double practice_s = 0;             // of the thing itself, breaths between holds included
     double change_s = 0;               // before it: change of stance, explanation, rest
     bool support = false;              // a chair or a wall in reach
+    int ladder = 0;                    // step of the balance ladder; 0: it asks for no balance
     std::string first_side;            // "left", "right": which goes first; empty: either
     bool locked = false;               // stays whatever is proposed anew
     std::vector<std::string> sequence; // movements one after the other
@@ -64,6 +69,13 @@ struct PlanItem {
     std::vector<std::string> cautions; // said before it, each once in a plan
     double seconds() const { return practice_s + change_s; }
 };
+
+/// The balance ladder (domain, "Planning practice"): one step at a time, one down after a fall or pain. The last step only with a helper
+/// beside, never as homework.
+enum class BalanceStep { two_hands = 1, one_hand, fingertips, in_reach, tandem, slower, eyes_closed };
+inline constexpr int balance_steps = 7;
+/// The step for today: the person's own, or `in_reach` where it is not known; no higher than `slower` without a helper.
+int balance_step_of(int known, bool helper);
 
 /// What did not fit, or was left out for today.
 struct LeftOut {
@@ -99,13 +111,16 @@ struct Needs {
     std::set<std::string> care;   // parts that ask for care today: "neck", "low_back", "shoulders", "knees"
     std::optional<int> energy;    // 0–10; up to `tired` it is a tired day
     bool dizzy = false, unsteady = false;
-    std::vector<AskedFor> asked;        // by the last letters
-    std::set<std::string> themes;       // what is to be trained
-    std::vector<std::string> wanted;    // movements
-    std::vector<std::string> practised; // movements the person knows
-    std::vector<std::string> sequence;  // grown movement by movement
-    std::vector<PlanItem> locked;       // as they stand
+    std::vector<AskedFor> asked;                 // by the last letters
+    std::set<std::string> themes;                // what is to be trained
+    std::vector<std::string> wanted;             // movements
+    std::vector<std::string> practised;          // movements the person knows
+    std::map<std::string, std::string> versions; // graded version by movement, where the person is taught one
+    std::vector<std::string> sequence;           // grown movement by movement
+    std::vector<PlanItem> locked;                // as they stand
     bool chair = true, wall = true, stick = false;
+    int balance_step = 0; // where the person stands on the ladder; 0: not known, free with the support in reach
+    bool helper = false;  // somebody stands beside
     std::string steadier; // "left", "right": the side that balances better; empty: not known
     static constexpr int tired_at = 3;
     bool tired() const { return energy && *energy <= tired_at; }

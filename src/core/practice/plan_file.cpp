@@ -54,6 +54,7 @@ std::string plan_text(const Plan& plan) {
                          {"practice_s", i.practice_s},
                          {"change_s", i.change_s},
                          {"support", i.support},
+                         {"ladder", i.ladder},
                          {"first", i.first_side},
                          {"locked", i.locked},
                          {"sequence", i.sequence},
@@ -92,6 +93,7 @@ Result<Plan> parse_plan(const std::string& source) {
                 i.times = static_cast<int>(number(o, "times", 0, 400)), i.holds = static_cast<int>(number(o, "holds", 0, 60));
                 i.hold_s = number(o, "hold_s", 0, 3600), i.practice_s = number(o, "practice_s", 0, 36000),
                 i.change_s = number(o, "change_s", 0, 3600);
+                if (o.contains("ladder")) i.ladder = static_cast<int>(number(o, "ladder", 0, balance_steps));
                 for (const auto& [to, key] : {std::pair{&i.support, "support"}, {&i.locked, "locked"}}) {
                     if (!o.contains(key) || !o[key].is_boolean()) throw Bad{key};
                     *to = o[key];

@@ -49,6 +49,7 @@ std::vector<KeptFigure> figures_of(const Review& r) {
         KeptFigure f;
         f.view = view_name(r.motion.view);
         f.movement = r.movement.id;
+        f.version = r.movement.version;
         f.check = c.id;
         f.measure = c.measure;
         f.unit = v.check < r.summaries.units.size() ? r.summaries.units[v.check] : "";
@@ -66,10 +67,11 @@ std::vector<KeptFigure> figures_of(const Review& r) {
 std::vector<std::vector<std::size_t>> lines_of(std::span<const KeptFigure> points) {
     std::vector<std::vector<std::size_t>> out;
     for (std::size_t i = 0; i < points.size(); ++i) {
-        // A clip from another side begins a line of its own, and a later one from the same side goes on with the earlier.
+        // A clip from another side or of another graded version begins a line of its own, and a later one from the same side goes on with
+        // the earlier.
         auto same = std::find_if(out.rbegin(), out.rend(), [&](const std::vector<std::size_t>& line) {
             const KeptFigure& p = points[line.back()];
-            return p.view == points[i].view;
+            return p.view == points[i].view && p.version == points[i].version;
         });
         if (same != out.rend() && same_end(points[same->back()].low, points[i].low) && same_end(points[same->back()].high, points[i].high))
             same->push_back(i);

@@ -8,6 +8,7 @@ namespace bevel {
 /// One check on one side in one clip: all its repetitions together, with the parts of the error.
 struct KeptFigure {
     std::int64_t clip = 0;
+    std::string version;                                         // graded version of the movement; empty: as it is
     std::string day, view, movement, check, measure, unit, side; // day: ISO; side: "left", "right" or ""
     double value = 0, own = 0, of_clip = 0, person = 0;
     std::optional<double> low, high; // band in force then
@@ -20,7 +21,7 @@ struct KeptFigure {
 /// The figures of a review, one a check and side that could be told.
 std::vector<KeptFigure> figures_of(const Review& review);
 
-/// Indices of points that may be compared, in order of day: another view or another band begins a new line.
+/// Indices of points that may be compared, in order of day: another view, graded version or band begins a new line.
 std::vector<std::vector<std::size_t>> lines_of(std::span<const KeptFigure> points);
 
 enum class Turn { none, better, worse };

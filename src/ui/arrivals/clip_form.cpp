@@ -79,6 +79,12 @@ void ClipForm::build() {
     movement_ = new QComboBox;
     movement_->setObjectName(QStringLiteral("movement"));
     movement_->setAccessibleName(tr("Movement"));
+    version_ = new QComboBox;
+    version_->setObjectName(QStringLiteral("version"));
+    version_->setAccessibleName(tr("Done as"));
+    version_->setToolTip(tr("An easier way to do the movement: the clip is held against that"));
+    version_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    version_->setMinimumContentsLength(8);
     view_ = new QComboBox;
     view_->setObjectName(QStringLiteral("view"));
     view_->setAccessibleName(tr("Filmed from"));
@@ -162,7 +168,10 @@ void ClipForm::build() {
     who->addWidget(student_, 1);
     who->addWidget(height_);
     form->addRow(tr("Student and height"), who);
-    form->addRow(tr("Movement"), movement_);
+    auto* what = new QHBoxLayout;
+    what->addWidget(movement_, 3);
+    what->addWidget(version_, 2);
+    form->addRow(tr("Movement"), what);
     form->addRow(tr("Filmed from"), view_);
     connect(school_, &QComboBox::activated, this, [this] { school_chosen_ = true; });
     form->addRow(tr("School"), school_);
@@ -194,9 +203,9 @@ void ClipForm::build() {
         look_at_person();
         offer_pairs();
     });
-    for (auto* b : {movement_, view_, school_, footwear_, surface_})
+    for (auto* b : {movement_, version_, view_, school_, footwear_, surface_})
         connect(b, &QComboBox::activated, this, [this] { touched_ = true, settle(); });
-    connect(movement_, &QComboBox::currentIndexChanged, this, [this] { offer_pairs(), offer_ground(); });
+    connect(movement_, &QComboBox::currentIndexChanged, this, [this] { offer_pairs(), offer_ground(), offer_versions(std::nullopt); });
     connect(view_, &QComboBox::activated, this, &ClipForm::offer_pairs);
     connect(pair_, &QComboBox::activated, this, [this] { touched_ = pair_chosen_ = true; });
     connect(mirrored_, &QCheckBox::clicked, this, [this] { touched_ = true; });
@@ -311,6 +320,7 @@ void ClipForm::fill(const ClipRow& row) {
     std::string movement = c.movement;
     if (movement.empty() && !guess_.movements.empty()) movement = guess_.movements.front().movement;
     movement_->setCurrentIndex(movement_->findData(QString::fromStdString(movement)));
+    offer_versions(c.version);
     auto choose = [](QComboBox* box, const std::string& id) {
         box->setCurrentIndex(std::max(0, box->findData(QString::fromStdString(id))));
     };
@@ -433,6 +443,18 @@ void ClipForm::offer_ground() {
     ground_row_->setVisible(m && std::any_of(m->phases.begin(), m->phases.end(), [](const Phase& p) { return p.role == "pivot"; }));
 }
 
+/// Easier ways of the movement; until somebody says it, the one that its person is taught.
+void ClipForm::offer_versions(const std::optional<std::string>& chosen) {
+    const auto* m = session_.movement(movement_->currentData().toString().toStdString());
+    version_->clear();
+    if (!chosen) version_->addItem(tr("as it is taught"));
+    version_->addItem(tr("as it is"), QString());
+    if (m)
+        for (const auto& v : m->versions) version_->addItem(said(v.name), QString::fromStdString(v.name));
+    version_->setCurrentIndex(chosen ? std::max(0, version_->findData(QString::fromStdString(*chosen))) : 0);
+    version_->setVisible(m && !m->versions.empty());
+}
+
 void ClipForm::settle() {
     if (!row_) return take_->setEnabled(false);
     const bool named = !student_->currentText().trimmed().isEmpty(), moves = movement_->currentIndex() >= 0;
@@ -483,6 +505,8 @@ void ClipForm::confirm() {
     ClipRow after = *row_;
     after.person = person;
     after.clip.movement = movement_->currentData().toString().toStdString();
+    const QVariant version = version_->currentData();
+    after.clip.version = version.isValid() ? std::optional(version.toString().toStdString()) : std::nullopt;
     after.clip.view = view_->currentData().toString().toStdString();
     after.clip.school = school_->currentData().toString().toStdString();
     after.clip.mirrored = mirrored_->isChecked();

@@ -46,6 +46,7 @@ private:
     void look_at_person();
     void offer_pairs();
     void offer_ground();
+    void offer_versions(const std::optional<std::string>& chosen);
     void keep_typed();
     void load_condition();
     void keep_condition();
@@ -61,7 +62,7 @@ private:
     bool touched_ = false, school_chosen_ = false; // typed in since the clip was chosen
     QLabel *file_label_ = nullptr, *sure_ = nullptr;
     Notice* notice_ = nullptr;
-    QComboBox *student_ = nullptr, *movement_ = nullptr, *view_ = nullptr, *school_ = nullptr;
+    QComboBox *student_ = nullptr, *movement_ = nullptr, *view_ = nullptr, *school_ = nullptr, *version_ = nullptr;
     QCheckBox* mirrored_ = nullptr;
     QComboBox *pair_ = nullptr, *footwear_ = nullptr, *surface_ = nullptr;
     QWidget *pair_row_ = nullptr, *ground_row_ = nullptr; // there only where they are asked

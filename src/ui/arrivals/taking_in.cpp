@@ -83,6 +83,14 @@ Result<Taken> take(Library& library, const std::filesystem::path& file, bool eve
     return Taken{*added, std::nullopt};
 }
 
+/// From the first time it is judged on, a clip shows the version that was taught then.
+Result<bool> keep_version(Library& library, const Clip& clip, const Taught& taught) {
+    if (clip.version || clip.movement.empty()) return true;
+    Clip now = clip;
+    now.version = taught.version;
+    return library.set_clip_facts(now);
+}
+
 Result<QString> judge(Library& library, const Session& session, const Person& person, Clip clip) {
     const auto id = keep_person(library, person, clip.filmed_on);
     if (!id) return tl::unexpected(id.error());
@@ -94,14 +102,16 @@ Result<QString> judge(Library& library, const Session& session, const Person& pe
             if (auto ok = library.pair_clips(clip.id, clip.pair); !ok) return tl::unexpected(ok.error());
     }
     const auto track = library.load_track(clip.id);
-    const Movement* movement = session.movement(clip.movement);
+    const Taught taught = taught_of(library, clip);
+    const Movement* movement = session.movement(clip.movement, taught.version);
     if (!track || !movement) {
         if (auto ok = library.set_clip_state(clip.id, ClipState::waiting, ""); !ok) return tl::unexpected(ok.error());
         return QString();
     }
     const auto agreements = library.agreements_for(clip);
     if (!agreements) return tl::unexpected(agreements.error());
-    const auto review = make_review(*track, *movement, review_options(session, clip, person, *agreements));
+    const auto review = make_review(*track, *movement, review_options(session, clip, person, *agreements, taught));
+    if (auto ok = keep_version(library, clip, taught); !ok) return tl::unexpected(ok.error());
     Found what;
     what.track = &*track;
     if (review)
@@ -209,13 +219,16 @@ QString find_body(Library& library, const Session& session, FindOrder order, con
                 for (const auto& p : *people)
                     if (p.id == now->person) order.person = p;
         }
-        if (found && said_now) order.movement = *session.movement(now->movement);
+        if (found && said_now) order.movement = *session.movement(now->movement, taught_of(library, *now).version);
         order.clip = *now;
     }
     if (found && order.movement) { // say early if the clip cannot be judged
         const auto agreements = library.agreements_for(order.clip);
-        if (auto made = make_review(found->track, *order.movement,
-                                    review_options(session, order.clip, order.person, agreements ? *agreements : std::vector<Agreement>{})))
+        const Taught taught = taught_of(library, order.clip);
+        (void)keep_version(library, order.clip, taught);
+        if (auto made =
+                make_review(found->track, *order.movement,
+                            review_options(session, order.clip, order.person, agreements ? *agreements : std::vector<Agreement>{}, taught)))
             review = *made;
         else
             error = made.error();

@@ -1,4 +1,5 @@
 #include "ui/forms/form_editor.h"
+#include "ui/forms/posture_editor.h"
 #include "ui/text/data_words.h"
 #include <cmath>
 #include <nlohmann/json.hpp>
@@ -130,7 +131,19 @@ void FormEditor::build() {
         });
     }
     form->addRow(second);
+    posture_ = new PostureEditor(session_);
+    posture_->setObjectName(QStringLiteral("formPosture"));
+    form->addRow(tr("The posture at its end"), posture_);
+    connect(posture_, &PostureEditor::set, this,
+            [this](const QString& what, const std::string& part, const std::string& key, const json& value) {
+                const auto i = static_cast<std::size_t>(phase());
+                change(tr("posture: %1").arg(what), [&](json& j) {
+                    json& at = i < movement_->phases.size() ? j["phases"][i]["posture"] : j["home"];
+                    (part.empty() ? at : at[part])[key] = value;
+                });
+            });
     connect(phase_, &QComboBox::currentIndexChanged, this, &FormEditor::show_phase);
+    connect(phase_, &QComboBox::activated, this, &FormEditor::phase_chosen);
     connect(seconds_, &QDoubleSpinBox::valueChanged, this, [this](double v) {
         change(tr("the time of a phase"),
                [this, v](json& j) { j["phases"][static_cast<std::size_t>(phase_->currentIndex())]["duration_s"] = v; });
@@ -220,6 +233,7 @@ void FormEditor::show_movement(const Movement& m, bool has_shipped) {
         const QSignalBlocker quiet(phase_);
         phase_->clear();
         for (const auto& p : m.phases) phase_->addItem(said(p.name));
+        phase_->addItem(tr("before and after: where it begins and ends"));
         phase_->setCurrentIndex(same ? std::clamp(phase, 0, phase_->count() - 1) : 0);
     }
     show_phase();
@@ -249,13 +263,21 @@ void FormEditor::say(const QString& words) {
 
 void FormEditor::show_phase() {
     const int i = phase_->currentIndex();
-    if (!movement_ || i < 0 || i >= static_cast<int>(movement_->phases.size())) return;
+    if (!movement_ || i < 0) return;
+    const bool home = i >= static_cast<int>(movement_->phases.size());
+    for (QWidget* w : std::initializer_list<QWidget*>{seconds_, breath_, role_, stance_}) w->setEnabled(!home);
+    posture_->show_posture(home ? movement_->home : movement_->phases[static_cast<std::size_t>(i)].posture);
+    if (home) return;
     const auto& p = movement_->phases[static_cast<std::size_t>(i)];
     const QSignalBlocker quiet(seconds_);
     seconds_->setValue(p.duration_s);
     breath_->setCurrentIndex(breath_->findData(static_cast<int>(p.breath)));
     role_->setCurrentIndex(std::max(0, role_->findData(QString::fromStdString(p.role))));
     stance_->setCurrentIndex(std::max(0, stance_->findData(QString::fromStdString(p.stance))));
+}
+
+int FormEditor::phase() const {
+    return std::max(0, phase_->currentIndex());
 }
 
 const Check* FormEditor::check() const {

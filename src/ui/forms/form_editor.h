@@ -15,6 +15,8 @@ class QPushButton;
 
 namespace bevel::ui {
 
+class PostureEditor;
+
 /// Says when it is left, as a line edit does.
 class LeftEdit : public QPlainTextEdit {
     Q_OBJECT
@@ -38,6 +40,8 @@ public:
     void show_movement(const Movement& movement, bool has_shipped);
     void problem(const QString& words);
     void say(const QString& words); // what went well
+    /// The phase that is changed; as many as there are: the posture the movement begins and ends in.
+    int phase() const;
 
 signals:
     /// The movement's text as it is to be; `what` in words for the undo list.
@@ -46,6 +50,7 @@ signals:
     void reset_asked();
     void export_asked();
     void import_asked();
+    void phase_chosen(int phase);
 
 private:
     void build();
@@ -63,6 +68,7 @@ private:
     QLineEdit *name_ = nullptr, *reason_ = nullptr;
     LeftEdit *about_ = nullptr, *attention_ = nullptr;
     QComboBox *phase_ = nullptr, *breath_ = nullptr, *role_ = nullptr, *stance_ = nullptr, *check_ = nullptr;
+    PostureEditor* posture_ = nullptr;
     QDoubleSpinBox *seconds_ = nullptr, *low_ = nullptr, *high_ = nullptr;
 };
 

@@ -2,6 +2,7 @@
 #include "core/files.h"
 #include "core/movement/astray.h"
 #include "store/forms.h"
+#include "ui/forms/course_view.h"
 #include "ui/forms/form_editor.h"
 #include "ui/forms/learn_dialog.h"
 #include "ui/forms/schools_dialog.h"
@@ -198,6 +199,30 @@ QWidget* FormsPage::build_figure() {
                                             tr("hips turn while a foot is off")};
         fault_->addItem(tr("fault: %1").arg(names[i]), static_cast<int>(i));
     }
+    way_ = new QComboBox;
+    way_->setObjectName(QStringLiteral("formWay"));
+    way_->setAccessibleName(tr("Graded version"));
+    way_->setToolTip(tr("An easier way: shown, judged and practised as a movement of its own"));
+    lane_ = new QComboBox;
+    lane_->setObjectName(QStringLiteral("formLane"));
+    lane_->setAccessibleName(tr("Measure of the lane"));
+    for (auto* b : {way_, lane_, fault_}) {
+        b->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+        b->setMinimumContentsLength(10);
+    }
+    course_ = new CourseView(session_);
+    connect(course_, &CourseView::chosen, this, [this](double t) { figure_->play(false), figure_->set_time(t); });
+    connect(course_, &CourseView::told, this, [this] {
+        const QSignalBlocker quiet(lane_);
+        const QVariant had = lane_->currentData();
+        lane_->clear();
+        for (const auto& id : course_->measures())
+            lane_->addItem(session_.catalogue.name(QString::fromStdString(id)), QString::fromStdString(id));
+        lane_->setCurrentIndex(std::max(0, lane_->findData(had)));
+        course_->show_lane(lane_->currentData().toString().toStdString());
+    });
+    connect(lane_, &QComboBox::currentIndexChanged, this, [this] { course_->show_lane(lane_->currentData().toString().toStdString()); });
+    connect(way_, &QComboBox::currentIndexChanged, this, &FormsPage::show_way);
     size_ = new QSlider(Qt::Horizontal);
     size_->setObjectName(QStringLiteral("faultSize"));
     size_->setAccessibleName(tr("How large the fault is"));
@@ -209,7 +234,9 @@ QWidget* FormsPage::build_figure() {
     bar->addWidget(play_);
     bar->addWidget(speed_);
     bar->addWidget(time_, 3);
+    bar->addWidget(lane_, 2);
     auto* second = new QHBoxLayout;
+    second->addWidget(way_, 1);
     second->addWidget(fault_, 2);
     second->addWidget(size_, 1);
     auto* side_label = new QLabel(tr("from"));
@@ -220,6 +247,7 @@ QWidget* FormsPage::build_figure() {
     box->setContentsMargins(0, 0, 0, 0);
     box->addWidget(figure_, 1);
     box->addLayout(bar);
+    box->addWidget(course_);
     box->addLayout(second);
     connect(play_, &QToolButton::toggled, figure_, &FigureView::play);
     connect(figure_, &FigureView::played, this, [this](bool on) {
@@ -238,6 +266,7 @@ QWidget* FormsPage::build_figure() {
     });
     connect(figure_, &FigureView::moved, this, [this](double t) {
         const QSignalBlocker quiet(time_);
+        course_->set_time(t);
         if (!time_->isSliderDown()) time_->setValue(static_cast<int>(1000 * t / std::max(0.1, figure_->duration())));
         const int row = figure_->phase().first;
         if (phases_->currentRow() != row) {
@@ -272,15 +301,7 @@ QWidget* FormsPage::build_words() {
     phases_->setSelectionBehavior(QAbstractItemView::SelectRows);
     phases_->horizontalHeader()->setSectionResizeMode(0, QHeaderView::Stretch);
     for (const int c : {1, 2, 3}) phases_->horizontalHeader()->setSectionResizeMode(c, QHeaderView::ResizeToContents);
-    connect(phases_, &QTableWidget::currentCellChanged, this, [this](int row) {
-        // To the end of that phase, on the left.
-        const auto* m = movement();
-        if (!m || row < 0) return;
-        double t = 3; // quiet and approach come first
-        for (int i = 0; i <= row && i < static_cast<int>(m->phases.size()); ++i) t += m->phases[static_cast<std::size_t>(i)].duration_s;
-        figure_->play(false);
-        figure_->set_time(t - 0.02);
-    });
+    connect(phases_, &QTableWidget::currentCellChanged, this, [this](int row) { go_to_phase(row); });
     school_ = new QComboBox;
     school_->setObjectName(QStringLiteral("formSchool"));
     school_->setAccessibleName(tr("School"));
@@ -320,12 +341,13 @@ QWidget* FormsPage::build_words() {
     tabs_->addTab(editor_, tr("Change"));
     connect(editor_, &FormEditor::edited, this,
             [this](const QString& what, const std::string& text) { edit(what, shown().toStdString(), text); });
+    connect(editor_, &FormEditor::phase_chosen, this, &FormsPage::go_to_phase);
     connect(editor_, &FormEditor::copy_asked, this, &FormsPage::copy_shown);
     connect(editor_, &FormEditor::reset_asked, this, [this] { edit(tr("your own version"), shown().toStdString(), std::nullopt); });
     connect(editor_, &FormEditor::export_asked, this, &FormsPage::export_shown);
     connect(editor_, &FormEditor::import_asked, this, &FormsPage::import_form);
     connect(school_, &QComboBox::currentIndexChanged, this, [this] {
-        if (const auto* m = movement()) rules_->setHtml(rules_html(*m));
+        if (const auto* m = way()) rules_->setHtml(rules_html(*m));
     });
     return tabs_;
 }
@@ -344,6 +366,42 @@ void FormsPage::build() {
 
 const Movement* FormsPage::movement() const {
     return session_.movement(shown().toStdString());
+}
+
+const Movement* FormsPage::way() const {
+    return session_.movement(shown().toStdString(), way_->currentData().toString().toStdString());
+}
+
+void FormsPage::fill_ways() {
+    const auto* m = movement();
+    const QSignalBlocker quiet(way_);
+    way_->clear();
+    way_->addItem(tr("as it is"), QString());
+    if (m)
+        for (const auto& v : m->versions)
+            if (v.change) way_->addItem(said(v.name), QString::fromStdString(v.name));
+    way_->setEnabled(way_->count() > 1);
+}
+
+void FormsPage::show_way() {
+    const auto* m = way();
+    if (!m) return;
+    figure_->play(false);
+    figure_->show_movement(*m);
+    course_->show_movement(*m);
+    fill_faults();
+    fill_words();
+}
+
+/// To the end of a phase, on the left; past the last one: where the movement begins.
+void FormsPage::go_to_phase(int row) {
+    const auto* m = way();
+    if (!m || row < 0) return;
+    double t = 3; // quiet and approach come first
+    for (int i = 0; i <= row && i < static_cast<int>(m->phases.size()) && row < static_cast<int>(m->phases.size()); ++i)
+        t += m->phases[static_cast<std::size_t>(i)].duration_s;
+    figure_->play(false);
+    figure_->set_time(t - 0.02);
 }
 
 QString FormsPage::shown() const {
@@ -395,12 +453,8 @@ void FormsPage::open(Ref ref) {
 void FormsPage::show_movement(const QString& id) {
     for (int i = 0; i < list_->count(); ++i)
         if (list_->item(i)->data(Qt::UserRole).toString() == id && list_->currentRow() != i) return list_->setCurrentRow(i);
-    const auto* m = movement();
-    if (!m) return;
-    figure_->play(false);
-    figure_->show_movement(*m);
-    fill_faults();
-    fill_words();
+    fill_ways();
+    show_way();
 }
 
 /// The faults a body is known to make, then whatever else the figure can show of what this movement is judged by.
@@ -409,7 +463,7 @@ void FormsPage::fill_faults() {
     while (fault_->count() > static_cast<int>(faults().size()) + 1) fault_->removeItem(fault_->count() - 1);
     fault_->setCurrentIndex(0);
     size_->setEnabled(false);
-    const auto* m = movement();
+    const auto* m = way();
     if (!m) return;
     std::set<QString> named;
     for (std::size_t k = 0; k < m->checks.size(); ++k) {
@@ -426,7 +480,7 @@ void FormsPage::fill_faults() {
 
 void FormsPage::show_finding(const std::string& id, const std::string& check, bool high) {
     show_movement(QString::fromStdString(id));
-    const auto* m = movement();
+    const auto* m = way();
     if (!m || m->id != id) return;
     for (const auto& c : m->checks) {
         if (c.id != check) continue;
@@ -458,7 +512,7 @@ void FormsPage::show_fault() {
     size_->setEnabled(i >= 0);
     if (i < 0) return figure_->show_fault(std::nullopt);
     if (i >= check_faults) { // of a check of this movement
-        const auto* m = movement();
+        const auto* m = way();
         const auto k = static_cast<std::size_t>((i - check_faults) / 2);
         const bool high = (i - check_faults) % 2 == 1;
         if (!m || k >= m->checks.size()) return;
@@ -567,9 +621,11 @@ void FormsPage::apply(const std::string& id, const std::optional<std::string>& t
         });
     fill_list();
     if (session_.movement(id) && shown().toStdString() != id) show_movement(QString::fromStdString(id));
-    if (const auto* m = movement()) {
-        figure_->show_movement(*m);
-        fill_words();
+    if (movement()) {
+        const int phase = editor_->phase();
+        fill_ways();
+        show_way();
+        if (tabs_->currentWidget() == editor_) go_to_phase(phase); // what was changed is looked at
     }
 }
 
@@ -632,7 +688,7 @@ void FormsPage::print_card() {
 }
 
 void FormsPage::write_card(const QString& file) {
-    const auto* m = movement();
+    const auto* m = way();
     if (!m) return;
     session_.files().run<Result<bool>>(
         this,
@@ -669,6 +725,7 @@ void FormsPage::fill_words() {
     editor_->show_movement(*m,
                            std::any_of(session_.shipped.begin(), session_.shipped.end(), [&](const Movement& s) { return s.id == m->id; }));
     about_->setHtml(about_html(*m));
+    m = way();
     rules_->setHtml(rules_html(*m));
     const QSignalBlocker quiet(phases_);
     phases_->setRowCount(static_cast<int>(m->phases.size()));
@@ -753,7 +810,7 @@ void FormsPage::apply_school(const std::string& id, const std::optional<std::str
             if (!ok) editor_->problem(text::error(ok.error()));
         });
     fill_schools();
-    if (const auto* m = movement()) rules_->setHtml(rules_html(*m));
+    if (const auto* m = way()) rules_->setHtml(rules_html(*m));
     for (auto* d : findChildren<SchoolsDialog*>()) d->fill();
 }
 

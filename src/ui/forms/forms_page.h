@@ -16,6 +16,7 @@ class QToolButton;
 
 namespace bevel::ui {
 
+class CourseView;
 class FormEditor;
 
 class FormsPage : public Place {
@@ -53,6 +54,10 @@ private:
     QString about_html(const Movement& m) const;
     QString rules_html(const Movement& m) const;
     const Movement* movement() const;
+    const Movement* way() const; // in the graded version that is chosen
+    void show_way();
+    void fill_ways();
+    void go_to_phase(int phase);
     void edit(const QString& what, const std::string& id, const std::optional<std::string>& text);
     void apply(const std::string& id, const std::optional<std::string>& text);
     void edit_school(const QString& what, const std::string& id, const std::optional<std::string>& text);
@@ -68,10 +73,12 @@ private:
     FormEditor* editor_ = nullptr;
 
     QLineEdit* search_ = nullptr;
-    QComboBox *kind_ = nullptr, *trains_ = nullptr, *asks_ = nullptr, *fault_ = nullptr, *speed_ = nullptr, *school_ = nullptr;
+    QComboBox *kind_ = nullptr, *trains_ = nullptr, *asks_ = nullptr, *fault_ = nullptr, *speed_ = nullptr, *school_ = nullptr,
+              *way_ = nullptr, *lane_ = nullptr;
     QListWidget* list_ = nullptr;
     QLabel *title_ = nullptr, *count_ = nullptr;
     FigureView* figure_ = nullptr;
+    CourseView* course_ = nullptr;
     QSlider *time_ = nullptr, *around_ = nullptr, *size_ = nullptr;
     QToolButton* play_ = nullptr;
     QTabWidget* tabs_ = nullptr;

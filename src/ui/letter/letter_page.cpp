@@ -66,8 +66,16 @@ void LetterPage::settle() {
     for (auto* b : {pdf_, html_, print_, sent_, text_, mail_, mark_, answered_}) b->setEnabled(open && !busy_);
     reminder_->setEnabled(open && look_again_->isChecked());
     clip_->setEnabled(open && !busy_ && open_->has_file && !chosen().isEmpty());
-    clip_->setToolTip(open && !open_->has_file ? tr("The clip's file is not where it was: point to it in the review")
-                                               : tr("Save the moment of the chosen correction as a clip three times as slow"));
+    clip_->setToolTip(open && open_->clip.film_dropped ? tr("The film was deleted when its time had come")
+                      : open && !open_->has_file       ? tr("The clip's file is not where it was: point to it in the review")
+                                                       : tr("Save the moment of the chosen correction as a clip three times as slow"));
+}
+
+/// Lengths as the reader is used to them.
+Units LetterPage::units_of_letter() const {
+    Units u = session_.settings.units(open_->review->motion, open_->person);
+    if (!facts_.lengths.empty()) u.inches = facts_.lengths == "in";
+    return u;
 }
 
 /// Key of the correction under the cursor, else of the first that goes out.
@@ -150,7 +158,7 @@ void LetterPage::show_choices() {
     corrections_->clear();
     praise_->clear();
     praise_->addItem(tr("nothing chosen"), QString());
-    const Units units = session_.settings.units(open_->review->motion, open_->person);
+    const Units units = units_of_letter();
     // What has become better beyond its errors comes first: that is what somebody worked for.
     for (const auto& [key, change] : better_)
         praise_->addItem(better_words(key, change, session_.catalogue, units), QString::fromStdString("better:" + key));
@@ -353,7 +361,7 @@ void LetterPage::render() {
 }
 
 LetterOrder LetterPage::order() const {
-    return {open_, record(), session_.settings.units(open_->review->motion, open_->person), &session_.movements.now(), facts_.alias};
+    return {open_, record(), units_of_letter(), &session_.movements.now(), facts_.alias};
 }
 
 void LetterPage::show_page(const LetterContent& content) {

@@ -87,6 +87,7 @@ private:
     void working(const QString& what);
     QString place_for(const QString& name) const;
     void saved(const QString& file);
+    Units units_of_letter() const;
     QString chosen() const;
 
     EmptyState* empty_ = nullptr;

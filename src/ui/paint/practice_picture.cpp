@@ -75,7 +75,7 @@ PracticePicture practice_picture(const Timeline& t, const Plan& plan, const std:
     switch (s.kind) {
     case Stretch::Kind::change:
         out.resting = true;
-        out.words = i.support ? Words::tr("Have a chair or the wall in reach") : Words::tr("Get ready");
+        out.words = i.support ? text::first_large(text::balance_step(i.ladder)) : Words::tr("Get ready");
         break;
     case Stretch::Kind::breaths:
         out.resting = true;
@@ -281,9 +281,9 @@ Result<bool> write_practice_film(const std::filesystem::path& file, const Practi
         PracticePicture s = practice_picture(t, film.plan, movements, at);
         const Moment m = moment_at(t, film.plan, movements, at);
         const Stretch& stretch = t.stretches[m.stretch];
-        const Movement* mv = movement_named(movements, stretch.movement);
+        const Movement* mv = movement_of(film.plan.items[stretch.item], movements, stretch.movement);
         if (mv && stretch.kind != Stretch::Kind::settle) {
-            auto& one = figures[mv->id];
+            auto& one = figures[drawn_id(*mv)];
             if (!one.student) {
                 sim::StudentOptions o;
                 o.score.repetitions = 1;
@@ -296,7 +296,7 @@ Result<bool> write_practice_film(const std::filesystem::path& file, const Practi
                 one.film = std::make_unique<sim::Film>(one.student->solver(), clay(), phone);
             }
             const double score = score_time(*one.student, m.movement_s, stretch.side);
-            const QString as = QStringLiteral("%1 %2").arg(QString::fromStdString(mv->id)).arg(std::lround(score * film.fps));
+            const QString as = QStringLiteral("%1 %2").arg(QString::fromStdString(drawn_id(*mv))).arg(std::lround(score * film.fps));
             if (as != drawn_as) {
                 figure = to_image(one.film->shoot(one.student->pose(one.student->time_of(score)), 0));
                 if (film.mirrored) figure = figure.mirrored(true, false);

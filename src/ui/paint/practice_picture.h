@@ -26,6 +26,10 @@ void paint_practice(QPainter& p, const QRectF& r, const PracticePicture& picture
 /// it.
 void paint_breath(QPainter& p, const QRectF& r, double fullness, Breath breath, const Theme& theme);
 
+/// What tells a figure apart: a movement in a graded version.
+inline std::string drawn_id(const Movement& m) {
+    return m.version.empty() ? m.id : m.id + "~" + m.version;
+}
 /// Where the figure of a movement is: time of its score for a moment of the movement on a side.
 double score_time(const sim::Student& figure, double movement_s, std::optional<Side> side);
 

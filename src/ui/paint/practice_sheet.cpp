@@ -1,6 +1,7 @@
 #include "ui/paint/practice_sheet.h"
 #include "ui/paint/card.h"
 #include "ui/paint/page_pdf.h"
+#include "ui/paint/practice_picture.h"
 #include "ui/paint/theme.h"
 #include "ui/text/practice_words.h"
 #include <cmath>
@@ -22,7 +23,8 @@ Pictures pictures_of(const Plan& plan, const std::vector<Movement>& movements) {
     for (const auto& i : plan.items) {
         if (i.part == PlanPart::settling || i.part == PlanPart::closing) continue;
         for (const auto& id : i.sequence.empty() ? std::vector<std::string>{i.movement} : i.sequence)
-            if (const Movement* m = movement_named(movements, id); m && !out.contains(id)) out[id] = phase_pictures(*m, 150, 250);
+            if (const Movement* m = movement_of(i, movements, id); m && !out.contains(drawn_id(*m)))
+                out[drawn_id(*m)] = phase_pictures(*m, 150, 250);
     }
     return out;
 }
@@ -44,7 +46,7 @@ QString body(const Plan& plan, const std::vector<Movement>& movements, const Pic
         h += QStringLiteral("<h2>%1. %2</h2><p>%3 · %4</p>")
                  .arg(++number)
                  .arg(e(text::item_title(i, movements)), e(text::item_amount(i)), e(text::minutes_words(i.practice_s)));
-        if (i.support) h += QStringLiteral("<p><b>%1</b></p>").arg(e(Words::tr("Have a chair or the wall in reach.")));
+        if (i.support) h += QStringLiteral("<p><b>%1</b></p>").arg(e(text::first_large(text::balance_step(i.ladder)) + QLatin1Char('.')));
         for (const auto& c : i.cautions) h += QStringLiteral("<p><b>%1</b></p>").arg(e(text::caution(QString::fromStdString(c))));
         const Movement* first = movement_named(movements, i.movement);
         if (first && !i.drill.empty())
@@ -54,9 +56,9 @@ QString body(const Plan& plan, const std::vector<Movement>& movements, const Pic
             for (const auto& v : first->versions)
                 if (v.name == i.version) h += QStringLiteral("<p>%1</p>").arg(e(said(v.about)));
         for (const auto& id : i.sequence.empty() ? std::vector<std::string>{i.movement} : i.sequence) {
-            const Movement* m = movement_named(movements, id);
-            const auto it = pictures.find(id);
-            if (!m || it == pictures.end() || !shown.insert(id).second) continue; // drawn once
+            const Movement* m = movement_of(i, movements, id);
+            const auto it = m ? pictures.find(drawn_id(*m)) : pictures.end();
+            if (it == pictures.end() || !shown.insert(it->first).second) continue; // drawn once
             h += QStringLiteral("<table cellspacing=\"0\" cellpadding=\"3\"><tr>");
             for (std::size_t k = 0; k < m->phases.size() && k < it->second.size(); ++k) {
                 if (k > 0 && k % 5 == 0) h += QStringLiteral("</tr><tr>");
@@ -64,7 +66,8 @@ QString body(const Plan& plan, const std::vector<Movement>& movements, const Pic
                 const QString breath = p.breath == Breath::in ? Words::tr("in") : p.breath == Breath::out ? Words::tr("out") : QString();
                 h += QStringLiteral("<td valign=\"top\" align=\"center\"><img alt=\"\" width=\"%1\" src=\"%2\"><br><small>%3</small></td>")
                          .arg(wide)
-                         .arg(source(id, k), e(breath.isEmpty() ? said(p.name) : Words::tr("%1 – breathe %2").arg(said(p.name), breath)));
+                         .arg(source(it->first, k),
+                              e(breath.isEmpty() ? said(p.name) : Words::tr("%1 – breathe %2").arg(said(p.name), breath)));
             }
             h += QStringLiteral("</tr></table>");
             if (!m->attention.empty()) h += QStringLiteral("<p>%1</p>").arg(e(said(m->attention.front())));

@@ -7,6 +7,7 @@
 #include "ui/review/review_state.h"
 #include "ui/shell/empty_state.h"
 #include "ui/text/data_words.h"
+#include "ui/text/practice_words.h"
 #include <charconv>
 #include <cmath>
 #include <QCheckBox>
@@ -258,6 +259,17 @@ QWidget* PeoplePage::build_facts() {
     language_->addItem(tr("as the program speaks"), QString());
     for (const auto& code : languages()) language_->addItem(language_name(code), code);
     connect(language_, &QComboBox::activated, this, &PeoplePage::facts_changed);
+    lengths_ = new QComboBox;
+    lengths_->setObjectName(QStringLiteral("personLengths"));
+    lengths_->setAccessibleName(tr("Lengths in letters"));
+    for (const auto& [label, id] : {std::pair{tr("lengths as shown here"), ""}, {tr("in centimetres"), "cm"}, {tr("in inches"), "in"}})
+        lengths_->addItem(label, QString::fromLatin1(id));
+    ladder_ = new QComboBox;
+    ladder_->setObjectName(QStringLiteral("personLadder"));
+    ladder_->setToolTip(tr("One step at a time; one step down after a fall or pain"));
+    ladder_->addItem(tr("not known"), 0);
+    for (int n = 1; n <= balance_steps; ++n) ladder_->addItem(tr("%1: %2").arg(n).arg(text::balance_step(n)), n);
+    for (auto* b : {lengths_, ladder_}) connect(b, &QComboBox::activated, this, &PeoplePage::facts_changed);
     height_ = new QDoubleSpinBox;
     height_->setObjectName(QStringLiteral("personHeight"));
     height_->setRange(80, 250);
@@ -288,15 +300,21 @@ QWidget* PeoplePage::build_facts() {
     form->addRow(tr("Name"), name_);
     form->addRow(tr("Alias"), alias_);
     form->addRow(tr("Height"), height_);
-    form->addRow(tr("Letters in"), language_);
+    auto* letters = new QHBoxLayout;
+    letters->addWidget(language_);
+    letters->addWidget(lengths_);
+    letters->addStretch(1);
+    form->addRow(tr("Letters in"), letters);
     form->addRow(tr("Mail"), email_);
     form->addRow(tr("Goals"), goals_);
     form->addRow(tr("Notes"), notes_);
     form->addRow(tr("Consent"), consent_);
+    form->addRow(tr("Balance"), ladder_);
     form->addRow(tr("Practises"), taught_);
     for (int row = 0; row < form->rowCount(); ++row) {
         const auto* label = qobject_cast<QLabel*>(form->itemAt(row, QFormLayout::LabelRole)->widget());
         auto* field = form->itemAt(row, QFormLayout::FieldRole)->widget();
+        if (label && !field) field = language_;
         if (label && field && field->accessibleName().isEmpty()) field->setAccessibleName(label->text());
     }
     for (auto* e : {name_, alias_, consent_, email_})
@@ -591,6 +609,8 @@ void PeoplePage::fill_facts() {
     consent_->setText(QString::fromStdString(f.consent));
     email_->setText(QString::fromStdString(f.email));
     language_->setCurrentIndex(std::max(0, language_->findData(QString::fromStdString(f.language))));
+    lengths_->setCurrentIndex(std::max(0, lengths_->findData(QString::fromStdString(f.lengths))));
+    ladder_->setCurrentIndex(std::max(0, ladder_->findData(f.balance_step)));
     height_->setValue(100 * p.stature_m);
     goals_->setPlainText(QString::fromStdString(f.goals));
     notes_->setPlainText(QString::fromStdString(p.notes));
@@ -637,6 +657,8 @@ void PeoplePage::facts_changed() {
     now.goals = goals_->toPlainText().trimmed().toStdString();
     now.email = email_->text().trimmed().toStdString();
     now.language = language_->currentData().toString().toStdString();
+    now.lengths = lengths_->currentData().toString().toStdString();
+    now.balance_step = ladder_->currentData().toInt();
     now.taught.clear();
     for (int r = 0; r < taught_->rowCount(); ++r) {
         const auto at = [&](int c) { return qobject_cast<QComboBox*>(taught_->cellWidget(r, c))->currentData().toString().toStdString(); };
@@ -648,7 +670,8 @@ void PeoplePage::facts_changed() {
         const auto taught = [](const Taught& x, const Taught& y) {
             return x.movement == y.movement && x.version == y.version && x.up_to == y.up_to;
         };
-        return a.alias == b.alias && a.language == b.language && a.email == b.email && a.goals == b.goals && a.consent == b.consent &&
+        return a.alias == b.alias && a.language == b.language && a.lengths == b.lengths && a.balance_step == b.balance_step &&
+               a.email == b.email && a.goals == b.goals && a.consent == b.consent &&
                std::equal(a.taught.begin(), a.taught.end(), b.taught.begin(), b.taught.end(), taught);
     };
     if (same(now, sheet_->facts)) return;

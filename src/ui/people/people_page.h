@@ -82,7 +82,7 @@ private:
     QLabel *title_ = nullptr, *words_ = nullptr, *count_ = nullptr;
     QTabWidget* tabs_ = nullptr;
     QTableWidget *changes_ = nullptr, *record_ = nullptr, *taught_ = nullptr;
-    QComboBox *movement_ = nullptr, *language_ = nullptr;
+    QComboBox *movement_ = nullptr, *language_ = nullptr, *lengths_ = nullptr, *ladder_ = nullptr;
     QLineEdit* email_ = nullptr;
     QListWidget *uneven_ = nullptr, *letters_ = nullptr;
     QCheckBox* other_side_ = nullptr;

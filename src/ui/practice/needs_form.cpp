@@ -151,10 +151,11 @@ NeedsForm::NeedsForm(Session& session, QWidget* parent) : QWidget(parent), sessi
     chair_ = check("planChair", tr("chair"));
     wall_ = check("planWall", tr("wall"));
     stick_ = check("planStick", tr("stick"));
+    helper_ = check("planHelper", tr("helper"), tr("Somebody stands beside on one leg"));
     chair_->setChecked(true);
     wall_->setChecked(true);
     auto* place = new QHBoxLayout;
-    for (auto* c : {chair_, wall_, stick_}) place->addWidget(c);
+    for (auto* c : {chair_, wall_, stick_, helper_}) place->addWidget(c);
     place->addStretch(1);
     movement_ = new QComboBox;
     named(movement_, "planMovement", tr("A movement to ask for"));
@@ -266,10 +267,14 @@ Needs NeedsForm::needs() const {
         if (c->isChecked()) n.care.insert(id);
     for (const auto& [id, c] : themes_)
         if (c->isChecked()) n.themes.insert(id);
+    n.helper = helper_->isChecked();
     n.chair = chair_->isChecked(), n.wall = wall_->isChecked(), n.stick = stick_->isChecked();
     if (person() != 0) {
         n.asked = known_.asked;
         n.practised = known_.practised;
+        n.balance_step = known_.facts.balance_step;
+        for (const auto& t : known_.facts.taught)
+            if (!t.version.empty()) n.versions[t.movement] = t.version;
         for (const auto& a : known_.agreements)
             if (a.check.starts_with("limit.")) n.limits.insert(a.check.substr(6));
     }

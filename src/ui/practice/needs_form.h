@@ -46,7 +46,8 @@ private:
     QComboBox *person_ = nullptr, *movement_ = nullptr, *steadier_ = nullptr;
     QSpinBox *minutes_ = nullptr, *energy_ = nullptr;
     QDoubleSpinBox *pace_ = nullptr, *breath_ = nullptr;
-    QCheckBox *dizzy_ = nullptr, *unsteady_ = nullptr, *chair_ = nullptr, *wall_ = nullptr, *stick_ = nullptr, *grow_ = nullptr;
+    QCheckBox *dizzy_ = nullptr, *unsteady_ = nullptr, *chair_ = nullptr, *wall_ = nullptr, *stick_ = nullptr, *helper_ = nullptr,
+              *grow_ = nullptr;
     std::map<std::string, QCheckBox*> care_, themes_;
     QLabel* asked_ = nullptr;
     QListWidget* wanted_ = nullptr;

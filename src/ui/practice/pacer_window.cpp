@@ -142,14 +142,14 @@ void PacerWindow::ask_figure() {
     if (p.timeline().stretches.empty()) return;
     const Moment m = p.now();
     const Stretch& s = p.timeline().stretches[m.stretch];
-    const Movement* mv = session_.movement(s.movement);
+    const Movement* mv = movement_of(p.plan().items[s.item], session_.movements, s.movement);
     if (hide_->isChecked() || !mv || s.kind == Stretch::Kind::settle) {
         picture_.figure = QImage();
         return;
     }
-    auto& figure = figures_[mv->id];
+    auto& figure = figures_[drawn_id(*mv)];
     if (!figure) figure = figure_of(*mv, std::nullopt);
-    if (std::exchange(shown_movement_, mv->id) != mv->id) ++scene_, picture_.figure = QImage();
+    if (std::exchange(shown_movement_, drawn_id(*mv)) != drawn_id(*mv)) ++scene_, picture_.figure = QImage();
     FigureWish w;
     w.right = figure;
     w.time_s = figure->time_of(score_time(*figure, m.movement_s, s.side));

@@ -7,6 +7,7 @@
 #include "ui/paint/practice_sheet.h"
 #include "ui/text/practice_words.h"
 #include <QCheckBox>
+#include <QComboBox>
 #include <QDate>
 #include <QDoubleSpinBox>
 #include <QFileDialog>
@@ -111,6 +112,12 @@ QWidget* PracticePage::build_plan() {
         connect(lengthen_, &QCheckBox::toggled, s, &QWidget::setEnabled);
         return s;
     };
+    out_by_ = new QComboBox;
+    out_by_->setObjectName(QStringLiteral("planOutBy"));
+    out_by_->setAccessibleName(tr("How the breath goes"));
+    for (const auto& [label, id] :
+         {std::pair{tr("breath as it comes"), ""}, {tr("in and out by the nose"), "nose"}, {tr("out through the lips"), "lips"}})
+        out_by_->addItem(label, QString::fromLatin1(id));
     slower_ = new QDoubleSpinBox;
     slower_->setObjectName(QStringLiteral("planSlower"));
     slower_->setAccessibleName(tr("Length of the last repeats against the first"));
@@ -178,6 +185,7 @@ QWidget* PracticePage::build_plan() {
     to->addWidget(in_to_);
     to->addWidget(out_to_);
     right_box->addLayout(to);
+    right_box->addWidget(out_by_);
     right_box->addWidget(slower_);
     right_box->addWidget(delay_);
     right_box->addWidget(go_);
@@ -296,6 +304,7 @@ PacerOptions PracticePage::pacer_options() const {
     o.in_s = breath / 2, o.out_s = breath / 2;
     if (lengthen_->isChecked()) o.in_to_s = in_to_->value(), o.out_to_s = out_to_->value();
     o.wait_for_tap = wait_->isChecked();
+    o.out_by = out_by_->currentData().toString().toStdString();
     o.slower_to = slower_->value();
     return o;
 }

@@ -8,6 +8,7 @@
 #include "ui/shell/place.h"
 
 class QCheckBox;
+class QComboBox;
 class QDoubleSpinBox;
 class QLineEdit;
 class QPushButton;
@@ -63,6 +64,7 @@ private:
     FigureView* figure_ = nullptr;
     QTabWidget* tabs_ = nullptr;
     QLineEdit* title_ = nullptr;
+    QComboBox* out_by_ = nullptr;
     QDoubleSpinBox *in_to_ = nullptr, *out_to_ = nullptr, *slower_ = nullptr;
     QSpinBox* delay_ = nullptr;
     QCheckBox *spoken_ = nullptr, *wait_ = nullptr, *lengthen_ = nullptr;

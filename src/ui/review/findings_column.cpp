@@ -290,8 +290,9 @@ void FindingsColumn::fill() {
         QStringList day;
         if (state_.open->condition.energy) day << tr("energy %1 of 10").arg(*state_.open->condition.energy);
         if (!state_.open->condition.pain.empty()) day << tr("pain: %1").arg(QString::fromStdString(state_.open->condition.pain));
+        if (const auto& version = state_.open->review->movement.version; !version.empty()) day << tr("taught as “%1”").arg(said(version));
         for (const auto& p : state_.open->review->movement.phases)
-            if (p.id == state_.open->taught_up_to) day << tr("taught up to “%1”").arg(said(p.name));
+            if (p.id == state_.open->taught.up_to) day << tr("taught up to “%1”").arg(said(p.name));
         if (!day.isEmpty()) {
             auto* words = new QLabel(tr("That day: %1").arg(day.join(QStringLiteral(" · "))));
             words->setObjectName(QStringLiteral("thatDay"));

@@ -279,7 +279,9 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
             tr("%1 and %2, %3").arg(text::view(r.motion.view), text::view(open->partner->review->motion.view), text::repetitions(r)));
     where_->setToolTip(open->partner ? tr("X puts the other clip first") : QString());
     notice_->say({});
-    if (!open->has_file)
+    if (open->clip.film_dropped)
+        notice_->say(tr("The film was deleted when its time had come. Points and findings are here all the same."));
+    else if (!open->has_file)
         notice_->problem(tr("The clip's file is not where it was. Points and findings are here all the same."), tr("Point to it …"),
                          [this] { point_to_file(); });
     if (!r.motion.mirrored_hint.empty())

@@ -16,7 +16,8 @@ Result<std::shared_ptr<OpenReview>> load_one(const Library& library, const Sessi
     track->layers.mirrored = clip->mirrored;
     auto people = library.people();
     if (!people) return tl::unexpected(people.error());
-    const Movement* movement = session.movement(clip->movement);
+    const Taught taught = taught_of(library, *clip);
+    const Movement* movement = session.movement(clip->movement, taught.version);
     if (!movement) return fail(Code::not_found, clip->movement);
     auto open = std::make_shared<OpenReview>();
     open->clip = *clip;
@@ -28,13 +29,11 @@ Result<std::shared_ptr<OpenReview>> load_one(const Library& library, const Sessi
     auto agreements = library.agreements_for(*clip);
     if (!agreements) return tl::unexpected(agreements.error());
     open->agreements = std::move(*agreements);
-    if (const auto facts = library.facts(clip->person)) {
+    open->taught = taught;
+    if (const auto facts = library.facts(clip->person))
         open->language = facts->language.empty() ? spoken_language().toStdString() : facts->language;
-        for (const auto& t : facts->taught)
-            if (t.movement == clip->movement) open->taught_up_to = t.up_to;
-    }
     if (const auto c = library.condition(id)) open->condition = *c;
-    auto review = make_review(*track, *movement, review_options(session, *clip, open->person, open->agreements, open->taught_up_to));
+    auto review = make_review(*track, *movement, review_options(session, *clip, open->person, open->agreements, taught));
     if (!review) return tl::unexpected(review.error());
     open->review = *review;
     open->track = drawn_points(*track);
@@ -133,9 +132,9 @@ std::shared_ptr<const Review> with_seen(std::shared_ptr<const Review> review, co
 }
 
 std::shared_ptr<const OpenReview> judged_by_bands(const OpenReview& open, const Session& session, const std::vector<Decision>& decisions) {
-    const Movement* now = session.movement(open.clip.movement);
+    const Movement* now = session.movement(open.clip.movement, open.taught.version);
     if (!now || open.partner) return {};
-    const auto options = review_options(session, open.clip, open.person, open.agreements, open.taught_up_to);
+    const auto options = review_options(session, open.clip, open.person, open.agreements, open.taught);
     Movement movement = *now;
     apply(movement, options.school, BandLevel::school);
     apply(movement, options.adaptations, BandLevel::student);
@@ -150,8 +149,15 @@ std::shared_ptr<const OpenReview> judged_by_bands(const OpenReview& open, const 
     return out;
 }
 
+Taught taught_of(const Library& library, const Clip& clip) {
+    if (const auto facts = library.facts(clip.person); facts && clip.person != 0)
+        for (const auto& t : facts->taught)
+            if (t.movement == clip.movement) return {t.movement, clip.version.value_or(t.version), t.up_to};
+    return {clip.movement, clip.version.value_or(""), ""};
+}
+
 ReviewOptions review_options(const Session& session, const Clip& clip, const Person& person, const std::vector<Agreement>& agreements,
-                             const std::string& taught_up_to) {
+                             const Taught& taught) {
     ReviewOptions o;
     o.view = view_from_name(clip.view);
     o.stature_m = person.stature_m;
@@ -169,12 +175,12 @@ ReviewOptions review_options(const Session& session, const Clip& clip, const Per
         (a.clip != 0 ? o.clip : o.adaptations).push_back(std::move(c));
     }
     // Phases that were not taught yet are not missing.
-    if (const Movement* m = session.movement(clip.movement); m && !taught_up_to.empty()) {
+    if (const Movement* m = session.movement(clip.movement, taught.version); m && !taught.up_to.empty()) {
         std::vector<std::string> later;
         bool after = false;
         for (const auto& p : m->phases) {
             if (after) later.push_back(p.id);
-            after = after || p.id == taught_up_to;
+            after = after || p.id == taught.up_to;
         }
         const auto is_later = [&](const std::string& id) { return std::find(later.begin(), later.end(), id) != later.end(); };
         for (const auto& check : m->checks) {

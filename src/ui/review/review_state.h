@@ -22,7 +22,7 @@ struct OpenReview {
     std::vector<Phrase> phrases;    // the instructor's own words, in the language of the person
     std::string language;           // of the person's letters
     Condition condition;            // of the day
-    std::string taught_up_to;       // id of a phase; empty: the whole movement
+    Taught taught;                  // the graded version, and up to where
     /// Corrections that three letters or more asked for, and that did not become better since: other words or a drill may help.
     struct Repeated {
         int times = 0;
@@ -37,7 +37,9 @@ struct OpenReview {
 
 /// How a clip is to be reviewed: its view and school, the person's height and shoulder width, what was agreed.
 ReviewOptions review_options(const Session& session, const Clip& clip, const Person& person, const std::vector<Agreement>& agreements = {},
-                             const std::string& taught_up_to = {});
+                             const Taught& taught = {});
+/// How the person of a clip is taught its movement: the graded version the clip shows, else that of today.
+Taught taught_of(const Library& library, const Clip& clip);
 
 /// Own words that fit a finding: same check, direction; those for the role of its phase first.
 std::vector<Phrase> phrases_for(const OpenReview& open, const Finding& f);

@@ -50,6 +50,11 @@ struct Session {
             if (m.id == id) return &m;
         return nullptr;
     }
+    /// As somebody practises it: in the graded version that they are taught.
+    const Movement* movement(const std::string& id, const std::string& version) const {
+        const Movement* m = movement(id);
+        return m ? &m->as(version) : nullptr;
+    }
     const School* school(const std::string& id) const {
         for (const auto& s : schools)
             if (s.id == id) return &s;

@@ -167,6 +167,31 @@ QString plan_problem(const PlanProblem& p, const Plan& plan, const std::vector<M
     }
 }
 
+QString first_large(QString s) {
+    if (!s.isEmpty()) s[0] = s[0].toUpper();
+    return s;
+}
+
+QString balance_step(int step) {
+    switch (static_cast<BalanceStep>(step)) {
+    case BalanceStep::two_hands:
+        return Words::tr("both hands on the back of a chair");
+    case BalanceStep::one_hand:
+        return Words::tr("one hand on the back of a chair");
+    case BalanceStep::fingertips:
+        return Words::tr("fingertips on the back of a chair");
+    case BalanceStep::in_reach:
+        return Words::tr("hands free, the chair or the wall in reach");
+    case BalanceStep::tandem:
+        return Words::tr("one foot before the other, the chair or the wall in reach");
+    case BalanceStep::slower:
+        return Words::tr("hands free and slower, the chair or the wall in reach");
+    case BalanceStep::eyes_closed:
+        return Words::tr("eyes closed, a helper beside");
+    }
+    return Words::tr("have a chair or the wall in reach");
+}
+
 QString call_words(const Call& c, const std::vector<Movement>& movements, bool spoken) {
     const QString of = QString::fromStdString(c.of);
     if (c.code == "movement" || c.code == "stand") {
@@ -183,7 +208,8 @@ QString call_words(const Call& c, const std::vector<Movement>& movements, bool s
     if (c.code == "breaths") return Words::tr("two free breaths");
     if (c.code == "enough") return Words::tr("enough, come up slowly");
     if (c.code == "settle") return Words::tr("stand, and settle");
-    if (c.code == "support") return Words::tr("have a chair or the wall in reach");
+    if (c.code == "support") return balance_step(c.of.empty() ? 0 : std::atoi(c.of.c_str()));
+    if (c.code == "out_by") return c.of == "lips" ? Words::tr("in by the nose, out through the lips") : Words::tr("in and out by the nose");
     if (c.code == "caution") return caution(of);
     if (c.code == "attention") return said(c.of);
     if (c.code == "end") return Words::tr("that was all");

@@ -17,6 +17,10 @@ QString left_out(const LeftOut& l, const std::vector<Movement>& movements);
 QString plan_problem(const PlanProblem& p, const Plan& plan, const std::vector<Movement>& movements);
 /// Part of the body or thing a movement trains.
 QString trained(const std::string& part);
+/// A step of the balance ladder; 0: that there is something in reach.
+QString balance_step(int step);
+/// With its first letter large, as a sentence begins.
+QString first_large(QString s);
 /// What is said or written as a call comes due; empty for what is only sounded. `spoken`: for the voice, names in pinyin between « and ».
 QString call_words(const Call& c, const std::vector<Movement>& movements, bool spoken = false);
 
