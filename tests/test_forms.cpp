@@ -1,11 +1,13 @@
 // Forms in the real window: found by name and kind, played from any side, with its phases, rules and faults.
 #include "support/window_bench.h"
+#include "ui/forms/course_view.h"
 #include "ui/forms/schools_dialog.h"
 #include "ui/paint/card.h"
 #include <cmath>
 #include <QComboBox>
 #include <QDoubleSpinBox>
 #include <QFile>
+#include <QLabel>
 #include <QLineEdit>
 #include <QListWidget>
 #include <QPointer>
@@ -320,6 +322,101 @@ private slots:
         QVERIFY(reader.waitForFinished(20000));
         const QString words = QString::fromUtf8(reader.readAllStandardOutput());
         QVERIFY(words.contains(QStringLiteral("Part the Horse")) && words.contains(QStringLiteral("breathe in")));
+    }
+    void the_course_shows_weight_breath_and_a_measure() {
+        Bench b(copy_.demo);
+        auto* page = come(b);
+        auto* course = page->findChild<ui::CourseView*>(QStringLiteral("course"));
+        page->show_movement(QStringLiteral("brush_and_push"));
+        QTRY_VERIFY_WITH_TIMEOUT(course->is_told(), 20000);
+        auto* lane = page->findChild<QComboBox*>(QStringLiteral("formLane"));
+        QVERIFY(lane->count() > 8);
+        // The water is where the weight is: at the end of the shift of the left repetition seven tenths are on the left foot, whose share
+        // hangs from the top.
+        const Movement* m = b.session.movement("brush_and_push");
+        double t = 3;
+        for (const auto& p : m->phases) {
+            t += p.duration_s;
+            if (p.role == "settle") break;
+        }
+        const double from = 3, whole = 2 * m->duration_s();
+        const QImage im = course->grab().toImage();
+        const double ratio = im.devicePixelRatio();
+        const auto x = static_cast<int>((6 + (t - from) / whole * (course->width() - 12)) * ratio);
+        const QColor left = b.session.theme.side(Side::left), right = b.session.theme.side(Side::right);
+        const auto nearer_left = [&](const QColor& c) {
+            const auto off = [&](const QColor& k) { return std::abs(c.hueF() - k.hueF()); };
+            return off(left) < off(right);
+        };
+        int of_left = 0, of_right = 0;
+        for (int y = static_cast<int>(52 * ratio); y < static_cast<int>(90 * ratio); ++y) {
+            const QColor c = im.pixelColor(x - 3, y);
+            if (c.saturation() < 20) continue;
+            ++(nearer_left(c) ? of_left : of_right);
+        }
+        QVERIFY2(of_left > of_right && of_right > 0, qPrintable(QString("%1 %2").arg(of_left).arg(of_right)));
+        // Another measure, another picture; a click goes to that moment.
+        const int turn = lane->findData(QStringLiteral("trunk.lean"));
+        QVERIFY(turn >= 0);
+        lane->setCurrentIndex(turn);
+        QVERIFY(course->grab().toImage() != im);
+        QTest::mouseClick(course, Qt::LeftButton, {}, QPoint(6 + (course->width() - 12) / 4, course->height() / 2));
+        QVERIFY(std::abs(page->figure().time() - (from + whole / 4)) < 0.1);
+    }
+    void a_graded_version_is_shown_and_judged_as_itself() {
+        Bench b(copy_.demo);
+        auto* page = come(b);
+        page->show_movement(QStringLiteral("brush_and_push"));
+        auto* way = page->findChild<QComboBox*>(QStringLiteral("formWay"));
+        auto* phases = page->findChild<QTableWidget*>(QStringLiteral("phases"));
+        auto* rules = page->findChild<QTextBrowser*>(QStringLiteral("rulesOfForm"));
+        const int all = phases->rowCount();
+        const QString length = b.session.catalogue.name(QStringLiteral("stance.length"));
+        QVERIFY(rules->toPlainText().contains(length));
+        way->setCurrentIndex(way->findData(QStringLiteral("Arms only")));
+        QVERIFY(phases->rowCount() < all);
+        QVERIFY(!rules->toPlainText().contains(length)); // no step, nothing to say of its length
+        QVERIFY(drawn(page));
+        // The next movement is shown as it is.
+        page->show_movement(QStringLiteral("waist_arm_swing"));
+        QVERIFY(way->currentData().toString().isEmpty());
+    }
+    void a_key_posture_is_changed_and_looked_at() {
+        Bench b(copy_.demo);
+        auto* page = come(b);
+        page->show_movement(QStringLiteral("opening_rise_and_sink"));
+        page->findChild<QTabWidget*>(QStringLiteral("formTabs"))->setCurrentIndex(3);
+        auto* phase = page->findChild<QComboBox*>(QStringLiteral("formPhase"));
+        const auto shown = [&] { return b.session.movement("opening_rise_and_sink"); };
+        const auto number = [&](const char* name) { return page->findChild<QDoubleSpinBox*>(QLatin1String(name)); };
+        phase->setCurrentIndex(1);
+        emit phase->activated(1);
+        QVERIFY(drawn(page));
+        const double at = page->figure().time();
+        auto* depth = number("posture_depth");
+        const double was = shown()->phases[1].posture.depth;
+        QCOMPARE(depth->value(), was);
+        depth->setValue(was - 0.06);
+        QVERIFY(shown()->own && std::abs(shown()->phases[1].posture.depth - was + 0.06) < 1e-9);
+        QVERIFY(std::abs(page->figure().time() - at) < 1e-6); // the changed posture is what is looked at
+        // A hand, by its height; then both taken back one by one.
+        auto* y = number("posture_left_hand_y");
+        const double hand = shown()->phases[1].posture.left_hand.y;
+        y->setValue(hand + 0.2);
+        QVERIFY(std::abs(shown()->phases[1].posture.left_hand.y - hand - 0.2) < 1e-9);
+        page->undo().undo();
+        page->undo().undo();
+        QVERIFY(!shown()->own && shown()->phases[1].posture.depth == was);
+        // A foot that would slide over the floor while it stands is refused in words, and nothing changes.
+        auto* x = number("posture_left_foot_x");
+        x->setValue(x->value() + 0.4);
+        QVERIFY(!shown()->own);
+        auto* problem = page->findChild<QLabel*>(QStringLiteral("formProblem"));
+        QVERIFY2(problem->isVisible() && problem->text().contains(QStringLiteral("slides")), qPrintable(problem->text()));
+        // Where the movement begins and ends has no time or breath of its own.
+        phase->setCurrentIndex(phase->count() - 1);
+        QVERIFY(!number("formSeconds")->isEnabled() && depth->isEnabled());
+        QCOMPARE(depth->value(), shown()->home.depth);
     }
     void the_figure_plays_and_is_seen_from_every_side() {
         Bench b(copy_.demo);

@@ -92,6 +92,17 @@ private slots:
                 QVERIFY(joint_bend(b[left_hip], b[left_knee], b[left_ankle]) > 70 &&
                         joint_bend(b[left_hip], b[left_knee], b[left_ankle]) < 110);
                 QVERIFY(b[left_heel].y() < 1e-4 && b[right_toe].y() < 1e-4);
+                // The chair is under the thighs, stands on the floor, and its back is behind the hips.
+                const auto chair = seated.pose(t).chair;
+                QVERIFY(!chair.empty());
+                double top = 0, low = 1e9, behind = 1e9;
+                for (const Rod& r : chair) {
+                    low = std::min({low, r.from.y(), r.to.y()});
+                    behind = std::min({behind, r.from.z(), r.to.z()});
+                    if (r.radius > 0.018) top = std::max(top, r.from.y() + r.radius);
+                }
+                QVERIFY2(low < 0.03 && top < hips && top > hips - 0.08 * stature && behind < mid(b, left_hip).z() - 0.1,
+                         qPrintable(QStringLiteral("%1 %2 of %3, %4").arg(low).arg(top).arg(hips).arg(behind)));
             }
             const sim::Student standing(test::movement("one_leg_stand_at_a_chair"), o);
             std::optional<Vec3> held;
@@ -104,6 +115,13 @@ private slots:
                 if (held) QVERIFY2((hand - *held).norm() < 0.012, qPrintable(QString::number((hand - *held).norm())));
                 if (!held) held = hand;
                 QVERIFY(hand.y() > 0.45 * stature && hand.y() < 0.6 * stature);
+                double away = 1e9; // from the top rail of the chair that stands there
+                for (const Rod& r : standing.pose(t).chair) {
+                    const Vec3 along = r.to - r.from;
+                    const double u = std::clamp((hand - r.from).dot(along) / along.squaredNorm(), 0.0, 1.0);
+                    away = std::min(away, (hand - r.from - u * along).norm());
+                }
+                QVERIFY2(away < 0.05, qPrintable(QString::number(away)));
                 ++looked;
             }
             QVERIFY(looked > 30);

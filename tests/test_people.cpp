@@ -118,6 +118,15 @@ private slots:
             page->findChild<QDoubleSpinBox*>(QStringLiteral("personHeight"))->setValue(100 * was - 1);
             QTRY_VERIFY_WITH_TIMEOUT(std::abs(*b.session.library->height_at(id, "2099-01-01") - was + 0.01) < 1e-9, 20000);
             QVERIFY(std::abs(*b.session.library->height_at(id, "2026-11-07") - was) < 1e-9);
+            // Lengths as she is used to them, and her step on the balance ladder.
+            auto* ladder = page->findChild<QComboBox*>(QStringLiteral("personLadder"));
+            ladder->setCurrentIndex(ladder->findData(2));
+            emit ladder->activated(ladder->currentIndex());
+            auto* lengths = page->findChild<QComboBox*>(QStringLiteral("personLengths"));
+            lengths->setCurrentIndex(lengths->findData(QStringLiteral("in")));
+            emit lengths->activated(lengths->currentIndex());
+            QTRY_VERIFY_WITH_TIMEOUT(b.session.library->facts(id)->balance_step == 2 && b.session.library->facts(id)->lengths == "in",
+                                     20000);
             // A name is not taken away.
             auto* name = page->findChild<QLineEdit*>(QStringLiteral("personName"));
             name->clear();
@@ -129,6 +138,37 @@ private slots:
         QCOMPARE(page->findChild<QLineEdit*>(QStringLiteral("personAlias"))->text(), QStringLiteral("W."));
     }
 
+    void a_clip_is_held_against_the_version_that_is_taught() {
+        Bench b(copy_.demo);
+        std::optional<Clip> clip;
+        for (const auto& c : *b.session.library->clips()) {
+            const Movement* m = b.session.movement(c.movement);
+            if (c.state == ClipState::reviewed && m && !m->versions.empty() && m->versions.back().change && !clip) clip = c;
+        }
+        QVERIFY(clip.has_value());
+        const Movement& whole = *b.session.movement(clip->movement);
+        const std::string easier = whole.versions.back().name;
+        const auto version_of = [&] {
+            const auto r = ui::load_review(*b.session.library, b.session, clip->id);
+            return r ? (*r)->review->movement.version : "refused: " + r.error().context;
+        };
+        const auto before = *b.session.library->facts(clip->person);
+        auto facts = before;
+        Clip now = *clip;
+        now.version.reset(); // nobody has said yet
+        QVERIFY(b.session.library->set_clip_facts(now).has_value());
+        QCOMPARE(version_of(), std::string());
+        facts.taught = {{clip->movement, easier, ""}};
+        QVERIFY(b.session.library->set_facts(clip->person, facts).has_value());
+        QCOMPARE(version_of(), easier);
+        // What is said of the clip itself goes before what is taught now.
+        now.version = "";
+        QVERIFY(b.session.library->set_clip_facts(now).has_value());
+        QCOMPARE(b.session.library->clip(clip->id)->version.value_or("?"), std::string());
+        QCOMPARE(version_of(), std::string());
+        QVERIFY(b.session.library->set_facts(clip->person, before).has_value());
+        QVERIFY(b.session.library->set_clip_facts(*clip).has_value());
+    }
     void a_limit_is_agreed_and_in_force_on_its_days() {
         Bench b(copy_.demo);
         auto* page = come(b, "Paulo");

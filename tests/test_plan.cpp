@@ -245,6 +245,73 @@ private slots:
         }
     }
 
+    void balance_is_practised_on_the_persons_own_step() {
+        Needs n;
+        n.minutes = 30;
+        n.wanted = {"one_leg_stand"};
+        const auto item = [&](const Needs& needs) -> PlanItem {
+            const auto plan = propose(needs, movements());
+            if (plan)
+                for (const auto& i : plan->items)
+                    if (i.movement == "one_leg_stand" && i.drill.empty()) return i;
+            return {};
+        };
+        // Not known: hands free, something in reach. Known: that step, and on the first three with the chair itself.
+        PlanItem i = item(n);
+        QVERIFY(i.ladder == static_cast<int>(BalanceStep::in_reach) && i.support && i.version.empty());
+        n.balance_step = static_cast<int>(BalanceStep::one_hand);
+        i = item(n);
+        QVERIFY(i.ladder == static_cast<int>(BalanceStep::one_hand) && i.version == "With a chair" && i.support);
+        // Eyes closed only with a helper beside.
+        n.balance_step = static_cast<int>(BalanceStep::eyes_closed);
+        QVERIFY(item(n).ladder == static_cast<int>(BalanceStep::slower));
+        n.helper = true;
+        i = item(n);
+        QVERIFY(i.ladder == static_cast<int>(BalanceStep::eyes_closed) && i.support);
+        // It is said before it, it is in the file, and the figure has its hand on the chair.
+        n.balance_step = static_cast<int>(BalanceStep::fingertips);
+        const auto plan = *propose(n, movements());
+        const auto again = *parse_plan(plan_text(plan));
+        const auto it =
+            std::find_if(again.items.begin(), again.items.end(), [](const PlanItem& x) { return x.movement == "one_leg_stand"; });
+        QVERIFY(it != again.items.end() && it->ladder == 3);
+        QVERIFY(movement_of(*it, movements())->version == "With a chair");
+        const auto t = timeline_of(again, movements(), {});
+        QVERIFY(std::any_of(t.calls.begin(), t.calls.end(), [](const Call& c) { return c.code == "support" && c.of == "3" && c.safety; }));
+    }
+    void the_graded_version_that_is_taught_is_planned() {
+        Needs n;
+        n.minutes = 30;
+        n.wanted = {"brush_and_push"};
+        n.versions["brush_and_push"] = "Arms only";
+        const auto plan = *propose(n, movements());
+        const auto it =
+            std::find_if(plan.items.begin(), plan.items.end(), [](const PlanItem& x) { return x.movement == "brush_and_push"; });
+        QVERIFY(it != plan.items.end());
+        QCOMPARE(it->version, std::string("Arms only"));
+        // It takes the time of its own phases, not of those that are left out.
+        const Movement& whole = *movement_named(movements(), "brush_and_push");
+        const double a_repeat = it->practice_s / (it->left + it->right + it->times);
+        QVERIFY(std::abs(a_repeat - whole.as("Arms only").duration_s()) < 1e-6 && a_repeat < whole.duration_s() - 1);
+        // No foot leaves the floor in it.
+        const auto t = timeline_of(plan, movements(), {});
+        for (const auto& s : t.stretches)
+            if (s.movement == "brush_and_push")
+                for (double at = s.from_s; at < s.to_s; at += 0.25) QVERIFY(!moment_at(t, plan, movements(), at).one_leg);
+    }
+    void how_the_breath_goes_out_is_said_once() {
+        Needs n;
+        n.minutes = 12;
+        const auto plan = *propose(n, movements());
+        PacerOptions o;
+        const auto said = [&] {
+            const auto t = timeline_of(plan, movements(), o);
+            return std::count_if(t.calls.begin(), t.calls.end(), [](const Call& c) { return c.code == "out_by"; });
+        };
+        QCOMPARE(said(), 0);
+        o.out_by = "lips";
+        QCOMPARE(said(), 1);
+    }
     void properties_over_random_needs() {
         Rng rng(20261126);
         int planned = 0, share = 0, short_ones = 0;

@@ -202,6 +202,46 @@ private slots:
         const auto* lean = test::find(**leaning, "trunk_lean");
         QVERIFY(lean && lean->verdict == Verdict::outside && lean->direction == Direction::high);
     }
+    void who_sits_is_judged_from_every_side() {
+        // Towards the camera the thighs are hidden; the height over the floor has to be told all the same.
+        for (const char* id : {"seated_rise_and_sink", "draw_the_bow", "one_up_one_down"})
+            for (const View view : {View::front, View::left, View::right})
+                for (const double stature : {1.5, 1.8}) {
+                    const Movement whole = test::movement(id);
+                    const Movement& m = whole.as("Seated");
+                    auto o = sim::take_of(5, stature);
+                    o.phone.view = view;
+                    o.student.score.repetitions = 2;
+                    ReviewOptions ro;
+                    ro.view = view;
+                    ro.stature_m = stature;
+                    const QString where = QString("%1 %2 %3").arg(QLatin1String(id), QLatin1String(view_name(view).data())).arg(stature);
+                    const auto r = make_review(test::pixel_track(sim::Take(m, o), 1.5, 3), m, ro);
+                    QVERIFY2(r.has_value(), qPrintable(where));
+                    QCOMPARE((*r)->alignment.repetitions.size(), std::size_t{4});
+                    int told = 0;
+                    for (const auto& f : (*r)->findings) {
+                        QVERIFY2(f.verdict != Verdict::outside, qPrintable(where + QString::fromStdString(" " + f.check)));
+                        told += f.verdict == Verdict::inside ? 1 : 0;
+                    }
+                    QVERIFY2(told >= 8, qPrintable(where + QString::number(told)));
+                    if (view != View::front) continue;
+                    o.student.faults.push_back({sim::Fault::lean_side, 15, std::nullopt});
+                    const auto leaning = make_review(test::pixel_track(sim::Take(m, o), 1.5, 3), m, ro);
+                    QVERIFY2(leaning.has_value(), qPrintable(where));
+                    const auto* side = test::find(**leaning, "trunk_side");
+                    QVERIFY2(side && side->verdict == Verdict::outside && side->direction == Direction::high, qPrintable(where));
+                }
+        // Who stands does not do the seated movement.
+        const auto seated = test::movement("seated_rise_and_sink"), standing = test::movement("opening_rise_and_sink");
+        auto o = sim::take_of(5, 1.7);
+        o.phone.view = View::left;
+        ReviewOptions ro;
+        ro.view = View::left;
+        ro.stature_m = 1.7;
+        const auto r = make_review(test::pixel_track(sim::Take(standing, o), 1.5, 3), seated, ro);
+        QVERIFY(!r && r.error().context == "no_repetition");
+    }
     void words_alone_change_nothing_and_a_name_that_is_not_there_neither() {
         const auto m = test::movement("walk_forward");
         QVERIFY(version(m, "Along a wall") && !version(m, "Along a wall")->change);

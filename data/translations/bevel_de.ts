@@ -827,6 +827,22 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>As the student says it. Pain means stop or make it smaller; where it stays, a licensed clinician is asked.</source>
         <translation>Wie der Schüler es sagt. Schmerz heißt aufhören oder kleiner machen; bleibt er, wird eine Fachperson gefragt.</translation>
     </message>
+    <message>
+        <source>Done as</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>An easier way to do the movement: the clip is held against that</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>as it is taught</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>as it is</source>
+        <translation type="unfinished">wie sie ist</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::ColumnView</name>
@@ -849,6 +865,29 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>%1: this movement has no check here</source>
         <translation>%1: diese Bewegung hat hier keine Prüfung</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::CourseView</name>
+    <message>
+        <source>The course of the movement in time</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Weight from the left foot (above) to the right, breath, and one measure with its bands; a click goes to that moment</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>in</source>
+        <translation type="unfinished">ein</translation>
+    </message>
+    <message>
+        <source>out</source>
+        <translation type="unfinished">aus</translation>
+    </message>
+    <message>
+        <source>The course is being told …</source>
+        <translation type="unfinished"></translation>
     </message>
 </context>
 <context>
@@ -1209,6 +1248,10 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>That day: %1</source>
         <translation>An dem Tag: %1</translation>
     </message>
+    <message>
+        <source>taught as “%1”</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::FloorView</name>
@@ -1406,6 +1449,18 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>none</source>
         <translation>keine</translation>
+    </message>
+    <message>
+        <source>The posture at its end</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>posture: %1</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>before and after: where it begins and ends</source>
+        <translation type="unfinished"></translation>
     </message>
 </context>
 <context>
@@ -1831,6 +1886,22 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>The figure cannot show this one.</source>
         <translation>Das kann die Figur nicht zeigen.</translation>
+    </message>
+    <message>
+        <source>Graded version</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>An easier way: shown, judged and practised as a movement of its own</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Measure of the lane</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>as it is</source>
+        <translation type="unfinished">wie sie ist</translation>
     </message>
 </context>
 <context>
@@ -3185,6 +3256,10 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>New clip of %1: %2</source>
         <translation>Neuer Clip von %1: %2</translation>
     </message>
+    <message>
+        <source>The film was deleted when its time had come</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::LimitDialog</name>
@@ -3724,6 +3799,14 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>right is steadier</source>
         <translation>rechts ist sicherer</translation>
+    </message>
+    <message>
+        <source>helper</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Somebody stands beside on one leg</source>
+        <translation type="unfinished"></translation>
     </message>
 </context>
 <context>
@@ -4474,6 +4557,34 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>Record of %1</source>
         <translation>Akte von %1</translation>
     </message>
+    <message>
+        <source>Lengths in letters</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>lengths as shown here</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>in centimetres</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>in inches</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>One step at a time; one step down after a fall or pain</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>not known</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Balance</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::PeopleView</name>
@@ -4877,6 +4988,185 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     </message>
 </context>
 <context>
+    <name>bevel::ui::PostureEditor</name>
+    <message>
+        <source>Part of the posture</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>°</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source> SW</source>
+        <translation type="unfinished"> SB</translation>
+    </message>
+    <message>
+        <source>Trunk and weight</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Weight on the left foot</source>
+        <translation type="unfinished">Gewicht auf dem linken Fuß</translation>
+    </message>
+    <message>
+        <source>Height of the hips, of standing</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Body ahead of the feet, foot lengths</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Hips turned left</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Shoulders turned left</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Gaze turned left of that</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Gaze up</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Trunk leaning forward</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Trunk leaning left</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Low back rounded</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Upper back rounded</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Neck bent forward</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Sitting (1), standing (0)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Left hand</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Right hand</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Left foot</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Right foot</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>From the height of</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>belly</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>heart</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>brow</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Above that height</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Left of the middle</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Ahead of the chest</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Elbow away from hanging</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Palm turned, thumb outward</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Fist (1), open (0)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Hanging below that</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>On a chair beside (1)</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>On the floor with</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the sole</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the heel</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>the toes</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>nothing</source>
+        <translation type="unfinished">nichts</translation>
+    </message>
+    <message>
+        <source>Ahead</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Toes outward</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Height while off, of stature</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Turned on the heel</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Turned on the ball</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>SW: widths of the shoulders. What is set runs on into the phases after it that say nothing else.</source>
+        <translation type="unfinished"></translation>
+    </message>
+</context>
+<context>
     <name>bevel::ui::PracticePage</name>
     <message>
         <source>the plan</source>
@@ -5101,6 +5391,22 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source> ms</source>
         <translation> ms</translation>
+    </message>
+    <message>
+        <source>How the breath goes</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>breath as it comes</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>in and out by the nose</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>out through the lips</source>
+        <translation type="unfinished"></translation>
     </message>
 </context>
 <context>
@@ -5487,6 +5793,10 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>Say it in your own words …</source>
         <translation>Mit eigenen Worten sagen …</translation>
+    </message>
+    <message>
+        <source>The film was deleted when its time had come. Points and findings are here all the same.</source>
+        <translation type="unfinished"></translation>
     </message>
 </context>
 <context>
@@ -9748,10 +10058,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Mittlere Stände und ein aufrechter Rumpf, auch beim Rückwärtsschritt, wie in der Yang-Familie; die eigenen Bereiche der Bewegungen.</translation>
     </message>
     <message>
-        <source>On the front of a chair: shake hands and shoulders only.</source>
-        <translation>Vorn auf einem Stuhl: nur Hände und Schultern schütteln.</translation>
-    </message>
-    <message>
         <source>On the way down the head leads.</source>
         <translation>Auf dem Weg nach unten führt der Kopf.</translation>
     </message>
@@ -10186,14 +10492,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>Step to the side, shift and turn the waist with the hands passing before the body like clouds, shift back and step in again.</source>
         <translation>Zur Seite treten, verlagern und die Taille drehen, während die Hände wie Wolken vor dem Körper vorbeiziehen, zurück verlagern und wieder heransetzen.</translation>
-    </message>
-    <message>
-        <source>Step wide</source>
-        <translation>Weit treten</translation>
-    </message>
-    <message>
-        <source>Step wide to the side, sit over the standing leg as low as is easy with the other leg long, and rise again.</source>
-        <translation>Weit zur Seite treten, so tief über das Standbein setzen, wie es leicht geht, das andere Bein lang, und wieder steigen.</translation>
     </message>
     <message>
         <source>Step with one hand parrying before the chest, shift and let the other fist go forward from the ribs; sit back and return.</source>
@@ -10695,6 +10993,50 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>Rise and Sink, Seated</source>
         <translation>Steigen und Sinken im Sitzen</translation>
     </message>
+    <message>
+        <source>Along a wall</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Feet a shoulder&apos;s width apart: less far to go.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Foot stays down</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Let one sole slide wide to the side, sit over the standing leg as low as is easy with the other leg long, and rise again.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Lighten the sole</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Narrower</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>On the front of a chair, feet flat and hip-wide: the same with trunk and arms, smaller.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Slide it back in</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Slide it wide</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>The light foot slides over the floor, without weight.</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>Two fingers on a wall, until it is not needed.</source>
+        <translation type="unfinished"></translation>
+    </message>
 </context>
 <context>
     <name>fields</name>
@@ -11056,10 +11398,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Das war alles</translation>
     </message>
     <message>
-        <source>Have a chair or the wall in reach</source>
-        <translation>Stuhl oder Wand in Reichweite haben</translation>
-    </message>
-    <message>
         <source>Get ready</source>
         <translation>Mach dich bereit</translation>
     </message>
@@ -11129,10 +11467,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
             <numerusform>%n Minute insgesamt.</numerusform>
             <numerusform>%n Minuten insgesamt.</numerusform>
         </translation>
-    </message>
-    <message>
-        <source>Have a chair or the wall in reach.</source>
-        <translation>Stuhl oder Wand in Reichweite haben.</translation>
     </message>
     <message>
         <source>in</source>
@@ -11412,6 +11746,42 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>that was all</source>
         <translation>das war alles</translation>
+    </message>
+    <message>
+        <source>both hands on the back of a chair</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>one hand on the back of a chair</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>fingertips on the back of a chair</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>hands free, the chair or the wall in reach</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>one foot before the other, the chair or the wall in reach</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>hands free and slower, the chair or the wall in reach</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>eyes closed, a helper beside</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>in by the nose, out through the lips</source>
+        <translation type="unfinished"></translation>
+    </message>
+    <message>
+        <source>in and out by the nose</source>
+        <translation type="unfinished"></translation>
     </message>
 </context>
 <context>

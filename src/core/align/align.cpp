@@ -137,6 +137,10 @@ Standard standard(const Eigen::MatrixXd& all, const Eigen::MatrixXd& quiet, cons
         for (double at = n.from_s; at <= n.to_s; at += 0.1) t.push_back(at);
         s.set_build(own.at(t).colwise().mean() - quiet.row(0));
     }
+    // On a chair the hips stay where the chair is, and a chair is as high as it is. From the front they are seen too high, being farther
+    // from the camera than the feet.
+    constexpr double sitting = 3 * 0.72, chairs = 3 * 0.15;
+    if (s.mean[0] < sitting) s.build[0] = std::clamp(signal::median(own.columns.front()) - s.mean[0], -chairs, chairs);
     return s;
 }
 

@@ -138,15 +138,26 @@ void Picture::find_standing(const Camera& c) {
         if (std::isfinite(tall[i]) && tall[i] > 0.985 * top) all.push_back(i);
     const std::size_t step = std::max<std::size_t>(1, all.size() / 40);
     for (std::size_t k = 0; k < all.size(); k += step) standing_.push_back(all[k]);
+    // Who sits facing the camera has thighs that point at it all the time; standing, even low, they are never so short for their shanks.
+    Series thigh_of_shank;
+    for (const auto& f : t_.px)
+        if (f)
+            for (const Side s : {Side::left, Side::right})
+                thigh_of_shank.push_back((at(*f, on(s, left_hip)) - at(*f, on(s, left_knee))).norm() /
+                                         std::max(1.0, (at(*f, on(s, left_knee)) - at(*f, on(s, left_ankle))).norm()));
+    const bool sits = signal::median(thigh_of_shank) < 0.6;
     // Knees that are bent there show from the side: the sum of the segments stays what it is.
     Series ratio;
     for (const auto i : standing_) {
         const BodyPx& b = *t_.px[i];
         const Vec2 ear = mid_px(b, left_ear), shoulder = mid_px(b, left_shoulder), hip = mid_px(b, left_hip);
         double legs = 0;
-        for (const Side s : {Side::left, Side::right})
-            legs = std::max(legs, (at(b, on(s, left_hip)) - at(b, on(s, left_knee))).norm() +
-                                      (at(b, on(s, left_knee)) - at(b, on(s, left_ankle))).norm());
+        for (const Side s : {Side::left, Side::right}) {
+            const double shank = (at(b, on(s, left_knee)) - at(b, on(s, left_ankle))).norm();
+            const double thigh =
+                sits ? shank : (at(b, on(s, left_hip)) - at(b, on(s, left_knee))).norm(); // as long as the shank (Winter 2009)
+            legs = std::max(legs, thigh + shank);
+        }
         const double sum = (ear - shoulder).norm() + (shoulder - hip).norm() + legs;
         if (sum > 0) ratio.push_back(std::min(1.0, (ear - mid_px(b, left_ankle)).norm() / sum));
     }

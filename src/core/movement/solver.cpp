@@ -422,4 +422,47 @@ Pose Solver::rest() const {
     return p;
 }
 
+std::vector<Rod> chair_rods(const Vec3& seat, const Vec3& ahead, double back_m) {
+    constexpr double wide = 0.42, deep = 0.40, bar = 0.016, slat = 0.02;
+    const Vec3 across = Vec3(0, 1, 0).cross(ahead).normalized();
+    const auto at = [&](double x, double y, double z) -> Vec3 {
+        const Vec3 p = seat + x * across + z * ahead;
+        return Vec3(p.x(), y, p.z());
+    };
+    const double top = seat.y() - slat, front = 0.5 * deep, behind = -0.5 * deep, side = 0.5 * wide;
+    std::vector<Rod> rods;
+    for (int k = 0; k <= 9; ++k) { // the seat, slat by slat
+        const double z = behind + (front - behind) * k / 9;
+        rods.push_back({at(-side, top, z), at(side, top, z), slat});
+    }
+    for (const double x : {-side, side}) {
+        rods.push_back({at(x, bar, front), at(x, top, front), bar});
+        rods.push_back({at(x, bar, behind), at(x, back_m, behind - 0.04), bar});
+    }
+    for (const double y : {back_m, back_m - 0.12, back_m - 0.24})
+        rods.push_back({at(-side, y, behind - 0.04), at(side, y, behind - 0.04), bar});
+    return rods;
+}
+
+std::vector<Rod> chair_of(const Posture& p, const Pose& pose, const BodyDims& dims) {
+    if (p.seat > 0.5) {
+        const Vec3 hips = mid(pose.points, left_hip), knees = mid(pose.points, left_knee);
+        Vec3 ahead = knees - hips;
+        ahead.y() = 0;
+        if (ahead.norm() < 1e-3) return {};
+        ahead.normalize();
+        const double thigh = 0.045 * dims.stature; // half as thick where it rests
+        const Vec3 seat = hips + 0.06 * ahead;
+        return chair_rods(Vec3(seat.x(), std::min(hips.y(), knees.y()) - thigh, seat.z()), ahead, 0.5 * dims.stature);
+    }
+    for (const Side side : {Side::left, Side::right}) {
+        if ((side == Side::left ? p.left_hand : p.right_hand).support <= 0) continue;
+        const double back = chair_back * dims.stature - 0.01;
+        const double out = side == Side::left ? 1 : -1, away = 0.1; // the hand rests near its inner end, the legs stand clear
+        const Vec3 rail(out * (chair_beside * dims.shoulder_width + away), back, chair_ahead * dims.shoulder_width);
+        return chair_rods(Vec3(rail.x(), 0.26 * dims.stature, rail.z() + 0.24), Vec3(0, 0, 1), back); // its back towards who stands there
+    }
+    return {};
+}
+
 } // namespace bevel

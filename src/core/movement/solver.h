@@ -33,8 +33,14 @@ struct Frame {
     Vec3 o = Vec3::Zero();
 };
 
+/// A round bar of wood: what chairs are made of.
+struct Rod {
+    Vec3 from, to;
+    double radius = 0.015; // m
+};
 struct Pose {
     Body3 points;
+    std::vector<Rod> chair;                    // of the one that is sat on, or whose back a hand may rest on; empty: none stands there
     std::optional<std::pair<Vec3, Vec3>> tool; // its front and back end, where one is held
     std::array<Frame, bone_count> bones;
     /// On the skin of the back and the top of the head, as a person would mark them.
@@ -43,6 +49,10 @@ struct Pose {
 
 /// Ends of what is held in both hands: in line with the palms, so far beyond the left hand and beyond the right.
 std::pair<Vec3, Vec3> tool_ends(const Body3& body, const Tool& tool, double stature_m);
+
+/// A plain chair. `seat`: middle of the seat's front half on its top, m; `ahead`: the way it faces. The top of its back is `back_m` over
+/// the floor.
+std::vector<Rod> chair_rods(const Vec3& seat, const Vec3& ahead, double back_m);
 
 class Solver {
 public:
@@ -70,6 +80,8 @@ private:
 };
 
 /// Channels of a posture held still (feet as their contact asks).
+/// The chair of a posture: under who sits, or beside, where a hand has its support; empty where there is none. `pose`: of that posture.
+std::vector<Rod> chair_of(const Posture& p, const Pose& pose, const BodyDims& dims);
 Channels channels_of(const Posture& p);
 /// Height of a hand whatever its level, in shares of the trunk above the hips; and a hand set so high from the level it has.
 double hand_height(const HandTarget& h);

@@ -256,12 +256,12 @@ struct Film::Impl {
     }
 
     /// A round stick as balls side by side along it, light along its top.
-    void draw_tool(Layer& layer, const std::pair<Vec3, Vec3>& tool, const Vec2& move) const {
+    void draw_rod(Layer& layer, const Rod& rod, const Vec2& move) const {
         const Vec3 wood(0.62, 0.45, 0.26);
-        const double radius = 0.013;
-        const int balls = static_cast<int>((tool.first - tool.second).norm() / (0.4 * radius)) + 1;
+        const double radius = rod.radius;
+        const int balls = static_cast<int>((rod.to - rod.from).norm() / (0.4 * radius)) + 1;
         for (int k = 0; k <= balls; ++k) {
-            const Vec3 at = tool.second + (tool.first - tool.second) * (static_cast<double>(k) / balls);
+            const Vec3 at = rod.from + (rod.to - rod.from) * (static_cast<double>(k) / balls);
             const double depth = (camera.r * (at - camera.at)).z();
             if (depth < 0.1) continue;
             const Vec2 p = (camera.project(at) + move) * scale;
@@ -294,8 +294,10 @@ struct Film::Impl {
             y0 = std::min(y0, screen[i].y());
             y1 = std::max(y1, screen[i].y());
         }
-        if (pose.tool)
-            for (const Vec3& end : {pose.tool->first, pose.tool->second}) {
+        std::vector<Rod> rods = pose.chair;
+        if (pose.tool) rods.push_back({pose.tool->second, pose.tool->first, 0.013});
+        for (const Rod& rod : rods)
+            for (const Vec3& end : {rod.from, rod.to}) {
                 const Vec2 p = (camera.project(end) + move) * scale;
                 const auto x = static_cast<float>(p.x()), y = static_cast<float>(p.y()), room = static_cast<float>(12 * scale);
                 x0 = std::min(x0, x - room), x1 = std::max(x1, x + room), y0 = std::min(y0, y - room), y1 = std::max(y1, y + room);
@@ -319,7 +321,7 @@ struct Film::Impl {
             std::jthread top([&] { rasterise(layer, screen, normal, layer.y0, half, eye); });
             rasterise(layer, screen, normal, half, layer.y0 + layer.h, eye);
         }
-        if (pose.tool) draw_tool(layer, *pose.tool, move);
+        for (const Rod& rod : rods) draw_rod(layer, rod, move);
         auto seed = static_cast<std::uint32_t>(std::llround(t * 1000) * 2654435761LL + static_cast<long long>(phone.seed));
         std::jthread upper([&] { compose(out, layer, shadow, move, 0, out.height / 2, seed); });
         compose(out, layer, shadow, move, out.height / 2, out.height, seed + 77U);

@@ -326,12 +326,25 @@ Channels Student::faulty(double t) const {
     return c;
 }
 
+/// A posture of the repetition under way in which the chair is used: it stands there all the time.
+Posture Student::seat_at(double t) const {
+    const Movement& m = score_.movement();
+    const auto& key = score_.keys()[score_.stretch_at(score_time(t))];
+    const bool right = key.side == Side::right && key.phase >= 0;
+    for (const auto& p : m.phases)
+        if (p.posture.seat > 0.5 || p.posture.left_hand.support > 0 || p.posture.right_hand.support > 0)
+            return right ? p.posture.mirrored() : p.posture;
+    return m.home;
+}
+
 Pose Student::pose(double t) const {
     Pose pose = solver_.solve(faulty(t));
     if (const auto& tool = score_.movement().tool) pose.tool = tool_ends(pose.points, *tool, solver_.dims().stature);
+    pose.chair = chair_of(seat_at(t), pose, solver_.dims());
     if (options_.turn_deg == 0) return pose;
     const Eigen::Matrix3d r = Eigen::AngleAxisd(facing(t), Vec3(0, 1, 0)).toRotationMatrix();
     for (auto& p : pose.points) p = r * p;
+    for (auto& rod : pose.chair) rod.from = r * rod.from, rod.to = r * rod.to;
     if (pose.tool) pose.tool = std::pair{Vec3(r * pose.tool->first), Vec3(r * pose.tool->second)};
     for (auto& b : pose.bones) {
         b.r = r * b.r;

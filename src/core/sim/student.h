@@ -77,6 +77,7 @@ public:
     double time_of(double score_time) const;
 
 private:
+    Posture seat_at(double t) const;
     static constexpr double clock_step = 1.0 / 240.0;
     void run_clock(const StudentOptions& o, Rng& rng);
     Channels faulty(double t) const;
