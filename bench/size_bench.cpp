@@ -127,5 +127,9 @@ int main(int argc, char** argv) {
     time_of("practice of a person", [&](int k) { (void)lib->practice(who(k)); });
     time_of("said before, of a correction", [&](int k) { (void)lib->said_before(who(k), "draw_the_bow", "check1.high/left"); });
     time_of("asked before a clip", [&](int k) { (void)lib->asked_before(1 + k * 997); });
+    time_of(
+        "backup, in the background", [&](int) { (void)lib->back_up_to(folder.string() + ".backup", "2026-11-26", {}); }, 3);
+    std::error_code ec;
+    std::filesystem::remove(folder.string() + ".backup", ec);
     if (own) std::filesystem::remove_all(folder);
 }

@@ -829,19 +829,19 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     </message>
     <message>
         <source>Done as</source>
-        <translation type="unfinished"></translation>
+        <translation>Ausgeführt als</translation>
     </message>
     <message>
         <source>An easier way to do the movement: the clip is held against that</source>
-        <translation type="unfinished"></translation>
+        <translation>Eine leichtere Art der Bewegung: der Clip wird an ihr gemessen</translation>
     </message>
     <message>
         <source>as it is taught</source>
-        <translation type="unfinished"></translation>
+        <translation>wie es gelehrt wird</translation>
     </message>
     <message>
         <source>as it is</source>
-        <translation type="unfinished">wie sie ist</translation>
+        <translation>so wie sie ist</translation>
     </message>
 </context>
 <context>
@@ -871,23 +871,23 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <name>bevel::ui::CourseView</name>
     <message>
         <source>The course of the movement in time</source>
-        <translation type="unfinished"></translation>
+        <translation>Der Verlauf der Bewegung in der Zeit</translation>
     </message>
     <message>
         <source>Weight from the left foot (above) to the right, breath, and one measure with its bands; a click goes to that moment</source>
-        <translation type="unfinished"></translation>
+        <translation>Gewicht vom linken Fuß (oben) zum rechten, Atem und ein Maß mit seinen Spannen; ein Klick geht zu diesem Augenblick</translation>
     </message>
     <message>
         <source>in</source>
-        <translation type="unfinished">ein</translation>
+        <translation>ein</translation>
     </message>
     <message>
         <source>out</source>
-        <translation type="unfinished">aus</translation>
+        <translation>aus</translation>
     </message>
     <message>
         <source>The course is being told …</source>
-        <translation type="unfinished"></translation>
+        <translation>Der Verlauf wird ermittelt …</translation>
     </message>
 </context>
 <context>
@@ -1250,7 +1250,7 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     </message>
     <message>
         <source>taught as “%1”</source>
-        <translation type="unfinished"></translation>
+        <translation>gelehrt als „%1“</translation>
     </message>
 </context>
 <context>
@@ -1452,15 +1452,15 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     </message>
     <message>
         <source>The posture at its end</source>
-        <translation type="unfinished"></translation>
+        <translation>Die Haltung an ihrem Ende</translation>
     </message>
     <message>
         <source>posture: %1</source>
-        <translation type="unfinished"></translation>
+        <translation>Haltung: %1</translation>
     </message>
     <message>
         <source>before and after: where it begins and ends</source>
-        <translation type="unfinished"></translation>
+        <translation>davor und danach: wo sie beginnt und endet</translation>
     </message>
 </context>
 <context>
@@ -1889,19 +1889,19 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     </message>
     <message>
         <source>Graded version</source>
-        <translation type="unfinished"></translation>
+        <translation>Leichtere Fassung</translation>
     </message>
     <message>
         <source>An easier way: shown, judged and practised as a movement of its own</source>
-        <translation type="unfinished"></translation>
+        <translation>Eine leichtere Art: gezeigt, beurteilt und geübt als eigene Bewegung</translation>
     </message>
     <message>
         <source>Measure of the lane</source>
-        <translation type="unfinished"></translation>
+        <translation>Maß der Spur</translation>
     </message>
     <message>
         <source>as it is</source>
-        <translation type="unfinished">wie sie ist</translation>
+        <translation>so wie sie ist</translation>
     </message>
 </context>
 <context>
@@ -3258,7 +3258,7 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     </message>
     <message>
         <source>The film was deleted when its time had come</source>
-        <translation type="unfinished"></translation>
+        <translation>Der Film wurde gelöscht, als seine Zeit gekommen war</translation>
     </message>
 </context>
 <context>
@@ -3802,11 +3802,11 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     </message>
     <message>
         <source>helper</source>
-        <translation type="unfinished"></translation>
+        <translation>Helfer</translation>
     </message>
     <message>
         <source>Somebody stands beside on one leg</source>
-        <translation type="unfinished"></translation>
+        <translation>Auf einem Bein steht jemand daneben</translation>
     </message>
 </context>
 <context>
@@ -4559,31 +4559,31 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     </message>
     <message>
         <source>Lengths in letters</source>
-        <translation type="unfinished"></translation>
+        <translation>Längen in Briefen</translation>
     </message>
     <message>
         <source>lengths as shown here</source>
-        <translation type="unfinished"></translation>
+        <translation>Längen wie hier gezeigt</translation>
     </message>
     <message>
         <source>in centimetres</source>
-        <translation type="unfinished"></translation>
+        <translation>in Zentimetern</translation>
     </message>
     <message>
         <source>in inches</source>
-        <translation type="unfinished"></translation>
+        <translation>in Zoll</translation>
     </message>
     <message>
         <source>One step at a time; one step down after a fall or pain</source>
-        <translation type="unfinished"></translation>
+        <translation>Eine Stufe nach der anderen; nach Sturz oder Schmerz eine Stufe zurück</translation>
     </message>
     <message>
         <source>not known</source>
-        <translation type="unfinished"></translation>
+        <translation>nicht bekannt</translation>
     </message>
     <message>
         <source>Balance</source>
-        <translation type="unfinished"></translation>
+        <translation>Gleichgewicht</translation>
     </message>
 </context>
 <context>
@@ -4991,179 +4991,179 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <name>bevel::ui::PostureEditor</name>
     <message>
         <source>Part of the posture</source>
-        <translation type="unfinished"></translation>
+        <translation>Teil der Haltung</translation>
     </message>
     <message>
         <source>°</source>
-        <translation type="unfinished"></translation>
+        <translation>°</translation>
     </message>
     <message>
         <source> SW</source>
-        <translation type="unfinished"> SB</translation>
+        <translation> SB</translation>
     </message>
     <message>
         <source>Trunk and weight</source>
-        <translation type="unfinished"></translation>
+        <translation>Rumpf und Gewicht</translation>
     </message>
     <message>
         <source>Weight on the left foot</source>
-        <translation type="unfinished">Gewicht auf dem linken Fuß</translation>
+        <translation>Gewicht auf dem linken Fuß</translation>
     </message>
     <message>
         <source>Height of the hips, of standing</source>
-        <translation type="unfinished"></translation>
+        <translation>Höhe der Hüfte, vom Stehen</translation>
     </message>
     <message>
         <source>Body ahead of the feet, foot lengths</source>
-        <translation type="unfinished"></translation>
+        <translation>Körper vor den Füßen, Fußlängen</translation>
     </message>
     <message>
         <source>Hips turned left</source>
-        <translation type="unfinished"></translation>
+        <translation>Hüfte nach links gedreht</translation>
     </message>
     <message>
         <source>Shoulders turned left</source>
-        <translation type="unfinished"></translation>
+        <translation>Schultern nach links gedreht</translation>
     </message>
     <message>
         <source>Gaze turned left of that</source>
-        <translation type="unfinished"></translation>
+        <translation>Blick weiter links davon</translation>
     </message>
     <message>
         <source>Gaze up</source>
-        <translation type="unfinished"></translation>
+        <translation>Blick nach oben</translation>
     </message>
     <message>
         <source>Trunk leaning forward</source>
-        <translation type="unfinished"></translation>
+        <translation>Rumpf nach vorn geneigt</translation>
     </message>
     <message>
         <source>Trunk leaning left</source>
-        <translation type="unfinished"></translation>
+        <translation>Rumpf nach links geneigt</translation>
     </message>
     <message>
         <source>Low back rounded</source>
-        <translation type="unfinished"></translation>
+        <translation>Unterer Rücken gerundet</translation>
     </message>
     <message>
         <source>Upper back rounded</source>
-        <translation type="unfinished"></translation>
+        <translation>Oberer Rücken gerundet</translation>
     </message>
     <message>
         <source>Neck bent forward</source>
-        <translation type="unfinished"></translation>
+        <translation>Hals nach vorn gebeugt</translation>
     </message>
     <message>
         <source>Sitting (1), standing (0)</source>
-        <translation type="unfinished"></translation>
+        <translation>Sitzend (1), stehend (0)</translation>
     </message>
     <message>
         <source>Left hand</source>
-        <translation type="unfinished"></translation>
+        <translation>Linke Hand</translation>
     </message>
     <message>
         <source>Right hand</source>
-        <translation type="unfinished"></translation>
+        <translation>Rechte Hand</translation>
     </message>
     <message>
         <source>Left foot</source>
-        <translation type="unfinished"></translation>
+        <translation>Linker Fuß</translation>
     </message>
     <message>
         <source>Right foot</source>
-        <translation type="unfinished"></translation>
+        <translation>Rechter Fuß</translation>
     </message>
     <message>
         <source>From the height of</source>
-        <translation type="unfinished"></translation>
+        <translation>Von der Höhe von</translation>
     </message>
     <message>
         <source>belly</source>
-        <translation type="unfinished"></translation>
+        <translation>Bauch</translation>
     </message>
     <message>
         <source>heart</source>
-        <translation type="unfinished"></translation>
+        <translation>Herz</translation>
     </message>
     <message>
         <source>brow</source>
-        <translation type="unfinished"></translation>
+        <translation>Stirn</translation>
     </message>
     <message>
         <source>Above that height</source>
-        <translation type="unfinished"></translation>
+        <translation>Über dieser Höhe</translation>
     </message>
     <message>
         <source>Left of the middle</source>
-        <translation type="unfinished"></translation>
+        <translation>Links der Mitte</translation>
     </message>
     <message>
         <source>Ahead of the chest</source>
-        <translation type="unfinished"></translation>
+        <translation>Vor der Brust</translation>
     </message>
     <message>
         <source>Elbow away from hanging</source>
-        <translation type="unfinished"></translation>
+        <translation>Ellbogen vom Hängen weg</translation>
     </message>
     <message>
         <source>Palm turned, thumb outward</source>
-        <translation type="unfinished"></translation>
+        <translation>Handfläche gedreht, Daumen auswärts</translation>
     </message>
     <message>
         <source>Fist (1), open (0)</source>
-        <translation type="unfinished"></translation>
+        <translation>Faust (1), offen (0)</translation>
     </message>
     <message>
         <source>Hanging below that</source>
-        <translation type="unfinished"></translation>
+        <translation>Darunter hängend</translation>
     </message>
     <message>
         <source>On a chair beside (1)</source>
-        <translation type="unfinished"></translation>
+        <translation>Auf einem Stuhl daneben (1)</translation>
     </message>
     <message>
         <source>On the floor with</source>
-        <translation type="unfinished"></translation>
+        <translation>Am Boden mit</translation>
     </message>
     <message>
         <source>the sole</source>
-        <translation type="unfinished"></translation>
+        <translation>der Sohle</translation>
     </message>
     <message>
         <source>the heel</source>
-        <translation type="unfinished"></translation>
+        <translation>der Ferse</translation>
     </message>
     <message>
         <source>the toes</source>
-        <translation type="unfinished"></translation>
+        <translation>den Zehen</translation>
     </message>
     <message>
         <source>nothing</source>
-        <translation type="unfinished">nichts</translation>
+        <translation>nichts</translation>
     </message>
     <message>
         <source>Ahead</source>
-        <translation type="unfinished"></translation>
+        <translation>Vorn</translation>
     </message>
     <message>
         <source>Toes outward</source>
-        <translation type="unfinished"></translation>
+        <translation>Zehen auswärts</translation>
     </message>
     <message>
         <source>Height while off, of stature</source>
-        <translation type="unfinished"></translation>
+        <translation>Höhe in der Luft, von der Größe</translation>
     </message>
     <message>
         <source>Turned on the heel</source>
-        <translation type="unfinished"></translation>
+        <translation>Auf der Ferse gedreht</translation>
     </message>
     <message>
         <source>Turned on the ball</source>
-        <translation type="unfinished"></translation>
+        <translation>Auf dem Ballen gedreht</translation>
     </message>
     <message>
         <source>SW: widths of the shoulders. What is set runs on into the phases after it that say nothing else.</source>
-        <translation type="unfinished"></translation>
+        <translation>SB: Schulterbreiten. Was gesetzt wird, gilt weiter in den Phasen danach, die nichts anderes sagen.</translation>
     </message>
 </context>
 <context>
@@ -5394,19 +5394,19 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     </message>
     <message>
         <source>How the breath goes</source>
-        <translation type="unfinished"></translation>
+        <translation>Wie der Atem geht</translation>
     </message>
     <message>
         <source>breath as it comes</source>
-        <translation type="unfinished"></translation>
+        <translation>Atem, wie er kommt</translation>
     </message>
     <message>
         <source>in and out by the nose</source>
-        <translation type="unfinished"></translation>
+        <translation>ein und aus durch die Nase</translation>
     </message>
     <message>
         <source>out through the lips</source>
-        <translation type="unfinished"></translation>
+        <translation>aus durch die Lippen</translation>
     </message>
 </context>
 <context>
@@ -5796,7 +5796,7 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     </message>
     <message>
         <source>The film was deleted when its time had come. Points and findings are here all the same.</source>
-        <translation type="unfinished"></translation>
+        <translation>Der Film wurde gelöscht, als seine Zeit gekommen war. Punkte und Befunde sind trotzdem da.</translation>
     </message>
 </context>
 <context>
@@ -10995,47 +10995,55 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     </message>
     <message>
         <source>Along a wall</source>
-        <translation type="unfinished"></translation>
+        <translation>An einer Wand entlang</translation>
     </message>
     <message>
         <source>Feet a shoulder&apos;s width apart: less far to go.</source>
-        <translation type="unfinished"></translation>
+        <translation>Füße schulterbreit: der Weg ist kürzer.</translation>
     </message>
     <message>
         <source>Foot stays down</source>
-        <translation type="unfinished"></translation>
+        <translation>Fuß bleibt unten</translation>
     </message>
     <message>
         <source>Let one sole slide wide to the side, sit over the standing leg as low as is easy with the other leg long, and rise again.</source>
-        <translation type="unfinished"></translation>
+        <translation>Eine Sohle weit zur Seite gleiten lassen, so tief über dem Standbein sitzen, wie es leicht ist, das andere Bein lang, und wieder aufrichten.</translation>
     </message>
     <message>
         <source>Lighten the sole</source>
-        <translation type="unfinished"></translation>
+        <translation>Die Sohle leicht machen</translation>
     </message>
     <message>
         <source>Narrower</source>
-        <translation type="unfinished"></translation>
+        <translation>Schmaler</translation>
     </message>
     <message>
         <source>On the front of a chair, feet flat and hip-wide: the same with trunk and arms, smaller.</source>
-        <translation type="unfinished"></translation>
+        <translation>Vorn auf einem Stuhl, Füße flach und hüftbreit: dasselbe mit Rumpf und Armen, kleiner.</translation>
     </message>
     <message>
         <source>Slide it back in</source>
-        <translation type="unfinished"></translation>
+        <translation>Zurück heranziehen</translation>
     </message>
     <message>
         <source>Slide it wide</source>
-        <translation type="unfinished"></translation>
+        <translation>Weit gleiten lassen</translation>
     </message>
     <message>
         <source>The light foot slides over the floor, without weight.</source>
-        <translation type="unfinished"></translation>
+        <translation>Der leichte Fuß gleitet über den Boden, ohne Gewicht.</translation>
     </message>
     <message>
         <source>Two fingers on a wall, until it is not needed.</source>
-        <translation type="unfinished"></translation>
+        <translation>Zwei Finger an einer Wand, bis sie nicht mehr nötig ist.</translation>
+    </message>
+    <message>
+        <source>One hand rests on the chair.</source>
+        <translation>Eine Hand ruht auf dem Stuhl.</translation>
+    </message>
+    <message>
+        <source>The chair holds the hips.</source>
+        <translation>Der Stuhl hält die Hüfte.</translation>
     </message>
 </context>
 <context>
@@ -11749,39 +11757,39 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     </message>
     <message>
         <source>both hands on the back of a chair</source>
-        <translation type="unfinished"></translation>
+        <translation>beide Hände auf einer Stuhllehne</translation>
     </message>
     <message>
         <source>one hand on the back of a chair</source>
-        <translation type="unfinished"></translation>
+        <translation>eine Hand auf einer Stuhllehne</translation>
     </message>
     <message>
         <source>fingertips on the back of a chair</source>
-        <translation type="unfinished"></translation>
+        <translation>Fingerspitzen auf einer Stuhllehne</translation>
     </message>
     <message>
         <source>hands free, the chair or the wall in reach</source>
-        <translation type="unfinished"></translation>
+        <translation>Hände frei, Stuhl oder Wand in Reichweite</translation>
     </message>
     <message>
         <source>one foot before the other, the chair or the wall in reach</source>
-        <translation type="unfinished"></translation>
+        <translation>ein Fuß vor dem anderen, Stuhl oder Wand in Reichweite</translation>
     </message>
     <message>
         <source>hands free and slower, the chair or the wall in reach</source>
-        <translation type="unfinished"></translation>
+        <translation>Hände frei und langsamer, Stuhl oder Wand in Reichweite</translation>
     </message>
     <message>
         <source>eyes closed, a helper beside</source>
-        <translation type="unfinished"></translation>
+        <translation>Augen zu, ein Helfer daneben</translation>
     </message>
     <message>
         <source>in by the nose, out through the lips</source>
-        <translation type="unfinished"></translation>
+        <translation>ein durch die Nase, aus durch die Lippen</translation>
     </message>
     <message>
         <source>in and out by the nose</source>
-        <translation type="unfinished"></translation>
+        <translation>ein und aus durch die Nase</translation>
     </message>
 </context>
 <context>

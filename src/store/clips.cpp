@@ -293,8 +293,10 @@ Result<std::vector<Clip>> Library::find_clips(const ClipQuery& query) const {
     const std::string newest = " ORDER BY arrived_on DESC, id DESC";
     if (query.words.empty() && query.states.empty() && query.person == 0)
         sql += " AND (id IN (SELECT id FROM clip" + newest + " LIMIT " + std::to_string(query.most) + ") OR state IN (0, 4))" + newest;
-    else
-        sql += newest + " LIMIT " + std::to_string(query.most);
+    else // found by the index alone; only what is shown is read
+        sql = std::string(clip_columns) + "WHERE id IN (SELECT id FROM clip" +
+              sql.substr(std::string_view(clip_columns).size()).insert(0, " ") + newest + " LIMIT " + std::to_string(query.most) + ")" +
+              newest;
     const std::lock_guard lock(*mutex_);
     Query q(db_, sql.c_str());
     for (const auto& t : texts) q.bind(t);

@@ -178,12 +178,17 @@ Result<std::vector<LetterLine>> Library::letter_lines(std::int64_t person) const
 // What is half a year old is no longer asked for.
 Result<std::vector<LetterLine>> Library::due(const std::string& day) const {
     const std::lock_guard lock(*mutex_);
-    Query q(db_, (letter_lines_sql + "WHERE l.review_on<>'' AND l.review_on<=?1 AND l.review_on>=date(?1, '-180 days') AND l.sent_on<>'' "
-                                     "AND l.how<>'none' ORDER BY l.review_on, l.id")
-                     .c_str());
-    auto all = lines_of(q.bind(day));
-    if (all) std::erase_if(*all, [](const LetterLine& l) { return !l.newer_clip_on.empty(); });
-    return all;
+    // Where a newer clip came there is nothing to ask for.
+    Query q(db_,
+            "WITH asked AS (SELECT l.*, c.person, c.movement, CASE WHEN c.filmed_on='' THEN c.arrived_on ELSE c.filmed_on END AS day "
+            "FROM letter l JOIN clip c ON c.id=l.clip WHERE l.review_on<>'' AND l.review_on<=?1 AND l.review_on>=date(?1, '-180 days') "
+            "AND l.sent_on<>'' AND l.how<>'none') "
+            "SELECT a.clip, a.person, p.name, coalesce(f.body, ''), a.movement, a.sent_on, a.how, a.answered_on, a.review_on, '' FROM "
+            "asked a JOIN person p ON p.id=a.person LEFT JOIN facts f ON f.person=p.id WHERE NOT EXISTS (SELECT 1 FROM clip n WHERE "
+            "n.person=a.person AND n.movement=a.movement AND n.filmed_on>a.day AND n.pair<>a.clip AND n.id<>a.clip) AND NOT EXISTS "
+            "(SELECT 1 FROM clip n WHERE n.person=a.person AND n.movement=a.movement AND n.filmed_on='' AND n.arrived_on>a.day AND "
+            "n.pair<>a.clip AND n.id<>a.clip) ORDER BY a.review_on, a.id");
+    return lines_of(q.bind(day));
 }
 
 Result<std::int64_t> Library::keep_phrase(const Phrase& p) {

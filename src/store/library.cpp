@@ -124,7 +124,12 @@ const std::array<const char*, newest> steps{
     // 15: which graded version a clip shows and its figures are of; films that were deleted on purpose
     "ALTER TABLE clip ADD COLUMN version TEXT;"
     "ALTER TABLE clip ADD COLUMN film_dropped INTEGER NOT NULL DEFAULT 0;"
-    "ALTER TABLE figure ADD COLUMN version TEXT NOT NULL DEFAULT '';",
+    "ALTER TABLE figure ADD COLUMN version TEXT NOT NULL DEFAULT '';"
+    // What is searched and what is asked of a person's line of clips is told by indices alone.
+    "DROP INDEX clip_arrived;"
+    "CREATE INDEX clip_search ON clip(arrived_on, id, person, movement, filmed_on, state, named);"
+    "DROP INDEX clip_movement;"
+    "CREATE INDEX clip_line ON clip(person, movement, filmed_on, arrived_on, pair);",
 };
 
 } // namespace

@@ -41,6 +41,10 @@ Result<std::set<std::string>> data_words(const std::filesystem::path& data_dir) 
         if (j.is_discarded()) return fail(Code::unreadable, f.string());
         collect(j, false, out);
     }
+    // A graded version gives its own reasons for what it leaves out.
+    for (const auto& m : load_movements(data_dir))
+        for (const auto& v : m.versions)
+            if (const auto made = make_version(m, v)) collect(nlohmann::json::parse(*made->source, nullptr, false), false, out);
     return out;
 }
 
