@@ -129,14 +129,17 @@ private slots:
         QVERIFY(same < filled.size() / 10); // filled in, not found
         std::sort(filled.begin(), filled.end());
         const auto share = [&](double sigmas) { return std::lower_bound(filled.begin(), filled.end(), sigmas) - filled.begin(); };
-        QVERIFY2(share(1) > static_cast<long>(filled.size() * 68 / 100), qPrintable(QString::number(share(1)) + "/" + QString::number(filled.size())));
-        QVERIFY2(share(3) > static_cast<long>(filled.size() * 97 / 100), qPrintable(QString::number(share(3)) + "/" + QString::number(filled.size())));
+        QVERIFY2(share(1) > static_cast<long>(filled.size() * 68 / 100),
+                 qPrintable(QString::number(share(1)) + "/" + QString::number(filled.size())));
+        QVERIFY2(share(3) > static_cast<long>(filled.size() * 97 / 100),
+                 qPrintable(QString::number(share(3)) + "/" + QString::number(filled.size())));
         // Against the student's own points it is no worse than finding on every frame.
         auto off = [&](const TrackResult& r) {
             std::vector<double> d;
             for (std::size_t i = 1; i + 1 < take.frames(); i += 2)
                 for (const Point p : {left_wrist, right_wrist, left_elbow, right_elbow})
-                    d.push_back(std::hypot((*r.track.px[i])[p].x - (*take.track().px[i])[p].x, (*r.track.px[i])[p].y - (*take.track().px[i])[p].y));
+                    d.push_back(
+                        std::hypot((*r.track.px[i])[p].x - (*take.track().px[i])[p].x, (*r.track.px[i])[p].y - (*take.track().px[i])[p].y));
             std::sort(d.begin(), d.end());
             return d[d.size() / 2];
         };

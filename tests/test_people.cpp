@@ -141,7 +141,8 @@ private slots:
     void a_clip_is_held_against_the_version_that_is_taught() {
         Bench b(copy_.demo);
         std::optional<Clip> clip;
-        for (const auto& c : *b.session.library->clips()) {
+        const std::vector<Clip> clips = b.session.library->clips().value();
+        for (const auto& c : clips) {
             const Movement* m = b.session.movement(c.movement);
             if (c.state == ClipState::reviewed && m && !m->versions.empty() && m->versions.back().change && !clip) clip = c;
         }

@@ -42,8 +42,8 @@ struct Filled {
         p.stature_m = 1.80;
         bo = *lib.add_person(p);
         (void)lib.set_height(ana, "2026-10-01", 1.61);
-        (void)lib.set_facts(ana,
-                            {"A.", "climb stairs", "2026-09-01: kept at home", "de", "ana@example.org", "in", 3, {{"walk", "Short step", "p2"}}});
+        (void)lib.set_facts(
+            ana, {"A.", "climb stairs", "2026-09-01: kept at home", "de", "ana@example.org", "in", 3, {{"walk", "Short step", "p2"}}});
         old_clip = clip(ana, "walk", "2026-10-01");
         new_clip = clip(ana, "walk", "2026-11-20");
         other = clip(bo, "bow", "2026-11-10");

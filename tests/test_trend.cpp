@@ -141,8 +141,8 @@ private slots:
             QVERIFY(lib.set_height(person, "2026-09-01", 1.60));
             QVERIFY(lib.figures(person)->empty());
             QVERIFY(lib.keep_figures(clip, {point("", 18)}));
-            QVERIFY(
-                lib.set_facts(person, {"O.", "walk without looking down", "2026-09-01, at home", "de", "", "cm", 4, {{"m", "Arms only", "p2"}}}));
+            QVERIFY(lib.set_facts(
+                person, {"O.", "walk without looking down", "2026-09-01, at home", "de", "", "cm", 4, {{"m", "Arms only", "p2"}}}));
             QVERIFY(lib.set_condition(clip, {"left knee", 4}));
             QVERIFY(!lib.set_condition(clip, {"", 11}));
         }

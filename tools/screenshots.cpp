@@ -3,6 +3,7 @@
 #include "core/movement/movement.h"
 #include "ui/arrivals/parts_dialog.h"
 #include "ui/arrivals/still_pair.h"
+#include "ui/forms/course_view.h"
 #include "ui/forms/figure_view.h"
 #include "ui/forms/learn_dialog.h"
 #include "ui/forms/schools_dialog.h"
@@ -263,7 +264,7 @@ int main(int argc, char** argv) {
             auto* forms = window.forms();
             forms->show_movement(QStringLiteral("draw_the_bow"));
             forms->figure().set_time(3 + 2.0 + 2.6);
-            if (!wait([&] { return forms->figure().is_current(); })) return 1;
+            if (!wait([&] { return forms->figure().is_current() && forms->findChild<ui::CourseView*>()->is_told(); })) return 1;
             settle(100); // painted
             shot(QStringLiteral("forms"));
             auto* fault = forms->findChild<QComboBox*>(QStringLiteral("fault"));
@@ -272,14 +273,16 @@ int main(int argc, char** argv) {
             forms->findChild<QTabWidget*>(QStringLiteral("formTabs"))->setCurrentIndex(2);
             forms->figure().set_time(3 + 2.2 + 1.1 + 1.1 + 0.7 + 2.4);
             forms->figure().set_azimuth(80);
-            if (!wait([&] { return forms->figure().is_current(); })) return 1;
+            if (!wait([&] { return forms->figure().is_current() && forms->findChild<ui::CourseView*>()->is_told(); })) return 1;
             settle(150); // painted
             shot(QStringLiteral("forms-fault"));
             forms->show_movement(QStringLiteral("staff_closing_turn"));
             forms->findChild<QTabWidget*>(QStringLiteral("formTabs"))->setCurrentIndex(3);
             forms->findChild<QSlider*>(QStringLiteral("around"))->setValue(25);
-            forms->figure().set_time(3 + 2.4 + 2.0);
-            if (!wait([&] { return forms->figure().is_current(); })) return 1;
+            auto* phase = forms->findChild<QComboBox*>(QStringLiteral("formPhase"));
+            phase->setCurrentIndex(1);
+            emit phase->activated(1); // its posture is shown
+            if (!wait([&] { return forms->figure().is_current() && forms->findChild<ui::CourseView*>()->is_told(); })) return 1;
             settle(150); // painted
             shot(QStringLiteral("forms-change"));
             // A movement told from a clip that shows it.

@@ -11045,6 +11045,78 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>The chair holds the hips.</source>
         <translation>Der Stuhl hält die Hüfte.</translation>
     </message>
+    <message>
+        <source>A lantern carried over still water.</source>
+        <translation>Eine Laterne, über stilles Wasser getragen.</translation>
+    </message>
+    <message>
+        <source>Arms against a wall</source>
+        <translation>Arme an der Wand</translation>
+    </message>
+    <message>
+        <source>Back to a wall, open the arms along it without the shoulders rising.</source>
+        <translation>Mit dem Rücken zur Wand die Arme an ihr entlang öffnen, ohne dass die Schultern steigen.</translation>
+    </message>
+    <message>
+        <source>Breathe the shoulders down</source>
+        <translation>Die Schultern hinunter atmen</translation>
+    </message>
+    <message>
+        <source>Clouds drawn apart, and the sun behind them.</source>
+        <translation>Wolken, auseinandergezogen, und die Sonne dahinter.</translation>
+    </message>
+    <message>
+        <source>Hands behind the back: set the heel down empty, pour the weight across, sit back again.</source>
+        <translation>Hände auf dem Rücken: die Ferse leer aufsetzen, das Gewicht hinübergießen, wieder zurücksetzen.</translation>
+    </message>
+    <message>
+        <source>Hands on the hips, turn from the waist and come back, the knees where they were.</source>
+        <translation>Hände auf der Hüfte, aus der Taille drehen und zurückkommen, die Knie bleiben, wo sie waren.</translation>
+    </message>
+    <message>
+        <source>Raise the hands on the in-breath, let the shoulders sink on the out-breath and leave them there.</source>
+        <translation>Mit dem Einatmen die Hände heben, mit dem Ausatmen die Schultern sinken und dort lassen.</translation>
+    </message>
+    <message>
+        <source>Sink with the tailbone, not with the chest.</source>
+        <translation>Mit dem Steißbein sinken, nicht mit der Brust.</translation>
+    </message>
+    <message>
+        <source>Step along two lines</source>
+        <translation>Auf zwei Linien schreiten</translation>
+    </message>
+    <message>
+        <source>Stroking a mane from the root to its tips.</source>
+        <translation>Eine Mähne streichen, von der Wurzel zu den Spitzen.</translation>
+    </message>
+    <message>
+        <source>The arms open from the back.</source>
+        <translation>Die Arme öffnen sich aus dem Rücken.</translation>
+    </message>
+    <message>
+        <source>The foot lands empty, then the weight comes.</source>
+        <translation>Der Fuß kommt leer auf, dann kommt das Gewicht.</translation>
+    </message>
+    <message>
+        <source>The shoulders stay down while the hands rise.</source>
+        <translation>Die Schultern bleiben unten, während die Hände steigen.</translation>
+    </message>
+    <message>
+        <source>The side of the body along a wall while the weight goes forward and back.</source>
+        <translation>Die Seite des Körpers an einer Wand entlang, während das Gewicht vor und zurück geht.</translation>
+    </message>
+    <message>
+        <source>The waist parts the hands.</source>
+        <translation>Die Taille teilt die Hände.</translation>
+    </message>
+    <message>
+        <source>The waist turns, the arms come along.</source>
+        <translation>Die Taille dreht, die Arme kommen mit.</translation>
+    </message>
+    <message>
+        <source>Two tapes on the floor, a foot on each: step without ever standing on one line.</source>
+        <translation>Zwei Bänder am Boden, auf jedem ein Fuß: schreiten, ohne je auf einer Linie zu stehen.</translation>
+    </message>
 </context>
 <context>
     <name>fields</name>

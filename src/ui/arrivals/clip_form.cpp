@@ -168,10 +168,8 @@ void ClipForm::build() {
     who->addWidget(student_, 1);
     who->addWidget(height_);
     form->addRow(tr("Student and height"), who);
-    auto* what = new QHBoxLayout;
-    what->addWidget(movement_, 3);
-    what->addWidget(version_, 2);
-    form->addRow(tr("Movement"), what);
+    form->addRow(tr("Movement"), movement_);
+    form->addRow(version_);
     form->addRow(tr("Filmed from"), view_);
     connect(school_, &QComboBox::activated, this, [this] { school_chosen_ = true; });
     form->addRow(tr("School"), school_);

@@ -7,7 +7,7 @@
 
 namespace bevel::ui {
 namespace {
-constexpr double ruler = 30, breath_height = 22, gap = 4;
+constexpr double ruler = 30, breath_height = 26, gap = 4;
 constexpr double usual_stature = 1.7;
 
 TimeMapper map_of(const Review& r) {
@@ -91,11 +91,10 @@ void CourseView::paint_breath_course(QPainter& p, const QRectF& r) const {
             way.cubicTo(QPointF(0.5 * (x0 + x1), y(from)), QPointF(0.5 * (x0 + x1), y(1 - from)), QPointF(x1, y(1 - from)));
             p.setPen(QPen(c.ink, 1.8));
             p.drawPath(way);
-            const QString word = b == Breath::in ? tr("in") : tr("out");
-            if (x1 - x0 > 40) {
+            if (x1 - x0 > 30) { // on the side of the curve where there is room
                 p.setPen(c.faint);
-                p.drawText(QRectF(x0, r.top(), x1 - x0, r.height()),
-                           b == Breath::in ? Qt::AlignLeft | Qt::AlignTop : Qt::AlignRight | Qt::AlignTop, word);
+                p.drawText(QRectF(x0 + 3, r.top(), x1 - x0, r.height()), Qt::AlignLeft | (b == Breath::in ? Qt::AlignTop : Qt::AlignBottom),
+                           b == Breath::in ? tr("in") : tr("out"));
             }
         }
 }
@@ -112,9 +111,9 @@ void CourseView::paintEvent(QPaintEvent*) {
     } else {
         const TimeMapper map = map_of(*review_);
         const double rest = all.height() - ruler - breath_height - 3 * gap;
-        const QRectF top(all.left(), all.top(), all.width(), ruler), tide(all.left(), top.bottom() + gap, all.width(), 0.5 * rest),
+        const QRectF top(all.left(), all.top(), all.width(), ruler), tide(all.left(), top.bottom() + gap, all.width(), 0.52 * rest),
             breath(all.left(), tide.bottom() + gap, all.width(), breath_height),
-            lane(all.left(), breath.bottom() + gap, all.width(), 0.5 * rest);
+            lane(all.left(), breath.bottom() + gap, all.width(), 0.48 * rest);
         p.setFont(session_.theme.font(10));
         draw_ruler(p, top, *review_, map, session_.theme);
         draw_tide(p, tide, *review_, reference_s_, map, session_.theme);

@@ -20,8 +20,8 @@ public:
     bool is_told() const { return review_ != nullptr; }
     /// Measures that the movement is judged by and that the figure has, in the order of its checks; the one that drives it first.
     const std::vector<std::string>& measures() const { return measures_; }
-    QSize sizeHint() const override { return {400, 178}; }
-    QSize minimumSizeHint() const override { return {240, 150}; }
+    QSize sizeHint() const override { return {400, 228}; }
+    QSize minimumSizeHint() const override { return {240, 190}; }
 
 signals:
     void told();

@@ -90,6 +90,8 @@ void FormEditor::build() {
     phase_ = new QComboBox;
     phase_->setObjectName(QStringLiteral("formPhase"));
     phase_->setAccessibleName(tr("Phase"));
+    phase_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    phase_->setMinimumContentsLength(14);
     seconds_ = new QDoubleSpinBox;
     seconds_->setObjectName(QStringLiteral("formSeconds"));
     seconds_->setAccessibleName(tr("Duration of the phase"));

@@ -3,10 +3,22 @@
 #include <nlohmann/json.hpp>
 #include <QComboBox>
 #include <QDoubleSpinBox>
-#include <QFormLayout>
+#include <QGridLayout>
+#include <QLabel>
 #include <QStackedWidget>
 
 namespace bevel::ui {
+
+namespace {
+void add_row(QGridLayout* form, const QString& label, QWidget* field) {
+    auto* words = new QLabel(label);
+    words->setWordWrap(true);
+    words->setBuddy(field);
+    const int row = form->rowCount();
+    form->addWidget(words, row, 0);
+    form->addWidget(field, row, 1);
+}
+} // namespace
 
 PostureEditor::PostureEditor(const Session& session, QWidget* parent) : QWidget(parent), session_(session) {
     part_ = new QComboBox;
@@ -16,10 +28,10 @@ PostureEditor::PostureEditor(const Session& session, QWidget* parent) : QWidget(
     connect(part_, &QComboBox::currentIndexChanged, pages_, &QStackedWidget::setCurrentIndex);
     const auto page = [&](const QString& name) {
         auto* w = new QWidget;
-        auto* form = new QFormLayout(w);
+        auto* form = new QGridLayout(w);
         form->setContentsMargins(0, 0, 0, 0);
         form->setVerticalSpacing(2);
-        form->setRowWrapPolicy(QFormLayout::WrapLongRows);
+        form->setColumnStretch(0, 1);
         part_->addItem(name);
         pages_->addWidget(w);
         return form;
@@ -88,7 +100,7 @@ PostureEditor::PostureEditor(const Session& session, QWidget* parent) : QWidget(
     setToolTip(tr("SW: widths of the shoulders. What is set runs on into the phases after it that say nothing else."));
 }
 
-void PostureEditor::number(QFormLayout* form, const std::string& part, const std::string& key, const QString& label, const QString& suffix,
+void PostureEditor::number(QGridLayout* form, const std::string& part, const std::string& key, const QString& label, const QString& suffix,
                            double low, double high, double step, std::function<double(const Posture&)> of) {
     auto* b = new QDoubleSpinBox;
     b->setObjectName(QString::fromStdString("posture_" + (part.empty() ? key : part + "_" + key)));
@@ -98,20 +110,23 @@ void PostureEditor::number(QFormLayout* form, const std::string& part, const std
     b->setSingleStep(step);
     b->setSuffix(suffix);
     b->setKeyboardTracking(false);
-    form->addRow(label, b);
+    b->setMinimumWidth(session_.theme.wide(96));
+    b->setMaximumWidth(session_.theme.wide(110));
+    add_row(form, label, b);
     connect(b, &QDoubleSpinBox::valueChanged, this, [this, part, key, label](double v) {
         if (!filling_) emit set(label, part, key, v);
     });
     numbers_.push_back({part, key, b, std::move(of)});
 }
 
-void PostureEditor::choice(QFormLayout* form, const std::string& part, const std::string& key, const QString& label,
+void PostureEditor::choice(QGridLayout* form, const std::string& part, const std::string& key, const QString& label,
                            const std::vector<std::pair<QString, std::string>>& all, std::function<int(const Posture&)> of) {
     auto* b = new QComboBox;
     b->setObjectName(QString::fromStdString("posture_" + part + "_" + key));
     b->setAccessibleName(label);
     for (const auto& [name, id] : all) b->addItem(name, QString::fromStdString(id));
-    form->addRow(label, b);
+    b->setMaximumWidth(session_.theme.wide(110));
+    add_row(form, label, b);
     connect(b, &QComboBox::activated, this, [this, part, key, label, b] {
         if (!filling_) emit set(label, part, key, b->currentData().toString().toStdString());
     });

@@ -7,7 +7,7 @@
 
 class QComboBox;
 class QDoubleSpinBox;
-class QFormLayout;
+class QGridLayout;
 class QStackedWidget;
 
 namespace bevel::ui {
@@ -33,9 +33,9 @@ private:
         QComboBox* box;
         std::function<int(const Posture&)> of;
     };
-    void number(QFormLayout* form, const std::string& part, const std::string& key, const QString& label, const QString& suffix, double low,
+    void number(QGridLayout* form, const std::string& part, const std::string& key, const QString& label, const QString& suffix, double low,
                 double high, double step, std::function<double(const Posture&)> of);
-    void choice(QFormLayout* form, const std::string& part, const std::string& key, const QString& label,
+    void choice(QGridLayout* form, const std::string& part, const std::string& key, const QString& label,
                 const std::vector<std::pair<QString, std::string>>& all, std::function<int(const Posture&)> of);
     const Session& session_;
     QComboBox* part_ = nullptr;
