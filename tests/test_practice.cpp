@@ -5,7 +5,10 @@
 #include "support/window_bench.h"
 #include "ui/text/practice_words.h"
 #include <QCheckBox>
+#include <QComboBox>
+#include <QDialogButtonBox>
 #include <QFile>
+#include <QLabel>
 #include <QLineEdit>
 #include <QListWidget>
 #include <QProcess>
@@ -114,6 +117,89 @@ private slots:
         QVERIFY(test::says(*page, QStringLiteral("it was agreed so")));
     }
 
+    void a_group_is_kept_to_what_any_of_them_may_do() {
+        Bench b(copy_.demo);
+        auto* page = b.window->practice();
+        b.window->show_place(b.window->place(QStringLiteral("practice")));
+        auto* group = page->findChild<QListWidget*>(QStringLiteral("planGroup"));
+        QTRY_VERIFY_WITH_TIMEOUT(group->count() >= 5, 20000);
+        // Two people, each with a limit of their own.
+        std::array<qint64, 2> ids{group->item(0)->data(Qt::UserRole).toLongLong(), group->item(1)->data(Qt::UserRole).toLongLong()};
+        Agreement a;
+        a.person = ids[0];
+        a.check = "limit.no_balance";
+        a.off = true;
+        a.reason = "for the test";
+        QVERIFY(b.session.library->save_agreement(a).has_value());
+        a.person = ids[1];
+        a.check = "limit.no_overhead";
+        QVERIFY(b.session.library->save_agreement(a).has_value());
+        auto* person = page->findChild<QComboBox*>(QStringLiteral("planPerson"));
+        person->setCurrentIndex(person->findData(qint64{0}));
+        emit person->activated(0);
+        QVERIFY(group->isVisible());
+        group->item(0)->setCheckState(Qt::Checked);
+        QTRY_VERIFY_WITH_TIMEOUT(page->form()->needs().limits.contains("no_balance"), 20000);
+        QVERIFY(!page->form()->needs().limits.contains("no_overhead"));
+        group->item(1)->setCheckState(Qt::Checked);
+        QTRY_VERIFY_WITH_TIMEOUT(page->form()->needs().limits.contains("no_overhead"), 20000);
+        QVERIFY(page->form()->needs().limits.contains("no_balance"));
+        // Whose limit it is stands there.
+        QTRY_VERIFY(page->findChild<QLabel*>(QStringLiteral("planAsked"))->text().contains(QLatin1Char(':')));
+        propose(page);
+        for (const auto& i : page->plan().items) {
+            const Movement* m = movement_of(i, b.session.movements);
+            if (!m || i.part == PlanPart::settling) continue;
+            const Traits t = traits_of(*m);
+            QVERIFY2(!t.balance && !t.overhead, i.movement.c_str());
+        }
+        // One person by themselves is bound by their own alone.
+        person->setCurrentIndex(person->findData(ids[0]));
+        emit person->activated(person->currentIndex());
+        QVERIFY(!group->isVisible());
+        QTRY_VERIFY_WITH_TIMEOUT(page->form()->needs().limits.contains("no_balance"), 20000);
+        QVERIFY(!page->form()->needs().limits.contains("no_overhead"));
+    }
+    void the_balance_ladder_is_climbed_one_step_at_a_time() {
+        Bench b(copy_.demo);
+        auto* page = b.window->practice();
+        b.window->show_place(b.window->place(QStringLiteral("practice")));
+        const std::vector<Person> people = b.session.library->people().value();
+        PracticeLog log;
+        log.person = people.back().id;
+        log.day = "2026-11-26";
+        log.minutes = 12;
+        Plan plan;
+        plan.minutes = 12;
+        PlanItem i;
+        i.movement = "one_leg_stand";
+        i.ladder = 3;
+        i.left = i.right = 2;
+        plan.items = {i};
+        log.plan = plan_text(plan);
+        const auto step = [&] { return b.session.library->facts(log.person)->balance_step; };
+        auto* view = page->findChild<ui::LogView*>();
+        const auto dialog = [&] {
+            view->add(log);
+            return page->findChild<ui::LogDialog*>();
+        };
+        auto* d = dialog();
+        QVERIFY(d);
+        auto* ladder = d->findChild<QComboBox*>(QStringLiteral("logLadder"));
+        QVERIFY(ladder && ladder->count() == 3 && ladder->currentData().toInt() == 3);
+        ladder->setCurrentIndex(2);
+        d->findChild<QDialogButtonBox*>()->button(QDialogButtonBox::Save)->click();
+        QTRY_COMPARE_WITH_TIMEOUT(step(), 4, 20000);
+        QTRY_VERIFY(!page->findChild<ui::LogDialog*>());
+        // After pain it goes a step down by itself.
+        d = dialog();
+        auto* pain = d->findChild<QLineEdit*>(QStringLiteral("logPain"));
+        pain->setText(QStringLiteral("left ankle"));
+        emit pain->editingFinished();
+        QCOMPARE(d->findChild<QComboBox*>(QStringLiteral("logLadder"))->currentData().toInt(), 2);
+        d->findChild<QDialogButtonBox*>()->button(QDialogButtonBox::Save)->click();
+        QTRY_COMPARE_WITH_TIMEOUT(step(), 2, 20000);
+    }
     void a_run_at_sixty_times_its_speed_goes_into_the_log() {
         Bench b(copy_.demo);
         auto* page = come(b);

@@ -1,5 +1,5 @@
-// Draws a movement as a sheet of pictures, one every so many seconds, to see how it plays: bevel-contact-sheet MOVEMENT[/VERSION] VIEW SEED OUT.png
-// [EVERY_S] [FAULT or -] [FAMILY 0-3]
+// Draws a movement as a sheet of pictures, one every so many seconds, to see how it plays: bevel-contact-sheet MOVEMENT[/VERSION] VIEW SEED
+// OUT.png [EVERY_S] [FAULT or -] [FAMILY 0-3]
 #include "core/sim/take.h"
 #include "media/clip.h"
 #include <cstdio>

@@ -3429,6 +3429,22 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>Of the plan</source>
         <translation>Vom Plan</translation>
     </message>
+    <message>
+        <source>Balance next time</source>
+        <translation>Gleichgewicht beim nächsten Mal</translation>
+    </message>
+    <message>
+        <source>one step down: %1</source>
+        <translation>eine Stufe zurück: %1</translation>
+    </message>
+    <message>
+        <source>as today: %1</source>
+        <translation>wie heute: %1</translation>
+    </message>
+    <message>
+        <source>one step up: %1</source>
+        <translation>eine Stufe weiter: %1</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::LogView</name>
@@ -3807,6 +3823,18 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>Somebody stands beside on one leg</source>
         <translation>Auf einem Bein steht jemand daneben</translation>
+    </message>
+    <message>
+        <source>Who is in the group</source>
+        <translation>Wer in der Gruppe ist</translation>
+    </message>
+    <message>
+        <source>What is agreed with any of them holds for the whole group</source>
+        <translation>Was mit einem von ihnen vereinbart ist, gilt für die ganze Gruppe</translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <translation>%1: %2</translation>
     </message>
 </context>
 <context>

@@ -102,8 +102,8 @@ std::pair<Picture, std::optional<BodyPx>> smaller(const sim::Image& im, std::opt
 class Search {
 public:
     Search(TrackResult& out, const TrackOptions& options, std::stop_token stop)
-        : out_(out), options_(options), stop_(std::move(stop)),
-          stride_(stride_of(out.track.time_s, options.every_frame)), shrink_(static_cast<long>(out.clip.width) * out.clip.height > most_pixels_for_two ? 2 : 1) {}
+        : out_(out), options_(options), stop_(std::move(stop)), stride_(stride_of(out.track.time_s, options.every_frame)),
+          shrink_(static_cast<long>(out.clip.width) * out.clip.height > most_pixels_for_two ? 2 : 1) {}
 
     /// Frames from `from` to `to` into `px`; what cannot be read is counted in `unreadable`. `counts`: from this frame on they are news.
     /// Where it came to: `to`, unless it was stopped.

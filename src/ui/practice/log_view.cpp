@@ -6,6 +6,7 @@
 #include "ui/shell/workspace.h"
 #include "ui/text/practice_words.h"
 #include <cmath>
+#include <QComboBox>
 #include <QDate>
 #include <QDialogButtonBox>
 #include <QFileDialog>
@@ -80,6 +81,25 @@ LogDialog::LogDialog(const Session& session, const PracticeLog& log, QWidget* pa
                                        .arg(right));
         against->setObjectName(QStringLiteral("logAgainst"));
         form->addRow(tr("Of the plan"), against);
+        int step = 0;
+        for (const auto& i : plan->items) step = std::max(step, i.ladder);
+        if (step > 0 && log.person != 0) {
+            ladder_ = new QComboBox;
+            ladder_->setObjectName(QStringLiteral("logLadder"));
+            ladder_->setAccessibleName(tr("Balance next time"));
+            ladder_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+            ladder_->setMinimumContentsLength(28);
+            for (const auto& [words, to] :
+                 {std::pair{tr("one step down: %1"), step - 1}, {tr("as today: %1"), step}, {tr("one step up: %1"), step + 1}})
+                if (to >= 1 && to <= balance_steps) ladder_->addItem(words.arg(text::balance_step(to)), to);
+            ladder_->setCurrentIndex(ladder_->findData(step));
+            form->addRow(tr("Balance next time"), ladder_);
+            // After pain one step down; the person may still say otherwise.
+            connect(pain_, &QLineEdit::editingFinished, this, [this, step] {
+                const int down = ladder_->findData(step - 1);
+                if (!pain_->text().trimmed().isEmpty() && down >= 0) ladder_->setCurrentIndex(down);
+            });
+        }
     }
     auto* buttons = new QDialogButtonBox(QDialogButtonBox::Save | QDialogButtonBox::Cancel);
     form->addRow(buttons);
@@ -96,6 +116,7 @@ void LogDialog::agree() {
     log_.pain = pain_->text().trimmed().toStdString();
     accept();
     emit kept(log_);
+    if (ladder_) emit stepped(ladder_->currentData().toInt());
 }
 
 /// Minutes of each week by kind, and left against right below. No streaks: a week without is a gap, nothing more.
@@ -261,7 +282,23 @@ void LogView::add(const PracticeLog& log) {
     auto* d = new LogDialog(session_, log, this);
     d->setAttribute(Qt::WA_DeleteOnClose);
     connect(d, &LogDialog::kept, this, &LogView::keep);
+    connect(d, &LogDialog::stepped, this, [this, person = log.person](int step) { keep_step(person, step); });
     d->open();
+}
+
+void LogView::keep_step(qint64 person, int balance_step) {
+    session_.background->run<Result<bool>>(
+        this,
+        [lib = session_.library, person, balance_step](std::stop_token) -> Result<bool> {
+            auto facts = lib->facts(person);
+            if (!facts) return tl::unexpected(facts.error());
+            if (facts->balance_step == balance_step) return true;
+            facts->balance_step = balance_step;
+            return lib->set_facts(person, *facts);
+        },
+        [this](const Result<bool>& ok) {
+            if (!ok) words_->setText(text::error(ok.error()));
+        });
 }
 
 void LogView::keep(const PracticeLog& log) {

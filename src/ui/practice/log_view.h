@@ -23,6 +23,7 @@ public:
 
 signals:
     void kept(const bevel::PracticeLog& log);
+    void stepped(int balance_step); // of the balance ladder, from now on
 
 private:
     void agree();
@@ -30,6 +31,7 @@ private:
     QSpinBox *minutes_ = nullptr, *effort_ = nullptr;
     QLineEdit *title_ = nullptr, *felt_ = nullptr, *pain_ = nullptr;
     QLabel* caution_ = nullptr;
+    QComboBox* ladder_ = nullptr; // only after practice of balance
 };
 
 class LogView : public QWidget {
@@ -41,6 +43,7 @@ public:
     const std::vector<PracticeLog>& all() const { return all_; }
     void add(const PracticeLog& log); // asks, then keeps
     void keep(const PracticeLog& log);
+    void keep_step(qint64 person, int balance_step);
     void write_csv(const QString& file);
     void write_pdf(const QString& file);
 

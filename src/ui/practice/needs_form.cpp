@@ -113,7 +113,17 @@ NeedsForm::NeedsForm(Session& session, QWidget* parent) : QWidget(parent), sessi
     breath_->setToolTip(tr("The student's own: 3 to 4 s in and as much out is usual at the start"));
     for (auto* s : {minutes_, energy_}) connect(s, &QSpinBox::valueChanged, this, touched);
     for (auto* s : {pace_, breath_}) connect(s, &QDoubleSpinBox::valueChanged, this, touched);
-    connect(person_, &QComboBox::activated, this, [this] { emit person_chosen(person()); });
+    connect(person_, &QComboBox::activated, this, [this] {
+        group_->setVisible(person() == 0 && group_->count() > 0);
+        emit person_chosen(person());
+    });
+    group_ = new QListWidget;
+    named(group_, "planGroup", tr("Who is in the group"));
+    group_->setMaximumHeight(session_.theme.wide(92));
+    group_->setToolTip(tr("What is agreed with any of them holds for the whole group"));
+    connect(group_, &QListWidget::itemChanged, this, [this] {
+        if (!filling_) emit group_chosen();
+    });
     dizzy_ = check("planDizzy", tr("dizzy"));
     unsteady_ = check("planUnsteady", tr("unsteady"));
     steadier_ = new QComboBox;
@@ -196,6 +206,7 @@ NeedsForm::NeedsForm(Session& session, QWidget* parent) : QWidget(parent), sessi
     box->setSpacing(4);
     box->addWidget(heading(tr("For whom, and how long")));
     box->addWidget(person_);
+    box->addWidget(group_);
     box->addLayout(time);
     box->addWidget(pace_);
     box->addWidget(heading(tr("Today")));
@@ -218,8 +229,17 @@ void NeedsForm::set_people(const std::vector<Person>& people, qint64 choose) {
     filling_ = true;
     person_->clear();
     person_->addItem(tr("a group, or myself"), qint64{0});
-    for (const auto& p : people) person_->addItem(QString::fromStdString(p.name), static_cast<qint64>(p.id));
+    const auto chosen = group();
+    group_->clear();
+    for (const auto& p : people) {
+        person_->addItem(QString::fromStdString(p.name), static_cast<qint64>(p.id));
+        auto* it = new QListWidgetItem(QString::fromStdString(p.name), group_);
+        it->setData(Qt::UserRole, static_cast<qint64>(p.id));
+        it->setFlags(Qt::ItemIsEnabled | Qt::ItemIsUserCheckable | Qt::ItemIsSelectable);
+        it->setCheckState(std::find(chosen.begin(), chosen.end(), p.id) != chosen.end() ? Qt::Checked : Qt::Unchecked);
+    }
     person_->setCurrentIndex(std::max(0, person_->findData(choose)));
+    group_->setVisible(person() == 0 && group_->count() > 0);
     filling_ = false;
 }
 
@@ -230,9 +250,38 @@ QString NeedsForm::person_name() const {
     return person() == 0 ? QString() : known_.facts.alias.empty() ? person_->currentText() : QString::fromStdString(known_.facts.alias);
 }
 
+std::vector<qint64> NeedsForm::group() const {
+    std::vector<qint64> out;
+    for (int i = 0; i < group_->count(); ++i)
+        if (group_->item(i)->checkState() == Qt::Checked) out.push_back(group_->item(i)->data(Qt::UserRole).toLongLong());
+    return out;
+}
+
 void NeedsForm::set_known(const PersonNeeds& known) {
     known_ = known;
+    group_known_.clear();
+    group_->setVisible(person() == 0 && group_->count() > 0);
+    say_known();
+}
+
+void NeedsForm::set_group(const std::vector<PersonNeeds>& group) {
+    known_ = {};
+    group_known_ = group;
+    say_known();
+}
+
+/// What letters asked for, and what was agreed with whom.
+void NeedsForm::say_known() {
     QStringList words;
+    for (const auto& one : group_known_) {
+        QStringList limits;
+        for (const auto& a : one.agreements)
+            if (a.check.starts_with("limit.")) limits << text::check_name(a.check, session_.catalogue);
+        if (!limits.isEmpty())
+            words << tr("%1: %2").arg(QString::fromStdString(one.facts.alias.empty() ? one.person.name : one.facts.alias),
+                                      limits.join(QStringLiteral(", ")));
+    }
+    const PersonNeeds& known = known_;
     for (const auto& a : known.asked) {
         const Movement* m = session_.movement(a.movement);
         const Rule* r = rule_book().find(a.rule);
@@ -269,7 +318,25 @@ Needs NeedsForm::needs() const {
         if (c->isChecked()) n.themes.insert(id);
     n.helper = helper_->isChecked();
     n.chair = chair_->isChecked(), n.wall = wall_->isChecked(), n.stick = stick_->isChecked();
-    if (person() != 0) {
+    if (person() == 0) {
+        // What any of them cannot do, nobody is led to do; what nobody was taught is not taken for known.
+        for (const auto& one : group_known_) {
+            for (const auto& a : one.agreements)
+                if (a.check.starts_with("limit.")) n.limits.insert(a.check.substr(6));
+            if (one.facts.balance_step > 0)
+                n.balance_step = n.balance_step == 0 ? one.facts.balance_step : std::min(n.balance_step, one.facts.balance_step);
+            for (const auto& a : one.asked)
+                if (n.asked.size() < 3 && std::none_of(n.asked.begin(), n.asked.end(),
+                                                       [&](const AskedFor& x) { return x.movement == a.movement && x.rule == a.rule; }))
+                    n.asked.push_back(a);
+            for (const auto& id : one.practised)
+                if (std::all_of(
+                        group_known_.begin(), group_known_.end(),
+                        [&](const PersonNeeds& x) { return std::find(x.practised.begin(), x.practised.end(), id) != x.practised.end(); }) &&
+                    std::find(n.practised.begin(), n.practised.end(), id) == n.practised.end())
+                    n.practised.push_back(id);
+        }
+    } else {
         n.asked = known_.asked;
         n.practised = known_.practised;
         n.balance_step = known_.facts.balance_step;

@@ -29,6 +29,9 @@ public:
     explicit NeedsForm(Session& session, QWidget* parent = nullptr);
     void set_people(const std::vector<Person>& people, qint64 choose);
     void set_known(const PersonNeeds& known);
+    /// Those who practise together: what is agreed with any of them holds for all.
+    void set_group(const std::vector<PersonNeeds>& group);
+    std::vector<qint64> group() const;
     qint64 person() const;
     QString person_name() const;
     Needs needs() const;
@@ -36,12 +39,15 @@ public:
 
 signals:
     void person_chosen(qint64 id);
+    void group_chosen();
     void changed();
 
 private:
     QCheckBox* check(const char* name, const QString& label, const QString& tip = {});
     Session& session_;
+    void say_known();
     PersonNeeds known_;
+    std::vector<PersonNeeds> group_known_; // none: one person, or nobody in particular
     bool filling_ = false;
     QComboBox *person_ = nullptr, *movement_ = nullptr, *steadier_ = nullptr;
     QSpinBox *minutes_ = nullptr, *energy_ = nullptr;
@@ -50,7 +56,7 @@ private:
               *grow_ = nullptr;
     std::map<std::string, QCheckBox*> care_, themes_;
     QLabel* asked_ = nullptr;
-    QListWidget* wanted_ = nullptr;
+    QListWidget *wanted_ = nullptr, *group_ = nullptr;
 };
 
 } // namespace bevel::ui

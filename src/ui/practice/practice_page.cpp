@@ -201,6 +201,7 @@ QWidget* PracticePage::build_plan() {
     row->addWidget(right);
     connect(propose_, &QPushButton::clicked, this, &PracticePage::propose_now);
     connect(form_, &NeedsForm::person_chosen, this, [this] { load_known(); });
+    connect(form_, &NeedsForm::group_chosen, this, &PracticePage::load_group);
     connect(view_, &PlanView::changed, this, [this](const Plan& before, const Plan& after) {
         undo().push(new PlanStep([this](const Plan& p) { show_plan(p); }, before, after));
     });
@@ -240,6 +241,7 @@ void PracticePage::load_known() {
     log_->show_person(id, form_->person_name());
     if (id == 0) {
         form_->set_known({});
+        if (!form_->group().empty()) return load_group();
         if (!std::exchange(filled_once_, true)) propose_now();
         return;
     }
@@ -254,6 +256,25 @@ void PracticePage::load_known() {
             form_->set_known(*known);
             log_->show_person(id, form_->person_name());
             if (!std::exchange(filled_once_, true)) propose_now();
+        });
+}
+
+void PracticePage::load_group() {
+    session_.background->run<Result<std::vector<PersonNeeds>>>(
+        this,
+        [lib = session_.library, ids = form_->group(),
+         today = QDate::currentDate().toString(Qt::ISODate).toStdString()](std::stop_token) -> Result<std::vector<PersonNeeds>> {
+            std::vector<PersonNeeds> out;
+            for (const auto id : ids) {
+                auto one = person_needs(*lib, id, today);
+                if (!one) return tl::unexpected(one.error());
+                out.push_back(std::move(*one));
+            }
+            return out;
+        },
+        [this, ids = form_->group()](const Result<std::vector<PersonNeeds>>& group) {
+            if (form_->person() != 0 || ids != form_->group()) return;
+            group ? form_->set_group(*group) : notice_->problem(text::error(group.error()));
         });
 }
 

@@ -47,6 +47,7 @@ signals:
 private:
     QWidget* build_plan();
     void load_people(qint64 choose);
+    void load_group();
     void load_known();
     void show_plan(const Plan& plan);
     void apply(const Plan& plan);
