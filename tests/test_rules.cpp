@@ -475,6 +475,73 @@ private slots:
             QVERIFY2(found, qPrintable(QStringLiteral("seed %1: %2").arg(seed).arg(told.join(QLatin1String(" / ")))));
         }
     }
+    void rules_that_ordinary_faults_do_not_touch() {
+        // Each fault made on the points or in the postures themselves; the sentence is the one a student would read.
+        const auto reviewed_points = [](const Movement& done, const Movement& asked, std::uint64_t seed, auto change, double tempo = 0.03) {
+            auto o = sim::take_of(seed, 1.66);
+            o.student.score.repetitions = 3;
+            o.student.tempo_spread = tempo;
+            Track t = test::room_track(sim::Take(done, o));
+            for (std::size_t i = 0; i < t.frames(); ++i) change(*t.m[i], t.time_s[i]);
+            ReviewOptions ro;
+            ro.view = View::three_d;
+            ro.stature_m = 1.66;
+            const auto r = make_review(t, asked, ro);
+            return r ? *r : nullptr;
+        };
+        const auto nothing = [](Body3&, double) {};
+        const auto cue_of = [](const std::shared_ptr<const Review>& r, const char* rule) {
+            QStringList words;
+            if (r)
+                for (const auto& f : r->findings)
+                    if (f.rule == rule && f.verdict == Verdict::outside) words << QString::fromStdString(f.cue);
+            return words.join(QLatin1String(" / "));
+        };
+        // U1: the left hip is lifted, so the left sitting bone carries less; and the other way round.
+        const auto seated = test::movement("seated_rise_and_sink");
+        for (const double by : {0.03, -0.03}) {
+            const auto r = reviewed_points(seated, seated, 5, [by](Body3& b, double) {
+                b[left_hip].y() += by / 2;
+                b[right_hip].y() -= by / 2;
+            });
+            const QString cue = cue_of(r, "U1");
+            QVERIFY2(cue.contains(by > 0 ? QStringLiteral("Let the left sitting bone carry as much")
+                                         : QStringLiteral("Let the right sitting bone carry as much")),
+                     qPrintable(cue));
+        }
+        QVERIFY(cue_of(reviewed_points(seated, seated, 5, nothing), "U1").isEmpty());
+        // A8: the push with the hand on the side of the front foot, where the movement names the other.
+        const auto brush = test::movement("brush_and_push");
+        Movement same_side = brush;
+        for (auto& p : same_side.phases)
+            if (p.id == "shift" || p.id == "settle") {
+                const HandTarget push = p.posture.right_hand;
+                p.posture.right_hand = p.posture.left_hand;
+                p.posture.right_hand.x *= -1;
+                p.posture.left_hand = push;
+                p.posture.left_hand.x *= -1;
+            }
+        const QString other_hand = cue_of(reviewed_points(same_side, brush, 5, nothing), "A8");
+        QVERIFY2(other_hand.contains(QStringLiteral("the one across from the front foot")), qPrintable(other_hand));
+        QVERIFY(cue_of(reviewed_points(brush, brush, 5, nothing), "A8").isEmpty());
+        // F8: walking, everything bears away to the left by and by: a turn about the upright that grows by four degrees a second.
+        const auto walk = test::movement("walk_forward");
+        for (const double rate : {3.0, -3.0}) {
+            const auto r = reviewed_points(walk, walk, 5, [rate](Body3& b, double t) {
+                const Eigen::Matrix3d turn = Eigen::AngleAxisd(rate * t / 57.29578, Vec3(0, 1, 0)).toRotationMatrix();
+                for (auto& p : b) p = turn * p;
+            });
+            const QString cue = cue_of(r, "F8");
+            QVERIFY2(cue.contains(rate > 0 ? QStringLiteral("you drift to your left") : QStringLiteral("you drift to your right")),
+                     qPrintable(QString::number(rate) + cue));
+        }
+        QVERIFY(cue_of(reviewed_points(walk, walk, 5, nothing), "F8").isEmpty());
+        // B5: swings of very different length (where a swing begins and ends is told to a tenth of it).
+        const auto swing = test::movement("bend_and_swing");
+        const QString own_time = cue_of(reviewed_points(swing, swing, 8, nothing, 0.9), "B5");
+        QVERIFY2(own_time.contains(QStringLiteral("find its own time")), qPrintable(own_time));
+        QVERIFY(cue_of(reviewed_points(swing, swing, 8, nothing, 0.01), "B5").isEmpty());
+    }
 };
 QTEST_GUILESS_MAIN(TestRules)
 #include "test_rules.moc"

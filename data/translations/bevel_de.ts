@@ -11145,6 +11145,10 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>Two tapes on the floor, a foot on each: step without ever standing on one line.</source>
         <translation>Zwei Bänder am Boden, auf jedem ein Fuß: schreiten, ohne je auf einer Linie zu stehen.</translation>
     </message>
+    <message>
+        <source>Strike with the other hand: the one across from the front foot.</source>
+        <translation>Mit der anderen Hand stoßen: mit der gegenüber dem vorderen Fuß.</translation>
+    </message>
 </context>
 <context>
     <name>fields</name>

@@ -350,7 +350,7 @@ Movement read_movement(const json& j, const RuleBook& rules) {
     m.needs = list("needs");
     each_of("needs", m.needs,
             {"driver:feet", "driver:waist", "driver:arms", "tool", "seat", "breath", "range", "heel_first", "toe_first", "returns",
-             "even_weight", "heel_share", "finish_together", "arms_open", "palms"});
+             "even_weight", "heel_share", "finish_together", "arms_open", "palms", "strike:lead", "strike:rear"});
     if (j.contains("recorded")) m.recorded = within("recorded", [&] { return recorded(part(j, "recorded", json::value_t::object)); });
     if (j.contains("bands")) m.bands = within("bands", [&] { return changes(part(j, "bands", json::value_t::array), rules); });
     m.cautions = list("cautions");
