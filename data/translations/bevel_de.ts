@@ -3260,6 +3260,10 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>The film was deleted when its time had come</source>
         <translation>Der Film wurde gelöscht, als seine Zeit gekommen war</translation>
     </message>
+    <message>
+        <source>No consent is written down: ask before anybody else sees this, or hide who it is.</source>
+        <translation>Keine Einwilligung ist aufgeschrieben: fragen, bevor jemand anderes dies sieht, oder verbergen, wer es ist.</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::LimitDialog</name>

@@ -26,7 +26,7 @@ void CourseView::show_movement(const Movement& movement) {
     review_.reset();
     update();
     const int run = ++run_;
-    session_.files().run<std::shared_ptr<const Review>>(
+    lane_of_work_.run<std::shared_ptr<const Review>>(
         this, [movement](std::stop_token) { return own_course(movement, usual_stature); },
         [this, run](const std::shared_ptr<const Review>& r) {
             if (run != run_ || r->alignment.repetitions.empty()) return;

@@ -2,6 +2,7 @@
 // by.
 #pragma once
 #include "core/review/own_course.h"
+#include "ui/jobs/background.h"
 #include "ui/shell/session.h"
 #include <QWidget>
 
@@ -42,6 +43,7 @@ private:
     std::string lane_;
     double time_ = 0;
     int run_ = 0;
+    Background lane_of_work_; // its own: it does not wait behind the copying of a clip
 };
 
 } // namespace bevel::ui

@@ -187,6 +187,10 @@ QWidget* LetterPage::build_sending() {
     text_ = button("copyText", tr("Copy as text"), tr("For a message: the words without pictures"), [this] { copy_text(); });
     clip_ = button("slowMotion", tr("Slow motion …"), QString(), [this] { ask_and_save_clip(); });
     sent_ = button("sentBefore", tr("Sent before …"), QString(), [this] { show_sent(); });
+    consent_ = new QLabel(tr("No consent is written down: ask before anybody else sees this, or hide who it is."));
+    consent_->setObjectName(QStringLiteral("letterConsent"));
+    consent_->setWordWrap(true);
+    consent_->hide();
     status_ = new QLabel;
     status_->setObjectName(QStringLiteral("letterStatus"));
     status_->setWordWrap(true);
@@ -210,6 +214,7 @@ QWidget* LetterPage::build_sending() {
     form->addWidget(reminder_, 0, Qt::AlignLeft);
     form->addSpacing(8);
     form->addWidget(heading(tr("Hand it over")));
+    form->addWidget(consent_);
     auto* first = new QHBoxLayout;
     first->addWidget(mail_);
     first->addWidget(text_);
@@ -247,6 +252,7 @@ void LetterPage::build() {
     tabs_->addTab(build_sending(), tr("Sending"));
     hide_ = new QCheckBox(tr("Hide who it is: name, face, surroundings"));
     hide_->setObjectName(QStringLiteral("hide"));
+    connect(hide_, &QCheckBox::toggled, this, &LetterPage::settle);
     hide_date_ = new QCheckBox(tr("and the day"));
     hide_date_->setObjectName(QStringLiteral("hideDate"));
     pdf_ = new QPushButton(tr("Save as PDF …"));

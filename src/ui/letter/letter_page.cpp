@@ -65,6 +65,7 @@ void LetterPage::settle() {
     const bool open = open_ != nullptr;
     for (auto* b : {pdf_, html_, print_, sent_, text_, mail_, mark_, answered_}) b->setEnabled(open && !busy_);
     reminder_->setEnabled(open && look_again_->isChecked());
+    consent_->setVisible(open && facts_.consent.empty() && !hide_->isChecked());
     clip_->setEnabled(open && !busy_ && open_->has_file && !chosen().isEmpty());
     clip_->setToolTip(open && open_->clip.film_dropped ? tr("The film was deleted when its time had come")
                       : open && !open_->has_file       ? tr("The clip's file is not where it was: point to it in the review")

@@ -109,7 +109,7 @@ private:
     QCheckBox *short_ = nullptr, *large_ = nullptr, *look_again_ = nullptr;
     QDateEdit* next_ = nullptr;
     QMenu* fields_ = nullptr;
-    QLabel *status_ = nullptr, *typed_ = nullptr;
+    QLabel *consent_ = nullptr, *status_ = nullptr, *typed_ = nullptr;
     QPushButton *drop_template_ = nullptr, *text_ = nullptr, *mail_ = nullptr, *reminder_ = nullptr, *answered_ = nullptr, *mark_ = nullptr;
     std::vector<LetterTemplate> templates_;
     std::vector<OwnForm> own_; // templates of one's own
