@@ -67,48 +67,6 @@ private slots:
         QVERIFY(f.open(QIODevice::ReadOnly));
         QCOMPARE(*b.session.library->sent_file(sent[1].id), f.readAll().toStdString());
     }
-    void lengths_are_those_the_reader_is_used_to_and_consent_is_asked_after() {
-        Bench b(copy_.demo);
-        auto* letter = b.window->letter();
-        auto* pdf = letter->findChild<QPushButton*>(QStringLiteral("primary"));
-        auto* consent = letter->findChild<QLabel*>(QStringLiteral("letterConsent"));
-        QSignalSpy saved(letter, &ui::LetterPage::exported);
-        const auto words_of = [&](qint64 clip, const char* name) {
-            letter->open_clip(clip);
-            if (!QTest::qWaitFor([&] { return pdf->isEnabled(); }, 30000)) return QString();
-            const int before = static_cast<int>(saved.count());
-            const QString file = copy_.dir.filePath(QLatin1String(name));
-            letter->export_to(file);
-            if (!QTest::qWaitFor([&] { return saved.count() > before; }, 30000)) return QString();
-            QFile f(file);
-            return f.open(QIODevice::ReadOnly) ? QString::fromUtf8(f.readAll()) : QString();
-        };
-        // A clip whose letter tells a length.
-        qint64 clip = 0;
-        const QRegularExpression in_cm(QStringLiteral("\\d cm\\b")), in_inches(QStringLiteral("\\d in\\b"));
-        const std::vector<Clip> clips = b.session.library->clips().value();
-        for (const auto& c : clips)
-            if (clip == 0 && c.state == ClipState::reviewed && words_of(c.id, "looked.html").contains(in_cm)) clip = c.id;
-        QVERIFY(clip != 0);
-        const auto person = b.session.library->clip(clip)->person;
-        auto facts = *b.session.library->facts(person);
-        facts.lengths = "in";
-        facts.consent = "";
-        QVERIFY(b.session.library->set_facts(person, facts).has_value());
-        const QString inches = words_of(clip, "inches.html");
-        QVERIFY(inches.contains(in_inches) && !inches.contains(in_cm));
-        // Nothing is written down of consent: said, until it is hidden who it is.
-        QVERIFY(!consent->isHidden());
-        auto* hide = letter->findChild<QCheckBox*>(QStringLiteral("hide"));
-        hide->click();
-        QVERIFY(consent->isHidden());
-        hide->click();
-        facts.lengths = "";
-        facts.consent = "2026-10-01, at home";
-        QVERIFY(b.session.library->set_facts(person, facts).has_value());
-        QVERIFY(words_of(clip, "again.html").contains(in_cm));
-        QVERIFY(consent->isHidden());
-    }
     void what_was_sent_opens_again_unchanged() {
         qputenv("BEVEL_NO_VIEWER", "1");
         Bench b(copy_.demo);
@@ -158,6 +116,48 @@ private slots:
         QTRY_COMPARE_WITH_TIMEOUT(saved.count(), 1, 60000);
         auto reader = ClipReader::open(file.toStdString());
         QVERIFY(reader.has_value() && reader->info().duration_s() > 3);
+    }
+    void lengths_are_those_the_reader_is_used_to_and_consent_is_asked_after() {
+        Bench b(copy_.demo);
+        auto* letter = b.window->letter();
+        auto* pdf = letter->findChild<QPushButton*>(QStringLiteral("primary"));
+        auto* consent = letter->findChild<QLabel*>(QStringLiteral("letterConsent"));
+        QSignalSpy saved(letter, &ui::LetterPage::exported);
+        const auto words_of = [&](qint64 clip, const char* name) {
+            letter->open_clip(clip);
+            if (!QTest::qWaitFor([&] { return pdf->isEnabled(); }, 30000)) return QString();
+            const int before = static_cast<int>(saved.count());
+            const QString file = copy_.dir.filePath(QLatin1String(name));
+            letter->export_to(file);
+            if (!QTest::qWaitFor([&] { return saved.count() > before; }, 30000)) return QString();
+            QFile f(file);
+            return f.open(QIODevice::ReadOnly) ? QString::fromUtf8(f.readAll()) : QString();
+        };
+        // A clip whose letter tells a length.
+        qint64 clip = 0;
+        const QRegularExpression in_cm(QStringLiteral("\\d cm\\b")), in_inches(QStringLiteral("\\d in\\b"));
+        const std::vector<Clip> clips = b.session.library->clips().value();
+        for (const auto& c : clips)
+            if (clip == 0 && c.state == ClipState::reviewed && words_of(c.id, "looked.html").contains(in_cm)) clip = c.id;
+        QVERIFY(clip != 0);
+        const auto person = b.session.library->clip(clip)->person;
+        auto facts = *b.session.library->facts(person);
+        facts.lengths = "in";
+        facts.consent = "";
+        QVERIFY(b.session.library->set_facts(person, facts).has_value());
+        const QString inches = words_of(clip, "inches.html");
+        QVERIFY(inches.contains(in_inches) && !inches.contains(in_cm));
+        // Nothing is written down of consent: said, until it is hidden who it is.
+        QVERIFY(!consent->isHidden());
+        auto* hide = letter->findChild<QCheckBox*>(QStringLiteral("hide"));
+        hide->click();
+        QVERIFY(consent->isHidden());
+        hide->click();
+        facts.lengths = "";
+        facts.consent = "2026-10-01, at home";
+        QVERIFY(b.session.library->set_facts(person, facts).has_value());
+        QVERIFY(words_of(clip, "again.html").contains(in_cm));
+        QVERIFY(consent->isHidden());
     }
 };
 QTEST_MAIN(TestLetter)
