@@ -5830,6 +5830,10 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>The film was deleted when its time had come. Points and findings are here all the same.</source>
         <translation>Der Film wurde gelöscht, als seine Zeit gekommen war. Punkte und Befunde sind trotzdem da.</translation>
     </message>
+    <message>
+        <source>a decision</source>
+        <translation>eine Entscheidung</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::RewordDialog</name>

@@ -161,7 +161,8 @@ void FigureView::paintEvent(QPaintEvent*) {
         p.drawText(figures, Qt::AlignCenter, tr("The picture is being made …"));
     }
     if (right_ && movement_) {
-        paint_feet(p, QRectF(8, foot.top() + 4, 130, foot.height() - 8));
+        const double plan = width() < 330 ? 72 : 130, words_at = plan + 22; // beside a list there is little room
+        paint_feet(p, QRectF(8, foot.top() + 4, plan, foot.height() - 8));
         const auto [index, side] = phase();
         QString words = tr("standing quietly"), breath;
         if (index >= 0) {
@@ -171,7 +172,7 @@ void FigureView::paintEvent(QPaintEvent*) {
         }
         p.setPen(c.ink);
         p.setFont(session_.theme.font(12, QFont::DemiBold));
-        const QRectF place(152, foot.top() + 10, width() - 160, 26);
+        const QRectF place(words_at, foot.top() + 10, width() - words_at - 8, 26);
         p.drawText(place, Qt::AlignLeft | Qt::AlignVCenter,
                    p.fontMetrics().elidedText(words, Qt::ElideRight, static_cast<int>(place.width())));
         p.setFont(session_.theme.font(10.5));
@@ -179,7 +180,7 @@ void FigureView::paintEvent(QPaintEvent*) {
         p.drawText(place.translated(0, 24), Qt::AlignLeft | Qt::AlignVCenter, breath);
         // The phases as a line of steps, as long as they last; the mark is where it is.
         const auto& keys = right_->score().keys();
-        const QRectF line(152, foot.bottom() - 22, width() - 168, 10);
+        const QRectF line(words_at, foot.bottom() - 22, width() - words_at - 16, 10);
         auto x = [&](double t) { return line.left() + t / std::max(0.1, duration_) * line.width(); };
         for (std::size_t i = 1; i < keys.size(); ++i) {
             if (keys[i].phase < 0) continue;

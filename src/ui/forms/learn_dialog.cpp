@@ -1,6 +1,7 @@
 #include "ui/forms/learn_dialog.h"
 #include "core/ground/derive.h"
 #include "ui/review/review_state.h"
+#include "ui/shell/step.h"
 #include "ui/text/data_words.h"
 #include <QComboBox>
 #include <QDate>
@@ -20,20 +21,6 @@
 
 namespace bevel::ui {
 namespace {
-
-class LayoutStep : public QUndoCommand {
-public:
-    LayoutStep(const QString& what, std::function<void(const Layout&)> apply, Layout before, Layout after)
-        : apply_(std::move(apply)), before_(std::move(before)), after_(std::move(after)) {
-        setText(what);
-    }
-    void redo() override { apply_(after_); }
-    void undo() override { apply_(before_); }
-
-private:
-    std::function<void(const Layout&)> apply_;
-    Layout before_, after_;
-};
 
 /// The clip's body put on the ground and measured.
 Result<std::shared_ptr<const ShownClip>> load_shown(const Library& lib, const Session& session, const ClipRow& row) {
@@ -422,7 +409,7 @@ void LearnDialog::propose(bool keep_stretch) {
 }
 
 void LearnDialog::change(const QString& what, const Layout& after) {
-    undo_.push(new LayoutStep(
+    undo_.push(new Step<Layout>(
         what, [this](const Layout& l) { set_layout_now(l); }, layout_, after));
 }
 

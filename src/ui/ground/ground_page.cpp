@@ -8,6 +8,7 @@
 #include "ui/jobs/jobs.h"
 #include "ui/paint/body.h"
 #include "ui/shell/empty_state.h"
+#include "ui/shell/step.h"
 #include <cmath>
 #include <QButtonGroup>
 #include <QComboBox>
@@ -21,21 +22,6 @@
 namespace bevel::ui {
 namespace {
 
-/// A change to be done and undone.
-template <class Value> class Step : public QUndoCommand {
-public:
-    using Apply = std::function<void(const Value&)>;
-    Step(const QString& what, Apply apply, Value before, Value after)
-        : apply_(std::move(apply)), before_(std::move(before)), after_(std::move(after)) {
-        setText(what);
-    }
-    void redo() override { apply_(after_); }
-    void undo() override { apply_(before_); }
-
-private:
-    Apply apply_;
-    Value before_, after_;
-};
 using MarkStep = Step<GroundMarks>;
 using UnitStep = Step<std::pair<double, double>>; // fist, foot
 

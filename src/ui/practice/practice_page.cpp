@@ -5,6 +5,7 @@
 #include "ui/forms/figure_view.h"
 #include "ui/jobs/jobs.h"
 #include "ui/paint/practice_sheet.h"
+#include "ui/shell/step.h"
 #include "ui/text/practice_words.h"
 #include <QCheckBox>
 #include <QComboBox>
@@ -25,24 +26,7 @@
 #include <QVBoxLayout>
 
 namespace bevel::ui {
-namespace {
-
-/// A plan as it was and as it is.
-class PlanStep : public QUndoCommand {
-public:
-    PlanStep(std::function<void(const Plan&)> apply, Plan before, Plan after)
-        : apply_(std::move(apply)), before_(std::move(before)), after_(std::move(after)) {
-        setText(PracticePage::tr("the plan"));
-    }
-    void redo() override { apply_(after_); }
-    void undo() override { apply_(before_); }
-
-private:
-    std::function<void(const Plan&)> apply_;
-    Plan before_, after_;
-};
-
-} // namespace
+namespace {} // namespace
 
 PracticePage::PracticePage(Session& session, QWidget* parent) : Place(session, "practice", parent) {
     setFocusPolicy(Qt::StrongFocus);
@@ -203,11 +187,12 @@ QWidget* PracticePage::build_plan() {
     connect(form_, &NeedsForm::person_chosen, this, [this] { load_known(); });
     connect(form_, &NeedsForm::group_chosen, this, &PracticePage::load_group);
     connect(view_, &PlanView::changed, this, [this](const Plan& before, const Plan& after) {
-        undo().push(new PlanStep([this](const Plan& p) { show_plan(p); }, before, after));
+        undo().push(new Step<Plan>(
+            tr("the plan"), [this](const Plan& p) { show_plan(p); }, before, after));
     });
     connect(view_, &PlanView::chosen, this, [this](int r) {
         if (r < 0 || r >= static_cast<int>(view_->plan().items.size())) return;
-        if (const Movement* m = session_.movement(view_->plan().items[static_cast<std::size_t>(r)].movement))
+        if (const Movement* m = movement_of(view_->plan().items[static_cast<std::size_t>(r)], session_.movements))
             figure_->show_movement(*m), figure_->play(true);
     });
     connect(title_, &QLineEdit::textEdited, this, [this](const QString& s) {
@@ -309,7 +294,8 @@ void PracticePage::apply(const Plan& plan) {
     if (before.items.empty())
         show_plan(plan);
     else
-        undo().push(new PlanStep([this](const Plan& p) { show_plan(p); }, before, plan));
+        undo().push(new Step<Plan>(
+            tr("the plan"), [this](const Plan& p) { show_plan(p); }, before, plan));
 }
 
 void PracticePage::show_plan(const Plan& plan) {

@@ -3,6 +3,7 @@
 #include "ui/review/holds_dialog.h"
 #include "ui/review/review_page.h"
 #include "ui/review/seen_dialog.h"
+#include "ui/shell/step.h"
 #include <QDate>
 #include <QFileDialog>
 
@@ -11,21 +12,7 @@ namespace {
 
 using Loaded = Result<std::shared_ptr<const OpenReview>>;
 
-/// The breath as it was tapped, to be done and undone.
-class BreathStep : public QUndoCommand {
-public:
-    using Marks = std::vector<BreathMark>;
-    BreathStep(const QString& what, std::function<void(const Marks&)> apply, Marks before, Marks after)
-        : apply_(std::move(apply)), before_(std::move(before)), after_(std::move(after)) {
-        setText(what);
-    }
-    void redo() override { apply_(after_); }
-    void undo() override { apply_(before_); }
-
-private:
-    std::function<void(const Marks&)> apply_;
-    Marks before_, after_;
-};
+using BreathStep = Step<std::vector<BreathMark>>;
 
 } // namespace
 

@@ -5,6 +5,7 @@
 #include "ui/review/findings_column.h"
 #include "ui/shell/elided_label.h"
 #include "ui/shell/empty_state.h"
+#include "ui/shell/step.h"
 #include <cmath>
 #include <QAbstractButton>
 #include <QComboBox>
@@ -364,28 +365,13 @@ void ReviewPage::change_over() {
     open_clip(state_.open->partner->clip.id);
 }
 
-namespace {
-/// One decision about a finding, to be done and undone.
-class DecisionStep : public QUndoCommand {
-public:
-    DecisionStep(std::function<void(const Decision&)> apply, Decision before, Decision after)
-        : apply_(std::move(apply)), before_(std::move(before)), after_(std::move(after)) {}
-    void redo() override { apply_(after_); }
-    void undo() override { apply_(before_); }
-
-private:
-    std::function<void(const Decision&)> apply_;
-    Decision before_, after_;
-};
-
-} // namespace
-
 void ReviewPage::decide(const Finding& f, Choice choice, const QString& wording) {
     const Decision before = state_.decision_of(f);
     Decision after = before;
     after.choice = choice;
     after.wording = wording.toStdString();
-    undo().push(new DecisionStep([this](const Decision& d) { apply(d); }, before, after));
+    undo().push(new Step<Decision>(
+        tr("a decision"), [this](const Decision& d) { apply(d); }, before, after));
 }
 
 void ReviewPage::apply(const Decision& d) {
