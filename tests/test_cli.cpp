@@ -64,6 +64,20 @@ private slots:
         QCOMPARE(run({"simulate", "--movement", "no such movement", "-o", at("c.mp4")}), 2);
         QVERIFY(!QFile::exists(at("c.mp4")) && !QFile::exists(at("c.part.mp4")));
     }
+    void a_graded_version_is_performed_and_judged() {
+        const QString easier = QStringLiteral("brush_and_push/Arms only");
+        QCOMPARE(run({"simulate", "--movement", easier, "--repetitions", "1", "--truth", at("v.csv")}), 0);
+        QCOMPARE(run({"review", at("v.csv"), "--movement", easier, "--view", "3d", "-o", at("v.json")}), 0);
+        const auto j = nlohmann::json::parse(*read_text(at("v.json").toStdString(), 200U << 20U));
+        QCOMPARE(j["repetitions"].size(), std::size_t{2});
+        for (const auto& f : j["findings"]) {
+            QVERIFY(f["check"] != "bow_length"); // there is no step in it
+            QVERIFY2(f["verdict"] != "outside", f["check"].get<std::string>().c_str());
+        }
+        QString err;
+        QCOMPARE(run({"review", at("v.csv"), "--movement", "brush_and_push/Flying", "--view", "3d", "-o", at("x.json")}, &err), 2);
+        QVERIFY2(err.contains(QStringLiteral("Arms only")), qPrintable(err));
+    }
     void a_hand_on_a_chair_is_told_in_the_review() {
         QCOMPARE(run({"simulate", "--movement", "part_the_horses_mane", "--repetitions", "1", "--truth", at("s.csv")}), 0);
         QCOMPARE(run({"review", at("s.csv"), "--movement", "part_the_horses_mane", "--view", "3d", "--support", "all", "-o", at("s.json")}),

@@ -20,10 +20,20 @@ Result<Movement> movement_called(const std::optional<std::string>& id, const Env
     if (!id) return fail(Code::bad_value, "--movement is needed");
     const fs::path file(*id);
     if (file.extension() == ".json") return load_movement(file);
-    const auto dir = find_data_dir(env.program);
-    for (auto& m : load_movements(dir))
-        if (m.id == *id) return std::move(m);
-    return fail(Code::bad_value, "no movement '" + *id + "' (bevel-cli movements lists them)");
+    // id, or id/graded version
+    const auto slash = id->find('/');
+    const std::string base = id->substr(0, slash), version = slash == std::string::npos ? std::string() : id->substr(slash + 1);
+    const auto all = load_movements(find_data_dir(env.program));
+    for (const auto& m : all) {
+        if (m.id != base) continue;
+        const Movement& way = m.as(version);
+        if (way.version == version) return way;
+        std::string known;
+        for (const auto& v : m.versions)
+            if (v.change) known += (known.empty() ? "" : ", ") + v.name;
+        return fail(Code::bad_value, "no version '" + version + "' of " + base + (known.empty() ? "" : " (there are: " + known + ")"));
+    }
+    return fail(Code::bad_value, "no movement '" + base + "' (bevel-cli movements lists them)");
 }
 
 /// What stands behind a code of cannot_judge.

@@ -91,7 +91,7 @@ FieldSource field_source(const LetterOrder& order, const Catalogue& catalogue, s
     const OpenReview& open = *order.open;
     FieldSource s;
     s.name = QString::fromStdString(open.person.name).section(QLatin1Char(' '), 0, 0);
-    s.movement = said(open.review->movement.name);
+    s.movement = text::movement(open.review->movement);
     s.me = QString::fromStdString(order.record.signed_by);
     s.place = QString::fromStdString(order.record.place);
     s.day = QDate::fromString(QString::fromStdString(open.clip.filmed_on), Qt::ISODate);

@@ -130,12 +130,12 @@ QString card_html(const Movement& movement) {
                "Sans',sans-serif;font-size:1.15em;max-width:48em;margin:2em auto;padding:0 1em;line-height:1.45;color:#2b2622;"
                "background:#fdfaf3}td{vertical-align:top;text-align:center}img{max-width:100%;height:auto}</style></head><body>%3"
                "</body></html>\n")
-        .arg(spoken_language(), said(movement.name).toHtmlEscaped(), body(movement, inside, 150));
+        .arg(spoken_language(), text::movement(movement).toHtmlEscaped(), body(movement, inside, 150));
 }
 
 Result<QByteArray> card_pdf(const Movement& movement) {
     PagePdf page;
-    page.title = said(movement.name);
+    page.title = text::movement(movement);
     page.font = Theme().font(12);
     const auto pictures = phase_pictures(movement, wide, high);
     for (std::size_t i = 0; i < pictures.size(); ++i) page.images[QStringLiteral("phase%1").arg(i)] = pictures[i];

@@ -313,7 +313,7 @@ bool is_of(const std::string& key, const Finding& f) {
 LetterContent compose_letter(const LetterSource& source, const Catalogue& catalogue, const Theme& theme) {
     LetterContent c;
     const Movement& movement = source.review->movement;
-    c.movement = said(movement.name);
+    c.movement = text::movement(movement);
     c.view = text::view(source.review->motion.view);
     for (const auto& f : source.corrections) {
         if (c.items.size() >= 3) break;

@@ -272,7 +272,7 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
     state_.units = session_.settings.units(open->review->motion, open->person);
     state_.decisions = open->decisions;
     const auto& r = *open->review;
-    title_->setText(tr("%1 · %2").arg(QString::fromStdString(open->person.name), said(r.movement.name)));
+    title_->setText(tr("%1 · %2").arg(QString::fromStdString(open->person.name), text::movement(r.movement)));
     state_.beside.reset();
     where_->setText(tr("%1, %2").arg(text::view(r.motion.view), text::repetitions(r)));
     if (open->partner)

@@ -434,6 +434,10 @@ QString agreement(const Agreement& a, const Catalogue& c, const Units& units) {
     return Words::tr("%1: %2, %3. %4").arg(check_name(a.check, c), band, when, said(a.reason));
 }
 
+QString movement(const Movement& m) {
+    return m.version.empty() ? said(m.name) : Words::tr("%1 (%2)").arg(said(m.name), said(m.version));
+}
+
 QString headline(const Finding& f, const Catalogue& c, const Units& units) {
     if (f.by_hand)
         return f.side ? Words::tr("Seen: %1, %2").arg(family(f.family), side(*f.side)) : Words::tr("Seen: %1").arg(family(f.family));

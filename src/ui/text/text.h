@@ -81,6 +81,7 @@ QString aim(const Finding& f, const Units& units = {}); // the band, as it stand
 /// "Trunk lean: up to 20°, from 1 May 2026 on. A stiff hip."
 QString agreement(const Agreement& a, const Catalogue& c, const Units& units = {});
 QString check_name(const std::string& check, const Catalogue& c); // of the rules' checks, else its id
+QString movement(const Movement& m);                              // its name, with the graded version it is
 QString headline(const Finding& f, const Catalogue& c, const Units& units = {});
 QString error(const Error& e);
 QString reason(const QString& code); // of cannot_judge
