@@ -116,6 +116,8 @@ void FormEditor::build() {
         (*box)->setObjectName(QLatin1String(name));
         (*box)->setAccessibleName(label);
         (*box)->setToolTip(label);
+        (*box)->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+        (*box)->setMinimumContentsLength(8);
         (*box)->addItem(tr("none"), QString());
         const bool role = std::string_view(key) == "role";
         for (const auto& s : role ? role_names() : stance_names())

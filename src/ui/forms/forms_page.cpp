@@ -180,7 +180,7 @@ QWidget* FormsPage::build_figure() {
     lane_->setAccessibleName(tr("Measure of the lane"));
     for (auto* b : {way_, lane_, fault_}) {
         b->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
-        b->setMinimumContentsLength(10);
+        b->setMinimumContentsLength(6);
     }
     course_ = new CourseView(session_);
     connect(course_, &CourseView::chosen, this, [this](double t) { figure_->play(false), figure_->set_time(t); });
@@ -217,6 +217,7 @@ QWidget* FormsPage::build_figure() {
     second->addWidget(around_, 1);
     auto* box = new QVBoxLayout(middle);
     box->setContentsMargins(0, 0, 0, 0);
+    for (auto* s : {size_, around_}) s->setMinimumWidth(54);
     box->addWidget(figure_, 1);
     box->addLayout(bar);
     box->addWidget(course_);
