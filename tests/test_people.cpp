@@ -1,5 +1,6 @@
 // People in the real window: who they are, what was agreed, what happened when and what became of each figure.
 #include "support/window_bench.h"
+#include "ui/arrivals/taking_in.h"
 #include "ui/forms/form_editor.h"
 #include "ui/people/limit_dialog.h"
 #include "ui/people/people_page.h"
@@ -167,7 +168,18 @@ private slots:
         QVERIFY(b.session.library->set_clip_facts(now).has_value());
         QCOMPARE(b.session.library->clip(clip->id)->version.value_or("?"), std::string());
         QCOMPARE(version_of(), std::string());
+        // The first time it is judged what is taught then becomes the clip's own, and stays when something else is taught later.
+        now.version.reset();
+        now.view.clear(); // told from the clip, which is written down at the same time
+        QVERIFY(b.session.library->set_clip_facts(now).has_value());
+        Person person;
+        const std::vector<Person> people = b.session.library->people().value();
+        for (const auto& p : people)
+            if (p.id == clip->person) person = p;
+        (void)ui::judge(*b.session.library, b.session, person, now);
+        QCOMPARE(b.session.library->clip(clip->id)->version.value_or("not kept"), easier);
         QVERIFY(b.session.library->set_facts(clip->person, before).has_value());
+        QCOMPARE(b.session.library->clip(clip->id)->version.value_or("not kept"), easier);
         QVERIFY(b.session.library->set_clip_facts(*clip).has_value());
     }
     void a_limit_is_agreed_and_in_force_on_its_days() {

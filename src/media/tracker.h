@@ -21,7 +21,7 @@ struct TrackOptions {
     /// Two stretches of ten seconds are worked through at once, each on a thread of its own, with a second of overlap in which they have to
     /// agree on the person; one after the other for pictures above 1080p.
     int stretches = 2;
-    /// Else clips of 50 frames a second and more are looked at on every other frame, and the frames between are filled in: half the time.
+    /// Else clips of more than 50 frames a second are looked at on every other frame, and the frames between are filled in: half the time.
     bool every_frame = false;
     /// Called after each frame, from one working thread at a time, with the newest that was found.
     std::function<void(std::size_t done, std::size_t total, const std::optional<BodyPx>&)> progress;

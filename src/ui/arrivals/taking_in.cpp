@@ -84,11 +84,10 @@ Result<Taken> take(Library& library, const std::filesystem::path& file, bool eve
 }
 
 /// From the first time it is judged on, a clip shows the version that was taught then.
-Result<bool> keep_version(Library& library, const Clip& clip, const Taught& taught) {
+Result<bool> keep_version(Library& library, Clip& clip, const Taught& taught) {
     if (clip.version || clip.movement.empty()) return true;
-    Clip now = clip;
-    now.version = taught.version;
-    return library.set_clip_facts(now);
+    clip.version = taught.version;
+    return library.set_clip_facts(clip);
 }
 
 Result<QString> judge(Library& library, const Session& session, const Person& person, Clip clip) {
