@@ -14,7 +14,6 @@ using test::plain;
 
 namespace {
 
-constexpr double deg = 3.14159265358979323846 / 180;
 
 double figure(const char* id, const Body3& b, Side side = Side::left, const Body3* neutral = nullptr) {
     Build c;

@@ -14,7 +14,6 @@ using namespace bevel;
 
 namespace {
 
-constexpr double deg = 3.14159265358979323846 / 180;
 
 sim::TakeOptions calm(std::uint64_t seed, View view) {
     auto o = sim::take_of(seed, 1.7);

@@ -9,7 +9,6 @@ using test::plain;
 
 namespace {
 
-constexpr double deg = 3.14159265358979323846 / 180;
 
 Motion still(const Body3& b) {
     Track t;

@@ -20,7 +20,7 @@ std::string key_of(const Finding& f) {
     return f.key() + "/" + side_word(f);
 }
 
-Result<bool> film(const SceneClip& c, const Movement& movement, const fs::path& file) {
+Result<bool> film_scene(const SceneClip& c, const Movement& movement, const fs::path& file) {
     const auto options = scene_take(c);
     const sim::Take take(movement, options);
     auto writer = ClipWriter::create(file, options.phone.width, options.phone.height, options.phone.fps, 27);
@@ -38,12 +38,16 @@ Result<bool> decide(Library& library, const Clip& clip, const Review& review, co
     letter.place = "Lantern Quay";
     letter.opening = "Dear " + name.substr(0, name.find(' ')) + ", thank you for your clip.";
     letter.closing = "Take one of these at a time. Warm wishes,";
-    for (const auto& f : review.findings) {
+    for (const auto& remark : remarked(review.findings)) {
+        const Finding& f = review.findings[remark.findings.front()];
         if (f.verdict == Verdict::inside && f.sure && letter.praise.empty() && !f.good.empty()) letter.praise = key_of(f);
         if (f.verdict != Verdict::outside) continue;
         const bool keep = letter.checks.size() < 3;
-        if (auto ok = library.save_decision(clip.id, {f.key(), side_word(f), keep ? Choice::kept : Choice::set_aside, "", ""}); !ok)
-            return ok;
+        for (const auto k : remark.findings) {
+            const Finding& one = review.findings[k];
+            const Decision d{one.key(), side_word(one), keep ? Choice::kept : Choice::set_aside, "", ""};
+            if (auto ok = library.save_decision(clip.id, d); !ok) return ok;
+        }
         if (keep) letter.checks.push_back(key_of(f));
     }
     if (auto ok = library.save_letter(letter); !ok) return tl::unexpected(ok.error());
@@ -140,7 +144,7 @@ private:
         const fs::path file = studio_ / (std::string(c.file) + ".mp4");
         std::error_code ec;
         if (!fs::exists(file, ec))
-            if (auto ok = film(c, *m, file); !ok) return ok;
+            if (auto ok = film_scene(c, *m, file); !ok) return ok;
         std::printf("%s %.1f MB\n", c.file, static_cast<double>(fs::file_size(file, ec)) / 1e6);
         std::fflush(stdout);
         Clip clip;

@@ -72,8 +72,8 @@ int letter(const Words& words, const Environment& env) {
     const Track drawn = drawn_points(*track);
     content.track = &drawn;
     content.review = *review;
-    for (const auto& f : file->findings)
-        if (f.verdict == Verdict::outside) content.corrections.push_back(f);
+    for (const auto& r : remarked(file->findings))
+        if (const Finding& f = file->findings[r.findings.front()]; f.verdict == Verdict::outside) content.corrections.push_back(f);
     ui::LetterContent c = ui::compose_letter(content, *catalogue, theme);
     c.student = QStringLiteral("you");
     c.date = QDate::currentDate();

@@ -313,8 +313,9 @@ std::optional<VerticalOnPicture> room_vertical(const std::vector<std::pair<Pictu
     };
     std::vector<Line> lines;
     double middle = 0;
-    for (const auto& [im, body] : frames) {
-        if (!im) continue;
+    for (const auto& [picture, body] : frames) {
+        if (!picture) continue;
+        const auto& im = picture; // a binding cannot be captured
         const int w = im->width, h = im->height;
         middle = w / 2.0;
         double bx0 = 1e9, bx1 = -1e9;

@@ -73,7 +73,7 @@ std::string day(const json& j, const char* key) {
 }
 
 /// Adds bytes under a name; the archive keeps a copy until it is closed.
-bool put(zip_t* z, const std::string& name, const std::string& bytes) {
+bool put_file(zip_t* z, const std::string& name, const std::string& bytes) {
     void* copy = std::malloc(std::max<std::size_t>(1, bytes.size()));
     if (!copy) return false;
     std::copy(bytes.begin(), bytes.end(), static_cast<char*>(copy));
@@ -182,7 +182,7 @@ Result<bool> write_bundle(const Library& library, std::int64_t id, const fs::pat
         json one = clip_json(c);
         if (const auto track = library.load_track(c.id)) {
             one["points"] = clip_name(i, ".track");
-            if (!put(z.get(), one["points"], pack_track(*track))) return failed();
+            if (!put_file(z.get(), one["points"], pack_track(*track))) return failed();
         }
         if (options.films && library.has_file(c) && !c.is_part()) {
             one["film"] = clip_name(i, library.path_of(c).extension().string().c_str());
@@ -224,7 +224,7 @@ Result<bool> write_bundle(const Library& library, std::int64_t id, const fs::pat
         if (const auto bytes = library.sent_file(l.id); bytes && !bytes->empty()) {
             const std::string ending = l.kind == "html" ? ".html" : l.kind == "text" ? ".txt" : l.kind == "clip" ? ".mp4" : ".pdf";
             one["file"] = "letters/" + std::to_string(i) + ending;
-            if (!put(z.get(), one["file"], *bytes)) return failed();
+            if (!put_file(z.get(), one["file"], *bytes)) return failed();
         }
         letters.push_back(std::move(one));
     }
@@ -245,9 +245,9 @@ Result<bool> write_bundle(const Library& library, std::int64_t id, const fs::pat
     j["clips"] = all;
     j["letters"] = letters;
     j["practice"] = log;
-    if (!put(z.get(), "record.json", j.dump(1, ' ', false, json::error_handler_t::replace))) return failed();
+    if (!put_file(z.get(), "record.json", j.dump(1, ' ', false, json::error_handler_t::replace))) return failed();
     for (const auto& [name, bytes] : options.texts)
-        if (!put(z.get(), name, bytes)) return failed();
+        if (!put_file(z.get(), name, bytes)) return failed();
     if (zip_close(z.get()) != 0) return failed();
     (void)z.release(); // closed: it is gone
     return out.commit();
@@ -284,7 +284,7 @@ KeptFigure figure_of(const json& j, const Clip& c, std::int64_t id) {
 }
 
 /// Throws Bad for what is not as it should be; an error of the library is handed on.
-struct Reader {
+struct BundleReader {
     Library& library;
     zip_t* z;
     std::stop_token stop;
@@ -451,7 +451,7 @@ Result<std::int64_t> read_bundle(Library& library, const fs::path& file, const s
     if (!record) return tl::unexpected(record.error());
     const json j = json::parse(*record, nullptr, false);
     if (!j.is_object()) return fail(Code::unreadable, "record.json");
-    Reader reader{library, z.get(), stop, {}};
+    BundleReader reader{library, z.get(), stop, {}};
     std::int64_t id = 0;
     auto ok = library.together([&]() -> Result<bool> {
         try {

@@ -7,7 +7,7 @@
 namespace bevel {
 namespace {
 
-using Part = std::unique_ptr<icalcomponent, decltype(&icalcomponent_free)>;
+using CalendarPart = std::unique_ptr<icalcomponent, decltype(&icalcomponent_free)>;
 
 /// Digits of an ISO date or time as RFC 5545 writes it: 20261126, 20261126T183000.
 std::string basic(const std::string& iso) {
@@ -24,7 +24,7 @@ bool is_day(const std::string& iso) {
            std::chrono::year_month_day(std::chrono::year(y), std::chrono::month(m), std::chrono::day(d)).ok();
 }
 
-Part calendar() {
+CalendarPart calendar() {
     return {icalcomponent_vanew(ICAL_VCALENDAR_COMPONENT, icalproperty_new_version("2.0"), icalproperty_new_prodid("-//Bevel//EN"),
                                 icalproperty_new_calscale("GREGORIAN"), nullptr),
             icalcomponent_free};
@@ -49,7 +49,7 @@ std::string text_of(icalcomponent* c) {
 } // namespace
 
 Result<std::string> calendar_of(const std::vector<Reminder>& all, const std::string& made_at) {
-    const Part cal = calendar();
+    const CalendarPart cal = calendar();
     for (const auto& r : all) {
         const icaltimetype day = icaltime_from_string(basic(r.day).c_str());
         if (r.day.size() != 10 || !is_day(r.day) || icaltime_is_null_time(day) || !icaltime_is_valid_time(day))
@@ -71,7 +71,7 @@ Result<std::string> calendar_of(const std::vector<Reminder>& all, const std::str
 }
 
 Result<std::string> calendar_of(const std::vector<PracticeDate>& all, const std::string& made_at) {
-    const Part cal = calendar();
+    const CalendarPart cal = calendar();
     for (const auto& p : all) {
         const icaltimetype at = icaltime_from_string(basic(p.at.substr(0, 19)).c_str()); // floating: the clock on the wall
         if (!is_day(p.at) || icaltime_is_null_time(at) || !icaltime_is_valid_time(at) || p.minutes <= 0)

@@ -21,9 +21,9 @@ template <class T> void put(std::string& out, T v) {
     out.append(reinterpret_cast<const char*>(&v), sizeof v);
 }
 
-class Reader {
+class BlobReader {
 public:
-    explicit Reader(std::string_view b) : bytes_(b) {}
+    explicit BlobReader(std::string_view b) : bytes_(b) {}
     template <class T> bool get(T& v) {
         if (at_ + sizeof v > bytes_.size()) return false;
         std::memcpy(&v, bytes_.data() + at_, sizeof v);
@@ -143,7 +143,7 @@ Layers layers_of(const json& j) {
 }
 
 /// Format 1: points to 1/16 px, corrected by the offsets of model version 1 and smoothed.
-Result<Track> unpack_1(Reader r) {
+Result<Track> unpack_1(BlobReader r) {
     std::uint32_t n = 0;
     std::int32_t w = 0, h = 0;
     std::uint8_t has = 0, room = 0;
@@ -227,9 +227,9 @@ std::string pack_track(const Track& t) {
 
 Result<Track> unpack_track(const std::string& bytes) {
     const std::string_view all(bytes);
-    if (all.substr(0, magic_1.size()) == magic_1) return unpack_1(Reader(all.substr(magic_1.size())));
+    if (all.substr(0, magic_1.size()) == magic_1) return unpack_1(BlobReader(all.substr(magic_1.size())));
     if (all.substr(0, magic_2.size()) != magic_2) return fail(Code::unreadable, "track");
-    Reader r(all.substr(magic_2.size()));
+    BlobReader r(all.substr(magic_2.size()));
     std::uint32_t head_size = 0, n = 0;
     std::string text;
     if (!r.get(head_size) || head_size > most_head || !r.text(text, head_size) || !r.get(n)) return fail(Code::unreadable, "track");

@@ -18,9 +18,8 @@ double length(const V& a) {
 }
 
 /// A point in the student's own axes: x to own left, z the way they face.
-V own(const sim::Take& take, std::size_t f, Point p) {
-    const Vec3& q = take.truth().points[f][static_cast<std::size_t>(p)];
-    const double turn = take.truth().facing[f];
+V own(const Body3& body, double turn, Point p) {
+    const Vec3& q = body[static_cast<std::size_t>(p)];
     // Left is (cos, -sin), ahead is (sin, cos) in the floor plane.
     return {q.x() * std::cos(turn) - q.z() * std::sin(turn), q.y(), q.x() * std::sin(turn) + q.z() * std::cos(turn)};
 }
@@ -37,15 +36,21 @@ double angle(const V& a, const V& b) {
 } // namespace
 
 QuietTruth quiet_truth(const sim::Take& take, double from_s, double to_s) {
+    return quiet_truth(take.truth().points, take, from_s, to_s);
+}
+
+QuietTruth quiet_truth(const std::vector<Body3>& points, const sim::Take& take, double from_s, double to_s) {
     QuietTruth q;
     double n = 0;
     for (std::size_t f = 0; f < take.frames(); ++f) {
         const double t = take.truth().time_s[f];
         if (t < from_s || t > to_s) continue;
-        auto P = [&](Point p) { return own(take, f, p); };
+        auto P = [&](Point p) { return own(points[f], take.truth().facing[f], p); };
         const V ears = between(P(left_ear), P(right_ear)), shoulders = between(P(left_shoulder), P(right_shoulder));
         q.ears_ahead_cm += 100 * (ears.z - shoulders.z);
         q.hip_height += (P(left_hip).y + P(right_hip).y) / 2;
+        const V nose_at = P(nose);
+        q.nose_pitch += std::atan2(nose_at.y - ears.y, std::hypot(nose_at.x - ears.x, nose_at.z - ears.z)) * to_degrees;
         q.ear_over_shoulder[0] += P(left_ear).y - P(left_shoulder).y;
         q.ear_over_shoulder[1] += P(right_ear).y - P(right_shoulder).y;
         n += 1;
@@ -54,15 +59,21 @@ QuietTruth quiet_truth(const sim::Take& take, double from_s, double to_s) {
     q.known = true;
     q.ears_ahead_cm /= n;
     q.hip_height /= n;
+    q.nose_pitch /= n;
     for (double& v : q.ear_over_shoulder) v /= n;
     return q;
 }
 
 FrameTruth frame_truth(const sim::Take& take, std::size_t f, const QuietTruth& quiet) {
+    FrameTruth out = frame_truth(take.truth().points[f], take.truth().facing[f], take.student().dims(), quiet);
+    out.value["weight.left"] = take.truth().weight_left[f];
+    return out;
+}
+
+FrameTruth frame_truth(const Body3& body, double facing, const BodyDims& dims, const QuietTruth& quiet) {
     FrameTruth out;
     auto& v = out.value;
-    auto P = [&](Point p) { return own(take, f, p); };
-    const auto& dims = take.student().dims();
+    auto P = [&](Point p) { return own(body, facing, p); };
     const double sw = dims.shoulder_width;
     const V la = P(left_ankle), ra = P(right_ankle), hips = between(P(left_hip), P(right_hip)),
             shoulders = between(P(left_shoulder), P(right_shoulder)), ears = between(P(left_ear), P(right_ear));
@@ -132,7 +143,9 @@ FrameTruth frame_truth(const sim::Take& take, std::size_t f, const QuietTruth& q
     const V base = between(foot_middle(left_heel, left_toe), foot_middle(right_heel, right_toe));
     v["plumb.side"] = 100 * (ears.x - base.x);
     v["plumb.forward"] = 100 * (ears.z - base.z);
-    v["weight.left"] = take.truth().weight_left[f];
+    const V nose_at = P(nose), ear_line = P(left_ear) - P(right_ear);
+    v["head.pitch"] = std::atan2(nose_at.y - ears.y, std::hypot(nose_at.x - ears.x, nose_at.z - ears.z)) * to_degrees - quiet.nose_pitch;
+    v["head.roll"] = std::asin(-ear_line.y / length(ear_line)) * to_degrees + level(left_shoulder);
     return out;
 }
 

@@ -3,6 +3,7 @@
 #include <array>
 #include <cstdint>
 #include <Eigen/Geometry>
+#include <numbers>
 #include <optional>
 #include <string>
 #include <string_view>
@@ -12,6 +13,8 @@ namespace bevel {
 
 using Vec2 = Eigen::Vector2d;
 using Vec3 = Eigen::Vector3d;
+/// Radians in a degree: x * deg is x degrees in radians, x / deg a number of radians in degrees.
+inline constexpr double deg = std::numbers::pi / 180;
 
 enum Point : int {
     nose,
@@ -63,6 +66,10 @@ inline Point mirrored(Point p) {
 std::string_view point_name(Point p);
 std::optional<Point> point_from_name(std::string_view name);
 
+inline constexpr std::size_t index_of(Point p) {
+    return static_cast<std::size_t>(p);
+}
+
 /// Points that are there only where a person marked them or a file gives them: the outline of the back, the crown, the ends of a tool.
 enum Extra : int { c7, mid_back, low_back, tail, crown, tool_front, tool_back };
 inline constexpr int extra_count = 7;
@@ -95,6 +102,12 @@ struct PicturePoint {
     double sigma_up = 0, bias_up = 0;
 };
 using BodyPx = std::array<PicturePoint, point_count>;
+inline Vec2 at(const BodyPx& b, Point p) {
+    return {b[p].x, b[p].y};
+}
+inline Vec2 mid_px(const BodyPx& b, Point left) {
+    return 0.5 * (at(b, left) + at(b, mirrored(left)));
+}
 
 /// Where the true vertical lies on the picture: its tilt at column x is roll + slope * (x - width/2), clockwise positive.
 struct VerticalOnPicture {

@@ -18,12 +18,6 @@ using signal::Series;
 /// fitted figures in clips of 25 frames/s: 0.57).
 constexpr double left_by_filter = 0.6;
 
-Vec2 at(const BodyPx& b, Point p) {
-    return {b[p].x, b[p].y};
-}
-Vec2 mid_px(const BodyPx& b, Point left) {
-    return 0.5 * (at(b, left) + at(b, mirrored(left)));
-}
 bool is_left(Point p) {
     return p != nose && p < right_eye;
 }

@@ -10,9 +10,6 @@ namespace {
 
 constexpr std::array<Point, 8> watched{left_ankle, right_ankle, left_knee, right_knee, left_hip, right_hip, left_shoulder, right_shoulder};
 
-Vec2 at(const BodyPx& b, Point p) {
-    return {b[p].x, b[p].y};
-}
 
 class Looker {
 public:

@@ -7,7 +7,6 @@
 
 namespace bevel::grounding {
 
-inline constexpr double deg = std::numbers::pi / 180;
 inline constexpr double grid_step = 0.3; // s between the frames on which shared errors are kept
 
 inline double wrap(double a) {

@@ -8,7 +8,6 @@ namespace bevel::grounding {
 namespace {
 
 using signal::Series;
-constexpr double deg = std::numbers::pi / 180;
 
 // What is usual of cameras, with the 1-sigma that a figure carries where nothing tells it better.
 constexpr double usual_focal = 0.82, focal_spread = 0.28; // of the longer picture side; relative. Phones: 0.68 to 0.95, others 0.5 to 1.6
@@ -19,12 +18,6 @@ constexpr double ankle_share = 0.039, ankle_spread = 0.008;     // height of the
 // How far the middle of the body is from the middle of the feet, m: it leans out by so much, and may stand anywhere between them (uniform).
 constexpr double body_over_feet = 0.07, between_feet = 0.29;
 
-Vec2 at(const BodyPx& b, Point p) {
-    return {b[p].x, b[p].y};
-}
-Vec2 mid_px(const BodyPx& b, Point left) {
-    return 0.5 * (at(b, left) + at(b, mirrored(left)));
-}
 double wrap(double a) {
     return std::remainder(a, 2 * std::numbers::pi);
 }

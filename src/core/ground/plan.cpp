@@ -7,7 +7,7 @@
 namespace bevel {
 namespace {
 
-constexpr double deg = std::numbers::pi / 180, corner_sigma = 1.5, edge_sigma = 1.0;
+constexpr double corner_sigma = 1.5, edge_sigma = 1.0;
 
 /// Pixel of a point of the level frame (r, u, w); the same as Camera::project without the lens, for the solver's own numbers.
 template <class T> std::array<T, 2> project(const T& log_focal, const T& pitch, const T& roll, const T& r, const T& u, const T& w) {

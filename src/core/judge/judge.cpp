@@ -7,9 +7,9 @@
 namespace bevel {
 namespace {
 
-constexpr double sure = 1.64;  // sigma beyond a band that make a fault
-constexpr double strong = 2.5; // sigma beyond which one repetition speaks for itself
-constexpr double in_three = 3; // a fault shows in a third of the repetitions
+constexpr double sure = 1.64;   // sigma within a band that make a praise
+constexpr double strong = 2.5;  // sigma between two clips that contradict each other
+constexpr double in_three = 3;  // a fault shows in a third of the repetitions
 
 using Combined = CombinedValue;
 
@@ -33,13 +33,6 @@ public:
     }
 
 private:
-    static std::vector<const RepetitionValue*> told_of(const std::vector<RepetitionValue>& all) {
-        std::vector<const RepetitionValue*> out;
-        for (const auto& r : all)
-            if (r.absent == Absent::none) out.push_back(&r);
-        return out;
-    }
-
     Finding blank(const CheckValues& v) const {
         const Check& c = mv_.checks[v.check];
         Finding f;
@@ -59,22 +52,81 @@ private:
         f.reason = c.reason;
         f.film = c.film;
         f.of_clip = v.of_clip;
-        if (std::vector<const RepetitionValue*> told = told_of(v.other); !told.empty()) f.other = combine(told);
+        if (const auto told = told_of(v.other); !told.empty()) f.other = combine(told);
         f.phase = c.phases.empty() ? "" : c.phases.front();
         return f;
+    }
+
+    using Told = std::vector<const RepetitionValue*>;
+
+    /// Repetitions held against a band: of one phase, or of all together.
+    struct Held {
+        Told told;
+        std::optional<double> low, high; // as this clip can tell them
+        std::size_t phase = 0;           // index in the movement
+        bool all = false;                // of all phases together
+    };
+
+    /// What is beyond one end of a band, and by how much.
+    struct Beyond {
+        Combined value;
+        double by = 0; // beyond the end, freed of what noise alone adds
+        bool fault = false, some = false;
+        Told repetitions; // beyond the end
+    };
+
+    /// Mean and worst third of the repetitions against one end of the band; the surer one tells it.
+    static Beyond beyond_end(const Held& h, Direction d, double bound, double edge) {
+        const auto& end = d == Direction::low ? h.low : h.high;
+        Beyond out;
+        if (!end || h.told.empty()) return out;
+        auto by = [&](double x) { return d == Direction::low ? *end - x : x - *end; };
+        Told worst = h.told;
+        std::stable_sort(worst.begin(), worst.end(), [&](auto* a, auto* b) { return by(a->value) > by(b->value); });
+        for (const auto* r : worst)
+            if (by(r->value) > 0) out.repetitions.push_back(r);
+        out.value = combine(h.told);
+        out.by = by(out.value.value);
+        out.some = !out.repetitions.empty();
+        out.fault = out.by > std::max(bound * out.value.sigma(), edge);
+        const auto n = static_cast<int>(worst.size());
+        const bool often = in_three * static_cast<double>(out.repetitions.size()) >= n;
+        if (out.fault || n < 2 || !often) return out;
+        worst.resize(static_cast<std::size_t>(third_of(n)));
+        const WorstThird chance = worst_third(n);
+        Combined third = combine(worst);
+        const double own = third.own * std::sqrt(static_cast<double>(worst.size())); // of one repetition
+        const double noise = chance.mean * own;
+        third.value += d == Direction::low ? noise : -noise;
+        third.own = chance.sd * own;
+        if (by(third.value) > std::max(bound * third.sigma(), edge)) {
+            out.fault = true;
+            out.value = third;
+            out.by = by(third.value);
+        }
+        return out;
+    }
+
+    /// The band of a phase: the check's own, and what the movement itself asks there where that lies beyond it.
+    static void asked_band(const Check& c, const std::optional<double>& asked, std::optional<double>& low, std::optional<double>& high) {
+        if (!asked || c.severity == Severity::safety || (!c.stack.empty() && c.stack.back().level >= BandLevel::phase)) return;
+        if (low && *asked < *low) low = *asked - c.matters;
+        if (high && *asked > *high) high = *asked + c.matters;
     }
 
     void judge_one(const CheckValues& v, std::vector<Finding>& out) const {
         const Check& c = mv_.checks[v.check];
         Finding f = blank(v);
-        std::vector<const RepetitionValue*> told;
-        std::map<Absent, int> missing;
-        for (const auto& r : v.repetitions)
-            if (r.absent == Absent::none)
-                told.push_back(&r);
-            else
-                ++missing[r.absent];
-        if (told.empty()) {
+        std::vector<Held> held;
+        held.push_back({told_of(v.repetitions), c.low, c.high, 0, true});
+        for (const auto& p : v.phases) {
+            Held h{told_of(p.repetitions), c.low, c.high, p.phase, false};
+            asked_band(c, p.asked, h.low, h.high);
+            if (!h.told.empty()) held.push_back(std::move(h));
+        }
+        if (held.size() == 1 && held.front().told.empty()) {
+            std::map<Absent, int> missing;
+            for (const auto& r : v.repetitions) ++missing[r.absent];
             // What the rule is about does not happen in this clip: there is nothing to say.
             if (missing.size() == 1 && missing.begin()->first == Absent::no_occasion) return;
             missing.erase(Absent::no_occasion);
@@ -85,88 +137,189 @@ private:
             out.push_back(std::move(f));
             return;
         }
-        f.judged = static_cast<int>(told.size());
-        const Combined all = combine(told);
         const double edge = c.edge.value_or(0);
-        // The band as this clip can tell it.
-        if (verdict_of(all.value, all.sigma(), f.low, f.high, edge, f.widened, c.matters) == Verdict::cannot_tell) {
-            set(f, all, told, false);
-            f.absent = Absent::none; // the error is larger than the band
+        std::size_t most = 1;
+        for (const auto& h : held) most = std::max(most, h.told.size());
+        const double bound = bound_of(std::max(1, static_cast<int>(held.size()) - 1), static_cast<int>(most));
+        // The bands as this clip can tell them; what it cannot tell is not looked at.
+        Absent untold = Absent::none;
+        const Held& widest = held.front().told.empty() ? held[1] : held.front();
+        const Told of_figure = widest.told;
+        const Combined all = combine(of_figure);
+        std::vector<Held> tellable;
+        for (auto& h : held) {
+            if (h.told.empty()) continue;
+            const Combined x = combine(h.told);
+            bool widened = false;
+            const Verdict verdict = verdict_of(x.value, x.sigma(), h.low, h.high, edge, widened, c.matters, bound);
+            if (h.all) f.low = h.low, f.high = h.high, f.widened = widened;
+            if (verdict == Verdict::cannot_tell) continue;
+            const auto open = std::find_if(h.told.begin(), h.told.end(), [&](const auto* r) {
+                return r->whole != Absent::none && beyond(r->value, h.low, h.high) != 0; // perhaps only while it does not matter
+            });
+            if (open != h.told.end()) {
+                untold = (*open)->whole;
+                continue;
+            }
+            tellable.push_back(std::move(h));
+        }
+        f.judged = static_cast<int>(most);
+        if (tellable.empty() || (untold != Absent::none && !tellable.front().all)) {
+            set(f, all, of_figure, false);
+            f.absent = untold; // none: the error is larger than the band
             f.verdict = Verdict::cannot_tell;
             out.push_back(std::move(f));
             return;
         }
-        for (const auto* r : told)
-            if (r->whole != Absent::none && beyond(r->value, f.low, f.high) != 0) { // perhaps only while it does not matter
-                set(f, all, told, false);
-                f.absent = r->whole;
-                f.verdict = Verdict::cannot_tell;
-                out.push_back(std::move(f));
-                return;
-            }
-        for (const auto* r : told) f.outcomes.push_back(outcome(*r, f, edge));
+        if (tellable.front().all)
+            for (const auto* r : tellable.front().told) f.outcomes.push_back(outcome(*r, f, edge));
         bool any = false;
         std::optional<Finding> edged;
         for (const Direction d : {Direction::low, Direction::high}) {
-            const auto& bound = d == Direction::low ? f.low : f.high;
-            if (!bound) continue;
-            auto out_by = [&](double x) { return d == Direction::low ? *bound - x : x - *bound; };
-            std::vector<const RepetitionValue*> beyond_it, outside, certain, not_other;
-            for (const auto* r : told) {
-                if (out_by(r->value) > 0) beyond_it.push_back(r);
-                if (out_by(r->value) > std::max(sure * r->sigma(), edge)) outside.push_back(r);
-                if (out_by(r->value) > std::max(strong * r->sigma(), edge)) certain.push_back(r);
-                const double by = beyond(r->value, f.low, f.high);
-                if (by == 0 || (by < 0) == (d == Direction::low)) not_other.push_back(r);
-            }
-            if (beyond_it.empty()) continue;
-            const auto n = static_cast<double>(told.size());
-            const Combined usual = combine(not_other), most = combine(outside.empty() ? beyond_it : outside);
-            auto fault = [&](const Combined& x) { return out_by(x.value) > std::max(sure * x.sigma(), edge); };
-            const bool often = in_three * static_cast<double>(beyond_it.size()) >= n && fault(usual),
-                       plain = in_three * static_cast<double>(outside.size()) >= n && !outside.empty() && fault(most);
-            Finding g = f;
-            g.direction = d;
-            g.repetitions.clear();
-            for (const auto* r : plain && !often ? outside : beyond_it) g.repetitions.push_back(r->repetition);
-            if (often || plain) {
-                set(g, plain && !often ? most : usual, plain && !often ? outside : beyond_it, true);
-                g.verdict = Verdict::outside;
-                say(c, g);
-                out.push_back(std::move(g));
+            std::optional<Finding> g = one_end(c, f, tellable, d, bound, edge);
+            if (!g) continue;
+            if (g->verdict == Verdict::outside) {
+                out.push_back(std::move(*g));
                 any = true;
-            } else if (!certain.empty()) {
-                set(g, combine(certain), certain, true);
-                g.repetitions.clear();
-                for (const auto* r : certain) g.repetitions.push_back(r->repetition);
-                g.verdict = Verdict::edge;
-                g.once = true;
-                say(c, g);
+            } else if (!edged || (g->once && !edged->once))
                 edged = std::move(g);
-            } else if (out_by(usual.value) > 0 && !edged) {
-                set(g, usual, beyond_it, true);
-                g.verdict = Verdict::edge;
-                say(c, g);
-                edged = std::move(g);
-            }
         }
         if (any) return;
         if (edged) {
             out.push_back(std::move(*edged));
             return;
         }
-        // Inside: the combined value, and where it is nearest to that.
-        set(f, all, told, false);
+        inside(c, f, tellable, all, of_figure);
+        out.push_back(std::move(f));
+    }
+
+    /// What lies beyond one end of the band: a fault, or less than one.
+    std::optional<Finding> one_end(const Check& c, const Finding& f, const std::vector<Held>& held, Direction d, double bound,
+                                   double edge) const {
+        std::vector<Beyond> at;
+        for (const auto& h : held) at.push_back(beyond_end(h, d, bound, edge));
+        if (std::none_of(at.begin(), at.end(), [](const Beyond& b) { return b.some; })) return std::nullopt;
+        Finding g = f;
+        g.direction = d;
+        g.repetitions.clear();
+        std::size_t phases = 0, faulty = 0;
+        std::optional<std::size_t> worst, over_all; // of the phases, by how far; all together
+        for (std::size_t k = 0; k < held.size(); ++k) {
+            if (held[k].all) {
+                if (at[k].fault) over_all = k;
+                continue;
+            }
+            ++phases;
+            if (!at[k].fault) continue;
+            ++faulty;
+            if (!worst || at[k].by > at[*worst].by) worst = k;
+        }
+        if (over_all || worst) {
+            // A fault through half of the phases or more is told by its figure over all of them.
+            const std::size_t led = worst && !(over_all && 2 * faulty >= phases) ? *worst : over_all.value_or(worst.value_or(0));
+            const Beyond& b = at[led];
+            set(g, b.value, b.repetitions, true, &held[led]);
+            if (worst) {
+                g.phase = mv_.phases[held[*worst].phase].id;
+                if (led != *worst) g.time_s = moment(at[*worst].repetitions, held[*worst]);
+            }
+            std::vector<int> outside;
+            for (std::size_t k = 0; k < held.size(); ++k)
+                if (at[k].fault)
+                    for (const auto* r : at[k].repetitions) outside.push_back(r->repetition);
+            std::sort(outside.begin(), outside.end());
+            outside.erase(std::unique(outside.begin(), outside.end()), outside.end());
+            g.repetitions = std::move(outside);
+            g.verdict = Verdict::outside;
+            by_phase(g, held, &at);
+            if (!held[led].all) g.low = held[led].low, g.high = held[led].high;
+            say(c, g);
+            return g;
+        }
+        // One repetition far beyond: "once in eight".
+        int values = 0;
+        for (const auto& h : held) values += static_cast<int>(h.told.size());
+        const double certain = std::max(strong, bound_of_one(values));
+        const RepetitionValue* once = nullptr;
+        const Held* of = nullptr;
+        double most = 0;
+        for (std::size_t k = 0; k < held.size(); ++k)
+            for (const auto* r : at[k].repetitions) {
+                const double by = std::abs(beyond(r->value, held[k].low, held[k].high));
+                if (by > std::max(certain * r->sigma(), edge) && by > most) most = by, once = r, of = &held[k];
+            }
+        if (once) {
+            set(g, combine({once}), {once}, true, of);
+            g.repetitions = {once->repetition};
+            g.once = true;
+        } else {
+            std::size_t led = 0;
+            for (std::size_t k = 1; k < at.size(); ++k)
+                if (at[k].some && (!at[led].some || at[k].by > at[led].by)) led = k;
+            if (at[led].by <= 0) return std::nullopt; // only some repetitions, none by enough
+            set(g, at[led].value, at[led].repetitions, true, &held[led]);
+            for (const auto* r : at[led].repetitions) g.repetitions.push_back(r->repetition);
+            of = &held[led];
+        }
+        g.verdict = Verdict::edge;
+        by_phase(g, held, &at);
+        if (!of->all) g.low = of->low, g.high = of->high;
+        say(c, g);
+        return g;
+    }
+
+    /// Inside: the figure over all phases, and where it is nearest to that.
+    void inside(const Check& c, Finding& f, const std::vector<Held>& held, const Combined& all, const Told& of_figure) const {
+        set(f, all, of_figure, false);
+        by_phase(f, held, nullptr);
         if (beyond(all.value, f.low, f.high) != 0) { // some one way, some the other, none by enough
             f.verdict = Verdict::edge;
             f.direction = all.value < f.low.value_or(-1e300) ? Direction::low : Direction::high;
             say(c, f);
-        } else {
-            f.verdict = Verdict::inside;
-            f.sure = (!f.low || all.value - sure * all.sigma() >= *f.low) && (!f.high || all.value + sure * all.sigma() <= *f.high);
-            f.allowed = agreed(c, all);
+            return;
         }
-        out.push_back(std::move(f));
+        f.verdict = Verdict::inside;
+        f.sure = true;
+        double widest = 0;
+        for (const auto& h : held) {
+            const Combined x = combine(h.told);
+            const double room = std::min(h.low ? x.value - *h.low : 1e300, h.high ? *h.high - x.value : 1e300) / std::max(1e-9, x.sigma());
+            f.sure = f.sure && room >= sure;
+            if (!h.all && room >= sure && room > widest) widest = room, f.sure_phase = mv_.phases[h.phase].id;
+        }
+        if (f.sure) f.sure_phase.clear();
+        f.allowed = agreed(c, all);
+    }
+
+    /// Each phase of a finding by itself; `at`: what is beyond the finding's end there.
+    void by_phase(Finding& f, const std::vector<Held>& held, const std::vector<Beyond>* at) const {
+        f.phases.clear();
+        for (std::size_t k = 0; k < held.size(); ++k) {
+            const Held& h = held[k];
+            if (h.all) continue;
+            PhaseFinding p;
+            p.phase = mv_.phases[h.phase].id;
+            p.low = h.low;
+            p.high = h.high;
+            Combined x = combine(h.told);
+            const Told* shown = &h.told;
+            p.verdict = beyond(x.value, h.low, h.high) != 0 ? Verdict::edge : Verdict::inside;
+            if (at && (*at)[k].some) {
+                const Beyond& b = (*at)[k];
+                if (b.fault) {
+                    p.verdict = Verdict::outside;
+                    x = b.value;
+                    shown = &b.repetitions;
+                    for (const auto* r : b.repetitions) p.repetitions.push_back(r->repetition);
+                    std::sort(p.repetitions.begin(), p.repetitions.end());
+                }
+            }
+            p.value = x.value;
+            p.sigma = x.sigma();
+            p.time_s = moment(*shown, h);
+            p.share_outside = share_outside(*shown, h.low, h.high);
+            f.phases.push_back(std::move(p));
+        }
     }
 
     /// Whether only what was agreed with this student keeps the value inside.
@@ -187,27 +340,45 @@ private:
         o.widened = f.widened;
         o.absent = Absent::none;
         const double by = std::abs(beyond(r.value, f.low, f.high));
-        o.verdict = by > std::max(sure * o.sigma, edge) ? Verdict::outside : by > 0 ? Verdict::edge : Verdict::inside;
+        o.verdict = by > std::max(bound_of(1, 1) * o.sigma, edge) ? Verdict::outside : by > 0 ? Verdict::edge : Verdict::inside;
         return o;
     }
 
-    /// The figure of a finding and the moment that shows it: the worst repetition of a fault, else the one nearest to the figure.
-    void set(Finding& f, const Combined& x, const std::vector<const RepetitionValue*>& from, bool worst) const {
+    static double share_outside(const Told& from, const std::optional<double>& low, const std::optional<double>& high) {
+        std::size_t moments = 0, away = 0;
+        for (const auto* r : from)
+            for (const float v : r->course) ++moments, away += beyond(v, low, high) != 0 ? 1 : 0;
+        return moments > 0 ? static_cast<double>(away) / static_cast<double>(moments) : 0;
+    }
+
+    /// The moment that shows it most: of the repetition that is farthest outside.
+    static double moment(const Told& from, const Held& h) {
+        return (*std::max_element(from.begin(), from.end(), [&](const auto* a, const auto* b) {
+                   return std::abs(beyond(a->value, h.low, h.high)) < std::abs(beyond(b->value, h.low, h.high));
+               }))->time_s;
+    }
+
+    /// The figure of a finding and the moment that shows it: the worst repetition of a fault, else the one nearest to the figure. `of`: the
+    /// phase it is the figure of.
+    void set(Finding& f, const Combined& x, const Told& from, bool worst, const Held* of = nullptr) const {
         f.value = x.value;
         f.own = x.own;
         f.clip = x.clip;
         f.person = x.person;
         f.sigma = x.sigma();
+        const auto low = of ? of->low : f.low, high = of ? of->high : f.high;
         const RepetitionValue* best = from.front();
-        std::size_t moments = 0, away = 0;
         for (const auto* r : from) {
-            const bool nearer = worst ? std::abs(beyond(r->value, f.low, f.high)) > std::abs(beyond(best->value, f.low, f.high))
+            const bool nearer = worst ? std::abs(beyond(r->value, low, high)) > std::abs(beyond(best->value, low, high))
                                       : std::abs(r->value - x.value) < std::abs(best->value - x.value);
             if (nearer) best = r;
-            for (const float v : r->course) ++moments, away += beyond(v, f.low, f.high) != 0 ? 1 : 0;
         }
-        f.share_outside = moments > 0 ? static_cast<double>(away) / static_cast<double>(moments) : 0;
+        f.share_outside = share_outside(from, low, high);
         f.time_s = best->time_s;
+        if (of && !of->all) {
+            f.phase = mv_.phases[of->phase].id;
+            return;
+        }
         const auto& rep = al_[static_cast<std::size_t>(f.of_clip)]->repetitions[static_cast<std::size_t>(best->repetition)];
         for (const auto& p : rep.phases)
             if (f.time_s >= p.start_s && f.time_s < p.end_s) f.phase = p.id;
@@ -312,12 +483,57 @@ bool Finding::contradicted() const {
     return other && verdict != Verdict::cannot_tell && std::abs(value - other->value) > strong * std::hypot(sigma, other->sigma());
 }
 
+std::vector<const PhaseFinding*> Finding::outside() const {
+    std::vector<const PhaseFinding*> out;
+    for (const auto& p : phases)
+        if (p.verdict == Verdict::outside) out.push_back(&p);
+    std::stable_sort(out.begin(), out.end(), [](const auto* a, const auto* b) {
+        return std::abs(beyond(a->value, a->low, a->high)) > std::abs(beyond(b->value, b->low, b->high));
+    });
+    return out;
+}
+
+std::vector<Remarked> remarked(const std::vector<Finding>& findings) {
+    std::vector<Remarked> out;
+    for (std::size_t k = 0; k < findings.size(); ++k) {
+        const Finding& f = findings[k];
+        const auto same = [&](const Remarked& r) {
+            const Finding& o = findings[r.findings.front()];
+            return !f.by_hand && !o.by_hand && f.verdict == Verdict::outside && o.verdict == Verdict::outside && o.rule == f.rule &&
+                   o.measure == f.measure && o.direction == f.direction && o.severity == f.severity;
+        };
+        const auto at = std::find_if(out.begin(), out.end(), same);
+        if (at == out.end()) {
+            out.push_back({{k}});
+            continue;
+        }
+        at->findings.push_back(k);
+        // The farthest outside leads, by the size of its band: one against the reference and one by itself are not equally wide.
+        auto far = [&](std::size_t i) { return std::abs(findings[i].excess()) / findings[i].scale(); };
+        if (far(k) > far(at->findings.front())) std::swap(at->findings.front(), at->findings.back());
+    }
+    return out;
+}
+
+std::vector<const Finding*> remark_of(const Finding& f, const std::vector<Finding>& findings) {
+    for (const auto& r : remarked(findings)) {
+        std::vector<const Finding*> out;
+        bool there = false;
+        for (const auto k : r.findings) {
+            out.push_back(&findings[k]);
+            there = there || (findings[k].key() == f.key() && findings[k].side == f.side);
+        }
+        if (there) return out;
+    }
+    return {&f};
+}
+
 std::string Finding::key() const {
     return direction == Direction::none ? check : check + "." + std::string(direction_name(direction));
 }
 
 Verdict verdict_of(double value, double sigma, std::optional<double>& low, std::optional<double>& high, double edge, bool& widened,
-                   double matters) {
+                   double matters, double bound) {
     widened = false;
     const double out_by = std::abs(beyond(value, low, high));
     if (low && high) {
@@ -329,14 +545,14 @@ Verdict verdict_of(double value, double sigma, std::optional<double>& low, std::
             widened = true;
         }
     } else if (matters > 0) {
-        if (sigma > 2 * matters && out_by <= strong * sigma) return Verdict::cannot_tell;
+        if (sigma > 2 * matters && out_by <= std::max(strong, bound) * sigma) return Verdict::cannot_tell;
     } else {
         // Its own bound is the scale, and only close to it does the error matter.
-        const double bound = low ? *low : high ? *high : 0, inside = low ? value - bound : bound - value;
-        if (std::abs(bound) > 0 && sigma > std::abs(bound) && inside < sure * sigma) return Verdict::cannot_tell;
+        const double end = low ? *low : high ? *high : 0, inside = low ? value - end : end - value;
+        if (std::abs(end) > 0 && sigma > std::abs(end) && inside < sure * sigma) return Verdict::cannot_tell;
     }
     const double by = std::abs(beyond(value, low, high));
-    if (by > std::max(sure * sigma, edge)) return Verdict::outside;
+    if (by > std::max(bound * sigma, edge)) return Verdict::outside;
     return by > 0 ? Verdict::edge : Verdict::inside;
 }
 

@@ -1,5 +1,6 @@
 // Judgement by the movement's checks: values held against bands, merged over repetitions, ordered from the ground up.
 #pragma once
+#include "core/judge/bound.h"
 #include "core/judge/summary.h"
 
 namespace bevel {
@@ -27,6 +28,16 @@ struct Outcome {
 enum class Direction { none, low, high };
 std::string_view direction_name(Direction d);
 
+/// One phase of a finding by itself.
+struct PhaseFinding {
+    std::string phase; // id
+    Verdict verdict = Verdict::cannot_tell;
+    double value = 0, sigma = 0, time_s = 0; // over the repetitions it rests on; the moment that shows it most
+    std::optional<double> low, high;         // band in this phase
+    double share_outside = 0;                // of its moments
+    std::vector<int> repetitions;            // those outside
+};
+
 struct Finding {
     std::string check, rule, measure, unit, phase; // phase: id of the one where it shows most
     std::optional<Side> side;
@@ -43,7 +54,8 @@ struct Finding {
     bool reference = false; // the figure is the difference from the reference at the same moment
     bool widened = false;
     bool once = false;                  // beyond the band for certain, but in too few repetitions to be a fault
-    bool sure = false;                  // inside beyond its error: may be praised
+    bool sure = false;                  // inside beyond its error in every phase: may be praised
+    std::string sure_phase;             // not sure in every phase, but in this one
     bool by_hand = false;               // seen by the instructor: words and a moment, no figure
     bool allowed = false;               // outside the usual band, inside the one agreed with this student
     double share_outside = 0;           // of the moments of those repetitions
@@ -57,7 +69,10 @@ struct Finding {
     std::optional<CombinedValue> other; // as the other clip of the pair tells it
     /// Whether the two clips differ by more than their errors explain.
     bool contradicted() const;
-    std::vector<Outcome> outcomes; // one a repetition of that side
+    std::vector<Outcome> outcomes;    // one a repetition of that side, over all phases together
+    std::vector<PhaseFinding> phases; // each by itself, in the movement's order; empty where the check does not look at them one by one
+    /// Phases that are outside, the worst first.
+    std::vector<const PhaseFinding*> outside() const;
     /// How far outside, in the measure's unit, signed towards where it must go back from; 0 inside.
     double excess() const;
     /// What counts as one size of the band, in the measure's unit: half of it, or what matters where it has one end. Never 0.
@@ -74,9 +89,18 @@ std::vector<Finding> judge(const Summaries& summaries, const Alignment& alignmen
 std::vector<Finding> judge(const Summaries& both, const Alignment& first, const Alignment& second, const Movement& movement,
                            const RuleBook& rules = rule_book());
 
-/// Verdict of a value against a band: outside only beyond 1.64 sigma and beyond `edge`; cannot tell when sigma exceeds half the band.
+/// Verdict of a value against a band: outside only beyond `bound` sigma and beyond `edge`; cannot tell when sigma exceeds half the band.
 /// A band with one end has no width: `matters` stands for half of it where it is stated.
 Verdict verdict_of(double value, double sigma, std::optional<double>& low, std::optional<double>& high, double edge, bool& widened,
-                   double matters = 0);
+                   double matters = 0, double bound = bound_of(1, 1));
+
+/// Findings that are one remark: faults of one rule and measure in one direction and of one severity, on either side and in any phase.
+/// In the order of the findings; the one that is farthest outside leads. Findings that are no faults are remarks of their own.
+struct Remarked {
+    std::vector<std::size_t> findings; // indices; the leading one first
+};
+std::vector<Remarked> remarked(const std::vector<Finding>& findings);
+/// The findings of the remark that `f` belongs to, the leading one first; f alone where it is none of `findings`.
+std::vector<const Finding*> remark_of(const Finding& f, const std::vector<Finding>& findings);
 
 } // namespace bevel

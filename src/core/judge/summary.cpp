@@ -9,7 +9,12 @@ namespace {
 
 struct Window {
     double from, to;
+    std::size_t phase; // index in the movement
 };
+
+/// A phase looked at by itself leaves out so much at both ends: its borders are no surer than that.
+constexpr double border_s = 0.15, border_share = 0.15;
+constexpr double least_phase_s = 0.2;
 
 /// A moment that was found, with its 1-sigma.
 struct Moment {
@@ -44,20 +49,22 @@ public:
             const auto d = rules_.derived.find(c.measure);
             const Check& how = d == rules_.derived.end() ? c : d->second;
             if (how.form == CheckForm::same || (how.form == CheckForm::spread && how.events.empty())) {
-                out.values.push_back({k, std::nullopt, {how.form == CheckForm::same ? same(how) : spread(c)}, 0, {}});
+                out.values.push_back({k, std::nullopt, {how.form == CheckForm::same ? same(how) : spread(c)}, {}, 0, {}});
                 continue;
             }
             for (const Side s : {Side::left, Side::right}) {
                 const bool sided = !c.side.empty() && !c.by_lead;
                 if (!sided && s == Side::right) continue;
-                CheckValues v{k, sided ? std::optional(s) : std::nullopt, {}, 0, {}};
+                CheckValues v{k, sided ? std::optional(s) : std::nullopt, {}, {}, 0, {}};
                 for (std::size_t r = 0; r < al_.repetitions.size(); ++r) {
                     const auto& rep = al_.repetitions[r];
                     if (!rep.side && s == Side::right && c.side != "both") continue; // told once, if at all
                     if (rep.side && sided && c.side == "lead" && *rep.side != s) continue;
                     if (rep.side && sided && c.side == "rear" && *rep.side == s) continue;
-                    v.repetitions.push_back(one(c, how, r, v.side));
+                    one(c, how, r, v);
                 }
+                std::sort(v.phases.begin(), v.phases.end(), [](const auto& a, const auto& b) { return a.phase < b.phase; });
+                if (v.phases.size() < 2) v.phases.clear(); // the one phase is all there is
                 if (!v.repetitions.empty()) out.values.push_back(std::move(v));
             }
         }
@@ -72,7 +79,8 @@ private:
     std::vector<Window> windows(const std::vector<std::string>& phases, const Repetition& r) const {
         std::vector<Window> w;
         for (const auto& p : r.phases)
-            if (phases.empty() || std::find(phases.begin(), phases.end(), p.id) != phases.end()) w.push_back({p.start_s, p.end_s});
+            if (phases.empty() || std::find(phases.begin(), phases.end(), p.id) != phases.end())
+                w.push_back({p.start_s, p.end_s, p.index});
         return w;
     }
 
@@ -103,36 +111,29 @@ private:
                std::any_of(c.when.begin(), c.when.end(), [&](const While& w) { return leads(w.side); });
     }
 
-    RepetitionValue one(const Check& c, const Check& how, std::size_t r, std::optional<Side> side) const {
+    /// The values of a check in one repetition, put into `out`.
+    void one(const Check& c, const Check& how, std::size_t r, CheckValues& out) const {
         const auto& rep = al_.repetitions[r];
         RepetitionValue v;
         v.repetition = static_cast<int>(r);
         v.time_s = rep.start_s;
         v.absent = Absent::no_event;
-        for (const auto& s : states_)
-            if (s.from_s < rep.end_s && s.to_s > rep.start_s &&
-                std::find(c.off_with.begin(), c.off_with.end(), s.seat ? "seat" : "support") != c.off_with.end()) {
-                v.absent = s.seat ? Absent::seated : Absent::supported;
-                return v;
-            }
-        if (c.three_d && motion_.from_pictures()) {
-            v.absent = Absent::view;
-            return v;
+        if (const auto why = cannot(c, how, rep)) {
+            v.absent = *why;
+            out.repetitions.push_back(std::move(v));
+            return;
         }
-        if (!rep.side && asks_for_lead(c, how)) {
-            v.absent = ref_.symmetric ? Absent::no_occasion : Absent::alike;
-            return v;
-        }
+        const RepetitionValue blank = v;
         switch (how.form) {
         case CheckForm::value:
         case CheckForm::during:
             if (how.summary == Summary::event && !how.events.empty())
-                at_event(c, how, rep, side, v);
+                at_event(c, how, rep, out.side, v);
             else
-                over_phases(c, how, r, side, v);
+                over_phases(c, how, r, v, out);
             break;
         case CheckForm::drift:
-            drift(c, r, side, v);
+            drift(c, r, out.side, v);
             break;
         case CheckForm::order:
             order(how, rep, v);
@@ -149,11 +150,44 @@ private:
         case CheckForm::same:
             break;
         }
+        if (c.form == CheckForm::count) // each phase by itself
+            for (const auto& w : windows(c.phases, rep)) {
+                RepetitionValue one = blank;
+                one.time_s = w.from;
+                if (how.counts == "pace")
+                    pace(c, rep, one, w.phase);
+                else
+                    count(how, rep, one, w.phase);
+                phase_of(out, w.phase).repetitions.push_back(std::move(one));
+            }
+        auto as_of_left = [&](RepetitionValue& x) {
+            x.value = -x.value;
+            for (auto& y : x.course) y = -y;
+        };
         if (c.by_lead && rep.reference_side() == Side::right) {
-            v.value = -v.value;
-            for (auto& x : v.course) x = -x;
+            as_of_left(v);
+            for (auto& p : out.phases)
+                if (!p.repetitions.empty() && p.repetitions.back().repetition == v.repetition) as_of_left(p.repetitions.back());
         }
-        return v;
+        out.repetitions.push_back(std::move(v));
+    }
+
+    /// Why a check has nothing to say of a repetition, before it is looked at.
+    std::optional<Absent> cannot(const Check& c, const Check& how, const Repetition& rep) const {
+        for (const auto& s : states_)
+            if (s.from_s < rep.end_s && s.to_s > rep.start_s &&
+                std::find(c.off_with.begin(), c.off_with.end(), s.seat ? "seat" : "support") != c.off_with.end())
+                return s.seat ? Absent::seated : Absent::supported;
+        if (c.three_d && motion_.from_pictures()) return Absent::view;
+        if (!rep.side && asks_for_lead(c, how)) return ref_.symmetric ? Absent::no_occasion : Absent::alike;
+        return std::nullopt;
+    }
+
+    static PhaseValues& phase_of(CheckValues& v, std::size_t phase) {
+        const auto it = std::find_if(v.phases.begin(), v.phases.end(), [&](const PhaseValues& p) { return p.phase == phase; });
+        if (it != v.phases.end()) return *it;
+        v.phases.push_back({phase, {}, std::nullopt});
+        return v.phases.back();
     }
 
     /// Values of the phases of a check in one repetition, with the reasons of those that are missing and whether its states held at all.
@@ -163,7 +197,8 @@ private:
         std::size_t frames = 0, held = 0, told = 0; // frames of the phases; on which the states held; on which they could be told
     };
 
-    Gathered gather(const Check& c, const Check& how, std::size_t r, std::optional<Side> side) const {
+    /// `only`: of one stretch in place of the check's phases.
+    Gathered gather(const Check& c, const Check& how, std::size_t r, std::optional<Side> side, std::optional<Window> only = {}) const {
         Gathered g;
         const auto& rep = al_.repetitions[r];
         const std::string& which = how.measure;
@@ -177,7 +212,7 @@ private:
         const auto of_part = part_of(which, part, side, lead);
         std::vector<std::pair<const std::vector<Sample>*, const While*>> states;
         for (const auto& w : c.when) states.emplace_back(samples(ms_, w.measure, w.side, side, lead), &w);
-        for (const auto& w : windows(c.phases, rep))
+        for (const auto& w : only ? std::vector<Window>{*only} : windows(c.phases, rep))
             for (std::size_t f = frame(w.from); f < ms_.time_s.size() && ms_.time_s[f] < w.to; ++f) {
                 ++g.frames;
                 bool holds = true, told = true;
@@ -235,13 +270,83 @@ private:
         v.person = middle([](const At& a) { return a.person; });
     }
 
-    void over_phases(const Check& c, const Check& how, std::size_t r, std::optional<Side> side, RepetitionValue& v) const {
-        Gathered g = gather(c, how, r, side);
+    /// All phases together, and each by itself.
+    void over_phases(const Check& c, const Check& how, std::size_t r, RepetitionValue& v, CheckValues& out) const {
+        const RepetitionValue blank = v;
+        over(c, how, r, out.side, std::nullopt, v);
+        const auto all = windows(c.phases, al_.repetitions[r]);
+        for (const auto& w : all) {
+            const bool ends = c.summary == Summary::at_start || c.summary == Summary::at_end;
+            const double trim = ends ? 0 : std::min(border_s, border_share * (w.to - w.from));
+            RepetitionValue one = blank;
+            one.time_s = w.from;
+            over(c, how, r, out.side, Window{w.from + trim, w.to - trim, w.phase}, one);
+            PhaseValues& p = phase_of(out, w.phase);
+            if (!p.asked) p.asked = asked(c, how, al_.repetitions[r].reference_side(), out.side, w.phase);
+            p.repetitions.push_back(std::move(one));
+        }
+    }
+
+    /// What the reference itself shows in a phase, summed up as the check does; absent where it is not known for most of it.
+    std::optional<double> asked(const Check& c, const Check& how, Side lead, std::optional<Side> side, std::size_t phase) const {
+        if (c.reference) return 0;
+        const auto& course = ref_.of(lead);
+        auto curve = [&](const std::string& measure, const std::string& of) -> const Curve* {
+            const auto it = course.curves.find(measure_key(measure, part_of(measure, of == "both" ? "own" : of, side, lead)));
+            return it == course.curves.end() ? nullptr : &it->second;
+        };
+        const Curve* all = curve(how.measure, how.side);
+        if (!all) return std::nullopt;
+        std::vector<std::pair<const Curve*, const While*>> states;
+        for (const auto& w : c.when) states.emplace_back(curve(w.measure, w.side), &w);
+        constexpr auto n = ReferenceModel::points_a_phase;
+        std::vector<double> x;
+        const bool ends = c.summary == Summary::at_start || c.summary == Summary::at_end;
+        const auto trim = ends ? std::size_t{0} : static_cast<std::size_t>(border_share * n);
+        for (std::size_t k = phase * n + trim; k < (phase + 1) * n - trim && k < all->size(); ++k) {
+            if (std::isnan((*all)[k])) continue;
+            const bool holds = std::all_of(states.begin(), states.end(), [&](const auto& s) {
+                if (!s.first || std::isnan((*s.first)[k])) return false;
+                const double at = s.second->size ? std::abs((*s.first)[k]) : (*s.first)[k];
+                return !(s.second->low && at < *s.second->low) && !(s.second->high && at > *s.second->high);
+            });
+            if (holds) x.push_back(c.size ? std::abs((*all)[k]) : (*all)[k]);
+        }
+        if (x.size() < (c.when.empty() ? (n - 2 * trim) / 3 : 3)) return std::nullopt;
+        const double v = summed(c.summary, x, 0);
+        return c.by_lead && lead == Side::right ? -v : v;
+    }
+
+    /// The value of a course of values with so much noise. Its tails are drawn out by the noise: of the spread only the part that noise does
+    /// not explain counts.
+    static double summed(Summary how, const std::vector<double>& x, double noise) {
+        auto tail = [&](double q) {
+            const double middle = signal::median(x), spread = 0.5 * (signal::quantile(x, 0.84) - signal::quantile(x, 0.16));
+            const double true_part = spread > 0 ? std::sqrt(std::max(0.0, 1 - noise * noise / (spread * spread))) : 1;
+            return middle + true_part * (signal::quantile(x, q) - middle);
+        };
+        switch (how) {
+        case Summary::max:
+            return tail(0.90);
+        case Summary::min:
+            return tail(0.10);
+        case Summary::at_start:
+            return x.front();
+        case Summary::at_end:
+            return x.back();
+        default:
+            return signal::median(x);
+        }
+    }
+
+    void over(const Check& c, const Check& how, std::size_t r, std::optional<Side> side, std::optional<Window> only,
+              RepetitionValue& v) const {
+        Gathered g = gather(c, how, r, side, only);
         if (c.form == CheckForm::during && !c.when.empty() && g.told * 3 < g.frames &&
             (c.summary == Summary::max || c.summary == Summary::min)) {
             Check always = c;
             always.when.clear();
-            Gathered whole = gather(always, how, r, side);
+            Gathered whole = gather(always, how, r, side, only);
             if (whole.in.size() * 3 >= whole.frames && whole.in.size() >= 3) {
                 v.whole = most(g.missing, Absent::view);
                 whole.held = whole.told = whole.frames;
@@ -258,31 +363,14 @@ private:
             v.absent = most(g.missing, Absent::no_body);
             return;
         }
+        if (only && static_cast<double>(g.in.size()) * ms_rate() < least_phase_s) {
+            v.absent = Absent::no_occasion; // too short to be seen
+            return;
+        }
         std::vector<double> x;
         for (const auto& a : g.in) x.push_back(a.v);
         errors(g.in, v);
-        // The tails of a course are drawn out by its noise: of its spread only the part that noise does not explain counts.
-        auto tail = [&](double q) {
-            const double middle = signal::median(x), spread = 0.5 * (signal::quantile(x, 0.84) - signal::quantile(x, 0.16));
-            const double true_part = spread > 0 ? std::sqrt(std::max(0.0, 1 - v.own * v.own / (spread * spread))) : 1;
-            return middle + true_part * (signal::quantile(x, q) - middle);
-        };
-        switch (c.summary) {
-        case Summary::max:
-            v.value = tail(0.90);
-            break;
-        case Summary::min:
-            v.value = tail(0.10);
-            break;
-        case Summary::at_start:
-            v.value = x.front();
-            break;
-        case Summary::at_end:
-            v.value = x.back();
-            break;
-        default:
-            v.value = signal::median(x);
-        }
+        v.value = summed(c.summary, x, v.own);
         v.time_s = std::min_element(g.in.begin(), g.in.end(), [&](const At& a, const At& b) {
                        return std::abs(a.v - v.value) < std::abs(b.v - v.value);
                    })->t;
@@ -334,11 +422,12 @@ private:
     }
 
     /// The transfer of weight that belongs to the phases, towards the side asked.
-    const Shift* shift(const EventPick& e, const Repetition& rep) const {
+    const Shift* shift(const EventPick& e, const Repetition& rep, std::optional<std::size_t> phase = std::nullopt) const {
         const auto towards = side_for(e.side, std::nullopt, rep.reference_side());
         const Shift* best = nullptr;
         double longest = 0;
-        for (const auto& w : windows(phases_of(e), rep))
+        for (const auto& w : windows(phases_of(e), rep)) {
+            if (phase && *phase != w.phase) continue;
             for (auto it = std::lower_bound(ms_.shifts.begin(), ms_.shifts.end(), w.from - 1.5,
                                             [](const Shift&s, double t) { return s.end_s < t; });
                  it != ms_.shifts.end() && it->start_s < w.to + 0.6; ++it) {
@@ -347,6 +436,7 @@ private:
                 const double common = std::min(w.to + 0.6, s.end_s) - std::max(w.from - 1.5, s.start_s);
                 if (common > longest) longest = common, best = &s;
             }
+        }
         return best;
     }
 
@@ -413,12 +503,13 @@ private:
     }
 
     /// Duration of the phases of the check against the reference's, in that of the whole repetition: 1 keeps pace with the rest.
-    void pace(const Check& c, const Repetition& rep, RepetitionValue& v) const {
+    void pace(const Check& c, const Repetition& rep, RepetitionValue& v, std::optional<std::size_t> phase = std::nullopt) const {
         if (rep.cut) return;
         const auto& b = ref_.of(rep.reference_side()).borders;
         double own = 0, asked = 0;
         for (const auto& p : rep.phases) {
             if (!c.phases.empty() && std::find(c.phases.begin(), c.phases.end(), p.id) == c.phases.end()) continue;
+            if (phase && *phase != p.index) continue;
             if (asked == 0) v.time_s = p.start_s;
             own += p.end_s - p.start_s;
             asked += b[p.index + 1] - b[p.index];
@@ -430,8 +521,8 @@ private:
         v.absent = Absent::none;
     }
 
-    void count(const Check& how, const Repetition& rep, RepetitionValue& v) const {
-        const Shift* s = how.events.empty() ? nullptr : shift(how.events.front(), rep);
+    void count(const Check& how, const Repetition& rep, RepetitionValue& v, std::optional<std::size_t> phase = std::nullopt) const {
+        const Shift* s = how.events.empty() ? nullptr : shift(how.events.front(), rep, phase);
         if (!s) {
             v.absent = no_shift();
             return;
@@ -603,11 +694,16 @@ CombinedValue combine(const std::vector<const RepetitionValue*>& of) {
     return c;
 }
 
+std::vector<const RepetitionValue*> told_of(const std::vector<RepetitionValue>& all) {
+    std::vector<const RepetitionValue*> out;
+    for (const auto& r : all)
+        if (r.absent == Absent::none) out.push_back(&r);
+    return out;
+}
+
 Summaries merged(const Summaries& first, const Summaries& second) {
     auto sigma_of = [](const CheckValues& v) -> std::optional<double> {
-        std::vector<const RepetitionValue*> told;
-        for (const auto& r : v.repetitions)
-            if (r.absent == Absent::none) told.push_back(&r);
+        const auto told = told_of(v.repetitions);
         if (told.empty()) return std::nullopt;
         return combine(told).sigma();
     };

@@ -1,4 +1,5 @@
-// What each check sees in each repetition: a value with the parts of its error. Knows no band.
+// What each check sees in each repetition, over all its phases together and in each phase by itself: a value with the parts of its error.
+// Knows no band.
 #pragma once
 #include "core/align/align.h"
 
@@ -16,10 +17,18 @@ struct RepetitionValue {
     double sigma() const;
 };
 
+/// One phase by itself. Its ends, which are told to a fifth of a second or so, are left out; what is told for less than 0.2 s is absent.
+struct PhaseValues {
+    std::size_t phase = 0; // index in the movement
+    std::vector<RepetitionValue> repetitions;
+    std::optional<double> asked; // the same of the reference, where it can be told: what the movement itself asks in this phase
+};
+
 struct CheckValues {
     std::size_t check = 0; // index in the movement
     std::optional<Side> side;
-    std::vector<RepetitionValue> repetitions;
+    std::vector<RepetitionValue> repetitions; // over all phases together
+    std::vector<PhaseValues> phases;          // in the movement's order; empty for checks that do not look at phases one by one
     int of_clip = 0; // 1: of the second of two paired clips; repetitions are counted in that one
     /// The same check as the other clip of the pair tells it, where both tell it; the surer one is judged.
     std::vector<RepetitionValue> other;
@@ -29,6 +38,9 @@ struct Summaries {
     std::vector<CheckValues> values;
     std::vector<std::string> units; // of each check
 };
+
+/// Repetitions that were told.
+std::vector<const RepetitionValue*> told_of(const std::vector<RepetitionValue>& all);
 
 /// Mean of repetitions: what belongs to each shrinks with their number, what they share does not.
 struct CombinedValue {

@@ -12,7 +12,6 @@ namespace {
 using namespace learning;
 using nlohmann::json;
 
-constexpr double deg = 180 / std::numbers::pi;
 constexpr double proportions_m = 0.02; // how far joints of bodies scaled to one stature lie apart
 constexpr double same_place_m = 0.08;  // a planted foot that seems to move by less has not
 constexpr double turned_deg = 12;      // a planted foot that seems to turn by less has not
@@ -129,7 +128,7 @@ SeenFoot foot_at(std::span<const Showing> showings, const std::vector<Shown>& sh
     }
     out.place = sum.inverse() * weighed;
     const double outward = side == Side::left ? 1 : -1;
-    out.toe_out = along.norm() > 1e-3 ? outward * std::atan2(along.x(), along.y()) * deg : prior.toe_out;
+    out.toe_out = along.norm() > 1e-3 ? outward * std::atan2(along.x(), along.y()) / deg : prior.toe_out;
     const auto dims = BodyDims::of_stature(figure_m);
     const Vec2 forward = along.norm() > 1e-3 ? Vec2(along.normalized()) : Vec2(0, 1);
     out.heel = out.place - dims.heel_behind * forward;

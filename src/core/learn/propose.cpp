@@ -8,7 +8,6 @@ namespace {
 
 using namespace learning;
 
-constexpr double deg = 180 / std::numbers::pi;
 constexpr double least_phase_s = 0.4; // borders nearer to each other are one
 
 /// Mean distance of the body from another, shares of stature, along what this clip shows.
@@ -29,11 +28,11 @@ double apart(const Motion& m, const Body3& a, const Body3& b) {
 
 double turn_of(const Body3& b, Point left) {
     const Vec3 d = b[static_cast<std::size_t>(left)] - b[static_cast<std::size_t>(mirrored(left))];
-    return std::atan2(-d.z(), d.x()) * deg;
+    return std::atan2(-d.z(), d.x()) / deg;
 }
 double lean_of(const Body3& b) {
     const Vec3 d = mid(b, left_shoulder) - mid(b, left_hip);
-    return std::atan2(d.z(), d.y()) * deg;
+    return std::atan2(d.z(), d.y()) / deg;
 }
 
 struct Border {

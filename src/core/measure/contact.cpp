@@ -9,9 +9,6 @@ namespace bevel {
 namespace {
 
 using signal::Series;
-constexpr std::size_t i(Point p) {
-    return static_cast<std::size_t>(p);
-}
 
 constexpr std::size_t kinds = 4;         // Contact: flat, heel, toe, off
 using Looks = std::array<double, kinds>; // log likelihood of each contact on a frame
@@ -35,7 +32,7 @@ std::vector<Looks> looks_by_height(const Motion& m, Side s, const FootModel& k) 
     const double sigma = std::hypot(k.floor_m, m.jitter);
     for (std::size_t f = 0; f < m.frames(); ++f) {
         if (!m.valid[f]) continue;
-        const double heel = m.m[f][i(on(s, left_heel))].y(), toe = m.m[f][i(on(s, left_toe))].y();
+        const double heel = m.m[f][index_of(on(s, left_heel))].y(), toe = m.m[f][index_of(on(s, left_toe))].y();
         const double heel_on = normal(std::max(0.0, heel), sigma), toe_on = normal(std::max(0.0, toe), sigma);
         const double heel_up = lifted(heel, k.raised_m, sigma), toe_up = lifted(toe, k.raised_m, sigma);
         out[f] = {heel_on + toe_on, heel_on + toe_up, heel_up + toe_on, heel_up + toe_up};
@@ -146,7 +143,7 @@ public:
 
     /// Of the place of the foot at a frame, one sigma from frame to frame.
     double sigma(std::size_t f) const {
-        return 0.5 * std::hypot(m_.sigma[f][i(on(side_, left_heel))].across, m_.sigma[f][i(on(side_, left_toe))].across);
+        return 0.5 * std::hypot(m_.sigma[f][index_of(on(side_, left_heel))].across, m_.sigma[f][index_of(on(side_, left_toe))].across);
     }
     Vec2 middle_of(std::size_t f) const { return 0.5 * (at(f, heel_) + at(f, toe_)); }
 

@@ -7,9 +7,6 @@ namespace bevel {
 namespace {
 
 using signal::Series;
-constexpr std::size_t i(Point p) {
-    return static_cast<std::size_t>(p);
-}
 
 void feet(const Motion& m, Measures& out) {
     for (const Side s : {Side::left, Side::right}) {
@@ -86,7 +83,7 @@ void hands(const Motion& m, std::vector<Event>& out) {
         Series speed(m.frames(), NAN);
         for (std::size_t f = 1; f + 1 < m.frames(); ++f) {
             if (!m.valid[f - 1] || !m.valid[f + 1]) continue;
-            const auto w = i(on(s, left_wrist));
+            const auto w = index_of(on(s, left_wrist));
             Vec3 d = m.m[f + 1][w] - m.m[f - 1][w];
             if (m.from_pictures()) {
                 const Vec3 sight = (m.m[f][w] - m.camera_at).normalized();

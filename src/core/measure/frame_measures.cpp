@@ -5,24 +5,20 @@
 namespace bevel {
 namespace {
 
-constexpr double deg = std::numbers::pi / 180;
-constexpr std::size_t i(Point p) {
-    return static_cast<std::size_t>(p);
-}
 double outward(Side s) {
     return s == Side::left ? 1 : -1;
 }
 const Vec3& at(const Body3& b, const Build& c, Point left) {
-    return b[i(on(c.side, left))];
+    return b[index_of(on(c.side, left))];
 }
 
 /// Yaw of a left-to-right pair, to own left positive.
 double yaw(const Body3& b, Point left) {
-    const Vec3 d = b[i(left)] - b[i(mirrored(left))];
+    const Vec3 d = b[index_of(left)] - b[index_of(mirrored(left))];
     return std::atan2(-d.z(), d.x()) / deg;
 }
 double slope_of_pair(const Body3& b, Point left) {
-    const Vec3 d = b[i(left)] - b[i(mirrored(left))];
+    const Vec3 d = b[index_of(left)] - b[index_of(mirrored(left))];
     return std::atan2(d.y(), std::hypot(d.x(), d.z())) / deg;
 }
 
@@ -33,7 +29,7 @@ Value stance_length(const Body3& b, const Build& c) {
     return std::abs(b[left_ankle].z() - b[right_ankle].z()) / c.shoulder_width;
 }
 double toe_out(const Body3& b, Side s) {
-    const Vec3 f = b[i(on(s, left_toe))] - b[i(on(s, left_heel))];
+    const Vec3 f = b[index_of(on(s, left_toe))] - b[index_of(on(s, left_heel))];
     return outward(s) * std::atan2(f.x(), f.z()) / deg;
 }
 Value foot_angle(const Body3& b, const Build& c) {

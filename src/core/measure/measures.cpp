@@ -11,7 +11,6 @@ namespace bevel {
 namespace {
 
 using signal::Series;
-constexpr double deg = std::numbers::pi / 180;
 
 /// Whether the axis a measure is told along lies near enough to the picture on this frame.
 Absent seen(const Motion& m, std::size_t f, Axis axis, const MeasureInfo& info) {

@@ -10,9 +10,6 @@ using signal::Series;
 constexpr double gravity = 9.81;
 // Of a body of the table's masses: where its centre lies beside that of the person, m (segments' masses differ by some per cent).
 constexpr double masses_spread = 0.009;
-constexpr std::size_t i(Point p) {
-    return static_cast<std::size_t>(p);
-}
 
 using Feet = std::array<std::vector<Vec3>, 2>; // foot centres, left and right, a frame each
 
@@ -75,7 +72,7 @@ Along project(const Motion& m, const Feet& feet, const std::vector<Vec3>& centre
         a.still[f] = (centre[f] - feet[1][f]).dot(axis) / span;
         a.moving[f] = (zero - feet[1][f]).dot(axis) / span;
         auto foot = [&](Side s) {
-            const auto& p = m.sigma[f][i(on(s, left_heel))];
+            const auto& p = m.sigma[f][index_of(on(s, left_heel))];
             return 0.75 * std::hypot(p.across, p.person);
         };
         // A body beside the line of the feet is projected beside its place.
@@ -114,7 +111,7 @@ Value base_margin(const Motion& m, const Measures& out, std::size_t f, const Vec
     std::vector<Vec2> points;
     for (const Side s : {Side::left, Side::right}) {
         if (out.contact[static_cast<std::size_t>(s)][f] == Contact::off) continue;
-        const Vec3 &heel = m.m[f][i(on(s, left_heel))], &toe = m.m[f][i(on(s, left_toe))];
+        const Vec3 &heel = m.m[f][index_of(on(s, left_heel))], &toe = m.m[f][index_of(on(s, left_toe))];
         const Vec2 h(heel.x(), heel.z()), d = Vec2(toe.x(), toe.z()) - h;
         if (d.norm() < 0.05) continue;
         const Vec2 side = Vec2(-d.y(), d.x()).normalized() * 0.035; // half the width of a foot
@@ -280,7 +277,7 @@ void weigh(const Motion& m, Sex sex, Measures& out) {
                 heel[f].absent = Absent::foot_off;
                 continue;
             }
-            const Vec3 &h = m.m[f][i(on(s, left_heel))], &toe = m.m[f][i(on(s, left_toe))];
+            const Vec3 &h = m.m[f][index_of(on(s, left_heel))], &toe = m.m[f][index_of(on(s, left_toe))];
             Vec3 d = 0.72 * (toe - h), rel = out.centre[f] - h;
             d.y() = rel.y() = 0;
             if (d.norm() < 0.08) continue;
@@ -292,7 +289,7 @@ void weigh(const Motion& m, Sex sex, Measures& out) {
                 }
             }
             const double per = 1 / d.norm();
-            const auto& p = m.sigma[f][i(on(s, left_heel))];
+            const auto& p = m.sigma[f][index_of(on(s, left_heel))];
             heel[f] = sample(1 - rel.dot(d) * per * per, std::hypot(own, p.across) * per,
                              (m.camera ? m.camera->roll.sigma : m.vertical_sigma) * 0.56 * m.stature * per,
                              // A camera beside the square side view sees the way between body and foot sideways as well, about 10 cm.

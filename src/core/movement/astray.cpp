@@ -14,10 +14,10 @@ const BodyDims& figure() {
 
 using Change = std::function<void(Posture&, bool left, double by)>; // by: in the measure's unit
 
-HandTarget& hand(Posture& p, bool left) {
+HandTarget& hand_of(Posture& p, bool left) {
     return left ? p.left_hand : p.right_hand;
 }
-FootTarget& foot(Posture& p, bool left) {
+FootTarget& foot_of(Posture& p, bool left) {
     return left ? p.left_foot : p.right_foot;
 }
 double outward(bool left) {
@@ -35,16 +35,16 @@ void lower_elbow(Posture& p, bool left, double by) {
     const Solver solver(figure(), p);
     const auto height = [&](double out) {
         Posture q = p;
-        hand(q, left).elbow_out = out;
+        hand_of(q, left).elbow_out = out;
         return solver.solve(channels_of(q)).points[static_cast<std::size_t>(left ? left_elbow : right_elbow)].y();
     };
-    const double wanted = height(hand(p, left).elbow_out) - by / 100;
+    const double wanted = height(hand_of(p, left).elbow_out) - by / 100;
     double low = -20, high = 120; // the farther out, the higher
     for (int i = 0; i < 14; ++i) {
         const double middle = 0.5 * (low + high);
         (height(middle) < wanted ? low : high) = middle;
     }
-    hand(p, left).elbow_out = 0.5 * (low + high);
+    hand_of(p, left).elbow_out = 0.5 * (low + high);
 }
 
 const std::map<std::string, Shown>& table() {
@@ -66,18 +66,18 @@ const std::map<std::string, Shown>& table() {
               for (FootTarget* f : {&p.left_foot, &p.right_foot})
                   if (f->z > 0.4) f->z += by;
           }}},
-        {"foot.angle", {true, true, [](Posture& p, bool left, double by) { foot(p, left).toe_out += by; }}},
+        {"foot.angle", {true, true, [](Posture& p, bool left, double by) { foot_of(p, left).toe_out += by; }}},
         {"foot.parity", {false, true, [](Posture& p, bool, double by) { p.left_foot.toe_out += by; }}},
-        {"hand.height", {true, false, [](Posture& p, bool left, double by) { hand(p, left).y += by * 1.7 / (0.71 * figure().trunk); }}},
-        {"hand.ahead", {true, false, [](Posture& p, bool left, double by) { hand(p, left).z += by; }}},
-        {"hand.centre", {true, false, [](Posture& p, bool left, double by) { hand(p, left).x += outward(left) * by; }}},
-        {"palm", {true, false, [](Posture& p, bool left, double by) { hand(p, left).palm += by; }}},
+        {"hand.height", {true, false, [](Posture& p, bool left, double by) { hand_of(p, left).y += by * 1.7 / (0.71 * figure().trunk); }}},
+        {"hand.ahead", {true, false, [](Posture& p, bool left, double by) { hand_of(p, left).z += by; }}},
+        {"hand.centre", {true, false, [](Posture& p, bool left, double by) { hand_of(p, left).x += outward(left) * by; }}},
+        {"palm", {true, false, [](Posture& p, bool left, double by) { hand_of(p, left).palm += by; }}},
         {"elbow.drop", {true, false, lower_elbow}},
-        {"arm.air", {true, false, [](Posture& p, bool left, double by) { hand(p, left).elbow_out += 1.4 * by; }}},
+        {"arm.air", {true, false, [](Posture& p, bool left, double by) { hand_of(p, left).elbow_out += 1.4 * by; }}},
         {"heel.rise",
          {true, false,
           [](Posture& p, bool left, double by) {
-              if (by > 0 && foot(p, left).contact == Contact::flat) foot(p, left).contact = Contact::toe;
+              if (by > 0 && foot_of(p, left).contact == Contact::flat) foot_of(p, left).contact = Contact::toe;
           }}},
     };
     return all;

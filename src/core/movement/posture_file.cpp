@@ -12,7 +12,7 @@ double rounded(double v) {
     return std::round(v * 1e4) / 1e4;
 }
 
-FootTarget foot(const json& j, FootTarget f) {
+FootTarget foot_from(const json& j, FootTarget f) {
     only(j, {"x", "z", "toe_out", "contact", "lift", "heel_turn", "ball_turn"});
     f.x = number(j, "x", f.x, -4, 4);
     f.z = number(j, "z", f.z, -6, 6);
@@ -27,7 +27,7 @@ FootTarget foot(const json& j, FootTarget f) {
     return f;
 }
 
-HandTarget hand(const json& j, HandTarget h) {
+HandTarget hand_from(const json& j, HandTarget h) {
     only(j, {"level", "x", "y", "z", "elbow_out", "palm", "fist", "drop", "support"});
     if (j.contains("level"))
         h.level = pick<Level>(text(j, "level"), {{"belly", Level::belly}, {"heart", Level::heart}, {"brow", Level::brow}}, "level");
@@ -96,10 +96,10 @@ Posture read_posture(const json& j, Posture p) {
     auto part_of = [&j](const char* key, auto& target, auto read) {
         if (j.contains(key)) target = within(key, [&] { return read(j[key], target); });
     };
-    part_of("left_foot", p.left_foot, foot);
-    part_of("right_foot", p.right_foot, foot);
-    part_of("left_hand", p.left_hand, hand);
-    part_of("right_hand", p.right_hand, hand);
+    part_of("left_foot", p.left_foot, foot_from);
+    part_of("right_foot", p.right_foot, foot_from);
+    part_of("left_hand", p.left_hand, hand_from);
+    part_of("right_hand", p.right_hand, hand_from);
     p.weight_left = number(j, "weight_left", p.weight_left, 0, 1);
     p.depth = number(j, "depth", p.depth, 0.4, 1.1);
     p.pelvis_turn = number(j, "pelvis_turn", p.pelvis_turn, -90, 90);

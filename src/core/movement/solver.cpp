@@ -7,7 +7,6 @@
 namespace bevel {
 namespace {
 
-constexpr double deg = std::numbers::pi / 180.0;
 constexpr double ball_share = 0.72; // of the foot, from the heel: the front end of the contact area (measures.md, "Foot")
 // Parts of the trunk between hips and shoulders that bend against each other, shares of it from below: pelvis, low back, chest.
 constexpr double pelvis_part = 0.22, low_part = 0.33, chest_part = 1 - pelvis_part - low_part;

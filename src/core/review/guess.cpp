@@ -10,7 +10,7 @@ namespace {
 constexpr double people_spread = 0.05, clip_error = 0.02;
 /// Of 48 filmed takes on figures that nothing was fitted on, the right movement cost 0.02 to 0.39, the best wrong one 0.12 to 0.7 more; a
 /// difference of 0.12 is taken for four to one.
-constexpr double per_cost = 12, none_cost = 0.6, none_prior = 0.2;
+constexpr double none_prior = 0.2;
 
 } // namespace
 

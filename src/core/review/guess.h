@@ -5,6 +5,9 @@
 
 namespace bevel {
 
+/// Repetitions of a movement cost (mean squared distance) about so much when nothing is meant by them; likeliness falls with cost so fast.
+inline constexpr double none_cost = 0.6, per_cost = 12;
+
 struct MovementGuess {
     std::string movement;
     double probability = 0; // among the movements that were tried and "none of them"

@@ -211,10 +211,9 @@ std::vector<Limit> limits_of(const Track& track, std::span<const SceneSample> sc
         }
     }
     if (track.vertical && track.vertical->from_room) {
-        constexpr double deg = 57.29577951308232;
-        if (std::abs(track.vertical->roll) * deg > most_roll_deg) add(LimitKind::tilted, everywhere, {}, 2);
+        if (std::abs(track.vertical->roll) / deg > most_roll_deg) add(LimitKind::tilted, everywhere, {}, 2);
         // tan(pitch) over the focal length, which is usual to a quarter.
-        if (std::abs(std::atan(track.vertical->slope * 0.82 * std::max(w, h))) * deg > most_pitch_deg)
+        if (std::abs(std::atan(track.vertical->slope * 0.82 * std::max(w, h))) / deg > most_pitch_deg)
             add(LimitKind::steep, everywhere, {Family::feet, Family::weight}, 2);
     }
     const double rate = signal::median_rate(t);

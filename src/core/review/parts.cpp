@@ -1,4 +1,5 @@
 #include "core/review/parts.h"
+#include "core/review/guess.h"
 #include "core/signal/signal.h"
 #include <algorithm>
 #include <cmath>
@@ -8,7 +9,6 @@ namespace bevel {
 namespace {
 constexpr double most_between_s = 6, between_of_repetition = 1.5, around_s = 1.5;
 /// A repetition that fits worse than that is none of the movements (see guess.cpp).
-constexpr double none_cost = 0.6, per_cost = 12;
 constexpr std::size_t most_candidates = 4;
 } // namespace
 

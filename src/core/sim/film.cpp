@@ -9,7 +9,6 @@ namespace bevel::sim {
 namespace {
 
 using Col = Eigen::Vector3f;
-constexpr double deg = std::numbers::pi / 180;
 constexpr int scale = 2;   // supersampling of the figure
 constexpr int margin = 24; // room for shake around the picture
 

@@ -5,7 +5,7 @@
 
 namespace bevel::ui {
 namespace {
-constexpr double row = 16, names = 190;
+constexpr double row_height = 16, names = 190;
 }
 
 LimitStrip::LimitStrip(const Session& session, QWidget* parent) : QWidget(parent), session_(session) {
@@ -22,13 +22,13 @@ void LimitStrip::show_limits(const std::vector<Limit>& limits) {
         end_s_ = std::max(end_s_, l.to_s);
         if (std::find(kinds_.begin(), kinds_.end(), l.kind) == kinds_.end()) kinds_.push_back(l.kind);
     }
-    setFixedHeight(static_cast<int>(row * session_.theme.scale() * static_cast<double>(kinds_.size())) + 2);
+    setFixedHeight(static_cast<int>(row_height * session_.theme.scale() * static_cast<double>(kinds_.size())) + 2);
     setVisible(!limits_.empty());
     update();
 }
 
 QRectF LimitStrip::place(const Limit& l) const {
-    const double h = row * session_.theme.scale(), left = names * session_.theme.scale();
+    const double h = row_height * session_.theme.scale(), left = names * session_.theme.scale();
     const auto at = static_cast<double>(std::find(kinds_.begin(), kinds_.end(), l.kind) - kinds_.begin());
     const double k = (width() - left - 2) / end_s_;
     return {left + l.from_s * k, at * h + 3, std::max(3.0, (l.to_s - l.from_s) * k), h - 6};
@@ -45,7 +45,7 @@ void LimitStrip::paintEvent(QPaintEvent*) {
     QPainter p(this);
     const Palette& c = session_.theme.palette;
     p.setFont(session_.theme.font(10.5));
-    const double h = row * session_.theme.scale(), left = names * session_.theme.scale();
+    const double h = row_height * session_.theme.scale(), left = names * session_.theme.scale();
     for (std::size_t i = 0; i < kinds_.size(); ++i) {
         const double y = static_cast<double>(i) * h;
         p.setPen(c.faint);

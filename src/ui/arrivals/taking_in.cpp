@@ -155,7 +155,7 @@ Result<std::vector<std::int64_t>> cut(Library& library, const Session& session, 
 
 namespace {
 /// Asked about with what it tells of itself; a person may have set a body on too few frames for that to be anything.
-Result<Clip> ask(Library& library, const Session& session, const Clip& clip, const Track& track) {
+Result<Clip> ask_about(Library& library, const Session& session, const Clip& clip, const Track& track) {
     const auto guess = guess_clip(library, clip, track, session.movements);
     if (!guess) return tl::unexpected(guess.error());
     return keep_asked(library, clip, track, {}, *guess);
@@ -170,7 +170,7 @@ Result<bool> begin_by_hand(Library& library, const Session& session, std::int64_
     if (!made) return tl::unexpected(made.error());
     (void)library.set_look(id, made->look);
     if (clip->person == 0 || !session.movement(clip->movement))
-        return ask(library, session, *clip, made->track).map([](const Clip&) { return true; });
+        return ask_about(library, session, *clip, made->track).map([](const Clip&) { return true; });
     Found what;
     what.track = &made->track;
     what.error = {Code::cannot_judge, "no_body"};
@@ -186,7 +186,7 @@ Result<QString> look_again(Library& library, const Session& session, std::int64_
         if (p.id == clip->person && session.movement(clip->movement)) return judge(library, session, p, *clip);
     const auto track = library.load_track(id);
     if (!track) return tl::unexpected(track.error());
-    return ask(library, session, *clip, *track).map([](const Clip&) {
+    return ask_about(library, session, *clip, *track).map([](const Clip&) {
         return QCoreApplication::translate("arrivals", "Go to Arrivals to say whose clip this is and what it shows.");
     });
 }

@@ -11,7 +11,6 @@
 
 namespace bevel::ui {
 namespace {
-constexpr double deg = 57.29577951308232;
 }
 
 RoomPanel::RoomPanel(const Session& session, QWidget* parent) : QWidget(parent), session_(session) {
@@ -136,7 +135,7 @@ RoomPanel::Row RoomPanel::row(QVBoxLayout* box, const QString& heading, Marked w
 void RoomPanel::show_marks(const GroundMarks& marks, const Track& track, const Person& person) {
     const Layers& l = marks.layers;
     const Units u = session_.settings.units(Motion{});
-    auto angle = [](double rad) { return QLocale().toString(rad * deg, 'f', 1); };
+    auto angle = [](double rad) { return QLocale().toString(rad / deg, 'f', 1); };
     auto length = [&](double m) { return text::figure(m * 100, QStringLiteral("cm"), u); };
     auto tilt = [&](const VerticalOnPicture& v) { return tr("%1° ± %2°").arg(angle(v.roll), angle(v.roll_sigma)); };
     auto say = [&](Marked what, const QString& words, bool marked) {

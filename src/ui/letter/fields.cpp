@@ -6,7 +6,7 @@
 namespace bevel::ui {
 namespace {
 
-struct Words {
+struct FieldWords {
     Q_DECLARE_TR_FUNCTIONS(fields)
 };
 
@@ -68,42 +68,42 @@ QString field_name(const Field& field, const FieldSource& source) {
     const auto [check, side] = check_and_side(field.key);
     QString name = source.catalogue ? text::check_name(check, *source.catalogue) : QString::fromStdString(check);
     if (!side.empty()) name += QStringLiteral(", ") + text::side(side == "left" ? Side::left : Side::right);
-    return field.what == QLatin1String("change") ? Words::tr("change of %1").arg(name) : Words::tr("figure of %1").arg(name);
+    return field.what == QLatin1String("change") ? FieldWords::tr("change of %1").arg(name) : FieldWords::tr("figure of %1").arg(name);
 }
 
 QString change_words(const ShownChange& c, const Units& units) {
     const QString unit = QString::fromStdString(c.unit);
     const QDate since = QDate::fromString(QString::fromStdString(c.since), Qt::ISODate);
-    return Words::tr("%1 (± %2) better since %3")
+    return FieldWords::tr("%1 (± %2) better since %3")
         .arg(text::figure(std::abs(c.change.value), unit, units), text::figure(1.96 * c.change.sigma, unit, units), day_words(since));
 }
 
 Result<QString> filled(const Field& f, const FieldSource& s) {
     const auto refuse = [&](const QString& why) -> Result<QString> {
-        return fail(Code::bad_value, "field: " + Words::tr("“%1”: %2").arg(field_name(f, s), why).toStdString());
+        return fail(Code::bad_value, "field: " + FieldWords::tr("“%1”: %2").arg(field_name(f, s), why).toStdString());
     };
     if (f.what == QLatin1String("name")) return s.name;
     if (f.what == QLatin1String("movement")) return s.movement;
-    if (f.what == QLatin1String("me")) return s.me.isEmpty() ? refuse(Words::tr("your name is not given")) : Result<QString>(s.me);
+    if (f.what == QLatin1String("me")) return s.me.isEmpty() ? refuse(FieldWords::tr("your name is not given")) : Result<QString>(s.me);
     if (f.what == QLatin1String("place"))
-        return s.place.isEmpty() ? refuse(Words::tr("no school or hall is given")) : Result<QString>(s.place);
+        return s.place.isEmpty() ? refuse(FieldWords::tr("no school or hall is given")) : Result<QString>(s.place);
     if (f.what == QLatin1String("day"))
-        return s.day.isValid() ? Result<QString>(day_words(s.day)) : refuse(Words::tr("the clip has no day"));
+        return s.day.isValid() ? Result<QString>(day_words(s.day)) : refuse(FieldWords::tr("the clip has no day"));
     if (f.what == QLatin1String("next"))
-        return s.next.isValid() ? Result<QString>(day_words(s.next)) : refuse(Words::tr("no day of the next look is chosen"));
-    if (f.clip != s.clip) return refuse(Words::tr("it belongs to another clip; put in the one of this clip"));
+        return s.next.isValid() ? Result<QString>(day_words(s.next)) : refuse(FieldWords::tr("no day of the next look is chosen"));
+    if (f.clip != s.clip) return refuse(FieldWords::tr("it belongs to another clip; put in the one of this clip"));
     if (f.what == QLatin1String("change")) {
         const auto [check, side] = check_and_side(f.key);
         const auto it = s.better.find(check + "/" + side);
-        if (it == s.better.end()) return refuse(Words::tr("it can no longer be said to be better; look at the person's figures"));
+        if (it == s.better.end()) return refuse(FieldWords::tr("it can no longer be said to be better; look at the person's figures"));
         return change_words(it->second, s.units);
     }
     const Finding* now = s.review ? finding_of(*s.review, f.key) : nullptr;
-    if (!now) return refuse(Words::tr("this is not found in the clip any more; look at it in the review"));
+    if (!now) return refuse(FieldWords::tr("this is not found in the clip any more; look at it in the review"));
     if (now->verdict == Verdict::cannot_tell)
-        return refuse(Words::tr("it cannot be told from this clip any more; look at it in the review"));
+        return refuse(FieldWords::tr("it cannot be told from this clip any more; look at it in the review"));
     const bool beyond = f.key.substr(0, f.key.rfind('/')).ends_with(".low") || f.key.substr(0, f.key.rfind('/')).ends_with(".high");
-    if (beyond && now->verdict == Verdict::inside) return refuse(Words::tr("it is within its band now; look at it in the review"));
+    if (beyond && now->verdict == Verdict::inside) return refuse(FieldWords::tr("it is within its band now; look at it in the review"));
     return text::figure(now->value, QString::fromStdString(now->unit), s.units);
 }
 
@@ -115,7 +115,7 @@ Result<QString> filled(const QString& words, const FieldSource& source) {
         out += words.mid(at, m.capturedStart() - at);
         at = m.capturedEnd();
         const auto field = field_of(m.captured(1));
-        if (!field) return fail(Code::bad_value, "field: " + Words::tr("“%1”: there is no such field").arg(m.captured()).toStdString());
+        if (!field) return fail(Code::bad_value, "field: " + FieldWords::tr("“%1”: there is no such field").arg(m.captured()).toStdString());
         auto value = filled(*field, source);
         if (!value) return value;
         out += *value;

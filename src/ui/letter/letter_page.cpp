@@ -164,9 +164,15 @@ void LetterPage::show_choices() {
     for (const auto& [key, change] : better_)
         praise_->addItem(better_words(key, change, session_.catalogue, units), QString::fromStdString("better:" + key));
     int chosen = 0;
+    // What holds in every part; where nothing does, what holds in one.
+    for (const bool everywhere : {true, false}) {
+        if (!everywhere && praise_->count() > 1) break;
+        for (const auto& f : open_->review->findings)
+            if (const QString words = text::praise(f, open_->review->movement); !words.isEmpty() && f.sure == everywhere)
+                praise_->addItem(words, key_of(f));
+    }
     for (const auto& f : open_->review->findings) {
         const QString key = key_of(f);
-        if (f.verdict == Verdict::inside && f.sure && !f.good.empty()) praise_->addItem(said(f.good), key);
         Choice choice = Choice::open;
         QString cue = said(f.cue);
         for (const auto& d : open_->decisions)
@@ -175,11 +181,13 @@ void LetterPage::show_choices() {
                 if (!d.wording.empty()) cue = QString::fromStdString(d.wording);
             }
         if (choice != Choice::kept || (f.verdict != Verdict::outside && f.verdict != Verdict::edge)) continue;
+        const auto remark = remark_of(f, open_->review->findings);
+        if (remark.front() != &f) continue; // one correction, whatever sides it shows on
         auto* item = new QListWidgetItem(text::headline(f, session_.catalogue, units) + QLatin1Char('\n') + cue, corrections_);
         item->setData(Qt::UserRole, key);
         item->setFlags(Qt::ItemIsEnabled | Qt::ItemIsSelectable | Qt::ItemIsUserCheckable);
         const bool on =
-            saved ? std::any_of(saved->checks.begin(), saved->checks.end(), [&](const std::string& k) { return is_of(k, f); }) : chosen < 3;
+            saved ? std::any_of(saved->checks.begin(), saved->checks.end(), [&](const std::string& k) { return is_of_remark(k, remark); }) : chosen < 3;
         item->setCheckState(on && chosen < 3 ? Qt::Checked : Qt::Unchecked);
         chosen += item->checkState() == Qt::Checked ? 1 : 0;
     }

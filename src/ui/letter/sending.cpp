@@ -161,8 +161,10 @@ Result<LetterContent> compose(const LetterOrder& order, const Library& library, 
     source.units = order.units;
     for (const auto& d : *decisions) source.wording[d.check + "/" + d.side] = QString::fromStdString(d.wording);
     for (const auto& f : findings) {
-        const bool chosen =
-            std::any_of(order.record.checks.begin(), order.record.checks.end(), [&](const std::string& k) { return is_of(k, f); });
+        const auto remark = remark_of(f, findings);
+        if (remark.front() != &f) continue;
+        const bool chosen = std::any_of(order.record.checks.begin(), order.record.checks.end(),
+                                        [&](const std::string& k) { return is_of_remark(k, remark); });
         if (chosen && (f.verdict == Verdict::outside || f.verdict == Verdict::edge)) source.corrections.push_back(f);
     }
     LetterContent c = compose_letter(source, catalogue, Theme()); // letters are printed on white
@@ -178,7 +180,7 @@ Result<LetterContent> compose(const LetterOrder& order, const Library& library, 
         c.praise = better_words(key, better->at(key), catalogue, order.units) + QLatin1Char('.');
     } else {
         for (const auto& f : findings)
-            if (f.verdict == Verdict::inside && is_of(praise, f)) c.praise = said(f.good);
+            if (is_of(praise, f) && f.verdict == Verdict::inside) c.praise = text::praise(f, open.review->movement);
     }
     const FieldSource fields = field_source(order, catalogue, std::move(*better));
     for (const auto& [to, words] : {std::pair{&c.opening, &order.record.opening}, {&c.closing, &order.record.closing}}) {

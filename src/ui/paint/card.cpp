@@ -10,7 +10,7 @@
 namespace bevel::ui {
 namespace {
 
-struct Words {
+struct CardWords {
     Q_DECLARE_TR_FUNCTIONS(card)
 };
 
@@ -32,12 +32,12 @@ void draw_feet(QPainter& p, const QRectF& r, const Body3& body, const Theme& the
 
 QString words_of(const Phase& p) {
     QString breath;
-    if (p.breath == Breath::in) breath = Words::tr("breathe in");
-    if (p.breath == Breath::out) breath = Words::tr("breathe out");
-    return breath.isEmpty() ? said(p.name) : Words::tr("%1 – %2").arg(said(p.name), breath);
+    if (p.breath == Breath::in) breath = CardWords::tr("breathe in");
+    if (p.breath == Breath::out) breath = CardWords::tr("breathe out");
+    return breath.isEmpty() ? said(p.name) : CardWords::tr("%1 – %2").arg(said(p.name), breath);
 }
 
-QString body(const Movement& m, const std::function<QString(std::size_t)>& picture, int width) {
+QString card_body(const Movement& m, const std::function<QString(std::size_t)>& picture, int width) {
     QString h = QStringLiteral("<h1>%1</h1>").arg(said(m.name).toHtmlEscaped());
     if (!m.pinyin.empty()) h += QStringLiteral("<p><i>%1</i></p>").arg(QString::fromStdString(m.pinyin).toHtmlEscaped());
     h += QStringLiteral("<p>%1</p><table cellspacing=\"0\" cellpadding=\"4\"><tr>").arg(said(m.about).toHtmlEscaped());
@@ -51,8 +51,8 @@ QString body(const Movement& m, const std::function<QString(std::size_t)>& pictu
                  .arg(words_of(m.phases[i]).toHtmlEscaped());
     }
     h += QStringLiteral("</tr></table><p>%1</p>")
-             .arg((m.symmetric() ? Words::tr("%n time(s).", nullptr, 2 * m.repetitions)
-                                 : Words::tr("%n time(s) to each side; the other side is its mirror image.", nullptr, m.repetitions))
+             .arg((m.symmetric() ? CardWords::tr("%n time(s).", nullptr, 2 * m.repetitions)
+                                 : CardWords::tr("%n time(s) to each side; the other side is its mirror image.", nullptr, m.repetitions))
                       .toHtmlEscaped());
     if (!m.attention.empty()) {
         h += QStringLiteral("<ul>");
@@ -130,7 +130,7 @@ QString card_html(const Movement& movement) {
                "Sans',sans-serif;font-size:1.15em;max-width:48em;margin:2em auto;padding:0 1em;line-height:1.45;color:#2b2622;"
                "background:#fdfaf3}td{vertical-align:top;text-align:center}img{max-width:100%;height:auto}</style></head><body>%3"
                "</body></html>\n")
-        .arg(spoken_language(), text::movement(movement).toHtmlEscaped(), body(movement, inside, 150));
+        .arg(spoken_language(), text::movement(movement).toHtmlEscaped(), card_body(movement, inside, 150));
 }
 
 Result<QByteArray> card_pdf(const Movement& movement) {
@@ -139,7 +139,7 @@ Result<QByteArray> card_pdf(const Movement& movement) {
     page.font = Theme().font(12);
     const auto pictures = phase_pictures(movement, wide, high);
     for (std::size_t i = 0; i < pictures.size(); ++i) page.images[QStringLiteral("phase%1").arg(i)] = pictures[i];
-    page.html = body(
+    page.html = card_body(
         movement, [](std::size_t i) { return QStringLiteral("phase%1").arg(i); }, 96);
     return page_pdf(page);
 }

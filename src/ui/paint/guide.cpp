@@ -9,7 +9,7 @@
 namespace bevel::ui {
 namespace {
 
-struct Words {
+struct GuideWords {
     Q_DECLARE_TR_FUNCTIONS(guide)
 };
 
@@ -47,7 +47,7 @@ QImage plan(const Movement& movement) {
         p.drawRoundedRect(QRectF(at.x() - 22, at.y() - 13, 44, 26), 5, 5);
         p.setPen(c.ink);
         p.drawText(QRectF(at.x() - 140, at.y() + 16, 280, 52), Qt::AlignHCenter | Qt::AlignTop | Qt::TextWordWrap,
-                   Words::tr("%1. phone %2").arg(i + 1).arg(text::view(views[i])));
+                   GuideWords::tr("%1. phone %2").arg(i + 1).arg(text::view(views[i])));
     }
     return im;
 }
@@ -56,22 +56,22 @@ QStringList steps(const Movement& movement) {
     QStringList views;
     for (const View v : movement.best_views) views << text::view(v);
     QStringList out;
-    out << Words::tr("Put the phone sideways on a shelf or stand at the height of your hips, level, and let it stand still.");
-    out << Words::tr("About three metres away. The whole of you is in the picture, raised hands too, with floor below both feet.");
-    if (!views.isEmpty()) out << Words::tr("Film %1: a clip for each.").arg(views.join(Words::tr(", then ")));
-    out << Words::tr("Light from the side of the phone, not from behind you. You are alone in the picture.");
-    out << Words::tr(
+    out << GuideWords::tr("Put the phone sideways on a shelf or stand at the height of your hips, level, and let it stand still.");
+    out << GuideWords::tr("About three metres away. The whole of you is in the picture, raised hands too, with floor below both feet.");
+    if (!views.isEmpty()) out << GuideWords::tr("Film %1: a clip for each.").arg(views.join(GuideWords::tr(", then ")));
+    out << GuideWords::tr("Light from the side of the phone, not from behind you. You are alone in the picture.");
+    out << GuideWords::tr(
         "Trousers that show your knees; shoes as you practise in them. Something upright in the picture, as a door frame, helps.");
-    out << Words::tr("Stand quietly for two seconds. Then the movement, %n time(s) to each side, as you always do it. Stand quietly again.",
+    out << GuideWords::tr("Stand quietly for two seconds. Then the movement, %n time(s) to each side, as you always do it. Stand quietly again.",
                      nullptr, std::max(2, movement.repetitions));
-    out << Words::tr("Say if something hurts or is different today. A film does not show it.");
+    out << GuideWords::tr("Say if something hurts or is different today. A film does not show it.");
     return out;
 }
 
-QString body(const Movement& movement, const QString& picture) {
-    QString h = QStringLiteral("<h1>%1</h1>").arg(Words::tr("How to film: %1").arg(said(movement.name)).toHtmlEscaped());
+QString guide_body(const Movement& movement, const QString& picture) {
+    QString h = QStringLiteral("<h1>%1</h1>").arg(GuideWords::tr("How to film: %1").arg(said(movement.name)).toHtmlEscaped());
     h += QStringLiteral("<p><img alt=\"%1\" width=\"440\" src=\"%2\"></p><ol>")
-             .arg(Words::tr("From above: you in the middle, the phone where it is put").toHtmlEscaped(), picture);
+             .arg(GuideWords::tr("From above: you in the middle, the phone where it is put").toHtmlEscaped(), picture);
     for (const auto& s : steps(movement)) h += QStringLiteral("<li>%1</li>").arg(s.toHtmlEscaped());
     h += QStringLiteral("</ol><p><i>");
     h += text::cautions_for({}, &movement).join(QLatin1Char(' ')).toHtmlEscaped();
@@ -91,7 +91,7 @@ QString guide_html(const Movement& movement) {
                           "1em;line-height:1.5;color:#2b2622;background:#fdfaf3}li{margin-bottom:.6em}"
                           "img{max-width:100%;height:auto}</style></head><body>%3</body></html>\n")
         .arg(spoken_language(), said(movement.name).toHtmlEscaped(),
-             body(movement, QStringLiteral("data:image/png;base64,") + QString::fromLatin1(png.toBase64())));
+             guide_body(movement, QStringLiteral("data:image/png;base64,") + QString::fromLatin1(png.toBase64())));
 }
 
 Result<QByteArray> guide_pdf(const Movement& movement) {
@@ -100,7 +100,7 @@ Result<QByteArray> guide_pdf(const Movement& movement) {
     page.font = Theme().font(15);
     page.across_mm = 18, page.along_mm = 16;
     page.images = {{QStringLiteral("plan"), plan(movement)}};
-    page.html = body(movement, QStringLiteral("plan"));
+    page.html = guide_body(movement, QStringLiteral("plan"));
     return page_pdf(page);
 }
 

@@ -79,11 +79,11 @@ double stature_px(const BodyPx& b) {
     return most;
 }
 
-QPointF at(const BodyPx& b, Point p) {
+QPointF place(const BodyPx& b, Point p) {
     return {b[p].x, b[p].y};
 }
 QPointF middle(const BodyPx& b, Point p) {
-    return 0.5 * (at(b, p) + at(b, mirrored(p)));
+    return 0.5 * (place(b, p) + place(b, mirrored(p)));
 }
 
 /// A line as wide as twice `half`, with round ends.
@@ -99,7 +99,7 @@ QPainterPath band(const QPointF& a, const QPointF& b, double half) {
 QPainterPath outline(const BodyPx& b, double tall) {
     QPainterPath all;
     all.setFillRule(Qt::WindingFill);
-    auto add = [&](Point p, Point q, double half) { all.addPath(band(at(b, p), at(b, q), half * tall)); };
+    auto add = [&](Point p, Point q, double half) { all.addPath(band(place(b, p), place(b, q), half * tall)); };
     for (const Side s : {Side::left, Side::right}) {
         auto P = [&](Point p) { return on(s, p); };
         add(P(left_shoulder), P(left_elbow), 0.055);
@@ -113,7 +113,7 @@ QPainterPath outline(const BodyPx& b, double tall) {
     }
     add(left_shoulder, right_shoulder, 0.07);
     add(left_hip, right_hip, 0.08);
-    QPolygonF trunk{at(b, left_shoulder), at(b, right_shoulder), at(b, right_hip), at(b, left_hip)};
+    QPolygonF trunk{place(b, left_shoulder), place(b, right_shoulder), place(b, right_hip), place(b, left_hip)};
     QPainterPath body;
     body.addPolygon(trunk);
     all.addPath(body);
@@ -134,8 +134,8 @@ QPainterPath head(const BodyPx& b, double tall) {
     QPointF face;
     for (const Point p : {nose, left_eye, left_ear, right_eye, right_ear}) {
         least = std::min(least, b[p].visibility);
-        face += at(b, p) / 5;
-        disc(at(b, p), 0.085);
+        face += place(b, p) / 5;
+        disc(place(b, p), 0.085);
     }
     const QPointF neck = middle(b, left_shoulder), up = neck - middle(b, left_hip);
     disc(face, 0.105);

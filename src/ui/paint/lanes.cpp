@@ -8,7 +8,7 @@
 namespace bevel::ui {
 namespace {
 
-struct Words {
+struct LaneWords {
     Q_DECLARE_TR_FUNCTIONS(lanes)
 };
 
@@ -43,8 +43,8 @@ QColor side_colour(const Theme& theme, const Repetition& rep) {
 }
 
 QString repetition_name(int number, const Repetition& rep) {
-    const QString name = rep.side ? Words::tr("%1 · %2").arg(number).arg(text::side(*rep.side)) : QString::number(number);
-    return rep.cut ? Words::tr("%1 (cut)").arg(name) : name;
+    const QString name = rep.side ? LaneWords::tr("%1 · %2").arg(number).arg(text::side(*rep.side)) : QString::number(number);
+    return rep.cut ? LaneWords::tr("%1 (cut)").arg(name) : name;
 }
 
 /// Stretches of a repetition in which a check applies.
@@ -341,8 +341,8 @@ void draw_tide(QPainter& p, const QRectF& rect, const Review& review, const std:
         p.setPen(theme.side(side));
         p.drawText(at, Qt::AlignCenter, word);
     };
-    foot(Side::left, Words::tr("left foot"));
-    foot(Side::right, Words::tr("right foot"));
+    foot(Side::left, LaneWords::tr("left foot"));
+    foot(Side::right, LaneWords::tr("right foot"));
     p.restore();
 }
 
@@ -424,7 +424,7 @@ void draw_floor_plan(QPainter& p, const QRectF& rect, const Review& review, std:
     p.setFont(theme.font(10.5));
     if (frame >= m.frames() || !m.valid[frame]) {
         p.setPen(c.faint);
-        p.drawText(rect, Qt::AlignCenter | Qt::TextWordWrap, Words::tr("The body was not found on this frame."));
+        p.drawText(rect, Qt::AlignCenter | Qt::TextWordWrap, LaneWords::tr("The body was not found on this frame."));
         p.restore();
         return;
     }
@@ -494,9 +494,9 @@ void draw_floor_plan(QPainter& p, const QRectF& rect, const Review& review, std:
         }
     }
     p.setPen(c.faint);
-    const QString note = m.has_x && m.has_z ? Words::tr("From above; grid 25 cm")
-                         : m.has_x          ? Words::tr("From above: sideways only")
-                                            : Words::tr("From above: forward only");
+    const QString note = m.has_x && m.has_z ? LaneWords::tr("From above; grid 25 cm")
+                         : m.has_x          ? LaneWords::tr("From above: sideways only")
+                                            : LaneWords::tr("From above: forward only");
     p.drawText(rect.adjusted(5, 2, -4, 0), Qt::AlignLeft | Qt::AlignTop, note);
     p.restore();
 }

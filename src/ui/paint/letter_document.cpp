@@ -2,6 +2,7 @@
 #include "media/clip.h"
 #include "ui/paint/body.h"
 #include "ui/paint/hidden.h"
+#include "ui/paint/plain_pdf.h"
 #include "ui/text/languages.h"
 #include "ui/text/text.h"
 #include <cmath>
@@ -9,15 +10,12 @@
 #include <QCoreApplication>
 #include <QFile>
 #include <QLocale>
-#define POINTERHOLDER_TRANSITION 4
-#include <qpdf/QPDF.hh>
-#include <qpdf/QPDFWriter.hh>
 #include <QPdfWriter>
 
 namespace bevel::ui {
 namespace {
 
-struct Words {
+struct LetterWords {
     Q_DECLARE_TR_FUNCTIONS(letter)
 };
 constexpr double page_w = 595, page_h = 842, margin = 48, text_w = page_w - 2 * margin;
@@ -41,27 +39,27 @@ QFont points(const Theme& t, double size, QFont::Weight w = QFont::Normal) {
 }
 
 QString still_caption(const LetterItem& it) {
-    return it.still_left_out ? Words::tr("Left out: on this picture it cannot be hidden who it is") : Words::tr("You, at this moment");
+    return it.still_left_out ? LetterWords::tr("Left out: on this picture it cannot be hidden who it is") : LetterWords::tr("You, at this moment");
 }
 
 /// "3 May 2026 · filmed from the front"; without a date where that is hidden.
 QString when_and_where(const LetterContent& c) {
-    return c.date.isValid() ? Words::tr("%1 · filmed %2").arg(locale_now().toString(c.date, QLocale::LongFormat), c.view)
-                            : Words::tr("Filmed %1").arg(c.view);
+    return c.date.isValid() ? LetterWords::tr("%1 · filmed %2").arg(locale_now().toString(c.date, QLocale::LongFormat), c.view)
+                            : LetterWords::tr("Filmed %1").arg(c.view);
 }
 
 /// Walks the letter and paints what lies on page `wanted`; returns the number of pages.
 /// What goes with a correction: picture for the mind, drill, homework, a line each.
 QStringList beside(const LetterItem& it) {
     QStringList out;
-    if (!it.image.isEmpty()) out << Words::tr("Picture this: %1").arg(it.image);
-    if (!it.drill.isEmpty()) out << Words::tr("First alone: %1").arg(it.drill);
-    if (!it.homework.isEmpty()) out << Words::tr("At home: %1").arg(it.homework);
+    if (!it.image.isEmpty()) out << LetterWords::tr("Picture this: %1").arg(it.image);
+    if (!it.drill.isEmpty()) out << LetterWords::tr("First alone: %1").arg(it.drill);
+    if (!it.homework.isEmpty()) out << LetterWords::tr("At home: %1").arg(it.homework);
     return out;
 }
 
 QString next_words(const LetterContent& c) {
-    return Words::tr("Please send a new clip around %1.").arg(locale_now().toString(c.next, QLocale::LongFormat));
+    return LetterWords::tr("Please send a new clip around %1.").arg(locale_now().toString(c.next, QLocale::LongFormat));
 }
 
 class Layout {
@@ -74,7 +72,7 @@ public:
         if (!c_.opening.isEmpty()) paragraph(c_.opening, 11, 12);
         if (!c_.praise.isEmpty()) {
             room(40);
-            line(Words::tr("What went well"), 10, QFont::DemiBold, t_.palette.inside, 3);
+            line(LetterWords::tr("What went well"), 10, QFont::DemiBold, t_.palette.inside, 3);
             paragraph(c_.praise, 12, 14);
         }
         for (int i = 0; i < c_.items.size(); ++i) item(i);
@@ -114,7 +112,7 @@ private:
     }
     void head() {
         line(c_.place, 10, QFont::DemiBold, t_.palette.accent, 2);
-        line(Words::tr("%1 for %2").arg(c_.movement, c_.student), 19, QFont::DemiBold, t_.palette.ink, 2);
+        line(LetterWords::tr("%1 for %2").arg(c_.movement, c_.student), 19, QFont::DemiBold, t_.palette.ink, 2);
         line(when_and_where(c_), 10, QFont::Normal, t_.palette.faint, 12);
     }
     void item(int i) {
@@ -126,7 +124,7 @@ private:
                    (pictures ? picture + 22 : 0) + put(p_, 0, 0, text_w, it.caution, type(10), t_.palette.outside, false);
         for (const auto& words : more) h += put(p_, 0, 0, text_w, words, type(11), t_.palette.ink, false) + 3;
         room(h);
-        line(Words::tr("%1 · %2").arg(i + 1).arg(it.moment), 10, QFont::DemiBold, t_.palette.accent, 2);
+        line(LetterWords::tr("%1 · %2").arg(i + 1).arg(it.moment), 10, QFont::DemiBold, t_.palette.accent, 2);
         line(it.cue, 13, QFont::DemiBold, t_.palette.ink, 3);
         line(it.figure, 10, QFont::Normal, t_.palette.faint, 5);
         if (pictures) {
@@ -142,7 +140,7 @@ private:
                 put(p_, x, y_ + picture + 3, w, caption, type(9), t_.palette.faint, true);
             };
             image(it.still, margin, still_caption(it));
-            image(it.reference, margin + w + gap, Words::tr("The reference, at the same moment of the movement"));
+            image(it.reference, margin + w + gap, LetterWords::tr("The reference, at the same moment of the movement"));
             y_ += picture + 20;
         }
         for (const auto& words : more) line(words, 11, QFont::Normal, t_.palette.ink, 3);
@@ -180,22 +178,10 @@ int letter_pages(const LetterContent& c) {
 }
 
 namespace {
-/// Without information about who made it when and how; the identifier follows from the content alone.
 Result<QByteArray> stripped(const QByteArray& bytes) {
-    try {
-        QPDF pdf;
-        pdf.processMemoryFile("letter", bytes.constData(), static_cast<std::size_t>(bytes.size()));
-        pdf.getTrailer().removeKey("/Info");
-        pdf.getRoot().removeKey("/Metadata");
-        QPDFWriter out(pdf);
-        out.setOutputMemory();
-        out.setDeterministicID(true);
-        out.write();
-        const auto made = out.getBufferSharedPointer();
-        return QByteArray(reinterpret_cast<const char*>(made->getBuffer()), static_cast<qsizetype>(made->getSize()));
-    } catch (const std::exception& e) {
-        return fail(Code::write_failed, std::string("PDF: ") + e.what());
-    }
+    std::string out;
+    if (!plain_pdf(bytes.toStdString(), out)) return fail(Code::write_failed, "PDF: " + out);
+    return QByteArray::fromStdString(out);
 }
 } // namespace
 
@@ -206,7 +192,7 @@ Result<QByteArray> letter_pdf(const LetterContent& c, bool anonymous) {
     QPdfWriter pdf(&out);
     pdf.setPageSize(QPageSize(QPageSize::A4));
     pdf.setPageMargins(QMarginsF(0, 0, 0, 0));
-    if (!anonymous) pdf.setTitle(Words::tr("%1 for %2").arg(c.movement, c.student));
+    if (!anonymous) pdf.setTitle(LetterWords::tr("%1 for %2").arg(c.movement, c.student));
     pdf.setCreator(QStringLiteral("Bevel"));
     QPainter p(&pdf);
     const double scale = pdf.width() / page_w;
@@ -226,7 +212,7 @@ Result<QByteArray> letter_pdf(const LetterContent& c, bool anonymous) {
 QString letter_html(const LetterContent& c) {
     const LanguageScope speaks(c.language);
     auto e = [](const QString& s) { return s.toHtmlEscaped(); };
-    const QString title = e(Words::tr("%1 for %2").arg(c.movement, c.student));
+    const QString title = e(LetterWords::tr("%1 for %2").arg(c.movement, c.student));
     QString h =
         QStringLiteral(
             "<!DOCTYPE html>\n<html lang=\"%2\"><head><meta charset=\"utf-8\"><meta name=\"viewport\" "
@@ -242,7 +228,7 @@ QString letter_html(const LetterContent& c) {
         for (const auto& p : words.split(QLatin1Char('\n'), Qt::SkipEmptyParts)) h += QStringLiteral("<p>%1</p>\n").arg(e(p));
     };
     paragraphs(c.opening);
-    if (!c.praise.isEmpty()) h += QStringLiteral("<h2>%1</h2><p>%2</p>\n").arg(e(Words::tr("What went well")), e(c.praise));
+    if (!c.praise.isEmpty()) h += QStringLiteral("<h2>%1</h2><p>%2</p>\n").arg(e(LetterWords::tr("What went well")), e(c.praise));
     for (int i = 0; i < c.items.size(); ++i) {
         const auto& it = c.items[i];
         h += QStringLiteral("<section aria-labelledby=\"c%1\"><h2 id=\"c%1\">%1. %2</h2><p class=\"faint\">%3</p>\n")
@@ -252,9 +238,9 @@ QString letter_html(const LetterContent& c) {
             h += QStringLiteral("<div class=\"pair\">");
             if (!it.still.isNull())
                 h += QStringLiteral("<figure><img alt=\"%1\" src=\"%2\"><figcaption>%1</figcaption></figure>")
-                         .arg(e(Words::tr("You, at this moment")), data_url(it.still));
+                         .arg(e(LetterWords::tr("You, at this moment")), data_url(it.still));
             h += QStringLiteral("<figure><img alt=\"%1\" src=\"%2\"><figcaption>%1</figcaption></figure></div>\n")
-                     .arg(e(Words::tr("The reference, at the same moment of the movement")), data_url(it.reference));
+                     .arg(e(LetterWords::tr("The reference, at the same moment of the movement")), data_url(it.reference));
         }
         for (const auto& words : beside(it)) h += QStringLiteral("<p>%1</p>\n").arg(e(words));
         if (!it.caution.isEmpty()) h += QStringLiteral("<p class=\"caution\">%1</p>").arg(e(it.caution));
@@ -295,9 +281,9 @@ QString homework_words(const Homework& h, const std::vector<Movement>* movements
         for (const auto& m : *movements)
             if (m.id == h.movement) name = said(m.name);
     QStringList how;
-    if (h.times_a_day > 0) how << Words::tr("%n time(s) a day", nullptr, h.times_a_day);
-    if (h.a_side > 0) how << Words::tr("%1 a side").arg(h.a_side);
-    if (h.hold_s > 0) how << Words::tr("holding %1 s").arg(locale_now().toString(h.hold_s, 'f', 0));
+    if (h.times_a_day > 0) how << LetterWords::tr("%n time(s) a day", nullptr, h.times_a_day);
+    if (h.a_side > 0) how << LetterWords::tr("%1 a side").arg(h.a_side);
+    if (h.hold_s > 0) how << LetterWords::tr("holding %1 s").arg(locale_now().toString(h.hold_s, 'f', 0));
     if (how.isEmpty()) return name;
     return name.isEmpty() ? how.join(QStringLiteral(", ")) : QStringLiteral("%1: %2").arg(name, how.join(QStringLiteral(", ")));
 }
@@ -308,6 +294,10 @@ std::string finding_key(const Finding& f) {
 
 bool is_of(const std::string& key, const Finding& f) {
     return key == finding_key(f) || key == f.check + finding_key(f).substr(f.key().size());
+}
+
+bool is_of_remark(const std::string& key, const std::vector<const Finding*>& remark) {
+    return std::any_of(remark.begin(), remark.end(), [&](const Finding* f) { return is_of(key, *f); });
 }
 
 LetterContent compose_letter(const LetterSource& source, const Catalogue& catalogue, const Theme& theme) {
@@ -326,9 +316,11 @@ LetterContent compose_letter(const LetterSource& source, const Catalogue& catalo
         item.cue = own != source.wording.end() && !own->second.isEmpty() ? own->second : said(f.cue);
         const QString unit = QString::fromStdString(f.unit);
         if (!f.by_hand)
-            item.figure = Words::tr("%1 (± %2; aim: %3), %4")
+            item.figure = LetterWords::tr("%1 (± %2; aim: %3), %4")
                               .arg(text::headline(f, catalogue, source.units), text::figure(f.sigma, unit, source.units),
                                    text::aim(f, source.units), text::repetitions(f));
+        if (const QString where = text::where(remark_of(f, source.review->findings), movement); !f.by_hand && !where.isEmpty())
+            item.figure = QStringLiteral("%1; %2").arg(item.figure, where);
         item.caution = text::caution_of(f);
         const auto with = std::find_if(source.with.begin(), source.with.end(), [&](const auto& w) { return is_of(w.first, f); });
         if (with != source.with.end()) {

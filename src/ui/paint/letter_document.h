@@ -55,6 +55,7 @@ QString homework_words(const Homework& h, const std::vector<Movement>* movements
 std::string finding_key(const Finding& f);
 /// Whether a kept key means this finding; older ones do not name a direction.
 bool is_of(const std::string& key, const Finding& f);
+bool is_of_remark(const std::string& key, const std::vector<const Finding*>& remark);
 /// The corrections with their moments, figures, cautions and pictures, and the cautions of the movement. Reads frames of the clip: off the
 /// interface thread only. Names, date and free text are the caller's.
 LetterContent compose_letter(const LetterSource& source, const Catalogue& catalogue, const Theme& theme);

@@ -11,7 +11,7 @@
 
 namespace bevel::ui {
 namespace {
-struct Words {
+struct PacerWords {
     Q_DECLARE_TR_FUNCTIONS(practice)
 };
 
@@ -63,7 +63,7 @@ PracticePicture practice_picture(const Timeline& t, const Plan& plan, const std:
     const PlanItem& i = plan.items[s.item];
     out.share = t.length_s > 0 ? std::clamp(at_s / t.length_s, 0.0, 1.0) : 1;
     if (over) {
-        out.title = Words::tr("That was all");
+        out.title = PacerWords::tr("That was all");
         return out;
     }
     out.title = text::item_title(i, movements);
@@ -75,27 +75,27 @@ PracticePicture practice_picture(const Timeline& t, const Plan& plan, const std:
     switch (s.kind) {
     case Stretch::Kind::change:
         out.resting = true;
-        out.words = i.support ? text::first_large(text::balance_step(i.ladder)) : Words::tr("Get ready");
+        out.words = i.support ? text::first_large(text::balance_step(i.ladder)) : PacerWords::tr("Get ready");
         break;
     case Stretch::Kind::breaths:
         out.resting = true;
-        out.words = Words::tr("Two free breaths");
+        out.words = PacerWords::tr("Two free breaths");
         out.left = text::minutes_words(m.left_s);
         break;
     case Stretch::Kind::settle:
-        out.words = Words::tr("Stand, and settle");
+        out.words = PacerWords::tr("Stand, and settle");
         break;
     case Stretch::Kind::stand:
         out.left = text::minutes_words(m.left_s);
         break;
     case Stretch::Kind::hold:
         out.count = QStringLiteral("%1").arg(static_cast<int>(std::ceil(m.left_s - 1e-6)));
-        out.side = s.of > 1 ? Words::tr("hold %1 of %2").arg(s.number).arg(s.of) : Words::tr("hold");
+        out.side = s.of > 1 ? PacerWords::tr("hold %1 of %2").arg(s.number).arg(s.of) : PacerWords::tr("hold");
         break;
     case Stretch::Kind::repeat:
         out.count = QStringLiteral("%1").arg(s.number);
-        out.side = s.side ? (*s.side == Side::left ? Words::tr("left, of %1").arg(s.of) : Words::tr("right, of %1").arg(s.of))
-                          : Words::tr("of %1").arg(s.of);
+        out.side = s.side ? (*s.side == Side::left ? PacerWords::tr("left, of %1").arg(s.of) : PacerWords::tr("right, of %1").arg(s.of))
+                          : PacerWords::tr("of %1").arg(s.of);
         if (now)
             for (const auto& p : now->phases)
                 if (p.id == m.phase) out.words = said(p.name);
@@ -149,9 +149,9 @@ void paint_breath(QPainter& p, const QRectF& r, double fullness, Breath breath, 
     }
     p.setPen(c.ink);
     fit(p, QRectF(r.left(), water.bottom(), r.width(), word_high),
-        breath == Breath::in    ? Words::tr("breathe in")
-        : breath == Breath::out ? Words::tr("breathe out")
-                                : Words::tr("breathe freely"),
+        breath == Breath::in    ? PacerWords::tr("breathe in")
+        : breath == Breath::out ? PacerWords::tr("breathe out")
+                                : PacerWords::tr("breathe freely"),
         0.8 * word_high, Qt::AlignCenter, theme);
     p.restore();
 }
@@ -203,14 +203,14 @@ void paint_practice(QPainter& p, const QRectF& r, const PracticePicture& s, cons
     const QRectF foot(all.left(), all.bottom() - foot_high, all.width(), foot_high);
     p.setPen(c.ink);
     fit(p, QRectF(foot.left(), foot.top(), foot.width(), 0.55 * foot_high),
-        s.waits                ? Words::tr("Waits for your tap")
-        : !s.running           ? Words::tr("Paused")
+        s.waits                ? PacerWords::tr("Waits for your tap")
+        : !s.running           ? PacerWords::tr("Paused")
         : !s.caption.isEmpty() ? s.caption
                                : s.words,
         0.065 * unit, Qt::AlignLeft | Qt::AlignVCenter, theme);
     p.setPen(c.faint);
     if (!s.next.isEmpty())
-        fit(p, QRectF(foot.left(), foot.top() + 0.55 * foot_high, foot.width(), 0.45 * foot_high), Words::tr("Next: %1").arg(s.next),
+        fit(p, QRectF(foot.left(), foot.top() + 0.55 * foot_high, foot.width(), 0.45 * foot_high), PacerWords::tr("Next: %1").arg(s.next),
             0.05 * unit, Qt::AlignLeft | Qt::AlignVCenter, theme);
     p.restore();
 }

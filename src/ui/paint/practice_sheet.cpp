@@ -11,7 +11,7 @@
 namespace bevel::ui {
 namespace {
 
-struct Words {
+struct SheetWords {
     Q_DECLARE_TR_FUNCTIONS(practice)
 };
 
@@ -29,13 +29,13 @@ Pictures pictures_of(const Plan& plan, const std::vector<Movement>& movements) {
     return out;
 }
 
-QString body(const Plan& plan, const std::vector<Movement>& movements, const Pictures& pictures,
+QString sheet_body(const Plan& plan, const std::vector<Movement>& movements, const Pictures& pictures,
              const std::function<QString(const std::string&, std::size_t)>& source, int wide) {
     auto e = [](const QString& s) { return s.toHtmlEscaped(); };
-    const QString title = plan.title.empty() ? Words::tr("Practice") : QString::fromStdString(plan.title);
+    const QString title = plan.title.empty() ? SheetWords::tr("Practice") : QString::fromStdString(plan.title);
     QString h = QStringLiteral("<h1>%1</h1>").arg(e(title));
-    if (!plan.person.empty()) h += QStringLiteral("<p>%1</p>").arg(e(Words::tr("For %1").arg(QString::fromStdString(plan.person))));
-    h += QStringLiteral("<p>%1</p>").arg(e(Words::tr("%n minute(s) in all.", nullptr, static_cast<int>(std::lround(plan.total_s() / 60)))));
+    if (!plan.person.empty()) h += QStringLiteral("<p>%1</p>").arg(e(SheetWords::tr("For %1").arg(QString::fromStdString(plan.person))));
+    h += QStringLiteral("<p>%1</p>").arg(e(SheetWords::tr("%n minute(s) in all.", nullptr, static_cast<int>(std::lround(plan.total_s() / 60)))));
     std::set<std::string> shown;
     int number = 0;
     for (const auto& i : plan.items) {
@@ -63,11 +63,11 @@ QString body(const Plan& plan, const std::vector<Movement>& movements, const Pic
             for (std::size_t k = 0; k < m->phases.size() && k < it->second.size(); ++k) {
                 if (k > 0 && k % 5 == 0) h += QStringLiteral("</tr><tr>");
                 const auto& p = m->phases[k];
-                const QString breath = p.breath == Breath::in ? Words::tr("in") : p.breath == Breath::out ? Words::tr("out") : QString();
+                const QString breath = p.breath == Breath::in ? SheetWords::tr("in") : p.breath == Breath::out ? SheetWords::tr("out") : QString();
                 h += QStringLiteral("<td valign=\"top\" align=\"center\"><img alt=\"\" width=\"%1\" src=\"%2\"><br><small>%3</small></td>")
                          .arg(wide)
                          .arg(source(it->first, k),
-                              e(breath.isEmpty() ? said(p.name) : Words::tr("%1 – breathe %2").arg(said(p.name), breath)));
+                              e(breath.isEmpty() ? said(p.name) : SheetWords::tr("%1 – breathe %2").arg(said(p.name), breath)));
             }
             h += QStringLiteral("</tr></table>");
             if (!m->attention.empty()) h += QStringLiteral("<p>%1</p>").arg(e(said(m->attention.front())));
@@ -93,20 +93,20 @@ QString practice_html(const Plan& plan, const std::vector<Movement>& movements, 
                "initial-scale=1\"><title>%2</title><style>body{font-family:'Open Sans',sans-serif;font-size:%3;max-width:48em;margin:2em "
                "auto;padding:0 1em;line-height:1.45;color:#2b2622;background:#fdfaf3}table{width:100%}td{text-align:center;vertical-align:"
                "top}img{max-width:100%;height:auto}</style></head><body><main>%4</main></body></html>\n")
-        .arg(spoken_language(), (plan.title.empty() ? Words::tr("Practice") : QString::fromStdString(plan.title)).toHtmlEscaped(),
-             o.large ? QStringLiteral("1.35em") : QStringLiteral("1em"), body(plan, movements, pictures, inside, 120));
+        .arg(spoken_language(), (plan.title.empty() ? SheetWords::tr("Practice") : QString::fromStdString(plan.title)).toHtmlEscaped(),
+             o.large ? QStringLiteral("1.35em") : QStringLiteral("1em"), sheet_body(plan, movements, pictures, inside, 120));
 }
 
 Result<QByteArray> practice_pdf(const Plan& plan, const std::vector<Movement>& movements, const SheetOptions& o) {
     const LanguageScope speaks(o.language);
     const Pictures pictures = o.figures ? pictures_of(plan, movements) : Pictures{};
     PagePdf page;
-    page.title = plan.title.empty() ? Words::tr("Practice") : QString::fromStdString(plan.title);
+    page.title = plan.title.empty() ? SheetWords::tr("Practice") : QString::fromStdString(plan.title);
     page.font = Theme().font(o.large ? 13 : 10.5);
     const auto name = [](const std::string& id, std::size_t k) { return QStringLiteral("%1-%2").arg(QString::fromStdString(id)).arg(k); };
     for (const auto& [id, all] : pictures)
         for (std::size_t k = 0; k < all.size(); ++k) page.images[name(id, k)] = all[k];
-    page.html = body(plan, movements, pictures, name, 84);
+    page.html = sheet_body(plan, movements, pictures, name, 84);
     return page_pdf(page);
 }
 

@@ -125,9 +125,9 @@ void PeoplePage::add_actions(Actions& actions) {
         if (!file.isEmpty()) (this->*write)(file);
     };
     actions.add(this, M::file, "recordCsv", tr("Record of this person as CSV …"), {},
-                [this, ask] { ask(tr("Record as CSV"), QStringLiteral("record.csv"), &PeoplePage::write_record); });
+                [ask] { ask(tr("Record as CSV"), QStringLiteral("record.csv"), &PeoplePage::write_record); });
     actions.add(this, M::file, "figuresCsv", tr("Figures of this person as CSV …"), {},
-                [this, ask] { ask(tr("Figures as CSV"), QStringLiteral("figures.csv"), &PeoplePage::write_figures); });
+                [ask] { ask(tr("Figures as CSV"), QStringLiteral("figures.csv"), &PeoplePage::write_figures); });
     const auto to = [this](const QString& what, const QString& name, const QString& kinds) {
         const QString& folder = session_.settings.export_folder;
         return sheet_ ? QFileDialog::getSaveFileName(this, what, folder.isEmpty() ? name : folder + QLatin1Char('/') + name, kinds)

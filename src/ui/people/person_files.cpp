@@ -12,7 +12,7 @@ struct Words {
     Q_DECLARE_TR_FUNCTIONS(bevel::ui::PeoplePage)
 };
 
-QString day_words(const std::string& iso) {
+QString file_day_words(const std::string& iso) {
     return iso.empty() ? QString()
                        : locale_now().toString(QDate::fromString(QString::fromStdString(iso), Qt::ISODate), QLocale::ShortFormat);
 }
@@ -119,7 +119,7 @@ QString change_of(const FigureTrend& t, const Session& session) {
     if (t.last->turn == Turn::worse) return Words::tr("worse by %1").arg(by);
     if (t.since_first && t.since_first->turn == Turn::better)
         return Words::tr("better since %1 by %2")
-            .arg(day_words(t.points[newest_line(t).front()].day),
+            .arg(file_day_words(t.points[newest_line(t).front()].day),
                  text::with_sigma(std::abs(t.since_first->value), t.since_first->sigma, unit, units));
     return Words::tr("none beyond ± %1").arg(text::figure(t.last->detectable, unit, units));
 }
@@ -194,7 +194,7 @@ Result<QByteArray> record_pdf(const PersonSheet& sheet, const Session& session) 
     }
     for (const auto& l : sheet.record) {
         const auto [what, words] = record_words(l, session);
-        days.push_back({day_words(l.day), what, words});
+        days.push_back({file_day_words(l.day), what, words});
     }
     table(Words::tr("Limits and agreements"), {QString()}, agreed);
     table(Words::tr("What changed"), {Words::tr("Movement"), Words::tr("Figure"), Words::tr("Now"), Words::tr("Change")}, changed);

@@ -64,7 +64,7 @@ FindingsColumn::FindingsColumn(const Session& session, ReviewState& state, QWidg
     connect(&state_, &ReviewState::decisions_changed, this, &FindingsColumn::fill);
 }
 
-QWidget* FindingsColumn::card(const Finding& f) {
+QWidget* FindingsColumn::card(const Finding& f, const std::vector<const Finding*>& remark) {
     auto* card = new QFrame;
     card->setObjectName(QStringLiteral("card"));
     auto* grid = new QGridLayout(card);
@@ -95,6 +95,7 @@ QWidget* FindingsColumn::card(const Finding& f) {
         const QString unit = QString::fromStdString(f.unit);
         facts << tr("%1, band %2").arg(text::with_sigma(f.value, f.sigma, unit, state_.units), text::aim(f, state_.units))
               << text::repetitions(f);
+        if (const QString where = text::where(remark, state_.open->review->movement); !where.isEmpty()) facts << where;
         if (state_.open->partner) facts << tr("told by the clip %1").arg(text::view(state_.open->of(f).review->motion.view));
         if (f.contradicted()) facts << tr("the other clip says otherwise: look at Why");
         if (f.once) facts << tr("for certain, but seldom: a note, not a correction");
@@ -191,9 +192,11 @@ std::vector<const Finding*> FindingsColumn::in_hand() const {
     std::vector<const Finding*> out;
     if (!state_.open) return out;
     for (const bool fault : {true, false}) // as they stand in the column
-        for (const auto& f : state_.open->review->findings)
+        for (const auto& r : remarked(state_.open->review->findings)) {
+            const Finding& f = state_.open->review->findings[r.findings.front()];
             if ((f.verdict == Verdict::outside) == fault && (f.verdict == Verdict::outside || f.verdict == Verdict::edge))
                 out.push_back(&f);
+        }
     return out;
 }
 
@@ -303,7 +306,8 @@ void FindingsColumn::fill() {
     }
     if (state_.open)
         for (const bool fault : {true, false}) // corrections first, notes apart
-            for (const auto& f : state_.open->review->findings) {
+            for (const auto& r : remarked(state_.open->review->findings)) {
+                const Finding& f = state_.open->review->findings[r.findings.front()];
                 if ((f.verdict == Verdict::outside) != fault) continue;
                 const bool matters = fault || f.verdict == Verdict::edge || f.allowed;
                 if (scope_->currentIndex() == 0 ? !matters : f.family != state_.family) continue;
@@ -313,7 +317,9 @@ void FindingsColumn::fill() {
                     box->addWidget(heading);
                     notes = true;
                 }
-                box->addWidget(card(f));
+                std::vector<const Finding*> remark;
+                for (const auto k : r.findings) remark.push_back(&state_.open->review->findings[k]);
+                box->addWidget(card(f, remark));
                 ++shown;
             }
     if (shown == 0) {

@@ -34,7 +34,7 @@ protected:
     void resizeEvent(QResizeEvent* e) override;
 
 private:
-    QWidget* card(const Finding& f);
+    QWidget* card(const Finding& f, const std::vector<const Finding*>& remark);
     void add_decisions(const Finding& f, const QString& name, QGridLayout* grid, QWidget* why);
     void add_asked(QBoxLayout* box);
     void add_agreements(QBoxLayout* box);

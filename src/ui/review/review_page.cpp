@@ -366,12 +366,20 @@ void ReviewPage::change_over() {
 }
 
 void ReviewPage::decide(const Finding& f, Choice choice, const QString& wording) {
-    const Decision before = state_.decision_of(f);
-    Decision after = before;
-    after.choice = choice;
-    after.wording = wording.toStdString();
-    undo().push(new Step<Decision>(
-        tr("a decision"), [this](const Decision& d) { apply(d); }, before, after));
+    // A remark is decided as one, on whichever side and in whichever part it shows.
+    std::vector<Decision> before, after;
+    for (const Finding* one : remark_of(f, state_.open->review->findings)) {
+        before.push_back(state_.decision_of(*one));
+        after.push_back(before.back());
+        after.back().choice = choice;
+        after.back().wording = wording.toStdString();
+    }
+    undo().push(new Step<std::vector<Decision>>(
+        tr("a decision"),
+        [this](const std::vector<Decision>& all) {
+            for (const auto& d : all) apply(d);
+        },
+        before, after));
 }
 
 void ReviewPage::apply(const Decision& d) {

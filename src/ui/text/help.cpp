@@ -4,7 +4,7 @@
 namespace bevel::ui {
 namespace {
 
-struct Words {
+struct HelpWords {
     Q_DECLARE_TR_FUNCTIONS(help)
 };
 
@@ -25,38 +25,38 @@ QString picture(const QString& name) {
 }
 
 HelpPage marks() {
-    QString h = heading(Words::tr("Marks and pictures"));
+    QString h = heading(HelpWords::tr("Marks and pictures"));
     h += QStringLiteral("<table cellpadding=\"6\">");
     for (const auto& [mark, words] :
-         {std::pair{"inside", Words::tr("Inside the band.")},
-          {"edge", Words::tr("At the edge: outside by less than matters, or not certain enough to call it outside.")},
-          {"outside", Words::tr("Outside. The slope shows by how much; the thin end points the way to correct.")},
-          {"cannot_tell", Words::tr("Cannot be told from this clip. Why comes with it, and what to film instead.")}})
+         {std::pair{"inside", HelpWords::tr("Inside the band.")},
+          {"edge", HelpWords::tr("At the edge: outside by less than matters, or not certain enough to call it outside.")},
+          {"outside", HelpWords::tr("Outside. The slope shows by how much; the thin end points the way to correct.")},
+          {"cannot_tell", HelpWords::tr("Cannot be told from this clip. Why comes with it, and what to film instead.")}})
         h += QStringLiteral("<tr><td>%1</td><td>%2</td></tr>").arg(picture(QStringLiteral("mark:") + QLatin1String(mark)), e(words));
     h += QStringLiteral("</table>");
     h += paragraph(
-        Words::tr("The column is read from the ground up: what is wrong below is often the cause of what shows above. Keys 1 to 8 count "
+        HelpWords::tr("The column is read from the ground up: what is wrong below is often the cause of what shows above. Keys 1 to 8 count "
                   "from the ground."));
     h += paragraph(
-        Words::tr("The tide shows the share of the weight on each foot. A solid rail is a foot flat on the floor, a dashed one heel or "
+        HelpWords::tr("The tide shows the share of the weight on each foot. A solid rail is a foot flat on the floor, a dashed one heel or "
                   "toes only, none a foot in the air; the thin line is the reference."));
-    h += paragraph(Words::tr("Student and reference always stand at the same moment of the movement, not at the same second."));
+    h += paragraph(HelpWords::tr("Student and reference always stand at the same moment of the movement, not at the same second."));
     h += paragraph(
-        Words::tr("A figure stands with its error: 12 ± 2° means that two times in three the true value lies between 10 and 14. Hatching "
+        HelpWords::tr("A figure stands with its error: 12 ± 2° means that two times in three the true value lies between 10 and 14. Hatching "
                   "shows where nothing can be told."));
-    return {QStringLiteral("marks"), Words::tr("Marks and pictures"), h};
+    return {QStringLiteral("marks"), HelpWords::tr("Marks and pictures"), h};
 }
 
 HelpPage measures(const Catalogue& catalogue, Family f) {
     QString h = heading(text::family(f));
     h += QStringLiteral("<p>%1</p>").arg(picture(QStringLiteral("body:%1").arg(static_cast<int>(f))));
-    h += QStringLiteral("<h3>%1</h3>").arg(e(Words::tr("What is measured")));
+    h += QStringLiteral("<h3>%1</h3>").arg(e(HelpWords::tr("What is measured")));
     for (const auto* m : catalogue.of(f))
         h += QStringLiteral("<p><b>%1</b> (%2)<br>%3<br><i>%4</i></p>")
                  .arg(e(m->name()),
-                      e(text::shown_unit(m->unit).suffix.trimmed().isEmpty() ? Words::tr("a number")
+                      e(text::shown_unit(m->unit).suffix.trimmed().isEmpty() ? HelpWords::tr("a number")
                                                                              : text::shown_unit(m->unit).suffix.trimmed()),
-                      e(m->definition()), e(Words::tr("Seen: %1").arg(m->seen_from())));
+                      e(m->definition()), e(HelpWords::tr("Seen: %1").arg(m->seen_from())));
     QString rules;
     for (const auto& r : rule_book().rules)
         for (const auto& rc : r.checks) {
@@ -72,34 +72,34 @@ HelpPage measures(const Catalogue& catalogue, Family f) {
                     rules += QStringLiteral("<br><i>%1</i>").arg(e(words));
             rules += QStringLiteral("</p>");
         }
-    if (!rules.isEmpty()) h += QStringLiteral("<h3>%1</h3>").arg(e(Words::tr("Rules of form"))) + rules;
+    if (!rules.isEmpty()) h += QStringLiteral("<h3>%1</h3>").arg(e(HelpWords::tr("Rules of form"))) + rules;
     return {QString::fromUtf8(family_name(f).data(), static_cast<qsizetype>(family_name(f).size())), text::family(f), h};
 }
 
 HelpPage filming() {
-    QString h = heading(Words::tr("How to film"));
+    QString h = heading(HelpWords::tr("How to film"));
     for (const QString& s :
-         {Words::tr("The camera at hip height, level, and still: on a stand or a shelf."),
-          Words::tr("The whole body in the picture from head to both feet, with floor below the feet, for the whole clip."),
-          Words::tr("Straight from the front, the back or a side. Knees and width are seen from the front, lean and length from a side."),
-          Words::tr("Stand quietly for two seconds before you begin: figures that compare with standing need it."),
-          Words::tr("Light from the front, plain clothes that show the knees, thirty frames a second or more."),
-          Words::tr("A door frame or another upright edge in the picture tells the true vertical.")})
+         {HelpWords::tr("The camera at hip height, level, and still: on a stand or a shelf."),
+          HelpWords::tr("The whole body in the picture from head to both feet, with floor below the feet, for the whole clip."),
+          HelpWords::tr("Straight from the front, the back or a side. Knees and width are seen from the front, lean and length from a side."),
+          HelpWords::tr("Stand quietly for two seconds before you begin: figures that compare with standing need it."),
+          HelpWords::tr("Light from the front, plain clothes that show the knees, thirty frames a second or more."),
+          HelpWords::tr("A door frame or another upright edge in the picture tells the true vertical.")})
         h += paragraph(s);
-    return {QStringLiteral("filming"), Words::tr("How to film"), h};
+    return {QStringLiteral("filming"), HelpWords::tr("How to film"), h};
 }
 
 HelpPage cautions() {
-    QString h = heading(Words::tr("Cautions"));
+    QString h = heading(HelpWords::tr("Cautions"));
     for (const char* code : {"general", "knees", "balance", "dizziness", "overhead", "bends"})
         h += paragraph(text::caution(QLatin1String(code)));
-    h += paragraph(Words::tr("Bevel advises on form. It makes no diagnosis and keeps none."));
-    return {QStringLiteral("cautions"), Words::tr("Cautions"), h};
+    h += paragraph(HelpWords::tr("Bevel advises on form. It makes no diagnosis and keeps none."));
+    return {QStringLiteral("cautions"), HelpWords::tr("Cautions"), h};
 }
 
 HelpPage made_of() {
-    QString h = heading(Words::tr("What Bevel is made of"));
-    h += paragraph(Words::tr("Bevel is free software under the GNU General Public License, version 3 or later."));
+    QString h = heading(HelpWords::tr("What Bevel is made of"));
+    h += paragraph(HelpWords::tr("Bevel is free software under the GNU General Public License, version 3 or later."));
     h += QStringLiteral("<table cellpadding=\"4\">");
     for (const auto& [name, licence] : {std::pair{"Qt 6", "LGPL-3.0"},
                                         {"FFmpeg (libav)", "LGPL-2.1+"},
@@ -116,9 +116,9 @@ HelpPage made_of() {
                                         {"body networks of @mediapipe/pose", "Apache-2.0"}})
         h += QStringLiteral("<tr><td>%1</td><td>%2</td></tr>").arg(QLatin1String(name), QLatin1String(licence));
     h += QStringLiteral("</table>");
-    h += paragraph(Words::tr("Lengths and masses of the body: Winter 2009, after Drillis and Contini; de Leva 1996; Gordon et al. 1989."));
-    h += paragraph(Words::tr("Version %1").arg(QCoreApplication::applicationVersion()));
-    return {QStringLiteral("made_of"), Words::tr("What Bevel is made of"), h};
+    h += paragraph(HelpWords::tr("Lengths and masses of the body: Winter 2009, after Drillis and Contini; de Leva 1996; Gordon et al. 1989."));
+    h += paragraph(HelpWords::tr("Version %1").arg(QCoreApplication::applicationVersion()));
+    return {QStringLiteral("made_of"), HelpWords::tr("What Bevel is made of"), h};
 }
 
 } // namespace

@@ -82,6 +82,10 @@ QString aim(const Finding& f, const Units& units = {}); // the band, as it stand
 QString agreement(const Agreement& a, const Catalogue& c, const Units& units = {});
 QString check_name(const std::string& check, const Catalogue& c); // of the rules' checks, else its id
 QString movement(const Movement& m);                              // its name, with the graded version it is
+/// What may be praised in a finding, naming the one part it holds for where it is sure in no more; empty where nothing may.
+QString praise(const Finding& f, const Movement& m);
+/// Where a remark of several findings shows: "both sides; in “Shift”, most, and “Settle”". Empty where there is nothing to add.
+QString where(const std::vector<const Finding*>& remark, const Movement& m);
 QString headline(const Finding& f, const Catalogue& c, const Units& units = {});
 QString error(const Error& e);
 QString reason(const QString& code); // of cannot_judge
