@@ -1,5 +1,5 @@
 // One fault in one phase of every repetition, over all movements: how many that are clear are told, whether the right phase is named, and
-// how many faultless takes are told a fault. Prints a part of docs/accuracy.md: bevel-phase-grid [SEEDS] [MOVEMENT].
+// how many faultless takes are told a fault. Prints a part of docs/accuracy.md: bevel-phase-grid [--faultless] [SEEDS] [MOVEMENT].
 #include "core/review/review.h"
 #include "support/altered.h"
 #include "support/synthetic.h"
@@ -67,7 +67,7 @@ std::vector<const Finding*> tellers(const Review& r, const test::Alteration& a, 
     return out;
 }
 
-void one_movement(const Movement& m, int seeds) {
+void one_movement(const Movement& m, int seeds, bool faults) {
     for (int seed = 0; seed < seeds; ++seed) {
         const auto o = student(1000 + 17 * static_cast<std::uint64_t>(seed), seed);
         const sim::Take take(m, o);
@@ -98,6 +98,7 @@ void one_movement(const Movement& m, int seeds) {
             }
             f.any += any, f.grave += grave;
         }
+        if (!faults) continue;
         const auto clean = reviewed(m, plain.track(), o.student.stature_m);
         if (!clean) continue;
         const double until = take.truth().phases.front().start_s;
@@ -174,12 +175,14 @@ void one_movement(const Movement& m, int seeds) {
 } // namespace
 
 int main(int argc, char** argv) {
+    const bool faults = argc < 2 || std::string(argv[1]) != "--faultless";
+    if (!faults) --argc, ++argv;
     const int seeds = argc > 1 ? std::max(1, std::atoi(argv[1])) : 1;
-    auto movements = load_movements(find_data_dir(argv[0]));
+    auto movements = load_movements(test::data_dir());
     if (argc > 2) std::erase_if(movements, [&](const Movement& m) { return m.id != argv[2]; });
     std::atomic<std::size_t> next{0};
     auto work = [&] {
-        for (std::size_t i; (i = next++) < movements.size();) one_movement(movements[i], seeds);
+        for (std::size_t i; (i = next++) < movements.size();) one_movement(movements[i], seeds, faults);
     };
     {
         const std::jthread other(work);

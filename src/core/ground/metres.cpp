@@ -1,12 +1,43 @@
 // Points in metres: anywhere in a room, on a floor of any height and slope.
 #include "core/ground/grounding.h"
 #include <algorithm>
+#include <cmath>
 #include <Eigen/Dense>
+#include <numbers>
 
 namespace bevel::grounding {
 namespace {
 
 using signal::Series;
+
+/// Noise of the points: its size, m, and the time over which it goes together. Limbs keep their length: how these change from one moment
+/// to a later one is noise alone, whatever the movement. Given points may carry more of it than second differences show.
+struct Noise {
+    double size = 0, together_s = 0;
+};
+Noise noise_in_limbs(const Motion& m) {
+    constexpr std::array<std::pair<Point, Point>, 4> limbs{
+        {{left_hip, left_knee}, {left_knee, left_ankle}, {left_shoulder, left_elbow}, {left_elbow, left_wrist}}};
+    /// Spread of the changes of limb lengths over so long, m.
+    auto change = [&](double over_s) {
+        Series sizes;
+        const auto frames = static_cast<std::size_t>(std::max(1.0, std::round(over_s * m.rate)));
+        for (const auto& limb : limbs)
+            for (const Side s : {Side::left, Side::right}) {
+                auto length = [&](std::size_t f) { return (m.m[f][at(on(s, limb.first))] - m.m[f][at(on(s, limb.second))]).norm(); };
+                Series d;
+                for (std::size_t f = 0; f + frames < m.frames(); f += 1 + m.frames() / 3000)
+                    if (m.valid[f] && m.valid[f + frames]) d.push_back(std::abs(length(f + frames) - length(f)));
+                if (d.size() >= 20) sizes.push_back(signal::median(d) / 0.6745);
+            }
+        return sizes.empty() ? 0.0 : signal::median(sizes);
+    };
+    Noise n;
+    const double far = change(1.5), near = change(0.1);
+    n.size = far / 2; // two moments, two ends
+    if (far > 1e-6 && near < far) n.together_s = std::clamp(-0.1 / std::log(std::max(1e-3, 1 - near * near / (far * far))), 0.0, 2.0);
+    return n;
+}
 
 /// Noise of the points from frame to frame, m: second differences against those of a smooth movement (median, so that jerks do not count).
 double noise_of(const Motion& m) {
@@ -194,10 +225,14 @@ Result<Motion> from_metres(const Track& t, const MotionOptions& o) {
             m.valid[i] = true;
         }
     m.rate = signal::median_rate(m.time_s);
-    const double noise = noise_of(m);
+    const Noise limbs = o.filter ? noise_in_limbs(m) : Noise{};
+    const double noise = std::max(noise_of(m), limbs.size);
+    m.together_s = limbs.together_s;
     const double cutoff = o.cutoff_hz > 0 ? o.cutoff_hz : 6.0;
-    // Passed by the filter, of white noise: about its bandwidth against half the rate.
-    const double left = o.filter && cutoff < 0.45 * m.rate ? std::sqrt(std::min(1.0, 2.6 * cutoff / m.rate)) : 1;
+    // Passed by the filter, of noise from frame to frame: about its bandwidth against half the rate; of noise that goes together over a time
+    // (first-order): what its spectrum has below the cutoff.
+    const double passed = std::max(2.6 * cutoff / m.rate, 2 / std::numbers::pi * std::atan(2 * std::numbers::pi * cutoff * m.together_s));
+    const double left = o.filter && cutoff < 0.45 * m.rate ? std::sqrt(std::min(1.0, passed)) : 1;
     for (std::size_t i = 0; i < n; ++i)
         for (std::size_t k = 0; k < point_count; ++k) {
             const double stated = i < t.m_sigma.size() ? t.m_sigma[i][k] : 0;

@@ -62,6 +62,7 @@ struct Motion {
     /// One camera: heel and toe (left heel, left toe, right heel, right toe) on the picture as if at the standing distance, m: (right, up).
     /// A foot that rests keeps its place here whatever its depth; a step towards the camera moves down. Empty for 3D points.
     std::vector<std::array<Vec2, 4>> foot_place;
+    double together_s = 0;      // points in metres: time over which their errors go together; 0: from frame to frame
     double jitter = 0;          // m, the part of sigma that changes from frame to frame, after filtering
     bool vertical_known = true; // told from something other than the body
     double vertical_sigma = 0;  // rad

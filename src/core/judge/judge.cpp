@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 #include <map>
+#include <memory>
 
 namespace bevel {
 namespace {
@@ -65,6 +66,10 @@ private:
         std::optional<double> low, high; // as this clip can tell them
         std::size_t phase = 0;           // index in the movement
         bool all = false;                // of all phases together
+        /// Where the movement itself asks for what lies beyond the band, the band is about that: values are held as moved by so much, and
+        /// these are what is held.
+        double moved = 0;
+        std::shared_ptr<std::vector<RepetitionValue>> as_moved;
     };
 
     /// What is beyond one end of a band, and by how much.
@@ -107,21 +112,38 @@ private:
         return out;
     }
 
-    /// The band of a phase: the check's own, and what the movement itself asks there where that lies beyond it.
-    static void asked_band(const Check& c, const std::optional<double>& asked, std::optional<double>& low, std::optional<double>& high) {
-        if (!asked || c.severity == Severity::safety || (!c.stack.empty() && c.stack.back().level >= BandLevel::phase)) return;
-        if (low && *asked < *low) low = *asked - c.matters;
-        if (high && *asked > *high) high = *asked + c.matters;
+    /// One phase. What the movement itself asks there beyond the band (each side of the movement its own) is no fault: such values are
+    /// held as if what is asked lay within the band, by as much as matters. Not for safety, nor where the phase or a person has a band of
+    /// its own.
+    static Held phase_held(const Check& c, const PhaseValues& p) {
+        Held h{told_of(p.repetitions), c.low, c.high, p.phase, false, 0, nullptr};
+        if (c.severity == Severity::safety || (!c.stack.empty() && c.stack.back().level >= BandLevel::phase)) return h;
+        auto by = [&](const RepetitionValue& r) -> double {
+            if (r.asked && c.low && *r.asked < *c.low) return *r.asked - c.matters - *c.low;
+            if (r.asked && c.high && *r.asked > *c.high) return *r.asked + c.matters - *c.high;
+            return 0;
+        };
+        if (std::none_of(h.told.begin(), h.told.end(), [&](const auto* r) { return by(*r) != 0; })) return h;
+        h.as_moved = std::make_shared<std::vector<RepetitionValue>>();
+        for (const auto* r : h.told) {
+            RepetitionValue moved = *r;
+            const double d = by(*r);
+            moved.value -= d;
+            for (auto& x : moved.course) x -= static_cast<float>(d);
+            h.moved += d / static_cast<double>(h.told.size());
+            h.as_moved->push_back(std::move(moved));
+        }
+        h.told = told_of(*h.as_moved);
+        return h;
     }
 
     void judge_one(const CheckValues& v, std::vector<Finding>& out) const {
         const Check& c = mv_.checks[v.check];
         Finding f = blank(v);
         std::vector<Held> held;
-        held.push_back({told_of(v.repetitions), c.low, c.high, 0, true});
+        held.push_back({told_of(v.repetitions), c.low, c.high, 0, true, 0, nullptr});
         for (const auto& p : v.phases) {
-            Held h{told_of(p.repetitions), c.low, c.high, p.phase, false};
-            asked_band(c, p.asked, h.low, h.high);
+            Held h = phase_held(c, p);
             if (!h.told.empty()) held.push_back(std::move(h));
         }
         if (held.size() == 1 && held.front().told.empty()) {
@@ -232,7 +254,7 @@ private:
             g.repetitions = std::move(outside);
             g.verdict = Verdict::outside;
             by_phase(g, held, &at);
-            if (!held[led].all) g.low = held[led].low, g.high = held[led].high;
+            show_moved(g, held[led]);
             say(c, g);
             return g;
         }
@@ -263,9 +285,18 @@ private:
         }
         g.verdict = Verdict::edge;
         by_phase(g, held, &at);
-        if (!of->all) g.low = of->low, g.high = of->high;
+        show_moved(g, *of);
         say(c, g);
         return g;
+    }
+
+    /// The figure and band of the phase that leads, as they are.
+    static void show_moved(Finding& f, const Held& h) {
+        if (h.all) return;
+        auto end = [&](const std::optional<double>& x) { return x ? std::optional(*x + h.moved) : std::nullopt; };
+        f.low = end(h.low);
+        f.high = end(h.high);
+        f.value += h.moved;
     }
 
     /// Inside: the figure over all phases, and where it is nearest to that.
@@ -314,7 +345,9 @@ private:
                     std::sort(p.repetitions.begin(), p.repetitions.end());
                 }
             }
-            p.value = x.value;
+            p.value = x.value + h.moved;
+            if (p.low) *p.low += h.moved;
+            if (p.high) *p.high += h.moved;
             p.sigma = x.sigma();
             p.time_s = moment(*shown, h);
             p.share_outside = share_outside(*shown, h.low, h.high);

@@ -136,33 +136,29 @@ private:
             drift(c, r, out.side, v);
             break;
         case CheckForm::order:
-            order(how, rep, v);
-            break;
-        case CheckForm::count:
-            if (how.counts == "pace")
-                pace(c, rep, v);
-            else
-                count(how, rep, v);
-            break;
         case CheckForm::spread:
-            together(how, rep, v);
+        case CheckForm::count:
+            if (how.form != CheckForm::count && !of_one_phase(how)) {
+                at_moments(c, how, rep, v);
+                break;
+            }
+            // Events that belong to one phase: each phase by itself, and the first that has them where one figure is asked for.
+            for (const auto& w : windows(c.phases, rep)) {
+                RepetitionValue one = blank;
+                one.time_s = w.from;
+                at_moments(c, how, rep, one, w.phase);
+                if (v.absent != Absent::none) v = one;
+                phase_of(out, w.phase).repetitions.push_back(std::move(one));
+            }
+            if (how.counts == "pace") pace(c, rep, v = blank);
             break;
         case CheckForm::same:
             break;
         }
-        if (c.form == CheckForm::count) // each phase by itself
-            for (const auto& w : windows(c.phases, rep)) {
-                RepetitionValue one = blank;
-                one.time_s = w.from;
-                if (how.counts == "pace")
-                    pace(c, rep, one, w.phase);
-                else
-                    count(how, rep, one, w.phase);
-                phase_of(out, w.phase).repetitions.push_back(std::move(one));
-            }
         auto as_of_left = [&](RepetitionValue& x) {
             x.value = -x.value;
             for (auto& y : x.course) y = -y;
+            if (x.asked) x.asked = -*x.asked;
         };
         if (c.by_lead && rep.reference_side() == Side::right) {
             as_of_left(v);
@@ -170,6 +166,19 @@ private:
                 if (!p.repetitions.empty() && p.repetitions.back().repetition == v.repetition) as_of_left(p.repetitions.back());
         }
         out.repetitions.push_back(std::move(v));
+    }
+
+    /// What is told by moments: between two of them, of all that belong together, or on the way of a shift.
+    void at_moments(const Check& c, const Check& how, const Repetition& rep, RepetitionValue& v,
+                    std::optional<std::size_t> phase = std::nullopt) const {
+        if (how.form == CheckForm::order)
+            order(how, rep, v, phase);
+        else if (how.form == CheckForm::spread)
+            together(how, rep, v, phase);
+        else if (how.counts == "pace")
+            pace(c, rep, v, phase);
+        else
+            count(how, rep, v, phase);
     }
 
     /// Why a check has nothing to say of a repetition, before it is looked at.
@@ -186,7 +195,7 @@ private:
     static PhaseValues& phase_of(CheckValues& v, std::size_t phase) {
         const auto it = std::find_if(v.phases.begin(), v.phases.end(), [&](const PhaseValues& p) { return p.phase == phase; });
         if (it != v.phases.end()) return *it;
-        v.phases.push_back({phase, {}, std::nullopt});
+        v.phases.push_back({phase, {}});
         return v.phases.back();
     }
 
@@ -281,9 +290,8 @@ private:
             RepetitionValue one = blank;
             one.time_s = w.from;
             over(c, how, r, out.side, Window{w.from + trim, w.to - trim, w.phase}, one);
-            PhaseValues& p = phase_of(out, w.phase);
-            if (!p.asked) p.asked = asked(c, how, al_.repetitions[r].reference_side(), out.side, w.phase);
-            p.repetitions.push_back(std::move(one));
+            if (one.absent == Absent::none) one.asked = asked(c, how, al_.repetitions[r].reference_side(), out.side, w.phase);
+            phase_of(out, w.phase).repetitions.push_back(std::move(one));
         }
     }
 
@@ -313,8 +321,7 @@ private:
             if (holds) x.push_back(c.size ? std::abs((*all)[k]) : (*all)[k]);
         }
         if (x.size() < (c.when.empty() ? (n - 2 * trim) / 3 : 3)) return std::nullopt;
-        const double v = summed(c.summary, x, 0);
-        return c.by_lead && lead == Side::right ? -v : v;
+        return summed(c.summary, x, 0);
     }
 
     /// The value of a course of values with so much noise. Its tails are drawn out by the noise: of the spread only the part that noise does
@@ -449,13 +456,13 @@ private:
         return out;
     }
 
-    /// The event in the phases it belongs to; with `only`, in that one of their windows.
-    std::optional<Moment> moment(const EventPick& e, const Repetition& rep, std::optional<std::size_t> only = std::nullopt) const {
+    /// The event in the phases it belongs to, or in that one of them.
+    std::optional<Moment> moment(const EventPick& e, const Repetition& rep, std::optional<std::size_t> phase = std::nullopt) const {
         const auto kind = event_from_name(e.event);
         if (!kind) return std::nullopt;
         if (*kind == EventKind::shift_onset || *kind == EventKind::shift_start || *kind == EventKind::shift_end ||
             *kind == EventKind::shift_rest) {
-            const Shift* s = shift(e, rep);
+            const Shift* s = shift(e, rep, phase);
             if (!s) return std::nullopt;
             if (*kind == EventKind::shift_onset) return Moment{s->onset_s, s->onset_sigma_s};
             if (*kind == EventKind::shift_rest) return Moment{s->rest_s, s->onset_sigma_s};
@@ -465,10 +472,9 @@ private:
         const auto part = e.part.empty() ? std::nullopt : part_from_name(e.part);
         std::optional<Moment> best;
         double least = e.within_s;
-        const auto all = windows(phases_of(e), rep);
-        for (std::size_t k = 0; k < all.size(); ++k) {
-            if (only && *only != k) continue;
-            const double from = e.at_end ? all[k].to : all[k].from;
+        for (const auto& w : windows(phases_of(e), rep)) {
+            if (phase && *phase != w.phase) continue;
+            const double from = e.at_end ? w.to : w.from;
             const auto& stream = of_kind_[static_cast<std::size_t>(*kind)];
             for (auto it = std::lower_bound(stream.begin(), stream.end(), from - e.within_s,
                                             [](const Event*event, double t) { return event->time_s < t; });
@@ -483,12 +489,19 @@ private:
 
     Absent no_shift() const { return ms_.find("weight.along_raw")->absent_throughout().value_or(Absent::no_event); }
 
-    void order(const Check& how, const Repetition& rep, RepetitionValue& v) const {
+    /// Whether all events of a check belong to one role, so that each phase of it has its own.
+    static bool of_one_phase(const Check& how) {
+        const auto one = [&](const EventPick& e) { return e.roles == how.events.front().roles; };
+        return how.events.size() > 1 && std::all_of(how.events.begin(), how.events.end(), one) &&
+               (how.form == CheckForm::spread || how.events.front().roles.size() == 1);
+    }
+
+    void order(const Check& how, const Repetition& rep, RepetitionValue& v, std::optional<std::size_t> phase = std::nullopt) const {
         if (how.events.size() < 2) return;
-        auto a = moment(how.events[0], rep), b = moment(how.events[1], rep);
-        if (how.events[0].roles == how.events[1].roles) // both of the same phase
-            for (std::size_t k = 0; k < windows(phases_of(how.events[0]), rep).size(); ++k) {
-                a = moment(how.events[0], rep, k), b = moment(how.events[1], rep, k);
+        auto a = moment(how.events[0], rep, phase), b = moment(how.events[1], rep, phase);
+        if (!phase && how.events[0].roles == how.events[1].roles) // both of the same phase
+            for (const auto& w : windows(phases_of(how.events[0]), rep)) {
+                a = moment(how.events[0], rep, w.phase), b = moment(how.events[1], rep, w.phase);
                 if (a && b) break;
             }
         if (!a || !b) {
@@ -533,11 +546,11 @@ private:
         v.absent = Absent::none;
     }
 
-    void together(const Check& how, const Repetition& rep, RepetitionValue& v) const {
+    void together(const Check& how, const Repetition& rep, RepetitionValue& v, std::optional<std::size_t> phase = std::nullopt) const {
         std::optional<Moment> first, last;
         std::size_t found = 0; // a part that does not move is not waited for
         for (const auto& e : how.events) {
-            const auto m = moment(e, rep);
+            const auto m = moment(e, rep, phase);
             if (!m) continue;
             ++found;
             if (!first || m->t < first->t) first = m;

@@ -13,6 +13,8 @@ struct RepetitionValue {
     /// Its states could not be told (for this reason), so that it was looked at whether they held or not: inside the band it is told all
     /// the same, outside it tells nothing.
     Absent whole = Absent::none;
+    /// Of one phase: the same of the reference led by that side, where it can be told: what the movement itself asks there.
+    std::optional<double> asked;
     std::vector<float> course; // the values it was made from, at most 50 of them, in order of time
     double sigma() const;
 };
@@ -21,7 +23,6 @@ struct RepetitionValue {
 struct PhaseValues {
     std::size_t phase = 0; // index in the movement
     std::vector<RepetitionValue> repetitions;
-    std::optional<double> asked; // the same of the reference, where it can be told: what the movement itself asks in this phase
 };
 
 struct CheckValues {

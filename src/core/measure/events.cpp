@@ -1,4 +1,5 @@
 #include "core/measure/events.h"
+#include "core/measure/weight.h"
 #include "core/signal/signal.h"
 #include <algorithm>
 #include <cmath>
@@ -56,10 +57,14 @@ void moves(const std::vector<double>& t, const Series& y, double least, double n
                 std::size_t lo = peak, hi = peak;
                 while (lo > k && std::abs(v[lo]) > edge) --lo;
                 while (hi < e && std::abs(v[hi]) > edge) ++hi;
-                const double sigma =
-                    std::max(0.5 * (t[b - 1] - t[a]) / static_cast<double>(b - a), noise / std::max(1e-9, 0.3 * std::abs(v[peak])));
-                out.push_back({from, part, std::nullopt, t[lo], sigma});
-                out.push_back({to, part, std::nullopt, t[hi], sigma});
+                // The speed's own noise over how it grows and dies away there.
+                auto sigma = [&](std::size_t end) {
+                    const double slope = 0.9 * std::abs(v[peak]) / std::max(1e-3, std::abs(t[end] - t[peak]));
+                    return std::max({0.5 * (t[b - 1] - t[a]) / static_cast<double>(b - a), noise / std::max(1e-9, 0.3 * std::abs(v[peak])),
+                                     noise * rate_of_noise / std::max(1e-9, slope)});
+                };
+                out.push_back({from, part, std::nullopt, t[lo], sigma(lo)});
+                out.push_back({to, part, std::nullopt, t[hi], sigma(hi)});
             }
             k = e + 1;
         }
@@ -92,11 +97,12 @@ void hands(const Motion& m, std::vector<Event>& out) {
             speed[f] = d.norm() / (m.time_s[f + 1] - m.time_s[f - 1]);
         }
         const Series slow = signal::low_pass(m.time_s, speed, 2.0);
-        double peak = 0;
+        double peak = 0, fastest_s = 0;
         std::size_t onset = 0;
+        const double noise = m.from_pictures() ? 0 : m.jitter * rate_of_noise; // of the speed, m/s
         for (std::size_t f = 1; f < m.frames(); ++f) {
             if (!std::isfinite(slow[f]) || !std::isfinite(slow[f - 1])) continue;
-            if (slow[f] > peak) peak = slow[f];
+            if (slow[f] > peak) peak = slow[f], fastest_s = m.time_s[f];
             // The move begins where its speed last passed a tenth of its peak on the way up.
             if (slow[f - 1] <= 0.15 && slow[f] > 0.15) {
                 double most = slow[f];
@@ -107,9 +113,12 @@ void hands(const Motion& m, std::vector<Event>& out) {
                 onset = f;
             }
             // A stop: from a peak of at least 15 cm/s down to a tenth of it, or to what the points' noise allows.
-            const double edge = std::max(0.1 * peak, 0.02);
+            const double edge = std::max({0.1 * peak, 0.02, 1.5 * noise});
             if (peak > 0.15 && slow[f - 1] >= edge && slow[f] < edge) {
-                out.push_back({EventKind::hand_stop, Part::hand, s, m.time_s[f], 0.05});
+                // What noise does to the moment, and how much earlier a raised edge is passed.
+                const double slope = (peak - edge) / std::max(1e-3, m.time_s[f] - fastest_s);
+                const double sigma = std::hypot(0.05, (noise + edge - std::max(0.1 * peak, 0.02)) / std::max(1e-6, slope));
+                out.push_back({EventKind::hand_stop, Part::hand, s, m.time_s[f], sigma});
                 peak = 0;
             }
         }

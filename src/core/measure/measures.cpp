@@ -320,8 +320,6 @@ void wander(const Motion& m, const std::vector<Body3>& own, Measures& out) {
     out.series["step.facing"] = std::move(facing);
 }
 
-/// Of noise below 6 Hz a low-pass at 2 Hz leaves a third of the power, and its derivative has 2 pi times 1.15 Hz of that, 1/s.
-constexpr double rate_of_noise = 0.577 * 2 * std::numbers::pi * 1.15;
 
 /// Turn of the pelvis per second, for the rule that it rests while a foot is off.
 void turn_rate(const Motion& m, Measures& out) {
@@ -338,8 +336,8 @@ void turn_rate(const Motion& m, Measures& out) {
             s.absent = Absent::no_body;
             continue;
         }
-        s.value = std::abs(rate[f]);
         s.own = static_cast<float>(std::max(0.5, turn.samples[f].own * rate_of_noise));
+        s.value = freed_of_noise(rate[f], s.own);
         s.sigma = s.own;
     }
     out.series["pelvis.turn_rate"] = std::move(series);
@@ -357,7 +355,7 @@ void turn_rate(const Motion& m, Measures& out) {
             const double noise = own.empty() ? 1 : std::max(0.5, signal::median(own) * rate_of_noise);
             for (std::size_t f = 0; f < m.frames(); ++f)
                 if (std::isfinite(speed[f])) {
-                    foot.samples[f] = {std::abs(speed[f]), noise, Absent::none};
+                    foot.samples[f] = {freed_of_noise(speed[f], noise), noise, Absent::none};
                     foot.samples[f].own = static_cast<float>(noise);
                 }
         }

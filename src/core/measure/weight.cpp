@@ -107,7 +107,8 @@ std::optional<double> calibration(const Motion& m, const Measures& out, const Al
 }
 
 /// The outline of the feet on the ground against the extrapolated body centre (Hof 2005), in half widths; points in metres.
-Value base_margin(const Motion& m, const Measures& out, std::size_t f, const Vec3& centre, const Vec3& speed) {
+/// `half_width`: m, of the narrowest way across it.
+Value base_margin(const Motion& m, const Measures& out, std::size_t f, const Vec3& centre, const Vec3& speed, double& half_width) {
     std::vector<Vec2> points;
     for (const Side s : {Side::left, Side::right}) {
         if (out.contact[static_cast<std::size_t>(s)][f] == Contact::off) continue;
@@ -143,6 +144,7 @@ Value base_margin(const Motion& m, const Measures& out, std::size_t f, const Vec
         for (const auto& p : hull) width = std::max(width, (p - a).dot(inward));
         half = std::min(half, 0.5 * width);
     }
+    half_width = half;
     return nearest / half;
 }
 
@@ -304,9 +306,13 @@ void weigh(const Motion& m, Sex sex, Measures& out) {
     for (std::size_t f = 0; f < n && full; ++f) {
         if (!m.valid[f]) continue;
         auto rate = [&](std::size_t a) { return std::isfinite(speed[a][f]) ? speed[a][f] : 0; };
-        const Value v = base_margin(m, out, f, out.centre[f], Vec3(rate(0), rate(1), rate(2)));
+        double half = 0.1;
+        const Value v = base_margin(m, out, f, out.centre[f], Vec3(rate(0), rate(1), rate(2)), half);
         margin[f].absent = v.absent;
-        if (v.absent == Absent::none) margin[f] = sample(v.v, own / 0.1, 0.01, std::hypot(masses_spread, 0.01) / 0.1);
+        if (v.absent != Absent::none) continue;
+        // The centre and its speed over the pendulum's own pace both carry the points' noise.
+        const double pace = std::sqrt(gravity / std::max(0.3, out.centre[f].y()));
+        margin[f] = sample(v.v, own * std::hypot(1, rate_of_noise / pace) / half, 0.01, std::hypot(masses_spread, 0.01) / half);
     }
     out.series["base.margin"] = column("base.margin", std::nullopt, std::move(margin));
     std::vector<Sample> sway(n, Sample{0, 0, Absent::no_neutral});
