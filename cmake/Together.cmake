@@ -1,8 +1,8 @@
-# Sources of a folder are compiled together, up to so many lines at a time (CMake's unity groups): headers of others are read and templates
-# made once for all of them. What is named alone stays alone, since it takes long by itself. Names in unnamed namespaces must differ within
-# a layer. -DBEVEL_TOGETHER=OFF compiles each by itself, as tools that look at one file want it.
+# Sources of a folder are compiled together, so many at a time in the order of their names (CMake's unity groups): headers of others are read
+# and templates made once for all of them. What is named alone stays alone. Names in unnamed namespaces must differ within a folder.
+# -DBEVEL_TOGETHER=OFF compiles each by itself, as tools that look at one file want it.
 option(BEVEL_TOGETHER "Compile the sources of a folder together" ON)
-function(compile_together target lines)
+function(compile_together target files)
   cmake_parse_arguments(T "" "" "ALONE" ${ARGN})
   if(NOT BEVEL_TOGETHER)
     return()
@@ -23,13 +23,13 @@ function(compile_together target lines)
       set_source_files_properties(${file} PROPERTIES SKIP_UNITY_BUILD_INCLUSION ON)
       continue()
     endif()
-    file(READ ${path} text)
-    string(REGEX MATCHALL "\n" text "${text}")
-    list(LENGTH text length)
-    math(EXPR sum "${full} + ${length}")
-    if(NOT here STREQUAL folder OR sum GREATER lines)
+    math(EXPR sum "${full} + 1")
+    if(NOT here STREQUAL folder) # a file more changes the groups of its own folder only
+      set(group 1)
+      set(sum 1)
+    elseif(sum GREATER files)
       math(EXPR group "${group} + 1")
-      set(sum ${length})
+      set(sum 1)
     endif()
     set(full ${sum})
     set(folder ${here})

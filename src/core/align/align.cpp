@@ -148,13 +148,21 @@ double distance(const Eigen::MatrixXd& a, Eigen::Index i, const Eigen::MatrixXd&
     return (a.row(i) - b.row(j)).squaredNorm() / static_cast<double>(a.cols());
 }
 
+/// Stretches of a course in which nothing moves, without their first and last moments: they are states of any length, and left out of
+/// what is aligned.
+struct Still {
+    double from, to;
+};
+
 /// One way of going through an entry of the form: led by one side, or by either where both look alike.
 struct Unit {
     std::size_t entry = 0;
     std::optional<Side> side;
     const ReferenceModel* model = nullptr;
     Features courses;
-    Eigen::MatrixXd rows; // at the coarse rate, in standard deviations
+    Series times;         // of the rows: at the coarse rate, without what is held still
+    Eigen::MatrixXd rows; // in standard deviations
+    std::vector<Still> stills;
     Side reference_side() const { return side.value_or(Side::left); }
     const ReferenceModel::Course& course() const { return model->of(reference_side()); }
 };
@@ -455,6 +463,47 @@ bool alike(const Eigen::MatrixXd& a, const Eigen::MatrixXd& b) {
     return sum < 0.15 * static_cast<double>(n);
 }
 
+/// How fast all that is compared moves, in standard deviations a second (root mean square of the columns), freed of `noise`.
+Series speeds(const Features& f, const Eigen::RowVectorXd& sd, const Series& at, double cutoff_hz, double noise = 0) {
+    Series square(at.size(), 0);
+    for (std::size_t c = 0; c < f.columns.size(); ++c) {
+        const Series y = f.time_s.size() > 3 ? signal::low_pass(f.time_s, f.columns[c], cutoff_hz) : f.columns[c];
+        const Series v = signal::resample(f.time_s, signal::derivative(f.time_s, y), at);
+        for (std::size_t k = 0; k < at.size(); ++k) square[k] += std::pow(v[k] / sd[static_cast<Eigen::Index>(c)], 2);
+    }
+    for (double& x : square)
+        x = std::isfinite(x) ? std::sqrt(std::max(0.0, x / static_cast<double>(f.columns.size()) - noise * noise)) : 0;
+    return square;
+}
+
+/// Slower than this share of what is usual for so long is still; so much of it is kept at both ends.
+constexpr double still_share = 0.25, still_least_s = 1.0, still_ends_s = 0.3;
+std::vector<Still> stills(const Series& at, const Series& speed, double slow) {
+    std::vector<Still> out;
+    for (std::size_t k = 0; k < at.size(); ++k) {
+        if (speed[k] >= slow) continue;
+        std::size_t e = k;
+        while (e + 1 < at.size() && speed[e + 1] < slow) ++e;
+        if (at[e] - at[k] > still_least_s) out.push_back({at[k] + still_ends_s, at[e] - still_ends_s});
+        k = e;
+    }
+    return out;
+}
+bool within(const std::vector<Still>& all, double t) {
+    return std::any_of(all.begin(), all.end(), [&](const Still& s) { return t > s.from && t < s.to; });
+}
+/// Without the moments inside of still stretches.
+Series moving(Series t, const std::vector<Still>& all) {
+    std::erase_if(t, [&](double x) { return within(all, x); });
+    return t;
+}
+/// Time of [from, to] in which something moves.
+double moving_time(double from, double to, const std::vector<Still>& all) {
+    double t = to - from;
+    for (const auto& s : all) t -= std::max(0.0, std::min(to, s.to) - std::max(from, s.from));
+    return t;
+}
+
 /// A clip held against a form.
 class Aligner {
 public:
@@ -463,7 +512,7 @@ public:
         for (std::size_t e = 0; e < form.entries.size(); ++e)
             for (const Side s : {Side::left, Side::right})
                 if (form.entries[e].side.value_or(s) == s) {
-                    Unit u{e, s, form.entries[e].movement, {}, {}};
+                    Unit u{e, s, form.entries[e].movement, {}, {}, {}, {}};
                     u.courses = features(postures(*u.model, u.course().time_s, u.course().posture, axes_), axes_);
                     units_.push_back(std::move(u));
                 }
@@ -477,7 +526,11 @@ public:
             all = std::move(both);
         }
         scale_ = standard(all, quiet_, own_, motion);
-        for (auto& u : units_) scale_.reference(u.rows);
+        find_stills();
+        for (auto& u : units_) {
+            u.rows = u.courses.at(u.times);
+            scale_.reference(u.rows);
+        }
         scale_.reference(quiet_);
         merge_alike();
     }
@@ -501,6 +554,104 @@ public:
     }
 
 private:
+    /// Where nothing moves, in the clip and in each unit, against their own typical speed.
+    void find_stills() {
+        // Half of all that moves moves faster (weighed by its square, so that the longest stand does not count).
+        auto typical = [](Series v) {
+            std::sort(v.begin(), v.end());
+            double whole = 0, sum = 0;
+            for (const double x : v) whole += x * x;
+            for (const double x : v)
+                if ((sum += x * x) >= 0.5 * whole) return x;
+            return 1.0;
+        };
+        Series all;
+        for (auto& u : units_) {
+            u.times = times(u.course().from(), u.course().to(), coarse);
+            const Series v = speeds(u.courses, scale_.sd, u.times, slow_hz);
+            all.insert(all.end(), v.begin(), v.end());
+        }
+        usual_ = typical(all);
+        for (auto& u : units_) {
+            u.stills = stills(u.times, speeds(u.courses, scale_.sd, u.times, slow_hz), still_share * usual_);
+            u.times = moving(u.times, u.stills);
+        }
+        const Series grid = signal::uniform_grid(motion_.time_s, coarse), v = speeds(own_, scale_.sd, grid, slow_hz);
+        const double pace = std::clamp(typical(v) / std::max(1e-6, usual_), 0.3, 1.5);
+        stills_ = stills(grid, v, still_share * usual_ * pace);
+        grid_ = moving(grid, stills_);
+        noise_ = signal::quantile(speeds(own_, scale_.sd, signal::uniform_grid(motion_.time_s, fine), stop_hz), 0.03);
+    }
+
+    /// Where the figure is still, so is the student in that posture: the stretches that were left out of both are the same ones.
+    void join_holds(Repetition& r, const Unit& u) const {
+        constexpr double near_s = 1.5; // of the reference's time
+        for (const auto& figure : u.stills) {
+            double from = inf, to = -inf;
+            for (const auto& own : stills_) {
+                if (own.from < r.student_s.front() || own.to > r.student_s.back()) continue;
+                const double at = r.to_reference(0.5 * (own.from + own.to));
+                if (at > figure.from - near_s && at < figure.to + near_s) from = std::min(from, own.from), to = std::max(to, own.to);
+            }
+            if (from >= to) continue;
+            std::vector<double> student, reference;
+            bool put = false;
+            for (std::size_t k = 0; k < r.student_s.size(); ++k) {
+                const bool before = r.student_s[k] < from && r.reference_s[k] < figure.from,
+                           after = r.student_s[k] > to && r.reference_s[k] > figure.to;
+                if (after && !put) {
+                    student.insert(student.end(), {from, to});
+                    reference.insert(reference.end(), {figure.from, figure.to});
+                    put = true;
+                }
+                if (before || after) student.push_back(r.student_s[k]), reference.push_back(r.reference_s[k]);
+            }
+            if (!put || student.front() != r.student_s.front()) continue;
+            r.student_s = std::move(student);
+            r.reference_s = std::move(reference);
+        }
+    }
+
+    /// Halts in a repetition that was found.
+    void find_stops(Repetition& r, const Unit& u) const {
+        const auto& c = u.course();
+        const double pace = moving_time(c.from(), c.to(), u.stills) /
+                            std::max(0.1, moving_time(r.to_student(c.from()), r.to_student(c.to()), stills_));
+        const Series t = times(r.start_s, r.end_s, fine), own = speeds(own_, scale_.sd, t, stop_hz, noise_);
+        const Series rt = times(c.from(), c.to(), fine), figure = speeds(u.courses, scale_.sd, rt, stop_hz);
+        const Series moment = signal::resample(r.student_s, r.reference_s, t);
+        const auto frame = [&](double at) {
+            return static_cast<std::size_t>(std::clamp((at - c.from()) * fine, 0.0, static_cast<double>(rt.size() - 1)));
+        };
+        // What the figure does about a moment: the turning point of a course is no halt.
+        auto asked_speed = [&](double at) {
+            double most = 0;
+            for (std::size_t k = frame(at - 0.3); k <= frame(at + 0.3); ++k) most = std::max(most, figure[k]);
+            return most;
+        };
+        for (std::size_t k = 0; k < t.size(); ++k) {
+            if (own[k] >= stop_share * asked_speed(moment[k]) * pace) continue;
+            std::size_t e = k;
+            while (e + 1 < t.size() && own[e + 1] < stop_share * asked_speed(moment[e + 1]) * pace) ++e;
+            Stop stop{t[k], t[e], 0, false};
+            k = e;
+            if (stop.length() <= stop_least_s) continue;
+            const double middle = 0.5 * (stop.from_s + stop.to_s), at = r.to_reference(middle);
+            for (const auto& p : r.phases)
+                if (middle >= p.start_s && middle <= p.end_s) stop.phase = p.index;
+            // Where the figure itself rests or holds, or comes to rest at the end of a phase that settles: borders are told so roughly.
+            auto touches = [&](double from, double to) { return r.to_reference(stop.to_s) > from - about_s && r.to_reference(stop.from_s) < to + about_s; };
+            stop.asked = std::any_of(u.stills.begin(), u.stills.end(), [&](const Still& s) { return touches(s.from, s.to); }) ||
+                         at < c.from() + about_s || at > c.to() - about_s;
+            for (std::size_t p = 0; p < u.model->phases.size(); ++p) {
+                const auto& phase = u.model->phases[p];
+                stop.asked = stop.asked || (phase.rests && touches(c.borders[p], c.borders[p + 1])) ||
+                             (phase.settles && touches(c.borders[p + 1], c.borders[p + 1]));
+            }
+            r.stops.push_back(stop);
+        }
+    }
+
     /// Sides of an entry that look alike become one unit without a side.
     void merge_alike() {
         for (std::size_t k = 0; k + 1 < units_.size(); ++k)
@@ -536,7 +687,7 @@ private:
     };
 
     Fit once() const {
-        const Series grid = signal::uniform_grid(motion_.time_s, coarse);
+        const Series& grid = grid_;
         Eigen::MatrixXd student = own_.at(grid);
         scale_.student(student);
         // Standing by: quietly as before the first repetition, or in the posture between two of them.
@@ -558,10 +709,11 @@ private:
         r.start_s = grid[static_cast<std::size_t>(c.start)];
         r.end_s = grid[static_cast<std::size_t>(c.end)];
         r.cut = c.from > 0 || c.to + 1 < u.rows.rows();
-        const double from = course.from() + c.from / coarse, to = c.to + 1 < u.rows.rows() ? course.from() + c.to / coarse : course.to();
+        const double from = c.from > 0 ? u.times[static_cast<std::size_t>(c.from)] : course.from(),
+                     to = c.to + 1 < u.rows.rows() ? u.times[static_cast<std::size_t>(c.to)] : course.to();
         // Of a repetition that is cut at least a third is asked, else it may be anything.
         if (r.cut && to - from < (course.to() - course.from()) / 3) return std::nullopt;
-        const Series rt = times(from, to, fine), st = times(r.start_s, r.end_s, fine);
+        const Series rt = moving(times(from, to, fine), u.stills), st = moving(times(r.start_s, r.end_s, fine), stills_);
         Eigen::MatrixXd reference = u.courses.at(rt), student = own_.at(st);
         scale_.reference(reference);
         scale_.student(student);
@@ -571,12 +723,14 @@ private:
             r.reference_s.push_back(rt[static_cast<std::size_t>(i)]);
             r.student_s.push_back(st[static_cast<std::size_t>(j)]);
         }
+        join_holds(r, u);
         const auto& b = course.borders;
         for (std::size_t p = 0; p < u.model->phases.size(); ++p)
             if (!r.cut || (b[p] >= from - 1e-9 && b[p + 1] <= to + 1e-9))
                 r.phases.push_back({u.model->phases[p].id, r.to_student(b[p]), r.to_student(b[p + 1]), p});
         if (r.phases.empty()) return std::nullopt;
         snap(r, *u.model, measures_);
+        find_stops(r, u);
         return r;
     }
 
@@ -587,6 +741,12 @@ private:
     std::vector<Unit> units_;
     Eigen::MatrixXd quiet_;
     Standard scale_;
+    static constexpr double slow_hz = 1, stop_hz = 2;                   // below which speeds are taken
+    static constexpr double stop_share = 0.25, stop_least_s = 0.4;      // of the figure's own speed; a shorter halt is none
+    static constexpr double about_s = 0.3;                              // of the reference's time, how surely a moment of it is told
+    double usual_ = 1, noise_ = 0;                                      // speed of the figure; of the clip's own noise
+    std::vector<Still> stills_;                                         // of the clip
+    Series grid_;                                                       // coarse moments of the clip without these
 };
 
 } // namespace

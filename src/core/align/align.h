@@ -10,6 +10,14 @@ struct PhaseSpan {
     std::size_t index = 0; // in the movement
 };
 
+/// Nothing moves where the figure would: slower than a quarter of its own speed about that moment, at the student's pace.
+struct Stop {
+    double from_s = 0, to_s = 0;
+    std::size_t phase = 0; // index in the movement
+    bool asked = false;    // the figure comes to rest there, or holds
+    double length() const { return to_s - from_s; }
+};
+
 struct Repetition {
     /// The side that leads; nothing where both sides look alike in this view, or are.
     std::optional<Side> side;
@@ -18,7 +26,8 @@ struct Repetition {
     double cost = 0;                            // mean squared distance to the reference in standard deviations; 0 is equal
     bool cut = false;                           // the clip begins or ends in it; `phases` are those that are seen whole
     std::vector<PhaseSpan> phases;              // in order of time
-    std::vector<double> student_s, reference_s; // the warp: equal moments, both increasing
+    std::vector<double> student_s, reference_s; // the warp: equal moments, both increasing; what is held still is passed over evenly
+    std::vector<Stop> stops;                    // of more than 0.4 s, in order of time
     /// The side whose reference it is compared with.
     Side reference_side() const { return side.value_or(Side::left); }
     /// Moment of the reference that belongs to time t of the clip.

@@ -81,7 +81,11 @@ Reference::Reference(const Movement& movement, double stature_m)
     measures_ = measure(motion_);
     model_.movement = movement.id;
     model_.views = movement.best_views;
-    for (const auto& p : movement.phases) model_.phases.push_back({p.id, p.role, p.ends_at});
+    for (const auto& p : movement.phases) {
+        const auto& resting = rule_book().resting_roles;
+        const bool rests = p.pause || std::find(resting.begin(), resting.end(), p.role) != resting.end();
+        model_.phases.push_back({p.id, p.role, p.ends_at, p.ease == Ease::settle, rests});
+    }
     model_.stature = stature_m;
     model_.hip_height = motion_.neutral.hip_height;
     if (motion_.frames() > 0) model_.quiet = motion_.own(0);

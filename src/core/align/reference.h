@@ -15,6 +15,8 @@ struct ReferenceModel {
     static constexpr std::size_t points_a_phase = 50; // evenly through each phase, at the middles of fiftieths
     struct Phase {
         std::string id, role, ends_at; // ends_at: as in a movement
+        bool settles = false;          // everything comes to rest at its end
+        bool rests = false;            // a pause belongs in it
     };
     /// A repetition led by one side.
     struct Course {

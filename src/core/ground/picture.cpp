@@ -18,9 +18,6 @@ constexpr double ankle_share = 0.039, ankle_spread = 0.008;     // height of the
 // How far the middle of the body is from the middle of the feet, m: it leans out by so much, and may stand anywhere between them (uniform).
 constexpr double body_over_feet = 0.07, between_feet = 0.29;
 
-double wrap(double a) {
-    return std::remainder(a, 2 * std::numbers::pi);
-}
 /// Own forward and left in the (r, w) plane of the level frame, for an azimuth against the optical axis.
 Vec2 forward_of(double azimuth) {
     return {-std::sin(azimuth), -std::cos(azimuth)};

@@ -535,14 +535,31 @@ private:
     }
 
     void count(const Check& how, const Repetition& rep, RepetitionValue& v, std::optional<std::size_t> phase = std::nullopt) const {
+        // A halt of the whole body is one of whatever it does at that moment.
+        const Stop* longest = nullptr;
+        for (const auto& stop : rep.stops)
+            if (!stop.asked && (!phase || stop.phase == *phase) && (!longest || stop.length() > longest->length())) longest = &stop;
         const Shift* s = how.events.empty() ? nullptr : shift(how.events.front(), rep, phase);
+        if (how.counts == "halts" || (how.counts == "seconds" && longest && (!s || longest->length() > s->stop_s))) {
+            v.value = longest ? longest->length() : 0;
+            v.own = 0.1; // both ends are told to a frame or two of the slowed signals
+            if (longest) v.time_s = longest->from_s;
+            v.absent = Absent::none;
+            return;
+        }
         if (!s) {
             v.absent = no_shift();
             return;
         }
-        v.value = how.counts == "peaks" ? s->peaks : s->stop_s;
-        v.own = how.counts == "peaks" ? 0 : s->stop_sigma_s;
-        v.time_s = s->start_s;
+        // A halt beyond the phase is a rest that another phase asks for, or none.
+        const auto all = windows(phases_of(how.events.front()), rep);
+        const bool here = std::any_of(all.begin(), all.end(), [&](const Window& w) {
+            return (!phase || *phase == w.phase) && s->stop_at_s > w.from - border_s && s->stop_at_s < w.to - border_s;
+        });
+        const bool peaks = how.counts == "peaks";
+        v.value = peaks ? s->peaks : here ? s->stop_s : 0;
+        v.own = peaks ? 0 : s->stop_sigma_s;
+        v.time_s = !peaks && here ? s->stop_at_s : s->start_s;
         v.absent = Absent::none;
     }
 
@@ -600,7 +617,12 @@ private:
         for (std::size_t k = 0; k < al_.repetitions.size(); ++k) {
             if (al_.repetitions[k].cut) continue;
             double sum = 0;
-            for (const auto& w : windows(c.phases, al_.repetitions[k])) sum += w.to - w.from;
+            for (const auto& w : windows(c.phases, al_.repetitions[k])) {
+                sum += w.to - w.from;
+                // A hold lasts as long as it lasts, and a halt is told by itself: neither is pace.
+                for (const auto& stop : al_.repetitions[k].stops)
+                    sum -= std::max(0.0, std::min(w.to, stop.to_s) - std::max(w.from, stop.from_s));
+            }
             d.push_back(sum);
             which.push_back(k);
         }

@@ -78,7 +78,7 @@ struct Shift {
     double rest_s = 0;                          // below 10 % of peak speed again; its sigma is that of the onset
     double from = 0, to = 0;                    // share on the left foot before and after
     int peaks = 1;                              // prominent peaks of speed
-    double stop_s = 0;                          // longest halt on the way
+    double stop_s = 0, stop_at_s = 0;           // longest halt on the way; its middle
     double stop_sigma_s = 0.05;                 // of the length of a halt: error of the share over the speed around it
     double sigma_s = 0.05;                      // of start and end
     double onset_sigma_s = 0.05;

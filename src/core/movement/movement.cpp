@@ -242,7 +242,7 @@ void apply_one(Movement& m, const BandChange& change, BandLevel level) {
 
 /// One phase; what it does not say is as in the posture before it.
 Phase phase(const json& p, const Posture& before, const std::string& stance, const RuleBook& rules) {
-    only(p, {"id", "name", "role", "stance", "duration_s", "breath", "easing", "ends_at", "posture", "exceptions"});
+    only(p, {"id", "name", "role", "stance", "duration_s", "breath", "easing", "pause", "ends_at", "posture", "exceptions"});
     Phase ph;
     ph.id = identifier(p, "id");
     ph.name = text(p, "name");
@@ -250,6 +250,10 @@ Phase phase(const json& p, const Posture& before, const std::string& stance, con
     if (ph.duration_s < 0) throw Bad{"duration_s"};
     ph.breath = pick<Breath>(text(p, "breath"), {{"in", Breath::in}, {"out", Breath::out}, {"free", Breath::free}}, "breath");
     if (p.contains("easing")) ph.ease = pick<Ease>(text(p, "easing"), {{"flow", Ease::flow}, {"settle", Ease::settle}}, "easing");
+    if (p.contains("pause")) {
+        if (!p["pause"].is_boolean()) throw Bad{"pause"};
+        ph.pause = p["pause"].get<bool>();
+    }
     ph.role = text(p, "role", false);
     if (!ph.role.empty() && !among(role_names(), ph.role)) throw Bad{"role '" + ph.role + "' is not known"};
     ph.stance = p.contains("stance") ? text(p, "stance") : stance;
@@ -525,7 +529,7 @@ Result<School> parse_school(const std::string& source) {
 bool same_but_for_bands(const Movement& a, const Movement& b) {
     const auto phase = [](const Phase& x, const Phase& y) {
         return x.id == y.id && x.role == y.role && x.stance == y.stance && x.duration_s == y.duration_s && x.breath == y.breath &&
-               x.ease == y.ease && x.ends_at == y.ends_at && x.posture == y.posture;
+               x.ease == y.ease && x.pause == y.pause && x.ends_at == y.ends_at && x.posture == y.posture;
     };
     const auto check = [](const Check& x, const Check& y) {
         return x.id == y.id && x.rule == y.rule && x.measure == y.measure && x.form == y.form && x.side == y.side && x.phases == y.phases &&

@@ -37,6 +37,7 @@ struct Phase {
     double duration_s = 1;
     Breath breath = Breath::free;
     Ease ease = Ease::flow; // settle: everything comes to rest at the end
+    bool pause = false;     // a pause belongs in it, of any length
     Posture posture;
     std::vector<BandChange> exceptions; // hold in this phase only
     std::string ends_at;                // event its end snaps to: "", "foot_off", "foot_flat", "shift_end", "foot_down"
