@@ -1,5 +1,5 @@
 // One fault in one phase of every repetition, over all movements: how many that are clear are told, whether the right phase is named, and
-// how many faultless takes are told a fault. Prints a part of docs/accuracy.md: bevel-phase-grid [--faultless] [SEEDS] [MOVEMENT].
+// how many faultless takes are told a fault. Prints a part of docs/accuracy.md: bevel-phase-grid [--faultless|--frozen] [SEEDS] [MOVEMENT].
 #include "core/review/review.h"
 #include "support/altered.h"
 #include "support/synthetic.h"
@@ -172,11 +172,64 @@ void one_movement(const Movement& m, int seeds, bool faults) {
     }
 }
 
+struct Frozen {
+    int set = 0, refused = 0, told = 0, timely = 0;
+};
+std::map<std::string, Frozen> by_length;
+std::map<std::string, int> unfrozen;
+
+/// Held still in the middle of one phase of every repetition; and done much quicker or slower, without a halt.
+void frozen_movement(const Movement& m) {
+    const auto o = student(1000, 1);
+    const sim::Take take(m, o);
+    const auto& resting = rule_book().resting_roles;
+    for (std::size_t p = 0; p < m.phases.size(); ++p) {
+        const auto& phase = m.phases[p];
+        if (phase.pause || phase.duration_s < 1 || std::find(resting.begin(), resting.end(), phase.role) != resting.end()) continue;
+        for (const double length : {0.7, 1.5, 3.0, 5.0}) {
+            std::vector<std::pair<double, double>> stops;
+            std::vector<double> when;
+            for (const auto& s : take.truth().phases)
+                if (s.id == phase.id) {
+                    when.push_back(0.5 * (s.start_s + s.end_s) + length * static_cast<double>(stops.size()));
+                    stops.emplace_back(0.5 * (s.start_s + s.end_s), length);
+                }
+            const auto r = reviewed(m, test::frozen(take, stops).track(), o.student.stature_m);
+            bool told = false, timely = false;
+            if (r)
+                for (const auto& f : (*r)->findings) {
+                    if (f.verdict != Verdict::outside || (f.measure != "pace.halts" && f.measure != "shift.stops")) continue;
+                    told = true;
+                    for (const double t : when) timely = timely || (f.time_s > t - 0.2 && f.time_s < t + length + 0.2);
+                }
+            const std::lock_guard lock(out_lock);
+            auto& f = by_length[std::to_string(length).substr(0, 3)];
+            ++f.set, f.refused += !r, f.told += told, f.timely += told && timely;
+            if (!told) ++unfrozen[m.id + "@" + phase.id + " " + std::to_string(length).substr(0, 3) + (r ? "" : " refused")];
+        }
+    }
+    for (const double tempo : {0.4, 0.7, 1.5, 2.5}) {
+        auto slow = o;
+        slow.student.tempo = tempo;
+        const sim::Take paced(m, slow);
+        const auto r = reviewed(m, test::Altered{paced.truth().time_s, paced.truth().points}.track(), o.student.stature_m);
+        bool told = false;
+        if (r)
+            for (const auto& f : (*r)->findings)
+                told = told || (f.verdict == Verdict::outside && (f.measure == "pace.halts" || f.measure == "shift.stops"));
+        const std::lock_guard lock(out_lock);
+        auto& f = by_length["none, " + std::to_string(tempo).substr(0, 3) + " of the duration"];
+        ++f.set, f.refused += !r, f.told += told;
+        if (!r || told) ++unfrozen[m.id + " at " + std::to_string(tempo).substr(0, 3) + (r ? " told" : " refused")];
+    }
+}
+
 } // namespace
 
 int main(int argc, char** argv) {
-    const bool faults = argc < 2 || std::string(argv[1]) != "--faultless";
-    if (!faults) --argc, ++argv;
+    const std::string only = argc > 1 ? argv[1] : "";
+    const bool faults = only != "--faultless";
+    if (only.starts_with("--")) --argc, ++argv;
     const int seeds = argc > 1 ? std::max(1, std::atoi(argv[1])) : 1;
     auto movements = load_movements(test::data_dir());
     if (argc > 2) std::erase_if(movements, [&](const Movement& m) { return m.id != argv[2]; });
@@ -184,10 +237,31 @@ int main(int argc, char** argv) {
     auto work = [&] {
         for (std::size_t i; (i = next++) < movements.size();) one_movement(movements[i], seeds, faults);
     };
-    {
+    auto freeze = [&] {
+        for (std::size_t i; (i = next++) < movements.size();) frozen_movement(movements[i]);
+    };
+    if (only != "--frozen") {
         const std::jthread other(work);
         work();
     }
+    next = 0;
+    if (only.empty() || only == "--frozen") {
+        const std::jthread other(freeze);
+        freeze();
+    }
+    if (!by_length.empty()) {
+        std::printf("\n## Held still\n\n%zu movements, one student, exact points held still in the middle of one phase of every repetition in "
+                    "which no pause belongs; and without a halt at other durations.\n\n| halt, s | set | refused | told | within 0.2 s of "
+                    "it |\n|---|---|---|---|---|\n",
+                    movements.size());
+        for (const auto& [name, f] : by_length)
+            std::printf("| %s | %d | %d | %.1f %% | %.1f %% |\n", name.c_str(), f.set, f.refused, 100.0 * f.told / std::max(1, f.set),
+                        100.0 * f.timely / std::max(1, f.told));
+        std::printf("\nMissed, or told where there is none:");
+        for (const auto& [k, n] : unfrozen) std::printf(" %s;", k.c_str());
+        std::printf("\n");
+    }
+    if (only == "--frozen") return 0;
     std::printf("\n## One fault in one phase\n\n%zu movements, %d students each, exact points in metres changed by a rigid move in one phase of a "
                 "second or more that the rule asks for, in every repetition and in every second one (tests/support/altered.h). Clear: the exact "
                 "figure of that phase beyond its band by the check's bound and 2.1 stated sigma.\n\n| fault | size | set | clear | told | right "

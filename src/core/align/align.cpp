@@ -98,6 +98,8 @@ Features features(const Postures& m, const Axes& axes) {
         }
     }
     for (const Point a : {left_ankle, right_ankle}) add([&](std::size_t i) { return 1.5 * body(i)[a].y() / h; });
+    // The turn of the shoulders, where depth is told: movements of the waist alone have no other course.
+    if (axes.room) add([&](std::size_t i) { return (body(i)[left_shoulder].z() - body(i)[right_shoulder].z()) / h; });
     auto over_feet = [&](std::size_t i) { return Vec3(2 * (mid(body(i), left_hip) - mid(body(i), left_ankle)) / h); };
     auto feet = [&](std::size_t i) { return Vec3(1.5 * (body(i)[left_ankle] - body(i)[right_ankle]) / h); };
     if (axes.room) {
@@ -108,6 +110,28 @@ Features features(const Postures& m, const Axes& axes) {
         add([&](std::size_t i) { return across(i, over_feet(i)); });
         if (std::abs(std::sin(axes.azimuth)) > 0.4) add([&](std::size_t i) { return across(i, feet(i)); });
     }
+    return found;
+}
+
+/// The courses of all parts of the body, as far as the view shows them, over stature: what halts when somebody halts.
+Features all_parts(const Postures& m, const Axes& axes) {
+    Features found{m.time_s, {}};
+    auto add = [&](auto f) {
+        Series y(m.own.size(), NAN);
+        for (std::size_t i = 0; i < m.own.size(); ++i)
+            if (m.valid[i]) y[i] = f(i) / m.stature;
+        found.columns.push_back(signal::fill_gaps(m.time_s, y, 1e9));
+    };
+    for (const Point left : {left_ear, left_shoulder, left_elbow, left_wrist, left_index, left_hip, left_knee, left_ankle, left_toe})
+        for (const Point p : {left, mirrored(left)}) {
+            add([&, p](std::size_t i) { return m.own[i][p].y(); });
+            if (axes.room) {
+                add([&, p](std::size_t i) { return m.own[i][p].x(); });
+                add([&, p](std::size_t i) { return m.own[i][p].z(); });
+            } else {
+                add([&, p](std::size_t i) { return m.own[i][p].x() * m.right[i].x() + m.own[i][p].z() * m.right[i].y(); });
+            }
+        }
     return found;
 }
 
@@ -580,7 +604,9 @@ private:
         const double pace = std::clamp(typical(v) / std::max(1e-6, usual_), 0.3, 1.5);
         stills_ = stills(grid, v, still_share * usual_ * pace);
         grid_ = moving(grid, stills_);
-        noise_ = signal::quantile(speeds(own_, scale_.sd, signal::uniform_grid(motion_.time_s, fine), stop_hz), 0.03);
+        parts_ = all_parts(postures(motion_, axes_), axes_);
+        even_ = Eigen::RowVectorXd::Ones(static_cast<Eigen::Index>(parts_.columns.size()));
+        noise_ = signal::quantile(speeds(parts_, even_, signal::uniform_grid(motion_.time_s, fine), stop_hz), 0.03);
     }
 
     /// Where the figure is still, so is the student in that posture: the stretches that were left out of both are the same ones.
@@ -590,8 +616,14 @@ private:
             double from = inf, to = -inf;
             for (const auto& own : stills_) {
                 if (own.from < r.student_s.front() || own.to > r.student_s.back()) continue;
-                const double at = r.to_reference(0.5 * (own.from + own.to));
-                if (at > figure.from - near_s && at < figure.to + near_s) from = std::min(from, own.from), to = std::max(to, own.to);
+                const double middle = 0.5 * (own.from + own.to), at = r.to_reference(middle);
+                if (at < figure.from - near_s || at > figure.to + near_s) continue;
+                // A halt on the way there is another posture, which the moment found for it explains better.
+                Eigen::MatrixXd there = own_.at({middle}), asked = u.courses.at({0.5 * (figure.from + figure.to), at});
+                scale_.student(there);
+                scale_.reference(asked);
+                if (distance(there, 0, asked, 0) < distance(there, 0, asked, 1) + 0.02)
+                    from = std::min(from, own.from), to = std::max(to, own.to);
             }
             if (from >= to) continue;
             std::vector<double> student, reference;
@@ -617,8 +649,9 @@ private:
         const auto& c = u.course();
         const double pace = moving_time(c.from(), c.to(), u.stills) /
                             std::max(0.1, moving_time(r.to_student(c.from()), r.to_student(c.to()), stills_));
-        const Series t = times(r.start_s, r.end_s, fine), own = speeds(own_, scale_.sd, t, stop_hz, noise_);
-        const Series rt = times(c.from(), c.to(), fine), figure = speeds(u.courses, scale_.sd, rt, stop_hz);
+        const Series t = times(r.start_s, r.end_s, fine), own = speeds(parts_, even_, t, stop_hz, noise_);
+        const Series rt = times(c.from(), c.to(), fine),
+                     figure = speeds(all_parts(postures(*u.model, c.time_s, c.posture, axes_), axes_), even_, rt, stop_hz);
         const Series moment = signal::resample(r.student_s, r.reference_s, t);
         const auto frame = [&](double at) {
             return static_cast<std::size_t>(std::clamp((at - c.from()) * fine, 0.0, static_cast<double>(rt.size() - 1)));
@@ -629,20 +662,31 @@ private:
             for (std::size_t k = frame(at - 0.3); k <= frame(at + 0.3); ++k) most = std::max(most, figure[k]);
             return most;
         };
+        // For how long the figure itself is so slow about a moment: a turning point takes its time.
+        auto slow_for = [&](double at, double limit) {
+            std::size_t low = frame(at);
+            for (std::size_t k = frame(at - 0.5); k <= frame(at + 0.5); ++k)
+                if (figure[k] < figure[low]) low = k;
+            if (figure[low] >= limit) return 0.0;
+            std::size_t from = low, to = low;
+            while (from > 0 && figure[from - 1] < limit) --from;
+            while (to + 1 < figure.size() && figure[to + 1] < limit) ++to;
+            return rt[to] - rt[from];
+        };
         for (std::size_t k = 0; k < t.size(); ++k) {
             if (own[k] >= stop_share * asked_speed(moment[k]) * pace) continue;
             std::size_t e = k;
             while (e + 1 < t.size() && own[e + 1] < stop_share * asked_speed(moment[e + 1]) * pace) ++e;
             Stop stop{t[k], t[e], 0, false};
             k = e;
-            if (stop.length() <= stop_least_s) continue;
             const double middle = 0.5 * (stop.from_s + stop.to_s), at = r.to_reference(middle);
+            const double usual = slow_for(at, stop_share * asked_speed(at)) / std::max(0.1, pace);
+            if (stop.length() - 1.5 * usual <= stop_least_s) continue;
             for (const auto& p : r.phases)
                 if (middle >= p.start_s && middle <= p.end_s) stop.phase = p.index;
-            // Where the figure itself rests or holds, or comes to rest at the end of a phase that settles: borders are told so roughly.
+            // Where a pause belongs, or the figure comes to rest at the end of a phase that settles: borders are told so roughly.
             auto touches = [&](double from, double to) { return r.to_reference(stop.to_s) > from - about_s && r.to_reference(stop.from_s) < to + about_s; };
-            stop.asked = std::any_of(u.stills.begin(), u.stills.end(), [&](const Still& s) { return touches(s.from, s.to); }) ||
-                         at < c.from() + about_s || at > c.to() - about_s;
+            stop.asked = at < c.from() + about_s || at > c.to() - about_s;
             for (std::size_t p = 0; p < u.model->phases.size(); ++p) {
                 const auto& phase = u.model->phases[p];
                 stop.asked = stop.asked || (phase.rests && touches(c.borders[p], c.borders[p + 1])) ||
@@ -741,10 +785,12 @@ private:
     std::vector<Unit> units_;
     Eigen::MatrixXd quiet_;
     Standard scale_;
-    static constexpr double slow_hz = 1, stop_hz = 2;                   // below which speeds are taken
+    static constexpr double slow_hz = 1, stop_hz = 4;                   // below which speeds are taken
     static constexpr double stop_share = 0.25, stop_least_s = 0.4;      // of the figure's own speed; a shorter halt is none
     static constexpr double about_s = 0.3;                              // of the reference's time, how surely a moment of it is told
     double usual_ = 1, noise_ = 0;                                      // speed of the figure; of the clip's own noise
+    Features parts_;                                                    // of the clip
+    Eigen::RowVectorXd even_;                                           // all parts count alike
     std::vector<Still> stills_;                                         // of the clip
     Series grid_;                                                       // coarse moments of the clip without these
 };
