@@ -14,7 +14,6 @@ using test::plain;
 
 namespace {
 
-
 double figure(const char* id, const Body3& b, Side side = Side::left, const Body3* neutral = nullptr) {
     Build c;
     c.side = side;

@@ -14,7 +14,6 @@ using namespace bevel;
 
 namespace {
 
-
 sim::TakeOptions calm(std::uint64_t seed, View view) {
     auto o = sim::take_of(seed, 1.7);
     o.student.score.repetitions = 1;

@@ -9,7 +9,6 @@ using test::plain;
 
 namespace {
 
-
 Motion still(const Body3& b) {
     Track t;
     for (int i = 0; i < 60; ++i) {

@@ -1,5 +1,6 @@
 // One fault in one phase of every repetition, over all movements: how many that are clear are told, whether the right phase is named, and
-// how many faultless takes are told a fault. Prints a part of docs/accuracy.md: bevel-phase-grid [--faultless|--frozen] [SEEDS] [MOVEMENT].
+// how many faultless takes are told a fault. Prints a part of docs/accuracy.md: bevel-phase-grid [--faultless|--frozen|--sizes] [SEEDS]
+// [MOVEMENT].
 #include "core/review/review.h"
 #include "support/altered.h"
 #include "support/synthetic.h"
@@ -142,7 +143,8 @@ void one_movement(const Movement& m, int seeds, bool faults) {
                                 const auto low = p ? p->low : f.low, high = p ? p->high : f.high;
                                 if (n > 0) {
                                     value /= n;
-                                    const double by = a.direction == Direction::high ? value - high.value_or(1e9) : low.value_or(-1e9) - value;
+                                    const double by =
+                                        a.direction == Direction::high ? value - high.value_or(1e9) : low.value_or(-1e9) - value;
                                     const double bound = bound_of(std::max<int>(1, static_cast<int>(f.phases.size())), f.judged);
                                     clear = clear || (f.verdict != Verdict::cannot_tell && by > (bound + 2.1) * sigma && by > 0);
                                 }
@@ -224,6 +226,36 @@ void frozen_movement(const Movement& m) {
     }
 }
 
+struct Sized {
+    int set = 0, refused = 0;
+};
+std::map<std::string, Sized> by_size;
+std::map<std::string, int> unsized;
+
+/// The movement done smaller, higher and lower than its figure, and reviewed as the movement.
+void sized_movement(const Movement& m) {
+    const auto o = student(1000, 1);
+    auto one = [&](const char* what, const Movement& done) {
+        const sim::Take take(done, o);
+        const auto r = reviewed(m, test::Altered{take.truth().time_s, take.truth().points}.track(), o.student.stature_m);
+        const std::lock_guard lock(out_lock);
+        ++by_size[what].set, by_size[what].refused += !r;
+        if (!r) ++unsized[m.id + " " + what];
+    };
+    for (const auto& [what, range] : {std::pair{"half the range", 0.5}, {"seven tenths of the range", 0.7}}) {
+        VersionChange change;
+        change.range = range;
+        if (const auto smaller = make_version(m, Version("smaller", "", change))) one(what, *smaller);
+    }
+    for (const auto& [what, by] : {std::pair{"higher by 7 %", 0.07}, {"lower by 7 %", -0.07}}) {
+        Movement other = m;
+        BandChange change;
+        change.higher = by;
+        apply(other, {change});
+        one(what, other);
+    }
+}
+
 } // namespace
 
 int main(int argc, char** argv) {
@@ -240,7 +272,7 @@ int main(int argc, char** argv) {
     auto freeze = [&] {
         for (std::size_t i; (i = next++) < movements.size();) frozen_movement(movements[i]);
     };
-    if (only != "--frozen") {
+    if (only != "--frozen" && only != "--sizes") {
         const std::jthread other(work);
         work();
     }
@@ -250,10 +282,11 @@ int main(int argc, char** argv) {
         freeze();
     }
     if (!by_length.empty()) {
-        std::printf("\n## Held still\n\n%zu movements, one student, exact points held still in the middle of one phase of every repetition in "
-                    "which no pause belongs; and without a halt at other durations.\n\n| halt, s | set | refused | told | within 0.2 s of "
-                    "it |\n|---|---|---|---|---|\n",
-                    movements.size());
+        std::printf(
+            "\n## Held still\n\n%zu movements, one student, exact points held still in the middle of one phase of every repetition in "
+            "which no pause belongs; and without a halt at other durations.\n\n| halt, s | set | refused | told | within 0.2 s of "
+            "it |\n|---|---|---|---|---|\n",
+            movements.size());
         for (const auto& [name, f] : by_length)
             std::printf("| %s | %d | %d | %.1f %% | %.1f %% |\n", name.c_str(), f.set, f.refused, 100.0 * f.told / std::max(1, f.set),
                         100.0 * f.timely / std::max(1, f.told));
@@ -262,11 +295,29 @@ int main(int argc, char** argv) {
         std::printf("\n");
     }
     if (only == "--frozen") return 0;
-    std::printf("\n## One fault in one phase\n\n%zu movements, %d students each, exact points in metres changed by a rigid move in one phase of a "
-                "second or more that the rule asks for, in every repetition and in every second one (tests/support/altered.h). Clear: the exact "
-                "figure of that phase beyond its band by the check's bound and 2.1 stated sigma.\n\n| fault | size | set | clear | told | right "
-                "phase named | the other way | clear in half the repetitions | told |\n|---|---|---|---|---|---|---|---|---|\n",
-                movements.size(), seeds);
+    next = 0;
+    auto size = [&] {
+        for (std::size_t i; (i = next++) < movements.size();) sized_movement(movements[i]);
+    };
+    if (only.empty() || only == "--sizes") {
+        const std::jthread other(size);
+        size();
+        // Both are done before anything is printed.
+    }
+    if (!by_size.empty()) {
+        std::printf("\n## Smaller, higher, lower\n\nReviewed as the movement itself.\n\n| done | takes | refused |\n|---|---|---|\n");
+        for (const auto& [name, s] : by_size) std::printf("| %s | %d | %d |\n", name.c_str(), s.set, s.refused);
+        std::printf("\nRefused:");
+        for (const auto& [k, n] : unsized) std::printf(" %s;", k.c_str());
+        std::printf("\n");
+    }
+    if (only == "--sizes") return 0;
+    std::printf(
+        "\n## One fault in one phase\n\n%zu movements, %d students each, exact points in metres changed by a rigid move in one phase of a "
+        "second or more that the rule asks for, in every repetition and in every second one (tests/support/altered.h). Clear: the exact "
+        "figure of that phase beyond its band by the check's bound and 2.1 stated sigma.\n\n| fault | size | set | clear | told | right "
+        "phase named | the other way | clear in half the repetitions | told |\n|---|---|---|---|---|---|---|---|---|\n",
+        movements.size(), seeds);
     Tally sum;
     auto line = [](const char* id, double size, const Tally& t) {
         auto share = [](int a, int b) { return b > 0 ? 100.0 * a / b : 0.0; };

@@ -36,7 +36,8 @@ void shift(Body3& b, std::initializer_list<Point> left_points, bool with_nose, c
     if (with_nose) b[nose] += by;
 }
 
-const std::initializer_list<Point> head{left_eye, left_ear}, arms{left_shoulder, left_elbow, left_wrist, left_thumb, left_index, left_little},
+const std::initializer_list<Point> head{left_eye, left_ear},
+    arms{left_shoulder, left_elbow, left_wrist, left_thumb, left_index, left_little},
     upper{left_eye, left_ear, left_shoulder, left_elbow, left_wrist, left_thumb, left_index, left_little};
 
 } // namespace
@@ -64,7 +65,9 @@ const std::vector<Alteration>& alterations() {
         {"pelvis_tilt", "H1", "pelvis.tilt", Direction::high, 11,
          [](Body3& b, double f, double size) { turn(b, {left_hip}, false, middle(b, left_hip), ahead_of(f), size); }},
         {"hands_up", "A4", "hand.height", Direction::high, 0.22,
-         [](Body3& b, double, double size) { shift(b, {left_wrist, left_thumb, left_index, left_little}, false, Vec3(0, size, 0)); }},
+         [](Body3& b, double, double size) {
+             shift(b, {left_wrist, left_thumb, left_index, left_little}, false, Vec3(0, size, 0));
+         }},
         {"knees_in", "K1", "knee.inward", Direction::high, 0.08, [](Body3& b, double f, double size) {
              b[left_knee] -= size * left_of(f);
              b[right_knee] += size * left_of(f);

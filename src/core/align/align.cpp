@@ -495,8 +495,7 @@ Series speeds(const Features& f, const Eigen::RowVectorXd& sd, const Series& at,
         const Series v = signal::resample(f.time_s, signal::derivative(f.time_s, y), at);
         for (std::size_t k = 0; k < at.size(); ++k) square[k] += std::pow(v[k] / sd[static_cast<Eigen::Index>(c)], 2);
     }
-    for (double& x : square)
-        x = std::isfinite(x) ? std::sqrt(std::max(0.0, x / static_cast<double>(f.columns.size()) - noise * noise)) : 0;
+    for (double& x : square) x = std::isfinite(x) ? std::sqrt(std::max(0.0, x / static_cast<double>(f.columns.size()) - noise * noise)) : 0;
     return square;
 }
 
@@ -552,7 +551,7 @@ public:
         scale_ = standard(all, quiet_, own_, motion);
         find_stills();
         for (auto& u : units_) {
-            u.rows = u.courses.at(u.times);
+            u.rows = course_at(u, u.times);
             scale_.reference(u.rows);
         }
         scale_.reference(quiet_);
@@ -560,10 +559,104 @@ public:
     }
 
     Alignment run() {
+        Alignment found = repetitions();
+        if (found.repetitions.empty()) found = stands();
+        return found;
+    }
+
+private:
+    static constexpr double fair = 0.25; // mean cost of a fit that is not tried at another size
+    static constexpr double well = 0.1;  // mean cost of a fit, in variances, that needs no second look
+    struct Fit {
+        Alignment found;
+        double cost = 0; // of explaining the whole clip
+        double mean_cost() const {
+            double sum = 0;
+            for (const auto& r : found.repetitions) sum += r.cost;
+            return found.repetitions.empty() ? inf : sum / static_cast<double>(found.repetitions.size());
+        }
+    };
+
+    /// Of a movement that is mostly a hold: stretches of its posture that begin and end with the clip or with something else, each a
+    /// repetition of which the hold alone is seen.
+    Alignment stands() const {
+        constexpr double mostly = 0.4, least_s = 8, apart_s = 2, like = 0.6, first_s = 10;
+        Alignment out;
+        if (units_.empty()) return out;
+        const Unit& u = units_.front();
+        const auto& c = u.course();
+        const auto figure = std::max_element(u.stills.begin(), u.stills.end(),
+                                             [](const Still& a, const Still& b) { return a.to - a.from < b.to - b.from; });
+        if (figure == u.stills.end() || figure->to - figure->from < mostly * (c.to() - c.from())) return out;
+        const double middle = 0.5 * (figure->from + figure->to);
+        std::size_t phase = 0;
+        while (phase + 1 < u.model->phases.size() && c.borders[phase + 1] < middle) ++phase;
+        std::vector<Still> whole;
+        for (const auto& s : stills_)
+            if (!whole.empty() && s.from - whole.back().to < apart_s)
+                whole.back().to = s.to;
+            else
+                whole.push_back(s);
+        for (const auto& s : whole) {
+            if (s.to - s.from < least_s) continue;
+            // What stood quietly may have been this very posture: with and without the build that was told from it.
+            Eigen::MatrixXd asked = course_at(u, {middle});
+            scale_.reference(asked);
+            double best = inf;
+            for (const bool with_build : {true, false}) {
+                Standard scale = scale_;
+                if (!with_build) scale.build.setZero();
+                Eigen::MatrixXd there = own_.at(times(s.from, std::min(s.to, s.from + first_s), 1)); // later it may have sunk
+                scale.student(there);
+                double sum = 0;
+                for (Eigen::Index k = 0; k < there.rows(); ++k) sum += distance(there, k, asked, 0) / static_cast<double>(there.rows());
+                best = std::min(best, sum);
+            }
+            if (best > like) continue;
+            Repetition r;
+            r.side = u.model->symmetric ? std::nullopt : u.side;
+            r.entry = u.entry;
+            r.start_s = s.from - still_ends_s;
+            r.end_s = s.to + still_ends_s;
+            r.cost = best;
+            r.cut = true;
+            r.phases = {{u.model->phases[phase].id, r.start_s, r.end_s, phase}};
+            r.student_s = {r.start_s, r.end_s};
+            r.reference_s = {figure->from, figure->to};
+            out.repetitions.push_back(std::move(r));
+        }
+        return out;
+    }
+
+    /// The course of a unit, done so much larger or smaller: the way from where it begins.
+    Eigen::MatrixXd course_at(const Unit& u, const Series& t) const {
+        Eigen::MatrixXd m = u.courses.at(t);
+        if (range_ == 1) return m;
+        const Eigen::RowVectorXd home = u.courses.at({u.course().from()}).row(0);
+        return (range_ * (m.rowwise() - home)).rowwise() + home;
+    }
+
+    /// The movement is known by its course and not by its size: where it does not fit well as it stands, it is tried smaller.
+    Alignment repetitions() {
+        Fit best = at_range();
+        if (!best.found.repetitions.empty() && best.mean_cost() < fair) return best.found;
+        for (const double smaller : {0.7, 0.5}) {
+            range_ = smaller;
+            for (auto& u : units_) {
+                u.rows = course_at(u, u.times);
+                scale_.reference(u.rows);
+            }
+            Fit other = at_range();
+            if (!other.found.repetitions.empty() && (best.found.repetitions.empty() || other.cost < best.cost)) best = std::move(other);
+        }
+        return best.found;
+    }
+
+    Fit at_range() {
         Fit best = once();
         // Without a quiet stand, or where the still moment that was taken for one fits badly, the build is told from how the repetitions
         // that are found differ throughout; what explains the clip at the least cost is kept.
-        if (motion_.neutral.source == NeutralSource::quiet_second && best.mean_cost() < well) return best.found;
+        if (motion_.neutral.source == NeutralSource::quiet_second && best.mean_cost() < well) return best;
         auto offer = [&](Fit other) {
             if (!other.found.repetitions.empty() && (best.found.repetitions.empty() || other.cost < best.cost)) best = std::move(other);
         };
@@ -574,10 +667,9 @@ public:
             offer(once());
         }
         offer(std::move(plain));
-        return best.found;
+        return best;
     }
 
-private:
     /// Where nothing moves, in the clip and in each unit, against their own typical speed.
     void find_stills() {
         // Half of all that moves moves faster (weighed by its square, so that the longest stand does not count).
@@ -603,9 +695,14 @@ private:
         const Series grid = signal::uniform_grid(motion_.time_s, coarse), v = speeds(own_, scale_.sd, grid, slow_hz);
         const double pace = std::clamp(typical(v) / std::max(1e-6, usual_), 0.3, 1.5);
         stills_ = stills(grid, v, still_share * usual_ * pace);
-        grid_ = moving(grid, stills_);
         parts_ = all_parts(postures(motion_, axes_), axes_);
         even_ = Eigen::RowVectorXd::Ones(static_cast<Eigen::Index>(parts_.columns.size()));
+        // A clip in which nobody does more than sway has no typical speed of its own: all of it is one stand. (Parts of the body sway by 3
+        // mm a second or so; the slowest sinking is twice as quick as this.)
+        constexpr double sway = 0.0035; // of stature a second, root mean square of the parts
+        if (signal::quantile(speeds(parts_, even_, grid, slow_hz), 0.98) < sway)
+            stills_ = {{grid.front() + still_ends_s, grid.back() - still_ends_s}};
+        grid_ = moving(grid, stills_);
         noise_ = signal::quantile(speeds(parts_, even_, signal::uniform_grid(motion_.time_s, fine), stop_hz), 0.03);
     }
 
@@ -619,7 +716,7 @@ private:
                 const double middle = 0.5 * (own.from + own.to), at = r.to_reference(middle);
                 if (at < figure.from - near_s || at > figure.to + near_s) continue;
                 // A halt on the way there is another posture, which the moment found for it explains better.
-                Eigen::MatrixXd there = own_.at({middle}), asked = u.courses.at({0.5 * (figure.from + figure.to), at});
+                Eigen::MatrixXd there = own_.at({middle}), asked = course_at(u, {0.5 * (figure.from + figure.to), at});
                 scale_.student(there);
                 scale_.reference(asked);
                 if (distance(there, 0, asked, 0) < distance(there, 0, asked, 1) + 0.02)
@@ -629,8 +726,8 @@ private:
             std::vector<double> student, reference;
             bool put = false;
             for (std::size_t k = 0; k < r.student_s.size(); ++k) {
-                const bool before = r.student_s[k] < from && r.reference_s[k] < figure.from,
-                           after = r.student_s[k] > to && r.reference_s[k] > figure.to;
+                const bool before =
+                    r.student_s[k] < from && r.reference_s[k]<figure.from, after = r.student_s[k]> to && r.reference_s[k] > figure.to;
                 if (after && !put) {
                     student.insert(student.end(), {from, to});
                     reference.insert(reference.end(), {figure.from, figure.to});
@@ -647,8 +744,8 @@ private:
     /// Halts in a repetition that was found.
     void find_stops(Repetition& r, const Unit& u) const {
         const auto& c = u.course();
-        const double pace = moving_time(c.from(), c.to(), u.stills) /
-                            std::max(0.1, moving_time(r.to_student(c.from()), r.to_student(c.to()), stills_));
+        const double pace =
+            moving_time(c.from(), c.to(), u.stills) / std::max(0.1, moving_time(r.to_student(c.from()), r.to_student(c.to()), stills_));
         const Series t = times(r.start_s, r.end_s, fine), own = speeds(parts_, even_, t, stop_hz, noise_);
         const Series rt = times(c.from(), c.to(), fine),
                      figure = speeds(all_parts(postures(*u.model, c.time_s, c.posture, axes_), axes_), even_, rt, stop_hz);
@@ -681,11 +778,14 @@ private:
             k = e;
             const double middle = 0.5 * (stop.from_s + stop.to_s), at = r.to_reference(middle);
             const double usual = slow_for(at, stop_share * asked_speed(at)) / std::max(0.1, pace);
-            if (stop.length() - 1.5 * usual <= stop_least_s) continue;
+            // A moment of the figure is told to `about_s`, which slow practice draws out.
+            if (stop.length() - 1.5 * usual <= std::max(stop_least_s, about_s / std::max(0.1, pace))) continue;
             for (const auto& p : r.phases)
                 if (middle >= p.start_s && middle <= p.end_s) stop.phase = p.index;
             // Where a pause belongs, or the figure comes to rest at the end of a phase that settles: borders are told so roughly.
-            auto touches = [&](double from, double to) { return r.to_reference(stop.to_s) > from - about_s && r.to_reference(stop.from_s) < to + about_s; };
+            auto touches = [&](double from, double to) {
+                return r.to_reference(stop.to_s) > from - about_s && r.to_reference(stop.from_s) < to + about_s;
+            };
             stop.asked = at < c.from() + about_s || at > c.to() - about_s;
             for (std::size_t p = 0; p < u.model->phases.size(); ++p) {
                 const auto& phase = u.model->phases[p];
@@ -710,7 +810,7 @@ private:
         for (const auto& r : found.repetitions) {
             const auto u =
                 std::find_if(units_.begin(), units_.end(), [&](const Unit& x) { return x.entry == r.entry && x.side == r.side; });
-            const Eigen::MatrixXd d = own_.at(r.student_s) - u->courses.at(r.reference_s);
+            const Eigen::MatrixXd d = own_.at(r.student_s) - course_at(*u, r.reference_s);
             for (Eigen::Index row = 0; row < d.rows(); ++row)
                 for (Eigen::Index c = 0; c < d.cols(); ++c) apart[static_cast<std::size_t>(c)].push_back(d(row, c));
         }
@@ -718,17 +818,6 @@ private:
         for (Eigen::Index c = 0; c < build.cols(); ++c) build[c] = signal::median(apart[static_cast<std::size_t>(c)]);
         scale_.set_build(build);
     }
-
-    static constexpr double well = 0.1; // mean cost of a fit, in variances, that needs no second look
-    struct Fit {
-        Alignment found;
-        double cost = 0; // of explaining the whole clip
-        double mean_cost() const {
-            double sum = 0;
-            for (const auto& r : found.repetitions) sum += r.cost;
-            return found.repetitions.empty() ? inf : sum / static_cast<double>(found.repetitions.size());
-        }
-    };
 
     Fit once() const {
         const Series& grid = grid_;
@@ -758,7 +847,7 @@ private:
         // Of a repetition that is cut at least a third is asked, else it may be anything.
         if (r.cut && to - from < (course.to() - course.from()) / 3) return std::nullopt;
         const Series rt = moving(times(from, to, fine), u.stills), st = moving(times(r.start_s, r.end_s, fine), stills_);
-        Eigen::MatrixXd reference = u.courses.at(rt), student = own_.at(st);
+        Eigen::MatrixXd reference = course_at(u, rt), student = own_.at(st);
         scale_.reference(reference);
         scale_.student(student);
         const Path path = warp(reference, student, 0.2, r.cost);
@@ -785,14 +874,15 @@ private:
     std::vector<Unit> units_;
     Eigen::MatrixXd quiet_;
     Standard scale_;
-    static constexpr double slow_hz = 1, stop_hz = 4;                   // below which speeds are taken
-    static constexpr double stop_share = 0.25, stop_least_s = 0.4;      // of the figure's own speed; a shorter halt is none
-    static constexpr double about_s = 0.3;                              // of the reference's time, how surely a moment of it is told
-    double usual_ = 1, noise_ = 0;                                      // speed of the figure; of the clip's own noise
-    Features parts_;                                                    // of the clip
-    Eigen::RowVectorXd even_;                                           // all parts count alike
-    std::vector<Still> stills_;                                         // of the clip
-    Series grid_;                                                       // coarse moments of the clip without these
+    static constexpr double slow_hz = 1, stop_hz = 4;              // below which speeds are taken
+    static constexpr double stop_share = 0.25, stop_least_s = 0.4; // of the figure's own speed; a shorter halt is none
+    static constexpr double about_s = 0.3;                         // of the reference's time, how surely a moment of it is told
+    double usual_ = 1, noise_ = 0;                                 // speed of the figure; of the clip's own noise
+    double range_ = 1;                                             // of the way of the movement
+    Features parts_;                                               // of the clip
+    Eigen::RowVectorXd even_;                                      // all parts count alike
+    std::vector<Still> stills_;                                    // of the clip
+    Series grid_;                                                  // coarse moments of the clip without these
 };
 
 } // namespace

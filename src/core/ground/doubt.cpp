@@ -10,7 +10,6 @@ namespace {
 
 constexpr std::array<Point, 8> watched{left_ankle, right_ankle, left_knee, right_knee, left_hip, right_hip, left_shoulder, right_shoulder};
 
-
 class Looker {
 public:
     explicit Looker(const Track& raw) : t_(with_layers(raw)), raw_(raw), height_(body_height_px(t_)) {

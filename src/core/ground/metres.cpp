@@ -229,8 +229,8 @@ Result<Motion> from_metres(const Track& t, const MotionOptions& o) {
     const double noise = std::max(noise_of(m), limbs.size);
     m.together_s = limbs.together_s;
     const double cutoff = o.cutoff_hz > 0 ? o.cutoff_hz : 6.0;
-    // Passed by the filter, of noise from frame to frame: about its bandwidth against half the rate; of noise that goes together over a time
-    // (first-order): what its spectrum has below the cutoff.
+    // Passed by the filter, of noise from frame to frame: about its bandwidth against half the rate; of noise that goes together over a
+    // time (first-order): what its spectrum has below the cutoff.
     const double passed = std::max(2.6 * cutoff / m.rate, 2 / std::numbers::pi * std::atan(2 * std::numbers::pi * cutoff * m.together_s));
     const double left = o.filter && cutoff < 0.45 * m.rate ? std::sqrt(std::min(1.0, passed)) : 1;
     for (std::size_t i = 0; i < n; ++i)

@@ -1,6 +1,6 @@
 // How many sigma beyond its band a check must be to be a fault. A check looks at several phases, at their mean over the repetitions and at
-// the worst third of these; each look is a chance to be wrong. The bound is the check's own: at a band's edge in every phase the whole check
-// is false in 5 %.
+// the worst third of these; each look is a chance to be wrong. The bound is the check's own: at a band's edge in every phase the whole
+// check is false in 5 %.
 #pragma once
 
 namespace bevel {
@@ -13,8 +13,8 @@ double bound_of(int phases, int repetitions);
 /// So many sigma beyond its band a single one of so many values speaks for itself: the largest of them is false in 5 %.
 double bound_of_one(int values);
 
-/// Mean and standard deviation of the mean of the largest third (rounded up) of so many independent standard normal values: what noise alone
-/// adds to the worst third, and how it scatters. Simulated with a million draws up to 24; beyond, by their limits.
+/// Mean and standard deviation of the mean of the largest third (rounded up) of so many independent standard normal values: what noise
+/// alone adds to the worst third, and how it scatters. Simulated with a million draws up to 24; beyond, by their limits.
 struct WorstThird {
     double mean, sd;
 };

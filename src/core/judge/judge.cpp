@@ -8,9 +8,9 @@
 namespace bevel {
 namespace {
 
-constexpr double sure = 1.64;   // sigma within a band that make a praise
-constexpr double strong = 2.5;  // sigma between two clips that contradict each other
-constexpr double in_three = 3;  // a fault shows in a third of the repetitions
+constexpr double sure = 1.64;  // sigma within a band that make a praise
+constexpr double strong = 2.5; // sigma between two clips that contradict each other
+constexpr double in_three = 3; // a fault shows in a third of the repetitions
 
 using Combined = CombinedValue;
 
@@ -386,9 +386,11 @@ private:
 
     /// The moment that shows it most: of the repetition that is farthest outside.
     static double moment(const Told& from, const Held& h) {
-        return (*std::max_element(from.begin(), from.end(), [&](const auto* a, const auto* b) {
-                   return std::abs(beyond(a->value, h.low, h.high)) < std::abs(beyond(b->value, h.low, h.high));
-               }))->time_s;
+        return (*std::max_element(from.begin(), from.end(),
+                                  [&](const auto* a, const auto* b) {
+                                      return std::abs(beyond(a->value, h.low, h.high)) < std::abs(beyond(b->value, h.low, h.high));
+                                  }))
+            ->time_s;
     }
 
     /// The figure of a finding and the moment that shows it: the worst repetition of a fault, else the one nearest to the figure. `of`: the

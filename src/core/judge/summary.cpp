@@ -79,8 +79,7 @@ private:
     std::vector<Window> windows(const std::vector<std::string>& phases, const Repetition& r) const {
         std::vector<Window> w;
         for (const auto& p : r.phases)
-            if (phases.empty() || std::find(phases.begin(), phases.end(), p.id) != phases.end())
-                w.push_back({p.start_s, p.end_s, p.index});
+            if (phases.empty() || std::find(phases.begin(), phases.end(), p.id) != phases.end()) w.push_back({p.start_s, p.end_s, p.index});
         return w;
     }
 
@@ -175,6 +174,8 @@ private:
             order(how, rep, v, phase);
         else if (how.form == CheckForm::spread)
             together(how, rep, v, phase);
+        else if (how.counts == "breath")
+            breathed(rep, v, phase);
         else if (how.counts == "pace")
             pace(c, rep, v, phase);
         else
@@ -324,8 +325,8 @@ private:
         return summed(c.summary, x, 0);
     }
 
-    /// The value of a course of values with so much noise. Its tails are drawn out by the noise: of the spread only the part that noise does
-    /// not explain counts.
+    /// The value of a course of values with so much noise. Its tails are drawn out by the noise: of the spread only the part that noise
+    /// does not explain counts.
     static double summed(Summary how, const std::vector<double>& x, double noise) {
         auto tail = [&](double q) {
             const double middle = signal::median(x), spread = 0.5 * (signal::quantile(x, 0.84) - signal::quantile(x, 0.16));
@@ -561,6 +562,29 @@ private:
         v.own = peaks ? 0 : s->stop_sigma_s;
         v.time_s = !peaks && here ? s->stop_at_s : s->start_s;
         v.absent = Absent::none;
+    }
+
+    /// Time from where the movement begins a breath to where the student does; absent in phases that begin none.
+    void breathed(const Repetition& rep, RepetitionValue& v, std::optional<std::size_t> phase) const {
+        constexpr double near_s = 2.5, tap_s = 0.12, border_sigma_s = 0.2;
+        const auto& in = of_kind_[static_cast<std::size_t>(EventKind::breath_in)];
+        const auto& out = of_kind_[static_cast<std::size_t>(EventKind::breath_out)];
+        v.absent = in.empty() && out.empty() ? Absent::not_marked : Absent::no_occasion;
+        if (!phase || v.absent == Absent::not_marked) return;
+        const auto n = mv_.phases.size();
+        const Breath here = mv_.phases[*phase].breath, before = mv_.phases[(*phase + n - 1) % n].breath;
+        if (here == Breath::free || here == before) return;
+        for (const auto& p : rep.phases) {
+            if (p.index != *phase) continue;
+            const Event* best = nullptr;
+            for (const auto* e : here == Breath::in ? in : out)
+                if (!best || std::abs(e->time_s - p.start_s) < std::abs(best->time_s - p.start_s)) best = e;
+            if (!best || std::abs(best->time_s - p.start_s) > near_s) return;
+            v.value = best->time_s - p.start_s;
+            v.own = std::hypot(tap_s, border_sigma_s);
+            v.time_s = best->time_s;
+            v.absent = Absent::none;
+        }
     }
 
     void together(const Check& how, const Repetition& rep, RepetitionValue& v, std::optional<std::size_t> phase = std::nullopt) const {

@@ -30,7 +30,7 @@ struct CheckValues {
     std::optional<Side> side;
     std::vector<RepetitionValue> repetitions; // over all phases together
     std::vector<PhaseValues> phases;          // in the movement's order; empty for checks that do not look at phases one by one
-    int of_clip = 0; // 1: of the second of two paired clips; repetitions are counted in that one
+    int of_clip = 0;                          // 1: of the second of two paired clips; repetitions are counted in that one
     /// The same check as the other clip of the pair tells it, where both tell it; the surer one is judged.
     std::vector<RepetitionValue> other;
 };

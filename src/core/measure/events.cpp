@@ -61,7 +61,8 @@ void moves(const std::vector<double>& t, const Series& y, double least, double n
                 const double frame = (t[b - 1] - t[a]) / static_cast<double>(b - a);
                 auto sigma = [&, frame](std::size_t end) {
                     const double slope = 0.9 * std::abs(v[peak]) / std::max(1e-3, std::abs(t[end] - t[peak]));
-                    return std::max({0.5 * frame, noise / std::max(1e-9, 0.3 * std::abs(v[peak])), noise * rate_of_noise / std::max(1e-9, slope)});
+                    return std::max(
+                        {0.5 * frame, noise / std::max(1e-9, 0.3 * std::abs(v[peak])), noise * rate_of_noise / std::max(1e-9, slope)});
                 };
                 out.push_back({from, part, std::nullopt, t[lo], sigma(lo)});
                 out.push_back({to, part, std::nullopt, t[hi], sigma(hi)});

@@ -320,7 +320,6 @@ void wander(const Motion& m, const std::vector<Body3>& own, Measures& out) {
     out.series["step.facing"] = std::move(facing);
 }
 
-
 /// Turn of the pelvis per second, for the rule that it rests while a foot is off.
 void turn_rate(const Motion& m, Measures& out) {
     const auto& turn = out.series.at("pelvis.turn");

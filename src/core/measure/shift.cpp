@@ -124,7 +124,7 @@ private:
         const double rests = last < hi ? signal::crossing(ts, v, last, up * moving) : ts[last],
                      shaped_rest = s.end_s + 1.13 * std::max(0.0, s.end_s - when(0.7).first);
         s.rest_s = std::max(s.end_s, sure * rests + (1 - sure) * shaped_rest);
-        for (std::size_t k = 0; k + 1 < runs.size(); ++k) 
+        for (std::size_t k = 0; k + 1 < runs.size(); ++k)
             if (const double halt = ts[runs[k + 1].from] - ts[runs[k].to]; halt > s.stop_s) {
                 s.stop_s = halt;
                 s.stop_at_s = 0.5 * (ts[runs[k + 1].from] + ts[runs[k].to]);

@@ -118,6 +118,15 @@ json finding_json(const Finding& f) {
     if (!told) j["absent_reason"] = f.absent == Absent::none ? "sigma" : std::string(absent_name(f.absent));
     if (told) j["sigma_parts"] = {{"own", number(f.own)}, {"clip", number(f.clip)}, {"person", number(f.person)}};
     if (f.share_outside > 0) j["share_outside"] = number(f.share_outside);
+    for (const auto& p : f.phases)
+        j["phases"].push_back({{"phase", p.phase},
+                               {"value", number(p.value)},
+                               {"sigma", number(p.sigma)},
+                               {"band", {bound(p.low), bound(p.high)}},
+                               {"verdict", verdict_name(p.verdict)},
+                               {"time_s", number(p.time_s)},
+                               {"share_outside", number(p.share_outside)}});
+    if (!f.sure_phase.empty()) j["sure_in"] = f.sure_phase;
     j["band_of"] = level_name(f.whose);
     if (f.reference) j["against_reference"] = true;
     if (f.once) j["once"] = true;
@@ -217,12 +226,15 @@ std::string review_json(const Review& r, const std::string& clip, const std::str
     json reps = json::array();
     for (const auto& rep : r.alignment.repetitions) {
         json phases = json::array();
+        json stops = json::array();
+        for (const auto& s : rep.stops) stops.push_back({{"from_s", number(s.from_s)}, {"to_s", number(s.to_s)}, {"asked", s.asked}});
         for (const auto& p : rep.phases) phases.push_back({{"id", p.id}, {"start_s", number(p.start_s)}, {"end_s", number(p.end_s)}});
         reps.push_back({{"side", rep.side ? json(side_name(*rep.side)) : json()},
                         {"start_s", number(rep.start_s)},
                         {"end_s", number(rep.end_s)},
                         {"cost", number(rep.cost)},
                         {"cut", rep.cut},
+                        {"stops", stops},
                         {"phases", phases}});
     }
     json findings = json::array();
@@ -266,6 +278,18 @@ Result<ReviewFile> parse_review_json(const std::string& text) {
             if (const auto d = f.find("direction"); d != f.end() && d->is_string())
                 x.direction = *d == "low" ? Direction::low : *d == "high" ? Direction::high : Direction::none;
             x.sure = f.value("sure", false);
+            x.sure_phase = f.value("sure_in", "");
+            for (const auto& p : f.value("phases", json::array())) {
+                PhaseFinding one;
+                one.phase = p.at("phase").get<std::string>();
+                if (p.at("value").is_number()) one.value = p["value"].get<double>();
+                if (p.at("sigma").is_number()) one.sigma = p["sigma"].get<double>();
+                if (p.at("band").at(0).is_number()) one.low = p["band"][0].get<double>();
+                if (p.at("band").at(1).is_number()) one.high = p["band"][1].get<double>();
+                for (const Verdict v : {Verdict::inside, Verdict::edge, Verdict::outside, Verdict::cannot_tell})
+                    if (p.at("verdict").get<std::string>() == verdict_name(v)) one.verdict = v;
+                x.phases.push_back(std::move(one));
+            }
             x.reference = f.value("against_reference", false);
             x.judged = f.value("judged", static_cast<int>(x.repetitions.size()));
             if (f.at("value").is_number()) x.value = f["value"].get<double>();

@@ -10,8 +10,7 @@
 #include <QVBoxLayout>
 
 namespace bevel::ui {
-namespace {
-}
+namespace {}
 
 RoomPanel::RoomPanel(const Session& session, QWidget* parent) : QWidget(parent), session_(session) {
     inner_ = new QWidget;

@@ -115,7 +115,8 @@ Result<QString> filled(const QString& words, const FieldSource& source) {
         out += words.mid(at, m.capturedStart() - at);
         at = m.capturedEnd();
         const auto field = field_of(m.captured(1));
-        if (!field) return fail(Code::bad_value, "field: " + FieldWords::tr("“%1”: there is no such field").arg(m.captured()).toStdString());
+        if (!field)
+            return fail(Code::bad_value, "field: " + FieldWords::tr("“%1”: there is no such field").arg(m.captured()).toStdString());
         auto value = filled(*field, source);
         if (!value) return value;
         out += *value;

@@ -187,7 +187,8 @@ void LetterPage::show_choices() {
         item->setData(Qt::UserRole, key);
         item->setFlags(Qt::ItemIsEnabled | Qt::ItemIsSelectable | Qt::ItemIsUserCheckable);
         const bool on =
-            saved ? std::any_of(saved->checks.begin(), saved->checks.end(), [&](const std::string& k) { return is_of_remark(k, remark); }) : chosen < 3;
+            saved ? std::any_of(saved->checks.begin(), saved->checks.end(), [&](const std::string& k) { return is_of_remark(k, remark); })
+                  : chosen < 3;
         item->setCheckState(on && chosen < 3 ? Qt::Checked : Qt::Unchecked);
         chosen += item->checkState() == Qt::Checked ? 1 : 0;
     }

@@ -12,16 +12,16 @@ struct TemplateWords {
 
 std::vector<LetterTemplate> shipped_templates(const QString& language) {
     const LanguageScope speaks(language);
-    return {
-        {QStringLiteral("full"), TemplateWords::tr("Full letter"), language, TemplateWords::tr("Dear {name}, thank you for your clip."),
-         TemplateWords::tr("Take one of these at a time. Warm wishes,"), false, false, false},
-        {QStringLiteral("first"), TemplateWords::tr("First letter"), language,
-         TemplateWords::tr("Dear {name}, thank you for your first clip of {movement}. You will read what went well, and then at most three things "
-                   "to work on, from the ground up. The pictures show you beside the figure at the same moment."),
-         TemplateWords::tr("There is no hurry with any of this. Write to me when something hurts or is not clear. Warm wishes,"), false, false,
-         false},
-        {QStringLiteral("short"), TemplateWords::tr("Short message"), language, TemplateWords::tr("Hello {name}, about your {movement}:"),
-         TemplateWords::tr("Until soon,"), true, false, false}};
+    return {{QStringLiteral("full"), TemplateWords::tr("Full letter"), language, TemplateWords::tr("Dear {name}, thank you for your clip."),
+             TemplateWords::tr("Take one of these at a time. Warm wishes,"), false, false, false},
+            {QStringLiteral("first"), TemplateWords::tr("First letter"), language,
+             TemplateWords::tr(
+                 "Dear {name}, thank you for your first clip of {movement}. You will read what went well, and then at most three things "
+                 "to work on, from the ground up. The pictures show you beside the figure at the same moment."),
+             TemplateWords::tr("There is no hurry with any of this. Write to me when something hurts or is not clear. Warm wishes,"), false,
+             false, false},
+            {QStringLiteral("short"), TemplateWords::tr("Short message"), language,
+             TemplateWords::tr("Hello {name}, about your {movement}:"), TemplateWords::tr("Until soon,"), true, false, false}};
 }
 
 Result<LetterTemplate> parse_template(const OwnForm& form) {

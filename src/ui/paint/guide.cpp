@@ -62,8 +62,9 @@ QStringList steps(const Movement& movement) {
     out << GuideWords::tr("Light from the side of the phone, not from behind you. You are alone in the picture.");
     out << GuideWords::tr(
         "Trousers that show your knees; shoes as you practise in them. Something upright in the picture, as a door frame, helps.");
-    out << GuideWords::tr("Stand quietly for two seconds. Then the movement, %n time(s) to each side, as you always do it. Stand quietly again.",
-                     nullptr, std::max(2, movement.repetitions));
+    out << GuideWords::tr(
+        "Stand quietly for two seconds. Then the movement, %n time(s) to each side, as you always do it. Stand quietly again.", nullptr,
+        std::max(2, movement.repetitions));
     out << GuideWords::tr("Say if something hurts or is different today. A film does not show it.");
     return out;
 }

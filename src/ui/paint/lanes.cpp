@@ -409,6 +409,13 @@ void draw_ruler(QPainter& p, const QRectF& rect, const Review& review, const Tim
             if (q.width() > 56)
                 p.drawText(q.adjusted(3, 0, 0, 0), Qt::AlignLeft | Qt::AlignVCenter, fm.elidedText(name, Qt::ElideRight, q.width() - 4));
         }
+        // Where nothing moves: a full bar where none is asked for, an empty one where a pause belongs.
+        for (const auto& stop : rep.stops) {
+            const QRectF bar(QPointF(map.x(stop.from_s, rect), rect.bottom() - 5), QPointF(map.x(stop.to_s, rect), rect.bottom() - 1));
+            p.setPen(QPen(stop.asked ? c.faint : c.outside, 1));
+            if (!stop.asked) p.fillRect(bar, c.outside);
+            p.drawRect(bar);
+        }
     }
     p.restore();
 }

@@ -57,7 +57,7 @@ void draw_tide(QPainter& p, const QRectF& rect, const Review& review, const std:
 /// duration of each repetition.
 void draw_tempo(QPainter& p, const QRectF& rect, const Review& review, const TimeMapper& map, const Theme& theme);
 
-/// Names of repetitions and phases along the top of the time area.
+/// Names of repetitions and phases along the top of the time area, and below them where somebody stood still.
 void draw_ruler(QPainter& p, const QRectF& rect, const Review& review, const TimeMapper& map, const Theme& theme);
 
 /// Feet from above with outline of the base and body centre; only what the view can tell (one axis from one camera).

@@ -39,7 +39,8 @@ QFont points(const Theme& t, double size, QFont::Weight w = QFont::Normal) {
 }
 
 QString still_caption(const LetterItem& it) {
-    return it.still_left_out ? LetterWords::tr("Left out: on this picture it cannot be hidden who it is") : LetterWords::tr("You, at this moment");
+    return it.still_left_out ? LetterWords::tr("Left out: on this picture it cannot be hidden who it is")
+                             : LetterWords::tr("You, at this moment");
 }
 
 /// "3 May 2026 · filmed from the front"; without a date where that is hidden.

@@ -30,12 +30,13 @@ Pictures pictures_of(const Plan& plan, const std::vector<Movement>& movements) {
 }
 
 QString sheet_body(const Plan& plan, const std::vector<Movement>& movements, const Pictures& pictures,
-             const std::function<QString(const std::string&, std::size_t)>& source, int wide) {
+                   const std::function<QString(const std::string&, std::size_t)>& source, int wide) {
     auto e = [](const QString& s) { return s.toHtmlEscaped(); };
     const QString title = plan.title.empty() ? SheetWords::tr("Practice") : QString::fromStdString(plan.title);
     QString h = QStringLiteral("<h1>%1</h1>").arg(e(title));
     if (!plan.person.empty()) h += QStringLiteral("<p>%1</p>").arg(e(SheetWords::tr("For %1").arg(QString::fromStdString(plan.person))));
-    h += QStringLiteral("<p>%1</p>").arg(e(SheetWords::tr("%n minute(s) in all.", nullptr, static_cast<int>(std::lround(plan.total_s() / 60)))));
+    h += QStringLiteral("<p>%1</p>")
+             .arg(e(SheetWords::tr("%n minute(s) in all.", nullptr, static_cast<int>(std::lround(plan.total_s() / 60)))));
     std::set<std::string> shown;
     int number = 0;
     for (const auto& i : plan.items) {
@@ -63,7 +64,9 @@ QString sheet_body(const Plan& plan, const std::vector<Movement>& movements, con
             for (std::size_t k = 0; k < m->phases.size() && k < it->second.size(); ++k) {
                 if (k > 0 && k % 5 == 0) h += QStringLiteral("</tr><tr>");
                 const auto& p = m->phases[k];
-                const QString breath = p.breath == Breath::in ? SheetWords::tr("in") : p.breath == Breath::out ? SheetWords::tr("out") : QString();
+                const QString breath = p.breath == Breath::in    ? SheetWords::tr("in")
+                                       : p.breath == Breath::out ? SheetWords::tr("out")
+                                                                 : QString();
                 h += QStringLiteral("<td valign=\"top\" align=\"center\"><img alt=\"\" width=\"%1\" src=\"%2\"><br><small>%3</small></td>")
                          .arg(wide)
                          .arg(source(it->first, k),

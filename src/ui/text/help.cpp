@@ -34,16 +34,16 @@ HelpPage marks() {
           {"cannot_tell", HelpWords::tr("Cannot be told from this clip. Why comes with it, and what to film instead.")}})
         h += QStringLiteral("<tr><td>%1</td><td>%2</td></tr>").arg(picture(QStringLiteral("mark:") + QLatin1String(mark)), e(words));
     h += QStringLiteral("</table>");
-    h += paragraph(
-        HelpWords::tr("The column is read from the ground up: what is wrong below is often the cause of what shows above. Keys 1 to 8 count "
-                  "from the ground."));
+    h += paragraph(HelpWords::tr(
+        "The column is read from the ground up: what is wrong below is often the cause of what shows above. Keys 1 to 8 count "
+        "from the ground."));
     h += paragraph(
         HelpWords::tr("The tide shows the share of the weight on each foot. A solid rail is a foot flat on the floor, a dashed one heel or "
-                  "toes only, none a foot in the air; the thin line is the reference."));
+                      "toes only, none a foot in the air; the thin line is the reference."));
     h += paragraph(HelpWords::tr("Student and reference always stand at the same moment of the movement, not at the same second."));
-    h += paragraph(
-        HelpWords::tr("A figure stands with its error: 12 ± 2° means that two times in three the true value lies between 10 and 14. Hatching "
-                  "shows where nothing can be told."));
+    h += paragraph(HelpWords::tr(
+        "A figure stands with its error: 12 ± 2° means that two times in three the true value lies between 10 and 14. Hatching "
+        "shows where nothing can be told."));
     return {QStringLiteral("marks"), HelpWords::tr("Marks and pictures"), h};
 }
 
@@ -81,7 +81,8 @@ HelpPage filming() {
     for (const QString& s :
          {HelpWords::tr("The camera at hip height, level, and still: on a stand or a shelf."),
           HelpWords::tr("The whole body in the picture from head to both feet, with floor below the feet, for the whole clip."),
-          HelpWords::tr("Straight from the front, the back or a side. Knees and width are seen from the front, lean and length from a side."),
+          HelpWords::tr(
+              "Straight from the front, the back or a side. Knees and width are seen from the front, lean and length from a side."),
           HelpWords::tr("Stand quietly for two seconds before you begin: figures that compare with standing need it."),
           HelpWords::tr("Light from the front, plain clothes that show the knees, thirty frames a second or more."),
           HelpWords::tr("A door frame or another upright edge in the picture tells the true vertical.")})
@@ -116,7 +117,8 @@ HelpPage made_of() {
                                         {"body networks of @mediapipe/pose", "Apache-2.0"}})
         h += QStringLiteral("<tr><td>%1</td><td>%2</td></tr>").arg(QLatin1String(name), QLatin1String(licence));
     h += QStringLiteral("</table>");
-    h += paragraph(HelpWords::tr("Lengths and masses of the body: Winter 2009, after Drillis and Contini; de Leva 1996; Gordon et al. 1989."));
+    h += paragraph(
+        HelpWords::tr("Lengths and masses of the body: Winter 2009, after Drillis and Contini; de Leva 1996; Gordon et al. 1989."));
     h += paragraph(HelpWords::tr("Version %1").arg(QCoreApplication::applicationVersion()));
     return {QStringLiteral("made_of"), HelpWords::tr("What Bevel is made of"), h};
 }

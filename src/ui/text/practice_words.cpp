@@ -72,10 +72,13 @@ QString minutes_words(double seconds) {
 }
 
 QString item_amount(const PlanItem& i) {
-    if (i.holds > 0) return i.holds == 1 ? PracticeWords::tr("held %1 s").arg(i.hold_s) : PracticeWords::tr("%1 holds of %2 s").arg(i.holds).arg(i.hold_s);
+    if (i.holds > 0)
+        return i.holds == 1 ? PracticeWords::tr("held %1 s").arg(i.hold_s)
+                            : PracticeWords::tr("%1 holds of %2 s").arg(i.holds).arg(i.hold_s);
     if (i.times > 0) return PracticeWords::tr("%n time(s)", nullptr, i.times);
     if (i.left + i.right > 0) {
-        QString s = i.left == i.right ? PracticeWords::tr("%1 a side").arg(i.left) : PracticeWords::tr("%1 left, %2 right").arg(i.left).arg(i.right);
+        QString s = i.left == i.right ? PracticeWords::tr("%1 a side").arg(i.left)
+                                      : PracticeWords::tr("%1 left, %2 right").arg(i.left).arg(i.right);
         if (!i.first_side.empty()) s += PracticeWords::tr(", %1 first").arg(side(i.first_side == "left" ? Side::left : Side::right));
         return s;
     }
@@ -209,7 +212,8 @@ QString call_words(const Call& c, const std::vector<Movement>& movements, bool s
     if (c.code == "enough") return PracticeWords::tr("enough, come up slowly");
     if (c.code == "settle") return PracticeWords::tr("stand, and settle");
     if (c.code == "support") return balance_step(c.of.empty() ? 0 : std::atoi(c.of.c_str()));
-    if (c.code == "out_by") return c.of == "lips" ? PracticeWords::tr("in by the nose, out through the lips") : PracticeWords::tr("in and out by the nose");
+    if (c.code == "out_by")
+        return c.of == "lips" ? PracticeWords::tr("in by the nose, out through the lips") : PracticeWords::tr("in and out by the nose");
     if (c.code == "caution") return caution(of);
     if (c.code == "attention") return said(c.of);
     if (c.code == "end") return PracticeWords::tr("that was all");

@@ -26,7 +26,8 @@ Unit unit_of(const QString& u, const Units& units) {
             return {units.shoulder_m * 100 / (units.inches ? inch_cm : 1), units.inches ? 1 : 0,
                     units.inches ? TextWords::tr(" in") : TextWords::tr(" cm")};
         if (units.width == Units::Width::fists && units.fist_m > 0) return {units.shoulder_m / units.fist_m, 1, TextWords::tr(" fists")};
-        if (units.width == Units::Width::feet && units.foot_m > 0) return {units.shoulder_m / units.foot_m, 2, TextWords::tr(" foot lengths")};
+        if (units.width == Units::Width::feet && units.foot_m > 0)
+            return {units.shoulder_m / units.foot_m, 2, TextWords::tr(" foot lengths")};
     }
     if (u == QLatin1String("deg")) return {1, 0, QStringLiteral("°")};
     if (u == QLatin1String("deg/s")) return {1, 0, QStringLiteral("°/s")};
@@ -257,10 +258,11 @@ QString band(const std::optional<double>& low, const std::optional<double>& high
 }
 
 QString point(Point p) {
-    const std::array<QString, 14> names{TextWords::tr("nose"),          TextWords::tr("eye"),    TextWords::tr("ear"),   TextWords::tr("shoulder"),
-                                        TextWords::tr("elbow"),         TextWords::tr("wrist"),  TextWords::tr("thumb"), TextWords::tr("index finger"),
-                                        TextWords::tr("little finger"), TextWords::tr("hip"),    TextWords::tr("knee"),  TextWords::tr("ankle"),
-                                        TextWords::tr("heel"),          TextWords::tr("toe tip")};
+    const std::array<QString, 14> names{TextWords::tr("nose"),     TextWords::tr("eye"),          TextWords::tr("ear"),
+                                        TextWords::tr("shoulder"), TextWords::tr("elbow"),        TextWords::tr("wrist"),
+                                        TextWords::tr("thumb"),    TextWords::tr("index finger"), TextWords::tr("little finger"),
+                                        TextWords::tr("hip"),      TextWords::tr("knee"),         TextWords::tr("ankle"),
+                                        TextWords::tr("heel"),     TextWords::tr("toe tip")};
     if (p == nose) return names[0];
     const bool left = p < right_eye;
     return TextWords::tr("%2 %1", "a point of the body after its side")
@@ -448,7 +450,8 @@ QString movement(const Movement& m) {
 
 QString praise(const Finding& f, const Movement& m) {
     if (f.verdict != Verdict::inside || f.good.empty() || (!f.sure && f.sure_phase.empty())) return {};
-    return f.sure ? said(f.good) : TextWords::tr("In “%1”: %2", "a part of the movement, a sentence of praise").arg(phase(m, f.sure_phase), said(f.good));
+    return f.sure ? said(f.good)
+                  : TextWords::tr("In “%1”: %2", "a part of the movement, a sentence of praise").arg(phase(m, f.sure_phase), said(f.good));
 }
 
 QString where(const std::vector<const Finding*>& remark, const Movement& m) {
@@ -469,7 +472,7 @@ QString where(const std::vector<const Finding*>& remark, const Movement& m) {
         out << TextWords::tr("in every part, most in “%1”").arg(phase(m, ids.front()));
     else if (!ids.empty()) {
         QStringList names;
-        for (const auto& id : ids) names << QStringLiteral("“%1”").arg(phase(m, id));
+        for (const auto& id : ids) names << TextWords::tr("“%1”", "a part of the movement").arg(phase(m, id));
         out << (names.size() == 1 ? TextWords::tr("in %1 alone").arg(names.front())
                                   : TextWords::tr("most in %1, in %2 too").arg(names.front(), names.mid(1).join(QStringLiteral(", "))));
     }
@@ -478,7 +481,8 @@ QString where(const std::vector<const Finding*>& remark, const Movement& m) {
 
 QString headline(const Finding& f, const Catalogue& c, const Units& units) {
     if (f.by_hand)
-        return f.side ? TextWords::tr("Seen: %1, %2").arg(family(f.family), side(*f.side)) : TextWords::tr("Seen: %1").arg(family(f.family));
+        return f.side ? TextWords::tr("Seen: %1, %2").arg(family(f.family), side(*f.side))
+                      : TextWords::tr("Seen: %1").arg(family(f.family));
     QString name = c.name(QString::fromStdString(f.measure));
     if (f.side) name = TextWords::tr("%1, %2").arg(name, side(*f.side));
     if (f.verdict == Verdict::cannot_tell) return name;
@@ -496,8 +500,9 @@ QString error(const Error& e) {
         return TextWords::tr("Cancelled.");
     case Code::cannot_open:
         if (what.endsWith(QLatin1String(".tflite")))
-            return TextWords::tr("The files of the body finder are missing. Set Bevel up again with “./run build”, then try once more; or set "
-                             "the body by hand.");
+            return TextWords::tr(
+                "The files of the body finder are missing. Set Bevel up again with “./run build”, then try once more; or set "
+                "the body by hand.");
         return TextWords::tr("The file cannot be opened: %1. Check that it still exists and that you may read it.").arg(what);
     case Code::unreadable:
         return TextWords::tr("This file cannot be read (%1). If it plays elsewhere, save it again as MP4 and try that.").arg(what);
@@ -517,15 +522,18 @@ QString error(const Error& e) {
         return TextWords::tr("Not found: %1.").arg(what);
     case Code::bad_value:
         if (what.startsWith(QLatin1String("identity: ")))
-            return TextWords::tr("Not saved: “%1” may still tell who it is. Change these words, or let the name be seen.").arg(what.mid(10));
+            return TextWords::tr("Not saved: “%1” may still tell who it is. Change these words, or let the name be seen.")
+                .arg(what.mid(10));
         if (what.startsWith(QLatin1String("field: "))) return TextWords::tr("Not sent. %1.").arg(what.mid(7));
         if (what.startsWith(QLatin1String("changed: ")))
-            return TextWords::tr("Not sent: “%1” is no longer outside its band in this clip, or cannot be told. Look at it in the review, or "
-                             "leave it out.")
+            return TextWords::tr(
+                       "Not sent: “%1” is no longer outside its band in this clip, or cannot be told. Look at it in the review, or "
+                       "leave it out.")
                 .arg(what.mid(9));
         if (what == QLatin1String("another_clip"))
             return TextWords::tr("This is another clip: its content is not the one that was taken in. Choose the file it was copied from.");
-        if (what == QLatin1String("folder_not_empty")) return TextWords::tr("A backup is restored into an empty folder. Choose another one.");
+        if (what == QLatin1String("folder_not_empty"))
+            return TextWords::tr("A backup is restored into an empty folder. Choose another one.");
         break;
     }
     return TextWords::tr("A value is not usable: %1.").arg(what);
@@ -559,7 +567,8 @@ QString reason(const QString& code) {
         return TextWords::tr("Nothing in the clip looks like this movement. Check that the right movement is chosen.");
     if (code == QLatin1String("nothing_to_show"))
         return TextWords::tr("On no frame of this stretch can it be hidden who it is. Choose another correction, or let it be seen.");
-    if (code == QLatin1String("cancelled")) return TextWords::tr("Finding the body was stopped. Choose “Change …” and save to start again.");
+    if (code == QLatin1String("cancelled"))
+        return TextWords::tr("Finding the body was stopped. Choose “Change …” and save to start again.");
     if (code.startsWith(QLatin1String("unreadable: ")) && code.endsWith(QLatin1String(".tflite")))
         return error({Code::cannot_open, code.mid(12).toStdString()});
     if (code.startsWith(QLatin1String("unreadable: "))) return error({Code::unreadable, code.mid(12).toStdString()});

@@ -1,0 +1,357 @@
+// Judged moment by moment: one fault in one phase of a faultless student's exact points, halts of known length, holds of any length, and
+// the bounds drawn again. The full grids: bevel-phase-grid, docs/accuracy.md.
+#include "core/rng.h"
+#include "support/altered.h"
+#include "support/synthetic.h"
+#include <cmath>
+#include <QTest>
+
+using namespace bevel;
+
+class TestPhases : public QObject {
+    Q_OBJECT
+
+    static sim::Take faultless(const Movement& m, double tempo = 1, std::uint64_t seed = 1017) {
+        auto o = sim::take_of(seed, 1.7);
+        o.student.score.repetitions = 2;
+        o.student.tempo = tempo;
+        o.phone.view = View::front;
+        return sim::Take(m, o);
+    }
+    static std::shared_ptr<const Review> reviewed(const Movement& m, const Track& track) {
+        ReviewOptions ro;
+        ro.view = View::three_d;
+        ro.stature_m = 1.7;
+        auto r = make_review(track, m, ro);
+        return r ? *r : nullptr;
+    }
+    static const test::Alteration& alteration(const char* id) {
+        for (const auto& a : test::alterations())
+            if (std::string(a.id) == id) return a;
+        qFatal("no alteration %s", id);
+        return test::alterations().front();
+    }
+    static QStringList outside(const Review& r) {
+        QStringList out;
+        for (const auto& f : r.findings)
+            if (f.verdict == Verdict::outside) out << QString::fromStdString(f.check + "@" + f.phase);
+        return out;
+    }
+    /// As many repetitions of a stand as a stretch of it held for so long: the posture in the middle of the named phase.
+    static Track stood(const sim::Take& take, const std::string& phase, double seconds, double sinks_m = 0) {
+        Track t;
+        for (const auto& s : take.truth().phases) {
+            if (s.id != phase) continue;
+            std::size_t f = 0;
+            while (take.truth().time_s[f] < 0.5 * (s.start_s + s.end_s)) ++f;
+            Rng rng(3);
+            for (double at = 0; at < seconds; at += 0.04) {
+                Body3 b = take.truth().points[f];
+                const double sway = 0.003 * std::sin(at) + 0.001 * rng.gauss();
+                for (const Point p :
+                     {left_hip, right_hip, left_shoulder, right_shoulder, left_elbow, right_elbow, left_wrist, right_wrist, left_ear,
+                      right_ear, left_eye, right_eye, nose, left_thumb, right_thumb, left_index, right_index, left_little, right_little})
+                    b[p] += Vec3(sway, -sinks_m * at / seconds, 0);
+                t.time_s.push_back(at);
+                t.m.emplace_back(b);
+                t.px.emplace_back();
+            }
+            break;
+        }
+        return t;
+    }
+
+private slots:
+    void the_bound_is_that_of_all_looks_together_data() {
+        QTest::addColumn<int>("phases");
+        QTest::addColumn<int>("repetitions");
+        for (const auto& [p, n] : {std::pair{1, 1}, {5, 1}, {9, 1}, {1, 4}, {3, 3}, {6, 8}})
+            QTest::addRow("%d phases, %d repetitions", p, n) << p << n;
+    }
+    void the_bound_is_that_of_all_looks_together() {
+        QFETCH(int, phases);
+        QFETCH(int, repetitions);
+        Rng rng(99);
+        const WorstThird chance = worst_third(repetitions);
+        const int draws = 20000, third = third_of(repetitions);
+        int beyond = 0;
+        const double n = repetitions;
+        for (int d = 0; d < draws; ++d) {
+            double largest = -9, all = 0;
+            for (int p = 0; p < phases; ++p) {
+                std::vector<double> x;
+                double sum = 0;
+                for (int k = 0; k < repetitions; ++k) x.push_back(rng.gauss()), sum += x.back();
+                std::sort(x.rbegin(), x.rend());
+                double worst = 0;
+                for (int k = 0; k < third; ++k) worst += x[static_cast<std::size_t>(k)] / third;
+                largest = std::max({largest, sum / std::sqrt(n), (worst - chance.mean) / chance.sd});
+                all += sum;
+            }
+            largest = std::max(largest, all / std::sqrt(n * phases));
+            beyond += largest > bound_of(phases, repetitions) ? 1 : 0;
+        }
+        const double share = static_cast<double>(beyond) / draws;
+        QVERIFY2(share > 0.04 && share < 0.06, qPrintable(QString::number(share)));
+    }
+    void the_bound_grows_with_what_it_looks_at() {
+        QVERIFY(std::abs(bound_of(1, 1) - 1.645) < 0.01);
+        for (int p = 1; p < 60; ++p) QVERIFY(bound_of(p + 1, 2) >= bound_of(p, 2));
+        QVERIFY(std::abs(bound_of_one(1) - 1.645) < 0.001);
+        QVERIFY(bound_of_one(8) > 2.4 && bound_of_one(8) < 2.55); // 0.95^(1/8)
+    }
+
+    void one_fault_in_one_phase_is_told_there_data() {
+        QTest::addColumn<QString>("movement");
+        QTest::addColumn<QString>("fault");
+        QTest::addColumn<QString>("phase");
+        QTest::addColumn<QString>("check");
+        auto row = [](const char* m, const char* f, const char* p, const char* c) {
+            QTest::addRow("%s, %s in %s", m, f, p)
+                << QString::fromLatin1(m) << QString::fromLatin1(f) << QString::fromLatin1(p) << QString::fromLatin1(c);
+        };
+        row("gaze_at_the_moon", "lean", "gaze", "trunk_lean");
+        row("gaze_at_the_moon", "head", "unwind", "head");
+        row("gaze_at_the_moon", "twist", "gaze", "together");
+        row("part_the_horses_mane", "lean", "gather", "trunk_lean");
+        row("part_the_horses_mane", "side", "shift", "trunk_side");
+        row("part_the_horses_mane", "head_tilt", "shift", "head_tilt");
+        row("separate_the_clouds", "side", "sink", "trunk_side");
+        row("separate_the_clouds", "lean_back", "rise", "trunk_lean");
+        row("opening_rise_and_sink", "head", "sink", "head");
+        row("side_shift", "pelvis_tilt", "back", "hips_level");
+    }
+    void one_fault_in_one_phase_is_told_there() {
+        QFETCH(QString, movement);
+        QFETCH(QString, fault);
+        QFETCH(QString, phase);
+        QFETCH(QString, check);
+        const auto m = test::movement(movement.toStdString());
+        const sim::Take take = faultless(m);
+        const auto clean = reviewed(m, test::Altered{take.truth().time_s, take.truth().points}.track());
+        QVERIFY(clean);
+        for (const auto& f : clean->findings)
+            if (QString::fromStdString(f.check) == check) QVERIFY2(f.verdict != Verdict::outside, "the faultless take");
+        const auto& a = alteration(fault.toLatin1().constData());
+        for (const bool all : {true, false}) { // in every repetition; in every second one
+            const auto r = reviewed(m, test::altered(take, a, phase.toStdString(), all ? std::set<int>{} : std::set<int>{0, 2}).track());
+            QVERIFY(r);
+            const Finding* told = nullptr;
+            for (const auto& f : r->findings)
+                if (QString::fromStdString(f.check) == check && f.verdict == Verdict::outside && f.direction == a.direction) told = &f;
+            QVERIFY2(told, qPrintable(outside(*r).join(QLatin1Char(' '))));
+            QCOMPARE(QString::fromStdString(told->phase), phase);
+            QCOMPARE(told->outside().front()->phase, told->phase);
+            QVERIFY(!told->sure && told->sure_phase.empty());
+            // The moment is in that phase of one of the repetitions that were changed.
+            bool there = false;
+            for (const auto& s : take.truth().phases)
+                if (s.id == told->phase && (all || s.repetition % 2 == 0))
+                    there |= told->time_s > s.start_s - 0.2 && told->time_s < s.end_s + 0.2;
+            QVERIFY(there);
+            // One fault, few remarks that no other one explains.
+            int remarks = 0;
+            for (const auto& g : remarked(r->findings)) {
+                const Finding& f = r->findings[g.findings.front()];
+                const bool explained = std::any_of(r->findings.begin(), r->findings.end(), [&](const Finding& o) {
+                    return std::find(o.cause_of.begin(), o.cause_of.end(), f.check) != o.cause_of.end();
+                });
+                remarks += f.verdict == Verdict::outside && !explained ? 1 : 0;
+            }
+            QVERIFY2(remarks >= 1 && remarks <= 3, qPrintable(outside(*r).join(QLatin1Char(' '))));
+        }
+    }
+
+    void both_sides_and_several_phases_are_one_remark() {
+        std::vector<Finding> all(4);
+        for (auto& f : all) {
+            f.rule = "K1", f.check = "knee_in", f.measure = "knee.inward", f.severity = Severity::safety;
+            f.verdict = Verdict::outside, f.direction = Direction::high, f.high = 6, f.value = 12;
+        }
+        all[0].side = Side::left;
+        all[1].side = Side::right, all[1].value = 20; // the worse one leads
+        all[2].direction = Direction::low;            // another remark
+        all[3].verdict = Verdict::edge;               // no fault
+        const auto r = remarked(all);
+        QCOMPARE(r.size(), std::size_t{3});
+        QCOMPARE(r[0].findings, (std::vector<std::size_t>{1, 0}));
+        QCOMPARE(remark_of(all[0], all).size(), std::size_t{2});
+        QCOMPARE(remark_of(all[0], all).front(), &all[1]);
+        Finding stranger;
+        stranger.check = "other";
+        QCOMPARE(remark_of(stranger, all), std::vector<const Finding*>{&stranger});
+    }
+
+    void what_the_movement_asks_in_a_phase_is_no_fault_there() {
+        // A side bend tilts the head as it comes back; the rule's band alone would call it a fault.
+        for (const char* id : {"side_bend_overhead", "side_bend_heel_lift"}) {
+            const auto m = test::movement(id);
+            const sim::Take take = faultless(m);
+            const auto r = reviewed(m, test::Altered{take.truth().time_s, take.truth().points}.track());
+            QVERIFY(r);
+            for (const auto& f : r->findings) QVERIFY2(f.verdict != Verdict::outside || f.rule == "A5", f.check.c_str());
+            // Twice as far is one.
+            const auto more = reviewed(m, test::altered(take, alteration("head_tilt"), "rest").track());
+            QVERIFY(more);
+            QVERIFY(std::any_of(more->findings.begin(), more->findings.end(),
+                                [](const Finding& f) { return f.check == "head_tilt" && f.verdict == Verdict::outside; }));
+        }
+    }
+
+    void a_halt_is_told_at_its_moment_data() {
+        QTest::addColumn<QString>("movement");
+        QTest::addColumn<QString>("phase");
+        QTest::addColumn<double>("length");
+        for (const double length : {1.5, 3.0, 5.0}) {
+            QTest::addRow("mane, %g s", length) << "part_the_horses_mane"
+                                                << "shift" << length;
+            QTest::addRow("moon, %g s", length) << "gaze_at_the_moon"
+                                                << "gaze" << length;
+            QTest::addRow("look behind, %g s", length) << "look_behind"
+                                                       << "turn" << length;
+        }
+    }
+    void a_halt_is_told_at_its_moment() {
+        QFETCH(QString, movement);
+        QFETCH(QString, phase);
+        QFETCH(double, length);
+        const auto m = test::movement(movement.toStdString());
+        const sim::Take take = faultless(m);
+        std::vector<std::pair<double, double>> stops;
+        std::vector<double> when;
+        for (const auto& s : take.truth().phases)
+            if (s.id == phase.toStdString()) {
+                when.push_back(0.5 * (s.start_s + s.end_s) + length * static_cast<double>(stops.size()));
+                stops.emplace_back(0.5 * (s.start_s + s.end_s), length);
+            }
+        const auto r = reviewed(m, test::frozen(take, stops).track());
+        QVERIFY(r);
+        QCOMPARE(r->alignment.repetitions.size(), std::size_t{4});
+        const Finding* told = nullptr;
+        for (const auto& f : r->findings)
+            if (f.verdict == Verdict::outside && (f.measure == "pace.halts" || f.measure == "shift.stops")) told = &f;
+        QVERIFY2(told, qPrintable(outside(*r).join(QLatin1Char(' '))));
+        QVERIFY2(std::abs(told->value - length) < 0.4, qPrintable(QString::number(told->value)));
+        QVERIFY(std::any_of(when.begin(), when.end(), [&](double t) { return told->time_s > t - 0.2 && told->time_s < t + length + 0.2; }));
+        // A halt is no change of pace, and nothing else is wrong.
+        for (const auto& f : r->findings) QVERIFY2(f.check != "even_time" || f.verdict != Verdict::outside, "pace");
+    }
+    void slow_practice_is_no_halt() {
+        for (const char* id : {"part_the_horses_mane", "gaze_at_the_moon", "separate_the_clouds", "look_behind", "draw_the_bow"})
+            for (const double tempo : {0.4, 2.5}) {
+                const auto m = test::movement(id);
+                const sim::Take take = faultless(m, tempo);
+                const auto r = reviewed(m, test::Altered{take.truth().time_s, take.truth().points}.track());
+                QVERIFY2(r, id);
+                for (const auto& f : r->findings)
+                    QVERIFY2(f.measure != "pace.halts" || f.verdict != Verdict::outside,
+                             qPrintable(QStringLiteral("%1 at %2: %3 s in %4")
+                                            .arg(QLatin1String(id))
+                                            .arg(tempo)
+                                            .arg(f.value)
+                                            .arg(QString::fromStdString(f.phase))));
+            }
+    }
+    void an_asked_pause_may_take_its_time() {
+        const auto m = test::movement("side_shift");
+        const sim::Take take = faultless(m);
+        std::vector<std::pair<double, double>> stops;
+        for (const auto& s : take.truth().phases)
+            if (s.id == "rest") stops.emplace_back(0.5 * (s.start_s + s.end_s), 3.0);
+        const auto r = reviewed(m, test::frozen(take, stops).track());
+        QVERIFY(r);
+        for (const auto& f : r->findings) QVERIFY2(f.measure != "pace.halts" || f.verdict != Verdict::outside, "the pause");
+    }
+
+    void a_hold_of_any_length_is_one_hold_data() {
+        QTest::addColumn<QString>("movement");
+        QTest::addColumn<QString>("phase");
+        QTest::addColumn<double>("seconds");
+        QTest::newRow("quiet stand, 45 s") << "quiet_stand"
+                                           << "stand" << 45.0;
+        QTest::newRow("post, 60 s") << "embrace_the_post"
+                                    << "stay" << 60.0;
+        QTest::newRow("post, 5 min") << "embrace_the_post"
+                                     << "stay" << 300.0;
+        QTest::newRow("one leg, 40 s") << "one_leg_stand"
+                                       << "rest" << 40.0;
+    }
+    void a_hold_of_any_length_is_one_hold() {
+        QFETCH(QString, movement);
+        QFETCH(QString, phase);
+        QFETCH(double, seconds);
+        const auto m = test::movement(movement.toStdString());
+        std::string holding;
+        for (const auto& p : m.phases)
+            if (p.role == "hold") holding = p.id;
+        const sim::Take take = faultless(m);
+        // From the way in to the way out, the posture in the middle held for so long.
+        std::vector<std::pair<double, double>> stops;
+        for (const auto& s : take.truth().phases)
+            if (s.id == holding && s.repetition == 0) stops.emplace_back(0.5 * (s.start_s + s.end_s), seconds);
+        const auto r = reviewed(m, test::frozen(take, stops).track());
+        QVERIFY(r);
+        std::size_t wanted = 0;
+        for (const auto& s : take.truth().phases) wanted = std::max(wanted, static_cast<std::size_t>(s.repetition) + 1);
+        QCOMPARE(r->alignment.repetitions.size(), wanted);
+        const auto& first = r->alignment.repetitions.front();
+        double held = 0;
+        for (const auto& p : first.phases)
+            if (p.id == holding) held = p.end_s - p.start_s;
+        QVERIFY2(held > seconds, qPrintable(QString::number(held)));
+        for (const auto& f : r->findings) QVERIFY2(f.measure != "pace.halts" || f.verdict != Verdict::outside, "a hold is no halt");
+    }
+    void a_stand_without_a_way_in_is_a_hold_too() {
+        const auto m = test::movement("quiet_stand");
+        const sim::Take take = faultless(m);
+        const auto r = reviewed(m, stood(take, "stand", 60));
+        QVERIFY(r);
+        QCOMPARE(r->alignment.repetitions.size(), std::size_t{1});
+        QVERIFY(r->alignment.repetitions.front().cut);
+        for (const auto& f : r->findings) QVERIFY2(f.verdict != Verdict::outside, f.check.c_str());
+        // Hips that sink by 8 cm over a minute are told.
+        const auto sunk = reviewed(m, stood(take, "stand", 60, 0.08));
+        QVERIFY(sunk);
+        QCOMPARE(sunk->alignment.repetitions.size(), std::size_t{1});
+        QVERIFY2(std::any_of(sunk->findings.begin(), sunk->findings.end(),
+                             [](const Finding& f) { return f.check == "hold_hip_height" && f.verdict == Verdict::outside; }),
+                 qPrintable(outside(*sunk).join(QLatin1Char(' '))));
+    }
+
+    void noise_that_goes_together_is_told_from_the_limbs() {
+        const auto m = test::movement("part_the_horses_mane");
+        const sim::Take take = faultless(m);
+        for (const double together : {0.0, 0.3}) {
+            Track t = test::Altered{take.truth().time_s, take.truth().points}.track();
+            test::add_noise(t, 0.006, together, 7, false);
+            MotionOptions o;
+            o.view = View::three_d;
+            o.stature_m = 1.7;
+            const auto motion = make_motion(t, o);
+            QVERIFY(motion.has_value());
+            // What is left of it behind the filter: all of the slow one, part of the quick one.
+            QVERIFY2(together > 0 ? motion->jitter > 0.0045 && motion->jitter < 0.0075 : motion->jitter > 0.0025 && motion->jitter < 0.006,
+                     qPrintable(QString::number(motion->jitter)));
+            QVERIFY(together > 0 ? motion->together_s > 0.12 && motion->together_s < 0.6 : motion->together_s < 0.08);
+        }
+    }
+    void a_faultless_student_under_noise_hears_nothing_grave() {
+        QStringList wrong;
+        for (const char* id : {"gaze_at_the_moon", "separate_the_clouds", "walk_forward", "open_and_close", "waist_arm_swing"})
+            for (const bool stated : {true, false}) {
+                const auto m = test::movement(id);
+                const sim::Take take = faultless(m);
+                Track t = test::Altered{take.truth().time_s, take.truth().points}.track();
+                test::add_noise(t, 0.006, 0.3, 11, stated);
+                const auto r = reviewed(m, t);
+                QVERIFY2(r, id);
+                for (const auto& f : r->findings)
+                    if (f.verdict == Verdict::outside && f.severity != Severity::even && f.severity != Severity::shape)
+                        wrong << QString::fromLatin1(id) + QLatin1Char(' ') + QString::fromStdString(f.check);
+            }
+        QVERIFY2(wrong.isEmpty(), qPrintable(wrong.join(QLatin1Char(' '))));
+    }
+};
+
+QTEST_GUILESS_MAIN(TestPhases)
+#include "test_phases.moc"
