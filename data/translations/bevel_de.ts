@@ -8454,10 +8454,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>längste Zeit in der Verlagerung unter einem Zehntel ihres Höchsttempos</translation>
     </message>
     <message>
-        <source>marked breath against the course of the hips</source>
-        <translation>gesetzter Atem gegen den Lauf der Hüften</translation>
-    </message>
-    <message>
         <source>marks tapped by a person</source>
         <translation>von Hand getippte Marken</translation>
     </message>
@@ -11157,6 +11153,50 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>Strike with the other hand: the one across from the front foot.</source>
         <translation>Mit der anderen Hand stoßen: mit der gegenüber dem vorderen Fuß.</translation>
     </message>
+    <message>
+        <source>Drawing is the shorter part: the in-breath gathers and lets go.</source>
+        <translation>Das Spannen ist der kürzere Teil: Das Einatmen sammelt und löst.</translation>
+    </message>
+    <message>
+        <source>Film the whole of you from where the movement shows most.</source>
+        <translation>Ganz im Bild filmen, von dort, wo man die Bewegung am besten sieht.</translation>
+    </message>
+    <message>
+        <source>Halt</source>
+        <translation>Anhalten</translation>
+    </message>
+    <message>
+        <source>Let it flow on here: as slowly as you like, but without a halt.</source>
+        <translation>Lass es hier weiterfließen: so langsam du magst, aber ohne anzuhalten.</translation>
+    </message>
+    <message>
+        <source>The hands come home on the same out-breath.</source>
+        <translation>Die Hände kehren mit demselben Ausatmen zurück.</translation>
+    </message>
+    <message>
+        <source>The in-breath carries both hands to their ends.</source>
+        <translation>Das Einatmen trägt beide Hände bis ans Ende.</translation>
+    </message>
+    <message>
+        <source>The long reach upwards goes with the in-breath.</source>
+        <translation>Das lange Strecken nach oben geht mit dem Einatmen.</translation>
+    </message>
+    <message>
+        <source>The movement flows on without a halt.</source>
+        <translation>Die Bewegung fließt ohne Halt weiter.</translation>
+    </message>
+    <message>
+        <source>The out-breath pours, sinks and scoops in one.</source>
+        <translation>Das Ausatmen gießt, sinkt und schöpft in einem Zug.</translation>
+    </message>
+    <message>
+        <source>longest stretch slower than a quarter of the figure&apos;s own speed about that moment, at the student&apos;s pace</source>
+        <translation>längste Strecke, die langsamer ist als ein Viertel der Geschwindigkeit der Figur um diesen Moment, im Tempo der Übenden</translation>
+    </message>
+    <message>
+        <source>marked breath against where the movement begins it</source>
+        <translation>markierter Atem gegen die Stelle, an der die Bewegung ihn beginnt</translation>
+    </message>
 </context>
 <context>
     <name>fields</name>
@@ -12816,6 +12856,40 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>Not sent: “%1” is no longer outside its band in this clip, or cannot be told. Look at it in the review, or leave it out.</source>
         <translation>Nicht verschickt: „%1“ ist in diesem Clip nicht mehr außerhalb oder nicht zu sagen. Sieh es in der Durchsicht an oder lass es weg.</translation>
+    </message>
+    <message>
+        <source>%1: %2, outside, at %3</source>
+        <translation>%1: %2, außerhalb, bei %3</translation>
+    </message>
+    <message>
+        <source>Part by part: %1.</source>
+        <translation>Teil für Teil: %1.</translation>
+    </message>
+    <message>
+        <source>In “%1”: %2</source>
+        <comment>a part of the movement, a sentence of praise</comment>
+        <translation>In „%1“: %2</translation>
+    </message>
+    <message>
+        <source>both sides</source>
+        <translation>beide Seiten</translation>
+    </message>
+    <message>
+        <source>in every part, most in “%1”</source>
+        <translation>in jedem Teil, am meisten in „%1“</translation>
+    </message>
+    <message>
+        <source>“%1”</source>
+        <comment>a part of the movement</comment>
+        <translation>„%1“</translation>
+    </message>
+    <message>
+        <source>in %1 alone</source>
+        <translation>nur in %1</translation>
+    </message>
+    <message>
+        <source>most in %1, in %2 too</source>
+        <translation>am meisten in %1, auch in %2</translation>
     </message>
 </context>
 </TS>

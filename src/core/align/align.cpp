@@ -500,7 +500,7 @@ Series speeds(const Features& f, const Eigen::RowVectorXd& sd, const Series& at,
 }
 
 /// Slower than this share of what is usual for so long is still; so much of it is kept at both ends.
-constexpr double still_share = 0.25, still_least_s = 1.0, still_ends_s = 0.3;
+constexpr double still_share = 0.25, still_least_s = 1.6, still_ends_s = 0.3;
 std::vector<Still> stills(const Series& at, const Series& speed, double slow) {
     std::vector<Still> out;
     for (std::size_t k = 0; k < at.size(); ++k) {
@@ -647,7 +647,8 @@ private:
                 scale_.reference(u.rows);
             }
             Fit other = at_range();
-            if (!other.found.repetitions.empty() && (best.found.repetitions.empty() || other.cost < best.cost)) best = std::move(other);
+            if (!other.found.repetitions.empty() && (best.found.repetitions.empty() || other.mean_cost() < 0.5 * best.mean_cost()))
+                best = std::move(other); // a little better may be by chance
         }
         return best.found;
     }

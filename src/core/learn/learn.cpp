@@ -497,6 +497,14 @@ Result<Learned> learn(std::span<const Showing> showings, const Layout& laid, con
     for (const auto& s : shown) ++out.repetitions[s.showing];
     out.bands = bands_of(showings, out.movement, alignments);
     json j = json::parse(out.text);
+    // Where those who show it halt as a rule, a pause belongs.
+    for (std::size_t p = 0; p < out.movement.phases.size(); ++p) {
+        std::size_t halted = 0;
+        for (const auto& a : alignments)
+            for (const auto& r : a.repetitions)
+                halted += std::any_of(r.stops.begin(), r.stops.end(), [&](const Stop& s) { return s.phase == p && !s.asked; }) ? 1 : 0;
+        if (3 * halted >= shown.size()) j["phases"][p]["pause"] = true;
+    }
     json bands = json::array();
     for (const auto& b : out.bands) {
         const auto& c =
