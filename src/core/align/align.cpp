@@ -141,10 +141,10 @@ struct Standard {
     void reference(Eigen::MatrixXd& m) const { m = (m.rowwise() - mean).array().rowwise() / sd.array(); }
     void student(Eigen::MatrixXd& m) const { m = (m.rowwise() - (mean + build)).array().rowwise() / sd.array(); }
     /// Build is a constant difference. Hands may hang elsewhere without meaning anything: at most as far as the movement itself moves.
-    /// The height of the hips (first column) is in that of a stand which may not have been one: a tenth of it more or less.
+    /// The height of the hips (first column) is in that of a stand which may not have been one: fifteen hundredths of it more or less.
     void set_build(const Eigen::RowVectorXd& difference) {
         Eigen::RowVectorXd most = sd;
-        most[0] = std::max(most[0], 0.3);
+        most[0] = std::max(most[0], 0.45);
         build = difference.cwiseMin(most).cwiseMax(-most);
     }
 };
@@ -787,7 +787,9 @@ private:
             auto touches = [&](double from, double to) {
                 return r.to_reference(stop.to_s) > from - about_s && r.to_reference(stop.from_s) < to + about_s;
             };
-            stop.asked = at < c.from() + about_s || at > c.to() - about_s;
+            // Between repetitions everybody may stand.
+            stop.asked = r.to_reference(stop.from_s) < c.from() + about_s || r.to_reference(stop.to_s) > c.to() - about_s ||
+                         stop.from_s - r.start_s < 0.5 || r.end_s - stop.to_s < 0.5;
             for (std::size_t p = 0; p < u.model->phases.size(); ++p) {
                 const auto& phase = u.model->phases[p];
                 stop.asked = stop.asked || (phase.rests && touches(c.borders[p], c.borders[p + 1])) ||

@@ -77,6 +77,9 @@ void find_neutral(Motion& m, const MotionOptions& o) {
         if (signal::median(std::span(lean).subspan(k, window)) > 12) continue;
         // A hold with turned shoulders is quiet too, but no neutral: they show narrower than they are.
         if (m.has_x && signal::median(std::span(wide).subspan(k, window)) < 0.9 * widest) continue;
+        // Nor is a hold on one leg one. One camera sees a foot nearer to it lower, so that only a foot well up counts.
+        const Body3& middle = m.m[grid[k + window / 2]];
+        if (m.valid[grid[k + window / 2]] && std::abs(middle[left_ankle].y() - middle[right_ankle].y()) > 0.1 * top) continue;
         const double b = signal::median(std::span(bend).subspan(k, window));
         if (std::isfinite(b) && b > 15 + (m.from_pictures() ? 5 : 0)) continue; // one picture tells a bend to a few degrees
         const double q = signal::quantile(part, 0.8);

@@ -555,7 +555,8 @@ private:
         // A halt beyond the phase is a rest that another phase asks for, or none.
         const auto all = windows(phases_of(how.events.front()), rep);
         const bool here = std::any_of(all.begin(), all.end(), [&](const Window& w) {
-            return (!phase || *phase == w.phase) && s->stop_at_s > w.from - border_s && s->stop_at_s < w.to - border_s;
+            return (!phase || *phase == w.phase) && s->stop_at_s - 0.5 * s->stop_s > w.from - border_s &&
+                   s->stop_at_s + 0.5 * s->stop_s < w.to + border_s;
         });
         const bool peaks = how.counts == "peaks";
         v.value = peaks ? s->peaks : here ? s->stop_s : 0;
@@ -636,15 +637,24 @@ private:
     RepetitionValue spread(const Check& c) const {
         RepetitionValue v;
         v.absent = Absent::no_event;
+        const auto& b = ref_.of(Side::left).borders;
+        double held = 0;
+        for (std::size_t p = 0; p < ref_.phases.size(); ++p)
+            if (ref_.phases[p].rests) held += b[p + 1] - b[p];
+        if (c.phases.empty() && 2 * held > b.back() - b.front()) {
+            v.absent = Absent::no_occasion; // mostly a hold: there is no pace to speak of
+            return v;
+        }
         std::vector<double> d;
         std::vector<std::size_t> which;
         for (std::size_t k = 0; k < al_.repetitions.size(); ++k) {
             if (al_.repetitions[k].cut) continue;
             double sum = 0;
             for (const auto& w : windows(c.phases, al_.repetitions[k])) {
+                // A hold lasts as long as it lasts, and a halt is told by itself: neither is the pace of a repetition.
+                if (c.phases.empty() && ref_.phases[w.phase].rests) continue;
                 sum += w.to - w.from;
-                // A hold lasts as long as it lasts, and a halt is told by itself: neither is pace.
-                for (const auto& stop : al_.repetitions[k].stops)
+                for (const auto& stop : c.phases.empty() ? al_.repetitions[k].stops : std::vector<Stop>{})
                     sum -= std::max(0.0, std::min(w.to, stop.to_s) - std::max(w.from, stop.from_s));
             }
             d.push_back(sum);
