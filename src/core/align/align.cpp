@@ -531,7 +531,8 @@ double moving_time(double from, double to, const std::vector<Still>& all) {
 class Aligner {
 public:
     Aligner(const Motion& motion, const Measures& measures, const Form& form)
-        : motion_(motion), measures_(measures), axes_(axes_of(motion)), own_(features(postures(motion, axes_), axes_)) {
+        : motion_(motion), measures_(measures), any_size_(form.any_size), axes_(axes_of(motion)),
+          own_(features(postures(motion, axes_), axes_)) {
         for (std::size_t e = 0; e < form.entries.size(); ++e)
             for (const Side s : {Side::left, Side::right})
                 if (form.entries[e].side.value_or(s) == s) {
@@ -639,7 +640,7 @@ private:
     /// The movement is known by its course and not by its size: where it does not fit well as it stands, it is tried smaller.
     Alignment repetitions() {
         Fit best = at_range();
-        if (!best.found.repetitions.empty() && best.mean_cost() < fair) return best.found;
+        if (!any_size_ || (!best.found.repetitions.empty() && best.mean_cost() < fair)) return best.found;
         for (const double smaller : {0.7, 0.5}) {
             range_ = smaller;
             for (auto& u : units_) {
@@ -872,6 +873,7 @@ private:
 
     const Motion& motion_;
     const Measures& measures_;
+    bool any_size_;
     Axes axes_;
     Features own_;
     std::vector<Unit> units_;

@@ -47,6 +47,7 @@ struct FormEntry {
 };
 struct Form {
     std::vector<FormEntry> entries;
+    bool any_size = true; // also done smaller; where movements compete each is held to its own size
 };
 
 /// bad_value "form" without entries or with one that has no movement; cannot_judge "no_repetition" when nothing in the clip is like it.
