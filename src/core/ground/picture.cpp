@@ -1,4 +1,5 @@
 #include "core/ground/picture.h"
+#include "core/ground/grounding.h"
 #include "core/signal/signal.h"
 #include <algorithm>
 #include <cmath>

@@ -637,11 +637,11 @@ private:
     RepetitionValue spread(const Check& c) const {
         RepetitionValue v;
         v.absent = Absent::no_event;
-        const auto& b = ref_.of(Side::left).borders;
+        const auto& borders = ref_.of(Side::left).borders;
         double held = 0;
         for (std::size_t p = 0; p < ref_.phases.size(); ++p)
-            if (ref_.phases[p].rests) held += b[p + 1] - b[p];
-        if (c.phases.empty() && 2 * held > b.back() - b.front()) {
+            if (ref_.phases[p].rests) held += borders[p + 1] - borders[p];
+        if (c.phases.empty() && 2 * held > borders.back() - borders.front()) {
             v.absent = Absent::no_occasion; // mostly a hold: there is no pace to speak of
             return v;
         }
