@@ -97,6 +97,38 @@ class TestPaint : public QObject {
     QTemporaryDir dir_;
 
 private slots:
+    void a_halt_is_marked_under_the_phases_and_a_pause_less() {
+        // The same ruler without halts, with one where none is asked, and with one where a pause belongs.
+        sim::TakeOptions o = sim::take_of(4, 1.7);
+        o.student.score.repetitions = 1;
+        const auto m = test::movement("gaze_at_the_moon");
+        ReviewOptions ro;
+        ro.view = View::three_d;
+        ro.stature_m = 1.7;
+        const auto made = make_review(test::room_track(sim::Take(m, o)), m, ro);
+        QVERIFY(made.has_value());
+        Review review = **made;
+        const ui::Theme theme;
+        const QRectF rect(0, 0, 800, 36);
+        const auto map = ui::TimeMapper::clock(0, review.motion.time_s.back());
+        auto marked = [&](std::vector<Stop> stops) {
+            review.alignment.repetitions.front().stops = std::move(stops);
+            QImage im(800, 36, QImage::Format_RGB32);
+            im.fill(theme.palette.sheet);
+            QPainter p(&im);
+            ui::draw_ruler(p, rect, review, map, theme);
+            p.end();
+            int n = 0;
+            for (int y = 0; y < im.height(); ++y)
+                for (int x = 0; x < im.width(); ++x) n += im.pixelColor(x, y) == theme.palette.outside ? 1 : 0;
+            return n;
+        };
+        const double at = review.alignment.repetitions.front().start_s + 1;
+        QCOMPARE(marked({}), 0);
+        const int halt = marked({{at, at + 2, 0, false}}), wide = static_cast<int>(map.x(at + 2, rect) - map.x(at, rect));
+        QVERIFY2(halt >= 3 * wide && halt <= 6 * (wide + 2), qPrintable(QString::number(halt)));
+        QCOMPARE(marked({{at, at + 2, 0, true}}), 0);
+    }
     void initTestCase() { Theme::load_fonts(test::data_dir()); }
 
     void the_shape_of_a_mark_carries_its_meaning() {

@@ -47,7 +47,7 @@ struct FormEntry {
 };
 struct Form {
     std::vector<FormEntry> entries;
-    bool any_size = true; // also done smaller; where movements compete each is held to its own size
+    bool competes = false; // with others for the clip: held to its own size, and halts are not looked for
 };
 
 /// bad_value "form" without entries or with one that has no movement; cannot_judge "no_repetition" when nothing in the clip is like it.

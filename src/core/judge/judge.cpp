@@ -86,18 +86,19 @@ private:
         Beyond out;
         if (!end || h.told.empty()) return out;
         auto by = [&](double x) { return d == Direction::low ? *end - x : x - *end; };
-        Told worst = h.told;
-        std::stable_sort(worst.begin(), worst.end(), [&](auto* a, auto* b) { return by(a->value) > by(b->value); });
-        for (const auto* r : worst)
+        for (const auto* r : h.told)
             if (by(r->value) > 0) out.repetitions.push_back(r);
         out.value = combine(h.told);
         out.by = by(out.value.value);
         out.some = !out.repetitions.empty();
         out.fault = out.by > std::max(bound * out.value.sigma(), edge);
-        const auto n = static_cast<int>(worst.size());
+        const auto n = static_cast<int>(h.told.size());
         const bool often = in_three * static_cast<double>(out.repetitions.size()) >= n;
         if (out.fault || n < 2 || !often) return out;
-        worst.resize(static_cast<std::size_t>(third_of(n)));
+        Told worst = h.told;
+        const auto third_end = worst.begin() + third_of(n);
+        std::partial_sort(worst.begin(), third_end, worst.end(), [&](auto* a, auto* b) { return by(a->value) > by(b->value); });
+        worst.erase(third_end, worst.end());
         const WorstThird chance = worst_third(n);
         Combined third = combine(worst);
         const double own = third.own * std::sqrt(static_cast<double>(worst.size())); // of one repetition
@@ -350,7 +351,7 @@ private:
             if (p.high) *p.high += h.moved;
             p.sigma = x.sigma();
             p.time_s = moment(*shown, h);
-            p.share_outside = share_outside(*shown, h.low, h.high);
+            if (p.verdict == Verdict::outside) p.share_outside = share_outside(*shown, h.low, h.high);
             f.phases.push_back(std::move(p));
         }
     }

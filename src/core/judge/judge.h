@@ -34,7 +34,7 @@ struct PhaseFinding {
     Verdict verdict = Verdict::cannot_tell;
     double value = 0, sigma = 0, time_s = 0; // over the repetitions it rests on; the moment that shows it most
     std::optional<double> low, high;         // band in this phase
-    double share_outside = 0;                // of its moments
+    double share_outside = 0;                // of its moments, where it is outside
     std::vector<int> repetitions;            // those outside
 };
 

@@ -31,7 +31,7 @@ std::vector<MovementGuess> guess_movement(const Track& track, std::span<const Mo
     std::vector<MovementGuess> out;
     for (const auto& m : movements) {
         const Reference reference(m, motion->stature);
-        const auto alignment = align(*motion, measures, Form{{{&reference.model(), std::nullopt}}, false});
+        const auto alignment = align(*motion, measures, Form{{{&reference.model(), std::nullopt}}, true});
         MovementGuess g;
         g.movement = m.id;
         if (alignment) {

@@ -35,7 +35,7 @@ std::vector<PartGuess> suggest_parts(const Track& track, std::span<const Movemen
     std::vector<Candidate> all;
     for (const auto& m : movements) {
         auto reference = std::make_unique<Reference>(m, motion->stature);
-        const auto alone = align(*motion, measures, Form{{{&reference->model(), std::nullopt}}, false});
+        const auto alone = align(*motion, measures, Form{{{&reference->model(), std::nullopt}}, true});
         if (!alone) continue;
         double fit = 0;
         for (const auto& r : alone->repetitions)
@@ -45,7 +45,7 @@ std::vector<PartGuess> suggest_parts(const Track& track, std::span<const Movemen
     if (all.empty()) return {};
     std::stable_sort(all.begin(), all.end(), [](const Candidate& a, const Candidate& b) { return a.fit > b.fit; });
     if (all.size() > most_candidates) all.resize(most_candidates);
-    Form form{{}, false};
+    Form form{{}, true};
     for (const auto& c : all) form.entries.push_back({&c.reference->model(), std::nullopt});
     const auto alignment = align(*motion, measures, form);
     if (!alignment) return {};

@@ -376,7 +376,10 @@ QStringList why(const Finding& f, const Review& review, const Catalogue& c, cons
         const QString figures = with_sigma(p.value, p.sigma, unit, units);
         parts << (p.verdict == Verdict::outside
                       ? TextWords::tr("%1: %2, outside, at %3").arg(phase(review.movement, p.phase), figures, time(p.time_s))
-                      : QStringLiteral("%1: %2").arg(phase(review.movement, p.phase), figures));
+                  : p.low == f.low && p.high == f.high
+                      ? QStringLiteral("%1: %2").arg(phase(review.movement, p.phase), figures)
+                      : TextWords::tr("%1: %2, where the figure itself asks for %3")
+                            .arg(phase(review.movement, p.phase), figures, band(p.low, p.high, unit, units)));
     }
     if (!parts.isEmpty()) out << TextWords::tr("Part by part: %1.").arg(parts.join(QStringLiteral("; ")));
     QStringList each;

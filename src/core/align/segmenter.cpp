@@ -1,0 +1,179 @@
+#include "core/align/segmenter.h"
+#include <algorithm>
+#include <array>
+
+namespace bevel::aligning {
+namespace {
+
+/// Explains every moment of the clip either as a moment of a repetition of a unit or as standing by, at the least total cost. Within a
+/// repetition one step of the student passes up to three of the reference, and three steps of the student at most pass one: slopes 1/3
+/// to 3. Only at the ends of the clip may a repetition begin or end anywhere. (Viterbi 1967; the moments of all units are the states.)
+class Segmenter {
+public:
+    Segmenter(const std::vector<Unit>& units, const Eigen::MatrixXd& student, const Eigen::MatrixXd& still)
+        : units_(units), student_(student), still_(still), start_of_clip_(units.size()) {}
+
+    /// `cost` becomes that of the whole clip.
+    std::vector<Chosen> run(double& cost) {
+        const auto m = student_.rows();
+        cost_.resize(units_.size());
+        came_.resize(units_.size());
+        for (std::size_t s = 0; s < units_.size(); ++s) {
+            const auto n = static_cast<std::size_t>(units_[s].rows.rows());
+            cost_[s].assign(n, {inf, inf, inf});
+            came_[s].assign(n * static_cast<std::size_t>(m), none);
+        }
+        idle_.assign(units_.size() + 1, inf);
+        next_idle_ = idle_;
+        idle_came_.assign(static_cast<std::size_t>(m) * idle_.size(), from_idle);
+        for (Eigen::Index j = 0; j < m; ++j) step(j);
+        return trace(cost);
+    }
+
+private:
+    static constexpr double limit = 0.9;                // mean squared distance, in variances, from which a moment is better not explained
+    static constexpr double uneven = 0.03;              // price of leaving the reference's own pace
+    static constexpr double again = 20;                 // of the same side once more without a pause
+    static constexpr double cut = 1.5;                  // of a repetition that is not seen whole
+    static constexpr double skipped = 15, swapped = 40; // of an entry of a form left out, of one that comes before its turn
+    /// How a state was reached: 3 * (steps - 1) + holds within a repetition; from_idle + what came before; end_of + 3 * unit + holds;
+    /// cut_in: the clip begins here.
+    using How = unsigned short;
+    static constexpr How none = 65535, cut_in = 65534, from_idle = 9;
+    How end_of() const { return static_cast<How>(from_idle + units_.size() + 1); }
+
+    double idle_cost(Eigen::Index j) const {
+        double best = limit;
+        for (Eigen::Index k = 0; k < still_.rows(); ++k) best = std::min(best, distance(still_, k, student_, j) + 0.05);
+        return best;
+    }
+
+    /// Price of a unit after another, or of the first one.
+    double price(std::size_t before, std::size_t next) const {
+        const auto e = static_cast<double>(units_[next].entry);
+        if (before == start_of_clip_) return skipped * e;
+        const double gap = e - static_cast<double>(units_[before].entry);
+        if (gap == 0) return before == next && units_[next].side ? again : 0;
+        return gap > 0 ? skipped * (gap - 1) : swapped;
+    }
+
+    /// Cheapest way to begin a repetition of unit `next` after the step before; without one, the cheapest way to have ended.
+    std::pair<double, How> free(std::optional<std::size_t> next) const {
+        std::pair<double, How> best{inf, none};
+        auto offer = [&](double cost, std::size_t before, How how) {
+            const double c = cost + (next ? price(before, *next) : 0);
+            if (c < best.first) best = {c, how};
+        };
+        for (std::size_t before = 0; before < idle_.size(); ++before) offer(idle_[before], before, static_cast<How>(from_idle + before));
+        for (std::size_t s = 0; s < units_.size(); ++s)
+            for (std::size_t h = 0; h < 3; ++h) offer(cost_[s].back()[h], s, static_cast<How>(end_of() + 3 * s + h));
+        return best;
+    }
+
+    /// Standing by at step j: as before, or since the end of a repetition.
+    void stand_by(Eigen::Index j) {
+        const double here = idle_cost(j);
+        for (std::size_t before = 0; before < idle_.size(); ++before) {
+            double best = j == 0 ? (before == start_of_clip_ ? 0.0 : inf) : idle_[before];
+            auto how = static_cast<How>(from_idle + before);
+            for (std::size_t h = 0; h < 3 && before < start_of_clip_ && j > 0; ++h)
+                if (cost_[before].back()[h] < best) best = cost_[before].back()[h], how = static_cast<How>(end_of() + 3 * before + h);
+            idle_came_[static_cast<std::size_t>(j) * idle_.size() + before] = how;
+            next_idle_[before] = best + here;
+        }
+    }
+
+    void step(Eigen::Index j) {
+        stand_by(j);
+        std::vector<std::vector<std::array<double, 3>>> next(units_.size());
+        for (std::size_t s = 0; s < units_.size(); ++s) {
+            const auto n = cost_[s].size();
+            const auto [open, how] = j == 0 ? std::pair{price(start_of_clip_, s), static_cast<How>(from_idle + start_of_clip_)} : free(s);
+            next[s].assign(n, {inf, inf, inf});
+            for (std::size_t i = 0; i < n; ++i) {
+                const double local = distance(units_[s].rows, static_cast<Eigen::Index>(i), student_, j);
+                double best = i == 0 ? open : j == 0 ? open + cut : inf;
+                How from = i == 0 ? how : j == 0 ? cut_in : none;
+                for (std::size_t k = 1; k <= 3 && k <= i && j > 0; ++k)
+                    for (std::size_t h = 0; h < 3; ++h) {
+                        const double c = cost_[s][i - k][h] + uneven * static_cast<double>(k - 1);
+                        if (c < best) best = c, from = static_cast<How>(3 * (k - 1) + h);
+                    }
+                next[s][i][0] = best + local;
+                came_[s][static_cast<std::size_t>(j) * n + i] = from;
+                for (std::size_t h = 1; h < 3 && j > 0; ++h) next[s][i][h] = cost_[s][i][h - 1] + local + uneven;
+            }
+        }
+        idle_ = next_idle_;
+        cost_ = std::move(next);
+    }
+
+    /// Where the clip ends: standing by, at the end of a repetition, or anywhere in one.
+    struct Last {
+        How state = none;
+        std::optional<std::size_t> row; // of the reference, when cut
+        double cost = 0;
+    };
+    Last last() const {
+        auto [best, state] = free(std::nullopt);
+        Last l{state, std::nullopt, best};
+        for (std::size_t s = 0; s < units_.size(); ++s)
+            for (std::size_t i = 0; i + 1 < cost_[s].size(); ++i)
+                for (std::size_t h = 0; h < 3; ++h)
+                    if (cost_[s][i][h] + cut < best) {
+                        best = cost_[s][i][h] + cut;
+                        l = {static_cast<How>(end_of() + 3 * s + h), i, best};
+                    }
+        return l;
+    }
+
+    std::vector<Chosen> trace(double& cost) const {
+        std::vector<Chosen> out;
+        auto [state, row, whole] = last();
+        cost = whole;
+        auto j = static_cast<int>(student_.rows()) - 1;
+        while (j >= 0) {
+            if (state < end_of()) {
+                state = idle_came_[static_cast<std::size_t>(j--) * idle_.size() + (state - from_idle)];
+                continue;
+            }
+            const auto s = static_cast<std::size_t>((state - end_of()) / 3);
+            auto h = static_cast<std::size_t>((state - end_of()) % 3);
+            std::size_t i = row.value_or(cost_[s].size() - 1);
+            row.reset();
+            Chosen c{s, 0, j, 0, static_cast<int>(i)};
+            while (true) {
+                j -= static_cast<int>(h); // held moments
+                const How from = came_[s][static_cast<std::size_t>(j) * cost_[s].size() + i];
+                if (from >= from_idle) {
+                    state = from == cut_in ? static_cast<How>(from_idle + start_of_clip_) : from;
+                    break;
+                }
+                i -= static_cast<std::size_t>(from / 3) + 1;
+                h = from % 3U;
+                --j;
+            }
+            c.from = static_cast<int>(i);
+            c.start = j--;
+            out.push_back(c);
+        }
+        std::reverse(out.begin(), out.end());
+        return out;
+    }
+
+    const std::vector<Unit>& units_;
+    const Eigen::MatrixXd &student_, &still_;
+    std::size_t start_of_clip_;                            // standing by after a unit, or before any
+    std::vector<std::vector<std::array<double, 3>>> cost_; // of being at a moment after so many holds there
+    std::vector<double> idle_, next_idle_;
+    std::vector<std::vector<How>> came_;
+    std::vector<How> idle_came_;
+};
+
+} // namespace
+
+std::vector<Chosen> explained(const std::vector<Unit>& units, const Eigen::MatrixXd& student, const Eigen::MatrixXd& still, double& cost) {
+    return Segmenter(units, student, still).run(cost);
+}
+
+} // namespace bevel::aligning

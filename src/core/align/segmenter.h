@@ -1,0 +1,30 @@
+// The clip as repetitions of the units of a form and standing by, at the least cost. Inside of core/align.
+#pragma once
+#include "core/align/courses.h"
+
+namespace bevel::aligning {
+
+/// One way of going through an entry of the form: led by one side, or by either where both look alike.
+struct Unit {
+    std::size_t entry = 0;
+    std::optional<Side> side;
+    const ReferenceModel* model = nullptr;
+    Features courses;
+    Series times;         // of the rows: at the coarse rate, without what is held still
+    Eigen::MatrixXd rows; // in standard deviations
+    std::vector<Still> stills;
+    Side reference_side() const { return side.value_or(Side::left); }
+    const ReferenceModel::Course& course() const { return model->of(reference_side()); }
+};
+
+struct Chosen {
+    std::size_t unit = 0;
+    int start = 0, end = 0; // rows of the student, both inside
+    int from = 0, to = 0;   // rows of the reference it begins and ends with
+};
+
+/// Explains every moment of the clip (rows of `student`) either as a moment of a repetition of a unit or as standing by in one of the
+/// postures of `still`; `cost` becomes that of the whole clip.
+std::vector<Chosen> explained(const std::vector<Unit>& units, const Eigen::MatrixXd& student, const Eigen::MatrixXd& still, double& cost);
+
+} // namespace bevel::aligning
