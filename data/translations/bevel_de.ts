@@ -12891,5 +12891,9 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>most in %1, in %2 too</source>
         <translation>am meisten in %1, auch in %2</translation>
     </message>
+    <message>
+        <source>%1: %2, where the figure itself asks for %3</source>
+        <translation>%1: %2, wo die Figur selbst %3 verlangt</translation>
+    </message>
 </context>
 </TS>
