@@ -293,6 +293,25 @@ private:
         return out;
     }
 
+    /// How surely the moment t of a unit is told on a path through it: what it leaves unexplained about that moment, as time at the speed
+    /// that the figure has there. At a turning point, and of a movement that this view hardly shows, that is long.
+    double moment_sigma(const Path& path, const Eigen::MatrixXd& reference, const Eigen::MatrixXd& student, const Series& rt,
+                        double t) const {
+        constexpr double around_s = 0.5, surely_s = 0.25, hardly_s = 2;
+        double apart = 0, way = 0, n = 0;
+        const auto columns = static_cast<double>(reference.cols());
+        for (std::size_t k = 1; k < path.size(); ++k) {
+            const auto [i, j] = path[k];
+            const double dt = rt[static_cast<std::size_t>(i)] - rt[static_cast<std::size_t>(path[k - 1].first)];
+            if (std::abs(rt[static_cast<std::size_t>(i)] - t) > around_s || dt <= 0) continue;
+            apart += distance(reference, i, student, j);
+            way += (reference.row(i) - reference.row(path[k - 1].first)).squaredNorm() / columns / (dt * dt);
+            ++n;
+        }
+        if (n == 0 || way <= 0) return hardly_s;
+        return std::clamp(std::sqrt(apart / way), surely_s, hardly_s);
+    }
+
     std::optional<Repetition> fit(const Chosen& c, const Series& grid) const {
         const Unit& u = units_[c.unit];
         const auto& course = u.course();
@@ -320,7 +339,9 @@ private:
         const auto& b = course.borders;
         for (std::size_t p = 0; p < u.model->phases.size(); ++p)
             if (!r.cut || (b[p] >= from - 1e-9 && b[p + 1] <= to + 1e-9))
-                r.phases.push_back({u.model->phases[p].id, r.to_student(b[p]), r.to_student(b[p + 1]), p});
+                r.phases.push_back({u.model->phases[p].id, r.to_student(b[p]), r.to_student(b[p + 1]), p,
+                                    moment_sigma(path, reference, student, rt, b[p]),
+                                    moment_sigma(path, reference, student, rt, b[p + 1])});
         if (r.phases.empty()) return std::nullopt;
         snap(r, *u.model, measures_);
         if (halts_) r.stops = halts_->in(r, u, stills_);

@@ -7,7 +7,8 @@ namespace bevel {
 struct PhaseSpan {
     std::string id;
     double start_s = 0, end_s = 0;
-    std::size_t index = 0; // in the movement
+    std::size_t index = 0;                     // in the movement
+    double start_sigma_s = 0, end_sigma_s = 0; // how surely its ends are told: what is left unexplained there over the figure's speed
 };
 
 /// Nothing moves where the figure would: slower than a quarter of its own speed about that moment, at the student's pace.

@@ -633,6 +633,20 @@ private:
         (void)c;
     }
 
+    /// Variance of the time that these phases (all, without what rests) take together, by the errors of where they begin and end.
+    double ends_variance(const Repetition& r, const std::vector<std::string>& phases) const {
+        const auto counts = [&](const PhaseSpan& p) {
+            return phases.empty() ? !ref_.phases[p.index].rests : std::find(phases.begin(), phases.end(), p.id) != phases.end();
+        };
+        double sum = 0;
+        for (std::size_t k = 0; k < r.phases.size(); ++k) {
+            if (!counts(r.phases[k])) continue;
+            if (k == 0 || !counts(r.phases[k - 1])) sum += r.phases[k].start_sigma_s * r.phases[k].start_sigma_s;
+            if (k + 1 == r.phases.size() || !counts(r.phases[k + 1])) sum += r.phases[k].end_sigma_s * r.phases[k].end_sigma_s;
+        }
+        return sum;
+    }
+
     /// Variation of the durations of repetitions, or of the phases named, in percent.
     RepetitionValue spread(const Check& c) const {
         RepetitionValue v;
@@ -647,6 +661,7 @@ private:
         }
         std::vector<double> d;
         std::vector<std::size_t> which;
+        double error = 0; // variance of a duration by the errors of its ends
         for (std::size_t k = 0; k < al_.repetitions.size(); ++k) {
             if (al_.repetitions[k].cut) continue;
             double sum = 0;
@@ -659,13 +674,15 @@ private:
             }
             d.push_back(sum);
             which.push_back(k);
+            error += ends_variance(al_.repetitions[k], c.phases);
         }
         if (d.size() < 3) return v;
+        error /= static_cast<double>(d.size());
         double mean = 0, var = 0;
         for (const double x : d) mean += x / static_cast<double>(d.size());
         for (const double x : d) var += (x - mean) * (x - mean) / static_cast<double>(d.size() - 1);
-        v.value = 100 * std::sqrt(var) / mean;
-        v.own = 100 * 0.35 / mean; // borders are told to about a third of a second
+        v.value = 100 * std::sqrt(std::max(0.0, var - error)) / mean; // what the ends' own errors spread is not the student's
+        v.own = 100 * std::sqrt(error) / mean;
         const auto worst =
             std::max_element(d.begin(), d.end(), [&](double a, double b) { return std::abs(a - mean) < std::abs(b - mean); }) - d.begin();
         const std::size_t k = which[static_cast<std::size_t>(worst)];
