@@ -1,5 +1,6 @@
 // What the instructor brings of their own, in the real window: a remark at a moment, a clip that shows how it is meant, a movement learned
 // from clips.
+#include "core/review/trend.h"
 #include "support/window_bench.h"
 #include "ui/forms/learn_dialog.h"
 #include "ui/review/holds_dialog.h"
@@ -296,6 +297,63 @@ private slots:
         QVERIFY(!dialog->findChild<QPushButton*>(QStringLiteral("primary"))->isEnabled());
         dialog->reject();
         QVERIFY(b.session.library->own_forms()->empty());
+    }
+
+    void a_clip_named_wrongly_is_held_back_until_somebody_says_so() {
+        Bench b(copy_.demo);
+        const qint64 clip = clip_of(b, "gaze_at_the_moon", "Ilse");
+        // It is what it is named.
+        auto* page = open(b, clip);
+        QVERIFY(QTest::qWaitFor([&] { return !b.session.library->clip(clip)->which.empty(); }, 20000));
+        QVERIFY(page->state().open->elsewhere.empty() && !page->findChild<QWidget*>("asNamed"));
+        const auto before = page->state().open->review->findings.size();
+        // Somebody chose the wrong movement.
+        Clip c = *b.session.library->clip(clip);
+        c.movement = "side_shift";
+        c.version.reset();
+        QVERIFY(b.session.library->set_clip_facts(c).has_value());
+        QVERIFY(b.session.library->clip(clip)->which.empty()); // asked anew
+        open(b, clip);
+        const auto until = [&](auto holds) { return QTest::qWaitFor(holds, 20000); };
+        QVERIFY(until([&] { return page->state().open->clip.movement == "side_shift" && !page->state().open->elsewhere.empty(); }));
+        QCOMPARE(QString::fromStdString(page->state().open->elsewhere.front().movement), QStringLiteral("gaze_at_the_moon"));
+        QCOMPARE(QString::fromStdString(page->state().open->review->held_back), QStringLiteral("gaze_at_the_moon"));
+        QVERIFY(page->state().open->review->findings.empty());
+        QVERIFY(test::says(*page, "This looks like Gaze at the Moon"));
+        QVERIFY(test::says(*page, "Nothing is judged."));
+        QVERIFY(figures_of(*page->state().open->review).empty()); // nothing for the record
+        // One key: it is what it is named.
+        QTest::keyClick(b.window.get(), Qt::Key_Y);
+        QVERIFY(until([&] { return page->state().open->review->held_back.empty() && !page->state().open->review->findings.empty(); }));
+        QCOMPARE(QString::fromStdString(b.session.library->clip(clip)->as_named), QStringLiteral("side_shift"));
+        QVERIFY(!test::says(*page, "This looks like"));
+        // It can be taken back, and the other taken instead.
+        QTest::keyClick(b.window.get(), Qt::Key_Z, Qt::ControlModifier);
+        QVERIFY(until([&] { return !page->state().open->review->held_back.empty(); }));
+        QPushButton* other = nullptr;
+        QVERIFY(until([&] { return (other = page->findChild<QPushButton*>("asOther")) && other->isVisible(); }));
+        other->click();
+        QVERIFY(until(
+            [&] { return page->state().open->clip.movement == "gaze_at_the_moon" && page->state().open->review->held_back.empty(); }));
+        QCOMPARE(page->state().open->review->findings.size(), before);
+    }
+    void no_clip_of_the_demo_is_taken_for_another() {
+        test::Copy fresh;
+        QVERIFY(fresh.make());
+        Bench b(fresh.demo);
+        const std::vector<Clip> clips = b.session.library->clips().value();
+        int asked = 0, looked_at = 0;
+        for (const auto& c : clips) {
+            const auto shown = ui::load_review(*b.session.library, b.session, c.id);
+            if (!shown) continue;
+            ++looked_at;
+            for (const auto& e : elsewhere(*(*shown)->review, b.session.movements)) {
+                QVERIFY2(e.near, (c.file + " " + e.movement).c_str());
+                qInfo("%s: %s %.1f", c.file.c_str(), e.movement.c_str(), e.odds);
+                ++asked;
+            }
+        }
+        QVERIFY2(looked_at > 8 && asked <= 1, qPrintable(QString("%1 of %2").arg(asked).arg(looked_at)));
     }
 };
 QTEST_MAIN(TestOwn)

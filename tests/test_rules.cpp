@@ -412,9 +412,6 @@ private slots:
                                                   .arg(stature)
                                                   .arg(QString::fromStdString(std::string(view_name(view))));
                         if (!r) {
-                            // Known: from the front the hold on one leg may be the quietest second of these, and is then taken for the
-                            // neutral stand (the lifted foot is thought nearer to the camera). Refused, not misjudged.
-                            if (view == View::front && id.starts_with("one_leg_stand")) continue;
                             wrong << where + QStringLiteral(": refused");
                             continue;
                         }

@@ -45,6 +45,8 @@ std::string reason(const std::string& code) {
     if (code == "one_camera") return "clips of several cameras cannot be put together yet";
     if (code == "view_needed") return "the points hold no metres; give the view with --view";
     if (code == "no_repetition") return "nothing in the clip looks like this movement";
+    if (code.starts_with("held_back "))
+        return "the review is held back: the clip looks like " + code.substr(10) + " (review --as-named judges it all the same)";
     return code;
 }
 
@@ -200,8 +202,8 @@ int track(const Words& words, const Environment& env) {
 }
 
 int review(const Words& words, const Environment& env) {
-    const auto args =
-        Args::parse(words, {"-o", "--movement", "--view", "--height-cm", "--school", "--model", "--support"}, {"--mirrored", "--seated"});
+    const auto args = Args::parse(words, {"-o", "--movement", "--view", "--height-cm", "--school", "--model", "--support"},
+                                  {"--mirrored", "--seated", "--as-named"});
     if (!args) return complain(args.error());
     const auto out = args->text("-o");
     if (args->positional.size() != 1 || !out) return wrong_use("review takes one clip or points.csv and -o review.json");
@@ -249,9 +251,17 @@ int review(const Words& words, const Environment& env) {
         points = std::move(found->track);
     }
     o.mirrored = args->flag("--mirrored");
-    const auto made = make_review(*points, *movement, o);
+    const auto made = args->flag("--as-named") ? make_review(*points, *movement, o).map([](auto r) {
+        return Competed{std::move(r), {}};
+    })
+                                               : make_review_among(*points, *movement, load_movements(find_data_dir(env.program)), o);
     if (!made) return complain(made.error());
-    if (auto ok = write_whole(*out, review_json(**made, input.string(), args->text("--school").value_or(""))); !ok)
+    for (const auto& e : made->better)
+        std::fprintf(stderr,
+                     e.near ? "%.1f to %.1f s may be %s: the two look much alike.\n"
+                            : "%.1f to %.1f s looks like %s and is not judged; --as-named judges it all the same.\n",
+                     e.from_s, e.to_s, e.movement.c_str());
+    if (auto ok = write_whole(*out, review_json(*made->review, input.string(), args->text("--school").value_or(""))); !ok)
         return complain(ok.error());
     return 0;
 }

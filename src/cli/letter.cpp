@@ -42,6 +42,7 @@ int letter(const Words& words, const Environment& env) {
     if (!json) return complain(json.error());
     const auto file = parse_review_json(*json);
     if (!file) return complain(file.error());
+    if (!file->held_back.empty()) return complain({Code::cannot_judge, "held_back " + file->held_back});
     const Movement* movement = nullptr;
     const auto data = find_data_dir(env.program);
     const auto movements = load_movements(data);

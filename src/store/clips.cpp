@@ -47,7 +47,7 @@ std::optional<MeantPerson> parse_meant(const std::string& text) {
 constexpr const char* clip_columns =
     "SELECT id, person, file, movement, school, view, filmed_on, arrived_on, state, problem, found, "
     "frames_per_s, vertical_seen, neutral_seen, mirrored, hash, limits, named, guess, turn, pair, part_from_s, "
-    "part_to_s, states, footwear, surface, meant, version, film_dropped "
+    "part_to_s, states, footwear, surface, meant, version, film_dropped, which, as_named "
     "FROM clip LEFT JOIN quality ON quality.clip = clip.id ";
 
 Clip clip_of(const Query& q) {
@@ -77,6 +77,8 @@ Clip clip_of(const Query& q) {
     c.meant = parse_meant(q.text(26));
     if (!q.absent(27)) c.version = q.text(27);
     c.film_dropped = q.integer(28) != 0;
+    c.which = q.text(29);
+    c.as_named = q.text(30);
     return c;
 }
 
@@ -205,7 +207,8 @@ bool Library::has_file(const Clip& c) const {
 namespace {
 /// What a clip is measured by is another now: its figures are to be made anew.
 Result<bool> forget_figures(sqlite3* db, std::int64_t clip) {
-    for (const char* sql : {"DELETE FROM figure WHERE clip=?", "DELETE FROM figures_of WHERE clip=?"}) {
+    for (const char* sql :
+         {"DELETE FROM figure WHERE clip=?", "DELETE FROM figures_of WHERE clip=?", "UPDATE clip SET which='' WHERE id=?"}) {
         Query q(db, sql);
         if (auto ok = q.bind(clip).run(); !ok) return ok;
     }
@@ -232,6 +235,24 @@ Result<bool> Library::set_guess(std::int64_t clip, const std::string& guess) {
     return write([&] {
         Query q(db_, "UPDATE clip SET guess=? WHERE id=?");
         return q.bind(guess).bind(clip).run();
+    });
+}
+
+Result<bool> Library::set_which(std::int64_t clip, const std::string& which) {
+    return write([&] {
+        Query q(db_, "UPDATE clip SET which=? WHERE id=?");
+        return q.bind(which).bind(clip).run();
+    });
+}
+
+Result<bool> Library::set_as_named(std::int64_t clip, const std::string& movement) {
+    return together([&]() -> Result<bool> {
+        for (const char* sql : {"DELETE FROM figure WHERE clip=?", "DELETE FROM figures_of WHERE clip=?"}) {
+            Query gone(db_, sql);
+            if (auto ok = gone.bind(clip).run(); !ok) return ok;
+        }
+        Query q(db_, "UPDATE clip SET as_named=? WHERE id=?");
+        return q.bind(movement).bind(clip).run();
     });
 }
 
@@ -445,10 +466,11 @@ Result<std::vector<std::int64_t>> Library::cut_clip(std::int64_t id, const std::
                 Query q(
                     db_,
                     "INSERT INTO clip(person, file, movement, school, view, filmed_on, arrived_on, state, problem, mirrored, hash, "
-                    "named, turn, states, footwear, surface, meant, look, version, film_dropped) SELECT person, file, movement, school, "
+                    "named, turn, states, footwear, surface, meant, look, version, film_dropped, as_named) SELECT person, file, movement, "
+                    "school, "
                     "view, "
                     "filmed_on, arrived_on, state, problem, mirrored, hash, named, turn, states, footwear, surface, meant, look, version, "
-                    "film_dropped FROM clip WHERE id=?");
+                    "film_dropped, as_named FROM clip WHERE id=?");
                 if (auto done = q.bind(id).run(); !done) return done;
                 part = sqlite3_last_insert_rowid(db_);
                 Query quality(db_, "INSERT INTO quality SELECT ?1, found, frames_per_s, vertical_seen, neutral_seen, limits FROM quality "

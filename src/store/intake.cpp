@@ -55,6 +55,10 @@ Result<Clip> keep_found(Library& library, Clip clip, const Found& found) {
             clip.view = view_name(found.review->motion.view);
             if (auto done = library.set_clip_facts(clip); !done) return done;
         }
+        if (found.better) {
+            clip.which = which_json({clip.movement, *found.better});
+            if (auto done = library.set_which(clip.id, clip.which); !done) return done;
+        }
         clip.state = found.review ? ClipState::tracked : ClipState::failed;
         clip.problem = found.review ? std::string() : problem_of(found.error);
         return library.set_clip_state(clip.id, clip.state, clip.problem);

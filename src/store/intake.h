@@ -12,6 +12,7 @@ struct Found {
     const Review* review = nullptr;
     Error error;
     std::vector<Limit> limits;
+    std::optional<std::vector<Elsewhere>> better = {}; // what the other movements explain better, where they have competed
 };
 
 /// What a clip tells of itself, for a person to confirm.

@@ -9,7 +9,7 @@ namespace bevel {
 namespace {
 
 namespace fs = std::filesystem;
-constexpr int newest = 15;
+constexpr int newest = 16;
 
 /// Steps from one version of the library to the next; never edited once released, only added to.
 const std::array<const char*, newest> steps{
@@ -130,6 +130,9 @@ const std::array<const char*, newest> steps{
     "CREATE INDEX clip_search ON clip(arrived_on, id, person, movement, filmed_on, state, named);"
     "DROP INDEX clip_movement;"
     "CREATE INDEX clip_line ON clip(person, movement, filmed_on, arrived_on, pair);",
+    // 16: what else a clip may show than it is named, and what it is judged as all the same
+    "ALTER TABLE clip ADD COLUMN which TEXT NOT NULL DEFAULT '';"
+    "ALTER TABLE clip ADD COLUMN as_named TEXT NOT NULL DEFAULT '';",
 };
 
 } // namespace

@@ -73,6 +73,8 @@ struct Clip {
     std::string footwear, surface;                // "barefoot", "socks", "soft", "firm"; "slippery", "smooth", "rough"; empty: not said
     std::optional<MeantPerson> meant;
     std::optional<std::string> version; // graded version it shows; not set: as the person is taught it, until it is first judged
+    std::string which;                  // JSON: the other movements that it may show (core/review/which.h); empty: not looked for yet
+    std::string as_named;               // the movement a person says it shows whatever it looks like; empty: nobody did
     bool film_dropped = false;          // deleted on purpose; points and findings stay
     bool is_part() const { return part_from_s || part_to_s; }
 };
@@ -247,6 +249,10 @@ public:
     Result<std::vector<Look>> looks(int most = 400) const;
     std::uintmax_t room_of(const std::vector<Clip>& clips) const; // bytes of their files
     Result<bool> set_guess(std::int64_t clip, const std::string& guess);
+    /// What others competed for it; gone again when its points, its movement or what it is measured by change.
+    Result<bool> set_which(std::int64_t clip, const std::string& which);
+    /// Judged as that movement whatever it looks like; empty: the others compete again. Its kept figures are to be made anew.
+    Result<bool> set_as_named(std::int64_t clip, const std::string& movement);
     /// The waiting clips are looked at in this order.
     Result<bool> set_turns(const std::vector<std::int64_t>& clips);
     Result<bool> set_clip_state(std::int64_t clip, ClipState state, const std::string& problem);

@@ -289,7 +289,10 @@ private:
         for (std::size_t k = 0; k < units_.size(); ++k) still.row(static_cast<Eigen::Index>(k) + 1) = units_[k].rows.row(0);
         Fit out;
         for (const auto& c : explained(units_, student, still, out.cost))
-            if (auto r = fit(c, grid)) out.found.repetitions.push_back(std::move(*r));
+            if (auto r = fit(c, grid))
+                out.found.repetitions.push_back(std::move(*r));
+            else
+                out.found.left_out.push_back(r.error());
         return out;
     }
 
@@ -312,7 +315,7 @@ private:
         return std::clamp(std::sqrt(apart / way), surely_s, hardly_s);
     }
 
-    std::optional<Repetition> fit(const Chosen& c, const Series& grid) const {
+    tl::expected<Repetition, NotJudged> fit(const Chosen& c, const Series& grid) const {
         const Unit& u = units_[c.unit];
         const auto& course = u.course();
         Repetition r;
@@ -324,13 +327,15 @@ private:
         const double from = c.from > 0 ? u.times[static_cast<std::size_t>(c.from)] : course.from(),
                      to = c.to + 1 < u.rows.rows() ? u.times[static_cast<std::size_t>(c.to)] : course.to();
         // Of a repetition that is cut at least a third is asked, else it may be anything.
-        if (r.cut && to - from < (course.to() - course.from()) / 3) return std::nullopt;
+        if (r.cut && to - from < (course.to() - course.from()) / 3)
+            return tl::unexpected(NotJudged{r.start_s, r.end_s, NotJudged::Why::cut, {}});
+        const auto unlike = [&] { return tl::unexpected(NotJudged{r.start_s, r.end_s, NotJudged::Why::unlike, {}}); };
         const Series rt = moving(times(from, to, fine), u.stills), st = moving(times(r.start_s, r.end_s, fine), stills_);
         Eigen::MatrixXd reference = course_at(u, rt), student = own_.at(st);
         scale_.reference(reference);
         scale_.student(student);
         const Path path = warp(reference, student, 0.2, r.cost);
-        if (path.empty() || !is_whole(path, reference, student)) return std::nullopt;
+        if (path.empty() || !is_whole(path, reference, student)) return unlike();
         for (const auto& [i, j] : path) {
             r.reference_s.push_back(rt[static_cast<std::size_t>(i)]);
             r.student_s.push_back(st[static_cast<std::size_t>(j)]);
@@ -342,7 +347,7 @@ private:
                 r.phases.push_back({u.model->phases[p].id, r.to_student(b[p]), r.to_student(b[p + 1]), p,
                                     moment_sigma(path, reference, student, rt, b[p]),
                                     moment_sigma(path, reference, student, rt, b[p + 1])});
-        if (r.phases.empty()) return std::nullopt;
+        if (r.phases.empty()) return tl::unexpected(NotJudged{r.start_s, r.end_s, NotJudged::Why::cut, {}});
         snap(r, *u.model, measures_);
         if (halts_) r.stops = halts_->in(r, u, stills_);
         return r;

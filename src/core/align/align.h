@@ -36,8 +36,22 @@ struct Repetition {
     double to_student(double reference_time) const;
 };
 
+/// A stretch that was taken for a repetition and is not judged.
+struct NotJudged {
+    enum class Why {
+        cut,           // the clip begins or ends in it, and too little of it is seen
+        unlike,        // it is not like the movement from its beginning to its end
+        other_movement // another movement explains it better
+    };
+    double from_s = 0, to_s = 0;
+    Why why = Why::unlike;
+    std::string movement; // id of the other one
+};
+std::string_view not_judged_name(NotJudged::Why w);
+
 struct Alignment {
     std::vector<Repetition> repetitions; // in order of time, not overlapping
+    std::vector<NotJudged> left_out;     // in order of time
     const Repetition* at(double t) const;
 };
 

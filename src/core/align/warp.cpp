@@ -66,6 +66,18 @@ double Repetition::to_student(double t) const {
     return signal::resample(reference_s, student_s, at).front();
 }
 
+std::string_view not_judged_name(NotJudged::Why w) {
+    switch (w) {
+    case NotJudged::Why::cut:
+        return "cut";
+    case NotJudged::Why::unlike:
+        return "unlike";
+    case NotJudged::Why::other_movement:
+        return "other_movement";
+    }
+    return "";
+}
+
 const Repetition* Alignment::at(double t) const {
     for (const auto& r : repetitions)
         if (t >= r.start_s && t < r.end_s) return &r;

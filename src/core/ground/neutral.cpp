@@ -22,6 +22,14 @@ Neutral from_proportions(const Motion& m, const MotionOptions& o) {
     return n;
 }
 
+/// Height of a point as the camera sees it: where its line of sight passes the hips' distance. In metres, its own.
+double seen_height(const Motion& m, std::size_t frame, Point p) {
+    const Body3& b = m.m[frame];
+    if (!m.from_pictures()) return b[p].y();
+    const auto away = [&](const Vec3& v) { return std::hypot(v.x() - m.camera_at.x(), v.z() - m.camera_at.z()); };
+    return m.camera_at.y() + (b[p].y() - m.camera_at.y()) * away(mid(b, left_hip)) / std::max(0.1, away(b[p]));
+}
+
 } // namespace
 
 void find_neutral(Motion& m, const MotionOptions& o) {
@@ -77,9 +85,11 @@ void find_neutral(Motion& m, const MotionOptions& o) {
         if (signal::median(std::span(lean).subspan(k, window)) > 12) continue;
         // A hold with turned shoulders is quiet too, but no neutral: they show narrower than they are.
         if (m.has_x && signal::median(std::span(wide).subspan(k, window)) < 0.9 * widest) continue;
-        // Nor is a hold on one leg one. One camera sees a foot nearer to it lower, so that only a foot well up counts.
-        const Body3& middle = m.m[grid[k + window / 2]];
-        if (m.valid[grid[k + window / 2]] && std::abs(middle[left_ankle].y() - middle[right_ankle].y()) > 0.1 * top) continue;
+        // Nor is a hold on one leg one. One camera may take a lifted foot for one that stands nearer to it: what counts is how much lower
+        // the one is seen, at the distance of the hips.
+        if (const auto i = grid[k + window / 2];
+            m.valid[i] && std::abs(seen_height(m, i, left_ankle) - seen_height(m, i, right_ankle)) > 0.1 * top)
+            continue;
         const double b = signal::median(std::span(bend).subspan(k, window));
         if (std::isfinite(b) && b > 15 + (m.from_pictures() ? 5 : 0)) continue; // one picture tells a bend to a few degrees
         const double q = signal::quantile(part, 0.8);

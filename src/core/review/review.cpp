@@ -144,6 +144,28 @@ json finding_json(const Finding& f) {
 
 } // namespace
 
+namespace {
+/// Takes the repetitions out that show another movement. Where that would be all of them they stay, and that movement is given back.
+std::string leave_out(Alignment& a, const std::vector<Elsewhere>& elsewhere) {
+    std::vector<Repetition> kept;
+    std::vector<NotJudged> out;
+    for (const auto& r : a.repetitions) {
+        const Elsewhere* there = nullptr;
+        for (const auto& e : elsewhere)
+            if (!e.near && std::min(e.to_s, r.end_s) - std::max(e.from_s, r.start_s) > 0.5 * (r.end_s - r.start_s)) there = &e;
+        if (there)
+            out.push_back({r.start_s, r.end_s, NotJudged::Why::other_movement, there->movement});
+        else
+            kept.push_back(r);
+    }
+    if (kept.empty() && !out.empty()) return out.front().movement;
+    a.repetitions = std::move(kept);
+    a.left_out.insert(a.left_out.end(), out.begin(), out.end());
+    std::sort(a.left_out.begin(), a.left_out.end(), [](const NotJudged& x, const NotJudged& y) { return x.from_s < y.from_s; });
+    return {};
+}
+} // namespace
+
 Result<std::shared_ptr<const Review>> make_review(const Track& track, const Movement& movement, const ReviewOptions& options) {
     auto out = std::make_shared<Review>();
     out->movement = movement;
@@ -169,6 +191,7 @@ Result<std::shared_ptr<const Review>> make_review(const Track& track, const Move
     auto alignment = align(out->motion, out->measures, Form{{{&out->reference->model(), std::nullopt}}});
     if (!alignment) return tl::unexpected(alignment.error());
     out->alignment = std::move(*alignment);
+    out->held_back = leave_out(out->alignment, options.elsewhere);
     auto states = options.states;
     // A movement that is done on a chair, or with a hand on one, is so throughout.
     const auto any = [&](auto of) { return std::any_of(out->movement.phases.begin(), out->movement.phases.end(), of); };
@@ -176,13 +199,14 @@ Result<std::shared_ptr<const Review>> make_review(const Track& track, const Move
     if (any([](const Phase& p) { return p.posture.left_hand.support > 0.5 || p.posture.right_hand.support > 0.5; }))
         states.push_back({false, 0, 1e9});
     out->summaries = summarise(out->motion, out->measures, out->alignment, out->movement, out->reference->model(), states);
-    out->findings = judge(out->summaries, out->alignment, out->movement);
+    if (out->held_back.empty()) out->findings = judge(out->summaries, out->alignment, out->movement);
     return std::shared_ptr<const Review>(std::move(out));
 }
 
 Result<std::shared_ptr<const Review>> paired(const Review& first, std::shared_ptr<const Review> second) {
     const auto &a = first.movement.checks, &b = second->movement.checks;
-    const bool same = first.movement.id == second->movement.id && a.size() == b.size() &&
+    const bool same = first.held_back.empty() && second->held_back.empty() && first.movement.id == second->movement.id &&
+                      a.size() == b.size() &&
                       std::equal(a.begin(), a.end(), b.begin(), [](const Check& x, const Check& y) { return x.id == y.id; });
     if (!same) return fail(Code::bad_value, "pair");
     auto out = std::make_shared<Review>(first);
@@ -239,6 +263,12 @@ std::string review_json(const Review& r, const std::string& clip, const std::str
     }
     json findings = json::array();
     for (const auto& f : r.findings) findings.push_back(finding_json(f));
+    json left_out = json::array();
+    for (const auto& l : r.alignment.left_out) {
+        json j{{"from_s", number(l.from_s)}, {"to_s", number(l.to_s)}, {"why", not_judged_name(l.why)}};
+        if (!l.movement.empty()) j["movement"] = l.movement;
+        left_out.push_back(std::move(j));
+    }
     json out{{"clip", clip},
              {"movement", r.movement.id},
              {"view", view_name(r.motion.view)},
@@ -247,7 +277,9 @@ std::string review_json(const Review& r, const std::string& clip, const std::str
              {"measures", measures_json(r.measures)},
              {"events", events_json(r.measures)},
              {"repetitions", reps},
+             {"left_out", left_out},
              {"findings", findings}};
+    if (!r.held_back.empty()) out["held_back_as"] = r.held_back;
     if (!school.empty()) out["school"] = school;
     return out.dump(1, ' ', false, json::error_handler_t::replace) + "\n";
 }
@@ -259,6 +291,7 @@ Result<ReviewFile> parse_review_json(const std::string& text) {
         r.clip = j.at("clip").get<std::string>();
         r.movement = j.at("movement").get<std::string>();
         r.school = j.value("school", "");
+        r.held_back = j.value("held_back_as", "");
         const auto view = view_from_name(j.at("view").get<std::string>());
         if (!view) return fail(Code::bad_value, "view");
         r.view = *view;

@@ -1,6 +1,7 @@
 // From a track to a review: ground, measures, alignment, judgement. And the review's file form.
 #pragma once
 #include "core/judge/judge.h"
+#include "core/review/which.h"
 #include <memory>
 
 namespace bevel {
@@ -13,6 +14,9 @@ struct ReviewOptions {
     bool mirrored = false;                             // the picture shows left and right swapped
     Sex sex = Sex::mean;
     std::vector<SupportState> states; // hands on a support, seated practice
+    /// Stretches that show another movement, as `elsewhere` told of an earlier review of the clip as this movement: repetitions there are
+    /// left out, and where all of them are, the review is held back. Those of a near pair are not asked here.
+    std::vector<Elsewhere> elsewhere;
 };
 
 /// Everything known about one clip held against one movement. Immutable once made.
@@ -24,13 +28,15 @@ struct Review {
     Alignment alignment;
     Summaries summaries; // of this clip, band-free: another band is judged from them in well under a millisecond
     std::vector<Finding> findings;
+    std::string held_back;                 // id of the movement that this seems to be instead: no findings then
     std::shared_ptr<const Review> partner; // the second of two paired clips; the findings are of both then
     /// The review that a finding's times and repetitions are of.
     const Review& of(const Finding& f) const { return f.of_clip == 1 && partner ? *partner : *this; }
 };
 
 /// Two clips of one movement by one person, filmed from two sides, at once or one after the other: an Evidence each, one set of findings,
-/// each resting on the clip that tells it surest. bad_value "pair" when they are not of one movement with the same checks.
+/// each resting on the clip that tells it surest. bad_value "pair" when they are not of one movement with the same checks, or one is held
+/// back.
 Result<std::shared_ptr<const Review>> paired(const Review& first, std::shared_ptr<const Review> second);
 /// The moment of `to` that is the same moment of the movement as time t of `from`: in the repetition of the same side and number, else the
 /// last of that side, else the nearest in number. Between repetitions: as far on the way from one to the next. NaN without repetitions.
@@ -47,6 +53,7 @@ struct ReviewFile {
     std::string clip, movement, school;
     View view = View::front;
     std::optional<double> stature_m;
+    std::string held_back; // as which movement; nothing is to be said then
     std::vector<Finding> findings;
 };
 Result<ReviewFile> parse_review_json(const std::string& text);

@@ -39,6 +39,7 @@ double beyond(double v, const KeptFigure& f) {
 
 std::vector<KeptFigure> figures_of(const Review& r) {
     std::vector<KeptFigure> out;
+    if (!r.held_back.empty()) return out; // of another movement
     for (const auto& v : r.summaries.values) {
         std::vector<const RepetitionValue*> told;
         for (const auto& x : v.repetitions)

@@ -83,6 +83,17 @@ Result<Taken> take(Library& library, const std::filesystem::path& file, bool eve
     return Taken{*added, std::nullopt};
 }
 
+/// What a person says a clip shows need not compete.
+Result<Competed> competed(const Session& session, const Clip& clip, const Track& track, const Movement& movement, ReviewOptions options,
+                          const std::stop_token& stop) {
+    if (clip.as_named == clip.movement) {
+        auto plain = make_review(track, movement, options);
+        if (!plain) return tl::unexpected(plain.error());
+        return Competed{*plain, {}};
+    }
+    return make_review_among(track, movement, session.movements, std::move(options), stop);
+}
+
 /// From the first time it is judged on, a clip shows the version that was taught then.
 Result<bool> keep_version(Library& library, Clip& clip, const Taught& taught) {
     if (clip.version || clip.movement.empty()) return true;
@@ -109,14 +120,16 @@ Result<QString> judge(Library& library, const Session& session, const Person& pe
     }
     const auto agreements = library.agreements_for(clip);
     if (!agreements) return tl::unexpected(agreements.error());
-    const auto review = make_review(*track, *movement, review_options(session, clip, person, *agreements, taught));
+    const auto review = competed(session, clip, *track, *movement, review_options(session, clip, person, *agreements, taught), {});
     if (auto ok = keep_version(library, clip, taught); !ok) return tl::unexpected(ok.error());
     Found what;
     what.track = &*track;
-    if (review)
-        what.review = review->get();
-    else
+    if (review) {
+        what.review = review->review.get();
+        what.better = review->better;
+    } else {
         what.error = review.error();
+    }
     auto kept = keep_found(library, clip, what);
     if (!kept) return tl::unexpected(kept.error());
     return review ? QCoreApplication::translate("arrivals", "Judged again. The review is ready.") : text::error(review.error());
@@ -200,6 +213,7 @@ QString find_body(Library& library, const Session& session, FindOrder order, con
     auto found = track_clip(library.path_of(order.clip), order.options, stop);
     Error error = found ? Error{} : found.error();
     std::shared_ptr<const Review> review;
+    std::optional<std::vector<Elsewhere>> better;
     std::vector<Limit> limits;
     if (found) (void)library.set_look(order.clip.id, found->look);
     if (found) take_out_shake(library.path_of(order.clip), *found, stop);
@@ -225,12 +239,15 @@ QString find_body(Library& library, const Session& session, FindOrder order, con
         const auto agreements = library.agreements_for(order.clip);
         const Taught taught = taught_of(library, order.clip);
         (void)keep_version(library, order.clip, taught);
-        if (auto made =
-                make_review(found->track, *order.movement,
-                            review_options(session, order.clip, order.person, agreements ? *agreements : std::vector<Agreement>{}, taught)))
-            review = *made;
-        else
+        auto made =
+            competed(session, order.clip, found->track, *order.movement,
+                     review_options(session, order.clip, order.person, agreements ? *agreements : std::vector<Agreement>{}, taught), stop);
+        if (made) {
+            review = made->review;
+            better = std::move(made->better);
+        } else {
             error = made.error();
+        }
     }
     const auto now = library.clip(order.clip.id);
     if (!now) return {}; // deleted meanwhile
@@ -239,6 +256,7 @@ QString find_body(Library& library, const Session& session, FindOrder order, con
     what.review = review.get();
     what.error = error;
     what.limits = std::move(limits);
+    what.better = std::move(better);
     auto kept = keep_found(library, *now, what);
     if (!kept) return text::error(kept.error());
     return review ? QString() : text::error(error);

@@ -1,6 +1,7 @@
 #include "ui/review/findings_column.h"
 #include "ui/paint/letter_document.h"
 #include "ui/review/reword_dialog.h"
+#include "ui/review/which_box.h"
 #include <cmath>
 #include <QComboBox>
 #include <QDate>
@@ -302,6 +303,12 @@ void FindingsColumn::fill() {
             words->setWordWrap(true);
             box->addWidget(words);
         }
+        if (WhichBox::has_words(*state_.open)) {
+            auto* which = new WhichBox(session_, *state_.open);
+            connect(which, &WhichBox::as_named, this, &FindingsColumn::as_named);
+            connect(which, &WhichBox::as_other, this, &FindingsColumn::as_other);
+            box->addWidget(which);
+        }
         add_asked(box);
     }
     if (state_.open)
@@ -324,7 +331,8 @@ void FindingsColumn::fill() {
             }
     if (shown == 0) {
         auto* none =
-            new QLabel(!state_.open ? tr("Open a clip from Arrivals to see its findings.")
+            new QLabel(!state_.open                              ? tr("Open a clip from Arrivals to see its findings.")
+                       : !state_.open->review->held_back.empty() ? tr("Nothing is judged.")
                        : scope_->currentIndex() == 0
                            ? tr("Nothing outside its band in this clip. Choose a part on the left to see what was held against which band.")
                            : tr("The movement has no check for this part."));

@@ -29,6 +29,8 @@ signals:
     void taken_out(const bevel::Finding& f); // something seen is no longer said
     void show_me(const bevel::Finding& f);
     void agree(const QString& check);
+    void as_named();                        // the clip shows what it is named
+    void as_other(const QString& movement); // or that one
 
 protected:
     void resizeEvent(QResizeEvent* e) override;

@@ -172,6 +172,8 @@ void ReviewPage::build() {
                 if (!ok) problem(ok.error());
             });
     });
+    connect(findings_, &FindingsColumn::as_named, this, &ReviewPage::be_as_named);
+    connect(findings_, &FindingsColumn::as_other, this, [this](const QString& id) { be_another(id.toStdString()); });
     connect(findings_, &FindingsColumn::agree, this, &ReviewPage::agree);
     connect(findings_, &FindingsColumn::show_me, this,
             [this](const Finding& f) { emit show_me(state_.open->review->movement.id, f.check, f.direction == Direction::high); });
@@ -307,6 +309,7 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
         session_.background->run<Result<bool>>(
             this, [lib = session_.library, open](std::stop_token) { return lib->keep_figures(open->clip.id, figures_of(*open->review)); },
             [](const Result<bool>&) {});
+    let_compete();
     if (before_wanted_ != 0) return show_before();
     if (model_wanted_) show_model();
 }
@@ -535,6 +538,9 @@ void ReviewPage::add_actions(Actions& actions) {
                 [this] { decide_shown(std::nullopt); });
     actions.add(this, M::clip, "toLetter", tr("Write the letter"), {QKeySequence(Qt::Key_L)},
                 [this] { session_.workspace->go(QStringLiteral("letter")); });
+    actions.add(
+        this, M::clip, "asNamed", tr("It is what it is named, all the same"), {QKeySequence(Qt::Key_Y)}, [this] { be_as_named(); },
+        tr("Judges the clip as the movement it is named where it looks like another one"));
     actions.separate();
     actions.add(
         this, M::clip, "seenHere", tr("Something seen here …"), {QKeySequence(Qt::Key_N)}, [this] { add_seen(); },

@@ -41,6 +41,9 @@ public:
     void read_breaths(const QString& file);
     /// Something the instructor sees at the cursor.
     void see(const Remark& s);
+    /// The clip shows what it is named, whatever it looks like; or another movement.
+    void be_as_named();
+    void be_another(const std::string& movement);
     /// The other clip of a pair comes first.
     void change_over();
 
@@ -69,6 +72,7 @@ private:
     void decide(const Finding& f, Choice choice, const QString& wording);
     void apply(const Decision& d);
     void agree(const QString& check);
+    void let_compete();
     void reload();
     void show_again(std::shared_ptr<const OpenReview> open);
     void show_judged(std::shared_ptr<const OpenReview> open);

@@ -36,6 +36,8 @@ Result<std::shared_ptr<OpenReview>> load_one(const Library& library, const Sessi
     auto review = make_review(*track, *movement, review_options(session, *clip, open->person, open->agreements, taught));
     if (!review) return tl::unexpected(review.error());
     open->review = *review;
+    if (clip->as_named != clip->movement)
+        if (const auto which = parse_which(clip->which); which && which->movement == clip->movement) open->elsewhere = which->better;
     open->track = drawn_points(*track);
     open->file = library.path_of(*clip);
     open->has_file = library.has_file(*clip);
@@ -142,7 +144,7 @@ std::shared_ptr<const OpenReview> judged_by_bands(const OpenReview& open, const 
     if (!same_but_for_bands(movement, open.review->movement)) return {};
     auto review = std::make_shared<Review>(*open.review);
     review->movement = std::move(movement);
-    review->findings = judge(review->summaries, review->alignment, review->movement);
+    if (review->held_back.empty()) review->findings = judge(review->summaries, review->alignment, review->movement);
     auto out = std::make_shared<OpenReview>(open);
     out->review = with_seen(std::move(review), open.seen);
     out->decisions = decisions;
@@ -164,6 +166,8 @@ ReviewOptions review_options(const Session& session, const Clip& clip, const Per
     o.mirrored = clip.mirrored;
     o.states = clip.states;
     if (person.shoulder_width_m > 0) o.shoulder_width_m = person.shoulder_width_m;
+    if (clip.as_named != clip.movement)
+        if (const auto which = parse_which(clip.which); which && which->movement == clip.movement) o.elsewhere = which->better;
     if (const auto* s = session.school(clip.school)) o.school = s->changes;
     for (const auto& a : agreements) {
         BandChange c;

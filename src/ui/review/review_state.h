@@ -17,12 +17,13 @@ struct OpenReview {
     std::filesystem::path file;
     bool has_file = true; // else it was moved away or lost; points and findings are there all the same
     std::vector<Decision> decisions;
-    std::vector<Remark> seen;       // by the instructor; findings of the review too
-    std::vector<AskedBefore> asked; // in the last letter about this movement
-    std::vector<Phrase> phrases;    // the instructor's own words, in the language of the person
-    std::string language;           // of the person's letters
-    Condition condition;            // of the day
-    Taught taught;                  // the graded version, and up to where
+    std::vector<Remark> seen;         // by the instructor; findings of the review too
+    std::vector<Elsewhere> elsewhere; // what other movements explain better, as long as nobody said that it is the named one
+    std::vector<AskedBefore> asked;   // in the last letter about this movement
+    std::vector<Phrase> phrases;      // the instructor's own words, in the language of the person
+    std::string language;             // of the person's letters
+    Condition condition;              // of the day
+    Taught taught;                    // the graded version, and up to where
     /// Corrections that three letters or more asked for, and that did not become better since: other words or a drill may help.
     struct Repeated {
         int times = 0;

@@ -1,0 +1,73 @@
+// What of the review has to do with other movements that the clip may show.
+#include "ui/arrivals/taking_in.h"
+#include "ui/review/review_page.h"
+#include "ui/shell/step.h"
+
+namespace bevel::ui {
+
+/// A person's word for what the clip shows stands above what it looks like.
+void ReviewPage::be_as_named() {
+    if (!state_.open || state_.open->elsewhere.empty() || session_.library->read_only()) return;
+    undo().push(new Step<std::string>(
+        tr("what the clip shows"),
+        [this, clip = state_.open->clip.id](const std::string& movement) {
+            session_.background->run<Result<bool>>(
+                this, [lib = session_.library, clip, movement](std::stop_token) { return lib->set_as_named(clip, movement); },
+                [this, clip](const Result<bool>& ok) {
+                    if (!ok) return problem(ok.error());
+                    session_.workspace->touched(clip);
+                    if (state_.open && state_.open->clip.id == clip) reload();
+                });
+        },
+        state_.open->clip.as_named, state_.open->clip.movement));
+}
+
+/// Judged as the other movement; decisions about the one it was named stay in the record, and count for nothing here.
+void ReviewPage::be_another(const std::string& movement) {
+    if (!state_.open || session_.library->read_only() || !session_.movement(movement)) return;
+    undo().push(new Step<std::string>(
+        tr("what the clip shows"),
+        [this, id = state_.open->clip.id](const std::string& now) {
+            session_.background->run<Result<QString>>(
+                this,
+                [lib = session_.library, session = &session_, id, now](std::stop_token) -> Result<QString> {
+                    auto clip = lib->clip(id);
+                    if (!clip) return tl::unexpected(clip.error());
+                    const auto people = lib->people();
+                    if (!people) return tl::unexpected(people.error());
+                    Person person;
+                    for (const auto& p : *people)
+                        if (p.id == clip->person) person = p;
+                    clip->movement = now;
+                    clip->version.reset();
+                    return judge(*lib, *session, person, *clip);
+                },
+                [this, id](const Result<QString>& said) {
+                    if (!said) return problem(said.error());
+                    session_.workspace->touched(id);
+                    if (state_.open && state_.open->clip.id == id) reload();
+                });
+        },
+        state_.open->clip.movement, movement));
+}
+
+/// Clips of before the others competed: they do so now, while the review is there already.
+void ReviewPage::let_compete() {
+    const auto open = state_.open;
+    if (!open || session_.library->read_only() || open->clip.movement.empty() || open->clip.as_named == open->clip.movement) return;
+    if (const auto which = parse_which(open->clip.which); which && which->movement == open->clip.movement) return;
+    session_.background->run<Result<bool>>(
+        this,
+        [lib = session_.library, session = &session_, open](const std::stop_token& stop) -> Result<bool> {
+            const auto better = elsewhere(*open->review, session->movements, stop);
+            if (stop.stop_requested()) return false;
+            if (auto ok = lib->set_which(open->clip.id, which_json({open->clip.movement, better})); !ok) return ok;
+            return !better.empty();
+        },
+        [this, open](const Result<bool>& found) {
+            if (!found) return problem(found.error());
+            if (*found && state_.open && state_.open->clip.id == open->clip.id) reload();
+        });
+}
+
+} // namespace bevel::ui
