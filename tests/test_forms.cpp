@@ -277,7 +277,7 @@ private slots:
         choose("asks", 2); // easy on the balance
         for (int i = 0; i < list->count(); ++i) {
             const auto* m = b.session.movement(list->item(i)->data(Qt::UserRole).toString().toStdString());
-            QVERIFY(m && m->asks_balance <= 1 && std::find(m->trains.begin(), m->trains.end(), "balance") != m->trains.end());
+            QVERIFY(m && m->asks.balance <= 1 && std::find(m->trains.begin(), m->trains.end(), "balance") != m->trains.end());
         }
         QVERIFY(list->count() >= 1 && list->count() < 6);
         choose("trains", QString());

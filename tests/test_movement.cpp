@@ -403,8 +403,8 @@ private slots:
                 for (const auto& r : d.rules) QVERIFY2(rule_book().find(r) != nullptr, id.c_str());
             // What asks for balance or goes overhead says so.
             auto has = [&](const char* c) { return std::find(m.cautions.begin(), m.cautions.end(), c) != m.cautions.end(); };
-            if (m.asks_balance >= 2) QVERIFY2(has("balance"), id.c_str());
-            if (m.asks_knees >= 2) QVERIFY2(has("knees"), id.c_str());
+            if (m.asks.balance >= 2) QVERIFY2(has("balance"), id.c_str());
+            if (m.asks.knees >= 2) QVERIFY2(has("knees"), id.c_str());
             for (const auto& p : m.phases)
                 for (const auto& h : {p.posture.left_hand, p.posture.right_hand})
                     if (h.level == Level::brow && h.y > 0.5) QVERIFY2(has("overhead"), id.c_str());

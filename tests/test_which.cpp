@@ -1,4 +1,5 @@
 // Which movement a clip shows: the named one competes with the others, from takes whose movement is known.
+#include "core/review/free.h"
 #include "core/review/trend.h"
 #include "support/altered.h"
 #include "support/synthetic.h"
@@ -143,6 +144,37 @@ private slots:
         o.stature_m = stature;
         const auto r = make_review_among(take_of(called("hip_circles"), 3).track(), called("hip_circles"), library(), o, stop.get_token());
         QVERIFY(r.has_value() && r->better.empty());
+    }
+    void practice_of_no_known_movement_has_figures_and_safety_alone() {
+        QVERIFY(!free_practice().checks.empty());
+        for (const auto& c : free_practice().checks) QVERIFY2(c.severity == Severity::safety || c.rule == "S5", c.id.c_str());
+        QVERIFY(std::none_of(library().begin(), library().end(), [](const Movement& m) { return m.id == free_id; }));
+        ReviewOptions o;
+        o.view = View::three_d;
+        o.stature_m = stature;
+        const auto review_of = [&](const sim::TakeOptions& who, const char* id) {
+            const sim::Take take(called(id), who);
+            return make_review(test::Altered{take.truth().time_s, take.truth().points}.track(), free_practice(), o);
+        };
+        for (const char* id : {"side_shift", "hip_circles", "squat_and_scoop", "part_the_horses_mane"}) {
+            const auto r = review_of(student(9), id);
+            QVERIFY2(r.has_value(), id);
+            QVERIFY((*r)->held_back.empty() && elsewhere(**r, library()).empty());
+            QVERIFY(!(*r)->measures.series.empty());
+            for (const auto& f : (*r)->findings)
+                QVERIFY2(f.verdict != Verdict::outside, qPrintable(QString("%1 %2 %3").arg(QLatin1String(id), f.check.c_str()).arg(f.value)));
+        }
+        // Knees that fall in are told, whatever is meant.
+        auto who = student(9);
+        who.student.faults.push_back({sim::Fault::knee_in, 20, std::nullopt});
+        const auto r = review_of(who, "side_shift");
+        QVERIFY(r.has_value());
+        const auto& found = (*r)->findings;
+        QVERIFY(std::any_of(found.begin(), found.end(), [](const Finding& f) { return f.check == "knee_in" && f.verdict == Verdict::outside; }));
+        // Only where both feet stand.
+        for (const auto& rep : (*r)->alignment.repetitions) QVERIFY(rep.end_s - rep.start_s >= 1.5 && rep.end_s - rep.start_s <= 10.001);
+        const auto walk = review_of(student(9), "walk_forward");
+        QVERIFY(walk.has_value());
     }
     void what_is_kept_is_read_and_what_is_broken_is_none() {
         const WhichKept kept{"a", {{1.5, 9, "b", 12.5, true}, {11, 12, "c", 400, false}}};

@@ -2,6 +2,7 @@
 #include "cli/args.h"
 #include "core/files.h"
 #include "core/ground/derive.h"
+#include "core/review/free.h"
 #include "core/review/points_csv.h"
 #include "core/review/review.h"
 #include "core/sim/take.h"
@@ -23,6 +24,7 @@ Result<Movement> movement_called(const std::optional<std::string>& id, const Env
     // id, or id/graded version
     const auto slash = id->find('/');
     const std::string base = id->substr(0, slash), version = slash == std::string::npos ? std::string() : id->substr(slash + 1);
+    if (*id == free_id) return free_practice();
     const auto all = load_movements(find_data_dir(env.program));
     for (const auto& m : all) {
         if (m.id != base) continue;

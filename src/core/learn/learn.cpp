@@ -344,7 +344,7 @@ json movement_json(const Shape& shape, const Layout& layout, std::span<const Sho
     json needs = json::array();
     if (o.like) {
         j["trains"] = o.like->trains;
-        j["asks"] = {{"knees", o.like->asks_knees}, {"balance", o.like->asks_balance}};
+        j["asks"] = asks_json(o.like->asks);
         for (const auto& n : o.like->needs)
             if (n != "heel_first" && n != "toe_first") needs.push_back(n);
         json drills = json::array(), versions = json::array();

@@ -328,10 +328,9 @@ Movement read_movement(const json& j, const RuleBook& rules) {
     };
     each_of("trains", m.trains, {"legs", "waist", "spine", "shoulders", "balance", "breath"});
     if (j.contains("asks")) {
-        const auto& asks = part(j, "asks", json::value_t::object);
-        only(asks, {"knees", "balance"});
-        m.asks_knees = static_cast<int>(number(asks, "knees", 1, 0, 3));
-        m.asks_balance = static_cast<int>(number(asks, "balance", 1, 0, 3));
+        const auto asks = read_asks(j["asks"]);
+        for (const auto& p : Asks::parts())
+            if (const auto it = asks.find(p.name); it != asks.end()) m.asks.*p.value = it->second;
     }
     if (j.contains("tool")) {
         const auto& tool = part(j, "tool", json::value_t::object);

@@ -3,6 +3,8 @@
 #include "core/movement/posture.h"
 #include "core/movement/rules.h"
 #include "core/result.h"
+#include <map>
+#include <array>
 #include <filesystem>
 #include <memory>
 #include <nlohmann/json_fwd.hpp>
@@ -61,10 +63,26 @@ struct VersionChange {
     bool chair = false; // the right hand (of a left repetition) on the back of a chair beside
     bool operator==(const VersionChange&) const = default;
 };
+/// What a movement asks of parts of the body and of a person's abilities, 0 (nothing) to 3 (much). Never below what its own figure shows
+/// (hands over the crown, a foot in the air, bends and turns of the trunk, depth), which a test looks at.
+struct Asks {
+    int knees = 1, balance = 1, neck = 0, low_back = 0, shoulders = 0, wrists = 0, hips = 0;
+    int overhead = 0; // hands above the head
+    int head_low = 0; // bends that bring the head down
+    int turning = 0;  // of trunk and head
+    struct Part {
+        const char* name;
+        int Asks::*value;
+    };
+    static const std::array<Part, 10>& parts();
+    bool operator==(const Asks&) const = default;
+};
+
 /// An easier way to do a movement. Without a change its words are all there is of it: it is done, and judged, as the movement is.
 struct Version {
     std::string name, about;
     std::optional<VersionChange> change;
+    std::map<std::string, int> asks; // where it asks for another amount than the movement, by name
     struct Made;
     std::shared_ptr<Made> made; // the movement it makes, once it was asked for
     Version(std::string name, std::string about, std::optional<VersionChange> change = std::nullopt);
@@ -96,7 +114,7 @@ struct Movement {
     std::string pinyin;                         // empty where it has no name in the tradition
     std::vector<std::string> attention, images; // points of attention; pictures for the mind
     std::vector<std::string> trains;            // "legs", "waist", "spine", "shoulders", "balance", "breath"
-    int asks_knees = 1, asks_balance = 1;       // 0: nothing, 3: much
+    Asks asks;
     std::vector<Drill> drills;
     std::vector<Version> versions;
     std::optional<Tool> tool;
@@ -120,6 +138,9 @@ struct Movement {
     const Movement& as(const std::string& version) const;
 };
 
+/// What a movement asks in one of its graded versions.
+Asks asks_of(const Movement& m, const std::string& version);
+
 /// The movement in `text` with the checks that the rules make for it, or bad_value naming the place. A file's own `checks` stand beside
 /// those of the rules and in place of those on the same rule, measure and side. Feet may move over the floor only while they are off it.
 Result<Movement> parse_movement(const std::string& text, const RuleBook& rules = rule_book());
@@ -130,6 +151,7 @@ Result<Movement> make_version(const Movement& movement, const Version& version);
 /// The JSON of a posture, as in a movement file.
 nlohmann::json posture_json(const Posture& p);
 nlohmann::json version_json(const Version& v);
+nlohmann::json asks_json(const Asks& a);
 /// Whether two movements differ in bands and words at most: what was summarised for one is judged by the other.
 bool same_but_for_bands(const Movement& a, const Movement& b);
 /// Applies the changes of a level; later ones win. A school leaves alone what a phase made its own; a student or a clip does not.

@@ -116,12 +116,33 @@ Posture read_posture(const json& j, Posture p) {
     return p;
 }
 
+std::map<std::string, int> read_asks(const json& j) {
+    if (!j.is_object()) throw Bad{"asks: an object is needed"};
+    std::map<std::string, int> out;
+    for (const auto& [key, value] : j.items()) {
+        const auto& known = Asks::parts();
+        if (std::none_of(known.begin(), known.end(), [&k = key](const Asks::Part& p) { return k == p.name; }))
+            throw Bad{"asks: '" + key + "' is not known here"};
+        if (!value.is_number_integer() || value.get<int>() < 0 || value.get<int>() > 3) throw Bad{"asks: " + key + " must be 0 to 3"};
+        out[key] = value.get<int>();
+    }
+    return out;
+}
+
+json asks_json(const Asks& a) {
+    json j = json::object();
+    for (const auto& p : Asks::parts()) j[p.name] = a.*p.value;
+    return j;
+}
+
 Version read_version(const json& j) {
-    only(j, {"name", "about", "figure"});
+    only(j, {"name", "about", "figure", "asks"});
     const std::string name = text(j, "name");
     std::optional<VersionChange> change;
     if (j.contains("figure")) change = within("version " + name, [&] { return version_change(j["figure"]); });
-    return {name, text(j, "about"), change};
+    Version v{name, text(j, "about"), change};
+    if (j.contains("asks")) v.asks = within("version " + name, [&] { return read_asks(j["asks"]); });
+    return v;
 }
 
 json posture_json(const Posture& p) {
@@ -146,6 +167,7 @@ json posture_json(const Posture& p) {
 
 json version_json(const Version& v) {
     json j{{"name", v.name}, {"about", v.about}};
+    if (!v.asks.empty()) j["asks"] = v.asks;
     if (!v.change) return j;
     json c = json::object();
     if (v.change->feet != VersionChange::Feet::as_they_are)

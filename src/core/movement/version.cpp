@@ -149,7 +149,7 @@ std::string role_standing(const Phase& p, const Posture& before) {
     return p.role;
 }
 
-json rewritten(const Movement& m, const VersionChange& c) {
+json rewritten(const Movement& m, const VersionChange& c, const std::map<std::string, int>& own_asks) {
     json j = json::parse(*m.source);
     const bool stands = c.feet == Feet::still || c.feet == Feet::seated || c.feet == Feet::shoulder;
     const Posture home = changed(m.home, m.home, c);
@@ -214,20 +214,22 @@ json rewritten(const Movement& m, const VersionChange& c) {
     };
     if (c.chair) off("reach_alike", "One hand rests on the chair.");
     if (c.feet == Feet::seated) off("together", "The chair holds the hips.");
-    json asks{{"knees", m.asks_knees}, {"balance", m.asks_balance}};
+    Asks asks = m.asks;
     std::set<std::string> cautions(m.cautions.begin(), m.cautions.end());
     if (stands || c.feet == Feet::toe || c.feet == Feet::slide || c.chair) {
-        asks["balance"] = stands ? 0 : std::min(m.asks_balance, 1);
+        // A chair beside takes none of it off a foot in the air.
+        asks.balance = stands ? 0 : std::min(m.asks.balance, c.feet == Feet::toe || c.feet == Feet::slide ? 1 : 2);
         if (stands) cautions.erase("balance");
     }
     if (c.feet == Feet::seated) {
-        asks["knees"] = 0;
+        asks.knees = 0;
         cautions.erase("knees");
     } else if (c.feet == Feet::still || c.feet == Feet::shoulder || c.range < 1) {
-        asks["knees"] = std::max(0, m.asks_knees - 1);
+        asks.knees = std::max(0, m.asks.knees - 1);
     }
     if (c.hands == "brow" || c.hands == "belly" || c.hands == "hips") cautions.erase("overhead");
-    j["asks"] = asks;
+    j["asks"] = asks_json(asks);
+    for (const auto& [name, much] : own_asks) j["asks"][name] = much;
     j["cautions"] = cautions;
     return j;
 }
@@ -237,11 +239,35 @@ json rewritten(const Movement& m, const VersionChange& c) {
 Version::Version(std::string n, std::string a, std::optional<VersionChange> c)
     : name(std::move(n)), about(std::move(a)), change(std::move(c)), made(std::make_shared<Made>()) {}
 
+const std::array<Asks::Part, 10>& Asks::parts() {
+    static const std::array<Part, 10> all{{{"knees", &Asks::knees},
+                                           {"balance", &Asks::balance},
+                                           {"neck", &Asks::neck},
+                                           {"low_back", &Asks::low_back},
+                                           {"shoulders", &Asks::shoulders},
+                                           {"wrists", &Asks::wrists},
+                                           {"hips", &Asks::hips},
+                                           {"overhead", &Asks::overhead},
+                                           {"head_low", &Asks::head_low},
+                                           {"turning", &Asks::turning}}};
+    return all;
+}
+
+Asks asks_of(const Movement& m, const std::string& version) {
+    Asks out = m.as(version).asks;
+    for (const auto& v : m.versions) {
+        if (v.name != version || version.empty()) continue;
+        for (const auto& p : Asks::parts())
+            if (const auto it = v.asks.find(p.name); it != v.asks.end()) out.*p.value = it->second;
+    }
+    return out;
+}
+
 Result<Movement> make_version(const Movement& m, const Version& v) {
     if (!v.change || !m.source) return fail(Code::not_found, v.name);
     const auto plain = parse_movement(*m.source); // without what a school may have made of it
     if (!plain) return plain;
-    auto made = parse_movement(rewritten(*plain, *v.change).dump());
+    auto made = parse_movement(rewritten(*plain, *v.change, v.asks).dump());
     if (!made) return made;
     made->version = v.name;
     made->own = m.own;

@@ -1,4 +1,5 @@
 #include "core/practice/plan.h"
+#include "core/practice/gate.h"
 #include <algorithm>
 #include <array>
 #include <cmath>
@@ -17,14 +18,6 @@ bool shares_part(const Movement& a, const Movement& b) {
     return std::any_of(a.trains.begin(), a.trains.end(), [&](const std::string& p) { return has(b.trains, p); });
 }
 
-/// The gentler version of a movement by its name; empty where there is none.
-std::string version_of(const Movement& m, std::initializer_list<const char*> names) {
-    for (const char* n : names)
-        for (const auto& v : m.versions)
-            if (v.name == n) return v.name;
-    return {};
-}
-
 const Drill* drill_of(const Movement& m, const AskedFor& a) {
     for (const auto& d : m.drills)
         if (a.drill.empty() ? has(d.rules, a.rule) : d.name == a.drill) return &d;
@@ -37,6 +30,8 @@ constexpr double usual_hold_s = 30; // or three breaths
 constexpr int usual_side = 3, usual_all = 8;
 constexpr double drill_share = 0.7; // of its movement's own time a repeat, a drill takes
 constexpr int sequence_times = 1;   // a side, at each step of its growth
+constexpr double round_least_s = 35; // of one round
+constexpr int most_rounds = 4;       // of one thing
 constexpr int nodes = 4000;         // of the search; not a time, so that it is repeatable
 
 double side_seconds(const Movement& m, double pace) {
@@ -111,6 +106,7 @@ struct Choice {
     double value = 0;
     bool is_drill = false;
     int column = -1;
+    double seconds = 0; // all rounds and the rests between them
 };
 
 /// Everything that is asked while a plan is made.
@@ -123,55 +119,24 @@ struct Making {
 
     bool on(PlanRule r) const { return rules[static_cast<std::size_t>(r)]; }
 
-    /// Why a movement has no place today; nothing where it has. `item` gets the gentler version that lets it stay.
-    std::optional<LeftOut::Code> barred(const Movement& m, const Traits& t, PlanItem& item) const {
-        using C = LeftOut::Code;
-        if (t.stick && !needs.stick) return C::no_stick;
-        if (on(PlanRule::today) && needs.careful()) {
-            if (t.overhead) {
-                item.version = version_of(m, {"To the brow"});
-                if (item.version.empty()) return C::overhead_today;
-            }
-            if (t.balance) return C::balance_today;
-            if (needs.dizzy && (t.bends || t.twists)) return C::care;
-        }
-        if (on(PlanRule::limits)) {
-            const auto limit = [&](const char* name) { return needs.limits.contains(name); };
-            if (limit("seated") && !t.seated) {
-                if (t.overhead && !item.version.empty()) return C::overhead_today; // seated it goes overhead
-                item.version = version_of(m, {"Seated"});
-                if (item.version.empty() && !t.stand) return C::limit;
-            }
-            if (!limit("seated") && t.seated) return C::limit;
-            if (limit("no_overhead") && t.overhead && item.version != "Seated") {
-                item.version = version_of(m, {"To the brow"});
-                if (item.version.empty()) return C::limit;
-            }
-            if (limit("no_overhead") && t.overhead && item.version == "Seated") return C::limit;
-            if (limit("no_balance") && t.balance) return C::limit;
-            if (limit("no_bends") && t.bends) return C::limit;
-            if (limit("no_twists") && t.twists) return C::limit;
-            if (limit("high_stance") && t.stage() > 0 && item.version.empty()) {
-                item.version = version_of(m, {"High stance", "Small", "A hand's width"});
-                if (item.version.empty() && t.stage() > 1) return C::limit; // a middle one without a name for it is done higher
-            }
-            if (needs.care.contains("neck") && m.id == "look_behind") return C::care;
-            if (needs.care.contains("low_back") && (t.bends || m.id == "spine_wave")) return C::care;
-            if (needs.care.contains("shoulders") && t.overhead) return C::care;
-            if (needs.care.contains("knees") && (t.stage() > 1 || m.asks_knees > 2)) return C::care;
-        }
-        if (on(PlanRule::steadier) && t.balance) {
-            if (!needs.chair && !needs.wall) return C::no_support;
-            item.support = true;
-            item.ladder = balance_step_of(needs.balance_step, needs.helper);
-            item.first_side = needs.steadier;
-            if (const auto v = version_of(m, {"With a chair", "Hand on a chair"});
-                !v.empty() && item.version.empty() && needs.chair && item.ladder <= static_cast<int>(BalanceStep::fingertips))
-                item.version = v;
-        }
-        // As the person is taught it, where nothing of today asks for another way.
-        if (const auto v = needs.versions.find(m.id); v != needs.versions.end() && item.version.empty()) item.version = v->second;
-        return std::nullopt;
+    /// What serves as well takes turns, by the seed: 0 to 2.
+    double varied(const std::string& id) const {
+        if (needs.seed == 0) return 0;
+        std::uint64_t x = needs.seed * 0x9E3779B97F4A7C15ULL;
+        for (const char c : id) x = (x ^ static_cast<unsigned char>(c)) * 0x100000001B3ULL;
+        x ^= x >> 31U;
+        return 2 * static_cast<double>((x * 0x9E3779B97F4A7C15ULL) >> 40U) / static_cast<double>(1U << 24U);
+    }
+
+    bool asked_for(const std::string& id) const {
+        return has(needs.wanted, id) || has(needs.practised, id) || needs.versions.contains(id) ||
+               std::any_of(needs.asked.begin(), needs.asked.end(), [&](const AskedFor& a) { return a.movement == id; });
+    }
+    /// Of somebody of whom it is not known what they practise: nothing deep, nothing that asks much of balance or knees.
+    bool too_much_to_begin_with(const Movement& m, const std::string& version) const {
+        if (!needs.practised.empty() || asked_for(m.id)) return false;
+        const Asks asks = asks_of(m, version);
+        return traits_of(m.as(version)).stage() > 1 || asks.balance > 2 || asks.knees > 2;
     }
 
     double value_of(const Movement& m, const Traits& t, std::vector<PlanReason>& why) const {
@@ -179,7 +144,9 @@ struct Making {
         double v = t.loosening ? 3 : 6;
         // Somebody practises what is known; with limits or on a bad day what asks little of the knees.
         if (!t.loosening && !needs.practised.empty() && !has(needs.practised, m.id)) v = 3;
-        if (!needs.limits.empty() || !needs.care.empty() || needs.careful()) v -= 1.2 * std::max(0, m.asks_knees - 1);
+        if (!needs.limits.empty() || !needs.care.empty() || needs.careful()) v -= 1.2 * std::max(0, m.asks.knees - 1);
+        if (needs.practised.empty() && !asked_for(m.id)) v -= 3 * std::max(0, m.asks.balance - 1); // who is not known yet
+        v += varied(m.id);
         for (const auto& a : needs.asked)
             if (const PlanReason reason{C::asked, a.rule, ""}; a.movement == m.id) {
                 v += 120;
@@ -198,7 +165,26 @@ struct Making {
     void add(Choice c) {
         c.item.practice_s = practice_seconds(c.item, movements, needs.pace, needs.breath_s, rules);
         c.item.change_s = change_of_stance_s + explain_s;
+        // Rounds after the first need no explanation; between them is a rest.
+        c.seconds = c.item.seconds() + std::max(0, c.item.rounds - 1) * (c.item.practice_s + change_of_stance_s + settle_s);
         choices.push_back(std::move(c));
+    }
+
+    /// The gate, unless the rules it stands for are left off to see what they do.
+    Pass gate(const Movement& m, const std::string& wish = {}) const {
+        Needs asked = needs;
+        if (!on(PlanRule::limits)) asked.limits.clear(), asked.care.clear();
+        if (!on(PlanRule::today)) asked.dizzy = asked.unsteady = false, asked.energy.reset();
+        if (!on(PlanRule::steadier)) asked.wall = true;
+        Pass p = pass(m, asked, wish);
+        if (!on(PlanRule::steadier)) p.support = false, p.ladder = 0, p.first_side.clear();
+        return p;
+    }
+    static void use(PlanItem& item, const Pass& way) {
+        item.version = way.version;
+        item.support = way.support;
+        item.ladder = way.ladder;
+        item.first_side = way.first_side;
     }
 
     void choose_from() {
@@ -211,10 +197,14 @@ struct Making {
             PlanItem item;
             item.movement = m.id;
             item.part = t.loosening ? PlanPart::loosening : PlanPart::form;
-            if (const auto why = barred(m, t, item)) {
-                left_out.push_back({m.id, *why});
+            const Pass way = gate(m);
+            if (way.barred) {
+                left_out.push_back({m.id, *way.barred});
                 continue;
             }
+            if (too_much_to_begin_with(m, way.version)) continue;
+            if (t.seated && !needs.limits.contains("seated") && !asked_for(m.id)) continue; // who may stand does the standing one
+            use(item, way);
             std::vector<PlanReason> why;
             const double value = value_of(m, t, why);
             item.why = why;
@@ -222,28 +212,44 @@ struct Making {
             for (const auto& a : needs.asked)
                 if (a.movement == m.id) asked = &a;
             const auto put = [&](int left, int right, int times, int holds, double hold, double more) {
-                Choice c{item, &m, t, value + more, false, -1};
-                c.item.left = left, c.item.right = right, c.item.times = times, c.item.holds = holds, c.item.hold_s = hold;
-                add(std::move(c));
+                // A second round is welcome, in a long session a third; more only where there is nothing else. What brings the head down
+                // is not done again and again on a careful day.
+                const int usual = needs.minutes > short_session_min ? 3 : 2;
+                const bool once = holds > 0 || (needs.careful() && on(PlanRule::today) && asks_of(m, item.version).head_low > 0);
+                for (int rounds = 1; rounds <= (once ? 1 : most_rounds); ++rounds) {
+                    Choice c{item, &m, t, value + more + 0.4 * (rounds - 1) - 5 * std::max(0, rounds - usual), false, -1};
+                    c.item.left = left, c.item.right = right, c.item.times = times, c.item.holds = holds, c.item.hold_s = hold;
+                    if (rounds > 1) c.item.round = 1, c.item.rounds = rounds;
+                    add(std::move(c));
+                }
             };
             if (t.hold) {
                 const double hold = asked && asked->hold_s > 0 ? asked->hold_s : usual_hold_s;
                 for (int n = 1; n <= 3; ++n) put(0, 0, 0, n, hold, n);
             } else if (t.sided) {
-                const int side = asked && asked->a_side > 0 ? asked->a_side : usual_side;
+                // Quick ones more often, so that a round lasts.
+                const double once_s = side_seconds(m, needs.pace) * 2 * usual_side;
+                const int side = asked && asked->a_side > 0 ? asked->a_side : usual_side * std::clamp(static_cast<int>(round_least_s / once_s) + 1, 1, 3);
                 put(side, side, 0, 0, 0, 0);
                 if (!on(PlanRule::even)) put(side + 1, side, 0, 0, 0, 0.5), put(side, side + 2, 0, 0, 0, 0.7);
             } else {
-                put(0, 0, usual_all, 0, 0, 0);
-                if (!on(PlanRule::even)) put(0, 0, usual_all + 3, 0, 0, 0.5);
+                const double once_s = side_seconds(m, needs.pace) * usual_all;
+                const int all = usual_all * std::clamp(static_cast<int>(round_least_s / once_s) + 1, 1, 3);
+                put(0, 0, all, 0, 0, 0);
+                if (!on(PlanRule::even)) put(0, 0, all + 3, 0, 0, 0.5);
             }
             // The drill that isolates what was asked, before the whole; not where the movement itself has to be gentler today.
-            if (asked && (item.version.empty() || t.balance))
+            if (asked && !(on(PlanRule::limits) && barred(m, "", needs)))
                 if (const Drill* d = drill_of(m, *asked)) {
-                    Choice c{item, &m, t, 4, true, -1};
+                    Choice c{item, &m, t, -2, true, -1}; // it is there for the movement's sake
                     c.item.part = PlanPart::drill;
                     c.item.drill = d->name;
                     c.item.version.clear();
+                    if (m.asks.balance >= 2 && on(PlanRule::steadier)) { // of the whole, whatever version follows it
+                        c.item.support = true;
+                        c.item.ladder = balance_step_of(needs.balance_step, needs.helper);
+                        c.item.first_side = needs.steadier;
+                    }
                     c.item.why = {{PlanReason::Code::drill_for, m.id, ""}};
                     t.sided ? (c.item.left = usual_side, c.item.right = usual_side) : c.item.times = usual_all;
                     if (t.hold) c.item.times = 0, c.item.holds = 1, c.item.hold_s = usual_hold_s;
@@ -253,11 +259,24 @@ struct Making {
     }
 
     /// A sequence grown movement by movement, with its joins alone: (1), (2), join 1–2, 1–2, (3) …
-    std::vector<PlanItem> grown() const {
+    /// In a sequence a movement is done as it is: what may not be done so today is left out of it, and said.
+    std::vector<PlanItem> grown() {
         std::vector<PlanItem> out;
         std::vector<std::string> known;
-        for (const auto& id : needs.sequence)
-            if (movement_named(movements, id)) known.push_back(id);
+        bool support = false;
+        for (const auto& id : needs.sequence) {
+            const Movement* m = movement_named(movements, id);
+            if (!m) continue;
+            const Pass way = gate(*m);
+            if (way.barred || !way.version.empty()) {
+                if (const auto why = way.barred ? way.barred : barred(*m, "", needs)) {
+                    left_out.push_back({id, *why});
+                    continue;
+                }
+            }
+            support = support || (m->asks.balance >= 2 && on(PlanRule::steadier));
+            known.push_back(id);
+        }
         if (known.size() < 2) return out;
         const auto item = [&](PlanPart part, std::vector<std::string> ids) {
             PlanItem i;
@@ -266,6 +285,8 @@ struct Making {
             i.sequence = std::move(ids);
             i.left = i.right = part == PlanPart::join ? 2 : sequence_times;
             i.why = {{PlanReason::Code::grows, "", ""}};
+            i.support = support;
+            if (support) i.ladder = balance_step_of(needs.balance_step, needs.helper);
             i.practice_s = practice_seconds(i, movements, needs.pace, needs.breath_s, rules);
             i.change_s = change_of_stance_s;
             return i;
@@ -279,10 +300,11 @@ struct Making {
     }
 };
 
-PlanItem stand(PlanPart part, const std::string& id, double seconds) {
+PlanItem stand(PlanPart part, const std::string& id, const std::string& version, double seconds) {
     PlanItem i;
     i.part = part;
     i.movement = id;
+    i.version = version;
     i.practice_s = seconds;
     i.why = {{PlanReason::Code::frame, "", ""}};
     return i;
@@ -304,12 +326,26 @@ int stage_of(const PlanItem& i, const std::vector<Movement>& movements) {
 /// A form with what goes before it (drill) and after it (easing).
 using Block = std::vector<PlanItem>;
 
+/// An item as often as it has rounds, with a rest between.
+void add_rounds(Block& b, PlanItem item) {
+    const int rounds = std::max(1, item.rounds);
+    for (int r = 1; r <= rounds; ++r) {
+        if (r > 1) {
+            b.push_back(settling());
+            item.change_s = change_of_stance_s;
+            item.round = r;
+        }
+        b.push_back(item);
+    }
+}
+
 /// Loosening: large joints first, twists after; within that what asks more of balance later.
 void order_loosening(std::vector<Block>& blocks, const std::vector<Movement>& movements, bool large_first) {
     const auto key = [&](const Block& b) {
         const Movement* m = movement_named(movements, b.back().movement);
         const Traits t = m ? traits_of(*m) : Traits{};
-        return std::tuple(large_first ? static_cast<int>(t.twists) : 0, large_first ? static_cast<int>(t.bends) : 0, b.back().movement);
+        const int deep = m ? std::max(stage_of(b.back(), movements), m->asks.knees - 1) : 0; // starts easy
+        return std::tuple(large_first ? static_cast<int>(t.twists) : 0, deep, large_first ? static_cast<int>(t.bends) : 0, b.back().movement);
     };
     std::stable_sort(blocks.begin(), blocks.end(), [&](const Block& a, const Block& b) { return key(a) < key(b); });
 }
@@ -357,6 +393,10 @@ const Movement* movement_of(const PlanItem& item, const std::vector<Movement>& m
     return m && item.sequence.empty() ? &m->as(item.version) : m;
 }
 
+double most_things(double minutes) {
+    return minutes <= 20 ? std::max(2.0, std::floor(0.3 * minutes)) : std::floor(6 + 0.15 * (minutes - 20));
+}
+
 int balance_step_of(int known, bool helper) {
     const int step = known > 0 ? known : static_cast<int>(BalanceStep::in_reach);
     return std::min(step, static_cast<int>(helper ? BalanceStep::eyes_closed : BalanceStep::slower));
@@ -379,7 +419,7 @@ Traits traits_of(const Movement& m) {
     t.loosening = m.kind == "loosening" || m.kind == "waist and spine";
     t.form = !t.stand && !t.loosening;
     t.hold = m.kind == "standing" && m.repetitions == 1;
-    t.balance = m.asks_balance >= 2;
+    t.balance = m.asks.balance >= 2;
     t.overhead = has(m.cautions, "overhead");
     t.bends = has(m.cautions, "bends");
     t.dizzy = has(m.cautions, "dizziness");
@@ -432,14 +472,24 @@ Result<Plan> propose(const Needs& needs, const std::vector<Movement>& movements,
     Making make{needs, movements, rules, {}, {}};
     const auto on = [&](PlanRule r) { return make.on(r); };
     const double all_s = needs.minutes * 60;
-    std::string quiet;
+    std::string quiet, quiet_version;
     for (const auto& m : movements)
-        if (traits_of(m).stand && quiet.empty()) quiet = m.id;
+        if (traits_of(m).stand && quiet.empty()) quiet = m.id, quiet_version = make.gate(m).version;
     make.choose_from();
     const auto sequence = make.grown();
     std::vector<PlanItem> fixed;
     for (auto i : needs.locked) {
         if (i.part == PlanPart::opening || i.part == PlanPart::closing || i.part == PlanPart::settling) continue;
+        // What was kept passes the gate as well: in an easier version where there is one.
+        if (const auto why = on(PlanRule::limits) ? barred(i, needs, movements) : std::nullopt) {
+            const Movement* m = movement_named(movements, i.movement);
+            const Pass way = m && i.sequence.empty() && i.drill.empty() ? make.gate(*m, i.version) : Pass{why, {}, false, 0, {}};
+            if (way.barred) {
+                make.left_out.push_back({i.movement, *why});
+                continue;
+            }
+            Making::use(i, way);
+        }
         i.locked = true;
         i.why = {{PlanReason::Code::kept, "", ""}};
         fixed.push_back(std::move(i));
@@ -463,9 +513,9 @@ Result<Plan> propose(const Needs& needs, const std::vector<Movement>& movements,
     std::vector<std::pair<int, double>> time{{stands, 1}, {spare, 1}, {over, -1}}, loosening, count, settles;
     for (auto& c : make.choices) {
         c.column = lp.column(0, 1, c.value, true);
-        time.emplace_back(c.column, c.item.seconds());
-        count.emplace_back(c.column, 1);
-        if (c.item.part == PlanPart::loosening) loosening.emplace_back(c.column, c.item.seconds());
+        time.emplace_back(c.column, c.seconds);
+        if (!c.is_drill) count.emplace_back(c.column, 1); // a drill with its movement is one thing
+        if (c.item.part == PlanPart::loosening) loosening.emplace_back(c.column, c.seconds - std::max(0, c.item.rounds - 1) * settle_s);
         if (c.item.part == PlanPart::form && on(PlanRule::settling)) settles.emplace_back(c.column, settle_s);
     }
     for (const auto& s : settles) time.push_back(s);
@@ -483,8 +533,33 @@ Result<Plan> propose(const Needs& needs, const std::vector<Movement>& movements,
     }
     if (on(PlanRule::few))
         lp.row(count, -endless,
-               std::max(2.0, std::floor(needs.minutes / minutes_a_thing)) -
-                   (static_cast<double>(fixed.size()) + 0.5 * static_cast<double>(sequence.size())));
+               std::max(2.0, most_things(needs.minutes) - (static_cast<double>(fixed.size()) + 0.5 * static_cast<double>(sequence.size()))));
+    // Large joints are loosened too, not twists alone.
+    if (on(PlanRule::large_first)) {
+        std::vector<std::pair<int, double>> twists, large;
+        for (const auto& c : make.choices)
+            if (c.traits.loosening && !c.is_drill) (c.traits.twists ? twists : large).emplace_back(c.column, 1);
+        if (!large.empty())
+            for (const auto& t : twists) {
+                auto row = large;
+                row.emplace_back(t.first, -1);
+                lp.row(row, 0, endless);
+            }
+    }
+    // Twins, of which one is the other with something to hold, stand in for each other.
+    for (const auto& a : make.choices)
+        for (const auto& b : make.choices)
+            if (a.movement != b.movement && !a.is_drill && !b.is_drill && b.movement->id.starts_with(a.movement->id))
+                lp.row({{a.column, 1}, {b.column, 1}}, -endless, 1);
+    // On a careful day at most one thing brings the head down; little is new on any day.
+    std::vector<std::pair<int, double>> bends, fresh;
+    for (const auto& c : make.choices) {
+        if (c.is_drill) continue;
+        if (asks_of(*c.movement, c.item.version).head_low > 0) bends.emplace_back(c.column, 1);
+        if (!needs.practised.empty() && !make.asked_for(c.movement->id) && !c.traits.loosening) fresh.emplace_back(c.column, 1);
+    }
+    lp.row(bends, -endless, on(PlanRule::today) && needs.careful() ? 1 : needs.minutes > short_session_min ? 3 : 2);
+    if (on(PlanRule::few)) lp.row(fresh, -endless, std::max(1.0, std::floor(most_things(needs.minutes) / 4)));
     // One way a movement; a movement only with its drill; a low stance only between two middle ones; what is asked of the body loosened
     // before.
     std::vector<std::pair<int, double>> middle, low_ones;
@@ -571,32 +646,41 @@ Result<Plan> propose(const Needs& needs, const std::vector<Movement>& movements,
                     i.why.push_back({PlanReason::Code::prepares, form->item.movement, *part});
                     break;
                 }
-            b.push_back(std::move(i));
+            add_rounds(b, std::move(i));
             loose.push_back(std::move(b));
             continue;
         }
-        b.push_back(c->item);
+        add_rounds(b, c->item);
         blocks.push_back(std::move(b));
     }
     order_loosening(loose, movements, on(PlanRule::large_first));
     // The last of what eases a hold stands after it.
+    double rest_saved = 0;
     if (on(PlanRule::easing))
         for (auto& b : blocks) {
             if (b.back().holds == 0) continue;
             const Movement* held = movement_named(movements, b.back().movement);
             for (auto it = loose.rbegin(); held && it != loose.rend(); ++it) {
                 const Movement* m = movement_named(movements, it->back().movement);
-                if (!m || it->size() > 1 || it->back().locked || !shares_part(*m, *held)) continue;
+                const bool rounds = it->back().rounds > 1;
+                if (!m || (it->size() > 1 && !rounds) || it->back().locked || !shares_part(*m, *held)) continue;
                 PlanItem eases = it->back();
                 eases.why = {{PlanReason::Code::eases, held->id, ""}};
-                // It is loosening still, in its time and in its share; only its place is another.
-                loose.erase(std::next(it).base());
+                // It is loosening still, in its time and in its share; only its place is another. Of several rounds it is the last.
+                if (rounds) {
+                    eases.round = eases.rounds = 0;
+                    it->pop_back();
+                    if (!it->empty() && it->back().part == PlanPart::settling) it->pop_back(), rest_saved += settle_s;
+                    for (auto& i : *it)
+                        if (i.rounds > 0 && --i.rounds == 1) i.round = i.rounds = 0;
+                }
+                if (!rounds || it->empty()) loose.erase(std::next(it).base());
                 b.push_back(std::move(eases));
                 break;
             }
         }
     order_forms(blocks, movements, on(PlanRule::stages));
-    if (frame) plan.items.push_back(stand(PlanPart::opening, quiet, 0));
+    if (frame) plan.items.push_back(stand(PlanPart::opening, quiet, quiet_version, 0));
     for (auto& l : loose)
         for (auto& i : l) plan.items.push_back(std::move(i));
     for (const auto& i : sequence) plan.items.push_back(i);
@@ -605,9 +689,9 @@ Result<Plan> propose(const Needs& needs, const std::vector<Movement>& movements,
         if (on(PlanRule::settling)) plan.items.push_back(settling());
     }
     if (frame) {
-        plan.items.push_back(stand(PlanPart::closing, quiet, 0));
+        plan.items.push_back(stand(PlanPart::closing, quiet, quiet_version, 0));
         // The opening a little shorter than the closing.
-        const double both = (*x)[static_cast<std::size_t>(stands)];
+        const double both = (*x)[static_cast<std::size_t>(stands)] + rest_saved;
         plan.items.front().practice_s = std::round(std::max(least, 0.45 * both));
         plan.items.back().practice_s = both - plan.items.front().practice_s;
     }
@@ -621,9 +705,14 @@ Result<Plan> propose(const Needs& needs, const std::vector<Movement>& movements,
             plan.left_out.push_back({a.movement, LeftOut::Code::no_room});
     // Only what somebody asked for is told as left out.
     std::erase_if(plan.left_out, [&](const LeftOut& l) {
-        return !has(needs.wanted, l.movement) && !has(needs.practised, l.movement) &&
+        return !has(needs.wanted, l.movement) && !has(needs.practised, l.movement) && !has(needs.sequence, l.movement) &&
+               std::none_of(needs.locked.begin(), needs.locked.end(), [&](const PlanItem& i) { return i.movement == l.movement; }) &&
                std::none_of(needs.asked.begin(), needs.asked.end(), [&](const AskedFor& a) { return a.movement == l.movement; });
     });
+    std::vector<LeftOut> once; // each is said once
+    for (const auto& l : plan.left_out)
+        if (std::none_of(once.begin(), once.end(), [&](const LeftOut& o) { return o.movement == l.movement; })) once.push_back(l);
+    plan.left_out = std::move(once);
     settle_plan(plan, movements);
     return plan;
 }
@@ -648,26 +737,22 @@ std::vector<PlanProblem> problems_of(const Plan& plan, const Needs& needs, const
     if (std::abs(plan.total_s() - 60 * plan.minutes) > 30) out.push_back({PlanRule::time, std::nullopt});
     if (const double share = plan.loosening_share(); plan.minutes <= short_session_min && (share < 0.33 || share > 0.42))
         out.push_back({PlanRule::loosening, std::nullopt});
-    const PlanRules all = all_plan_rules();
-    const Making make{needs, movements, all, {}, {}};
     int before = 0;
     bool twisted = false;
     std::set<std::string> drilled;
     for (std::size_t n = 0; n < plan.items.size(); ++n) {
         const auto& i = plan.items[n];
         const Movement* m = movement_named(movements, i.movement);
+        if (i.part == PlanPart::opening || i.part == PlanPart::closing)
+            if (barred(i, needs, movements)) out.push_back({PlanRule::limits, n}); // who sits, sits at both ends
         if (!m || i.part == PlanPart::settling || i.part == PlanPart::opening || i.part == PlanPart::closing) continue;
         const Traits t = traits_of(*m);
         if (i.left != i.right) out.push_back({PlanRule::even, n});
-        PlanItem gentle = i;
-        gentle.version.clear();
-        if (const auto why = make.barred(*m, t, gentle); why && i.sequence.empty())
+        if (const auto why = barred(i, needs, movements))
             out.push_back({*why == LeftOut::Code::overhead_today || *why == LeftOut::Code::balance_today ? PlanRule::today
                            : *why == LeftOut::Code::no_support                                           ? PlanRule::steadier
                                                                                                          : PlanRule::limits,
                            n});
-        else if (!gentle.version.empty() && i.version != gentle.version && i.drill.empty() && i.sequence.empty() && !t.balance)
-            out.push_back({PlanRule::limits, n});
         if (i.part == PlanPart::loosening &&
             std::none_of(i.why.begin(), i.why.end(), [](const PlanReason& r) { return r.code == PlanReason::Code::eases; })) {
             if (twisted && !t.twists) out.push_back({PlanRule::large_first, n});

@@ -64,6 +64,8 @@ struct PlanItem {
     int ladder = 0;                    // step of the balance ladder; 0: it asks for no balance
     std::string first_side;            // "left", "right": which goes first; empty: either
     bool locked = false;               // stays whatever is proposed anew
+    int round = 0, rounds = 0;         // this round of how many of the same, with rests between; 0: it is done once
+    std::string let_in;                // why the instructor lets it in although the gate bars it; printed with the plan
     std::vector<std::string> sequence; // movements one after the other
     std::vector<PlanReason> why;
     std::vector<std::string> cautions; // said before it, each once in a plan
@@ -80,7 +82,7 @@ int balance_step_of(int known, bool helper);
 /// What did not fit, or was left out for today.
 struct LeftOut {
     std::string movement;
-    enum class Code { no_room, overhead_today, balance_today, limit, care, no_support, no_stick } code = Code::no_room;
+    enum class Code { no_room, overhead_today, balance_today, limit, care, no_support, no_stick, unknown } code = Code::no_room;
 };
 
 struct Plan {
@@ -108,7 +110,7 @@ struct Needs {
     double pace = 1;              // 1.3: a third slower
     double breath_s = 8;          // the student's own breath, in and out
     std::set<std::string> limits; // "no_overhead", "no_balance", "seated", "no_bends", "no_twists", "high_stance"
-    std::set<std::string> care;   // parts that ask for care today: "neck", "low_back", "shoulders", "knees"
+    std::set<std::string> care;   // parts that ask for care today: "neck", "low_back", "shoulders", "knees", "wrists", "hips"
     std::optional<int> energy;    // 0–10; up to `tired` it is a tired day
     bool dizzy = false, unsteady = false;
     std::vector<AskedFor> asked;                 // by the last letters
@@ -121,6 +123,7 @@ struct Needs {
     bool chair = true, wall = true, stick = false;
     int balance_step = 0; // where the person stands on the ladder; 0: not known, free with the support in reach
     bool helper = false;  // somebody stands beside
+    std::uint64_t seed = 0; // what serves as well is chosen by it: another one on another day. Part of the needs: the same, the same plan
     std::string steadier; // "left", "right": the side that balances better; empty: not known
     static constexpr int tired_at = 3;
     bool tired() const { return energy && *energy <= tired_at; }
@@ -155,7 +158,8 @@ inline PlanRules all_plan_rules() {
 inline constexpr double stand_least_s = 45, stand_most_s = 240; // of each end's quiet stand
 inline constexpr double change_of_stance_s = 6, explain_s = 14; // before an exercise
 inline constexpr double short_session_min = 30;
-inline constexpr double minutes_a_thing = 2; // at most one exercise for so many minutes
+/// At most so many exercises (domain: about six in 20 minutes, twelve in an hour); the time is filled by rounds.
+double most_things(double minutes);
 
 /// Proposes a session. The same needs give the same plan: the search is bounded by nodes, not by time (CBC, coin-or.org).
 /// bad_value "minutes" below 4 or above 180; bad_value "locked" where what is to stay is longer than the time at hand.

@@ -10,7 +10,8 @@ namespace {
 using json = nlohmann::json;
 constexpr std::array<const char*, 12> reason_names{"frame",  "asked",     "drill_for", "prepares", "eases", "theme",
                                                    "wanted", "practised", "kept",      "settles",  "grows", "variety"};
-constexpr std::array<const char*, 7> left_names{"no_room", "overhead_today", "balance_today", "limit", "care", "no_support", "no_stick"};
+constexpr std::array<const char*, 8> left_names{"no_room", "overhead_today", "balance_today", "limit",
+                                                "care",    "no_support",     "no_stick",      "unknown"};
 
 struct Bad {
     std::string where;
@@ -60,6 +61,8 @@ std::string plan_text(const Plan& plan) {
                          {"sequence", i.sequence},
                          {"why", why},
                          {"cautions", i.cautions}});
+        if (i.rounds > 0) items.back()["round"] = i.round, items.back()["rounds"] = i.rounds;
+        if (!i.let_in.empty()) items.back()["let_in"] = i.let_in;
     }
     for (const auto& l : plan.left_out) left.push_back({{"movement", l.movement}, {"why", left_names[static_cast<std::size_t>(l.code)]}});
     return json{
@@ -93,6 +96,9 @@ Result<Plan> parse_plan(const std::string& source) {
                 i.times = static_cast<int>(number(o, "times", 0, 400)), i.holds = static_cast<int>(number(o, "holds", 0, 60));
                 i.hold_s = number(o, "hold_s", 0, 3600), i.practice_s = number(o, "practice_s", 0, 36000),
                 i.change_s = number(o, "change_s", 0, 3600);
+                if (o.contains("rounds"))
+                    i.rounds = static_cast<int>(number(o, "rounds", 0, 20)), i.round = static_cast<int>(number(o, "round", 0, 20));
+                if (o.contains("let_in")) i.let_in = text(o, "let_in");
                 if (o.contains("ladder")) i.ladder = static_cast<int>(number(o, "ladder", 0, balance_steps));
                 for (const auto& [to, key] : {std::pair{&i.support, "support"}, {&i.locked, "locked"}}) {
                     if (!o.contains(key) || !o[key].is_boolean()) throw Bad{key};

@@ -1,4 +1,5 @@
 #include "core/review/review.h"
+#include "core/review/free.h"
 #include <algorithm>
 #include <cmath>
 #include <nlohmann/json.hpp>
@@ -188,9 +189,13 @@ Result<std::shared_ptr<const Review>> make_review(const Track& track, const Move
     measure_options.sex = options.sex;
     out->measures = measure(out->motion, measure_options);
     out->reference = std::make_shared<const Reference>(out->movement, out->motion.stature);
-    auto alignment = align(out->motion, out->measures, Form{{{&out->reference->model(), std::nullopt}}});
-    if (!alignment) return tl::unexpected(alignment.error());
-    out->alignment = std::move(*alignment);
+    if (out->movement.id == free_id) {
+        out->alignment = quiet_stretches(out->measures, out->reference->model());
+    } else {
+        auto alignment = align(out->motion, out->measures, Form{{{&out->reference->model(), std::nullopt}}});
+        if (!alignment) return tl::unexpected(alignment.error());
+        out->alignment = std::move(*alignment);
+    }
     out->held_back = leave_out(out->alignment, options.elsewhere);
     auto states = options.states;
     // A movement that is done on a chair, or with a hand on one, is so throughout.

@@ -1,4 +1,5 @@
 #include "core/review/which.h"
+#include "core/review/free.h"
 #include "core/review/guess.h"
 #include "core/review/review.h"
 #include <algorithm>
@@ -25,9 +26,9 @@ Result<Alignment> competing(const Motion& motion, const Measures& measures, cons
 }
 
 struct Rival {
-    const Movement* movement = nullptr;
-    std::unique_ptr<Reference> reference;
+    std::shared_ptr<const Reference> reference;
     Alignment found;
+    const std::string& id() const { return reference->model().movement; }
 };
 
 } // namespace
@@ -46,18 +47,31 @@ bool near_pair(const Reference& a, const Reference& b) {
     return false;
 }
 
-std::vector<Elsewhere> elsewhere(const Review& review, std::span<const Movement> movements, const std::stop_token& stop) {
-    const auto& reps = review.alignment.repetitions;
-    if (reps.empty()) return {};
-    std::vector<Rival> rivals;
+Rivals rivals_of(std::span<const Movement> movements, double stature_m, const std::stop_token& stop) {
+    Rivals out;
     for (const auto& m : movements) {
         if (stop.stop_requested()) return {};
-        if (m.id == review.movement.id) continue;
-        Rival r{&m, std::make_unique<Reference>(m, review.motion.stature), {}};
-        auto found = competing(review.motion, review.measures, r.reference->model());
-        if (!found) continue;
-        r.found = std::move(*found);
-        rivals.push_back(std::move(r));
+        out.push_back(std::make_shared<const Reference>(m, stature_m));
+    }
+    return out;
+}
+
+std::vector<Elsewhere> elsewhere(const Review& review, std::span<const Movement> movements, const std::stop_token& stop) {
+    if (review.movement.id == free_id) return {};
+    std::vector<Movement> others;
+    for (const auto& m : movements)
+        if (m.id != review.movement.id) others.push_back(m);
+    return elsewhere(review, rivals_of(others, review.motion.stature, stop), stop);
+}
+
+std::vector<Elsewhere> elsewhere(const Review& review, const Rivals& all, const std::stop_token& stop) {
+    const auto& reps = review.alignment.repetitions;
+    if (reps.empty() || review.movement.id == free_id) return {};
+    std::vector<Rival> rivals;
+    for (const auto& r : all) {
+        if (stop.stop_requested()) return {};
+        if (r->model().movement == review.movement.id) continue;
+        if (auto found = competing(review.motion, review.measures, r->model())) rivals.push_back({r, std::move(*found)});
     }
     // The named one with all that is tried for it: smaller, with halts; and as the others are.
     const auto plain = competing(review.motion, review.measures, review.reference->model());
@@ -67,7 +81,7 @@ std::vector<Elsewhere> elsewhere(const Review& review, std::span<const Movement>
     std::vector<Elsewhere> out;
     const auto add = [&](double from, double to, const Rival& by, double gain) {
         const bool near = gain < std::log(clearly) || near_pair(*review.reference, *by.reference);
-        out.push_back({from, to, by.movement->id, std::exp(std::min(gain, 20.0)), near});
+        out.push_back({from, to, by.id(), std::exp(std::min(gain, 20.0)), near});
     };
     // All of it as one other movement.
     double time = 0, own = 0;

@@ -26,6 +26,10 @@ inline constexpr double clearly = 4, clearly_one = 12, perhaps = 1.5;
 /// The stretches of a review's repetitions that another movement explains better, in order of time; stretches of one movement that follow
 /// each other are one. Likelihoods fall with the cost of a repetition as in guess_movement. A stop leaves it empty.
 std::vector<Elsewhere> elsewhere(const Review& review, std::span<const Movement> movements, const std::stop_token& stop = {});
+/// The same with the figures made beforehand, of the height of the reviewed person: most of the time goes there.
+using Rivals = std::vector<std::shared_ptr<const Reference>>;
+Rivals rivals_of(std::span<const Movement> movements, double stature_m, const std::stop_token& stop = {});
+std::vector<Elsewhere> elsewhere(const Review& review, const Rivals& rivals, const std::stop_token& stop = {});
 
 /// Whether the figures of two movements themselves can hardly be told apart, seen as this clip is: the figure of one, held against both,
 /// is not clearly the one it is.

@@ -315,6 +315,8 @@ void ClipForm::fill(const ClipRow& row) {
             if (g.movement == m.id) name = tr("%1 (%2 % likely)").arg(name, percent(g.probability));
         movement_->addItem(name, QString::fromStdString(m.id));
     }
+    movement_->insertSeparator(movement_->count());
+    movement_->addItem(tr("Something else: figures and safety only"), QLatin1String(free_id));
     std::string movement = c.movement;
     if (movement.empty() && !guess_.movements.empty()) movement = guess_.movements.front().movement;
     movement_->setCurrentIndex(movement_->findData(QString::fromStdString(movement)));

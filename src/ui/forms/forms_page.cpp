@@ -397,7 +397,7 @@ void FormsPage::fill_list() {
             if (const QString t = trains_->currentData().toString();
                 !t.isEmpty() && std::find(m.trains.begin(), m.trains.end(), t.toStdString()) == m.trains.end())
                 continue;
-            if (((asks & 1) != 0 && m.asks_knees > 1) || ((asks & 2) != 0 && m.asks_balance > 1)) continue;
+            if (((asks & 1) != 0 && m.asks.knees > 1) || ((asks & 2) != 0 && m.asks.balance > 1)) continue;
             auto* item = new QListWidgetItem(pinyin.isEmpty() ? name : name + QLatin1Char('\n') + pinyin, list_);
             item->setData(Qt::UserRole, QString::fromStdString(m.id));
         }

@@ -32,7 +32,7 @@ QString FormsPage::about_html(const Movement& m) const {
         h += QStringLiteral("<p>%1<br>%2</p>")
                  .arg(tr("Trains: %1.").arg(trains.join(QStringLiteral(", "))).toHtmlEscaped(),
                       tr("Asks of the knees: %1; of the balance: %2.")
-                          .arg(much[static_cast<std::size_t>(m.asks_knees)], much[static_cast<std::size_t>(m.asks_balance)])
+                          .arg(much[static_cast<std::size_t>(m.asks.knees)], much[static_cast<std::size_t>(m.asks.balance)])
                           .toHtmlEscaped());
     h += QStringLiteral("<p>%1</p>").arg(tr("Filmed best %1.").arg(views.join(QStringLiteral(", "))).toHtmlEscaped());
     for (const auto& v : m.versions)

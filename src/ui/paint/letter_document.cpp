@@ -1,4 +1,5 @@
 #include "ui/paint/letter_document.h"
+#include "core/review/free.h"
 #include "media/clip.h"
 #include "ui/paint/body.h"
 #include "ui/paint/hidden.h"
@@ -119,7 +120,7 @@ private:
     void item(int i) {
         const LetterItem& it = c_.items[i];
         const double picture = 168, gap = 12, w = (text_w - gap) / 2;
-        const bool pictures = !it.reference.isNull();
+        const bool pictures = !it.reference.isNull() || !it.still.isNull();
         const QStringList more = beside(it);
         double h = 20 + put(p_, 0, 0, text_w, it.cue, type(13, QFont::DemiBold), t_.palette.ink, false) + 16 * size_ +
                    (pictures ? picture + 22 : 0) + put(p_, 0, 0, text_w, it.caution, type(10), t_.palette.outside, false);
@@ -141,7 +142,8 @@ private:
                 put(p_, x, y_ + picture + 3, w, caption, type(9), t_.palette.faint, true);
             };
             image(it.still, margin, still_caption(it));
-            image(it.reference, margin + w + gap, LetterWords::tr("The reference, at the same moment of the movement"));
+            if (!it.reference.isNull())
+                image(it.reference, margin + w + gap, LetterWords::tr("The reference, at the same moment of the movement"));
             y_ += picture + 20;
         }
         for (const auto& words : more) line(words, 11, QFont::Normal, t_.palette.ink, 3);
@@ -235,13 +237,15 @@ QString letter_html(const LetterContent& c) {
         h += QStringLiteral("<section aria-labelledby=\"c%1\"><h2 id=\"c%1\">%1. %2</h2><p class=\"faint\">%3</p>\n")
                  .arg(i + 1)
                  .arg(e(it.cue), e(it.figure.isEmpty() ? it.moment : QStringLiteral("%1 · %2").arg(it.moment, it.figure)));
-        if (!it.reference.isNull()) {
+        if (!it.reference.isNull() || !it.still.isNull()) {
             h += QStringLiteral("<div class=\"pair\">");
             if (!it.still.isNull())
                 h += QStringLiteral("<figure><img alt=\"%1\" src=\"%2\"><figcaption>%1</figcaption></figure>")
                          .arg(e(LetterWords::tr("You, at this moment")), data_url(it.still));
-            h += QStringLiteral("<figure><img alt=\"%1\" src=\"%2\"><figcaption>%1</figcaption></figure></div>\n")
-                     .arg(e(LetterWords::tr("The reference, at the same moment of the movement")), data_url(it.reference));
+            if (!it.reference.isNull())
+                h += QStringLiteral("<figure><img alt=\"%1\" src=\"%2\"><figcaption>%1</figcaption></figure>")
+                         .arg(e(LetterWords::tr("The reference, at the same moment of the movement")), data_url(it.reference));
+            h += QStringLiteral("</div>\n");
         }
         for (const auto& words : beside(it)) h += QStringLiteral("<p>%1</p>\n").arg(e(words));
         if (!it.caution.isEmpty()) h += QStringLiteral("<p class=\"caution\">%1</p>").arg(e(it.caution));
@@ -382,6 +386,7 @@ Stills make_stills(const std::filesystem::path& clip, const Track& track, const 
                 else
                     out.left_out = true;
             }
+    if (review->movement.id == free_id) return out; // there is none to be held against
     const auto* rep = review->alignment.at(f.time_s);
     const double ref = rep ? rep->to_reference(f.time_s) : review->reference->borders(Side::left).front();
     const ReferencePainter painter(review, std::max(track.width, 320), std::max(track.height, 240));

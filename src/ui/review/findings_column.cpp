@@ -303,6 +303,16 @@ void FindingsColumn::fill() {
             words->setWordWrap(true);
             box->addWidget(words);
         }
+        if (state_.open->review->movement.id == free_id) {
+            auto* words = new QLabel(
+                state_.open->review->alignment.repetitions.empty()
+                    ? tr("None of the forms, and both feet are never still for long: all figures are measured, nothing is judged.")
+                    : tr("None of the forms: all figures are measured. Where both feet stand still it is looked at whether it may hurt; what "
+                         "is said counts unless it was meant."));
+            words->setObjectName(QStringLiteral("freeWords"));
+            words->setWordWrap(true);
+            box->addWidget(words);
+        }
         if (WhichBox::has_words(*state_.open)) {
             auto* which = new WhichBox(session_, *state_.open);
             connect(which, &WhichBox::as_named, this, &FindingsColumn::as_named);

@@ -318,7 +318,8 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
 void ReviewPage::set_beside(std::shared_ptr<const OpenReview> beside) {
     state_.beside = std::move(beside);
     partner_->setVisible(state_.beside != nullptr);
-    reference_->setVisible(!state_.shows_model());
+    // Practice of no known movement has no figure to be held against.
+    reference_->setVisible(!state_.shows_model() && state_.open->review->movement.id != free_id);
     source_ = std::make_unique<FrameSource>(state_.open, state_.beside);
     connect(source_.get(), &FrameSource::ready, this, [this](const std::shared_ptr<FramePicture>& p) {
         if (p->of != state_.open) return; // of a review that was left

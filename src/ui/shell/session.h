@@ -1,6 +1,7 @@
 // What every place needs, made once by main and handed down.
 #pragma once
 #include "core/movement/movement.h"
+#include "core/review/free.h"
 #include "store/library.h"
 #include "ui/jobs/background.h"
 #include "ui/paint/theme.h"
@@ -48,7 +49,7 @@ struct Session {
     const Movement* movement(const std::string& id) const {
         for (const auto& m : movements)
             if (m.id == id) return &m;
-        return nullptr;
+        return id == free_id ? &free_practice() : nullptr;
     }
     /// As somebody practises it: in the graded version that they are taught.
     const Movement* movement(const std::string& id, const std::string& version) const {

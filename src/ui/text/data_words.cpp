@@ -27,7 +27,7 @@ void collect(const nlohmann::json& j, bool all, std::set<std::string>& out) {
 
 Result<std::set<std::string>> data_words(const std::filesystem::path& data_dir) {
     namespace fs = std::filesystem;
-    std::vector<fs::path> files{data_dir / "measures.json", data_dir / "rules.json"};
+    std::vector<fs::path> files{data_dir / "measures.json", data_dir / "rules.json", data_dir / "free.json"};
     std::error_code ec;
     for (const char* folder : {"movements", "schools"})
         for (const auto& f : fs::directory_iterator(data_dir / folder, ec))

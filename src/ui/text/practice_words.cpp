@@ -71,7 +71,8 @@ QString minutes_words(double seconds) {
     return QStringLiteral("%1:%2").arg(s / 60).arg(s % 60, 2, 10, QLatin1Char('0'));
 }
 
-QString item_amount(const PlanItem& i) {
+namespace {
+QString amount_once(const PlanItem& i) {
     if (i.holds > 0)
         return i.holds == 1 ? PracticeWords::tr("held %1 s").arg(i.hold_s)
                             : PracticeWords::tr("%1 holds of %2 s").arg(i.holds).arg(i.hold_s);
@@ -83,6 +84,13 @@ QString item_amount(const PlanItem& i) {
         return s;
     }
     return minutes_words(i.practice_s);
+}
+} // namespace
+
+QString item_amount(const PlanItem& i) {
+    QString words = amount_once(i);
+    if (i.rounds > 1) words = PracticeWords::tr("%1, round %2 of %3").arg(words).arg(i.round).arg(i.rounds);
+    return words;
 }
 
 QString plan_reason(const PlanReason& r, const std::vector<Movement>& movements) {
@@ -134,6 +142,8 @@ QString left_out(const LeftOut& l, const std::vector<Movement>& movements) {
         return PracticeWords::tr("%1 is left out: balance needs a chair or a wall in reach.").arg(name);
     case C::no_stick:
         return PracticeWords::tr("%1 is left out: no stick is at hand.").arg(name);
+    case C::unknown:
+        return PracticeWords::tr("%1 is left out: it is not among the forms.").arg(name);
     }
     return PracticeWords::tr("%1 is left out.").arg(name);
 }
