@@ -452,6 +452,54 @@ private slots:
             }
         QVERIFY(off > 20);
     }
+
+    /// What a movement asks of the body is never set lower than its own figure shows, in any of its versions.
+    void it_asks_for_no_less_than_its_figure_shows() {
+        for (const auto& m : load_movements(test::data_dir())) {
+            std::vector<std::string> ways{""};
+            for (const auto& v : m.versions)
+                if (v.change) ways.push_back(v.name);
+            for (const auto& way : ways) {
+                const Reference r(m.as(way), 1.7);
+                const Asks asks = asks_of(m, way);
+                const QByteArray what = QByteArray::fromStdString(m.id + " " + way);
+                double over = -1, depth = 2;
+                for (std::size_t f = 0; f < r.motion().frames(); ++f) {
+                    const Body3 b = r.motion().own(f);
+                    over =
+                        std::max({over, b[left_wrist].y() - mid(b, left_ear).y() - 0.12, b[right_wrist].y() - mid(b, left_ear).y() - 0.12});
+                    depth = std::min(depth, mid(b, left_hip).y() / r.motion().neutral.hip_height);
+                }
+                const auto most = [&](const char* id) {
+                    double v = 0;
+                    if (const auto* s = r.measures().find(id, std::nullopt))
+                        for (const auto& x : s->samples)
+                            if (x.present()) v = std::max(v, std::abs(x.value));
+                    return v;
+                };
+                const bool seated = m.as(way).phases.front().posture.seat > 0.5;
+                if (over > 0) QVERIFY2(asks.overhead >= 2 && asks.shoulders >= 2, what);
+                if (most("trunk.lean") > 30) QVERIFY2(asks.head_low >= 2 && asks.low_back >= 2, what);
+                if (most("turn.gap") > 15) QVERIFY2(asks.turning >= 2, what);
+                if (!seated && depth < 0.78) QVERIFY2(asks.knees >= 3, what);
+                if (!seated && depth < 0.86) QVERIFY2(asks.knees >= 1, what);
+            }
+        }
+    }
+    void what_a_file_asks_of_the_body_is_read_strictly() {
+        const auto read = [](const char* asks) {
+            auto text = *read_text(test::data_dir() / "movements" / "look_behind.json", 1 << 20);
+            const auto at = text.find("\"asks\": {");
+            text.replace(at, text.find('}', at) - at + 1, std::string("\"asks\": ") + asks);
+            return parse_movement(text);
+        };
+        const auto good = read(R"({"neck": 3, "wrists": 1})");
+        QVERIFY(good && good->asks.neck == 3 && good->asks.wrists == 1 && good->asks.overhead == 0);
+        for (const char* bad : {R"({"wings": 1})", R"({"neck": 4})", R"({"neck": -1})", R"({"neck": 1.5})", R"({"neck": "much"})", "[]"}) {
+            const auto m = read(bad);
+            QVERIFY2(!m && m.error().context.find("asks") != std::string::npos, bad);
+        }
+    }
 };
 QTEST_GUILESS_MAIN(TestMovement)
 #include "test_movement.moc"

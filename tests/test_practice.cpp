@@ -113,8 +113,26 @@ private slots:
         QTRY_VERIFY_WITH_TIMEOUT(page->form()->needs().limits.contains("no_balance"), 20000);
         page->form()->add_wanted("one_leg_stand");
         propose(page);
-        for (const auto& i : page->plan().items) QVERIFY(i.movement != "one_leg_stand");
-        QVERIFY(test::says(*page, QStringLiteral("it was agreed so")));
+        // In the one way that asks for no balance, and it is said.
+        bool said = false;
+        for (const auto& i : page->plan().items) {
+            if (i.movement != "one_leg_stand") continue;
+            QCOMPARE(i.version, std::string("Toe stays down"));
+            said = said || std::any_of(i.why.begin(), i.why.end(), [](const PlanReason& r) { return r.code == PlanReason::Code::gentler; });
+        }
+        QVERIFY(said);
+        // What has no such way stays out, whoever puts it in; with a reason it is let in, and the pacer asks once more.
+        auto* view = page->findChild<ui::PlanView*>();
+        view->insert("turn_on_one_foot", 1);
+        QTRY_VERIFY(test::says(*page, QStringLiteral("it was agreed so")));
+        QCOMPARE(view->barred_rows(), std::vector<int>{1});
+        QVERIFY(!page->run_now());
+        QVERIFY(test::says(*page, QStringLiteral("Not today")));
+        view->let_in(1, QStringLiteral("I stand beside."));
+        QVERIFY(view->barred_rows().empty());
+        QCOMPARE(page->plan().items[1].let_in, std::string("I stand beside."));
+        const auto again = parse_plan(plan_text(page->plan()));
+        QVERIFY(again && again->items[1].let_in == "I stand beside.");
     }
 
     void a_group_is_kept_to_what_any_of_them_may_do() {

@@ -162,7 +162,8 @@ private slots:
             QVERIFY((*r)->held_back.empty() && elsewhere(**r, library()).empty());
             QVERIFY(!(*r)->measures.series.empty());
             for (const auto& f : (*r)->findings)
-                QVERIFY2(f.verdict != Verdict::outside, qPrintable(QString("%1 %2 %3").arg(QLatin1String(id), f.check.c_str()).arg(f.value)));
+                QVERIFY2(f.verdict != Verdict::outside,
+                         qPrintable(QString("%1 %2 %3").arg(QLatin1String(id), f.check.c_str()).arg(f.value)));
         }
         // Knees that fall in are told, whatever is meant.
         auto who = student(9);
@@ -170,7 +171,8 @@ private slots:
         const auto r = review_of(who, "side_shift");
         QVERIFY(r.has_value());
         const auto& found = (*r)->findings;
-        QVERIFY(std::any_of(found.begin(), found.end(), [](const Finding& f) { return f.check == "knee_in" && f.verdict == Verdict::outside; }));
+        QVERIFY(std::any_of(found.begin(), found.end(),
+                            [](const Finding& f) { return f.check == "knee_in" && f.verdict == Verdict::outside; }));
         // Only where both feet stand.
         for (const auto& rep : (*r)->alignment.repetitions) QVERIFY(rep.end_s - rep.start_s >= 1.5 && rep.end_s - rep.start_s <= 10.001);
         const auto walk = review_of(student(9), "walk_forward");

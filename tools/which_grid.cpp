@@ -134,9 +134,10 @@ int main(int argc, char** argv) {
         const std::jthread other(work);
         work();
     }
-    std::printf("\n## Which movement is it\n\n%zu movements, one student, from points in metres and through one ideal camera with 1.5 px of "
-                "noise. Named rightly:\n\n| done | takes | refused | asked about | called another |\n|---|---|---|---|---|\n",
-                movements.size());
+    std::printf(
+        "\n## Which movement is it\n\n%zu movements, one student, from points in metres and through one ideal camera with 1.5 px of "
+        "noise. Named rightly:\n\n| done | takes | refused | asked about | called another |\n|---|---|---|---|---|\n",
+        movements.size());
     Right sum;
     for (const auto& [name, r] : right) {
         std::printf("| %s | %d | %d | %d | %d |\n", name.c_str(), r.takes, r.refused, r.asked, r.other);
@@ -146,9 +147,10 @@ int main(int argc, char** argv) {
                 100.0 * sum.other / std::max(1, sum.takes));
     for (const auto& [k, n] : called) std::printf(" %s;", k.c_str());
     const int held = wrong.refused + wrong.held + wrong.asked;
-    std::printf("\n\nNamed as every other movement, faultless, from points in metres: %d pairs; refused %d, held back %d, asked about %d, in "
-                "part left out %d, judged without a word %d. Held back, asked or refused: %.1f %%.\n\nJudged without a word:",
-                wrong.pairs, wrong.refused, wrong.held, wrong.asked, wrong.part, wrong.judged, 100.0 * held / std::max(1, wrong.pairs));
+    std::printf(
+        "\n\nNamed as every other movement, faultless, from points in metres: %d pairs; refused %d, held back %d, asked about %d, in "
+        "part left out %d, judged without a word %d. Held back, asked or refused: %.1f %%.\n\nJudged without a word:",
+        wrong.pairs, wrong.refused, wrong.held, wrong.asked, wrong.part, wrong.judged, 100.0 * held / std::max(1, wrong.pairs));
     for (const auto& [k, n] : unasked) std::printf(" %s;", k.c_str());
     std::printf("\n");
     return 0;

@@ -3,9 +3,9 @@
 #include "core/movement/posture.h"
 #include "core/movement/rules.h"
 #include "core/result.h"
-#include <map>
 #include <array>
 #include <filesystem>
+#include <map>
 #include <memory>
 #include <nlohmann/json_fwd.hpp>
 #include <string>

@@ -109,7 +109,8 @@ std::optional<LeftOut::Code> barred(const PlanItem& item, const Needs& needs, co
     for (const auto& id : item.sequence)
         if (const auto why = one(id, "")) return why;
     for (const auto& id : item.sequence)
-        if (const Movement* m = movement_named(movements, id); m && m->asks.balance >= much && !item.support) return LeftOut::Code::no_support;
+        if (const Movement* m = movement_named(movements, id); m && m->asks.balance >= much && !item.support)
+            return LeftOut::Code::no_support;
     return std::nullopt;
 }
 

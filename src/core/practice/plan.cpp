@@ -28,11 +28,11 @@ constexpr double settle_s = 16;     // two easy breaths
 constexpr double free_breaths = 2;  // between holds
 constexpr double usual_hold_s = 30; // or three breaths
 constexpr int usual_side = 3, usual_all = 8;
-constexpr double drill_share = 0.7; // of its movement's own time a repeat, a drill takes
-constexpr int sequence_times = 1;   // a side, at each step of its growth
+constexpr double drill_share = 0.7;  // of its movement's own time a repeat, a drill takes
+constexpr int sequence_times = 1;    // a side, at each step of its growth
 constexpr double round_least_s = 35; // of one round
 constexpr int most_rounds = 4;       // of one thing
-constexpr int nodes = 4000;         // of the search; not a time, so that it is repeatable
+constexpr int nodes = 4000;          // of the search; not a time, so that it is repeatable
 
 double side_seconds(const Movement& m, double pace) {
     return m.duration_s() * pace;
@@ -180,7 +180,11 @@ struct Making {
         if (!on(PlanRule::steadier)) p.support = false, p.ladder = 0, p.first_side.clear();
         return p;
     }
-    static void use(PlanItem& item, const Pass& way) {
+    void use(PlanItem& item, const Pass& way) const {
+        const auto taught = needs.versions.find(item.movement);
+        if (!way.version.empty() && (taught == needs.versions.end() || taught->second != way.version))
+            if (const Movement* m = movement_named(movements, item.movement); m && barred(*m, "", needs))
+                item.why.push_back({PlanReason::Code::gentler, "", ""});
         item.version = way.version;
         item.support = way.support;
         item.ladder = way.ladder;
@@ -205,7 +209,7 @@ struct Making {
             if (too_much_to_begin_with(m, way.version)) continue;
             if (t.seated && !needs.limits.contains("seated") && !asked_for(m.id)) continue; // who may stand does the standing one
             use(item, way);
-            std::vector<PlanReason> why;
+            std::vector<PlanReason> why = item.why;
             const double value = value_of(m, t, why);
             item.why = why;
             const AskedFor* asked = nullptr;
@@ -229,7 +233,8 @@ struct Making {
             } else if (t.sided) {
                 // Quick ones more often, so that a round lasts.
                 const double once_s = side_seconds(m, needs.pace) * 2 * usual_side;
-                const int side = asked && asked->a_side > 0 ? asked->a_side : usual_side * std::clamp(static_cast<int>(round_least_s / once_s) + 1, 1, 3);
+                const int side = asked && asked->a_side > 0 ? asked->a_side
+                                                            : usual_side * std::clamp(static_cast<int>(round_least_s / once_s) + 1, 1, 3);
                 put(side, side, 0, 0, 0, 0);
                 if (!on(PlanRule::even)) put(side + 1, side, 0, 0, 0, 0.5), put(side, side + 2, 0, 0, 0, 0.7);
             } else {
@@ -345,7 +350,8 @@ void order_loosening(std::vector<Block>& blocks, const std::vector<Movement>& mo
         const Movement* m = movement_named(movements, b.back().movement);
         const Traits t = m ? traits_of(*m) : Traits{};
         const int deep = m ? std::max(stage_of(b.back(), movements), m->asks.knees - 1) : 0; // starts easy
-        return std::tuple(large_first ? static_cast<int>(t.twists) : 0, deep, large_first ? static_cast<int>(t.bends) : 0, b.back().movement);
+        return std::tuple(large_first ? static_cast<int>(t.twists) : 0, deep, large_first ? static_cast<int>(t.bends) : 0,
+                          b.back().movement);
     };
     std::stable_sort(blocks.begin(), blocks.end(), [&](const Block& a, const Block& b) { return key(a) < key(b); });
 }
@@ -420,7 +426,7 @@ Traits traits_of(const Movement& m) {
     t.form = !t.stand && !t.loosening;
     t.hold = m.kind == "standing" && m.repetitions == 1;
     t.balance = m.asks.balance >= 2;
-    t.overhead = has(m.cautions, "overhead");
+    t.overhead = m.asks.overhead >= 2;
     t.bends = has(m.cautions, "bends");
     t.dizzy = has(m.cautions, "dizziness");
     t.sided = !m.symmetric();
@@ -480,6 +486,7 @@ Result<Plan> propose(const Needs& needs, const std::vector<Movement>& movements,
     std::vector<PlanItem> fixed;
     for (auto i : needs.locked) {
         if (i.part == PlanPart::opening || i.part == PlanPart::closing || i.part == PlanPart::settling) continue;
+        i.why.clear();
         // What was kept passes the gate as well: in an easier version where there is one.
         if (const auto why = on(PlanRule::limits) ? barred(i, needs, movements) : std::nullopt) {
             const Movement* m = movement_named(movements, i.movement);
@@ -488,10 +495,10 @@ Result<Plan> propose(const Needs& needs, const std::vector<Movement>& movements,
                 make.left_out.push_back({i.movement, *why});
                 continue;
             }
-            Making::use(i, way);
+            make.use(i, way);
         }
         i.locked = true;
-        i.why = {{PlanReason::Code::kept, "", ""}};
+        i.why.insert(i.why.begin(), {PlanReason::Code::kept, "", ""});
         fixed.push_back(std::move(i));
     }
     double fixed_s = 0, fixed_loosening = 0;
@@ -532,8 +539,9 @@ Result<Plan> propose(const Needs& needs, const std::vector<Movement>& movements,
         lp.row(to, -endless, high * all_s - fixed_loosening);
     }
     if (on(PlanRule::few))
-        lp.row(count, -endless,
-               std::max(2.0, most_things(needs.minutes) - (static_cast<double>(fixed.size()) + 0.5 * static_cast<double>(sequence.size()))));
+        lp.row(
+            count, -endless,
+            std::max(2.0, most_things(needs.minutes) - (static_cast<double>(fixed.size()) + 0.5 * static_cast<double>(sequence.size()))));
     // Large joints are loosened too, not twists alone.
     if (on(PlanRule::large_first)) {
         std::vector<std::pair<int, double>> twists, large;
@@ -559,7 +567,10 @@ Result<Plan> propose(const Needs& needs, const std::vector<Movement>& movements,
         if (!needs.practised.empty() && !make.asked_for(c.movement->id) && !c.traits.loosening) fresh.emplace_back(c.column, 1);
     }
     lp.row(bends, -endless, on(PlanRule::today) && needs.careful() ? 1 : needs.minutes > short_session_min ? 3 : 2);
-    if (on(PlanRule::few)) lp.row(fresh, -endless, std::max(1.0, std::floor(most_things(needs.minutes) / 4)));
+    if (on(PlanRule::few) && !fresh.empty()) { // more only where what was asked for needs it before or after
+        fresh.emplace_back(lp.column(0, endless, -15, false), -1);
+        lp.row(fresh, -endless, std::max(1.0, std::floor(most_things(needs.minutes) / 4)));
+    }
     // One way a movement; a movement only with its drill; a low stance only between two middle ones; what is asked of the body loosened
     // before.
     std::vector<std::pair<int, double>> middle, low_ones;

@@ -45,7 +45,8 @@ struct PlanReason {
         kept,
         settles,
         grows,
-        variety
+        variety,
+        gentler // in an easier way, as limits, care or the day ask
     } code = Code::variety;
     std::string of, part;
     bool operator==(const PlanReason&) const = default;
@@ -121,10 +122,10 @@ struct Needs {
     std::vector<std::string> sequence;           // grown movement by movement
     std::vector<PlanItem> locked;                // as they stand
     bool chair = true, wall = true, stick = false;
-    int balance_step = 0; // where the person stands on the ladder; 0: not known, free with the support in reach
-    bool helper = false;  // somebody stands beside
+    int balance_step = 0;   // where the person stands on the ladder; 0: not known, free with the support in reach
+    bool helper = false;    // somebody stands beside
     std::uint64_t seed = 0; // what serves as well is chosen by it: another one on another day. Part of the needs: the same, the same plan
-    std::string steadier; // "left", "right": the side that balances better; empty: not known
+    std::string steadier;   // "left", "right": the side that balances better; empty: not known
     static constexpr int tired_at = 3;
     bool tired() const { return energy && *energy <= tired_at; }
     bool careful() const { return dizzy || unsteady || tired(); }

@@ -8,8 +8,8 @@ namespace bevel {
 
 namespace {
 using json = nlohmann::json;
-constexpr std::array<const char*, 12> reason_names{"frame",  "asked",     "drill_for", "prepares", "eases", "theme",
-                                                   "wanted", "practised", "kept",      "settles",  "grows", "variety"};
+constexpr std::array<const char*, 13> reason_names{"frame",     "asked", "drill_for", "prepares", "eases",   "theme",  "wanted",
+                                                   "practised", "kept",  "settles",   "grows",    "variety", "gentler"};
 constexpr std::array<const char*, 8> left_names{"no_room", "overhead_today", "balance_today", "limit",
                                                 "care",    "no_support",     "no_stick",      "unknown"};
 

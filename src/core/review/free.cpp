@@ -22,9 +22,8 @@ const Movement& free_practice() {
             std::fprintf(stderr, "free practice: %s\n", m.error().context.c_str()); // the program's own data, held by a test
             return Movement{};
         }
-        std::erase_if(m->checks, [](const Check& c) {
-            return std::none_of(asked.begin(), asked.end(), [&](const char* id) { return c.id == id; });
-        });
+        std::erase_if(m->checks,
+                      [](const Check& c) { return std::none_of(asked.begin(), asked.end(), [&](const char* id) { return c.id == id; }); });
         for (auto& c : m->checks) {
             c.phases = {m->phases.front().id};
             if (c.rule == "S5") c.severity = Severity::even;

@@ -48,6 +48,9 @@ QString sheet_body(const Plan& plan, const std::vector<Movement>& movements, con
                  .arg(++number)
                  .arg(e(text::item_title(i, movements)), e(text::item_amount(i)), e(text::minutes_words(i.practice_s)));
         if (i.support) h += QStringLiteral("<p><b>%1</b></p>").arg(e(text::first_large(text::balance_step(i.ladder)) + QLatin1Char('.')));
+        if (!i.let_in.empty())
+            h += QStringLiteral("<p><b>%1</b></p>")
+                     .arg(e(SheetWords::tr("Let in by the instructor: %1").arg(QString::fromStdString(i.let_in))));
         for (const auto& c : i.cautions) h += QStringLiteral("<p><b>%1</b></p>").arg(e(text::caution(QString::fromStdString(c))));
         const Movement* first = movement_named(movements, i.movement);
         if (first && !i.drill.empty())

@@ -3,6 +3,7 @@
 #include <nlohmann/json.hpp>
 #include <QCheckBox>
 #include <QComboBox>
+#include <QDate>
 #include <QDoubleSpinBox>
 #include <QFormLayout>
 #include <QGridLayout>
@@ -142,8 +143,12 @@ NeedsForm::NeedsForm(Session& session, QWidget* parent) : QWidget(parent), sessi
     auto* care = new QGridLayout;
     care->setVerticalSpacing(2);
     int at = 0;
-    for (const auto& [id, label] :
-         {std::pair{"neck", tr("neck")}, {"low_back", tr("low back")}, {"shoulders", tr("shoulders")}, {"knees", tr("knees")}}) {
+    for (const auto& [id, label] : {std::pair{"neck", tr("neck")},
+                                    {"low_back", tr("low back")},
+                                    {"shoulders", tr("shoulders")},
+                                    {"knees", tr("knees")},
+                                    {"wrists", tr("wrists")},
+                                    {"hips", tr("hips")}}) {
         care_[id] = check("planCare", label);
         care_[id]->setAccessibleName(tr("Asks for care: %1").arg(label));
         care->addWidget(care_[id], at / 2, at % 2);
@@ -347,6 +352,8 @@ Needs NeedsForm::needs() const {
     }
     std::vector<std::string> wanted;
     for (int i = 0; i < wanted_->count(); ++i) wanted.push_back(wanted_->item(i)->data(Qt::UserRole).toString().toStdString());
+    // What serves as well takes turns from day to day.
+    n.seed = static_cast<std::uint64_t>(QDate::currentDate().toJulianDay()) * 1000003 + static_cast<std::uint64_t>(person());
     grow_->isChecked() && wanted.size() > 1 ? n.sequence = wanted : n.wanted = wanted;
     return n;
 }

@@ -1,8 +1,10 @@
 #include "ui/practice/plan_view.h"
+#include "core/practice/gate.h"
 #include "ui/text/practice_words.h"
 #include <cmath>
 #include <QHBoxLayout>
 #include <QHelpEvent>
+#include <QInputDialog>
 #include <QLabel>
 #include <QListWidget>
 #include <QPainter>
@@ -152,11 +154,13 @@ PlanView::PlanView(const Session& session, QWidget* parent) : QWidget(parent), s
     down_ = button("planDown", tr("Later"), [this] {
         if (current() >= 0 && current() + 1 < list_->count()) move(current(), current() + 2 < list_->count() ? current() + 2 : -1);
     });
+    let_in_ = button("planLetIn", tr("Let it in …"), [this] { ask_why(current()); });
+    let_in_->setToolTip(tr("Against what was agreed or what today asks for, with the reason, which is printed with the plan"));
     out_ = button("planOut", tr("Take out"), [this] { take_out(current()); });
     auto* row = new QHBoxLayout;
     for (QWidget* w : std::initializer_list<QWidget*>{left_, right_, times_, holds_, hold_s_}) row->addWidget(w);
     row->addStretch(1);
-    for (auto* b : {lock_, up_, down_, out_}) row->addWidget(b);
+    for (auto* b : {let_in_, lock_, up_, down_, out_}) row->addWidget(b);
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(0, 0, 0, 0);
     box->addWidget(total_);
@@ -224,9 +228,42 @@ void PlanView::insert(const std::string& movement, int row) {
         i.left = i.right = 3;
     else
         i.times = 8;
-    i.support = t.balance;
+    const Pass way = pass(*m, needs_);
+    i.version = way.version, i.support = way.support, i.ladder = way.ladder, i.first_side = way.first_side;
     i.why = {{PlanReason::Code::wanted, "", ""}};
+    if (way.barred) emit barred(text::left_out({movement, *way.barred}, session_.movements.now()));
+    if (way.barred == LeftOut::Code::unknown) return;
+    // What is barred stands there to be let in with a reason; the pacer leaves it out until then.
     change([&](Plan& p) { p.items.insert(p.items.begin() + std::clamp(row, 0, static_cast<int>(p.items.size())), std::move(i)); });
+}
+
+void PlanView::let_in(int row, const QString& reason) {
+    if (row < 0 || row >= list_->count()) return;
+    change([&](Plan& p) { p.items[static_cast<std::size_t>(row)].let_in = reason.trimmed().left(200).toStdString(); });
+}
+
+void PlanView::ask_why(int row) {
+    if (row < 0 || row >= list_->count()) return;
+    auto* dialog = new QInputDialog(this);
+    dialog->setAttribute(Qt::WA_DeleteOnClose);
+    dialog->setObjectName(QStringLiteral("letIn"));
+    dialog->setWindowTitle(tr("Let it in"));
+    dialog->setLabelText(tr("Why may it be done today all the same? The reason is printed with the plan."));
+    dialog->setTextValue(QString::fromStdString(plan_.items[static_cast<std::size_t>(row)].let_in));
+    connect(dialog, &QInputDialog::textValueSelected, this, [this, row](const QString& reason) { let_in(row, reason); });
+    dialog->open();
+}
+
+void PlanView::set_needs(const Needs& needs) {
+    needs_ = needs;
+    fill();
+}
+
+std::vector<int> PlanView::barred_rows() const {
+    std::vector<int> out;
+    for (std::size_t n = 0; n < plan_.items.size(); ++n)
+        if (bevel::barred(plan_.items[n], needs_, session_.movements.now())) out.push_back(static_cast<int>(n));
+    return out;
 }
 
 void PlanView::fill() {
@@ -280,6 +317,7 @@ void PlanView::show_item() {
     hold_s_->setVisible(i &&
                         (i->holds > 0 || i->part == PlanPart::opening || i->part == PlanPart::closing || i->part == PlanPart::settling));
     for (auto* b : {lock_, up_, down_, out_}) b->setEnabled(i != nullptr);
+    let_in_->setVisible(i && (!i->let_in.empty() || bevel::barred(*i, needs_, session_.movements.now())));
     lock_->setText(i && i->locked ? tr("Unlock") : tr("Lock"));
     if (i) {
         left_->setValue(i->left), right_->setValue(i->right), times_->setValue(i->times), holds_->setValue(i->holds);
@@ -287,6 +325,7 @@ void PlanView::show_item() {
         QStringList words;
         for (const auto& c : i->cautions) words << text::caution(QString::fromStdString(c));
         if (i->support) words << tr("Chair or wall in reach.");
+        if (!i->let_in.empty()) words << tr("Let in: %1").arg(QString::fromStdString(i->let_in));
         detail_->setText(words.join(QLatin1Char(' ')));
     }
     detail_->setVisible(i && !detail_->text().isEmpty());

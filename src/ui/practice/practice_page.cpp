@@ -184,6 +184,10 @@ QWidget* PracticePage::build_plan() {
     row->addLayout(middle, 1);
     row->addWidget(right);
     connect(propose_, &QPushButton::clicked, this, &PracticePage::propose_now);
+    connect(view_, &PlanView::barred, this, [this](const QString& words) { notice_->problem(words); });
+    connect(form_, &NeedsForm::changed, this, [this] {
+        if (!view_->plan().items.empty()) view_->set_needs(form_->needs());
+    });
     connect(form_, &NeedsForm::person_chosen, this, [this] { load_known(); });
     connect(form_, &NeedsForm::group_chosen, this, &PracticePage::load_group);
     connect(view_, &PlanView::changed, this, [this](const Plan& before, const Plan& after) {
@@ -321,6 +325,28 @@ PacerWindow* PracticePage::run_now() {
     if (pacer_) {
         pacer_->raise();
         return pacer_;
+    }
+    // The day may be another by now: the gate is asked once more.
+    view_->set_needs(form_->needs());
+    if (const auto rows = view_->barred_rows(); !rows.empty()) {
+        Plan without = view_->plan();
+        QStringList names;
+        for (auto r = rows.rbegin(); r != rows.rend(); ++r) {
+            names.prepend(text::item_title(without.items[static_cast<std::size_t>(*r)], session_.movements.now()));
+            without.items.erase(without.items.begin() + *r);
+        }
+        names.removeDuplicates();
+        const bool some =
+            std::any_of(without.items.begin(), without.items.end(), [](const PlanItem& i) { return i.part != PlanPart::settling; });
+        notice_->problem(tr("Not today, by what was agreed or what the day asks for: %1. Let it in with a reason, or practise without it.")
+                             .arg(names.join(QStringLiteral(", "))),
+                         some ? tr("Without it") : QString(),
+                         some ? std::function<void()>([this, without] {
+                             apply(without);
+                             run_now();
+                         })
+                              : std::function<void()>());
+        return nullptr;
     }
     figure_->play(false);
     pacer_ = new PacerWindow(session_, view_->plan(), pacer_options(), spoken_->isChecked());

@@ -307,7 +307,8 @@ void FindingsColumn::fill() {
             auto* words = new QLabel(
                 state_.open->review->alignment.repetitions.empty()
                     ? tr("None of the forms, and both feet are never still for long: all figures are measured, nothing is judged.")
-                    : tr("None of the forms: all figures are measured. Where both feet stand still it is looked at whether it may hurt; what "
+                    : tr("None of the forms: all figures are measured. Where both feet stand still it is looked at whether it may hurt; "
+                         "what "
                          "is said counts unless it was meant."));
             words->setObjectName(QStringLiteral("freeWords"));
             words->setWordWrap(true);

@@ -118,6 +118,8 @@ QString plan_reason(const PlanReason& r, const std::vector<Movement>& movements)
         return PracticeWords::tr("a moment to settle");
     case C::grows:
         return PracticeWords::tr("the sequence grows movement by movement");
+    case C::gentler:
+        return PracticeWords::tr("in its easier way, by what was agreed or what today asks for");
     case C::variety:
         break;
     }

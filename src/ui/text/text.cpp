@@ -567,8 +567,9 @@ QString reason(const QString& code) {
         return TextWords::tr("Clips of several cameras cannot be put together yet. Review them one by one.");
     if (code == QLatin1String("view_needed")) return TextWords::tr("Choose the view this clip was filmed from.");
     if (code == QLatin1String("no_repetition"))
-        return TextWords::tr("Nothing in the clip looks like this movement. Check that the right movement is chosen; as “Something else” its figures "
-                             "are measured, and what may hurt is told.");
+        return TextWords::tr(
+            "Nothing in the clip looks like this movement. Check that the right movement is chosen; as “Something else” its figures "
+            "are measured, and what may hurt is told.");
     if (code == QLatin1String("nothing_to_show"))
         return TextWords::tr("On no frame of this stretch can it be hidden who it is. Choose another correction, or let it be seen.");
     if (code == QLatin1String("cancelled"))
