@@ -843,6 +843,10 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>as it is</source>
         <translation>so wie sie ist</translation>
     </message>
+    <message>
+        <source>Something else: figures and safety only</source>
+        <translation>Etwas anderes: nur Zahlen und Sicherheit</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::ColumnView</name>
@@ -1251,6 +1255,18 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>taught as “%1”</source>
         <translation>gelehrt als „%1“</translation>
+    </message>
+    <message>
+        <source>None of the forms, and both feet are never still for long: all figures are measured, nothing is judged.</source>
+        <translation>Keine der Formen, und nie stehen beide Füße länger still: Alle Zahlen sind gemessen, nichts wird beurteilt.</translation>
+    </message>
+    <message>
+        <source>None of the forms: all figures are measured. Where both feet stand still it is looked at whether it may hurt; what is said counts unless it was meant.</source>
+        <translation>Keine der Formen: Alle Zahlen sind gemessen. Wo beide Füße still stehen, wird geprüft, ob es schaden kann; was dort steht, gilt, sofern es nicht so gemeint war.</translation>
+    </message>
+    <message>
+        <source>Nothing is judged.</source>
+        <translation>Nichts wird beurteilt.</translation>
     </message>
 </context>
 <context>
@@ -3840,6 +3856,14 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>%1: %2</source>
         <translation>%1: %2</translation>
     </message>
+    <message>
+        <source>wrists</source>
+        <translation>Handgelenke</translation>
+    </message>
+    <message>
+        <source>hips</source>
+        <translation>Hüften</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::Notice</name>
@@ -4812,6 +4836,26 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>Chair or wall in reach.</source>
         <translation>Stuhl oder Wand in Reichweite.</translation>
     </message>
+    <message>
+        <source>Let it in …</source>
+        <translation>Zulassen …</translation>
+    </message>
+    <message>
+        <source>Against what was agreed or what today asks for, with the reason, which is printed with the plan</source>
+        <translation>Gegen das Vereinbarte oder das, was heute gilt; der Grund wird mit dem Plan gedruckt</translation>
+    </message>
+    <message>
+        <source>Let it in</source>
+        <translation>Zulassen</translation>
+    </message>
+    <message>
+        <source>Why may it be done today all the same? The reason is printed with the plan.</source>
+        <translation>Warum darf es heute trotzdem geübt werden? Der Grund wird mit dem Plan gedruckt.</translation>
+    </message>
+    <message>
+        <source>Let in: %1</source>
+        <translation>Zugelassen: %1</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::PointStrip</name>
@@ -5440,6 +5484,14 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>out through the lips</source>
         <translation>aus durch die Lippen</translation>
     </message>
+    <message>
+        <source>Not today, by what was agreed or what the day asks for: %1. Let it in with a reason, or practise without it.</source>
+        <translation>Heute nicht, nach dem Vereinbarten oder dem, was der Tag verlangt: %1. Mit einem Grund zulassen oder ohne das üben.</translation>
+    </message>
+    <message>
+        <source>Without it</source>
+        <translation>Ohne das</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::ReviewPage</name>
@@ -5833,6 +5885,18 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>a decision</source>
         <translation>eine Entscheidung</translation>
+    </message>
+    <message>
+        <source>It is what it is named, all the same</source>
+        <translation>Es ist trotzdem, wie es heißt</translation>
+    </message>
+    <message>
+        <source>Judges the clip as the movement it is named where it looks like another one</source>
+        <translation>Beurteilt die Aufnahme als die genannte Bewegung, auch wo sie nach einer anderen aussieht</translation>
+    </message>
+    <message>
+        <source>what the clip shows</source>
+        <translation>was die Aufnahme zeigt</translation>
     </message>
 </context>
 <context>
@@ -6637,6 +6701,63 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>Choose a figure above</source>
         <translation>Wähle oben einen Messwert</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::WhichBox</name>
+    <message>
+        <source>What else this may be</source>
+        <translation>Was dies sonst sein kann</translation>
+    </message>
+    <message>
+        <source>This looks like %1</source>
+        <translation>Das sieht nach „%1“ aus</translation>
+    </message>
+    <message>
+        <source>The clip is named %1, which explains it clearly worse. Corrections would be those of the wrong movement, so nothing is judged. Figures and lanes stand as they were measured.</source>
+        <translation>Die Aufnahme heißt „%1“, und das erklärt sie deutlich schlechter. Korrekturen wären die der falschen Bewegung, darum wird nichts beurteilt. Zahlen und Bahnen stehen da, wie sie gemessen wurden.</translation>
+    </message>
+    <message>
+        <source>Is this %1?</source>
+        <translation>Ist das „%1“?</translation>
+    </message>
+    <message>
+        <source>It is named %1. The two look so much alike from here that only you can tell; it is judged as it is named.</source>
+        <translation>Sie heißt „%1“. Von hier sehen sich die beiden so ähnlich, dass nur ein Mensch sie unterscheiden kann; beurteilt wird, wie sie heißt.</translation>
+    </message>
+    <message>
+        <source>Part of this looks like something else</source>
+        <translation>Ein Teil davon sieht nach etwas anderem aus</translation>
+    </message>
+    <message>
+        <source>%1 to %2: %3</source>
+        <translation>%1 bis %2: %3</translation>
+    </message>
+    <message>
+        <source>Left out, and not judged as %1:
+%2</source>
+        <translation>Ausgelassen und nicht als „%1“ beurteilt:
+%2</translation>
+    </message>
+    <message>
+        <source>%1 to %2 is left out: the clip begins or ends in it.</source>
+        <translation>%1 bis %2 ist ausgelassen: Die Aufnahme beginnt oder endet darin.</translation>
+    </message>
+    <message>
+        <source>%1 to %2 is left out: it is not like the movement from beginning to end.</source>
+        <translation>%1 bis %2 ist ausgelassen: Es gleicht der Bewegung nicht von Anfang bis Ende.</translation>
+    </message>
+    <message>
+        <source>It is %1</source>
+        <translation>Es ist „%1“</translation>
+    </message>
+    <message>
+        <source>It is %1 all the same (Y)</source>
+        <translation>Es ist trotzdem „%1“ (Y)</translation>
+    </message>
+    <message>
+        <source>All of it is %1 (Y)</source>
+        <translation>Alles davon ist „%1“ (Y)</translation>
     </message>
 </context>
 <context>
@@ -11197,6 +11318,30 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>marked breath against where the movement begins it</source>
         <translation>markierter Atem gegen die Stelle, an der die Bewegung ihn beginnt</translation>
     </message>
+    <message>
+        <source>Back</source>
+        <translation>Zurück</translation>
+    </message>
+    <message>
+        <source>Both feet quiet</source>
+        <translation>Beide Füße still</translation>
+    </message>
+    <message>
+        <source>Practice that is none of the forms: all figures are measured, and where both feet stand quietly it is looked at whether it may hurt.</source>
+        <translation>Übung, die keine der Formen ist: Alle Zahlen werden gemessen, und wo beide Füße still stehen, wird geprüft, ob es schaden kann.</translation>
+    </message>
+    <message>
+        <source>Something else</source>
+        <translation>Etwas anderes</translation>
+    </message>
+    <message>
+        <source>Whatever is meant: knees over the toes, nothing locked, the body over its base.</source>
+        <translation>Was immer gemeint ist: Knie über den Zehen, nichts durchgedrückt, der Körper über seiner Basis.</translation>
+    </message>
+    <message>
+        <source>free</source>
+        <translation>frei</translation>
+    </message>
 </context>
 <context>
     <name>fields</name>
@@ -11943,6 +12088,22 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>in and out by the nose</source>
         <translation>ein und aus durch die Nase</translation>
     </message>
+    <message>
+        <source>Let in by the instructor: %1</source>
+        <translation>Von der Lehrperson zugelassen: %1</translation>
+    </message>
+    <message>
+        <source>%1, round %2 of %3</source>
+        <translation>%1, Runde %2 von %3</translation>
+    </message>
+    <message>
+        <source>in its easier way, by what was agreed or what today asks for</source>
+        <translation>auf die leichtere Art, nach dem Vereinbarten oder dem, was heute gilt</translation>
+    </message>
+    <message>
+        <source>%1 is left out: it is not among the forms.</source>
+        <translation>%1 entfällt: Es ist nicht unter den Formen.</translation>
+    </message>
 </context>
 <context>
     <name>review</name>
@@ -12461,10 +12622,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Bitte wählen, von wo gefilmt wurde.</translation>
     </message>
     <message>
-        <source>Nothing in the clip looks like this movement. Check that the right movement is chosen.</source>
-        <translation>Nichts in der Aufnahme sieht nach dieser Bewegung aus. Bitte prüfen, ob die richtige gewählt ist.</translation>
-    </message>
-    <message>
         <source>On no frame of this stretch can it be hidden who it is. Choose another correction, or let it be seen.</source>
         <translation>Auf keinem Bild dieses Abschnitts lässt sich verbergen, wer es ist. Eine andere Korrektur wählen oder es sehen lassen.</translation>
     </message>
@@ -12894,6 +13051,10 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>%1: %2, where the figure itself asks for %3</source>
         <translation>%1: %2, wo die Figur selbst %3 verlangt</translation>
+    </message>
+    <message>
+        <source>Nothing in the clip looks like this movement. Check that the right movement is chosen; as “Something else” its figures are measured, and what may hurt is told.</source>
+        <translation>Nichts in der Aufnahme sieht nach dieser Bewegung aus. Ist die richtige Bewegung gewählt? Als „Etwas anderes“ werden ihre Zahlen gemessen, und was schaden kann, wird gesagt.</translation>
     </message>
 </context>
 </TS>
