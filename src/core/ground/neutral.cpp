@@ -74,6 +74,7 @@ void find_neutral(Motion& m, const MotionOptions& o) {
     const double top = signal::quantile(tall, 0.97), widest = m.has_x ? signal::quantile(wide, 0.9) : 0;
     const double quiet = std::hypot(0.08, 2.5 * m.jitter / (2 * half * 0.1)); // noise alone looks like a slow movement
     double best = quiet;
+    const double up = m.from_pictures() ? 0.15 : 0.1;
     std::size_t found = grid.size();
     for (std::size_t k = 0; k + window <= grid.size(); ++k) {
         if (m.time_s[grid[k + window - 1]] - m.time_s[grid[k]] > 1.3) continue; // a gap
@@ -86,9 +87,10 @@ void find_neutral(Motion& m, const MotionOptions& o) {
         // A hold with turned shoulders is quiet too, but no neutral: they show narrower than they are.
         if (m.has_x && signal::median(std::span(wide).subspan(k, window)) < 0.9 * widest) continue;
         // Nor is a hold on one leg one. One camera may take a lifted foot for one that stands nearer to it: what counts is how much lower
-        // the one is seen, at the distance of the hips.
+        // the one is seen, at the distance of the hips; a camera at head height sees a foot that is a foot's length nearer a tenth of a
+        // body lower.
         if (const auto i = grid[k + window / 2];
-            m.valid[i] && std::abs(seen_height(m, i, left_ankle) - seen_height(m, i, right_ankle)) > 0.1 * top)
+            m.valid[i] && std::abs(seen_height(m, i, left_ankle) - seen_height(m, i, right_ankle)) > up * top)
             continue;
         const double b = signal::median(std::span(bend).subspan(k, window));
         if (std::isfinite(b) && b > 15 + (m.from_pictures() ? 5 : 0)) continue; // one picture tells a bend to a few degrees
