@@ -42,7 +42,8 @@ Result<Competed> reviewed(const test::Altered& points, const std::string& named)
     ReviewOptions o;
     o.view = View::three_d;
     o.stature_m = stature;
-    return make_review_among(points.track(), called(named), library(), o);
+    static const Rivals rivals = rivals_of(library(), stature);
+    return make_review_among(points.track(), called(named), rivals, o);
 }
 
 } // namespace

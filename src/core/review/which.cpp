@@ -118,18 +118,31 @@ std::vector<Elsewhere> elsewhere(const Review& review, const Rivals& all, const 
     return out;
 }
 
-Result<Competed> make_review_among(const Track& track, const Movement& movement, std::span<const Movement> movements, ReviewOptions options,
-                                   const std::stop_token& stop) {
+namespace {
+template <class Others>
+Result<Competed> among(const Track& track, const Movement& movement, const Others& others, ReviewOptions options,
+                       const std::stop_token& stop) {
     options.elsewhere.clear();
     auto plain = make_review(track, movement, options);
     if (!plain) return tl::unexpected(plain.error());
-    Competed out{*plain, elsewhere(**plain, movements, stop)};
+    Competed out{*plain, elsewhere(**plain, others, stop)};
     if (std::all_of(out.better.begin(), out.better.end(), [](const Elsewhere& e) { return e.near; })) return out;
     options.elsewhere = out.better;
     auto without = make_review(track, movement, options);
     if (!without) return tl::unexpected(without.error());
     out.review = *without;
     return out;
+}
+} // namespace
+
+Result<Competed> make_review_among(const Track& track, const Movement& movement, std::span<const Movement> movements, ReviewOptions options,
+                                   const std::stop_token& stop) {
+    return among(track, movement, movements, std::move(options), stop);
+}
+
+Result<Competed> make_review_among(const Track& track, const Movement& movement, const Rivals& rivals, ReviewOptions options,
+                                   const std::stop_token& stop) {
+    return among(track, movement, rivals, std::move(options), stop);
 }
 
 std::string which_json(const WhichKept& kept) {

@@ -43,6 +43,8 @@ struct Competed {
 };
 Result<Competed> make_review_among(const Track& track, const Movement& movement, std::span<const Movement> movements, ReviewOptions options,
                                    const std::stop_token& stop = {});
+Result<Competed> make_review_among(const Track& track, const Movement& movement, const Rivals& rivals, ReviewOptions options,
+                                   const std::stop_token& stop = {});
 
 /// As kept in the library: JSON with the movement it was asked for. Bounded; what is unreadable is no answer.
 struct WhichKept {
