@@ -333,6 +333,24 @@ int main(int argc, char** argv) {
                 }
                 window.review()->want_model(false);
             }
+            // A clip that was given the wrong name.
+            for (auto wrong : *clips) {
+                if (wrong.movement != "gaze_at_the_moon" || !session.library->has_file(wrong)) continue;
+                const std::string right = wrong.movement;
+                wrong.movement = "side_shift";
+                if (!session.library->set_clip_facts(wrong)) return 1;
+                window.open_review(wrong.id);
+                if (!wait([&] {
+                        const auto& open = window.review()->state().open;
+                        return open && open->clip.id == wrong.id && !open->elsewhere.empty() && window.review()->shows_current();
+                    }))
+                    return 1;
+                settle(200);
+                window.grab().save(QStringLiteral("%1/review-other.png").arg(args[2]));
+                wrong.movement = right;
+                if (!session.library->set_clip_facts(wrong)) return 1;
+                break;
+            }
             // A session for somebody with limits, its run, and what was practised.
             window.show_place(window.place(QStringLiteral("practice")));
             auto* practice = window.practice();

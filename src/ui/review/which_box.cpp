@@ -54,7 +54,7 @@ WhichBox::WhichBox(const Session& session, const OpenReview& open, QWidget* pare
     }
     QStringList others;
     for (const auto& n : r.alignment.left_out) {
-        if (n.why == NotJudged::Why::other_movement) continue;
+        if (n.why == NotJudged::Why::other_movement || !r.held_back.empty()) continue; // held back, nothing of it is judged anyway
         others << (n.why == NotJudged::Why::cut
                        ? tr("%1 to %2 is left out: the clip begins or ends in it.").arg(text::time(n.from_s), text::time(n.to_s))
                        : tr("%1 to %2 is left out: it is not like the movement from beginning to end.")
