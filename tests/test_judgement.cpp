@@ -1,3 +1,4 @@
+#include "core/review/agreed.h"
 #include "support/synthetic.h"
 #include <cmath>
 #include <QTest>
@@ -258,6 +259,50 @@ private slots:
         Eigen::MatrixXd longer(400, 1);
         longer.setZero();
         QVERIFY(warp(a, longer, 0.2, cost).empty()); // steeper than 3
+    }
+
+    /// What was agreed takes away what is asked for, never what keeps safe.
+    void limits_are_never_asked_against_and_never_loosen_safety() {
+        const auto movements = load_movements(test::data_dir());
+        for (const char* limit : {"high_stance", "no_overhead", "no_balance", "seated", "no_bends", "no_twists", "nothing_known"})
+            for (const auto& m : movements) {
+                Movement after = m;
+                apply(after, changes_of_limit(limit, "agreed"), BandLevel::student);
+                for (const auto& c : m.checks) {
+                    if (c.severity != Severity::safety) continue;
+                    const auto same = std::find_if(after.checks.begin(), after.checks.end(), [&](const Check& x) { return x.id == c.id; });
+                    QVERIFY2(same != after.checks.end() && same->low == c.low && same->high == c.high, (m.id + " " + c.id).c_str());
+                }
+                if (std::string(limit) == "high_stance")
+                    for (const auto& c : after.checks) {
+                        // Nobody is sent lower.
+                        const bool depth = c.measure == "hip.height" && c.severity != Severity::safety && (c.rule == "H3");
+                        QVERIFY2(!depth || !c.high, (m.id + " " + c.id).c_str());
+                    }
+            }
+        // Who sinks less is told so; with the limit, or on a day without strength, not. Who sinks too deep still is.
+        Movement high = test::movement("squat_and_scoop");
+        BandChange up;
+        up.higher = 0.09;
+        apply(high, {up});
+        auto o = sim::take_of(4, 1.7);
+        o.student.score.repetitions = 3;
+        const Track track = test::room_track(sim::Take(high, o));
+        ReviewOptions ro;
+        ro.view = View::three_d;
+        ro.stature_m = 1.7;
+        const auto asks_lower = [&](const std::vector<BandChange>& agreed) {
+            ReviewOptions with = ro;
+            with.adaptations = agreed;
+            const auto r = make_review(track, test::movement("squat_and_scoop"), with);
+            if (!r) return -1;
+            int n = 0;
+            for (const auto& f : (*r)->findings) n += f.rule == "H3" && f.verdict == Verdict::outside && f.direction == Direction::high;
+            return n;
+        };
+        QVERIFY(asks_lower({}) > 0);
+        QCOMPARE(asks_lower(changes_of_limit("high_stance", "agreed")), 0);
+        QCOMPARE(asks_lower(changes_of_tired_day("little energy")), 0);
     }
 };
 QTEST_GUILESS_MAIN(TestJudgement)

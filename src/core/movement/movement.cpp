@@ -229,6 +229,11 @@ void apply_one(Movement& m, const BandChange& change, BandLevel level) {
             BandChange agreed = change;
             if (c.cue_low.empty()) agreed.low.reset();
             if (c.cue_high.empty()) agreed.high.reset();
+            // An end is opened as long as the other one still stands; what has none left is not judged. Safety has no open end.
+            const bool opens = (change.open_low || change.open_high) && c.severity != Severity::safety;
+            if (opens && change.open_low) c.low.reset();
+            if (opens && change.open_high) c.high.reset();
+            if (!c.low && !c.high) continue;
             set_band(c, agreed, level);
             out.push_back(std::move(c));
             continue;

@@ -23,6 +23,7 @@ struct BandChange {
     std::vector<std::string> phases;
     std::optional<double> low, high;
     bool off = false;
+    bool open_low = false, open_high = false; // that end asks for nothing any more
     std::string reason;
     // How a school bends the reference figure in the phases it speaks of, so that its own reference keeps its bands.
     std::optional<double> lean;    // degrees, in place of the movement's

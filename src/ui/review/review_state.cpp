@@ -1,5 +1,7 @@
 #include "ui/review/review_state.h"
 #include "core/ground/derive.h"
+#include "core/practice/plan.h"
+#include "core/review/agreed.h"
 #include "ui/letter/sending.h"
 #include <cmath>
 #include <QCoreApplication>
@@ -33,7 +35,11 @@ Result<std::shared_ptr<OpenReview>> load_one(const Library& library, const Sessi
     if (const auto facts = library.facts(clip->person))
         open->language = facts->language.empty() ? spoken_language().toStdString() : facts->language;
     if (const auto c = library.condition(id)) open->condition = *c;
-    auto review = make_review(*track, *movement, review_options(session, *clip, open->person, open->agreements, taught));
+    auto options = review_options(session, *clip, open->person, open->agreements, taught);
+    if (open->condition.energy && *open->condition.energy <= Needs::tired_at)
+        for (auto& c : changes_of_tired_day(QCoreApplication::translate("review", "little energy that day").toStdString()))
+            options.clip.push_back(std::move(c));
+    auto review = make_review(*track, *movement, options);
     if (!review) return tl::unexpected(review.error());
     open->review = *review;
     if (clip->as_named != clip->movement)
@@ -141,6 +147,9 @@ std::shared_ptr<const OpenReview> judged_by_bands(const OpenReview& open, const 
     apply(movement, options.school, BandLevel::school);
     apply(movement, options.adaptations, BandLevel::student);
     apply(movement, options.clip, BandLevel::clip);
+    if (open.condition.energy && *open.condition.energy <= Needs::tired_at)
+        apply(movement, changes_of_tired_day(QCoreApplication::translate("review", "little energy that day").toStdString()),
+              BandLevel::clip);
     if (!same_but_for_bands(movement, open.review->movement)) return {};
     auto review = std::make_shared<Review>(*open.review);
     review->movement = std::move(movement);
@@ -170,6 +179,10 @@ ReviewOptions review_options(const Session& session, const Clip& clip, const Per
         if (const auto which = parse_which(clip.which); which && which->movement == clip.movement) o.elsewhere = which->better;
     if (const auto* s = session.school(clip.school)) o.school = s->changes;
     for (const auto& a : agreements) {
+        if (a.check.starts_with("limit.")) {
+            for (auto& c : changes_of_limit(a.check.substr(6), a.reason)) o.adaptations.push_back(std::move(c));
+            continue;
+        }
         BandChange c;
         c.check = a.check;
         c.low = a.low;

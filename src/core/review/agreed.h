@@ -1,0 +1,13 @@
+// What limits agreed with a person, and the day, change in judging: what they take away is never asked for.
+#pragma once
+#include "core/movement/movement.h"
+
+namespace bevel {
+
+/// The bands that a limit ("high_stance", "no_overhead", "seated" …) opens on the side on which it would ask for what is not to be done.
+/// Never one of a safety rule. Empty for a limit that no band asks against. `reason` is shown with the band.
+std::vector<BandChange> changes_of_limit(const std::string& limit, const std::string& reason);
+/// The same of a day without strength: depth is no aim then.
+std::vector<BandChange> changes_of_tired_day(const std::string& reason);
+
+} // namespace bevel
