@@ -12111,6 +12111,10 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>not taught yet</source>
         <translation>noch nicht gelehrt</translation>
     </message>
+    <message>
+        <source>little energy that day</source>
+        <translation>wenig Kraft an diesem Tag</translation>
+    </message>
 </context>
 <context>
     <name>templates</name>
@@ -13003,10 +13007,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Etwas Gesehenes</translation>
     </message>
     <message>
-        <source>for practice plans</source>
-        <translation>für Übungspläne</translation>
-    </message>
-    <message>
         <source>Not sent. %1.</source>
         <translation>Nicht verschickt. %1.</translation>
     </message>
@@ -13055,6 +13055,10 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>Nothing in the clip looks like this movement. Check that the right movement is chosen; as “Something else” its figures are measured, and what may hurt is told.</source>
         <translation>Nichts in der Aufnahme sieht nach dieser Bewegung aus. Ist die richtige Bewegung gewählt? Als „Etwas anderes“ werden ihre Zahlen gemessen, und was schaden kann, wird gesagt.</translation>
+    </message>
+    <message>
+        <source>for practice plans and reviews</source>
+        <translation>für Übungspläne und Durchsichten</translation>
     </message>
 </context>
 </TS>

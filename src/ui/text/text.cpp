@@ -432,7 +432,7 @@ QString agreement(const Agreement& a, const Catalogue& c, const Units& units) {
     auto day = [](const std::string& iso) {
         return locale_now().toString(QDate::fromString(QString::fromStdString(iso), Qt::ISODate), QLocale::LongFormat);
     };
-    const QString band = a.check.starts_with("limit.") ? TextWords::tr("for practice plans")
+    const QString band = a.check.starts_with("limit.") ? TextWords::tr("for practice plans and reviews")
                          : a.off                       ? TextWords::tr("not judged")
                                                        : text::band(a.low, a.high, unit, units);
     QString when;
