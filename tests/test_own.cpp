@@ -3,6 +3,7 @@
 #include "core/review/trend.h"
 #include "support/window_bench.h"
 #include "ui/forms/learn_dialog.h"
+#include "ui/letter/sending.h"
 #include "ui/review/holds_dialog.h"
 #include "ui/review/review_page.h"
 #include "ui/review/seen_dialog.h"
@@ -322,6 +323,10 @@ private slots:
         QVERIFY(test::says(*page, "This looks like Gaze at the Moon"));
         QVERIFY(test::says(*page, "Nothing is judged."));
         QVERIFY(figures_of(*page->state().open->review).empty()); // nothing for the record
+        ui::LetterOrder order;                                    // and no letter
+        order.open = page->state().open;
+        const auto letter = ui::compose(order, *b.session.library, b.session.catalogue);
+        QVERIFY(!letter && letter.error().context == "held_back");
         // One key: it is what it is named.
         QTest::keyClick(b.window.get(), Qt::Key_Y);
         QVERIFY(until([&] { return page->state().open->review->held_back.empty() && !page->state().open->review->findings.empty(); }));

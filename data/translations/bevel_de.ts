@@ -13053,6 +13053,10 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>%1: %2, wo die Figur selbst %3 verlangt</translation>
     </message>
     <message>
+        <source>This clip looks like another movement. Say in Review which one it is; then a letter can be written.</source>
+        <translation>Diese Aufnahme sieht nach einer anderen Bewegung aus. In der Durchsicht sagen, welche es ist; dann kann ein Brief geschrieben werden.</translation>
+    </message>
+    <message>
         <source>Nothing in the clip looks like this movement. Check that the right movement is chosen; as “Something else” its figures are measured, and what may hurt is told.</source>
         <translation>Nichts in der Aufnahme sieht nach dieser Bewegung aus. Ist die richtige Bewegung gewählt? Als „Etwas anderes“ werden ihre Zahlen gemessen, und was schaden kann, wird gesagt.</translation>
     </message>

@@ -137,6 +137,7 @@ Result<bool> still_so(const LetterOrder& order, const Catalogue& catalogue, cons
 } // namespace
 
 Result<LetterContent> compose(const LetterOrder& order, const Library& library, const Catalogue& catalogue) {
+    if (!order.open->review->held_back.empty()) return fail(Code::cannot_judge, "held_back"); // nothing is judged, nothing is to be said
     const OpenReview& open = *order.open;
     const auto decisions = library.decisions(open.clip.id);
     if (!decisions) return tl::unexpected(decisions.error());

@@ -65,7 +65,7 @@ WhichBox::WhichBox(const Session& session, const OpenReview& open, QWidget* pare
     auto* row = new QVBoxLayout;
     const bool writable = !session.library->read_only();
     const auto button = [&](const QString& words, const char* name, auto go) {
-        auto* b = new QPushButton(words);
+        auto* b = new QPushButton(QString(words).replace(QLatin1Char('&'), QStringLiteral("&&"))); // names may have any letter
         b->setObjectName(QLatin1String(name));
         b->setAccessibleName(words);
         b->setEnabled(writable);

@@ -570,6 +570,8 @@ QString reason(const QString& code) {
         return TextWords::tr(
             "Nothing in the clip looks like this movement. Check that the right movement is chosen; as “Something else” its figures "
             "are measured, and what may hurt is told.");
+    if (code == QLatin1String("held_back"))
+        return TextWords::tr("This clip looks like another movement. Say in Review which one it is; then a letter can be written.");
     if (code == QLatin1String("nothing_to_show"))
         return TextWords::tr("On no frame of this stretch can it be hidden who it is. Choose another correction, or let it be seen.");
     if (code == QLatin1String("cancelled"))
