@@ -341,6 +341,10 @@ private slots:
         QVERIFY(until(
             [&] { return page->state().open->clip.movement == "gaze_at_the_moon" && page->state().open->review->held_back.empty(); }));
         QCOMPARE(page->state().open->review->findings.size(), before);
+        QCOMPARE(QString::fromStdString(b.session.library->clip(clip)->as_named), QStringLiteral("gaze_at_the_moon")); // a person's word
+        // Taken back it asks again.
+        QTest::keyClick(b.window.get(), Qt::Key_Z, Qt::ControlModifier);
+        QVERIFY(until([&] { return page->state().open->clip.movement == "side_shift" && !page->state().open->review->held_back.empty(); }));
     }
     void no_clip_of_the_demo_is_taken_for_another() {
         test::Copy fresh;

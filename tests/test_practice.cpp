@@ -128,7 +128,12 @@ private slots:
         QCOMPARE(view->barred_rows(), std::vector<int>{1});
         QVERIFY(!page->run_now());
         QVERIFY(test::says(*page, QStringLiteral("Not today")));
+        const QString sheet = copy_.dir.filePath(QStringLiteral("barred.html"));
+        page->export_to(sheet); // nor does it leave the program so
+        QVERIFY(!QFileInfo::exists(sheet));
         view->let_in(1, QStringLiteral("I stand beside."));
+        page->export_to(sheet);
+        QTRY_VERIFY_WITH_TIMEOUT(read(sheet).contains(QStringLiteral("I stand beside.")), 20000);
         QVERIFY(view->barred_rows().empty());
         QCOMPARE(page->plan().items[1].let_in, std::string("I stand beside."));
         const auto again = parse_plan(plan_text(page->plan()));

@@ -713,7 +713,7 @@ Result<Plan> propose(const Needs& needs, const std::vector<Movement>& movements,
     for (const auto& a : needs.asked)
         if (std::none_of(plan.items.begin(), plan.items.end(), [&](const PlanItem& i) { return i.movement == a.movement; }) &&
             std::none_of(plan.left_out.begin(), plan.left_out.end(), [&](const LeftOut& l) { return l.movement == a.movement; }))
-            plan.left_out.push_back({a.movement, LeftOut::Code::no_room});
+            plan.left_out.push_back({a.movement, movement_named(movements, a.movement) ? LeftOut::Code::no_room : LeftOut::Code::unknown});
     // Only what somebody asked for is told as left out.
     std::erase_if(plan.left_out, [&](const LeftOut& l) {
         return !has(needs.wanted, l.movement) && !has(needs.practised, l.movement) && !has(needs.sequence, l.movement) &&

@@ -1,4 +1,5 @@
 #include "core/review/trend.h"
+#include "core/review/free.h"
 #include <algorithm>
 #include <chrono>
 #include <cmath>
@@ -39,7 +40,8 @@ double beyond(double v, const KeptFigure& f) {
 
 std::vector<KeptFigure> figures_of(const Review& r) {
     std::vector<KeptFigure> out;
-    if (!r.held_back.empty()) return out; // of another movement
+    // Of another movement; or of practice that is another thing each time, whose figures make no line.
+    if (!r.held_back.empty() || r.movement.id == free_id) return out;
     for (const auto& v : r.summaries.values) {
         std::vector<const RepetitionValue*> told;
         for (const auto& x : v.repetitions)

@@ -244,7 +244,7 @@ QString find_body(Library& library, const Session& session, FindOrder order, con
                      review_options(session, order.clip, order.person, agreements ? *agreements : std::vector<Agreement>{}, taught), stop);
         if (made) {
             review = made->review;
-            better = std::move(made->better);
+            if (!stop.stop_requested()) better = std::move(made->better); // a competition that was stopped is none
         } else {
             error = made.error();
         }

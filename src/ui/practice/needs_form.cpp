@@ -267,12 +267,14 @@ void NeedsForm::set_known(const PersonNeeds& known) {
     group_known_.clear();
     group_->setVisible(person() == 0 && group_->count() > 0);
     say_known();
+    emit changed();
 }
 
 void NeedsForm::set_group(const std::vector<PersonNeeds>& group) {
     known_ = {};
     group_known_ = group;
     say_known();
+    emit changed();
 }
 
 /// What letters asked for, and what was agreed with whom.

@@ -233,7 +233,7 @@ void PlanView::insert(const std::string& movement, int row) {
     i.why = {{PlanReason::Code::wanted, "", ""}};
     if (way.barred) emit barred(text::left_out({movement, *way.barred}, session_.movements.now()));
     if (way.barred == LeftOut::Code::unknown) return;
-    // What is barred stands there to be let in with a reason; the pacer leaves it out until then.
+    // What is barred stands there to be let in with a reason.
     change([&](Plan& p) { p.items.insert(p.items.begin() + std::clamp(row, 0, static_cast<int>(p.items.size())), std::move(i)); });
 }
 

@@ -22,7 +22,8 @@ public:
     /// The item at a row comes before the one at another (-1: at the end), as when it is dragged there.
     void move(int row, int before);
     void take_out(int row);
-    /// Through the gate: in the version that may be done, or asked about first.
+    /// Through the gate: in the version that may be done. What is barred is said and stands there to be let in; until then the plan neither
+    /// runs nor leaves the program.
     void insert(const std::string& movement, int row);
     /// The instructor's reason for what the gate bars; empty takes it back.
     void let_in(int row, const QString& reason);

@@ -202,7 +202,7 @@ QWidget* PracticePage::build_plan() {
     connect(title_, &QLineEdit::textEdited, this, [this](const QString& s) {
         Plan p = view_->plan();
         p.title = s.trimmed().toStdString();
-        view_->show_plan(p, planned_for_);
+        view_->show_plan(p, form_->needs());
     });
     connect(go_, &QPushButton::clicked, this, [this] { run_now(); });
     go_->setEnabled(false);
@@ -284,7 +284,6 @@ void PracticePage::propose_now() {
                         ? tr("What is locked does not fit into %1 minutes: unlock something, or take more time.").arg(needs.minutes)
                         : text::error(plan.error()));
             notice_->say({});
-            planned_for_ = needs;
             plan->person = form_->person_name().toStdString();
             plan->title = title_->text().trimmed().isEmpty() ? tr("%1 minutes").arg(needs.minutes).toStdString()
                                                              : title_->text().trimmed().toStdString();
@@ -303,7 +302,7 @@ void PracticePage::apply(const Plan& plan) {
 }
 
 void PracticePage::show_plan(const Plan& plan) {
-    view_->show_plan(plan, planned_for_);
+    view_->show_plan(plan, form_->needs());
     title_->setText(QString::fromStdString(plan.title));
     go_->setEnabled(!plan.items.empty());
     export_->setEnabled(!plan.items.empty());
@@ -320,13 +319,8 @@ PacerOptions PracticePage::pacer_options() const {
     return o;
 }
 
-PacerWindow* PracticePage::run_now() {
-    if (view_->plan().items.empty()) return nullptr;
-    if (pacer_) {
-        pacer_->raise();
-        return pacer_;
-    }
-    // The day may be another by now: the gate is asked once more.
+/// The day may be another by now: the gate is asked once more, whatever becomes of the plan.
+bool PracticePage::passes(std::function<void()> then) {
     view_->set_needs(form_->needs());
     if (const auto rows = view_->barred_rows(); !rows.empty()) {
         Plan without = view_->plan();
@@ -341,13 +335,23 @@ PacerWindow* PracticePage::run_now() {
         notice_->problem(tr("Not today, by what was agreed or what the day asks for: %1. Let it in with a reason, or practise without it.")
                              .arg(names.join(QStringLiteral(", "))),
                          some ? tr("Without it") : QString(),
-                         some ? std::function<void()>([this, without] {
+                         some ? std::function<void()>([this, without, then] {
                              apply(without);
-                             run_now();
+                             then();
                          })
                               : std::function<void()>());
-        return nullptr;
+        return false;
     }
+    return true;
+}
+
+PacerWindow* PracticePage::run_now() {
+    if (view_->plan().items.empty()) return nullptr;
+    if (pacer_) {
+        pacer_->raise();
+        return pacer_;
+    }
+    if (!passes([this] { run_now(); })) return nullptr;
     figure_->play(false);
     pacer_ = new PacerWindow(session_, view_->plan(), pacer_options(), spoken_->isChecked());
     pacer_->run().set_delay(delay_->value() / 1000.0);
@@ -405,6 +409,7 @@ void PracticePage::ask_export(const QString& what, const QString& name, const QS
 }
 
 void PracticePage::export_to(const QString& file) {
+    if (!passes([this, file] { export_to(file); })) return;
     const QString ending = QFileInfo(file).suffix().toLower();
     const Plan plan = view_->plan();
     const auto path = std::filesystem::path(file.toStdString());
@@ -484,7 +489,7 @@ void PracticePage::add_actions(Actions& actions) {
 }
 
 void PracticePage::new_theme() {
-    view_->show_plan(view_->plan(), planned_for_);
+    view_->show_plan(view_->plan(), form_->needs());
     log_->reload();
 }
 

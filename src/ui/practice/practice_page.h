@@ -45,6 +45,8 @@ signals:
     void exported(const QString& file);
 
 private:
+    /// Whether the plan may be done as it stands; else it is said, with `then` as the way on once what is barred is out of it.
+    bool passes(std::function<void()> then);
     QWidget* build_plan();
     void load_people(qint64 choose);
     void load_group();
@@ -55,7 +57,6 @@ private:
     void ask_export(const QString& what, const QString& name, const QString& kinds);
     void over(const PracticeLog& log);
 
-    Needs planned_for_;
     Plan plan_;
     bool filled_once_ = false;
     int run_ = 0;

@@ -9,6 +9,12 @@
 namespace bevel::ui {
 
 namespace {
+/// What the day of a clip changes in its bands.
+std::vector<BandChange> changes_of_day(const Condition& day) {
+    if (!day.energy || *day.energy > Needs::tired_at) return {};
+    return changes_of_tired_day(QCoreApplication::translate("review", "little energy that day").toStdString());
+}
+
 /// One clip by itself.
 Result<std::shared_ptr<OpenReview>> load_one(const Library& library, const Session& session, std::int64_t id) {
     auto clip = library.clip(id);
@@ -36,9 +42,7 @@ Result<std::shared_ptr<OpenReview>> load_one(const Library& library, const Sessi
         open->language = facts->language.empty() ? spoken_language().toStdString() : facts->language;
     if (const auto c = library.condition(id)) open->condition = *c;
     auto options = review_options(session, *clip, open->person, open->agreements, taught);
-    if (open->condition.energy && *open->condition.energy <= Needs::tired_at)
-        for (auto& c : changes_of_tired_day(QCoreApplication::translate("review", "little energy that day").toStdString()))
-            options.clip.push_back(std::move(c));
+    for (auto& c : changes_of_day(open->condition)) options.clip.push_back(std::move(c));
     auto review = make_review(*track, *movement, options);
     if (!review) return tl::unexpected(review.error());
     open->review = *review;
@@ -147,9 +151,7 @@ std::shared_ptr<const OpenReview> judged_by_bands(const OpenReview& open, const 
     apply(movement, options.school, BandLevel::school);
     apply(movement, options.adaptations, BandLevel::student);
     apply(movement, options.clip, BandLevel::clip);
-    if (open.condition.energy && *open.condition.energy <= Needs::tired_at)
-        apply(movement, changes_of_tired_day(QCoreApplication::translate("review", "little energy that day").toStdString()),
-              BandLevel::clip);
+    apply(movement, changes_of_day(open.condition), BandLevel::clip);
     if (!same_but_for_bands(movement, open.review->movement)) return {};
     auto review = std::make_shared<Review>(*open.review);
     review->movement = std::move(movement);

@@ -22,33 +22,38 @@ void ReviewPage::be_as_named() {
         state_.open->clip.as_named, state_.open->clip.movement));
 }
 
-/// Judged as the other movement; decisions about the one it was named stay in the record, and count for nothing here.
+/// Judged as the other movement, which is a person's word from then on; decisions about the one it was named stay in the record, and count
+/// for nothing here. Taken back, it has its name, its version and its question again.
 void ReviewPage::be_another(const std::string& movement) {
     if (!state_.open || session_.library->read_only() || !session_.movement(movement)) return;
-    undo().push(new Step<std::string>(
+    Clip before = state_.open->clip, after = before;
+    after.movement = after.as_named = movement;
+    after.version.reset();
+    undo().push(new Step<Clip>(
         tr("what the clip shows"),
-        [this, id = state_.open->clip.id](const std::string& now) {
+        [this](const Clip& now) {
             session_.background->run<Result<QString>>(
                 this,
-                [lib = session_.library, session = &session_, id, now](std::stop_token) -> Result<QString> {
-                    auto clip = lib->clip(id);
+                [lib = session_.library, session = &session_, now](std::stop_token) -> Result<QString> {
+                    if (auto ok = lib->set_as_named(now.id, now.as_named); !ok) return tl::unexpected(ok.error());
+                    auto clip = lib->clip(now.id);
                     if (!clip) return tl::unexpected(clip.error());
                     const auto people = lib->people();
                     if (!people) return tl::unexpected(people.error());
                     Person person;
                     for (const auto& p : *people)
                         if (p.id == clip->person) person = p;
-                    clip->movement = now;
-                    clip->version.reset();
+                    clip->movement = now.movement;
+                    clip->version = now.version;
                     return judge(*lib, *session, person, *clip);
                 },
-                [this, id](const Result<QString>& said) {
+                [this, id = now.id](const Result<QString>& said) {
                     if (!said) return problem(said.error());
                     session_.workspace->touched(id);
                     if (state_.open && state_.open->clip.id == id) reload();
                 });
         },
-        state_.open->clip.movement, movement));
+        before, after));
 }
 
 /// Clips of before the others competed: they do so now, while the review is there already.
