@@ -54,7 +54,7 @@ public:
         for (std::size_t e = 0; e < form.entries.size(); ++e)
             for (const Side s : {Side::left, Side::right})
                 if (form.entries[e].side.value_or(s) == s) {
-                    Unit u{e, s, form.entries[e].movement, {}, {}, {}, {}};
+                    Unit u{e, s, form.entries[e].movement, {}, {}, {}, {}, {}};
                     u.courses = features(postures(*u.model, u.course().time_s, u.course().posture, axes_), axes_);
                     units_.push_back(std::move(u));
                 }
@@ -211,6 +211,12 @@ private:
         for (auto& u : units_) {
             u.stills = stills(u.times, speeds(u.courses, scale_.sd, u.times, slow_hz), still_share * usual_);
             u.times = moving(u.times, u.stills);
+            u.rests.assign(u.times.size(), false);
+            for (std::size_t k = 0; k < u.times.size(); ++k) {
+                const auto& b = u.course().borders;
+                for (std::size_t p = 0; p < u.model->phases.size(); ++p)
+                    if (u.model->phases[p].rests && u.times[k] >= b[p] && u.times[k] <= b[p + 1]) u.rests[k] = true;
+            }
         }
         const Series grid = signal::uniform_grid(motion_.time_s, coarse), v = speeds(own_, scale_.sd, grid, slow_hz);
         const double pace = std::clamp(typical(v) / std::max(1e-6, usual_), 0.3, 1.5);
@@ -221,12 +227,26 @@ private:
         grid_ = moving(grid, stills_);
     }
 
+    /// Where the figure is still, and the rest of its holds and pauses, which may be too short for that.
+    static std::vector<Still> holds_of(const Unit& u) {
+        std::vector<Still> out = u.stills;
+        const auto& b = u.course().borders;
+        for (std::size_t p = 0; p < u.model->phases.size(); ++p) {
+            const Still hold{b[p], b[p + 1]};
+            if (u.model->phases[p].rests && std::none_of(u.stills.begin(), u.stills.end(), [&](const Still& s) {
+                    return s.from < hold.to && s.to > hold.from;
+                }))
+                out.push_back(hold);
+        }
+        return out;
+    }
+
     /// Where the figure is still, so is the student in that posture: the stretches that were left out of both are the same ones.
-    void join_holds(Repetition& r, const Unit& u) const {
+    void join_holds(Repetition& r, const Unit& u, const std::vector<Still>& own_stills) const {
         constexpr double near_s = 1.5; // of the reference's time
-        for (const auto& figure : u.stills) {
+        for (const auto& figure : holds_of(u)) {
             double from = inf, to = -inf;
-            for (const auto& own : stills_) {
+            for (const auto& own : own_stills) {
                 if (own.from < r.student_s.front() || own.to > r.student_s.back()) continue;
                 const double middle = 0.5 * (own.from + own.to), at = r.to_reference(middle);
                 if (at < figure.from - near_s || at > figure.to + near_s) continue;
@@ -315,8 +335,27 @@ private:
         return std::clamp(std::sqrt(apart / way), surely_s, hardly_s);
     }
 
+    /// What nobody moves in, and what was stayed in a hold of this repetition: who holds for minutes sways and sinks, and may be quicker in
+    /// that than the figure ever is.
+    std::vector<Still> stills_of(const Chosen& c, const Series& grid) const {
+        std::vector<Still> all = stills_;
+        for (const auto& [from, to] : c.stays) {
+            const Still held{grid[static_cast<std::size_t>(from)] + still_ends_s, grid[static_cast<std::size_t>(to)] - still_ends_s};
+            if (held.to - held.from > still_least_s - 2 * still_ends_s) all.push_back(held);
+        }
+        std::sort(all.begin(), all.end(), [](const Still& a, const Still& b) { return a.from < b.from; });
+        std::vector<Still> out;
+        for (const auto& s : all)
+            if (!out.empty() && s.from <= out.back().to)
+                out.back().to = std::max(out.back().to, s.to);
+            else
+                out.push_back(s);
+        return out;
+    }
+
     tl::expected<Repetition, NotJudged> fit(const Chosen& c, const Series& grid) const {
         const Unit& u = units_[c.unit];
+        const std::vector<Still> own_stills = stills_of(c, grid);
         const auto& course = u.course();
         Repetition r;
         r.side = u.side;
@@ -330,7 +369,7 @@ private:
         if (r.cut && to - from < (course.to() - course.from()) / 3)
             return tl::unexpected(NotJudged{r.start_s, r.end_s, NotJudged::Why::cut, {}});
         const auto unlike = [&] { return tl::unexpected(NotJudged{r.start_s, r.end_s, NotJudged::Why::unlike, {}}); };
-        const Series rt = moving(times(from, to, fine), u.stills), st = moving(times(r.start_s, r.end_s, fine), stills_);
+        const Series rt = moving(times(from, to, fine), u.stills), st = moving(times(r.start_s, r.end_s, fine), own_stills);
         Eigen::MatrixXd reference = course_at(u, rt), student = own_.at(st);
         scale_.reference(reference);
         scale_.student(student);
@@ -340,7 +379,7 @@ private:
             r.reference_s.push_back(rt[static_cast<std::size_t>(i)]);
             r.student_s.push_back(st[static_cast<std::size_t>(j)]);
         }
-        join_holds(r, u);
+        join_holds(r, u, own_stills);
         const auto& b = course.borders;
         for (std::size_t p = 0; p < u.model->phases.size(); ++p)
             if (!r.cut || (b[p] >= from - 1e-9 && b[p + 1] <= to + 1e-9))
@@ -349,7 +388,7 @@ private:
                                     moment_sigma(path, reference, student, rt, b[p + 1])});
         if (r.phases.empty()) return tl::unexpected(NotJudged{r.start_s, r.end_s, NotJudged::Why::cut, {}});
         snap(r, *u.model, measures_);
-        if (halts_) r.stops = halts_->in(r, u, stills_);
+        if (halts_) r.stops = halts_->in(r, u, own_stills);
         return r;
     }
 

@@ -166,13 +166,12 @@ Series speeds(const Features& f, const Eigen::RowVectorXd& sd, const Series& at,
 }
 
 std::vector<Still> stills(const Series& at, const Series& speed, double slow) {
-    constexpr double least_s = 1.6; // what is shorter the warp takes in its stride
     std::vector<Still> out;
     for (std::size_t k = 0; k < at.size(); ++k) {
         if (speed[k] >= slow) continue;
         std::size_t e = k;
         while (e + 1 < at.size() && speed[e + 1] < slow) ++e;
-        if (at[e] - at[k] > least_s) out.push_back({at[k] + still_ends_s, at[e] - still_ends_s});
+        if (at[e] - at[k] > still_least_s) out.push_back({at[k] + still_ends_s, at[e] - still_ends_s});
         k = e;
     }
     return out;

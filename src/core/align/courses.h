@@ -68,7 +68,8 @@ struct Still {
     double from, to;
 };
 inline constexpr double still_ends_s = 0.3; // kept at both ends
-/// Slower than this for a second and a half.
+inline constexpr double still_least_s = 1.6; // what is shorter the warp takes in its stride
+/// Slower than this for as long.
 std::vector<Still> stills(const Series& at, const Series& speed, double slow);
 /// Without the moments inside of still stretches; `t` increases.
 Series moving(Series t, const std::vector<Still>& all);

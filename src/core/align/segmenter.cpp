@@ -7,7 +7,7 @@ namespace {
 
 /// Explains every moment of the clip either as a moment of a repetition of a unit or as standing by, at the least total cost. Within a
 /// repetition one step of the student passes up to three of the reference, and three steps of the student at most pass one: slopes 1/3
-/// to 3. Only at the ends of the clip may a repetition begin or end anywhere. (Viterbi 1967; the moments of all units are the states.)
+/// to 3; a row that rests is stayed in for any length. Only at the ends of the clip may a repetition begin or end anywhere. (Viterbi 1967; the moments of all units are the states.)
 class Segmenter {
 public:
     Segmenter(const std::vector<Unit>& units, const Eigen::MatrixXd& student, const Eigen::MatrixXd& still)
@@ -18,10 +18,17 @@ public:
         const auto m = student_.rows();
         cost_.resize(units_.size());
         came_.resize(units_.size());
+        slot_.resize(units_.size());
+        stayed_.resize(units_.size());
         for (std::size_t s = 0; s < units_.size(); ++s) {
             const auto n = static_cast<std::size_t>(units_[s].rows.rows());
-            cost_[s].assign(n, {inf, inf, inf});
+            cost_[s].assign(n, {inf, inf, inf, inf});
             came_[s].assign(n * static_cast<std::size_t>(m), none);
+            slot_[s].assign(n, 0);
+            std::size_t slots = 0;
+            for (std::size_t i = 0; i < n; ++i)
+                if (units_[s].rests[i]) slot_[s][i] = static_cast<std::size_t>(m) * slots++;
+            stayed_[s].assign(slots * static_cast<std::size_t>(m), 0);
         }
         idle_.assign(units_.size() + 1, inf);
         next_idle_ = idle_;
@@ -33,13 +40,17 @@ public:
 private:
     static constexpr double limit = 0.9;                // mean squared distance, in variances, from which a moment is better not explained
     static constexpr double uneven = 0.03;              // price of leaving the reference's own pace
+    static constexpr double begun = 1;                  // of a repetition: what merely sways is no row of them
     static constexpr double again = 20;                 // of the same side once more without a pause
     static constexpr double cut = 1.5;                  // of a repetition that is not seen whole
+    static constexpr int apart = 10;                    // moments between stays in rows of one hold
     static constexpr double skipped = 15, swapped = 40; // of an entry of a form left out, of one that comes before its turn
-    /// How a state was reached: 3 * (steps - 1) + holds within a repetition; from_idle + what came before; end_of + 3 * unit + holds;
+    /// At a moment for the first, second, third time, or resting there: another time, of any number.
+    static constexpr std::size_t ways = 4, resting = 3;
+    /// How a state was reached: ways * (steps - 1) + way within a repetition; from_idle + what came before; end_of + ways * unit + way;
     /// cut_in: the clip begins here.
     using How = unsigned short;
-    static constexpr How none = 65535, cut_in = 65534, from_idle = 9;
+    static constexpr How none = 65535, cut_in = 65534, from_idle = 3 * ways;
     How end_of() const { return static_cast<How>(from_idle + units_.size() + 1); }
 
     double idle_cost(Eigen::Index j) const {
@@ -51,10 +62,10 @@ private:
     /// Price of a unit after another, or of the first one.
     double price(std::size_t before, std::size_t next) const {
         const auto e = static_cast<double>(units_[next].entry);
-        if (before == start_of_clip_) return skipped * e;
+        if (before == start_of_clip_) return begun + skipped * e;
         const double gap = e - static_cast<double>(units_[before].entry);
-        if (gap == 0) return before == next && units_[next].side ? again : 0;
-        return gap > 0 ? skipped * (gap - 1) : swapped;
+        if (gap == 0) return begun + (before == next && units_[next].side ? again : 0);
+        return begun + (gap > 0 ? skipped * (gap - 1) : swapped);
     }
 
     /// Cheapest way to begin a repetition of unit `next` after the step before; without one, the cheapest way to have ended.
@@ -66,7 +77,7 @@ private:
         };
         for (std::size_t before = 0; before < idle_.size(); ++before) offer(idle_[before], before, static_cast<How>(from_idle + before));
         for (std::size_t s = 0; s < units_.size(); ++s)
-            for (std::size_t h = 0; h < 3; ++h) offer(cost_[s].back()[h], s, static_cast<How>(end_of() + 3 * s + h));
+            for (std::size_t h = 0; h < ways; ++h) offer(cost_[s].back()[h], s, static_cast<How>(end_of() + ways * s + h));
         return best;
     }
 
@@ -76,8 +87,8 @@ private:
         for (std::size_t before = 0; before < idle_.size(); ++before) {
             double best = j == 0 ? (before == start_of_clip_ ? 0.0 : inf) : idle_[before];
             auto how = static_cast<How>(from_idle + before);
-            for (std::size_t h = 0; h < 3 && before < start_of_clip_ && j > 0; ++h)
-                if (cost_[before].back()[h] < best) best = cost_[before].back()[h], how = static_cast<How>(end_of() + 3 * before + h);
+            for (std::size_t h = 0; h < ways && before < start_of_clip_ && j > 0; ++h)
+                if (cost_[before].back()[h] < best) best = cost_[before].back()[h], how = static_cast<How>(end_of() + ways * before + h);
             idle_came_[static_cast<std::size_t>(j) * idle_.size() + before] = how;
             next_idle_[before] = best + here;
         }
@@ -85,23 +96,27 @@ private:
 
     void step(Eigen::Index j) {
         stand_by(j);
-        std::vector<std::vector<std::array<double, 3>>> next(units_.size());
+        std::vector<std::vector<std::array<double, ways>>> next(units_.size());
         for (std::size_t s = 0; s < units_.size(); ++s) {
             const auto n = cost_[s].size();
             const auto [open, how] = j == 0 ? std::pair{price(start_of_clip_, s), static_cast<How>(from_idle + start_of_clip_)} : free(s);
-            next[s].assign(n, {inf, inf, inf});
+            next[s].assign(n, {inf, inf, inf, inf});
             for (std::size_t i = 0; i < n; ++i) {
                 const double local = distance(units_[s].rows, static_cast<Eigen::Index>(i), student_, j);
                 double best = i == 0 ? open : j == 0 ? open + cut : inf;
                 How from = i == 0 ? how : j == 0 ? cut_in : none;
                 for (std::size_t k = 1; k <= 3 && k <= i && j > 0; ++k)
-                    for (std::size_t h = 0; h < 3; ++h) {
+                    for (std::size_t h = 0; h < ways; ++h) {
                         const double c = cost_[s][i - k][h] + uneven * static_cast<double>(k - 1);
-                        if (c < best) best = c, from = static_cast<How>(3 * (k - 1) + h);
+                        if (c < best) best = c, from = static_cast<How>(ways * (k - 1) + h);
                     }
                 next[s][i][0] = best + local;
                 came_[s][static_cast<std::size_t>(j) * n + i] = from;
-                for (std::size_t h = 1; h < 3 && j > 0; ++h) next[s][i][h] = cost_[s][i][h - 1] + local + uneven;
+                for (std::size_t h = 1; h < resting && j > 0; ++h) next[s][i][h] = cost_[s][i][h - 1] + local + uneven;
+                if (j == 0 || !units_[s].rests[i]) continue;
+                const auto before = std::min_element(cost_[s][i].begin(), cost_[s][i].end());
+                next[s][i][resting] = *before + local;
+                stayed_[s][slot_[s][i] + static_cast<std::size_t>(j)] = static_cast<unsigned char>(before - cost_[s][i].begin());
             }
         }
         idle_ = next_idle_;
@@ -119,10 +134,10 @@ private:
         Last l{state, std::nullopt, best};
         for (std::size_t s = 0; s < units_.size(); ++s)
             for (std::size_t i = 0; i + 1 < cost_[s].size(); ++i)
-                for (std::size_t h = 0; h < 3; ++h)
+                for (std::size_t h = 0; h < ways; ++h)
                     if (cost_[s][i][h] + cut < best) {
                         best = cost_[s][i][h] + cut;
-                        l = {static_cast<How>(end_of() + 3 * s + h), i, best};
+                        l = {static_cast<How>(end_of() + ways * s + h), i, best};
                     }
         return l;
     }
@@ -137,20 +152,28 @@ private:
                 state = idle_came_[static_cast<std::size_t>(j--) * idle_.size() + (state - from_idle)];
                 continue;
             }
-            const auto s = static_cast<std::size_t>((state - end_of()) / 3);
-            auto h = static_cast<std::size_t>((state - end_of()) % 3);
+            const auto s = static_cast<std::size_t>((state - end_of()) / ways);
+            auto h = static_cast<std::size_t>((state - end_of()) % ways);
             std::size_t i = row.value_or(cost_[s].size() - 1);
             row.reset();
-            Chosen c{s, 0, j, 0, static_cast<int>(i)};
+            Chosen c{s, 0, j, 0, static_cast<int>(i), {}};
             while (true) {
+                if (h == resting) {
+                    const int until = j;
+                    while (h == resting) h = stayed_[s][slot_[s][i] + static_cast<std::size_t>(j--)];
+                    if (c.stays.empty() || c.stays.front().first > until + apart)
+                        c.stays.insert(c.stays.begin(), {j + 1, until});
+                    else
+                        c.stays.front().first = j + 1; // of the row before in the same hold
+                }
                 j -= static_cast<int>(h); // held moments
                 const How from = came_[s][static_cast<std::size_t>(j) * cost_[s].size() + i];
                 if (from >= from_idle) {
                     state = from == cut_in ? static_cast<How>(from_idle + start_of_clip_) : from;
                     break;
                 }
-                i -= static_cast<std::size_t>(from / 3) + 1;
-                h = from % 3U;
+                i -= static_cast<std::size_t>(from / ways) + 1;
+                h = from % ways;
                 --j;
             }
             c.from = static_cast<int>(i);
@@ -164,9 +187,11 @@ private:
     const std::vector<Unit>& units_;
     const Eigen::MatrixXd &student_, &still_;
     std::size_t start_of_clip_;                            // standing by after a unit, or before any
-    std::vector<std::vector<std::array<double, 3>>> cost_; // of being at a moment after so many holds there
+    std::vector<std::vector<std::array<double, ways>>> cost_; // of being at a moment in each way
     std::vector<double> idle_, next_idle_;
     std::vector<std::vector<How>> came_;
+    std::vector<std::vector<std::size_t>> slot_;     // where the row's part of stayed_ begins
+    std::vector<std::vector<unsigned char>> stayed_; // the way in which a row that rests was reached from itself
     std::vector<How> idle_came_;
 };
 

@@ -13,6 +13,7 @@ struct Unit {
     Series times;         // of the rows: at the coarse rate, without what is held still
     Eigen::MatrixXd rows; // in standard deviations
     std::vector<Still> stills;
+    std::vector<bool> rests; // rows of a hold or an asked pause: stayed in for any length
     Side reference_side() const { return side.value_or(Side::left); }
     const ReferenceModel::Course& course() const { return model->of(reference_side()); }
 };
@@ -21,6 +22,7 @@ struct Chosen {
     std::size_t unit = 0;
     int start = 0, end = 0; // rows of the student, both inside
     int from = 0, to = 0;   // rows of the reference it begins and ends with
+    std::vector<std::pair<int, int>> stays; // rows of the student, both inside, that were stayed in a hold, in order
 };
 
 /// Explains every moment of the clip (rows of `student`) either as a moment of a repetition of a unit or as standing by in one of the

@@ -28,6 +28,8 @@ Result<Motion> from_picture(const Track& t, const MotionOptions& o);
 
 /// The quietest upright second: legs long, trunk upright, nothing moving faster than 8 cm/s over half a second; else proportions.
 void find_neutral(Motion& m, const MotionOptions& o);
+/// Quantile of the heights of a clip at which somebody stands upright in it: who holds a stance for minutes is upright for some seconds.
+double upright_share(const std::vector<double>& time_s);
 /// Differences become bodies in own axes, with the neutral and the lengths of the moved world; facing and shoulder width are errors of
 /// their own.
 void finish_shared(Motion& m);

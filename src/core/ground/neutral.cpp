@@ -32,6 +32,11 @@ double seen_height(const Motion& m, std::size_t frame, Point p) {
 
 } // namespace
 
+double upright_share(const std::vector<double>& time_s) {
+    constexpr double upright_s = 4;
+    return std::max(0.97, 1 - upright_s / std::max(1.0, time_s.back() - time_s.front()));
+}
+
 void find_neutral(Motion& m, const MotionOptions& o) {
     m.neutral = from_proportions(m, o);
     Neutral& u = m.neutral;
@@ -71,16 +76,18 @@ void find_neutral(Motion& m, const MotionOptions& o) {
             }
         speed[k] = v;
     }
-    const double top = signal::quantile(tall, 0.97), widest = m.has_x ? signal::quantile(wide, 0.9) : 0;
+    // Of quiet seconds the tallest: a hold is as quiet, and lower by little.
+    constexpr double lower = 0.025; // of the height, which weighs as much as the whole of `quiet`
+    const double top = signal::quantile(tall, upright_share(m.time_s)), widest = m.has_x ? signal::quantile(wide, 0.9) : 0;
     const double quiet = std::hypot(0.08, 2.5 * m.jitter / (2 * half * 0.1)); // noise alone looks like a slow movement
-    double best = quiet;
+    double best = 1e18;
     const double up = m.from_pictures() ? 0.15 : 0.1;
     std::size_t found = grid.size();
     for (std::size_t k = 0; k + window <= grid.size(); ++k) {
         if (m.time_s[grid[k + window - 1]] - m.time_s[grid[k]] > 1.3) continue; // a gap
         const auto part = std::span(speed).subspan(k, window);
         if (std::any_of(part.begin(), part.end(), [](double v) { return !std::isfinite(v); })) continue;
-        if (signal::median(std::span(tall).subspan(k, window)) < 0.975 * top) continue;
+        if (signal::median(std::span(tall).subspan(k, window)) < (1 - lower) * top) continue;
         // Who is never upright in the clip does not stand quietly in it: the stated height tells so.
         if (o.stature_m && signal::median(std::span(tall).subspan(k, window)) < 0.93 * 0.887 * *o.stature_m) continue;
         if (signal::median(std::span(lean).subspan(k, window)) > 12) continue;
@@ -95,8 +102,9 @@ void find_neutral(Motion& m, const MotionOptions& o) {
         const double b = signal::median(std::span(bend).subspan(k, window));
         if (std::isfinite(b) && b > 15 + (m.from_pictures() ? 5 : 0)) continue; // one picture tells a bend to a few degrees
         const double q = signal::quantile(part, 0.8);
-        if (q < best) {
-            best = q;
+        const double least = q + quiet * (1 - signal::median(std::span(tall).subspan(k, window)) / top) / lower;
+        if (q < quiet && least < best) {
+            best = least;
             found = k;
         }
     }

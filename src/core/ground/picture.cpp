@@ -123,7 +123,7 @@ void Picture::find_standing(const Camera& c) {
         const Vec2 ear = mid_px(*t_.px[i], left_ear), ankle = mid_px(*t_.px[i], left_ankle);
         tall[i] = c.ray(ear.x(), ear.y()).y() - c.ray(ankle.x(), ankle.y()).y();
     }
-    const double top = signal::quantile(tall, 0.97);
+    const double top = signal::quantile(tall, upright_share(t_.time_s));
     std::vector<std::size_t> all;
     for (std::size_t i = 0; i < tall.size(); ++i)
         if (std::isfinite(tall[i]) && tall[i] > 0.985 * top) all.push_back(i);
@@ -230,6 +230,48 @@ void Picture::find_rests(const Camera& c) {
                 close();
         }
         close();
+    }
+    drop_held_up(c);
+}
+
+/// A foot that is held still in the air looks like one that stands far behind. Both feet stand only as far apart as legs reach from hips of
+/// that height; where they would have to be farther, the one that is seen higher is in the air.
+void Picture::drop_held_up(const Camera& c) {
+    if (!floor_known_) return;
+    constexpr double leg_share = 0.491, spare = 1.2, least_m = 0.25; // hip to ankle (Winter 2009: 0.530 - 0.039), of stature
+    const double ankle = ankle_share * stature_, leg = leg_share * stature_;
+    auto depth = [&](const FootRest& r) { return (c.height.value - ankle) / std::max(0.02, -c.ray(r.ankle.x(), r.ankle.y()).y()); };
+    std::array<std::vector<bool>, 2> drop;
+    for (std::size_t s = 0; s < 2; ++s)
+        for (const auto& r : rests_[s]) {
+            double together = 0, beside = 0, sigma = 0; // how long the other foot rests meanwhile, and where
+            for (const auto& o : rests_[1 - s])
+                if (const double t = std::min(r.to_s, o.to_s) - std::max(r.from_s, o.from_s); t > 0)
+                    together += t, beside += t * depth(o), sigma = std::max(sigma, o.depth_sigma);
+            const auto i = static_cast<std::size_t>(
+                std::lower_bound(t_.time_s.begin(), t_.time_s.end(), 0.5 * (r.from_s + r.to_s)) - t_.time_s.begin());
+            bool held_up = false;
+            if (together > 0.3 * (r.to_s - r.from_s) && i < t_.frames() && t_.px[i]) {
+                beside /= together;
+                const Vec2 hip = mid_px(*t_.px[i], left_hip);
+                const double up = std::min(leg, c.height.value + c.ray(hip.x(), hip.y()).y() * beside - ankle);
+                const double reach = 2 * std::sqrt(std::max(0.0, leg * leg - up * up));
+                held_up = depth(r) - beside > spare * reach + least_m + 2 * std::hypot(r.depth_sigma, sigma);
+            }
+            drop[s].push_back(held_up);
+        }
+    for (std::size_t s = 0; s < 2; ++s) {
+        // Noise breaks a long rest into pieces, of which some overlap nothing: they are where their neighbour is.
+        auto& rests = rests_[s];
+        auto spread = [&](std::size_t k, std::size_t from) {
+            constexpr double gap_s = 1, same_m = 0.2;
+            const double gap = std::max(rests[k].from_s, rests[from].from_s) - std::min(rests[k].to_s, rests[from].to_s);
+            if (drop[s][from] && gap < gap_s && std::abs(depth(rests[k]) - depth(rests[from])) < same_m) drop[s][k] = true;
+        };
+        for (std::size_t k = 1; k < rests.size(); ++k) spread(k, k - 1);
+        for (std::size_t k = rests.size(); k-- > 1;) spread(k - 1, k);
+        std::size_t k = 0;
+        std::erase_if(rests, [&](const FootRest&) { return drop[s][k++]; });
     }
 }
 

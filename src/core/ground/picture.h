@@ -51,6 +51,7 @@ private:
     Camera prior(const Off& off) const;
     void find_standing(const Camera& c);
     void find_rests(const Camera& c);
+    void drop_held_up(const Camera& c);
     void face(const Camera& c);
     bool resting(Side side, double t) const;
     /// 1-sigma of a foot's depth, m: told where it rests, carried over a step, a guess where no rest is near.
