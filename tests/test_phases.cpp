@@ -1,5 +1,6 @@
 // Judged moment by moment: one fault in one phase of a faultless student's exact points, halts of known length, holds of any length, and
 // the bounds drawn again. The full grids: bevel-phase-grid, docs/accuracy.md.
+#include "core/measure/holds.h"
 #include "core/rng.h"
 #include "core/signal/signal.h"
 #include "support/altered.h"
@@ -358,6 +359,59 @@ private slots:
             }
             if (sinks > 0) QVERIFY2(told || view == View::right, std::string(view_name(view)).c_str());
         }
+    }
+    void a_hold_lasts_as_long_as_was_planned_data() {
+        QTest::addColumn<double>("seconds");
+        QTest::addColumn<double>("low");
+        QTest::addColumn<double>("high");
+        QTest::addColumn<QString>("told");
+        QTest::newRow("nothing planned") << 40.0 << 0.0 << 0.0 << QString();
+        QTest::newRow("as planned") << 40.0 << 35.0 << 60.0 << "inside";
+        QTest::newRow("too short") << 40.0 << 60.0 << 0.0 << "low";
+        QTest::newRow("too long") << 40.0 << 0.0 << 30.0 << "high";
+    }
+    void a_hold_lasts_as_long_as_was_planned() {
+        QFETCH(double, seconds);
+        QFETCH(double, low);
+        QFETCH(double, high);
+        QFETCH(QString, told);
+        auto o = sim::take_of(500, 1.55);
+        o.student.score.repetitions = 1;
+        o.student.tempo_spread = 0;
+        const sim::Take take(held_for("embrace_the_post", "", seconds, 0), o);
+        auto m = test::movement("embrace_the_post");
+        BandChange planned;
+        planned.check = "hold_length";
+        if (low > 0) planned.low = low;
+        if (high > 0) planned.high = high;
+        if (low > 0 || high > 0) apply(m, {planned}, BandLevel::student);
+        const auto r = reviewed(m, test::Altered{take.truth().time_s, take.truth().points}.track());
+        QVERIFY(r);
+        const Finding* f = test::find(*r, "hold_length");
+        if (told.isEmpty()) {
+            QVERIFY(!f);
+            return;
+        }
+        QVERIFY(f);
+        QVERIFY2(std::abs(f->value - seconds) < 2, qPrintable(QString::number(f->value)));
+        QCOMPARE(f->verdict, told == QLatin1String("inside") ? Verdict::inside : Verdict::outside);
+        if (f->verdict == Verdict::outside) QCOMPARE(QString::fromUtf8(direction_name(f->direction).data()), told);
+    }
+    void windows_of_a_hold_are_medians_with_their_error() {
+        std::vector<double> t, x, own;
+        Rng rng(5);
+        for (double at = 0; at < 34; at += 0.04) {
+            t.push_back(at);
+            x.push_back((at < 20 ? 1.0 : 2.0) + 0.1 * rng.gauss());
+            own.push_back(0.1);
+        }
+        x[30] = 50; // one glitch moves no median
+        const auto w = hold_windows(t, x, own);
+        QCOMPARE(w.size(), std::size_t{4}); // the last one, of four seconds, is more than a third
+        QVERIFY(std::abs(w[0].value - 1) < 0.02 && std::abs(w[2].value - 2) < 0.02);
+        QVERIFY(w[0].sigma > 0.01 && w[0].sigma < 0.04 && w[3].sigma > w[0].sigma);
+        QVERIFY(hold_windows({}, {}, {}).empty());
+        QCOMPARE(hold_windows({3.0}, {1.5}, {0.1}).size(), std::size_t{1});
     }
     void a_foot_that_is_held_up_does_not_stand_far_behind() {
         const auto m = held_for("one_leg_stand", "", 20, 0);

@@ -27,7 +27,7 @@ struct Way {
     double sinks, hands;                    // of the neutral hip height; of the trunk, over the hold
     const char* measure; // that tells it
 };
-const Way ways[] = {{"kept"}, {"sinks by 7 %", 0.07, 0, "hip.height"}, {"hands sink by 0.45 of the trunk", 0, 0.45, "hand.height"}};
+const Way ways[] = {{"kept", 0, 0, nullptr}, {"sinks by 7 %", 0.07, 0, "hip.height"}, {"hands sink by 0.45 of the trunk", 0, 0.45, "hand.height"}};
 struct View3 {
     const char* name;
     View view;

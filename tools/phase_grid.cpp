@@ -319,9 +319,9 @@ int main(int argc, char** argv) {
         "phase named | the other way | clear in half the repetitions | told |\n|---|---|---|---|---|---|---|---|---|\n",
         movements.size(), seeds);
     Tally sum;
-    auto line = [](const char* id, double size, const Tally& t) {
+    auto line = [](const char* id, double by, const Tally& t) {
         auto share = [](int a, int b) { return b > 0 ? 100.0 * a / b : 0.0; };
-        std::printf("| %s | %g | %d | %.0f %% | %.1f %% | %.1f %% | %d | %d | %.1f %% |\n", id, size, t.set, share(t.clear, t.set),
+        std::printf("| %s | %g | %d | %.0f %% | %.1f %% | %.1f %% | %d | %d | %.1f %% |\n", id, by, t.set, share(t.clear, t.set),
                     share(t.told, t.clear), share(t.named, t.told), t.opposite, t.clear_half, share(t.told_half, t.clear_half));
     };
     for (const auto& a : test::alterations()) {

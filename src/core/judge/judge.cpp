@@ -140,6 +140,9 @@ private:
 
     void judge_one(const CheckValues& v, std::vector<Finding>& out) const {
         const Check& c = mv_.checks[v.check];
+        // What nobody has asked of anybody yet, as the length of a hold before one was planned.
+        auto asks = [](const BandStep& s) { return s.low || s.high; };
+        if (!c.low && !c.high && std::none_of(c.stack.begin(), c.stack.end(), asks)) return;
         Finding f = blank(v);
         std::vector<Held> held;
         held.push_back({told_of(v.repetitions), c.low, c.high, 0, true, 0, nullptr});
@@ -311,13 +314,13 @@ private:
             return;
         }
         f.verdict = Verdict::inside;
-        f.sure = true;
+        f.sure = c.low || c.high; // where nothing is asked any more nothing is praised
         double widest = 0;
         for (const auto& h : held) {
             const Combined x = combine(h.told);
             const double room = std::min(h.low ? x.value - *h.low : 1e300, h.high ? *h.high - x.value : 1e300) / std::max(1e-9, x.sigma());
             f.sure = f.sure && room >= sure;
-            if (!h.all && room >= sure && room > widest) widest = room, f.sure_phase = mv_.phases[h.phase].id;
+            if (!h.all && (h.low || h.high) && room >= sure && room > widest) widest = room, f.sure_phase = mv_.phases[h.phase].id;
         }
         if (f.sure) f.sure_phase.clear();
         f.allowed = agreed(c, all);

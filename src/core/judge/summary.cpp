@@ -1,4 +1,5 @@
 #include "core/judge/summary.h"
+#include "core/measure/holds.h"
 #include "core/signal/signal.h"
 #include <algorithm>
 #include <array>
@@ -178,6 +179,8 @@ private:
             breathed(rep, v, phase);
         else if (how.counts == "pace")
             pace(c, rep, v, phase);
+        else if (how.counts == "length")
+            length(rep, v, phase);
         else
             count(how, rep, v, phase);
     }
@@ -388,6 +391,37 @@ private:
 
     double ms_rate() const { return 1 / motion_.rate; }
 
+    static constexpr double long_s = 10; // what is asked of so long a beginning is a hold, looked at in windows
+
+    /// A long hold: how far the worst of its windows is from where it began. Everybody wanders while settling: the spread of the first
+    /// windows goes into the error.
+    void held_long(const std::vector<At>& in, double first_s, RepetitionValue& v, bool any) const {
+        std::vector<double> t, x, own, first;
+        for (const auto& i : in) {
+            t.push_back(i.t), x.push_back(i.v), own.push_back(i.own);
+            if (i.t - t.front() < first_s) first.push_back(i.v);
+        }
+        const double from = signal::median(first);
+        double wander = 0;
+        std::vector<At> moved;
+        for (const auto& w : hold_windows(t, x, own)) {
+            const double by = std::abs(w.value - from);
+            if (w.to_s - t.front() < first_s) wander = std::max(wander, by);
+            moved.push_back({by, w.sigma, in.front().clip, in.front().person, 0.5 * (w.from_s + w.to_s)});
+        }
+        const At worst = *std::max_element(moved.begin(), moved.end(), [](const At& p, const At& q) { return p.v < q.v; });
+        // The largest of n is noise by so many sigma.
+        const double by_noise = worst.own * std::sqrt(2 * std::log(static_cast<double>(moved.size())));
+        const double way = std::sqrt(std::max(0.0, worst.v * worst.v - by_noise * by_noise));
+        if (any && way <= v.value) return;
+        v.value = way;
+        v.time_s = worst.t;
+        v.own = std::hypot(1.414 * worst.own, wander);
+        v.clip = 0.3 * worst.clip, v.person = 0.3 * worst.person; // what both moments share drops out
+        v.course.clear();
+        keep_course(moved, v);
+    }
+
     /// The largest way from the first part of a stretch in which the states hold to any later moment of it (half-second medians).
     void drift(const Check& c, std::size_t r, std::optional<Side> side, RepetitionValue& v) const {
         const Gathered g = gather(c, c, r, side);
@@ -404,6 +438,12 @@ private:
                 std::vector<double> first;
                 for (std::size_t k = a; k < b && g.in[k].t - g.in[a].t <= std::max(0.1, c.first_s); ++k) first.push_back(g.in[k].v);
                 const double from = signal::median(first);
+                if (c.first_s >= long_s) {
+                    held_long({g.in.begin() + static_cast<std::ptrdiff_t>(a), g.in.begin() + static_cast<std::ptrdiff_t>(b)}, c.first_s, v, any);
+                    any = true;
+                    a = b;
+                    continue;
+                }
                 std::vector<At> moved;
                 for (std::size_t k = a; k < b; ++k) {
                     At m = g.in[k];
@@ -535,6 +575,19 @@ private:
         v.absent = Absent::none;
     }
 
+    /// How long a phase lasts; of a repetition that is cut its end may be beyond the clip's.
+    static void length(const Repetition& rep, RepetitionValue& v, std::optional<std::size_t> phase) {
+        if (rep.cut) return;
+        for (const auto& p : rep.phases) {
+            if (phase && p.index != *phase) continue;
+            v.value = p.end_s - p.start_s;
+            v.own = std::hypot(p.start_sigma_s, p.end_sigma_s);
+            v.time_s = p.start_s;
+            v.absent = Absent::none;
+            return;
+        }
+    }
+
     void count(const Check& how, const Repetition& rep, RepetitionValue& v, std::optional<std::size_t> phase = std::nullopt) const {
         // A halt of the whole body is one of whatever it does at that moment.
         const Stop* longest = nullptr;
@@ -558,10 +611,9 @@ private:
             return (!phase || *phase == w.phase) && s->stop_at_s - 0.5 * s->stop_s > w.from - border_s &&
                    s->stop_at_s + 0.5 * s->stop_s < w.to + border_s;
         });
-        const bool peaks = how.counts == "peaks";
-        v.value = peaks ? s->peaks : here ? s->stop_s : 0;
-        v.own = peaks ? 0 : s->stop_sigma_s;
-        v.time_s = !peaks && here ? s->stop_at_s : s->start_s;
+        v.value = here ? s->stop_s : 0;
+        v.own = s->stop_sigma_s;
+        v.time_s = here ? s->stop_at_s : s->start_s;
         v.absent = Absent::none;
     }
 
@@ -591,15 +643,19 @@ private:
     void together(const Check& how, const Repetition& rep, RepetitionValue& v, std::optional<std::size_t> phase = std::nullopt) const {
         std::optional<Moment> first, last;
         std::size_t found = 0; // a part that does not move is not waited for
+        double square = 0;
         for (const auto& e : how.events) {
             const auto m = moment(e, rep, phase);
             if (!m) continue;
             ++found;
+            square += m->sigma * m->sigma;
             if (!first || m->t < first->t) first = m;
             if (!last || m->t > last->t) last = m;
         }
         if (found < 2) return;
-        v.value = last->t - first->t;
+        // Of moments that truly come together the first and the last lie so many sigma apart (Tippett 1925): that part is noise.
+        const double by_noise = (found == 2 ? 1.13 : 1.69) * std::sqrt(square / static_cast<double>(found)), apart = last->t - first->t;
+        v.value = std::sqrt(std::max(0.0, apart * apart - by_noise * by_noise));
         v.own = std::hypot(first->sigma, last->sigma);
         v.time_s = first->t;
         v.absent = Absent::none;

@@ -119,4 +119,23 @@ std::vector<Hold> find_holds(const Motion& m, const Measures& ms, const std::vec
     return out;
 }
 
+std::vector<HoldWindow> hold_windows(const std::vector<double>& time_s, const std::vector<double>& value, const std::vector<double>& sigma) {
+    constexpr double alike_s = 0.33, of_median = 1.25; // noise stays alike for so long; error of a median against that of a mean
+    std::vector<HoldWindow> out;
+    for (std::size_t k = 0; k < time_s.size();) {
+        HoldWindow w{time_s[k], time_s[k], 0, 0};
+        std::vector<double> x;
+        for (; k < time_s.size() && time_s[k] - w.from_s < hold_window_s; ++k) {
+            x.push_back(value[k]);
+            w.sigma += sigma[k];
+            w.to_s = time_s[k];
+        }
+        if (w.to_s - w.from_s < hold_window_s / 3 && !out.empty()) break;
+        w.value = signal::median(x);
+        w.sigma *= of_median / static_cast<double>(x.size()) / std::sqrt(std::max(1.0, (w.to_s - w.from_s) / alike_s));
+        out.push_back(w);
+    }
+    return out;
+}
+
 } // namespace bevel

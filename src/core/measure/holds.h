@@ -26,4 +26,12 @@ struct Hold {
 std::vector<Hold> find_holds(const Motion& motion, const Measures& measures, const std::vector<SupportState>& states = {},
                              double least_s = 2.0);
 
+/// A window of a long hold: the median of a figure in it, and the error of that by the figure's own.
+struct HoldWindow {
+    double from_s = 0, to_s = 0, value = 0, sigma = 0;
+};
+inline constexpr double hold_window_s = 10;
+/// Windows of a figure through a hold, one after the other; a last one of less than a third is left out. Times increase; all of one length.
+std::vector<HoldWindow> hold_windows(const std::vector<double>& time_s, const std::vector<double>& value, const std::vector<double>& sigma);
+
 } // namespace bevel

@@ -233,7 +233,7 @@ void apply_one(Movement& m, const BandChange& change, BandLevel level) {
             const bool opens = (change.open_low || change.open_high) && c.severity != Severity::safety;
             if (opens && change.open_low) c.low.reset();
             if (opens && change.open_high) c.high.reset();
-            if (!c.low && !c.high) continue;
+            if (!c.low && !c.high && !agreed.low && !agreed.high) continue;
             set_band(c, agreed, level);
             out.push_back(std::move(c));
             continue;

@@ -86,8 +86,8 @@ void read_form(const json& j, Check& c) {
     c.first_s = number(j, "first_s", 0, 0, 600);
     c.least_s = number(j, "least_s", 0, 0, 600);
     c.counts = text(j, "counts", false);
-    if (!c.counts.empty() && c.counts != "seconds" && c.counts != "peaks" && c.counts != "repetitions" && c.counts != "pace" &&
-        c.counts != "halts" && c.counts != "breath")
+    if (!c.counts.empty() && c.counts != "seconds" && c.counts != "repetitions" && c.counts != "pace" &&
+        c.counts != "halts" && c.counts != "breath" && c.counts != "length")
         throw Bad{"counts"};
     c.summary = summary_from(j.contains("summary") ? text(j, "summary") : "median");
     if (j.contains("while"))
@@ -104,7 +104,7 @@ void read_form(const json& j, Check& c) {
     // A check on a derived measure takes its form and events from there.
     const std::size_t needed = !c.measure.empty()                                                             ? 0
                                : c.form == CheckForm::order                                                   ? 2
-                               : c.form == CheckForm::count && (c.counts == "seconds" || c.counts == "peaks") ? 1
+                               : c.form == CheckForm::count && c.counts == "seconds" ? 1
                                                                                                               : 0;
     if (c.events.size() < needed) throw Bad{"events"};
     if (c.form == CheckForm::during && c.when.empty()) throw Bad{"while"};

@@ -82,8 +82,8 @@ struct Check {
     std::vector<While> when;
     std::vector<EventPick> events;   // value at the first; order: from the first to the second; count: of the first; spread: of all
     bool three_d = false;            // one camera cannot tell it
-    std::string counts;              // count: "seconds" of the longest halt of a shift, "peaks" of its speed, "halts" (the longest) of the
-                                     // whole body, "pace" of the phases, "breath" (its lag); same: "repetitions"
+    std::string counts;              // count: "seconds" of the longest halt of a shift, "halts" (the longest) of the
+                                     // whole body, "pace" of the phases, "breath" (its lag), "length" of the phase; same: "repetitions"
     double first_s = 0, least_s = 0; // drift: length of the first part; shorter stretches are not looked at
     std::string good;                // what to praise when it is inside
     std::string unit;                // where the value is not in the measure's own

@@ -1,7 +1,9 @@
 #include "ui/paint/lanes.h"
+#include "core/measure/holds.h"
 #include "core/signal/signal.h"
 #include "ui/text/text.h"
 #include <cmath>
+#include <functional>
 #include <QCoreApplication>
 #include <QPainterPath>
 
@@ -54,6 +56,33 @@ std::vector<std::pair<double, double>> spans(const Check& c, const Repetition& r
     for (const auto& ph : rep.phases)
         if (std::find(c.phases.begin(), c.phases.end(), ph.id) != c.phases.end()) out.emplace_back(ph.start_s, ph.end_s);
     return out;
+}
+
+/// What a check asks of a long hold: the level it began with, with the way that is let from it, and the median of each of its windows.
+void draw_hold(QPainter& p, const Check& check, const Lane& lane, const Review& review, const std::function<double(double)>& y,
+               const TimeMapper& map, const QRectF& rect, const Palette& c) {
+    const auto& t = review.measures.time_s;
+    for (const auto& rep : review.alignment.repetitions)
+        for (const auto& [from, to] : spans(check, rep)) {
+            if (to - from < check.least_s) continue;
+            std::vector<double> at, x, own, first;
+            for (std::size_t i = 0; i < t.size(); ++i) {
+                const Sample& s = lane.series->samples[i];
+                if (t[i] < from || t[i] >= to || !s.present()) continue;
+                at.push_back(t[i]), x.push_back(s.value), own.push_back(static_cast<double>(s.own));
+                if (t[i] - at.front() < check.first_s) first.push_back(s.value);
+            }
+            if (first.empty()) continue;
+            const double began = signal::median(first);
+            p.setPen(QPen(c.faint, 1, Qt::DashLine));
+            for (const double by : {-check.high.value_or(0), check.high.value_or(0)})
+                p.drawLine(QPointF(map.x(from, rect), y(began + by)), QPointF(map.x(to, rect), y(began + by)));
+            for (const auto& w : hold_windows(at, x, own)) {
+                const bool out = check.high && std::abs(w.value - began) > *check.high;
+                p.setPen(QPen(out ? c.outside : c.ink, 2));
+                p.drawLine(QPointF(map.x(w.from_s, rect) + 1, y(w.value)), QPointF(map.x(w.to_s, rect) - 1, y(w.value)));
+            }
+        }
 }
 
 } // namespace
@@ -240,6 +269,8 @@ void draw_lane(QPainter& p, const QRectF& rect, const Lane& lane, const Review& 
     }
     p.setPen(QPen(line, 2));
     p.drawPath(course);
+    for (const auto* k : lane.checks)
+        if (k->form == CheckForm::drift && k->least_s >= hold_window_s) draw_hold(p, *k, lane, review, y, map, rect, c);
     p.setPen(c.faint);
     p.setFont(theme.font(10.5));
     auto end = [&](double value, bool top) {
@@ -387,6 +418,19 @@ void draw_ruler(QPainter& p, const QRectF& rect, const Review& review, const Tim
     p.save();
     p.setClipRect(rect.adjusted(-1, -1, 1, 1));
     const double half = rect.height() / 2;
+    for (const auto& left : review.alignment.left_out) { // found, and not judged
+        const QRectF r(QPointF(map.x(left.from_s, rect), rect.top()), QPointF(map.x(left.to_s, rect), rect.top() + half));
+        hatch(p, r, c.faint);
+        p.setPen(c.faint);
+        p.setFont(theme.font(10.5));
+        const QString word = LaneWords::tr("not judged");
+        const QFontMetricsF fm(p.font());
+        if (r.width() > fm.horizontalAdvance(word) + 10) {
+            const QRectF room(r.left() + 3, r.top() + 1, fm.horizontalAdvance(word) + 4, r.height() - 2);
+            p.fillRect(room, c.paper);
+            p.drawText(room, Qt::AlignCenter, word);
+        }
+    }
     int n = 0;
     for (const auto& rep : review.alignment.repetitions) {
         ++n;

@@ -51,7 +51,7 @@ LimitDialog::LimitDialog(const Session& session, const Agreement& now, QWidget* 
         *box = new QDoubleSpinBox;
         (*box)->setObjectName(QLatin1String(name));
         (*box)->setAccessibleName(label);
-        (*box)->setRange(-1001, 1000);
+        (*box)->setRange(-1001, 2000);
         (*box)->setSpecialValueText(tr("as usual"));
         ends->addWidget(new QLabel(label));
         ends->addWidget(*box, 1);
