@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <array>
 #include <cmath>
+#include <span>
 
 namespace bevel {
 namespace {
@@ -15,6 +16,7 @@ struct Window {
 
 /// A phase looked at by itself leaves out so much at both ends: its borders are no surer than that.
 constexpr double border_s = 0.15, border_share = 0.15;
+constexpr double border_sigma_s = 0.2; // how surely the warp tells one
 constexpr double least_phase_s = 0.2;
 
 /// A moment that was found, with its 1-sigma.
@@ -343,8 +345,10 @@ private:
             return tail(0.10);
         case Summary::at_start:
             return x.front();
-        case Summary::at_end:
-            return x.back();
+        case Summary::at_end: { // of a phase that comes to rest there
+            const std::size_t last = std::max<std::size_t>(3, x.size() * 15 / 100);
+            return signal::median(std::span(x).last(std::min(last, x.size())));
+        }
         default:
             return signal::median(x);
         }
@@ -619,7 +623,7 @@ private:
 
     /// Time from where the movement begins a breath to where the student does; absent in phases that begin none.
     void breathed(const Repetition& rep, RepetitionValue& v, std::optional<std::size_t> phase) const {
-        constexpr double near_s = 2.5, tap_s = 0.12, border_sigma_s = 0.2;
+        constexpr double near_s = 2.5, tap_s = 0.12;
         const auto& in = of_kind_[static_cast<std::size_t>(EventKind::breath_in)];
         const auto& out = of_kind_[static_cast<std::size_t>(EventKind::breath_out)];
         v.absent = in.empty() && out.empty() ? Absent::not_marked : Absent::no_occasion;
@@ -748,6 +752,13 @@ private:
         return v;
     }
 
+    /// Where the first repetition of that side begins, or the first of all.
+    double begins(Side side) const {
+        for (const auto& rep : al_.repetitions)
+            if (rep.side == side) return rep.start_s;
+        return al_.repetitions.empty() ? 0 : al_.repetitions.front().start_s;
+    }
+
     /// Left repetitions against right ones: how many there are, or the range of a measure of the leading side, in percent of the larger.
     RepetitionValue same(const Check& how) const {
         RepetitionValue v;
@@ -776,6 +787,7 @@ private:
         }
         if (how.counts == "repetitions") {
             v.value = std::abs(static_cast<double>(range[0].size()) - static_cast<double>(range[1].size()));
+            v.time_s = begins(range[0].size() < range[1].size() ? Side::left : Side::right);
             v.absent = Absent::none;
             return v;
         }
@@ -783,6 +795,7 @@ private:
         const double l = signal::median(range[0]), r = signal::median(range[1]), larger = std::max(l, r);
         if (larger < 1e-6) return v;
         v.value = 100 * std::abs(l - r) / larger;
+        v.time_s = begins(l < r ? Side::left : Side::right);
         double sum = 0;
         for (std::size_t s = 0; s < 2; ++s) {
             double var = 0;

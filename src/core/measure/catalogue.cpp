@@ -1,45 +1,76 @@
+#include "core/json_reader.h"
 #include "core/measure/measures.h"
-#include <nlohmann/json.hpp>
+#include <cstdio>
+#include <cstdlib>
+#include <set>
 
 namespace bevel {
 namespace {
 #include "measures_json.inc" // data/measures.json as text, made by CMake
 
-std::vector<MeasureInfo> read() {
-    std::vector<MeasureInfo> out;
-    const auto j = nlohmann::json::parse(measures_json_text);
-    for (const auto& m : j.at("measures")) {
-        MeasureInfo i;
-        i.id = m.at("id").get<std::string>();
-        i.name = m.at("name").get<std::string>();
-        i.unit = m.at("unit").get<std::string>();
-        i.family = m.at("family").get<std::string>();
-        i.definition = m.at("definition").get<std::string>();
-        i.seen_from = m.at("seen_from").get<std::string>();
-        i.sided = m.value("sided", false);
-        i.hidden = m.value("hidden", false);
-        if (m.contains("gates")) {
-            const auto& g = m["gates"];
-            auto number = [&](const char* key, std::optional<double>& into) {
-                if (g.contains(key)) into = g[key].get<double>();
-            };
-            number("turned_deg", i.turned_deg);
-            number("most_sigma", i.most_sigma);
-            number("least_m", i.least_m);
-            number("share", i.share);
-            number("toes_out_deg", i.toes_out_deg);
-            i.needs_vertical = g.value("vertical", false);
-            i.over_floor = g.value("over_floor", "");
-            i.needs_neutral = g.value("neutral", false);
-        }
-        out.push_back(std::move(i));
+using namespace reading;
+
+MeasureInfo measure_from(const json& m) {
+    only(m, {"id", "name", "family", "unit", "definition", "seen_from", "sided", "hidden", "gates"});
+    MeasureInfo i;
+    i.id = text(m, "id");
+    try {
+        i.name = text(m, "name");
+        i.unit = text(m, "unit");
+        i.family = text(m, "family");
+        i.definition = text(m, "definition");
+        i.seen_from = text(m, "seen_from");
+        i.sided = flag(m, "sided");
+        i.hidden = flag(m, "hidden");
+        static const std::set<std::string> families{"arms", "feet", "head", "hips", "knees", "spine", "tempo", "weight"};
+        if (!families.contains(i.family)) throw Bad{"family '" + i.family + "' is not known"};
+        if (!m.contains("gates")) return i;
+        const auto& g = part(m, "gates", json::value_t::object);
+        only(g, {"turned_deg", "most_sigma", "least_m", "share", "toes_out_deg", "vertical", "neutral", "over_floor"});
+        auto gate = [&](const char* key, std::optional<double>& into, double most) {
+            if (g.contains(key)) into = reading::number(g, key, 0, 0, most);
+        };
+        gate("turned_deg", i.turned_deg, 90);
+        gate("most_sigma", i.most_sigma, 1000);
+        gate("least_m", i.least_m, 2);
+        gate("share", i.share, 1);
+        gate("toes_out_deg", i.toes_out_deg, 90);
+        i.needs_vertical = flag(g, "vertical");
+        i.needs_neutral = flag(g, "neutral");
+        i.over_floor = text(g, "over_floor", false);
+        if (!i.over_floor.empty() && i.over_floor != "sideways" && i.over_floor != "forward")
+            throw Bad{"over_floor '" + i.over_floor + "' is not known"};
+    } catch (const Bad& b) {
+        throw Bad{"measure " + i.id + ": " + b.where};
     }
-    return out;
+    return i;
 }
+
 } // namespace
 
+Result<std::vector<MeasureInfo>> parse_measures(const std::string& source) {
+    return guarded(source, [](const json& j) {
+        only(j, {"$schema", "measures"});
+        std::vector<MeasureInfo> out;
+        std::set<std::string> ids;
+        for (const auto& m : part(j, "measures", json::value_t::array)) {
+            out.push_back(measure_from(m));
+            if (!ids.insert(out.back().id).second) throw Bad{"measure " + out.back().id + ": is there twice"};
+        }
+        if (out.empty() || out.size() > 500) throw Bad{"measures"};
+        return out;
+    });
+}
+
 const std::vector<MeasureInfo>& measure_catalogue() {
-    static const std::vector<MeasureInfo> all = read();
+    static const std::vector<MeasureInfo> all = [] {
+        auto read = parse_measures(measures_json_text);
+        if (!read) {
+            std::fprintf(stderr, "data/measures.json: %s\n", read.error().context.c_str());
+            std::abort(); // built in, and read by the tests
+        }
+        return std::move(*read);
+    }();
     return all;
 }
 

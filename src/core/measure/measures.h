@@ -1,6 +1,7 @@
 // Evidence: measures of the body over time and its events. Ids, signs, units and gates are those of the measure catalogue
 // (data/measures.json, built into the program). Knows no movement, no band, no school.
 #pragma once
+#include "core/result.h"
 #include "core/ground/motion.h"
 #include "core/movement/posture.h"
 #include <map>
@@ -57,7 +58,9 @@ struct MeasureInfo {
     bool needs_vertical = false, needs_neutral = false;
     std::string over_floor; // "sideways" or "forward": along the line of sight told from where the feet stand on the floor
 };
-/// The catalogue, in the order of the file.
+/// A catalogue like data/measures.json; bad_value names measure and key. Unknown keys and families are refused.
+Result<std::vector<MeasureInfo>> parse_measures(const std::string& text);
+/// The catalogue built into the program, in the order of the file.
 const std::vector<MeasureInfo>& measure_catalogue();
 /// Nothing for an unknown id.
 const MeasureInfo* measure_info(std::string_view id);

@@ -85,7 +85,7 @@ std::vector<BandChange> changes(const json& j, const RuleBook& rules) {
         b.reason = text(c, "reason");
         if (b.reason.empty()) throw Bad{"reason"};
         if (c.contains("off") && !c["off"].is_boolean()) throw Bad{"off"};
-        b.off = c.value("off", false);
+        b.off = flag(c, "off");
         if (c.contains("bend")) {
             const auto& bend = part(c, "bend", json::value_t::object);
             only(bend, {"lean", "higher", "step", "toe_out"});
@@ -194,9 +194,16 @@ void apply_one(Movement& m, const BandChange& change, BandLevel level) {
         change.stance.empty() || std::any_of(m.phases.begin(), m.phases.end(), [&](const Phase& p) { return p.stance == change.stance; });
     if (change.bends() && meant) bend(m, change);
     if (!change.low && !change.high && !change.off && change.bends()) return;
+    // What is written of a rule as a whole is written of its shape: the line beyond which it hurts is moved by name only.
+    const std::vector<Check> before = m.checks;
+    const auto beyond_shape = [&](const Check& c) {
+        return change.check.empty() && c.severity == Severity::safety && std::any_of(before.begin(), before.end(), [&](const Check& o) {
+                   return o.rule == c.rule && o.measure == c.measure && o.severity != Severity::safety;
+               });
+    };
     std::vector<Check> out;
     for (auto& c : m.checks) {
-        const bool theirs = (change.rule.empty() || change.rule == c.rule) && (change.measure.empty() || change.measure == c.measure) &&
+        const bool theirs = !beyond_shape(c) && (change.rule.empty() || change.rule == c.rule) && (change.measure.empty() || change.measure == c.measure) &&
                             (change.check.empty() || change.check == c.id || c.id.starts_with(change.check + "@"));
         // What a phase made its own stays against a school; a student's and a clip's band is the last word.
         const bool own = !c.stack.empty() && c.stack.back().level == BandLevel::phase && level <= BandLevel::school;
@@ -327,7 +334,7 @@ Movement read_movement(const json& j, const RuleBook& rules) {
     m.attention = list("attention");
     m.images = list("images");
     m.trains = list("trains");
-    auto each_of = [&](const char* key, const std::vector<std::string>& all, std::initializer_list<const char*> known) {
+    auto each_of = [&](const char* key, const std::vector<std::string>& all, const std::vector<std::string>& known) {
         for (const auto& s : all)
             if (std::find(known.begin(), known.end(), s) == known.end()) throw Bad{std::string(key) + ": '" + s + "' is not known"};
     };
@@ -356,13 +363,11 @@ Movement read_movement(const json& j, const RuleBook& rules) {
     if (j.contains("versions"))
         for (const auto& v : part(j, "versions", json::value_t::array)) m.versions.push_back(read_version(v));
     m.needs = list("needs");
-    each_of("needs", m.needs,
-            {"driver:feet", "driver:waist", "driver:arms", "tool", "seat", "breath", "range", "heel_first", "toe_first", "returns",
-             "even_weight", "heel_share", "finish_together", "arms_open", "palms", "strike:lead", "strike:rear"});
+    each_of("needs", m.needs, need_names());
     if (j.contains("recorded")) m.recorded = within("recorded", [&] { return recorded(part(j, "recorded", json::value_t::object)); });
     if (j.contains("bands")) m.bands = within("bands", [&] { return changes(part(j, "bands", json::value_t::array), rules); });
     m.cautions = list("cautions");
-    each_of("cautions", m.cautions, {"knees", "balance", "dizziness", "overhead", "bends"});
+    each_of("cautions", m.cautions, caution_names());
     m.home = within("home", [&] { return read_posture(part(j, "home", json::value_t::object), Posture{}); });
     const auto& phases = part(j, "phases", json::value_t::array);
     if (phases.empty() || phases.size() > 60) throw Bad{"phases"};
@@ -524,6 +529,13 @@ Result<School> parse_school(const std::string& source) {
         s.id = identifier(j, "id"), s.name = text(j, "name"), s.about = text(j, "about");
         if (s.name.empty()) throw Bad{"name"};
         s.changes = within("changes", [&] { return changes(part(j, "changes", json::value_t::array), rule_book()); });
+        for (const auto& c : s.changes) {
+            const auto names = [&](const Rule& r) {
+                return std::any_of(r.checks.begin(), r.checks.end(), [&](const RuleCheck& k) { return k.check.id == c.check; });
+            };
+            const auto& all = rule_book().rules;
+            if (!c.check.empty() && std::none_of(all.begin(), all.end(), names)) throw Bad{"changes: check '" + c.check + "' is not known"};
+        }
         return s;
     });
     if (read) read->source = std::make_shared<const std::string>(source);

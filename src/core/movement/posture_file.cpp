@@ -83,7 +83,7 @@ VersionChange version_change(const json& j) {
     c.range = number(j, "range", 1, 0.1, 1);
     c.step = number(j, "step", 1, 0.1, 1);
     if (j.contains("chair") && !j["chair"].is_boolean()) throw Bad{"chair"};
-    c.chair = j.value("chair", false);
+    c.chair = flag(j, "chair");
     if (c == VersionChange{}) throw Bad{"a change of nothing"};
     return c;
 }

@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <array>
 #include <cstdio>
+#include <cstdlib>
 #include <set>
 
 namespace bevel {
@@ -34,6 +35,7 @@ std::string side_of(const json& j, const char* key = "side", bool own = false) {
 }
 
 EventPick event_of(const json& j) {
+    only(j, {"event", "part", "side", "roles", "at", "within_s", "before_s"});
     EventPick e;
     e.event = text(j, "event");
     e.part = text(j, "part", false);
@@ -78,10 +80,10 @@ void read_form(const json& j, Check& c) {
     c.measure = text(j, "measure", false);
     c.side = side_of(j);
     c.unit = text(j, "unit", false);
-    c.reference = j.value("reference", false);
-    c.by_lead = j.value("by_lead", false);
-    c.size = j.value("size", false);
-    c.three_d = j.value("three_d", false);
+    c.reference = flag(j, "reference");
+    c.by_lead = flag(j, "by_lead");
+    c.size = flag(j, "size");
+    c.three_d = flag(j, "three_d");
     c.slack_side = number(j, "slack_side", 0, 0, 10);
     c.first_s = number(j, "first_s", 0, 0, 600);
     c.least_s = number(j, "least_s", 0, 0, 600);
@@ -92,10 +94,11 @@ void read_form(const json& j, Check& c) {
     c.summary = summary_from(j.contains("summary") ? text(j, "summary") : "median");
     if (j.contains("while"))
         for (const auto& w : part(j, "while", json::value_t::array)) {
+            only(w, {"measure", "side", "band", "size"});
             While one;
             one.measure = text(w, "measure");
             one.side = side_of(w, "side", true);
-            one.size = w.value("size", false);
+            one.size = flag(w, "size");
             std::tie(one.low, one.high) = band_from(w);
             c.when.push_back(one);
         }
@@ -120,6 +123,9 @@ void need_measures(const RuleBook& book, const Check& c) {
 }
 
 RuleCheck read_check(const json& j, const Rule& rule) {
+    only(j, {"id",         "form",      "measure", "roles",   "not_roles", "stances", "not_stances", "needs",    "side",    "band",
+             "reference",  "by_lead",   "size",    "summary", "while",     "events",  "off_with",    "three_d",  "counts",  "first_s",
+             "least_s",    "slack_side", "unit",   "edge",    "matters",   "severity", "film",       "good",     "cues"});
     RuleCheck out;
     Check& c = out.check;
     c.id = text(j, "id");
@@ -127,9 +133,10 @@ RuleCheck read_check(const json& j, const Rule& rule) {
     read_form(j, c);
     out.roles = names_of(j, "roles", &role_names());
     out.not_roles = names_of(j, "not_roles", &role_names());
-    out.needs = names_of(j, "needs");
+    out.needs = names_of(j, "needs", &need_names());
     out.not_stances = names_of(j, "not_stances", &stance_names());
-    c.off_with = names_of(j, "off_with");
+    static const std::vector<std::string> states{"support", "seat"};
+    c.off_with = names_of(j, "off_with", &states);
     if (j.contains("band")) std::tie(c.low, c.high) = band_from(j);
     if (j.contains("stances"))
         for (const auto& [stance, band] : part(j, "stances", json::value_t::object).items()) {
@@ -145,6 +152,7 @@ RuleCheck read_check(const json& j, const Rule& rule) {
     c.good = text(j, "good", false);
     c.film = text(j, "film", false);
     const auto& cues = part(j, "cues", json::value_t::object);
+    only(cues, {"low", "high"});
     if (cues.contains("low")) c.cue_low = cue_of(cues["low"]);
     if (cues.contains("high")) c.cue_high = cue_of(cues["high"]);
     auto ends = [&](const std::optional<double>& low, const std::optional<double>& high) {
@@ -158,6 +166,7 @@ RuleCheck read_check(const json& j, const Rule& rule) {
 }
 
 RuleBook read_book(const json& j) {
+    only(j, {"$schema", "resting_roles", "derived", "rules"});
     RuleBook book;
     book.resting_roles = names_of(j, "resting_roles", &role_names());
     if (j.contains("derived"))
@@ -165,6 +174,8 @@ RuleBook read_book(const json& j) {
             Check c;
             c.id = id;
             try {
+                only(d, {"form", "unit", "measure", "side", "summary", "slack_side", "counts", "events"});
+                if (!measure_info(id)) throw Bad{"is not in the catalogue"};
                 read_form(d, c);
                 if (c.unit.empty() && c.measure.empty()) throw Bad{"unit"};
             } catch (const Bad& b) {
@@ -187,10 +198,11 @@ RuleBook read_book(const json& j) {
         rule.id = text(r, "id");
         try {
             if (book.find(rule.id)) throw Bad{"is there twice"};
+            only(r, {"id", "name", "severity", "causes", "cautions", "checks"});
             rule.name = text(r, "name");
             rule.severity = severity_from(text(r, "severity"));
             rule.causes = names_of(r, "causes");
-            rule.cautions = names_of(r, "cautions");
+            rule.cautions = names_of(r, "cautions", &caution_names());
             for (const auto& c : part(r, "checks", json::value_t::array)) {
                 const std::string id = text(c, "id");
                 try {
@@ -239,6 +251,17 @@ const std::vector<std::string>& stance_names() {
     return n;
 }
 
+const std::vector<std::string>& caution_names() {
+    static const std::vector<std::string> n{"general", "knees", "balance", "dizziness", "overhead", "bends"};
+    return n;
+}
+const std::vector<std::string>& need_names() {
+    static const std::vector<std::string> n{"driver:feet", "driver:waist", "driver:arms",  "tool",       "seat",            "breath",
+                                            "range",       "heel_first",   "toe_first",    "returns",    "even_weight",     "heel_share",
+                                            "arms_open",   "palms",        "strike:lead",  "strike:rear", "finish_together"};
+    return n;
+}
+
 const Rule* RuleBook::find(const std::string& id) const {
     for (const auto& r : rules)
         if (r.id == id) return &r;
@@ -262,8 +285,9 @@ const RuleBook& rule_book() {
     static const RuleBook book = [] {
         auto b = parse_rules(rules_json_text);
         if (!b) {
-            std::fprintf(stderr, "rules: %s\n", b.error().context.c_str()); // the program's own data, held by a test
-            return RuleBook{};
+            // The program's own data, held by a test; without rules everything would be praised.
+            std::fprintf(stderr, "data/rules.json: %s\n", b.error().context.c_str());
+            std::abort();
         }
         return std::move(*b);
     }();

@@ -116,7 +116,8 @@ struct RuleBook {
     const Rule* find(const std::string& id) const;
 };
 
-/// Reads rules; bad_value names rule, check and reason. Unknown measures, roles, events, parts, rules, forms and sides are refused.
+/// Reads rules; bad_value names rule, check and reason. Unknown keys, measures, roles, stances, needs, cautions, events, parts, rules, forms
+/// and sides are refused.
 Result<RuleBook> parse_rules(const std::string& text);
 /// The rules built into the program.
 const RuleBook& rule_book();
@@ -124,6 +125,9 @@ const RuleBook& rule_book();
 /// Names of roles and stances, in the order of the domain.
 const std::vector<std::string>& role_names();
 const std::vector<std::string>& stance_names();
+/// Codes of cautions, worded by the interface, and what a movement may ask its rules for.
+const std::vector<std::string>& caution_names();
+const std::vector<std::string>& need_names();
 /// Unit of a measure of the catalogue or of one derived in the book; nothing for an unknown id.
 std::optional<std::string> unit_of_measure(const RuleBook& book, const std::string& id);
 
