@@ -62,6 +62,13 @@ private slots:
         QVERIFY(!QFile::exists(QStringLiteral("/dev/null.part")));
         // A clip that was broken off leaves nothing.
         QCOMPARE(run({"simulate", "--movement", "no such movement", "-o", at("c.mp4")}), 2);
+        // A fault that changes nothing is refused, and nothing is written.
+        QVERIFY(run({"simulate", "--movement", "separate_the_clouds", "--fault", "knee_past_toe=12", "--truth", at("none.csv")}) != 0);
+        QVERIFY(!QFile::exists(at("none.csv")));
+        // What is written of people is for its owner alone.
+        QCOMPARE(run({"simulate", "--movement", "gaze_at_the_moon", "--repetitions", "1", "--truth", at("own.csv")}), 0);
+        QCOMPARE(QFile::permissions(at("own.csv")) & (QFile::ReadGroup | QFile::WriteGroup | QFile::ReadOther | QFile::WriteOther),
+                 QFile::Permissions());
         QVERIFY(!QFile::exists(at("c.mp4")) && !QFile::exists(at("c.part.mp4")));
     }
     void a_graded_version_is_performed_and_judged() {

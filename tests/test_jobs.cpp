@@ -4,6 +4,7 @@
 #include <atomic>
 #include <QSignalSpy>
 #include <QTest>
+#include <stdexcept>
 #include <thread>
 
 using namespace bevel;
@@ -34,6 +35,28 @@ private slots:
         QCoreApplication::processEvents();
         QCOMPARE(worked.load(), 3);
         QCOMPARE(told, 1);
+    }
+    void what_a_job_throws_ends_the_job_and_nothing_else() {
+        ui::Background lane;
+        std::vector<Error> said;
+        const auto take = [&said](Result<int> r) {
+            if (!r) said.push_back(r.error());
+        };
+        lane.run<Result<int>>(
+            this, [](std::stop_token) -> Result<int> { throw std::bad_alloc(); }, take);
+        lane.run<Result<int>>(
+            this, [](std::stop_token) -> Result<int> { throw std::length_error("vector::reserve"); }, take);
+        int never = 0, after = 0;
+        lane.run<int>(
+            this, [](std::stop_token) -> int { throw std::runtime_error("no result to say it in"); }, [&never](int) { ++never; });
+        lane.run<int>(
+            this, [](std::stop_token) { return 7; }, [&after](int v) { after = v; });
+        QTRY_COMPARE(after, 7);
+        QCOMPARE(never, 0);
+        QCOMPARE(said.size(), std::size_t{2});
+        QVERIFY(said[0].code == Code::too_large && said[0].context == "memory");
+        QVERIFY(said[1].code == Code::unreadable && said[1].context == "vector::reserve");
+        QTRY_VERIFY(lane.idle());
     }
     void what_comes_back_comes_in_order_and_all_of_it() {
         ui::Background one, other;

@@ -428,6 +428,38 @@ private slots:
         const auto newer = Library::open(old);
         QVERIFY(newer.has_value() && newer->read_only());
     }
+    void time_stamps_that_leap_or_stand_are_refused_with_a_reason_data() {
+        QTest::addColumn<double>("at");
+        QTest::addColumn<double>("stamp");
+        QTest::addColumn<QString>("reason");
+        QTest::newRow("the last one is years away") << 1.0 << 1.1e8 << "too_long";
+        QTest::newRow("half a day away") << 0.5 << 43200.0 << "too_long";
+        QTest::newRow("goes back") << 0.5 << 0.0 << "times";
+        QTest::newRow("is no number") << 0.5 << std::nan("") << "times";
+        QTest::newRow("endless") << 1.0 << HUGE_VAL << "too_long";
+    }
+    void time_stamps_that_leap_or_stand_are_refused_with_a_reason() {
+        QFETCH(double, at);
+        QFETCH(double, stamp);
+        QFETCH(QString, reason);
+        auto o = sim::take_of(5, 1.7);
+        o.student.score.repetitions = 1;
+        Track t = test::room_track(sim::Take(test::movement("separate_the_clouds"), o));
+        const auto from = std::min(t.frames() - 1, static_cast<std::size_t>(at * static_cast<double>(t.frames())));
+        const double shift = stamp - t.time_s[from];
+        t.time_s[from] = stamp;
+        if (stamp > t.time_s[from - 1])
+            for (std::size_t k = from + 1; k < t.frames(); ++k) t.time_s[k] += shift;
+        MotionOptions mo;
+        mo.view = View::three_d;
+        const auto motion = make_motion(t, mo);
+        QVERIFY(!motion);
+        QCOMPARE(motion.error().code, Code::cannot_judge);
+        QCOMPARE(QString::fromStdString(motion.error().context), reason);
+        // The same as a file is refused at its row, or later with the same reason; memory is never filled.
+        const auto read = parse_points(points_csv(t));
+        if (read) QVERIFY(!make_motion(*read, mo));
+    }
 };
 QTEST_GUILESS_MAIN(TestReaders)
 #include "test_readers.moc"

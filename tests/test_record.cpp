@@ -4,6 +4,7 @@
 #include "core/practice/log.h"
 #include "store/bundle.h"
 #include "store/reminder.h"
+#include <clocale>
 #include <cmath>
 #include <fstream>
 #include <nlohmann/json.hpp>
@@ -416,6 +417,16 @@ private slots:
         QCOMPARE(all->at(0).facts.goals, std::string("walk \"far\""));
         QVERIFY(!all->at(1).has_height);
         QCOMPARE(people_from_csv("name,notes\nA,\"two\nlines\"\n")->at(0).person.notes, std::string("two\nlines"));
+        { // A desktop that speaks German reads and writes 172,5; the file is read the same way.
+            const std::string was = std::setlocale(LC_NUMERIC, nullptr);
+            std::setlocale(LC_NUMERIC, "de_DE.UTF-8");
+            for (const char* list : {"name,height_cm\nA,172.5\n", "name;height_cm\nA;172,5\n"}) {
+                const auto read = people_from_csv(list);
+                QVERIFY2(read.has_value(), list);
+                QCOMPARE(read->front().person.stature_m, 1.725);
+            }
+            std::setlocale(LC_NUMERIC, was.c_str());
+        }
         for (const char* bad : {"", "height_cm\n170\n", "name,height_cm\nA,tall\n", "name,height_cm\nA,17\n", "name\n\"never closed\n",
                                 "name,language\nA,fr\n"}) {
             const auto no = people_from_csv(bad);

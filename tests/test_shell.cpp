@@ -4,7 +4,9 @@
 #include "ui/text/data_words.h"
 #include <map>
 #include <mutex>
+#include <QAbstractItemView>
 #include <QAccessible>
+#include <QApplication>
 #include <QCheckBox>
 #include <QComboBox>
 #include <QDialog>
@@ -17,6 +19,7 @@
 #include <QListWidget>
 #include <QMenu>
 #include <QMenuBar>
+#include <QMessageBox>
 #include <QMimeData>
 #include <QProcess>
 #include <QProgressBar>
@@ -30,6 +33,7 @@
 #include <QTest>
 #include <QTextBrowser>
 #include <QToolButton>
+#include <QToolTip>
 #include <QTranslator>
 #include <QWheelEvent>
 #include <QXmlStreamReader>
@@ -114,6 +118,60 @@ private slots:
         QTest::keyClick(b.window.get(), Qt::Key_2, Qt::ControlModifier);
         QTest::keyClick(page, Qt::Key_5);
         QCOMPARE(state.family, Family::spine);
+    }
+    void a_name_that_looks_like_html_is_shown_as_it_is_written() {
+        Bench b(copy_.demo);
+        const QString name = QStringLiteral("<img src=\"&#47;dev&#47;zero\"><b>Mira</b>.mp4"); // as rich text it would never come back
+        QLabel plain(name);
+        plain.show();
+        QCOMPARE(plain.textFormat(), Qt::PlainText);
+        QCOMPARE(plain.text(), name);
+        QMessageBox box;
+        box.setText(name);
+        box.setInformativeText(name);
+        box.show();
+        for (const auto* l : box.findChildren<QLabel*>())
+            if (l->text() == name) QCOMPARE(l->textFormat(), Qt::PlainText);
+        box.close();
+        QToolTip::showText({10, 10}, name, &plain);
+        int tips = 0;
+        for (auto* w : QApplication::topLevelWidgets())
+            if (auto* tip = qobject_cast<QLabel*>(w); tip && tip->inherits("QTipLabel")) {
+                QCOMPARE(tip->textFormat(), Qt::PlainText);
+                ++tips;
+            }
+        QCOMPARE(tips, 1);
+        QToolTip::hideText();
+        // Of all labels of the window only those may be rich that were set so by name; none is, outside of the box about the program.
+        QVERIFY(b.window->findChildren<QLabel*>().size() > 50);
+        for (auto* l : b.window->findChildren<QLabel*>()) {
+            l->ensurePolished();
+            QVERIFY2(l->textFormat() == Qt::PlainText, qPrintable(l->objectName() + l->text()));
+        }
+    }
+    void a_person_and_a_clip_of_such_a_name_are_listed_and_opened() {
+        test::Copy copy;
+        QVERIFY(copy.make());
+        const std::string name = "<img src=\"&#47;dev&#47;zero\">";
+        {
+            auto library = Library::open(copy.demo);
+            QVERIFY(library.has_value());
+            Person p;
+            p.name = name;
+            QVERIFY(library->add_person(p).has_value());
+        }
+        Bench b(copy.demo);
+        b.window->show_place(b.window->place(QStringLiteral("people")));
+        auto* window = b.window.get();
+        QTRY_VERIFY_WITH_TIMEOUT(
+            [&] {
+                for (auto* l : window->findChildren<QAbstractItemView*>())
+                    if (l->model())
+                        for (int r = 0; r < l->model()->rowCount(); ++r)
+                            if (l->model()->index(r, 0).data().toString().contains(QString::fromStdString(name))) return true;
+                return false;
+            }(),
+            10000);
     }
     void every_key_stands_in_a_menu_and_on_the_sheet() {
         Bench b(copy_.demo);

@@ -2,6 +2,7 @@
 #include "core/movement/score.h"
 #include "core/sim/film.h"
 #include "support/synthetic.h"
+#include <clocale>
 #include <cmath>
 #include <QTest>
 
@@ -248,6 +249,45 @@ private slots:
         QVERIFY(std::abs(grows("separate_the_clouds", "head_forward=7", "head.offset", 5, 9) - 7) < 0.8);
         QVERIFY(std::abs(grows("gaze_at_the_moon", "shift_incomplete=0.2", "weight.left", 6.2, 7.4) + 0.2) < 0.03);
         QVERIFY(std::abs(grows("part_the_horses_mane", "knee_past_toe=6", "knee.ahead.left", 10.9, 11.1) - 6) < 1.5);
+    }
+    void a_fault_that_a_movement_cannot_show_is_refused_by_name_data() {
+        QTest::addColumn<QString>("movement");
+        QTest::addColumn<QString>("fault");
+        QTest::addColumn<bool>("shown");
+        auto row = [](const char* m, const char* f, bool shown) {
+            QTest::addRow("%s, %s", m, f) << QString::fromLatin1(m) << QString::fromLatin1(f) << shown;
+        };
+        row("draw_the_bow", "knee_locked=9", false); // the knees are bent deeper than that all the way
+        row("part_the_horses_mane", "knee_past_toe=12", true);
+        row("separate_the_clouds", "knee_past_toe=12", false); // nobody shifts in it
+        row("separate_the_clouds", "halting_shift=1.5", false);
+        row("gaze_at_the_moon", "halting_shift=1.5", true); // the same postures, later
+        row("gaze_at_the_moon", "hurried_shift=0.5", true);
+        row("quiet_stand", "hips_turn_foot_off=30", false);
+        row("quiet_stand", "lean_forward=12", true);
+        row("quiet_stand", "lean_forward=0", false);
+    }
+    void a_fault_that_a_movement_cannot_show_is_refused_by_name() {
+        QFETCH(QString, movement);
+        QFETCH(QString, fault);
+        QFETCH(bool, shown);
+        const auto spec = sim::parse_fault(fault.toStdString());
+        QVERIFY(spec.has_value());
+        const auto r = sim::shows(test::movement(movement.toStdString()), sim::take_of(3, 1.7).student, *spec);
+        QCOMPARE(r.has_value(), shown);
+        if (!shown)
+            QCOMPARE(QString::fromStdString(r.error().context),
+                     fault.section(QLatin1Char('='), 0, 0) + QStringLiteral(": changes nothing in ") + movement);
+    }
+    void sizes_are_read_with_a_point_in_any_language() {
+        const std::string was = std::setlocale(LC_NUMERIC, nullptr);
+        const bool german = std::setlocale(LC_NUMERIC, "de_DE.UTF-8") != nullptr; // where it is installed
+        QCOMPARE(sim::parse_fault("stance_narrow=0.5")->size, 0.5);
+        QVERIFY(!sim::parse_fault("stance_narrow=0,5"));
+        for (const char* bad : {"stance_narrow=", "stance_narrow=x", "stance_narrow=0.5x", "stance_narrow=nan", "stance_narrow=inf",
+                                "stance_narrow=-1", "stance_narrow= 0.5"})
+            QVERIFY2(!sim::parse_fault(bad), bad);
+        if (german) std::setlocale(LC_NUMERIC, was.c_str());
     }
 };
 QTEST_GUILESS_MAIN(TestSim)

@@ -19,7 +19,7 @@ struct Shown {
 };
 struct Row {
     std::set<std::string> asked; // movements with this check
-    std::vector<Shown> told;      // the clearest of each movement
+    std::vector<Shown> told;     // the clearest of each movement
 };
 std::map<std::pair<std::string, Direction>, Row> rows;
 std::map<std::string, int> clean_faults;
@@ -78,7 +78,13 @@ int main(int argc, char** argv) {
         std::sort(row.told.begin(), row.told.end(),
                   [](const Shown& a, const Shown& b) { return a.beyond - 0.3 * a.others > b.beyond - 0.3 * b.others; });
     if (!list)
-        std::printf("| rule | check | end | movements that ask | told in | shown by |\n|---|---|---|---|---|---|\n");
+        std::printf(
+            "# Rules and the faults that show them\n\nEvery check of data/rules.json, each end of its band by itself: how many of the "
+            "shipped "
+            "movements ask for it, in how many of them at least one way of going wrong (tests/support/wrong.h, exact points in metres) "
+            "is told by it, the views that can tell its measure, and one such way. tests/test_alive.cpp performs one of each, three of "
+            "the safety rules. Made by `./run rules`.\n\n| rule | check | end | asked by | told in | seen from | shown by "
+            "|\n|---|---|---|---|---|---|---|\n");
     for (const auto& rule : rule_book().rules)
         for (const auto& rc : rule.checks)
             for (const Direction d : {Direction::low, Direction::high}) {
@@ -92,11 +98,14 @@ int main(int argc, char** argv) {
                 if (list) {
                     const std::size_t most = rc.check.severity == Severity::safety ? 3 : 1;
                     for (std::size_t k = 0; k < std::min(most, row.told.size()); ++k)
-                        std::printf("%s\t%s\t%s\t%s\n", rc.check.id.c_str(), end.c_str(), row.told[k].movement.c_str(), row.told[k].way.c_str());
+                        std::printf("%s\t%s\t%s\t%s\n", rc.check.id.c_str(), end.c_str(), row.told[k].movement.c_str(),
+                                    row.told[k].way.c_str());
                     if (row.told.empty()) std::printf("# %s\t%s\tin none of %zu\n", rc.check.id.c_str(), end.c_str(), row.asked.size());
                 } else {
-                    std::printf("| %s | %s | %s | %zu | %zu | %s |\n", rule.id.c_str(), rc.check.id.c_str(), end.c_str(), row.asked.size(),
-                                row.told.size(), row.told.empty() ? "**nothing**" : (row.told[0].way + " in " + row.told[0].movement).c_str());
+                    const auto* info = measure_info(rc.check.measure);
+                    std::printf("| %s | %s | %s | %zu | %zu | %s | %s |\n", rule.id.c_str(), rc.check.id.c_str(), end.c_str(),
+                                row.asked.size(), row.told.size(), info ? info->seen_from.c_str() : "",
+                                row.told.empty() ? "**nothing**" : (row.told[0].way + " in " + row.told[0].movement).c_str());
                 }
             }
     for (const auto& [what, n] : clean_faults) std::fprintf(stderr, "false without a fault: %s\n", what.c_str());

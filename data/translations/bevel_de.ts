@@ -6347,6 +6347,18 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>an imported school</source>
         <translation>eine eingelesene Schule</translation>
     </message>
+    <message>
+        <source>%1 % of the weight on the leading foot</source>
+        <translation>%1 % des Gewichts auf dem führenden Fuß</translation>
+    </message>
+    <message>
+        <source>the weight is further forward on the feet</source>
+        <translation>das Gewicht liegt weiter vorn auf den Füßen</translation>
+    </message>
+    <message>
+        <source>the weight is further back on the feet</source>
+        <translation>das Gewicht liegt weiter hinten auf den Füßen</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::SeenDialog</name>
@@ -6969,10 +6981,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>Bring the foot back to where it stood; a mark on the floor helps.</source>
         <translation>Bring den Fuß dorthin zurück, wo er stand; ein Zeichen am Boden hilft.</translation>
-    </message>
-    <message>
-        <source>Carry on a little further until the front leg takes about seven tenths of you.</source>
-        <translation>Geh noch etwas weiter, bis das vordere Bein etwa sieben Zehntel von dir trägt.</translation>
     </message>
     <message>
         <source>Contact</source>
@@ -7793,10 +7801,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>Stop a little sooner and keep the back foot in the conversation.</source>
         <translation>Hör etwas früher auf und lass den hinteren Fuß im Gespräch.</translation>
-    </message>
-    <message>
-        <source>Strike with the hand on the side of the front foot.</source>
-        <translation>Schlag mit der Hand auf der Seite des vorderen Fußes.</translation>
     </message>
     <message>
         <source>Sway</source>
@@ -11271,10 +11275,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Zwei Bänder am Boden, auf jedem ein Fuß: schreiten, ohne je auf einer Linie zu stehen.</translation>
     </message>
     <message>
-        <source>Strike with the other hand: the one across from the front foot.</source>
-        <translation>Mit der anderen Hand stoßen: mit der gegenüber dem vorderen Fuß.</translation>
-    </message>
-    <message>
         <source>Drawing is the shorter part: the in-breath gathers and lets go.</source>
         <translation>Das Spannen ist der kürzere Teil: Das Einatmen sammelt und löst.</translation>
     </message>
@@ -11341,6 +11341,134 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>free</source>
         <translation>frei</translation>
+    </message>
+    <message>
+        <source>All the weight forward</source>
+        <translation>Das ganze Gewicht nach vorn</translation>
+    </message>
+    <message>
+        <source>Carry on a little further: the front leg takes less of you than this stance asks.</source>
+        <translation>Geh noch ein wenig weiter: Das vordere Bein trägt weniger von dir, als dieser Stand verlangt.</translation>
+    </message>
+    <message>
+        <source>Chest eased, upper back full</source>
+        <translation>Brust gelöst, oberer Rücken voll</translation>
+    </message>
+    <message>
+        <source>Chest lifted</source>
+        <translation>Brust gehoben</translation>
+    </message>
+    <message>
+        <source>End the hold when its time is up: what was planned is enough.</source>
+        <translation>Beende das Halten, wenn seine Zeit um ist: Was geplant war, genügt.</translation>
+    </message>
+    <message>
+        <source>Film the whole hold, with its beginning and its end.</source>
+        <translation>Filme das ganze Halten, mit seinem Anfang und seinem Ende.</translation>
+    </message>
+    <message>
+        <source>Horse stance with open feet</source>
+        <translation>Reiterstand mit offenen Füßen</translation>
+    </message>
+    <message>
+        <source>Horse stance with parallel feet</source>
+        <translation>Reiterstand mit parallelen Füßen</translation>
+    </message>
+    <message>
+        <source>In a forward stance nearly all the weight goes to the front foot; steps are short and stances high, so that the knee stays behind the toes.</source>
+        <translation>Im Vorwärtsstand geht fast das ganze Gewicht auf den vorderen Fuß; die Schritte sind kurz und die Stände hoch, damit das Knie hinter den Zehen bleibt.</translation>
+    </message>
+    <message>
+        <source>In a horse stance the feet are parallel.</source>
+        <translation>Im Reiterstand sind die Füße parallel.</translation>
+    </message>
+    <message>
+        <source>In a horse stance the toes point out with the knees.</source>
+        <translation>Im Reiterstand zeigen die Zehen mit den Knien nach außen.</translation>
+    </message>
+    <message>
+        <source>In standing six to seven tenths of the weight rest on the heels.</source>
+        <translation>Im Stehen ruhen sechs bis sieben Zehntel des Gewichts auf den Fersen.</translation>
+    </message>
+    <message>
+        <source>In this way of standing more of the weight is on the heels.</source>
+        <translation>In dieser Art zu stehen liegt mehr vom Gewicht auf den Fersen.</translation>
+    </message>
+    <message>
+        <source>In this way of standing the feet of a horse stance are open.</source>
+        <translation>In dieser Art zu stehen sind die Füße im Reiterstand offen.</translation>
+    </message>
+    <message>
+        <source>In this way of standing the feet of a horse stance are parallel.</source>
+        <translation>In dieser Art zu stehen sind die Füße im Reiterstand parallel.</translation>
+    </message>
+    <message>
+        <source>In this way of stepping all the weight goes forward.</source>
+        <translation>In dieser Art zu schreiten geht das ganze Gewicht nach vorn.</translation>
+    </message>
+    <message>
+        <source>In this way of stepping the weight rolls on while the foot comes down.</source>
+        <translation>In dieser Art zu schreiten rollt das Gewicht weiter, während der Fuß aufsetzt.</translation>
+    </message>
+    <message>
+        <source>Length of the hold</source>
+        <translation>Länge des Haltens</translation>
+    </message>
+    <message>
+        <source>Rolling on</source>
+        <translation>Weiterrollend</translation>
+    </message>
+    <message>
+        <source>Send out the hand on the side of the front foot.</source>
+        <translation>Schick die Hand auf der Seite des vorderen Fußes nach vorn.</translation>
+    </message>
+    <message>
+        <source>Send out the other hand: the one across from the front foot.</source>
+        <translation>Schick die andere Hand nach vorn: die dem vorderen Fuß gegenüber.</translation>
+    </message>
+    <message>
+        <source>Standing towards the heels</source>
+        <translation>Stehen zu den Fersen hin</translation>
+    </message>
+    <message>
+        <source>Stay a little longer, for as long as the form keeps.</source>
+        <translation>Bleib ein wenig länger, so lange die Form hält.</translation>
+    </message>
+    <message>
+        <source>Stepping back too, the trunk may lean in this school.</source>
+        <translation>Auch beim Rückwärtsschritt darf sich der Rumpf in dieser Schule neigen.</translation>
+    </message>
+    <message>
+        <source>The chest is eased and the upper back full and wide; the low back is lengthened.</source>
+        <translation>Die Brust ist gelöst, der obere Rücken voll und weit; der untere Rücken ist lang.</translation>
+    </message>
+    <message>
+        <source>The chest is lifted in this school.</source>
+        <translation>Die Brust ist in dieser Schule gehoben.</translation>
+    </message>
+    <message>
+        <source>The chest is lifted over an easy back; the low back keeps its own curve.</source>
+        <translation>Die Brust ist über einem gelösten Rücken gehoben; der untere Rücken behält seine eigene Biegung.</translation>
+    </message>
+    <message>
+        <source>The hold lasts as long as planned.</source>
+        <translation>Das Halten dauert so lange wie geplant.</translation>
+    </message>
+    <message>
+        <source>The low back is lengthened in this school.</source>
+        <translation>Der untere Rücken ist in dieser Schule lang.</translation>
+    </message>
+    <message>
+        <source>The shift begins while the sole is still coming down, without a halt.</source>
+        <translation>Die Verlagerung beginnt ohne Halt, während die Sohle noch aufsetzt.</translation>
+    </message>
+    <message>
+        <source>The upper back is full in this school.</source>
+        <translation>Der obere Rücken ist in dieser Schule voll.</translation>
+    </message>
+    <message>
+        <source>from the end of the way into a hold to the beginning of the way out</source>
+        <translation>vom Ende des Weges in ein Halten bis zum Beginn des Weges hinaus</translation>
     </message>
 </context>
 <context>
@@ -11616,6 +11744,10 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>From above: forward only</source>
         <translation>Von oben: nur der Länge nach</translation>
+    </message>
+    <message>
+        <source>not judged</source>
+        <translation>nicht beurteilt</translation>
     </message>
 </context>
 <context>
@@ -13063,6 +13195,18 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>for practice plans and reviews</source>
         <translation>für Übungspläne und Durchsichten</translation>
+    </message>
+    <message>
+        <source>Held against the quiet stand of this clip: what is there all the time does not show.</source>
+        <translation>Gehalten gegen den ruhigen Stand in diesem Clip: Was immer da ist, zeigt sich nicht.</translation>
+    </message>
+    <message>
+        <source>The clip lasts longer than three hours, or one of its time stamps leaps. Cut it to the part that matters.</source>
+        <translation>Der Clip dauert länger als drei Stunden, oder einer seiner Zeitstempel springt. Schneide ihn auf den Teil zu, auf den es ankommt.</translation>
+    </message>
+    <message>
+        <source>The time stamps of the clip do not increase from frame to frame. Save it again as MP4 and take it in once more.</source>
+        <translation>Die Zeitstempel des Clips nehmen nicht von Bild zu Bild zu. Speichere ihn neu als MP4 und nimm ihn noch einmal auf.</translation>
     </message>
 </context>
 </TS>

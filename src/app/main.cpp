@@ -1,5 +1,6 @@
 #include "store/forms.h"
 #include "ui/shell/main_window.h"
+#include "ui/shell/plain_labels.h"
 #include <cstdio>
 #include <malloc.h>
 #include <QApplication>
@@ -12,6 +13,7 @@
 #include <QSettings>
 #include <QStandardPaths>
 #include <QThread>
+#include <sys/stat.h>
 
 namespace {
 
@@ -47,6 +49,7 @@ bool handed_over(const QString& place, const QStringList& files) {
 } // namespace
 
 int main(int argc, char** argv) {
+    ::umask(077); // clips of people are private: what is written is for its owner alone
     using namespace bevel;
     // Pictures come and go by the dozen on several threads: what they held goes back to the system at once, in place of staying in each
     // thread's own store.
@@ -75,6 +78,7 @@ int main(int argc, char** argv) {
         return 0;
     }
     QApplication app(argc, argv);
+    ui::keep_labels_plain();
     QApplication::setApplicationDisplayName(QStringLiteral("Bevel"));
     const auto data = find_data_dir(argv[0]);
     ui::Theme::load_fonts(data);

@@ -41,6 +41,8 @@ Result<Movement> movement_called(const std::optional<std::string>& id, const Env
 /// What stands behind a code of cannot_judge.
 std::string reason(const std::string& code) {
     if (code == "no_body") return "nobody was found in the clip long enough";
+    if (code == "too_long") return "the clip lasts longer than three hours, or a time stamp leaps";
+    if (code == "times") return "the time stamps do not increase from frame to frame";
     if (code == "too_short") return "the clip is too short";
     if (code == "feet_cut_off") return "the feet are cut off by the edge of the picture; film from further away";
     if (code == "too_small") return "the student is too small in the picture; film from closer";
@@ -170,6 +172,8 @@ int simulate(const Words& words, const Environment& env) {
     for (const auto& f : args->all("--fault")) {
         const auto spec = sim::parse_fault(f);
         if (!spec) return complain(spec.error());
+        if (spec->size > 0)
+            if (auto ok = sim::shows(*movement, o.student, *spec); !ok) return complain(ok.error());
         o.student.faults.push_back(*spec);
     }
     if (const auto bad = o.phone.validate(); !bad.empty()) return wrong_use("--" + bad + " is out of range");

@@ -4,6 +4,7 @@
 #include <iostream>
 #include <map>
 #include <pthread.h>
+#include <sys/stat.h>
 #include <thread>
 
 namespace {
@@ -25,6 +26,7 @@ constexpr const char* usage =
 } // namespace
 
 int main(int argc, char** argv) {
+    ::umask(077); // clips of people are private: what is written is for its owner alone
     using namespace bevel::cli;
     const std::map<std::string, int (*)(const Words&, const Environment&)> commands{
         {"simulate", simulate},   {"track", track},       {"review", review}, {"letter", letter},

@@ -1,3 +1,4 @@
+#include "core/clip_length.h"
 #include "media/clip.h"
 #include <algorithm>
 #include <cmath>
@@ -237,7 +238,9 @@ struct ClipReader::Impl {
         pts.erase(std::unique(pts.begin(), pts.end()), pts.end());
         if (pts.empty()) return fail(Code::unreadable, "no frames");
         const double unit = av_q2d(stream->time_base);
-        for (const auto p : pts) info.time_s.push_back(static_cast<double>(p - pts.front()) * unit);
+        for (const auto p : pts) info.time_s.push_back((static_cast<double>(p) - static_cast<double>(pts.front())) * unit);
+        // A broken stamp may say that the last frame is years away.
+        if (!(info.time_s.back() <= longest_film_s)) return fail(Code::too_large, "time stamps");
         rewind();
         return true;
     }

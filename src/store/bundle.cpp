@@ -1,5 +1,6 @@
 #include "store/bundle.h"
 #include "core/files.h"
+#include "core/plain_number.h"
 #include <algorithm>
 #include <cmath>
 #include <fstream>
@@ -530,10 +531,9 @@ Result<std::vector<ListedPerson>> people_from_csv(const std::string& source) {
         if (p.person.name.empty() || p.person.name.size() > 200) return wrong("name");
         if (std::string h = get("height_cm"); !h.empty()) {
             std::replace(h.begin(), h.end(), ',', '.');
-            char* end = nullptr;
-            const double cm = std::strtod(h.c_str(), &end);
-            if (*end != 0 || !(cm >= 80 && cm <= 250)) return wrong("height_cm");
-            p.person.stature_m = cm / 100;
+            const auto cm = plain_number(h);
+            if (!cm || !(*cm >= 80 && *cm <= 250)) return wrong("height_cm");
+            p.person.stature_m = *cm / 100;
             p.has_height = true;
         }
         p.person.notes = get("notes");

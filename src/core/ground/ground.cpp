@@ -1,3 +1,4 @@
+#include "core/clip_length.h"
 #include "core/ground/derive.h"
 #include "core/ground/grounding.h"
 #include <algorithm>
@@ -132,7 +133,11 @@ Result<Motion> make_motion(const Track& raw, const MotionOptions& options) {
     if (const auto bad = options.validate(); !bad.empty()) return fail(Code::bad_value, bad);
     if (raw.frames() < 10) return fail(Code::cannot_judge, "too_short");
     const bool metres = std::any_of(raw.m.begin(), raw.m.end(), [](const auto& f) { return f.has_value(); });
+    for (std::size_t i = 1; i < raw.frames(); ++i)
+        if (!(raw.time_s[i] > raw.time_s[i - 1])) return fail(Code::cannot_judge, "times"); // NaN too
     const Track t = derive(raw);
+    if (t.frames() < 10) return fail(Code::cannot_judge, "too_short");
+    if (!(t.time_s.back() - t.time_s.front() <= longest_clip_s)) return fail(Code::cannot_judge, "too_long");
     const bool pixels = std::any_of(t.px.begin(), t.px.end(), [](const auto& f) { return f.has_value(); });
     const bool full = options.view ? *options.view == View::three_d : metres && !pixels;
     if (full && !metres) return fail(Code::cannot_judge, "view_needed");

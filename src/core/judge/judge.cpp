@@ -314,13 +314,17 @@ private:
             return;
         }
         f.verdict = Verdict::inside;
-        f.sure = c.low || c.high; // where nothing is asked any more nothing is praised
+        // Where nothing is asked any more nothing is praised, nor what a habit would look like in its own quiet stand.
+        const auto* info = measure_info(c.measure);
+        const bool praised = (c.low || c.high) && !(info && info->habit);
+        f.sure = praised;
         double widest = 0;
         for (const auto& h : held) {
             const Combined x = combine(h.told);
             const double room = std::min(h.low ? x.value - *h.low : 1e300, h.high ? *h.high - x.value : 1e300) / std::max(1e-9, x.sigma());
             f.sure = f.sure && room >= sure;
-            if (!h.all && (h.low || h.high) && room >= sure && room > widest) widest = room, f.sure_phase = mv_.phases[h.phase].id;
+            if (praised && !h.all && (h.low || h.high) && room >= sure && room > widest)
+                widest = room, f.sure_phase = mv_.phases[h.phase].id;
         }
         if (f.sure) f.sure_phase.clear();
         f.allowed = agreed(c, all);

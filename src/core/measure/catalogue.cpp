@@ -11,7 +11,7 @@ namespace {
 using namespace reading;
 
 MeasureInfo measure_from(const json& m) {
-    only(m, {"id", "name", "family", "unit", "definition", "seen_from", "sided", "hidden", "gates"});
+    only(m, {"id", "name", "family", "unit", "definition", "seen_from", "sided", "hidden", "habit", "gates"});
     MeasureInfo i;
     i.id = text(m, "id");
     try {
@@ -22,6 +22,7 @@ MeasureInfo measure_from(const json& m) {
         i.seen_from = text(m, "seen_from");
         i.sided = flag(m, "sided");
         i.hidden = flag(m, "hidden");
+        i.habit = flag(m, "habit");
         static const std::set<std::string> families{"arms", "feet", "head", "hips", "knees", "spine", "tempo", "weight"};
         if (!families.contains(i.family)) throw Bad{"family '" + i.family + "' is not known"};
         if (!m.contains("gates")) return i;

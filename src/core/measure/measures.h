@@ -1,9 +1,9 @@
 // Evidence: measures of the body over time and its events. Ids, signs, units and gates are those of the measure catalogue
 // (data/measures.json, built into the program). Knows no movement, no band, no school.
 #pragma once
-#include "core/result.h"
 #include "core/ground/motion.h"
 #include "core/movement/posture.h"
+#include "core/result.h"
 #include <map>
 
 namespace bevel {
@@ -49,6 +49,7 @@ struct Sample {
 struct MeasureInfo {
     std::string id, name, unit, family, definition, seen_from;
     bool sided = false, hidden = false;
+    bool habit = false; // against the clip's own quiet stand: what is there all the time does not show, and is not praised
     // Gates, where the catalogue sets them.
     std::optional<double> turned_deg; // the axis it is told along may be turned so far out of the picture
     std::optional<double> most_sigma; // a larger error is "cannot be told from this view"

@@ -88,9 +88,11 @@ std::vector<BandChange> changes(const json& j, const RuleBook& rules) {
         b.off = flag(c, "off");
         if (c.contains("bend")) {
             const auto& bend = part(c, "bend", json::value_t::object);
-            only(bend, {"lean", "higher", "step", "toe_out"});
+            only(bend, {"lean", "higher", "step", "toe_out", "weight", "forward"});
             if (bend.contains("lean")) b.lean = number(bend, "lean", 0, -20, 60);
             if (bend.contains("toe_out")) b.toe_out = number(bend, "toe_out", 0, -15, 50);
+            if (bend.contains("weight")) b.weight = number(bend, "weight", 0.5, 0, 1);
+            b.forward = number(bend, "forward", 0, -0.3, 0.3);
             b.higher = number(bend, "higher", 0, -0.2, 0.2);
             b.step = number(bend, "step", 1, 0.3, 1.5);
         }
@@ -179,6 +181,8 @@ void bend(Movement& m, const BandChange& change) {
         const bool speaks = (change.stance.empty() || change.stance == p.stance) && (change.role.empty() || change.role == p.role) &&
                             (change.phases.empty() || among(change.phases, p.id));
         if (speaks && change.lean) p.posture.lean = *change.lean;
+        if (speaks && change.weight) p.posture.weight_left = *change.weight;
+        if (speaks) p.posture.forward += change.forward;
         // Feet and height run on from phase to phase: they are bent everywhere or nowhere.
         shape(p.posture);
     }
@@ -203,7 +207,8 @@ void apply_one(Movement& m, const BandChange& change, BandLevel level) {
     };
     std::vector<Check> out;
     for (auto& c : m.checks) {
-        const bool theirs = !beyond_shape(c) && (change.rule.empty() || change.rule == c.rule) && (change.measure.empty() || change.measure == c.measure) &&
+        const bool theirs = !beyond_shape(c) && (change.rule.empty() || change.rule == c.rule) &&
+                            (change.measure.empty() || change.measure == c.measure) &&
                             (change.check.empty() || change.check == c.id || c.id.starts_with(change.check + "@"));
         // What a phase made its own stays against a school; a student's and a clip's band is the last word.
         const bool own = !c.stack.empty() && c.stack.back().level == BandLevel::phase && level <= BandLevel::school;

@@ -30,7 +30,9 @@ struct BandChange {
     double higher = 0;             // added to the depth; 0.04 is a tenth of a leg's bend or so
     double step = 1;               // of the way forward of the feet
     std::optional<double> toe_out; // degrees, of both feet, in movements that stand in such a stance from beginning to end
-    bool bends() const { return lean || higher != 0 || step != 1 || toe_out; }
+    std::optional<double> weight;  // share on the leading foot
+    double forward = 0;            // of the body centre over the feet, foot lengths
+    bool bends() const { return lean || higher != 0 || step != 1 || toe_out || weight || forward != 0; }
 };
 
 /// The posture is reached at the phase's end. Written for the left side; the right side is its mirror image.

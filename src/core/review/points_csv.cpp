@@ -1,4 +1,5 @@
 #include "core/review/points_csv.h"
+#include "core/clip_length.h"
 #include "core/movement/movement.h"
 #include <charconv>
 #include <cmath>
@@ -159,7 +160,8 @@ Result<Track> parse_points(const std::string& text) {
                                                                                   : std::nullopt;
         };
         const auto time = value(head->time);
-        if (!time || *time <= last) return fail(Code::bad_value, where + ": time_s");
+        if (!time || *time <= last || (!t.time_s.empty() && *time - t.time_s.front() > longest_film_s))
+            return fail(Code::bad_value, where + ": time_s");
         last = *time;
         BodyPx px;
         Body3 m;

@@ -1,4 +1,5 @@
 #include "core/sim/student.h"
+#include "core/plain_number.h"
 #include "core/signal/signal.h"
 #include <algorithm>
 #include <cmath>
@@ -79,9 +80,9 @@ Result<FaultSpec> parse_fault(const std::string& text) {
     if (!f) return fail(Code::bad_value, "no fault called '" + name + "'");
     spec.fault = *f;
     const std::string size = text.substr(eq + 1);
-    char* end = nullptr;
-    spec.size = std::strtod(size.c_str(), &end);
-    if (size.empty() || *end != '\0' || !std::isfinite(spec.size) || spec.size < 0 || spec.size > infos[static_cast<std::size_t>(*f)].most)
+    const auto read = plain_number(size);
+    spec.size = read.value_or(-1);
+    if (spec.size < 0 || spec.size > infos[static_cast<std::size_t>(*f)].most)
         return fail(Code::bad_value, text + ": size must lie between 0 and " + std::to_string(infos[static_cast<std::size_t>(*f)].most));
     return spec;
 }

@@ -73,4 +73,28 @@ TakeOptions take_of(std::uint64_t seed, double stature_m) {
     return o;
 }
 
+Result<bool> shows(const Movement& movement, const StudentOptions& options, const FaultSpec& fault) {
+    constexpr double point_m = 0.01, moment_s = 0.1, step_s = 0.1, soft_deg = 6; // a degree below the least of a soft knee
+    StudentOptions plain = options, faulty = options;
+    plain.faults.clear();
+    faulty.faults = {fault};
+    const Student a(movement, plain), b(movement, faulty);
+    if (std::abs(a.duration() - b.duration()) > moment_s) return true;
+    // Of the movement itself: how somebody stands before and after it is no part of it.
+    const double before = options.score.quiet_before_s + options.score.approach_s,
+                 after = options.score.quiet_after_s + options.score.approach_s;
+    for (double t = a.time_of(before); t < a.duration() - after; t += step_s) {
+        if (std::abs(a.score_time(t) - b.score_time(t)) > moment_s) return true;
+        const Pose p = a.pose(t), q = b.pose(t);
+        if (fault.fault == Fault::knee_locked) { // standing taller with knees that stay bent locks none
+            for (const Side s : {Side::left, Side::right})
+                if (joint_bend(q.points[on(s, left_hip)], q.points[on(s, left_knee)], q.points[on(s, left_ankle)]) < soft_deg) return true;
+            continue;
+        }
+        for (std::size_t k = 0; k < point_count; ++k)
+            if ((p.points[k] - q.points[k]).norm() > point_m) return true;
+    }
+    return fail(Code::bad_value, std::string(fault_name(fault.fault)) + ": changes nothing in " + movement.id);
+}
+
 } // namespace bevel::sim

@@ -35,6 +35,10 @@ private:
     mutable std::unique_ptr<Film> film_;
 };
 
+/// bad_value naming the fault and the movement where it changes nothing of what a student with these options does: no point by a
+/// centimetre, no moment by a tenth of a second; locked knees: none that comes to be straight.
+Result<bool> shows(const Movement& movement, const StudentOptions& options, const FaultSpec& fault);
+
 /// Seeds and options of a student of the given height whose proportions, tempo and looks follow from the seed.
 TakeOptions take_of(std::uint64_t seed, double stature_m);
 

@@ -212,6 +212,9 @@ QString SchoolsDialog::sentence(const BandChange& c) const {
     if (c.lean) bends << tr("the figure leans %1°").arg(QLocale().toString(*c.lean));
     if (c.higher != 0) bends << (c.higher > 0 ? tr("it stands higher") : tr("it stands lower"));
     if (c.step != 1) bends << tr("steps %1 times as long").arg(QLocale().toString(c.step));
+    if (c.weight) bends << tr("%1 % of the weight on the leading foot").arg(QLocale().toString(std::lround(100 * *c.weight)));
+    if (c.forward != 0)
+        bends << (c.forward > 0 ? tr("the weight is further forward on the feet") : tr("the weight is further back on the feet"));
     if (c.toe_out) bends << tr("toes %1° out").arg(QLocale().toString(*c.toe_out));
     QStringList all;
     if (!what.isEmpty()) all << what;

@@ -1,4 +1,5 @@
 #include "ui/jobs/background.h"
+#include <cstdio>
 
 namespace bevel::ui {
 
@@ -39,7 +40,12 @@ void Background::loop(const std::stop_token& stop) {
             queue_.pop_front();
             busy_ = true;
         }
-        After after = job.work(stop);
+        After after;
+        try {
+            after = job.work(stop);
+        } catch (const std::exception& e) { // one job fails, and not the program with all that is open in it
+            std::fprintf(stderr, "bevel: work in the background failed: %s\n", e.what());
+        }
         if (after) report(job.owner, std::move(after));
     }
 }

@@ -19,7 +19,8 @@ QString asked(const SentLetter& l) {
     const auto j = nlohmann::json::parse(l.body, nullptr, false);
     QStringList cues;
     if (j.is_object() && j.contains("items") && j["items"].is_array())
-        for (const auto& i : j["items"]) cues << QString::fromStdString(i.value("cue", ""));
+        for (const auto& i : j["items"]) // whatever a record from elsewhere has there
+            if (i.is_object() && i.contains("cue") && i["cue"].is_string()) cues << QString::fromStdString(i["cue"].get<std::string>());
     return cues.join(QStringLiteral(" · "));
 }
 

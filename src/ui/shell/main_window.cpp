@@ -1,6 +1,7 @@
 #include "ui/shell/main_window.h"
 #include "ui/shell/help_window.h"
 #include "ui/shell/jobs_bar.h"
+#include "ui/shell/plain_labels.h"
 #include "ui/shell/settings_dialog.h"
 #include "ui/shell/shortcut_sheet.h"
 #include <QActionGroup>
@@ -19,6 +20,7 @@
 namespace bevel::ui {
 
 MainWindow::MainWindow(Session& session) : session_(session), finding_(session), inbox_(session), evening_(session) {
+    keep_labels_plain();
     session_.workspace = &workspace_;
     session_.jobs = &jobs_;
     session_.finding = &finding_;

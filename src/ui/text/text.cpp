@@ -337,6 +337,8 @@ QStringList why(const Finding& f, const Review& review, const Catalogue& c, cons
     const Check* check = nullptr;
     for (const auto& k : review.movement.checks)
         if (k.id == f.check) check = &k;
+    if (const auto* info = measure_info(f.measure); info && info->habit)
+        out << TextWords::tr("Held against the quiet stand of this clip: what is there all the time does not show.");
     if (check && check->reference) out << TextWords::tr("Held against the reference figure at the same moment of the movement.");
     if (check && !check->phases.empty()) {
         QStringList phases;
@@ -553,6 +555,11 @@ QString reason(const QString& code) {
             }
     if (code == QLatin1String("no_body"))
         return TextWords::tr("Nobody was found in this clip for long enough. Film in better light, with the whole body in the picture.");
+    if (code == QLatin1String("too_long"))
+        return TextWords::tr("The clip lasts longer than three hours, or one of its time stamps leaps. Cut it to the part that matters.");
+    if (code == QLatin1String("times"))
+        return TextWords::tr(
+            "The time stamps of the clip do not increase from frame to frame. Save it again as MP4 and take it in once more.");
     if (code == QLatin1String("too_short")) return TextWords::tr("The clip is too short to judge. A whole repetition is needed.");
     if (code == QLatin1String("feet_cut_off"))
         return TextWords::tr("The feet are cut off. Step back or tilt the phone down, so that the floor shows below both feet.");
