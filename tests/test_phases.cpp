@@ -322,7 +322,8 @@ private slots:
         QTest::newRow("quiet stand") << "quiet_stand" << QString() << 90.0 << 0.0;
         QTest::newRow("post") << "embrace_the_post" << QString() << 90.0 << 0.0;
         QTest::newRow("post that sinks") << "embrace_the_post" << QString() << 60.0 << 0.07;
-        QTest::newRow("post on a chair") << "embrace_the_post" << "Seated" << 60.0 << 0.0;
+        QTest::newRow("post on a chair") << "embrace_the_post"
+                                         << "Seated" << 60.0 << 0.0;
         QTest::newRow("fist out in a horse") << "horse_fists" << QString() << 45.0 << 0.0;
         QTest::newRow("one leg") << "one_leg_stand" << QString() << 90.0 << 0.0;
         QTest::newRow("one leg that sinks") << "one_leg_stand" << QString() << 40.0 << 0.07;

@@ -1,5 +1,5 @@
-// Holds of twenty seconds to twenty minutes, on two feet, on one and on a chair, from three sides: whether each is found as one, what is told
-// of who keeps the form, and of who sinks or lets the hands sink. Prints a part of docs/accuracy.md: bevel-hold-grid [SEEDS].
+// Holds of twenty seconds to twenty minutes, on two feet, on one and on a chair, from three sides: whether each is found as one, what is
+// told of who keeps the form, and of who sinks or lets the hands sink. Prints a part of docs/accuracy.md: bevel-hold-grid [SEEDS].
 #include "core/review/review.h"
 #include "support/synthetic.h"
 #include <atomic>
@@ -24,10 +24,11 @@ const Kind kinds[] = {{"quiet stand", "quiet_stand", "", 1200},
                       {"one leg", "one_leg_stand", "", 90}};
 struct Way {
     const char* name;
-    double sinks, hands;                    // of the neutral hip height; of the trunk, over the hold
+    double sinks, hands; // of the neutral hip height; of the trunk, over the hold
     const char* measure; // that tells it
 };
-const Way ways[] = {{"kept", 0, 0, nullptr}, {"sinks by 7 %", 0.07, 0, "hip.height"}, {"hands sink by 0.45 of the trunk", 0, 0.45, "hand.height"}};
+const Way ways[] = {
+    {"kept", 0, 0, nullptr}, {"sinks by 7 %", 0.07, 0, "hip.height"}, {"hands sink by 0.45 of the trunk", 0, 0.45, "hand.height"}};
 struct View3 {
     const char* name;
     View view;
@@ -59,7 +60,7 @@ Movement held(const Movement& m, double seconds, const Way& way) {
 void one(const Kind& kind, const View3& view, double seconds, const Way& way, int seed) {
     const Movement base = test::movement(kind.movement);
     const Movement& m = base.as(kind.version);
-    if (way.sinks > 0 && m.home.seat > 0) return; // on a chair
+    if (way.sinks > 0 && m.home.seat > 0) return;          // on a chair
     if (way.hands > 0 && base.id == "quiet_stand") return; // they hang
     auto o = sim::take_of(500 + 13 * static_cast<std::uint64_t>(seed), 1.55 + 0.07 * (seed % 4));
     o.student.score.repetitions = 1;
@@ -125,9 +126,11 @@ int main(int argc, char** argv) {
         const std::jthread other(work);
         work();
     }
-    std::printf("\n## Holds\n\nFrom the front, from the side (1.5 px of noise) and in metres.\n\n| held | s | how | takes | refused | as one | "
-                "told | something false |\n|---|---|---|---|---|---|---|---|\n");
-    for (const auto& [name, r] : rows) std::printf("| %s | %d | %d | %d | %d | %d |\n", name.c_str(), r.takes, r.refused, r.one, r.told, r.wrong);
+    std::printf(
+        "\n## Holds\n\nFrom the front, from the side (1.5 px of noise) and in metres.\n\n| held | s | how | takes | refused | as one | "
+        "told | something false |\n|---|---|---|---|---|---|---|---|\n");
+    for (const auto& [name, r] : rows)
+        std::printf("| %s | %d | %d | %d | %d | %d |\n", name.c_str(), r.takes, r.refused, r.one, r.told, r.wrong);
     std::printf("\nNot so:");
     for (const auto& [k, n] : odd) std::printf(" %s (%d);", k.c_str(), n);
     std::printf("\n");

@@ -16,7 +16,8 @@ std::function<void(Track&, const sim::Truth&)> throughout(const Move& move) {
     return [move](Track& t, const sim::Truth& truth) {
         const double from = truth.phases.front().start_s, to = truth.phases.back().end_s;
         for (std::size_t f = 0; f < t.frames(); ++f) {
-            const double in = std::clamp((t.time_s[f] - from) / ramp_s + 1, 0.0, 1.0) * std::clamp((to - t.time_s[f]) / ramp_s + 1, 0.0, 1.0);
+            const double in =
+                std::clamp((t.time_s[f] - from) / ramp_s + 1, 0.0, 1.0) * std::clamp((to - t.time_s[f]) / ramp_s + 1, 0.0, 1.0);
             if (t.m[f] && in > 0) move(*t.m[f], truth.facing[f], in, t.time_s[f]);
         }
     };
@@ -49,7 +50,8 @@ void about(Body3& b, std::initializer_list<Point> left_points, const Vec3& centr
     for (const Point p : left_points)
         for (const Point q : {p, mirrored(p)}) b[q] = centre + r * (b[q] - centre);
 }
-const std::initializer_list<Point> above_knees{left_hip, left_shoulder, left_elbow, left_wrist, left_thumb, left_index, left_little, left_ear, left_eye},
+const std::initializer_list<Point> above_knees{left_hip,   left_shoulder, left_elbow, left_wrist, left_thumb,
+                                               left_index, left_little,   left_ear,   left_eye},
     hand{left_wrist, left_thumb, left_index, left_little};
 void shift(Body3& b, std::initializer_list<Point> left_points, bool with_nose, const Vec3& by) {
     for (const Point p : left_points)
@@ -73,7 +75,8 @@ std::function<void(Track&, const sim::Truth&)> hands_later(double seconds) {
         for (std::size_t f = 0; f < t.frames(); ++f) {
             const double at = t.time_s[f] - seconds;
             const auto k = std::min<std::size_t>(
-                static_cast<std::size_t>(std::lower_bound(truth.time_s.begin(), truth.time_s.end(), at) - truth.time_s.begin()), t.frames() - 1);
+                static_cast<std::size_t>(std::lower_bound(truth.time_s.begin(), truth.time_s.end(), at) - truth.time_s.begin()),
+                t.frames() - 1);
             // Against the middle of the shoulders, which stay as they are.
             const Body3& other = truth.points[k];
             for (const Point p : {left_elbow, left_wrist, left_thumb, left_index, left_little})
@@ -201,21 +204,22 @@ std::vector<Wrong> every_way(const Movement& m) {
         const Eigen::Matrix3d r = Eigen::AngleAxisd(-3 * t * rad, Vec3(0, 1, 0)).toRotationMatrix();
         for (auto& p : b) p = r * p;
     });
-    way("points knees follow the turn").after = in_roles(m, {"turn", "swing"}, [](Body3& b, double f, double in, double) {
-        shift(b, {left_knee}, false, 0.14 * in * left_of(f));
-    });
+    way("points knees follow the turn").after =
+        in_roles(m, {"turn", "swing"}, [](Body3& b, double f, double in, double) { shift(b, {left_knee}, false, 0.14 * in * left_of(f)); });
     for (const double sign : {1.0, -1.0})
         way(sign > 0 ? "points pelvis twists left" : "points pelvis twists right").after =
             in_roles(m, {"turn", "swing", "transfer", "return", "pivot"}, [sign](Body3& b, double, double in, double) {
                 about(b, above_knees, mid(b, left_hip), Vec3(0, 1, 0), sign * 40 * in);
-                b[nose] = mid(b, left_hip) + Eigen::AngleAxisd(sign * 40 * in * rad, Vec3(0, 1, 0)).toRotationMatrix() * (b[nose] - mid(b, left_hip));
+                b[nose] = mid(b, left_hip) +
+                          Eigen::AngleAxisd(sign * 40 * in * rad, Vec3(0, 1, 0)).toRotationMatrix() * (b[nose] - mid(b, left_hip));
             });
-    way("points bend aside and twist").after = in_roles(m, {"bend", "hold", "turn", "swing", "settle"}, [](Body3& b, double f, double in, double) {
-        about(b, {left_shoulder, left_elbow, left_wrist, left_thumb, left_index, left_little, left_ear, left_eye}, mid(b, left_hip),
-              ahead_of(f), -24 * in);
-        about(b, {left_shoulder, left_elbow, left_wrist, left_thumb, left_index, left_little, left_ear, left_eye}, mid(b, left_hip),
-              Vec3(0, 1, 0), 34 * in);
-    });
+    way("points bend aside and twist").after =
+        in_roles(m, {"bend", "hold", "turn", "swing", "settle"}, [](Body3& b, double f, double in, double) {
+            about(b, {left_shoulder, left_elbow, left_wrist, left_thumb, left_index, left_little, left_ear, left_eye}, mid(b, left_hip),
+                  ahead_of(f), -24 * in);
+            about(b, {left_shoulder, left_elbow, left_wrist, left_thumb, left_index, left_little, left_ear, left_eye}, mid(b, left_hip),
+                  Vec3(0, 1, 0), 34 * in);
+        });
     for (const double sign : {1.0, -1.0})
         way(sign > 0 ? "points loaded feet turn" : "points loaded feet turn the other way").after =
             in_roles(m, {"turn", "swing", "transfer", "return", "settle", "strike"}, [sign](Body3& b, double, double in, double) {
@@ -235,7 +239,8 @@ std::vector<Wrong> every_way(const Movement& m) {
             };
             for (std::size_t f = 0; f < t.frames(); ++f) {
                 const auto k = std::lower_bound(truth.time_s.begin(), truth.time_s.end(), t.time_s[f] + seconds) - truth.time_s.begin();
-                const double by = turned(truth.points[std::min<std::size_t>(static_cast<std::size_t>(k), t.frames() - 1)]) - turned(truth.points[f]);
+                const double by =
+                    turned(truth.points[std::min<std::size_t>(static_cast<std::size_t>(k), t.frames() - 1)]) - turned(truth.points[f]);
                 Body3& b = *t.m[f];
                 const Vec3 centre = mid(b, left_hip);
                 about(b, {left_hip, left_shoulder, left_ear, left_eye}, centre, Vec3(0, 1, 0), by / rad); // the arms stay in time
@@ -252,18 +257,22 @@ std::vector<Wrong> every_way(const Movement& m) {
     });
     done("lands on the heel", [](Movement& d) {
         for (auto& p : d.phases)
-            if ((p.role == "reach" || p.role == "land") && p.posture.left_foot.contact == Contact::toe) p.posture.left_foot.contact = Contact::heel;
+            if ((p.role == "reach" || p.role == "land") && p.posture.left_foot.contact == Contact::toe)
+                p.posture.left_foot.contact = Contact::heel;
     });
     done("leaves toes first", [](Movement& d) {
         for (std::size_t k = 0; k + 1 < d.phases.size(); ++k)
             if (d.phases[k + 1].role == "lift" || d.phases[k + 1].role == "unweight") d.phases[k].posture.left_foot.contact = Contact::heel;
         for (auto& p : d.phases)
-            if ((p.role == "lift" || p.role == "unweight") && p.posture.left_foot.contact == Contact::toe) p.posture.left_foot.contact = Contact::heel;
+            if ((p.role == "lift" || p.role == "unweight") && p.posture.left_foot.contact == Contact::toe)
+                p.posture.left_foot.contact = Contact::heel;
     });
-    done("comes back elsewhere", [](Movement& d) { d.phases.back().posture.left_foot.z += 0.6, d.phases.back().posture.left_foot.x += 0.3; });
+    done("comes back elsewhere",
+         [](Movement& d) { d.phases.back().posture.left_foot.z += 0.6, d.phases.back().posture.left_foot.x += 0.3; });
     done("turns early", [](Movement& d) {
         for (std::size_t k = 0; k + 1 < d.phases.size(); ++k)
-            d.phases[k].posture.pelvis_turn = d.phases[k + 1].posture.pelvis_turn, d.phases[k].posture.shoulder_turn = d.phases[k + 1].posture.shoulder_turn;
+            d.phases[k].posture.pelvis_turn = d.phases[k + 1].posture.pelvis_turn,
+            d.phases[k].posture.shoulder_turn = d.phases[k + 1].posture.shoulder_turn;
     });
     done("bends with straight knees", [](Movement& d) {
         for (auto& p : d.phases)
@@ -300,7 +309,8 @@ std::vector<Wrong> every_way(const Movement& m) {
             const auto p = std::find_if(m.phases.begin(), m.phases.end(), [&](const Phase& x) { return x.id == s.id; });
             if (p == m.phases.end() || (p->role != "lift" && p->role != "unweight")) continue;
             for (std::size_t f = 0; f < t.frames(); ++f) {
-                const double in = std::clamp((t.time_s[f] - s.start_s + 1.1) / 0.3, 0.0, 1.0) * std::clamp((s.start_s + 0.9 - t.time_s[f]) / 0.3, 0.0, 1.0);
+                const double in = std::clamp((t.time_s[f] - s.start_s + 1.1) / 0.3, 0.0, 1.0) *
+                                  std::clamp((s.start_s + 0.9 - t.time_s[f]) / 0.3, 0.0, 1.0);
                 if (in <= 0) continue;
                 auto height = [&](Point point, double later) {
                     const auto k = std::lower_bound(truth.time_s.begin(), truth.time_s.end(), t.time_s[f] - later) - truth.time_s.begin();
@@ -414,7 +424,8 @@ std::vector<Wrong> every_way(const Movement& m) {
 /// What changes nothing in this movement is no way of going wrong in it.
 bool says_something(const Movement& m, const Wrong& w) {
     auto same = [](const Phase& a, const Phase& b) { return a.posture == b.posture && a.duration_s == b.duration_s; };
-    if (w.id.starts_with("done ") && std::equal(m.phases.begin(), m.phases.end(), w.done.phases.begin(), w.done.phases.end(), same)) return false;
+    if (w.id.starts_with("done ") && std::equal(m.phases.begin(), m.phases.end(), w.done.phases.begin(), w.done.phases.end(), same))
+        return false;
     auto asks = [&](const char* measure) {
         return std::any_of(m.checks.begin(), m.checks.end(), [&](const Check& c) { return c.measure == measure; });
     };

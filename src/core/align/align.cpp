@@ -233,9 +233,8 @@ private:
         const auto& b = u.course().borders;
         for (std::size_t p = 0; p < u.model->phases.size(); ++p) {
             const Still hold{b[p], b[p + 1]};
-            if (u.model->phases[p].rests && std::none_of(u.stills.begin(), u.stills.end(), [&](const Still& s) {
-                    return s.from < hold.to && s.to > hold.from;
-                }))
+            if (u.model->phases[p].rests &&
+                std::none_of(u.stills.begin(), u.stills.end(), [&](const Still& s) { return s.from < hold.to && s.to > hold.from; }))
                 out.push_back(hold);
         }
         return out;

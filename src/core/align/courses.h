@@ -67,7 +67,7 @@ Series speeds(const Features& f, const Eigen::RowVectorXd& sd, const Series& at,
 struct Still {
     double from, to;
 };
-inline constexpr double still_ends_s = 0.3; // kept at both ends
+inline constexpr double still_ends_s = 0.3;  // kept at both ends
 inline constexpr double still_least_s = 1.6; // what is shorter the warp takes in its stride
 /// Slower than this for as long.
 std::vector<Still> stills(const Series& at, const Series& speed, double slow);

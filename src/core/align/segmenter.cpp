@@ -7,7 +7,8 @@ namespace {
 
 /// Explains every moment of the clip either as a moment of a repetition of a unit or as standing by, at the least total cost. Within a
 /// repetition one step of the student passes up to three of the reference, and three steps of the student at most pass one: slopes 1/3
-/// to 3; a row that rests is stayed in for any length. Only at the ends of the clip may a repetition begin or end anywhere. (Viterbi 1967; the moments of all units are the states.)
+/// to 3; a row that rests is stayed in for any length. Only at the ends of the clip may a repetition begin or end anywhere. (Viterbi 1967;
+/// the moments of all units are the states.)
 class Segmenter {
 public:
     Segmenter(const std::vector<Unit>& units, const Eigen::MatrixXd& student, const Eigen::MatrixXd& still)
@@ -186,7 +187,7 @@ private:
 
     const std::vector<Unit>& units_;
     const Eigen::MatrixXd &student_, &still_;
-    std::size_t start_of_clip_;                            // standing by after a unit, or before any
+    std::size_t start_of_clip_;                               // standing by after a unit, or before any
     std::vector<std::vector<std::array<double, ways>>> cost_; // of being at a moment in each way
     std::vector<double> idle_, next_idle_;
     std::vector<std::vector<How>> came_;

@@ -20,8 +20,8 @@ struct Unit {
 
 struct Chosen {
     std::size_t unit = 0;
-    int start = 0, end = 0; // rows of the student, both inside
-    int from = 0, to = 0;   // rows of the reference it begins and ends with
+    int start = 0, end = 0;                 // rows of the student, both inside
+    int from = 0, to = 0;                   // rows of the reference it begins and ends with
     std::vector<std::pair<int, int>> stays; // rows of the student, both inside, that were stayed in a hold, in order
 };
 

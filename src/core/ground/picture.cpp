@@ -248,8 +248,8 @@ void Picture::drop_held_up(const Camera& c) {
             for (const auto& o : rests_[1 - s])
                 if (const double t = std::min(r.to_s, o.to_s) - std::max(r.from_s, o.from_s); t > 0)
                     together += t, beside += t * depth(o), sigma = std::max(sigma, o.depth_sigma);
-            const auto i = static_cast<std::size_t>(
-                std::lower_bound(t_.time_s.begin(), t_.time_s.end(), 0.5 * (r.from_s + r.to_s)) - t_.time_s.begin());
+            const auto i = static_cast<std::size_t>(std::lower_bound(t_.time_s.begin(), t_.time_s.end(), 0.5 * (r.from_s + r.to_s)) -
+                                                    t_.time_s.begin());
             bool held_up = false;
             if (together > 0.3 * (r.to_s - r.from_s) && i < t_.frames() && t_.px[i]) {
                 beside /= together;

@@ -443,7 +443,8 @@ private:
                 for (std::size_t k = a; k < b && g.in[k].t - g.in[a].t <= std::max(0.1, c.first_s); ++k) first.push_back(g.in[k].v);
                 const double from = signal::median(first);
                 if (c.first_s >= long_s) {
-                    held_long({g.in.begin() + static_cast<std::ptrdiff_t>(a), g.in.begin() + static_cast<std::ptrdiff_t>(b)}, c.first_s, v, any);
+                    held_long({g.in.begin() + static_cast<std::ptrdiff_t>(a), g.in.begin() + static_cast<std::ptrdiff_t>(b)}, c.first_s, v,
+                              any);
                     any = true;
                     a = b;
                     continue;

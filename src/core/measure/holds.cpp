@@ -119,7 +119,8 @@ std::vector<Hold> find_holds(const Motion& m, const Measures& ms, const std::vec
     return out;
 }
 
-std::vector<HoldWindow> hold_windows(const std::vector<double>& time_s, const std::vector<double>& value, const std::vector<double>& sigma) {
+std::vector<HoldWindow> hold_windows(const std::vector<double>& time_s, const std::vector<double>& value,
+                                     const std::vector<double>& sigma) {
     constexpr double alike_s = 0.33, of_median = 1.25; // noise stays alike for so long; error of a median against that of a mean
     std::vector<HoldWindow> out;
     for (std::size_t k = 0; k < time_s.size();) {

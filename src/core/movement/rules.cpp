@@ -88,8 +88,8 @@ void read_form(const json& j, Check& c) {
     c.first_s = number(j, "first_s", 0, 0, 600);
     c.least_s = number(j, "least_s", 0, 0, 600);
     c.counts = text(j, "counts", false);
-    if (!c.counts.empty() && c.counts != "seconds" && c.counts != "repetitions" && c.counts != "pace" &&
-        c.counts != "halts" && c.counts != "breath" && c.counts != "length")
+    if (!c.counts.empty() && c.counts != "seconds" && c.counts != "repetitions" && c.counts != "pace" && c.counts != "halts" &&
+        c.counts != "breath" && c.counts != "length")
         throw Bad{"counts"};
     c.summary = summary_from(j.contains("summary") ? text(j, "summary") : "median");
     if (j.contains("while"))
@@ -105,10 +105,10 @@ void read_form(const json& j, Check& c) {
     if (j.contains("events"))
         for (const auto& e : part(j, "events", json::value_t::array)) c.events.push_back(event_of(e));
     // A check on a derived measure takes its form and events from there.
-    const std::size_t needed = !c.measure.empty()                                                             ? 0
-                               : c.form == CheckForm::order                                                   ? 2
+    const std::size_t needed = !c.measure.empty()                                    ? 0
+                               : c.form == CheckForm::order                          ? 2
                                : c.form == CheckForm::count && c.counts == "seconds" ? 1
-                                                                                                              : 0;
+                                                                                     : 0;
     if (c.events.size() < needed) throw Bad{"events"};
     if (c.form == CheckForm::during && c.when.empty()) throw Bad{"while"};
 }
@@ -123,9 +123,9 @@ void need_measures(const RuleBook& book, const Check& c) {
 }
 
 RuleCheck read_check(const json& j, const Rule& rule) {
-    only(j, {"id",         "form",      "measure", "roles",   "not_roles", "stances", "not_stances", "needs",    "side",    "band",
-             "reference",  "by_lead",   "size",    "summary", "while",     "events",  "off_with",    "three_d",  "counts",  "first_s",
-             "least_s",    "slack_side", "unit",   "edge",    "matters",   "severity", "film",       "good",     "cues"});
+    only(j, {"id",        "form",       "measure", "roles",   "not_roles", "stances",  "not_stances", "needs",   "side",   "band",
+             "reference", "by_lead",    "size",    "summary", "while",     "events",   "off_with",    "three_d", "counts", "first_s",
+             "least_s",   "slack_side", "unit",    "edge",    "matters",   "severity", "film",        "good",    "cues"});
     RuleCheck out;
     Check& c = out.check;
     c.id = text(j, "id");
@@ -256,9 +256,9 @@ const std::vector<std::string>& caution_names() {
     return n;
 }
 const std::vector<std::string>& need_names() {
-    static const std::vector<std::string> n{"driver:feet", "driver:waist", "driver:arms",  "tool",       "seat",            "breath",
-                                            "range",       "heel_first",   "toe_first",    "returns",    "even_weight",     "heel_share",
-                                            "arms_open",   "palms",        "strike:lead",  "strike:rear", "finish_together"};
+    static const std::vector<std::string> n{"driver:feet", "driver:waist", "driver:arms", "tool",        "seat",           "breath",
+                                            "range",       "heel_first",   "toe_first",   "returns",     "even_weight",    "heel_share",
+                                            "arms_open",   "palms",        "strike:lead", "strike:rear", "finish_together"};
     return n;
 }
 

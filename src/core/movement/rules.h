@@ -80,17 +80,17 @@ struct Check {
     double matters = 0;    // smallest amount worth a remark; 0: not stated
     double slack_side = 0; // from the side a share is judged on its lower bound, so much lower
     std::vector<While> when;
-    std::vector<EventPick> events;   // value at the first; order: from the first to the second; count: of the first; spread: of all
-    bool three_d = false;            // one camera cannot tell it
-    std::string counts;              // count: "seconds" of the longest halt of a shift, "halts" (the longest) of the
-                                     // whole body, "pace" of the phases, "breath" (its lag), "length" of the phase; same: "repetitions"
-    double first_s = 0, least_s = 0; // drift: length of the first part; shorter stretches are not looked at
-    std::string good;                // what to praise when it is inside
-    std::string unit;                // where the value is not in the measure's own
-    Cue cue_low, cue_high;           // what to do when below / above the band
-    std::string reason;              // why the band differs from the usual, or empty
-    std::string film;                // what to film where it cannot be told
-    std::vector<BandStep> stack;     // where the band comes from, lowest level first
+    std::vector<EventPick> events;     // value at the first; order: from the first to the second; count: of the first; spread: of all
+    bool three_d = false;              // one camera cannot tell it
+    std::string counts;                // count: "seconds" of the longest halt of a shift, "halts" (the longest) of the
+                                       // whole body, "pace" of the phases, "breath" (its lag), "length" of the phase; same: "repetitions"
+    double first_s = 0, least_s = 0;   // drift: length of the first part; shorter stretches are not looked at
+    std::string good;                  // what to praise when it is inside
+    std::string unit;                  // where the value is not in the measure's own
+    Cue cue_low, cue_high;             // what to do when below / above the band
+    std::string reason;                // why the band differs from the usual, or empty
+    std::string film;                  // what to film where it cannot be told
+    std::vector<BandStep> stack;       // where the band comes from, lowest level first
     std::vector<std::string> off_with; // states with which it cannot be told: "support", "seat"
 };
 
@@ -116,8 +116,8 @@ struct RuleBook {
     const Rule* find(const std::string& id) const;
 };
 
-/// Reads rules; bad_value names rule, check and reason. Unknown keys, measures, roles, stances, needs, cautions, events, parts, rules, forms
-/// and sides are refused.
+/// Reads rules; bad_value names rule, check and reason. Unknown keys, measures, roles, stances, needs, cautions, events, parts, rules,
+/// forms and sides are refused.
 Result<RuleBook> parse_rules(const std::string& text);
 /// The rules built into the program.
 const RuleBook& rule_book();
