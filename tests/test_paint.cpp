@@ -213,6 +213,52 @@ private slots:
         // Four fifths of the lane from foot to tip: a tenth is room on either side.
         QVERIFY2(base - top > 70, qPrintable(QStringLiteral("%1 to %2").arg(top).arg(base)));
     }
+    void a_long_hold_is_drawn_in_windows_and_what_was_left_out_is_hatched() {
+        const Theme theme;
+        const auto pixels = [](const QImage& im, const QColor& c) {
+            int n = 0;
+            for (int y = 0; y < im.height(); ++y)
+                for (int x = 0; x < im.width(); ++x) n += im.pixelColor(x, y) == c;
+            return n;
+        };
+        std::array<int, 2> outside{};
+        for (const bool sinks : {false, true}) {
+            Movement done = test::movement("embrace_the_post");
+            for (auto& p : done.phases)
+                if (p.role == "hold") p.duration_s = 60, p.ease = Ease::flow, p.posture.depth -= sinks ? 0.08 : 0;
+            auto o = sim::take_of(500, 1.55);
+            o.student.score.repetitions = 1;
+            ReviewOptions ro;
+            ro.view = View::three_d;
+            ro.stature_m = 1.55;
+            const auto r = make_review(test::room_track(sim::Take(done, o)), test::movement("embrace_the_post"), ro);
+            QVERIFY(r);
+            Lane lane{QStringLiteral("Hip height"), QStringLiteral("1"), {}, (*r)->measures.find("hip.height"), nullptr, std::nullopt, {}};
+            for (const auto& c : (*r)->movement.checks)
+                if (c.id == "hold_hip_height") lane.checks.push_back(&c);
+            QCOMPARE(lane.checks.size(), std::size_t{1});
+            const auto map = TimeMapper::clock(0, (*r)->motion.time_s.back());
+            QImage im = canvas(1000, 160);
+            {
+                QPainter p(&im);
+                draw_lane(p, QRectF(0, 0, 999, 119), lane, **r, reference_times(**r), map, theme);
+                Review some = **r; // the second of the two is left out
+                some.alignment.left_out = {
+                    {some.alignment.repetitions.back().start_s, some.alignment.repetitions.back().end_s, NotJudged::Why::unlike, {}}};
+                some.alignment.repetitions.pop_back();
+                draw_ruler(p, QRectF(0, 122, 999, 36), some, map, theme);
+            }
+            outside[sinks ? 1 : 0] = pixels(im.copy(0, 0, 1000, 120), theme.palette.outside);
+            QVERIFY(pixels(im.copy(0, 0, 1000, 120), theme.palette.ink) > (sinks ? 50 : 200)); // windows within what is let
+            if (!sinks) QCOMPARE(pixels(im.copy(60, 112, 380, 7), theme.palette.faint), 0); // a limit below the lane is no line at its edge
+            // Hatched where nothing was judged, and only there.
+            const auto from = static_cast<int>(map.x((*r)->alignment.repetitions.back().start_s, QRectF(0, 0, 999, 1)));
+            QVERIFY(pixels(im.copy(from + 120, 122, 250, 18), theme.palette.faint) > 100);
+            QVERIFY(pixels(im.copy(from - 200, 124, 120, 14), theme.palette.faint) < 20);
+        }
+        QCOMPARE(outside[0], 0);
+        QVERIFY(outside[1] > 100); // the last windows lie beyond what is let
+    }
     void a_lane_shows_its_band_and_hatches_what_it_cannot_tell() {
         const auto r = reviewed("gaze_at_the_moon", View::front);
         QVERIFY(r);

@@ -75,8 +75,11 @@ void draw_hold(QPainter& p, const Check& check, const Lane& lane, const Review& 
             if (first.empty()) continue;
             const double began = signal::median(first);
             p.setPen(QPen(c.faint, 1, Qt::DashLine));
-            for (const double by : {-check.high.value_or(0), check.high.value_or(0)})
-                p.drawLine(QPointF(map.x(from, rect), y(began + by)), QPointF(map.x(to, rect), y(began + by)));
+            for (const double by : {-check.high.value_or(0), check.high.value_or(0)}) {
+                const double line = y(began + by);
+                if (line <= rect.top() + 0.5 || line >= rect.bottom() - 0.5) continue; // beyond what the lane shows
+                p.drawLine(QPointF(map.x(from, rect), line), QPointF(map.x(to, rect), line));
+            }
             for (const auto& w : hold_windows(at, x, own)) {
                 const bool out = check.high && std::abs(w.value - began) > *check.high;
                 p.setPen(QPen(out ? c.outside : c.ink, 2));
