@@ -264,7 +264,8 @@ private slots:
     /// What was agreed takes away what is asked for, never what keeps safe.
     void limits_are_never_asked_against_and_never_loosen_safety() {
         const auto movements = load_movements(test::data_dir());
-        for (const char* limit : {"high_stance", "no_overhead", "no_balance", "seated", "no_bends", "no_twists", "nothing_known"})
+        for (const char* limit : {"high_stance", "no_overhead", "no_balance", "seated", "no_bends", "no_twists", "care_knees", "care_low_back",
+                                  "care_neck", "care_shoulders", "nothing_known"})
             for (const auto& m : movements) {
                 Movement after = m;
                 apply(after, changes_of_limit(limit, "agreed"), BandLevel::student);
@@ -273,7 +274,7 @@ private slots:
                     const auto same = std::find_if(after.checks.begin(), after.checks.end(), [&](const Check& x) { return x.id == c.id; });
                     QVERIFY2(same != after.checks.end() && same->low == c.low && same->high == c.high, (m.id + " " + c.id).c_str());
                 }
-                if (std::string(limit) == "high_stance")
+                if (std::string(limit) == "high_stance" || std::string(limit) == "care_knees")
                     for (const auto& c : after.checks) {
                         // Nobody is sent lower.
                         const bool depth = c.measure == "hip.height" && c.severity != Severity::safety && (c.rule == "H3");
@@ -303,6 +304,42 @@ private slots:
         QVERIFY(asks_lower({}) > 0);
         QCOMPARE(asks_lower(changes_of_limit("high_stance", "agreed")), 0);
         QCOMPARE(asks_lower(changes_of_tired_day("little energy")), 0);
+    }
+
+    /// A knee before the toe is a matter of shape, and of safety for who has to take care of the knees.
+    void care_for_the_knees_makes_their_line_a_matter_of_safety() {
+        const auto m = test::movement("brush_and_push");
+        auto o = sim::take_of(4, 1.7);
+        o.student.faults.push_back({sim::Fault::knee_past_toe, 16, std::nullopt});
+        const Track track = test::room_track(sim::Take(m, o));
+        ReviewOptions ro;
+        ro.view = View::three_d;
+        ro.stature_m = 1.7;
+        for (const bool care : {false, true}) {
+            ro.adaptations = care ? changes_of_limit("care_knees", "agreed") : std::vector<BandChange>{};
+            const auto r = make_review(track, m, ro);
+            QVERIFY(r);
+            const Finding* f = nullptr;
+            for (const auto& x : (*r)->findings)
+                if (x.check.starts_with("front_knee_ahead") && x.verdict == Verdict::outside) f = &x;
+            QVERIFY(f);
+            QCOMPARE(f->severity, care ? Severity::safety : Severity::shape);
+            if (care) {
+                QCOMPARE((*r)->findings.front().severity, Severity::safety);
+                QCOMPARE(f->reason, std::string("agreed"));
+            }
+        }
+    }
+
+    void pain_is_understood_in_the_students_words() {
+        using L = std::vector<std::string>;
+        QCOMPARE(cares_of_pain("left Knee, a little"), L{"care_knees"});
+        QCOMPARE(cares_of_pain("das rechte Knie und der Nacken"), (L{"care_knees", "care_neck"}));
+        QCOMPARE(cares_of_pain("im Rücken"), L{"care_low_back"});
+        QCOMPARE(cares_of_pain("RÜCKEN"), L{"care_low_back"});
+        QCOMPARE(cares_of_pain("both shoulders"), L{"care_shoulders"});
+        QCOMPARE(cares_of_pain(""), L{});
+        QCOMPARE(cares_of_pain("a toe"), L{});
     }
 };
 QTEST_GUILESS_MAIN(TestJudgement)

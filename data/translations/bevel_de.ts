@@ -2,6 +2,53 @@
 <!DOCTYPE TS>
 <TS version="2.1" language="de" sourcelanguage="en">
 <context>
+    <name>OwnWords</name>
+    <message>
+        <source>head %1 ahead of the shoulders</source>
+        <translation>Kopf %1 vor den Schultern</translation>
+    </message>
+    <message>
+        <source>head %1 behind the shoulders</source>
+        <translation>Kopf %1 hinter den Schultern</translation>
+    </message>
+    <message>
+        <source>left shoulder %1 below the ear</source>
+        <translation>linke Schulter %1 unter dem Ohr</translation>
+    </message>
+    <message>
+        <source>right shoulder %1 below the ear</source>
+        <translation>rechte Schulter %1 unter dem Ohr</translation>
+    </message>
+    <message>
+        <source>nose %1 over the ears</source>
+        <translation>Nase %1 über den Ohren</translation>
+    </message>
+    <message>
+        <source>nose %1 under the ears</source>
+        <translation>Nase %1 unter den Ohren</translation>
+    </message>
+    <message>
+        <source>upper back rounded by %1</source>
+        <translation>oberer Rücken um %1 gerundet</translation>
+    </message>
+    <message>
+        <source>low back hollow by %1</source>
+        <translation>unterer Rücken um %1 hohl</translation>
+    </message>
+    <message>
+        <source>the hips sink by %1 of their height</source>
+        <translation>sinken die Hüften um %1 ihrer Höhe</translation>
+    </message>
+    <message>
+        <source>shoulders against hips turn by %1</source>
+        <translation>drehen die Schultern gegen die Hüften um %1</translation>
+    </message>
+    <message>
+        <source>the trunk bends sideways by %1</source>
+        <translation>neigt sich der Rumpf zur Seite um %1</translation>
+    </message>
+</context>
+<context>
     <name>arrivals</name>
     <message>
         <source>The body on the newest frame</source>
@@ -3364,8 +3411,8 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Es endet, bevor es beginnt.</translation>
     </message>
     <message>
-        <source>Plans of practice leave it out or take the gentler version.</source>
-        <translation>Übungspläne lassen es weg oder nehmen die sanftere Fassung.</translation>
+        <source>Plans of practice leave it out or take the gentler version, and no review asks for it.</source>
+        <translation>Übungspläne lassen es weg oder nehmen die sanftere Fassung, und keine Durchsicht verlangt es.</translation>
     </message>
 </context>
 <context>
@@ -3863,6 +3910,117 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>hips</source>
         <translation>Hüften</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::NeutralDialog</name>
+    <message>
+        <source>What is right for %1</source>
+        <translation>Was für %1 richtig ist</translation>
+    </message>
+    <message>
+        <source>Head, shoulders and back are held against what is right for this person instead of the quiet stand of each clip, so that a habit shows, and shows when it goes. Mark such moments in Review; nothing is learned by itself.</source>
+        <translation>Kopf, Schultern und Rücken werden an dem gemessen, was für diese Person richtig ist, statt am ruhigen Stand jeder Aufnahme; so zeigt sich eine Gewohnheit, und auch, wenn sie vergeht. Solche Momente werden in der Durchsicht markiert; nichts wird von selbst gelernt.</translation>
+    </message>
+    <message>
+        <source>Moments that are right</source>
+        <translation>Richtige Momente</translation>
+    </message>
+    <message>
+        <source>%1, at %2, %3: %4</source>
+        <translation>%1, bei %2, %3: %4</translation>
+    </message>
+    <message>
+        <source>a clip that is gone</source>
+        <translation>eine Aufnahme, die es nicht mehr gibt</translation>
+    </message>
+    <message>
+        <source>No moment is marked yet: in Review, “This moment is right for the student” (R).</source>
+        <translation>Noch ist kein Moment markiert: in der Durchsicht „Dieser Moment ist für den Schüler richtig“ (R).</translation>
+    </message>
+    <message>
+        <source>No longer right</source>
+        <translation>Nicht mehr richtig</translation>
+    </message>
+    <message>
+        <source>Look at it</source>
+        <translation>Ansehen</translation>
+    </message>
+    <message>
+        <source> in</source>
+        <translation> in</translation>
+    </message>
+    <message>
+        <source> cm</source>
+        <translation> cm</translation>
+    </message>
+    <message>
+        <source>not set</source>
+        <translation>nicht gesetzt</translation>
+    </message>
+    <message>
+        <source>Set by hand</source>
+        <translation>Von Hand gesetzt</translation>
+    </message>
+    <message>
+        <source>Ears ahead of the shoulders</source>
+        <translation>Ohren vor den Schultern</translation>
+    </message>
+    <message>
+        <source>Left shoulder below the ear</source>
+        <translation>Linke Schulter unter dem Ohr</translation>
+    </message>
+    <message>
+        <source>Right shoulder below the ear</source>
+        <translation>Rechte Schulter unter dem Ohr</translation>
+    </message>
+    <message>
+        <source>Nose over the ears</source>
+        <translation>Nase über den Ohren</translation>
+    </message>
+    <message>
+        <source>°</source>
+        <translation>°</translation>
+    </message>
+    <message>
+        <source>Rounding of the upper back</source>
+        <translation>Rundung des oberen Rückens</translation>
+    </message>
+    <message>
+        <source>Hollow of the low back</source>
+        <translation>Höhlung des unteren Rückens</translation>
+    </message>
+    <message>
+        <source>How far with ease</source>
+        <translation>Wie weit mit Leichtigkeit</translation>
+    </message>
+    <message>
+        <source>%1 (clip of %2)</source>
+        <translation>%1 (Aufnahme vom %2)</translation>
+    </message>
+    <message>
+        <source>The hips sink, of their height</source>
+        <translation>Die Hüften sinken, von ihrer Höhe</translation>
+    </message>
+    <message>
+        <source> %</source>
+        <translation> %</translation>
+    </message>
+    <message>
+        <source>Shoulders turn against the hips</source>
+        <translation>Die Schultern drehen gegen die Hüften</translation>
+    </message>
+    <message>
+        <source>The trunk bends sideways</source>
+        <translation>Der Rumpf neigt sich zur Seite</translation>
+    </message>
+    <message>
+        <source>From a gentle test or as the person says, never to the limit, never in pain or when dizzy. Practice is asked to stay at about seven tenths of it.</source>
+        <translation>Aus einer sanften Probe oder wie die Person es sagt, nie bis zur Grenze, nie bei Schmerz oder Schwindel. Die Übung soll bei etwa sieben Zehnteln davon bleiben.</translation>
+    </message>
+    <message>
+        <source>Keep</source>
+        <translation>Behalten</translation>
     </message>
 </context>
 <context>
@@ -4640,6 +4798,33 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>Balance</source>
         <translation>Gleichgewicht</translation>
+    </message>
+    <message>
+        <source>What is right, how far with ease …</source>
+        <translation>Was richtig ist, wie weit mit Leichtigkeit …</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n moment(s) marked as right.</source>
+        <translation>
+            <numerusform>%n Moment als richtig markiert.</numerusform>
+            <numerusform>%n Momente als richtig markiert.</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Set by hand: %1.</source>
+        <translation>Von Hand gesetzt: %1.</translation>
+    </message>
+    <message>
+        <source>With ease %1.</source>
+        <translation>Mit Leichtigkeit %1.</translation>
+    </message>
+    <message>
+        <source>Nothing is marked as right: head, shoulders and back are held against the quiet stand of each clip, so that a habit that is there all the time does not show.</source>
+        <translation>Nichts ist als richtig markiert: Kopf, Schultern und Rücken werden am ruhigen Stand jeder Aufnahme gemessen, sodass sich eine Gewohnheit, die immer da ist, nicht zeigt.</translation>
+    </message>
+    <message>
+        <source>what is right</source>
+        <translation>was richtig ist</translation>
     </message>
 </context>
 <context>
@@ -5898,6 +6083,66 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>what the clip shows</source>
         <translation>was die Aufnahme zeigt</translation>
     </message>
+    <message>
+        <source>This moment is right for the student</source>
+        <translation>Dieser Moment ist für den Schüler richtig</translation>
+    </message>
+    <message>
+        <source>Head, shoulders and back as they stand here are what this student&apos;s clips from this side are held against</source>
+        <translation>An Kopf, Schultern und Rücken, wie sie hier stehen, werden die Aufnahmen dieses Schülers von dieser Seite gemessen</translation>
+    </message>
+    <message>
+        <source>This clip shows how far the student goes with ease …</source>
+        <translation>Diese Aufnahme zeigt, wie weit der Schüler mit Leichtigkeit geht …</translation>
+    </message>
+    <message>
+        <source>Depth, twist and side bend of a gentle test; effort in other clips is held against them</source>
+        <translation>Tiefe, Drehung und Seitneigung einer sanften Probe; daran wird die Anstrengung in anderen Aufnahmen gemessen</translation>
+    </message>
+    <message>
+        <source>Say first whose clip this is: what is right belongs to a person.</source>
+        <translation>Sag zuerst, wessen Aufnahme das ist: was richtig ist, gehört zu einer Person.</translation>
+    </message>
+    <message>
+        <source>Neither head nor shoulders can be told here. Clips from the side tell the head, from the front and the side the shoulders; what you know can be set by hand under People.</source>
+        <translation>Weder Kopf noch Schultern lassen sich hier erkennen. Aufnahmen von der Seite zeigen den Kopf, von vorn und von der Seite die Schultern; was du weißt, lässt sich unter Personen von Hand setzen.</translation>
+    </message>
+    <message>
+        <source>a moment that is right</source>
+        <translation>ein richtiger Moment</translation>
+    </message>
+    <message>
+        <source>Kept as right for %1: %2. Clips from this side are held against it from now on.</source>
+        <translation>Als richtig für %1 behalten: %2. Aufnahmen von dieser Seite werden von nun an daran gemessen.</translation>
+    </message>
+    <message>
+        <source>Nothing in this clip goes far enough, or is seen well enough, to be a range.</source>
+        <translation>Nichts in dieser Aufnahme geht weit genug oder ist gut genug zu sehen, um ein Spielraum zu sein.</translation>
+    </message>
+    <message>
+        <source>How far with ease</source>
+        <translation>Wie weit mit Leichtigkeit</translation>
+    </message>
+    <message>
+        <source>In this clip %1.
+
+Is this how far %2 goes with ease, without strain, pain or a wobble? Other clips are asked to stay at about seven tenths of it. Never test to the limit.</source>
+        <translation>In dieser Aufnahme %1.
+
+Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere Aufnahmen sollen bei etwa sieben Zehnteln davon bleiben. Nie bis zur Grenze proben.</translation>
+    </message>
+    <message>
+        <source>Yes, keep it</source>
+        <translation>Ja, behalten</translation>
+    </message>
+    <message>
+        <source>how far with ease</source>
+        <translation>wie weit mit Leichtigkeit</translation>
+    </message>
+    <message>
+        <source>Kept. Clips of %1 other than this one are held against it.</source>
+        <translation>Behalten. Andere Aufnahmen von %1 werden daran gemessen.</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::RewordDialog</name>
@@ -6995,10 +7240,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Scheitel hoch, Blick waagrecht, Kopf nicht geneigt</translation>
     </message>
     <message>
-        <source>Do less: stay at about seven tenths of what you could.</source>
-        <translation>Tu weniger: bleib bei etwa sieben Zehnteln dessen, was ginge.</translation>
-    </message>
-    <message>
         <source>Draw the foot in</source>
         <translation>Den Fuß heranziehen</translation>
     </message>
@@ -7619,16 +7860,8 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Übe beide Seiten gleich oft; die mit weniger Wiederholungen noch einmal.</translation>
     </message>
     <message>
-        <source>Range used</source>
-        <translation>Genutzter Umfang</translation>
-    </message>
-    <message>
         <source>Reach with the heel</source>
         <translation>Mit der Ferse reichen</translation>
-    </message>
-    <message>
-        <source>Record a comfortable range of this student first.</source>
-        <translation>Zuerst einen bequemen Umfang aufzeichnen.</translation>
     </message>
     <message>
         <source>Repeats left and right</source>
@@ -7857,10 +8090,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>The depth is within what the knees can carry.</source>
         <translation>Die Tiefe ist so, dass die Knie sie tragen.</translation>
-    </message>
-    <message>
-        <source>The effort stays within an easy range.</source>
-        <translation>Die Anstrengung bleibt im leichten Umfang.</translation>
     </message>
     <message>
         <source>The elbows are low, never locked</source>
@@ -8375,10 +8604,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>jede Ansicht</translation>
     </message>
     <message>
-        <source>any, with a recorded range</source>
-        <translation>jede Ansicht, mit aufgezeichnetem Umfang</translation>
-    </message>
-    <message>
         <source>as its parts</source>
         <translation>wie seine Teile</translation>
     </message>
@@ -8425,10 +8650,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>close</source>
         <translation>schließen</translation>
-    </message>
-    <message>
-        <source>depth of the sink against the deepest recorded of this student</source>
-        <translation>Tiefe des Sinkens gegen die tiefste aufgezeichnete</translation>
     </message>
     <message>
         <source>difference of the number of repetitions, left and right</source>
@@ -11470,6 +11691,70 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>from the end of the way into a hold to the beginning of the way out</source>
         <translation>vom Ende des Weges in ein Halten bis zum Beginn des Weges hinaus</translation>
     </message>
+    <message>
+        <source>Bend less: to about seven tenths of what you comfortably could.</source>
+        <translation>Neige dich weniger: etwa sieben Zehntel dessen, was dir leicht fällt.</translation>
+    </message>
+    <message>
+        <source>Full tension for a moment is the exercise; it asks no range.</source>
+        <translation>Volle Spannung für einen Moment ist die Übung; sie verlangt keine Weite.</translation>
+    </message>
+    <message>
+        <source>Range used in bending sideways</source>
+        <translation>Genutzter Spielraum beim Seitneigen</translation>
+    </message>
+    <message>
+        <source>Range used in depth</source>
+        <translation>Genutzter Spielraum in der Tiefe</translation>
+    </message>
+    <message>
+        <source>Range used in twisting</source>
+        <translation>Genutzter Spielraum beim Drehen</translation>
+    </message>
+    <message>
+        <source>Stay higher: sink to about seven tenths of what you comfortably could.</source>
+        <translation>Bleib höher: sinke etwa sieben Zehntel dessen, was dir leicht fällt.</translation>
+    </message>
+    <message>
+        <source>The bend stays within an easy range.</source>
+        <translation>Die Neigung bleibt in einem leichten Spielraum.</translation>
+    </message>
+    <message>
+        <source>The depth stays within an easy range.</source>
+        <translation>Die Tiefe bleibt in einem leichten Spielraum.</translation>
+    </message>
+    <message>
+        <source>The twist stays within an easy range.</source>
+        <translation>Die Drehung bleibt in einem leichten Spielraum.</translation>
+    </message>
+    <message>
+        <source>Twist less: to about seven tenths of what you comfortably could.</source>
+        <translation>Dreh dich weniger: etwa sieben Zehntel dessen, was dir leicht fällt.</translation>
+    </message>
+    <message>
+        <source>any, with a known range</source>
+        <translation>beliebig, mit bekanntem Spielraum</translation>
+    </message>
+    <message>
+        <source>as the side bend, with a known range</source>
+        <translation>wie die Seitneigung, mit bekanntem Spielraum</translation>
+    </message>
+    <message>
+        <source>as the turn gap, with a known range</source>
+        <translation>wie die Verdrehung, mit bekanntem Spielraum</translation>
+    </message>
+    <message>
+        <source>how far the hips sink, in how far this person sinks with ease</source>
+        <translation>wie weit die Hüften sinken, im Verhältnis zu dem, wie weit diese Person leicht sinkt</translation>
+    </message>
+    <message>
+        <source>side bend of the trunk, in how far this person bends with ease</source>
+        <translation>Seitneigung des Rumpfs, im Verhältnis zu dem, wie weit diese Person sich leicht neigt</translation>
+    </message>
+    <message>
+        <source>turn of the shoulders against the hips, in how far this person twists with ease</source>
+        <translation>Drehung der Schultern gegen die Hüften, im Verhältnis zu dem, wie weit diese Person sich leicht dreht</translation>
+    </message>
 </context>
 <context>
     <name>fields</name>
@@ -12246,6 +12531,10 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>little energy that day</source>
         <translation>wenig Kraft an diesem Tag</translation>
+    </message>
+    <message>
+        <source>pain that day</source>
+        <translation>Schmerz an dem Tag</translation>
     </message>
 </context>
 <context>
@@ -13207,6 +13496,26 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>The time stamps of the clip do not increase from frame to frame. Save it again as MP4 and take it in once more.</source>
         <translation>Die Zeitstempel des Clips nehmen nicht von Bild zu Bild zu. Speichere ihn neu als MP4 und nimm ihn noch einmal auf.</translation>
+    </message>
+    <message>
+        <source>Held against what was marked as right for this student.</source>
+        <translation>Gemessen an dem, was für diesen Schüler als richtig markiert ist.</translation>
+    </message>
+    <message>
+        <source>Care for the knees</source>
+        <translation>Rücksicht auf die Knie</translation>
+    </message>
+    <message>
+        <source>Care for the low back</source>
+        <translation>Rücksicht auf den unteren Rücken</translation>
+    </message>
+    <message>
+        <source>Care for the neck</source>
+        <translation>Rücksicht auf den Nacken</translation>
+    </message>
+    <message>
+        <source>Care for the shoulders</source>
+        <translation>Rücksicht auf die Schultern</translation>
     </message>
 </context>
 </TS>

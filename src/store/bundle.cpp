@@ -144,6 +144,7 @@ Result<bool> write_bundle(const Library& library, std::int64_t id, const fs::pat
     const auto figures = library.figures(id);
     const auto sent = library.sent(id);
     const auto practice = library.practice(id);
+    const auto neutral = library.neutral(id);
     ClipQuery of;
     of.person = id;
     of.most = bundle_entries / 4;
@@ -151,9 +152,15 @@ Result<bool> write_bundle(const Library& library, std::int64_t id, const fs::pat
     for (const Error* e : std::initializer_list<const Error*>{facts ? nullptr : &facts.error(), heights ? nullptr : &heights.error(),
                                                               agreements ? nullptr : &agreements.error(),
                                                               figures ? nullptr : &figures.error(), sent ? nullptr : &sent.error(),
-                                                              practice ? nullptr : &practice.error(), clips ? nullptr : &clips.error()})
+                                                              practice ? nullptr : &practice.error(), neutral ? nullptr : &neutral.error(), clips ? nullptr : &clips.error()})
         if (e) return tl::unexpected(*e);
     std::reverse(clips->begin(), clips->end()); // oldest first
+    // Clips are known by their place, from 1; 0 is none of these.
+    PersonNeutral own = *neutral;
+    own.renumber([&](std::int64_t clip) -> std::int64_t {
+        const auto at = std::find_if(clips->begin(), clips->end(), [&](const Clip& c) { return c.id == clip; });
+        return at == clips->end() ? 0 : at - clips->begin() + 1;
+    });
     PendingFile out(file);
     int why = 0;
     Zip z(zip_open(out.path().string().c_str(), ZIP_CREATE | ZIP_TRUNCATE, &why));
@@ -168,7 +175,8 @@ Result<bool> write_bundle(const Library& library, std::int64_t id, const fs::pat
                    {"goals", facts->goals}, {"consent", facts->consent}, {"language", facts->language},
                    {"email", facts->email}, {"lengths", facts->lengths}, {"balance_step", facts->balance_step},
                    {"taught", taught},      {"heights", grown},          {"shoulder_width_m", who->shoulder_width_m},
-                   {"fist_m", who->fist_m}, {"foot_m", who->foot_m},     {"keep_until", who->keep_until}};
+                   {"fist_m", who->fist_m}, {"foot_m", who->foot_m},     {"keep_until", who->keep_until},
+                   {"neutral", neutral_text(own)}};
     for (const auto& a : *agreements)
         agreed.push_back({{"check", a.check},
                           {"low", maybe(a.low)},
@@ -412,6 +420,11 @@ struct BundleReader {
         }
         std::vector<std::int64_t> clips;
         for (const auto& c : list(j, "clips", bundle_entries / 4)) clips.push_back(clip(c, id));
+        if (j["person"].contains("neutral")) { // not in older ones
+            auto own = must(parse_neutral(text(j["person"], "neutral", 64U * 1024U)));
+            own.renumber([&](std::int64_t at) { return at >= 1 && at <= std::ssize(clips) ? clips[static_cast<std::size_t>(at - 1)] : 0; });
+            if (!own.empty()) must(library.set_neutral(id, own));
+        }
         for (const auto& l : list(j, "letters", bundle_entries / 4)) {
             SentLetter s;
             s.person = id;

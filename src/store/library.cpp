@@ -9,7 +9,7 @@ namespace bevel {
 namespace {
 
 namespace fs = std::filesystem;
-constexpr int newest = 16;
+constexpr int newest = 17;
 
 /// Steps from one version of the library to the next; never edited once released, only added to.
 const std::array<const char*, newest> steps{
@@ -133,6 +133,34 @@ const std::array<const char*, newest> steps{
     // 16: what else a clip may show than it is named, and what it is judged as all the same
     "ALTER TABLE clip ADD COLUMN which TEXT NOT NULL DEFAULT '';"
     "ALTER TABLE clip ADD COLUMN as_named TEXT NOT NULL DEFAULT '';",
+    // 17: ids of people and clips are never used again, so that what comes late for one that was deleted lands on nobody; a person's own
+    // neutral and comfortable range
+    "CREATE TABLE person_17(id INTEGER PRIMARY KEY AUTOINCREMENT, name TEXT NOT NULL, stature_m REAL NOT NULL CHECK(stature_m BETWEEN 0.8 "
+    "AND 2.5), notes TEXT NOT NULL DEFAULT '', shoulder_width_m REAL NOT NULL DEFAULT 0, keep_until TEXT NOT NULL DEFAULT '', fist_m REAL "
+    "NOT NULL DEFAULT 0, foot_m REAL NOT NULL DEFAULT 0, neutral TEXT NOT NULL DEFAULT '');"
+    "INSERT INTO person_17(id, name, stature_m, notes, shoulder_width_m, keep_until, fist_m, foot_m) SELECT id, name, stature_m, notes, "
+    "shoulder_width_m, keep_until, fist_m, foot_m FROM person;"
+    "DROP TABLE person;"
+    "ALTER TABLE person_17 RENAME TO person;"
+    "CREATE TABLE clip_17(id INTEGER PRIMARY KEY AUTOINCREMENT, person INTEGER REFERENCES person(id), file TEXT NOT NULL, movement TEXT "
+    "NOT NULL, school TEXT NOT NULL DEFAULT '', view TEXT NOT NULL DEFAULT '', filmed_on TEXT NOT NULL DEFAULT '', arrived_on TEXT NOT "
+    "NULL DEFAULT '', state INTEGER NOT NULL DEFAULT 0, problem TEXT NOT NULL DEFAULT '', mirrored INTEGER NOT NULL DEFAULT 0, hash TEXT "
+    "NOT NULL DEFAULT '', named TEXT NOT NULL DEFAULT '', guess TEXT NOT NULL DEFAULT '', turn INTEGER NOT NULL DEFAULT 0, pair INTEGER "
+    "NOT NULL DEFAULT 0, part_from_s REAL, part_to_s REAL, states TEXT NOT NULL DEFAULT '', footwear TEXT NOT NULL DEFAULT '', surface "
+    "TEXT NOT NULL DEFAULT '', meant TEXT NOT NULL DEFAULT '', look BLOB NOT NULL DEFAULT x'', version TEXT, film_dropped INTEGER NOT NULL "
+    "DEFAULT 0, which TEXT NOT NULL DEFAULT '', as_named TEXT NOT NULL DEFAULT '');"
+    "INSERT INTO clip_17(id, person, file, movement, school, view, filmed_on, arrived_on, state, problem, mirrored, hash, named, guess, "
+    "turn, pair, part_from_s, part_to_s, states, footwear, surface, meant, look, version, film_dropped, which, as_named) SELECT id, "
+    "person, file, movement, school, view, filmed_on, arrived_on, state, problem, mirrored, hash, named, guess, turn, pair, part_from_s, "
+    "part_to_s, states, footwear, surface, meant, look, version, film_dropped, which, as_named FROM clip;"
+    "DROP TABLE clip;"
+    "ALTER TABLE clip_17 RENAME TO clip;"
+    "CREATE INDEX clip_person ON clip(person);"
+    "CREATE INDEX clip_file ON clip(file);"
+    "CREATE INDEX clip_state ON clip(state);"
+    "CREATE INDEX clip_turn ON clip(turn);"
+    "CREATE INDEX clip_search ON clip(arrived_on, id, person, movement, filmed_on, state, named);"
+    "CREATE INDEX clip_line ON clip(person, movement, filmed_on, arrived_on, pair);",
 };
 
 } // namespace
@@ -380,9 +408,13 @@ Result<std::vector<std::pair<std::string, double>>> Library::heights(std::int64_
 Result<std::vector<Person>> Library::people() const {
     const std::lock_guard lock(*mutex_);
     Query q(db_,
-            "SELECT id, name, stature_m, notes, shoulder_width_m, keep_until, fist_m, foot_m FROM person ORDER BY name COLLATE NOCASE");
+            "SELECT id, name, stature_m, notes, shoulder_width_m, keep_until, fist_m, foot_m, neutral FROM person ORDER BY name COLLATE "
+            "NOCASE");
     std::vector<Person> out;
-    while (q.row()) out.push_back({q.integer(0), q.text(1), q.real(2), q.text(3), q.real(4), q.text(5), q.real(6), q.real(7)});
+    while (q.row()) {
+        out.push_back({q.integer(0), q.text(1), q.real(2), q.text(3), q.real(4), q.text(5), q.real(6), q.real(7)});
+        if (auto own = parse_neutral(q.text(8))) out.back().neutral = std::move(*own); // one that is damaged is set anew
+    }
     if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
     return out;
 }

@@ -1,6 +1,7 @@
 // The library: people, clips, tracks, decisions and letters in one SQLite file in the user's data folder, clips beside it.
 #pragma once
 #include "core/body/points.h"
+#include "core/ground/own_neutral.h"
 #include "core/result.h"
 #include "core/review/limits.h"
 #include "store/people.h"
@@ -26,6 +27,7 @@ struct Person {
     double shoulder_width_m = 0;   // SW as last measured from the front; 0 when it never was
     std::string keep_until{};      // ISO date after which the films may go; empty: no end was chosen
     double fist_m = 0, foot_m = 0; // across the knuckles, heel to toe tip, as marked on a picture; 0: told from the height
+    PersonNeutral neutral{};       // what is right for them (Library::set_neutral); empty also where it cannot be read
 };
 
 /// `asked`: the body was found, and whose it is or which movement has yet to be said.
@@ -204,6 +206,10 @@ public:
     Result<std::vector<Person>> people() const;
     Result<PersonFacts> facts(std::int64_t person) const;
     Result<bool> set_facts(std::int64_t person, const PersonFacts& f);
+    /// What is right for a person and how far they go with ease; their kept figures are to be made anew when it changes. bad_value as
+    /// parse_neutral.
+    Result<PersonNeutral> neutral(std::int64_t person) const;
+    Result<bool> set_neutral(std::int64_t person, const PersonNeutral& neutral);
     Result<Condition> condition(std::int64_t clip) const;
     Result<bool> set_condition(std::int64_t clip, const Condition& c); // bad_value "energy" beyond 0–10
     /// The figures of a clip, in place of those kept before.

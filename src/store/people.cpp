@@ -41,6 +41,33 @@ Result<bool> Library::set_facts(std::int64_t person, const PersonFacts& f) {
     });
 }
 
+Result<PersonNeutral> Library::neutral(std::int64_t person) const {
+    const std::lock_guard lock(*mutex_);
+    Query q(db_, "SELECT neutral FROM person WHERE id=?");
+    q.bind(person);
+    if (!q.row()) {
+        if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
+        return PersonNeutral{};
+    }
+    return parse_neutral(q.text(0));
+}
+
+Result<bool> Library::set_neutral(std::int64_t person, const PersonNeutral& neutral) {
+    const auto text = neutral_text(neutral);
+    if (const auto again = parse_neutral(text); !again) return tl::unexpected(again.error());
+    return together([&]() -> Result<bool> {
+        Query q(db_, "UPDATE person SET neutral=? WHERE id=?");
+        if (auto ok = q.bind(text).bind(person).run(); !ok) return ok;
+        if (sqlite3_changes(db_) == 0) return fail(Code::not_found, "person");
+        for (const char* sql : {"DELETE FROM figure WHERE clip IN (SELECT id FROM clip WHERE person=?)",
+                                "DELETE FROM figures_of WHERE clip IN (SELECT id FROM clip WHERE person=?)"}) {
+            Query figures(db_, sql); // held against something else, other figures
+            if (auto ok = figures.bind(person).run(); !ok) return ok;
+        }
+        return true;
+    });
+}
+
 Result<Condition> Library::condition(std::int64_t clip) const {
     const std::lock_guard lock(*mutex_);
     Query q(db_, "SELECT pain, energy FROM condition WHERE clip=?");

@@ -408,6 +408,11 @@ std::vector<Wrong> every_way(const Movement& m) {
             if (s.repetition < 6) end = std::max(end, s.end_s);
         w.take.to_s = end + 0.6;
     }
+    // Somebody goes as far as they can: the movement as asked, by one whose ease ends there.
+    for (const char* what : {"depth", "twist", "bend"}) {
+        Wrong& w = way(std::string("all of the ease: ") + what);
+        w.own = [what](const sim::Truth& truth) { return ease_that_is_used(truth, what, 1.0); };
+    }
     {
         Wrong& w = way("one side smaller");
         w.after = [](Track& t, const sim::Truth& truth) {
@@ -437,6 +442,30 @@ bool says_something(const Movement& m, const Wrong& w) {
 }
 } // namespace
 
+PersonNeutral ease_that_is_used(const sim::Truth& truth, const std::string& what, double share) {
+    double most = 0;
+    auto yaw = [](const Vec3& l, const Vec3& r) { return std::atan2(r.z() - l.z(), l.x() - r.x()); };
+    for (std::size_t f = 0; f < truth.time_s.size(); ++f) {
+        bool asked = false;
+        for (const auto& s : truth.phases) asked = asked || (truth.time_s[f] >= s.start_s && truth.time_s[f] < s.end_s);
+        if (!asked) continue;
+        const Body3 &b = truth.points[f], &first = truth.points.front();
+        const double turned = yaw(b[left_shoulder], b[right_shoulder]) - yaw(b[left_hip], b[right_hip]);
+        const Vec3 up = 0.5 * (b[left_shoulder] + b[right_shoulder] - b[left_hip] - b[right_hip]);
+        const double facing = truth.facing[f], side = up.x() * std::cos(facing) - up.z() * std::sin(facing);
+        const double now = what == "depth"   ? 1 - (b[left_hip].y() + b[right_hip].y()) / (first[left_hip].y() + first[right_hip].y())
+                           : what == "twist" ? std::abs(std::atan2(std::sin(turned), std::cos(turned))) * 57.29577951
+                                             : std::abs(std::atan2(side, up.y())) * 57.29577951;
+        most = std::max(most, now);
+    }
+    PersonNeutral out;
+    const Comfort ease{most / share, 0};
+    if (what == "depth" && most > 0.05) out.depth = ease;
+    if (what == "twist" && most > 5) out.twist = ease;
+    if (what == "bend" && most > 5) out.bend = ease;
+    return out;
+}
+
 std::vector<Wrong> wrong_ways(const Movement& m) {
     auto all = every_way(m);
     std::erase_if(all, [&](const Wrong& w) { return !says_something(m, w); });
@@ -461,6 +490,7 @@ std::shared_ptr<const Review> reviewed(const Movement& asked, const Wrong& way) 
     ro.stature_m = o.student.stature_m;
     ro.states = way.states;
     ro.adaptations = way.agreed;
+    if (way.own) ro.own = way.own(take.truth());
     auto r = make_review(t, asked, ro);
     return r ? *r : nullptr;
 }

@@ -14,6 +14,7 @@ struct Wrong {
     std::function<void(Track&, const sim::Truth&)> after; // what is changed in the points and marks; may be empty
     std::vector<SupportState> states = {};
     std::vector<BandChange> agreed = {};
+    std::function<PersonNeutral(const sim::Truth&)> own = {}; // what is known of the person; may be empty
 };
 
 /// Every way that makes sense for a movement: "lean_forward=22", "astray stance high", "points lean", "order toes_first", ...
@@ -22,6 +23,9 @@ std::vector<Wrong> wrong_ways(const Movement& movement);
 std::optional<Wrong> wrong_way(const Movement& movement, const std::string& id);
 /// Done without a fault.
 Wrong as_asked(const Movement& movement);
+
+/// The range of a person who uses that share of it at the farthest moment: "depth", "twist" or "bend"; by formulas of its own.
+PersonNeutral ease_that_is_used(const sim::Truth& truth, const std::string& what, double share);
 
 /// The review of what was done so, held against the movement asked for, from exact points in metres; null where it is refused.
 std::shared_ptr<const Review> reviewed(const Movement& asked, const Wrong& way);

@@ -159,6 +159,8 @@ Result<Motion> make_motion(const Track& raw, const MotionOptions& options) {
     }
     slopes_of_back(m, t);
     find_neutral(m, options);
+    m.neutral.own = options.own.seen_from(m.view);
+    m.neutral.depth = options.own.depth, m.neutral.twist = options.own.twist, m.neutral.bend = options.own.bend;
     if (options.errors) finish_shared(m);
     return made;
 }

@@ -3,6 +3,7 @@
 #pragma once
 #include "core/body/dims.h"
 #include "core/ground/camera.h"
+#include "core/ground/own_neutral.h"
 #include "core/result.h"
 #include <span>
 
@@ -20,6 +21,8 @@ struct Neutral {
     double thigh = 0, shank = 0, trunk = 0, foot = 0;
     Body3 body;          // median of the quiet second, in the student's own axes; proportions: not to be used
     double knee_sum = 0; // mean knee bend while standing, degrees
+    OwnFigures own;      // the person's own, in place of this clip's, as a clip of this view shows them
+    std::optional<Comfort> depth, twist, bend; // comfortable range of the person
 };
 
 /// 1-sigma of a point, m: level and across the line of sight, upright and across it, and along it. For points given in metres all are the
@@ -92,6 +95,7 @@ struct MotionOptions {
     std::optional<View> view;               // as declared
     std::optional<double> stature_m;        // the student's height
     std::optional<double> shoulder_width_m; // from an earlier clip of this student; used where this one cannot show it
+    PersonNeutral own;                      // what is right for this person; ranges told from this very clip are to be taken out before
     bool filter = true;
     bool errors = true;   // shared errors are worked out
     double cutoff_hz = 0; // 0: 6 Hz for 3D points, 4 Hz for points found on pictures

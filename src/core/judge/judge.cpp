@@ -53,6 +53,7 @@ private:
         f.reason = c.reason;
         f.film = c.film;
         f.of_clip = v.of_clip;
+        f.own_neutral = v.own_neutral;
         if (const auto told = told_of(v.other); !told.empty()) f.other = combine(told);
         f.phase = c.phases.empty() ? "" : c.phases.front();
         return f;
@@ -153,9 +154,10 @@ private:
         if (held.size() == 1 && held.front().told.empty()) {
             std::map<Absent, int> missing;
             for (const auto& r : v.repetitions) ++missing[r.absent];
-            // What the rule is about does not happen in this clip: there is nothing to say.
-            if (missing.size() == 1 && missing.begin()->first == Absent::no_occasion) return;
-            missing.erase(Absent::no_occasion);
+            // What the rule is about does not happen in this clip, or nobody said how far this student goes with ease: there is nothing to
+            // say.
+            missing.erase(Absent::no_occasion), missing.erase(Absent::not_recorded);
+            if (missing.empty() && !v.repetitions.empty()) return;
             int most = -1;
             for (const auto& [a, n] : missing)
                 if (n > most) most = n, f.absent = a;
@@ -316,7 +318,7 @@ private:
         f.verdict = Verdict::inside;
         // Where nothing is asked any more nothing is praised, nor what a habit would look like in its own quiet stand.
         const auto* info = measure_info(c.measure);
-        const bool praised = (c.low || c.high) && !(info && info->habit);
+        const bool praised = (c.low || c.high) && !(info && info->habit && !f.own_neutral);
         f.sure = praised;
         double widest = 0;
         for (const auto& h : held) {

@@ -57,6 +57,7 @@ struct Finding {
     bool sure = false;                  // inside beyond its error in every phase: may be praised
     std::string sure_phase;             // not sure in every phase, but in this one
     bool by_hand = false;               // seen by the instructor: words and a moment, no figure
+    bool own_neutral = false;           // held against what is right for this person (CheckValues)
     bool allowed = false;               // outside the usual band, inside the one agreed with this student
     double share_outside = 0;           // of the moments of those repetitions
     double matters = 0;                 // smallest amount worth a remark

@@ -830,7 +830,10 @@ double RepetitionValue::sigma() const {
 
 Summaries summarise(const Motion& motion, const Measures& measures, const Alignment& alignment, const Movement& movement,
                     const ReferenceModel& reference, const std::vector<SupportState>& states, const RuleBook& rules) {
-    return Summariser(motion, measures, alignment, movement, reference, states, rules).run();
+    Summaries out = Summariser(motion, measures, alignment, movement, reference, states, rules).run();
+    for (auto& v : out.values)
+        if (const auto part = own_part_of(movement.checks[v.check].measure, v.side)) v.own_neutral = motion.neutral.own.of(*part).has_value();
+    return out;
 }
 
 double CombinedValue::sigma() const {

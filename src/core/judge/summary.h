@@ -32,7 +32,8 @@ struct CheckValues {
     std::vector<PhaseValues> phases;          // in the movement's order; empty for checks that do not look at phases one by one
     int of_clip = 0;                          // 1: of the second of two paired clips; repetitions are counted in that one
     /// The same check as the other clip of the pair tells it, where both tell it; the surer one is judged.
-    std::vector<RepetitionValue> other;
+    std::vector<RepetitionValue> other{};
+    bool own_neutral = false; // held against what is right for this person, not against the clip's own quiet stand
 };
 
 struct Summaries {

@@ -115,14 +115,14 @@ double ears_ahead(const Body3& b) {
     return 100 * (mid(b, left_ear).z() - mid(b, left_shoulder).z());
 }
 Value head_offset(const Body3& b, const Build& c) {
-    return ears_ahead(b) - ears_ahead(*c.neutral);
+    return ears_ahead(b) - (c.own ? 100 * *c.own * c.stature : ears_ahead(*c.neutral));
 }
 double gaze(const Body3& b) {
     const Vec3 d = b[nose] - mid(b, left_ear);
     return std::atan2(d.y(), std::hypot(d.x(), d.z())) / deg;
 }
 Value head_pitch(const Body3& b, const Build& c) {
-    return gaze(b) - gaze(*c.neutral);
+    return gaze(b) - (c.own ? *c.own : gaze(*c.neutral));
 }
 Value head_turn(const Body3& b, const Build&) {
     const Vec3 d = b[nose] - mid(b, left_ear);
@@ -145,7 +145,7 @@ Value plumb_forward(const Body3& b, const Build&) {
 }
 Value shoulder_gap(const Body3& b, const Build& c) {
     const double now = at(b, c, left_ear).y() - at(b, c, left_shoulder).y(),
-                 then = at(*c.neutral, c, left_ear).y() - at(*c.neutral, c, left_shoulder).y();
+                 then = c.own ? *c.own * c.stature : at(*c.neutral, c, left_ear).y() - at(*c.neutral, c, left_shoulder).y();
     if (then < 0.03) return Absent::no_neutral;
     return now / then;
 }

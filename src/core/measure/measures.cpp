@@ -40,6 +40,10 @@ public:
         c_.hip_height = m.neutral.hip_height;
         c_.thigh = m.neutral.thigh;
         if (m.neutral.source == NeutralSource::quiet_second) c_.neutral = &m.neutral.body;
+        if (const auto part = own_part_of(d.id, side); part && m.neutral.own.of(*part)) {
+            own_figure_ = *m.neutral.own.of(*part);
+            c_.own = own_figure_.value;
+        }
     }
 
     MeasureSeries run() {
@@ -48,7 +52,7 @@ public:
             Sample& s = out.samples[f];
             s.absent = !m_.valid[f]                                 ? Absent::no_body
                        : info_.needs_vertical && !m_.vertical_known ? Absent::no_vertical
-                       : info_.needs_neutral && !c_.neutral         ? Absent::no_neutral
+                       : info_.needs_neutral && !c_.neutral && !c_.own ? Absent::no_neutral
                                                                     : seen(m_, f, d_.axis, info_);
             if (!s.present()) continue;
             const Value v = turned_pair(f) ? Value(Absent::turned) : d_.f(own_[f], c_);
@@ -146,7 +150,9 @@ private:
                 own += std::pow(by * steps[k].second, 2);
                 if (m_.from_pictures() && k < 2 && s.person > 0) { // what stays with the person moved the neutral alike
                     double with = by;
-                    if (c.neutral && info_.needs_neutral) {
+                    if (c.own && !own_figure_.by_hand) {
+                        with = 0.33 * by; // moments seen alike are off alike
+                    } else if (!c.own && c.neutral && info_.needs_neutral) {
                         then[p] = keep_then + h * steps[k].first;
                         with = difference(d_.f(now, c), centre) / h;
                         // A third of it changes with the posture.
@@ -185,6 +191,11 @@ private:
             const double by = difference(d_.f(e.moved.empty() ? own_[f] : e.moved[g], moved), centre);
             (e.person ? person : clip) += by * by;
         }
+        if (c_.own && own_figure_.sigma > 0) {
+            Build moved = c_;
+            moved.own = own_figure_.value + own_figure_.sigma;
+            clip += std::pow(difference(d_.f(own_[f], moved), centre), 2);
+        }
         if (std::string_view(d_.id) == "hip.height" && !c_.neutral) person += std::pow(0.03 * centre, 2); // hips of a body of this height
         return {static_cast<float>(own), static_cast<float>(clip), static_cast<float>(person)};
     }
@@ -196,6 +207,7 @@ private:
     const MeasureInfo& info_;
     std::optional<Side> side_;
     Build c_;
+    OwnFigure own_figure_; // where c_.own is set
     Vec2 facing_{1, 0}; // cosine and sine of the way the student faces on the frame at hand
 };
 
@@ -372,20 +384,49 @@ void curve_of_back(const Motion& m, Measures& out) {
             if (m.back.empty() || !m.back[f].middle || !(upper ? m.back[f].upper : m.back[f].low)) return std::nullopt;
             return upper ? *m.back[f].upper - *m.back[f].middle : *m.back[f].low - *m.back[f].middle;
         };
-        const bool stood = m.neutral.source == NeutralSource::quiet_second;
+        const auto& own = m.neutral.own.of(upper ? OwnPart::back_upper : OwnPart::back_lower);
+        const bool stood = !own && m.neutral.source == NeutralSource::quiet_second;
         for (std::size_t f = 0; stood && f < m.frames(); ++f)
             if (m.time_s[f] >= m.neutral.from_s && m.time_s[f] <= m.neutral.to_s)
                 if (const auto c = curve(f)) quiet.push_back(*c);
         for (std::size_t f = 0; f < m.frames(); ++f)
             if (const auto c = curve(f)) {
-                if (quiet.empty()) {
+                if (!own && quiet.empty()) {
                     s.samples[f].absent = Absent::no_neutral;
                     continue;
                 }
-                s.samples[f] = {*c - signal::median(quiet), 1.414 * m.back_sigma, Absent::none};
-                s.samples[f].own = static_cast<float>(1.414 * m.back_sigma);
+                const double stand = own ? 0 : m.back_sigma; // of what it is held against, beside the figure's own
+                s.samples[f] = {*c - (own ? own->value : signal::median(quiet)),
+                                std::hypot(m.back_sigma, stand, own ? own->sigma : 0), Absent::none};
+                s.samples[f].own = static_cast<float>(std::hypot(m.back_sigma, stand));
+                s.samples[f].clip = static_cast<float>(own ? own->sigma : 0);
             }
         out.series[id] = std::move(s);
+    }
+}
+
+/// How much of the comfortable range is used: depth of the sink, twist of shoulders against hips, bend to the side, each by itself.
+void use_of_range(const Motion& m, Measures& out) {
+    struct Part {
+        const char *id, *of;
+        const std::optional<Comfort>& comfort;
+        bool sink; // 1 is standing, and less is more of it
+    };
+    for (const auto& p : {Part{"range.depth", "hip.height", m.neutral.depth, true}, Part{"range.twist", "turn.gap", m.neutral.twist, false},
+                          Part{"range.bend", "trunk.side", m.neutral.bend, false}}) {
+        MeasureSeries s = blank(p.id, std::nullopt, m.frames(), Absent::not_recorded);
+        if (p.comfort && p.comfort->value > 0) {
+            const auto& of = out.series.at(p.of).samples;
+            const double by = 100 / p.comfort->value;
+            for (std::size_t f = 0; f < m.frames(); ++f) {
+                s.samples[f] = of[f];
+                if (!of[f].present()) continue;
+                const double v = p.sink ? std::max(0.0, 1 - of[f].value) : std::abs(of[f].value);
+                s.samples[f] = {by * v, by * of[f].sigma, Absent::none, static_cast<float>(by * of[f].own),
+                                static_cast<float>(by * of[f].clip), static_cast<float>(by * of[f].person)};
+            }
+        }
+        out.series[p.id] = std::move(s);
     }
 }
 
@@ -422,7 +463,6 @@ void breathe(const Motion& m, Measures& out) {
             }
     }
     out.series["breath.ratio"] = std::move(ratio);
-    out.series["range.used"] = blank("range.used", std::nullopt, m.frames(), Absent::not_recorded);
     // How far apart the hands are on a tool, against the first second of it: between the points themselves, so in room metres only.
     MeasureSeries spacing = blank("tool.spacing", std::nullopt, m.frames(), m.from_pictures() ? Absent::view : Absent::no_body);
     if (!m.from_pictures()) {
@@ -493,6 +533,7 @@ Measures measure(const Motion& m, const MeasureOptions& options) {
     wander(m, own, out);
     turn_rate(m, out);
     curve_of_back(m, out);
+    use_of_range(m, out);
     find_events(m, out);
     breathe(m, out);
     return out;

@@ -246,6 +246,7 @@ void apply_one(Movement& m, const BandChange& change, BandLevel level) {
             if (opens && change.open_low) c.low.reset();
             if (opens && change.open_high) c.high.reset();
             if (!c.low && !c.high && !agreed.low && !agreed.high) continue;
+            if (change.stricter) c.severity = Severity::safety;
             set_band(c, agreed, level);
             out.push_back(std::move(c));
             continue;

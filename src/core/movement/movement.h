@@ -24,6 +24,7 @@ struct BandChange {
     std::optional<double> low, high;
     bool off = false;
     bool open_low = false, open_high = false; // that end asks for nothing any more
+    bool stricter = false;                    // what is beyond the band can hurt this student: it counts as safety
     std::string reason;
     // How a school bends the reference figure in the phases it speaks of, so that its own reference keeps its bands.
     std::optional<double> lean;    // degrees, in place of the movement's

@@ -31,7 +31,7 @@ std::optional<LeftOut::Code> barred(const Movement& m, const std::string& versio
     const Traits t = traits_of(made);
     const Asks asks = asks_of(m, version);
     const auto limit = [&](const char* name) { return needs.limits.contains(name); };
-    const auto care = [&](const char* part) { return needs.care.contains(part); };
+    const auto care = [&](const char* part) { return needs.care.contains(part) || limit((std::string("care_") + part).c_str()); };
     if (t.stick && !needs.stick) return C::no_stick;
     if (needs.careful()) {
         if (asks.overhead >= much) return C::overhead_today;

@@ -132,6 +132,7 @@ json finding_json(const Finding& f) {
     if (f.reference) j["against_reference"] = true;
     if (f.once) j["once"] = true;
     if (f.sure) j["sure"] = true;
+    if (f.own_neutral) j["own_neutral"] = true;
     if (f.allowed) j["allowed"] = true;
     if (!told && !f.film.empty()) j["film_instead"] = f.film;
     if (f.widened) j["widened"] = true;
@@ -177,6 +178,7 @@ Result<std::shared_ptr<const Review>> make_review(const Track& track, const Move
     mo.view = options.view;
     mo.stature_m = options.stature_m;
     mo.shoulder_width_m = options.shoulder_width_m;
+    mo.own = options.own;
     Track flipped;
     if (options.mirrored && !track.layers.mirrored) {
         flipped = track;

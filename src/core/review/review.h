@@ -13,6 +13,7 @@ struct ReviewOptions {
     std::vector<BandChange> school, adaptations, clip; // applied in this order
     bool mirrored = false;                             // the picture shows left and right swapped
     Sex sex = Sex::mean;
+    PersonNeutral own;                // what is right for this person; without ranges that were told from this very clip
     std::vector<SupportState> states; // hands on a support, seated practice
     /// Stretches that show another movement, as `elsewhere` told of an earlier review of the clip as this movement: repetitions there are
     /// left out, and where all of them are, the review is held back. Those of a near pair are not asked here.

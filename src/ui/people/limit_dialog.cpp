@@ -37,7 +37,8 @@ LimitDialog::LimitDialog(const Session& session, const Agreement& now, QWidget* 
     check_->setMinimumContentsLength(40);
     // What plans of practice keep to, first.
     for (const char* limit :
-         {"limit.high_stance", "limit.seated", "limit.no_overhead", "limit.no_balance", "limit.no_bends", "limit.no_twists"})
+         {"limit.high_stance", "limit.seated", "limit.no_overhead", "limit.no_balance", "limit.no_bends", "limit.no_twists",
+          "limit.care_knees", "limit.care_low_back", "limit.care_neck", "limit.care_shoulders"})
         check_->addItem(text::check_name(limit, session_.catalogue), QString::fromLatin1(limit));
     check_->insertSeparator(check_->count());
     for (const auto& rule : rule_book().rules)
@@ -123,7 +124,7 @@ void LimitDialog::show_usual() {
     const Check* c = check_named(check_->currentData().toString().toStdString());
     const bool plain = c == nullptr; // a limit for plans has no band
     for (QWidget* w : std::initializer_list<QWidget*>{low_, high_, off_}) w->setEnabled(!plain && (w == off_ || !off_->isChecked()));
-    if (plain) return usual_->setText(tr("Plans of practice leave it out or take the gentler version."));
+    if (plain) return usual_->setText(tr("Plans of practice leave it out or take the gentler version, and no review asks for it."));
     const auto unit = shown(*c);
     for (auto* box : {low_, high_}) {
         box->setDecimals(unit.decimals);

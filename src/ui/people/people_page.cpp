@@ -234,6 +234,7 @@ QWidget* PeoplePage::build_limits() {
     box->addWidget(uneven_title);
     box->addWidget(uneven_);
     box->addWidget(take_up_, 0, Qt::AlignLeft);
+    box->addWidget(build_right());
     connect(limits_, &QListWidget::currentRowChanged, this, [this](int at) {
         edit_->setEnabled(at >= 0);
         end_->setEnabled(at >= 0);
@@ -431,6 +432,7 @@ void PeoplePage::fill() {
     fill_letters();
     fill_limits();
     fill_uneven();
+    fill_right();
     fill_facts();
     emit filled();
 }

@@ -45,6 +45,9 @@ private:
     void build();
     QWidget* build_change();
     QWidget* build_limits();
+    QWidget* build_right();
+    void fill_right();
+    void change_right();
     QWidget* build_facts();
     void load_people(qint64 choose);
     void load_sheet();
@@ -79,7 +82,7 @@ private:
     QStackedLayout* either_ = nullptr;
     QLineEdit *search_ = nullptr, *name_ = nullptr, *alias_ = nullptr, *consent_ = nullptr;
     QListWidget *list_ = nullptr, *limits_ = nullptr;
-    QLabel *title_ = nullptr, *words_ = nullptr, *count_ = nullptr;
+    QLabel *title_ = nullptr, *words_ = nullptr, *count_ = nullptr, *right_ = nullptr;
     QTabWidget* tabs_ = nullptr;
     QTableWidget *changes_ = nullptr, *record_ = nullptr, *taught_ = nullptr;
     QComboBox *movement_ = nullptr, *language_ = nullptr, *lengths_ = nullptr, *ladder_ = nullptr;

@@ -59,6 +59,9 @@ ReviewPage::ReviewPage(Session& session, QWidget* parent) : Place(session, "revi
         // Marked while another place is looked at: once, after the last of several.
         isVisible() ? reload() : again_.start();
     });
+    connect(session_.workspace, &Workspace::person_anew, this, [this](qint64 person) {
+        if (state_.open && state_.open->clip.person == person) again_.start();
+    });
     connect(session_.workspace, &Workspace::judged_anew, this, [this] {
         if (!state_.open) return;
         if (auto now = judged_by_bands(*state_.open, session_, state_.decisions)) {
@@ -309,6 +312,7 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
         session_.background->run<Result<bool>>(
             this, [lib = session_.library, open](std::stop_token) { return lib->keep_figures(open->clip.id, figures_of(*open->review)); },
             [](const Result<bool>&) {});
+    renew_neutral();
     let_compete();
     if (before_wanted_ != 0) return show_before();
     if (model_wanted_) show_model();
@@ -546,6 +550,12 @@ void ReviewPage::add_actions(Actions& actions) {
     actions.add(
         this, M::clip, "seenHere", tr("Something seen here …"), {QKeySequence(Qt::Key_N)}, [this] { add_seen(); },
         tr("A remark of your own at this moment, where no figure tells it"));
+    actions.add(
+        this, M::clip, "rightHere", tr("This moment is right for the student"), {QKeySequence(Qt::Key_R)}, [this] { mark_right(); },
+        tr("Head, shoulders and back as they stand here are what this student's clips from this side are held against"));
+    actions.add(
+        this, M::clip, "rangeHere", tr("This clip shows how far the student goes with ease …"), {}, [this] { take_range(); },
+        tr("Depth, twist and side bend of a gentle test; effort in other clips is held against them"));
     actions.add(
         this, M::view, "modelAction", tr("Your own clip in place of the figure, or the figure again"), {QKeySequence(Qt::Key_I)},
         [this] { want_model(!model_wanted_); }, tr("At the same moment of the movement"));

@@ -86,6 +86,11 @@ private:
     void show_model();
     void be_model();
     void add_seen();
+    void mark_right();
+    void take_range();
+    void keep_neutral(const QString& what, std::int64_t person, const PersonNeutral& before, const PersonNeutral& after,
+                      const QString& said_then);
+    void renew_neutral();
     void keep_seen(const QString& what, const Remark& s, bool there);
     void step_phase(int by);
     void step_repetition(int by);

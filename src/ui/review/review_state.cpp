@@ -11,8 +11,13 @@ namespace bevel::ui {
 namespace {
 /// What the day of a clip changes in its bands.
 std::vector<BandChange> changes_of_day(const Condition& day) {
-    if (!day.energy || *day.energy > Needs::tired_at) return {};
-    return changes_of_tired_day(QCoreApplication::translate("review", "little energy that day").toStdString());
+    std::vector<BandChange> out;
+    if (day.energy && *day.energy <= Needs::tired_at)
+        out = changes_of_tired_day(QCoreApplication::translate("review", "little energy that day").toStdString());
+    for (const auto& care : cares_of_pain(day.pain))
+        for (auto& c : changes_of_limit(care, QCoreApplication::translate("review", "pain that day").toStdString()))
+            out.push_back(std::move(c));
+    return out;
 }
 
 /// One clip by itself.
@@ -41,8 +46,7 @@ Result<std::shared_ptr<OpenReview>> load_one(const Library& library, const Sessi
     if (const auto facts = library.facts(clip->person))
         open->language = facts->language.empty() ? spoken_language().toStdString() : facts->language;
     if (const auto c = library.condition(id)) open->condition = *c;
-    auto options = review_options(session, *clip, open->person, open->agreements, taught);
-    for (auto& c : changes_of_day(open->condition)) options.clip.push_back(std::move(c));
+    const auto options = review_options(session, *clip, open->person, open->agreements, taught, open->condition);
     auto review = make_review(*track, *movement, options);
     if (!review) return tl::unexpected(review.error());
     open->review = *review;
@@ -146,12 +150,11 @@ std::shared_ptr<const Review> with_seen(std::shared_ptr<const Review> review, co
 std::shared_ptr<const OpenReview> judged_by_bands(const OpenReview& open, const Session& session, const std::vector<Decision>& decisions) {
     const Movement* now = session.movement(open.clip.movement, open.taught.version);
     if (!now || open.partner) return {};
-    const auto options = review_options(session, open.clip, open.person, open.agreements, open.taught);
+    const auto options = review_options(session, open.clip, open.person, open.agreements, open.taught, open.condition);
     Movement movement = *now;
     apply(movement, options.school, BandLevel::school);
     apply(movement, options.adaptations, BandLevel::student);
     apply(movement, options.clip, BandLevel::clip);
-    apply(movement, changes_of_day(open.condition), BandLevel::clip);
     if (!same_but_for_bands(movement, open.review->movement)) return {};
     auto review = std::make_shared<Review>(*open.review);
     review->movement = std::move(movement);
@@ -170,12 +173,14 @@ Taught taught_of(const Library& library, const Clip& clip) {
 }
 
 ReviewOptions review_options(const Session& session, const Clip& clip, const Person& person, const std::vector<Agreement>& agreements,
-                             const Taught& taught) {
+                             const Taught& taught, const Condition& day) {
     ReviewOptions o;
+    o.clip = changes_of_day(day);
     o.view = view_from_name(clip.view);
     o.stature_m = person.stature_m;
     o.mirrored = clip.mirrored;
     o.states = clip.states;
+    o.own = person.neutral.but_not_tested_in(clip.id);
     if (person.shoulder_width_m > 0) o.shoulder_width_m = person.shoulder_width_m;
     if (clip.as_named != clip.movement)
         if (const auto which = parse_which(clip.which); which && which->movement == clip.movement) o.elsewhere = which->better;

@@ -36,9 +36,10 @@ struct OpenReview {
     const OpenReview& of(const Finding& f) const { return f.of_clip == 1 && partner ? *partner : *this; }
 };
 
-/// How a clip is to be reviewed: its view and school, the person's height and shoulder width, what was agreed.
+/// How a clip is to be reviewed: its view and school, the person's height and shoulder width, what was agreed, how
+/// the day was. All that judge a clip ask here.
 ReviewOptions review_options(const Session& session, const Clip& clip, const Person& person, const std::vector<Agreement>& agreements = {},
-                             const Taught& taught = {});
+                             const Taught& taught = {}, const Condition& day = {});
 /// How the person of a clip is taught its movement: the graded version the clip shows, else that of today.
 Taught taught_of(const Library& library, const Clip& clip);
 

@@ -23,10 +23,12 @@ public:
     }
     /// Something of a clip was written: its facts, its state, a decision. 0: clips came or went.
     void touched(qint64 clip) { emit changed(clip); }
-    /// What a clip is measured by was changed: its figures are others now.
     /// A movement or a school is another now: what is open is judged by it.
     void rules_changed() { emit judged_anew(); }
+    /// What a clip is measured by was changed: its figures are others now.
     void remeasured(qint64 clip) { emit measured_anew(clip); }
+    /// What the clips of a person are held against: theirs are others now.
+    void remeasured_person(qint64 person) { emit person_anew(person); }
 
 signals:
     void wanted(const QString& place, bevel::ui::Ref ref);
@@ -34,6 +36,7 @@ signals:
     void changed(qint64 clip);
     void measured_anew(qint64 clip);
     void judged_anew();
+    void person_anew(qint64 person);
 
 private:
     qint64 clip_ = 0;

@@ -337,7 +337,9 @@ QStringList why(const Finding& f, const Review& review, const Catalogue& c, cons
     const Check* check = nullptr;
     for (const auto& k : review.movement.checks)
         if (k.id == f.check) check = &k;
-    if (const auto* info = measure_info(f.measure); info && info->habit)
+    if (f.own_neutral)
+        out << TextWords::tr("Held against what was marked as right for this student.");
+    else if (const auto* info = measure_info(f.measure); info && info->habit)
         out << TextWords::tr("Held against the quiet stand of this clip: what is there all the time does not show.");
     if (check && check->reference) out << TextWords::tr("Held against the reference figure at the same moment of the movement.");
     if (check && !check->phases.empty()) {
@@ -423,6 +425,10 @@ QString check_name(const std::string& id, const Catalogue& c) {
     if (id == "limit.no_bends") return TextWords::tr("No forward bends");
     if (id == "limit.no_twists") return TextWords::tr("No twists");
     if (id == "limit.high_stance") return TextWords::tr("High stances only");
+    if (id == "limit.care_knees") return TextWords::tr("Care for the knees");
+    if (id == "limit.care_low_back") return TextWords::tr("Care for the low back");
+    if (id == "limit.care_neck") return TextWords::tr("Care for the neck");
+    if (id == "limit.care_shoulders") return TextWords::tr("Care for the shoulders");
     if (id.starts_with("seen:")) return TextWords::tr("Something seen");
     const Check* check = check_of(id);
     return check ? c.name(QString::fromStdString(check->measure)) : QString::fromStdString(id);
