@@ -264,8 +264,8 @@ private slots:
     /// What was agreed takes away what is asked for, never what keeps safe.
     void limits_are_never_asked_against_and_never_loosen_safety() {
         const auto movements = load_movements(test::data_dir());
-        for (const char* limit : {"high_stance", "no_overhead", "no_balance", "seated", "no_bends", "no_twists", "care_knees", "care_low_back",
-                                  "care_neck", "care_shoulders", "nothing_known"})
+        for (const char* limit : {"high_stance", "no_overhead", "no_balance", "seated", "no_bends", "no_twists", "care_knees",
+                                  "care_low_back", "care_neck", "care_shoulders", "nothing_known"})
             for (const auto& m : movements) {
                 Movement after = m;
                 apply(after, changes_of_limit(limit, "agreed"), BandLevel::student);

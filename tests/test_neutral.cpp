@@ -1,6 +1,6 @@
 // A person's own neutral and comfortable range: a habit shows, a cured one shows as gone, nobody is held against the clip itself.
-#include "core/measure/own_moment.h"
 #include "core/files.h"
+#include "core/measure/own_moment.h"
 #include "store/library.h"
 #include "support/wrong.h"
 #include <cmath>
@@ -151,7 +151,8 @@ private slots:
 
     void views_do_not_speak_for_each_other() {
         PersonNeutral n;
-        for (const auto& [clip, view, value] : {std::tuple{1, View::left, 0.02}, {1, View::left, 0.03}, {2, View::right, 0.05}, {3, View::front, 0.09}}) {
+        for (const auto& [clip, view, value] :
+             {std::tuple{1, View::left, 0.02}, {1, View::left, 0.03}, {2, View::right, 0.05}, {3, View::front, 0.09}}) {
             RightMoment m;
             m.clip = clip, m.view = view;
             m.figures.of(OwnPart::head) = OwnFigure{value, 0.004, false};
@@ -304,8 +305,11 @@ private slots:
         QVERIFY(!figures.empty());
         std::string now;
         for (std::size_t k = 0; k < own_part_count; ++k)
-            if (figures[k]) now += std::string(own_part_name(static_cast<OwnPart>(k))) + " " + QString::number(figures[k]->value, 'f', 3).toStdString() + "; ";
-        QCOMPARE(QString::fromStdString(std::to_string(own_figures_version) + ": " + now), QStringLiteral("1: gap_left 0.094; gap_right 0.107; gaze 11.753; "));
+            if (figures[k])
+                now += std::string(own_part_name(static_cast<OwnPart>(k))) + " " +
+                       QString::number(figures[k]->value, 'f', 3).toStdString() + "; ";
+        QCOMPARE(QString::fromStdString(std::to_string(own_figures_version) + ": " + now),
+                 QStringLiteral("1: gap_left 0.094; gap_right 0.107; gaze 11.753; "));
     }
 };
 QTEST_GUILESS_MAIN(TestNeutral)

@@ -1,15 +1,19 @@
 // People in the real window: who they are, what was agreed, what happened when and what became of each figure.
+#include "core/measure/own_moment.h"
 #include "support/window_bench.h"
 #include "ui/arrivals/taking_in.h"
 #include "ui/forms/form_editor.h"
 #include "ui/people/limit_dialog.h"
+#include "ui/people/neutral_dialog.h"
 #include "ui/people/people_page.h"
 #include <QComboBox>
 #include <QDateEdit>
+#include <QDialogButtonBox>
 #include <QDoubleSpinBox>
 #include <QFile>
 #include <QLineEdit>
 #include <QListWidget>
+#include <QMessageBox>
 #include <QPlainTextEdit>
 #include <QPushButton>
 #include <QSignalSpy>
@@ -221,6 +225,129 @@ private slots:
         QTRY_VERIFY_WITH_TIMEOUT(!b.session.library->agreements(page->shown())->front().until_day.empty(), 20000);
         page->undo().undo();
         QTRY_VERIFY_WITH_TIMEOUT(b.session.library->agreements(page->shown())->front().until_day.empty(), 20000);
+    }
+
+    /// What is right for a person is marked in Review, set by hand in People, and both are taken back.
+    void what_is_right_is_marked_and_holds() {
+        Bench b(copy_.demo);
+        const qint64 clip = clip_of(b, "Paulo", true);
+        const auto person = b.session.library->clip(clip)->person;
+        QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened);
+        b.window->open_review(clip);
+        QTRY_VERIFY_WITH_TIMEOUT(opened.count() > 0, 30000);
+        auto& state = b.window->review()->state();
+        const auto own = [&] { return b.session.library->neutral(person).value(); };
+        state.set_time(0.5);
+        b.window->actions_table().find("rightHere")->trigger();
+        QTRY_COMPARE_WITH_TIMEOUT(own().moments.size(), std::size_t{1}, 20000);
+        QVERIFY(own().moments.front().clip == clip && own().moments.front().version == own_figures_version);
+        // The review is held against it: a figure says so.
+        const auto against_own = [&] {
+            return std::any_of(state.open->review->findings.begin(), state.open->review->findings.end(),
+                               [](const Finding& f) { return f.own_neutral; });
+        };
+        QTRY_VERIFY_WITH_TIMEOUT(against_own(), 30000);
+        QVERIFY(test::says(*b.window->review(), QStringLiteral("Kept as right for Paulo")));
+        // Marked again a moment later it is the same moment.
+        state.set_time(1.0);
+        b.window->actions_table().find("rightHere")->trigger();
+        QTRY_VERIFY_WITH_TIMEOUT(own().moments.size() == 1 && own().moments.front().time_s > 0.8, 20000);
+        b.window->review()->undo().undo();
+        QTRY_VERIFY_WITH_TIMEOUT(own().moments.size() == 1 && own().moments.front().time_s < 0.8, 20000);
+        // Read by an earlier program, or of points that changed since: worked out anew when it is looked at.
+        auto stale = own();
+        const double was = stale.moments.front().figures.of(OwnPart::gap_left)->value;
+        stale.moments.front().version = 0;
+        stale.moments.front().figures.of(OwnPart::gap_left)->value = 0.05;
+        QVERIFY(b.session.library->set_neutral(person, stale));
+        b.window->open_review(clip);
+        QTRY_VERIFY_WITH_TIMEOUT(own().moments.front().version == own_figures_version, 30000);
+        QVERIFY(std::abs(own().moments.front().figures.of(OwnPart::gap_left)->value - was) < 1e-6);
+
+        auto* page = come(b, "Paulo");
+        page->findChild<QTabWidget*>(QStringLiteral("personTabs"))->setCurrentIndex(3);
+        QVERIFY(test::says(*page, QStringLiteral("1 moment marked as right")));
+        ui::NeutralDialog* dialog = nullptr;
+        const auto come_up = [&] {
+            page->findChild<QPushButton*>(QStringLiteral("changeRight"))->click();
+            return QTest::qWaitFor(
+                [&] {
+                    const auto all = page->findChildren<ui::NeutralDialog*>();
+                    return !all.isEmpty() && (dialog = all.last())->isVisible();
+                },
+                20000);
+        };
+        QVERIFY(come_up());
+        auto* list = dialog->findChild<QListWidget*>(QStringLiteral("rightMoments"));
+        QCOMPARE(list->count(), 1);
+        QVERIFY2(list->item(0)->text().contains(QLatin1String("shoulder")), qPrintable(list->item(0)->text()));
+        auto* head = dialog->findChild<QDoubleSpinBox*>(QStringLiteral("ownHead"));
+        QCOMPARE(head->text(), QStringLiteral("not set"));
+        head->setValue(2.5);
+        dialog->findChild<QDoubleSpinBox*>(QStringLiteral("easeDepth"))->setValue(20);
+        dialog->findChild<QDialogButtonBox*>()->button(QDialogButtonBox::Ok)->click();
+        QTRY_VERIFY_WITH_TIMEOUT(own().by_hand.of(OwnPart::head).has_value(), 20000);
+        const double stature = page->sheet()->person.stature_m;
+        QVERIFY(std::abs(own().by_hand.of(OwnPart::head)->value * stature - 0.025) < 1e-9);
+        QVERIFY(own().depth && std::abs(own().depth->value - 0.2) < 1e-9 && own().depth->clip == 0);
+        QCOMPARE(own().moments.size(), std::size_t{1});
+        // Kept figures are made anew; nothing that was not touched is rounded.
+        QTRY_VERIFY_WITH_TIMEOUT(page->sheet()->unmeasured.empty() && b.background.idle(), 60000);
+        QVERIFY(come_up());
+        const auto before = neutral_text(own());
+        dialog->findChild<QDialogButtonBox*>()->button(QDialogButtonBox::Ok)->click();
+        QTest::qWait(100);
+        QCOMPARE(neutral_text(own()), before);
+        page->undo().undo();
+        QTRY_VERIFY_WITH_TIMEOUT(own().by_hand.empty() && !own().depth, 20000);
+        // A moment that is no longer right goes.
+        QVERIFY(come_up());
+        dialog->findChild<QListWidget*>(QStringLiteral("rightMoments"))->setCurrentRow(0);
+        dialog->findChild<QPushButton*>(QStringLiteral("removeMoment"))->click();
+        dialog->findChild<QDialogButtonBox*>()->button(QDialogButtonBox::Ok)->click();
+        QTRY_VERIFY_WITH_TIMEOUT(own().empty(), 20000);
+    }
+
+    void how_far_with_ease_is_asked_before_it_is_kept() {
+        Bench b(copy_.demo);
+        // One that goes far enough to be a test of something.
+        qint64 clip = 0;
+        const std::vector<Clip> clips = b.session.library->clips().value();
+        for (const auto& c : clips) {
+            if (c.person == 0 || (c.state != ClipState::tracked && c.state != ClipState::reviewed)) continue;
+            const auto open = ui::load_review(*b.session.library, b.session, c.id);
+            if (!open) continue;
+            const auto shown = range_shown((*open)->review->measures);
+            if (shown.depth || shown.twist || shown.bend) clip = c.id;
+            if (clip != 0) break;
+        }
+        QVERIFY(clip != 0);
+        const auto person = b.session.library->clip(clip)->person;
+        QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened);
+        b.window->open_review(clip);
+        QTRY_VERIFY_WITH_TIMEOUT(opened.count() > 0, 30000);
+        const auto own = [&] { return b.session.library->neutral(person).value(); };
+        for (const bool yes : {false, true}) {
+            b.window->actions_table().find("rangeHere")->trigger();
+            QMessageBox* ask = nullptr;
+            QTRY_VERIFY_WITH_TIMEOUT((ask = b.window->review()->findChild<QMessageBox*>(QStringLiteral("rangeBox"))), 20000);
+            QVERIFY(ask->text().contains(QLatin1String("Never test to the limit")));
+            for (auto* button : ask->buttons())
+                if ((ask->buttonRole(button) == QMessageBox::AcceptRole) == yes) {
+                    button->click();
+                    break;
+                }
+            QTRY_VERIFY_WITH_TIMEOUT(!b.window->review()->findChild<QMessageBox*>(QStringLiteral("rangeBox")), 20000);
+            if (yes)
+                QTRY_VERIFY_WITH_TIMEOUT(!own().empty(), 20000);
+            else
+                QVERIFY(own().empty());
+        }
+        const auto n = own();
+        QVERIFY((!n.depth || n.depth->clip == clip) && (!n.twist || n.twist->clip == clip) && (!n.bend || n.bend->clip == clip));
+        // Never held against the test itself.
+        QTRY_VERIFY_WITH_TIMEOUT(b.background.idle(), 30000);
+        for (const auto& f : b.window->review()->state().open->review->findings) QVERIFY(!f.check.starts_with("range_"));
     }
 
     void what_was_asked_last_time_stands_first() {

@@ -322,6 +322,57 @@ private slots:
         QCOMPARE(names, (std::set<std::string>{"Ana Okafor", "Ana Okafor (2)", "Bo Lind"}));
     }
 
+    void what_is_right_goes_with_its_person_and_its_clips() {
+        Filled f;
+        PersonNeutral own;
+        RightMoment m;
+        m.clip = f.new_clip, m.time_s = 2, m.view = View::left, m.version = own_figures_version;
+        m.figures.of(OwnPart::head) = OwnFigure{0.02, 0.003, false};
+        own.moments.push_back(m);
+        m.clip = f.other; // of somebody else: not in the bundle
+        own.moments.push_back(m);
+        own.depth = Comfort{0.2, f.old_clip};
+        QVERIFY(f.lib.keep_figures(f.old_clip, {}));
+        QVERIFY(f.lib.set_neutral(f.ana, own));
+        QVERIFY2(!f.lib.without_figures(f.ana)->empty(), "figures that were held against something else are made anew");
+        const auto file = fs::path(f.dir.path().toStdString()) / "own.zip";
+        QVERIFY(write_bundle(f.lib, f.ana, file, {}, {}));
+        QTemporaryDir there;
+        auto lib = *Library::open(fs::path(there.path().toStdString()) / "lib");
+        // Its ids are others.
+        Person p;
+        p.name = "Somebody";
+        Clip c;
+        c.person = *lib.add_person(p);
+        c.movement = "walk";
+        for (int k = 0; k < 5; ++k) QVERIFY(lib.add_clip_record(c));
+        const auto id = read_bundle(lib, file, {});
+        QVERIFY(id);
+        const auto got = must(lib.neutral(*id));
+        QCOMPARE(got.moments.size(), std::size_t{2});
+        QCOMPARE(must(lib.clip(got.moments[0].clip)).filmed_on, std::string("2026-11-20"));
+        QCOMPARE(got.moments[1].clip, std::int64_t{0});
+        QCOMPARE(must(lib.clip(got.depth->clip)).filmed_on, std::string("2026-10-01"));
+        QVERIFY(std::abs(got.moments[0].figures.of(OwnPart::head)->value - 0.02) < 1e-12);
+        QVERIFY2(!lib.set_neutral(999, own), "nobody");
+        own.depth->value = 7;
+        QVERIFY2(!lib.set_neutral(f.ana, own), "no body sinks so far");
+    }
+
+    void an_id_is_never_used_again() {
+        Filled f;
+        Clip c = must(f.lib.clip(f.new_clip));
+        const auto last = *f.lib.add_clip_record(c);
+        QVERIFY(f.lib.delete_clip(last));
+        const auto next = *f.lib.add_clip_record(c);
+        QVERIFY(next > last);
+        Person p;
+        p.name = "Cara";
+        const auto cara = *f.lib.add_person(p);
+        QVERIFY(f.lib.erase_person(cara));
+        QVERIFY(*f.lib.add_person(p) > cara);
+    }
+
     void a_bundle_with_films_brings_them() {
         Filled f;
         const fs::path folder = f.dir.path().toStdString();

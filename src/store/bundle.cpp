@@ -149,10 +149,10 @@ Result<bool> write_bundle(const Library& library, std::int64_t id, const fs::pat
     of.person = id;
     of.most = bundle_entries / 4;
     auto clips = library.find_clips(of);
-    for (const Error* e : std::initializer_list<const Error*>{facts ? nullptr : &facts.error(), heights ? nullptr : &heights.error(),
-                                                              agreements ? nullptr : &agreements.error(),
-                                                              figures ? nullptr : &figures.error(), sent ? nullptr : &sent.error(),
-                                                              practice ? nullptr : &practice.error(), neutral ? nullptr : &neutral.error(), clips ? nullptr : &clips.error()})
+    for (const Error* e : std::initializer_list<const Error*>{
+             facts ? nullptr : &facts.error(), heights ? nullptr : &heights.error(), agreements ? nullptr : &agreements.error(),
+             figures ? nullptr : &figures.error(), sent ? nullptr : &sent.error(), practice ? nullptr : &practice.error(),
+             neutral ? nullptr : &neutral.error(), clips ? nullptr : &clips.error()})
         if (e) return tl::unexpected(*e);
     std::reverse(clips->begin(), clips->end()); // oldest first
     // Clips are known by their place, from 1; 0 is none of these.
@@ -171,11 +171,21 @@ Result<bool> write_bundle(const Library& library, std::int64_t id, const fs::pat
          log = json::array();
     for (const auto& t : facts->taught) taught.push_back({{"movement", t.movement}, {"version", t.version}, {"up_to", t.up_to}});
     for (const auto& [from, m] : *heights) grown.push_back({{"day", from}, {"metres", m}});
-    j["person"] = {{"name", who->name},     {"notes", who->notes},       {"alias", facts->alias},
-                   {"goals", facts->goals}, {"consent", facts->consent}, {"language", facts->language},
-                   {"email", facts->email}, {"lengths", facts->lengths}, {"balance_step", facts->balance_step},
-                   {"taught", taught},      {"heights", grown},          {"shoulder_width_m", who->shoulder_width_m},
-                   {"fist_m", who->fist_m}, {"foot_m", who->foot_m},     {"keep_until", who->keep_until},
+    j["person"] = {{"name", who->name},
+                   {"notes", who->notes},
+                   {"alias", facts->alias},
+                   {"goals", facts->goals},
+                   {"consent", facts->consent},
+                   {"language", facts->language},
+                   {"email", facts->email},
+                   {"lengths", facts->lengths},
+                   {"balance_step", facts->balance_step},
+                   {"taught", taught},
+                   {"heights", grown},
+                   {"shoulder_width_m", who->shoulder_width_m},
+                   {"fist_m", who->fist_m},
+                   {"foot_m", who->foot_m},
+                   {"keep_until", who->keep_until},
                    {"neutral", neutral_text(own)}};
     for (const auto& a : *agreements)
         agreed.push_back({{"check", a.check},

@@ -13,8 +13,8 @@ struct Value {
 
 /// What a frame measure may look at besides the points. Lengths in metres.
 struct Build {
-    const Body3* neutral = nullptr;   // quiet stand in own axes; null without one
-    std::optional<double> own = {};   // the person's own neutral figure of this measure (OwnPart), in place of that of the quiet stand
+    const Body3* neutral = nullptr; // quiet stand in own axes; null without one
+    std::optional<double> own = {}; // the person's own neutral figure of this measure (OwnPart), in place of that of the quiet stand
     double stature = 1.7, shoulder_width = 0.35, hip_height = 0.9, thigh = 0.42;
     Side side = Side::left;
     const MeasureInfo* info = nullptr;

@@ -50,10 +50,10 @@ public:
         MeasureSeries out{d_.id, info_.unit, side_, std::vector<Sample>(m_.frames())};
         for (std::size_t f = 0; f < m_.frames(); ++f) {
             Sample& s = out.samples[f];
-            s.absent = !m_.valid[f]                                 ? Absent::no_body
-                       : info_.needs_vertical && !m_.vertical_known ? Absent::no_vertical
+            s.absent = !m_.valid[f]                                    ? Absent::no_body
+                       : info_.needs_vertical && !m_.vertical_known    ? Absent::no_vertical
                        : info_.needs_neutral && !c_.neutral && !c_.own ? Absent::no_neutral
-                                                                    : seen(m_, f, d_.axis, info_);
+                                                                       : seen(m_, f, d_.axis, info_);
             if (!s.present()) continue;
             const Value v = turned_pair(f) ? Value(Absent::turned) : d_.f(own_[f], c_);
             s.absent = v.absent;
@@ -208,7 +208,7 @@ private:
     std::optional<Side> side_;
     Build c_;
     OwnFigure own_figure_; // where c_.own is set
-    Vec2 facing_{1, 0}; // cosine and sine of the way the student faces on the frame at hand
+    Vec2 facing_{1, 0};    // cosine and sine of the way the student faces on the frame at hand
 };
 
 Series present_values(const MeasureSeries& s) {
@@ -396,8 +396,8 @@ void curve_of_back(const Motion& m, Measures& out) {
                     continue;
                 }
                 const double stand = own ? 0 : m.back_sigma; // of what it is held against, beside the figure's own
-                s.samples[f] = {*c - (own ? own->value : signal::median(quiet)),
-                                std::hypot(m.back_sigma, stand, own ? own->sigma : 0), Absent::none};
+                s.samples[f] = {*c - (own ? own->value : signal::median(quiet)), std::hypot(m.back_sigma, stand, own ? own->sigma : 0),
+                                Absent::none};
                 s.samples[f].own = static_cast<float>(std::hypot(m.back_sigma, stand));
                 s.samples[f].clip = static_cast<float>(own ? own->sigma : 0);
             }
@@ -422,8 +422,12 @@ void use_of_range(const Motion& m, Measures& out) {
                 s.samples[f] = of[f];
                 if (!of[f].present()) continue;
                 const double v = p.sink ? std::max(0.0, 1 - of[f].value) : std::abs(of[f].value);
-                s.samples[f] = {by * v, by * of[f].sigma, Absent::none, static_cast<float>(by * of[f].own),
-                                static_cast<float>(by * of[f].clip), static_cast<float>(by * of[f].person)};
+                s.samples[f] = {by * v,
+                                by * of[f].sigma,
+                                Absent::none,
+                                static_cast<float>(by * of[f].own),
+                                static_cast<float>(by * of[f].clip),
+                                static_cast<float>(by * of[f].person)};
             }
         }
         out.series[p.id] = std::move(s);

@@ -24,7 +24,8 @@ OwnFigures figures_at(const Motion& motion, double time_s) {
         }
         if (value.empty()) return;
         // Frames next to each other are filtered together: half a second's worth of them counts as one.
-        const OwnFigure f{signal::median(value) * unit, std::hypot(signal::median(own) / std::sqrt(2.0), signal::median(clip)) * unit, false};
+        const OwnFigure f{signal::median(value) * unit, std::hypot(signal::median(own) / std::sqrt(2.0), signal::median(clip)) * unit,
+                          false};
         const auto [least, most] = bounds_of(p);
         if (f.value >= least && f.value <= most && std::isfinite(f.sigma)) out.of(p) = f;
     };
@@ -62,7 +63,8 @@ ShownRange range_shown(const Measures& measures) {
         if (best < bounds.least || best > bounds.most || sigma > best / 7) return std::nullopt;
         return best;
     };
-    return {farthest("hip.height", true, depth_bounds), farthest("turn.gap", false, twist_bounds), farthest("trunk.side", false, bend_bounds)};
+    return {farthest("hip.height", true, depth_bounds), farthest("turn.gap", false, twist_bounds),
+            farthest("trunk.side", false, bend_bounds)};
 }
 
 } // namespace bevel

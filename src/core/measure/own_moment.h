@@ -9,7 +9,8 @@ namespace bevel {
 OwnFigures figures_at(const Motion& motion, double time_s);
 
 /// The farthest that is kept for half a second in a clip in which somebody shows how far they go with ease: depth (a share of the standing
-/// height of the hips), twist and side bend (degrees). Absent where it cannot be told to a seventh of itself or is too little to be a range.
+/// height of the hips), twist and side bend (degrees). Absent where it cannot be told to a seventh of itself or is too little to be a
+/// range.
 struct ShownRange {
     std::optional<double> depth, twist, bend;
 };

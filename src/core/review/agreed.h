@@ -5,7 +5,8 @@
 namespace bevel {
 
 /// The bands that a limit ("high_stance", "no_overhead", "seated", "care_knees" …) opens on the side on which it would ask for what is not
-/// to be done, and the rules that become safety for who has it. Never one of a safety rule opened. Empty for a limit that no band asks against. `reason` is shown with the band.
+/// to be done, and the rules that become safety for who has it. Never one of a safety rule opened. Empty for a limit that no band asks
+/// against. `reason` is shown with the band.
 std::vector<BandChange> changes_of_limit(const std::string& limit, const std::string& reason);
 /// What a student's own words for where it hurts ask care of, as limits of that day: "care_knees", "care_low_back", "care_neck",
 /// "care_shoulders". English and German.

@@ -120,8 +120,9 @@ Result<QString> judge(Library& library, const Session& session, const Person& pe
     }
     const auto agreements = library.agreements_for(clip);
     if (!agreements) return tl::unexpected(agreements.error());
-    const auto review = competed(session, clip, *track, *movement, review_options(session, clip, person, *agreements, taught, library.condition(clip.id).value_or(Condition{})),
-                                 {});
+    const auto review =
+        competed(session, clip, *track, *movement,
+                 review_options(session, clip, person, *agreements, taught, library.condition(clip.id).value_or(Condition{})), {});
     if (auto ok = keep_version(library, clip, taught); !ok) return tl::unexpected(ok.error());
     Found what;
     what.track = &*track;
@@ -240,11 +241,10 @@ QString find_body(Library& library, const Session& session, FindOrder order, con
         const auto agreements = library.agreements_for(order.clip);
         const Taught taught = taught_of(library, order.clip);
         (void)keep_version(library, order.clip, taught);
-        auto made =
-            competed(session, order.clip, found->track, *order.movement,
-                     review_options(session, order.clip, order.person, agreements ? *agreements : std::vector<Agreement>{}, taught,
-                                    library.condition(order.clip.id).value_or(Condition{})),
-                     stop);
+        auto made = competed(session, order.clip, found->track, *order.movement,
+                             review_options(session, order.clip, order.person, agreements ? *agreements : std::vector<Agreement>{}, taught,
+                                            library.condition(order.clip.id).value_or(Condition{})),
+                             stop);
         if (made) {
             review = made->review;
             if (!stop.stop_requested()) better = std::move(made->better); // a competition that was stopped is none

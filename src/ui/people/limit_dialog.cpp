@@ -36,9 +36,8 @@ LimitDialog::LimitDialog(const Session& session, const Agreement& now, QWidget* 
     check_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     check_->setMinimumContentsLength(40);
     // What plans of practice keep to, first.
-    for (const char* limit :
-         {"limit.high_stance", "limit.seated", "limit.no_overhead", "limit.no_balance", "limit.no_bends", "limit.no_twists",
-          "limit.care_knees", "limit.care_low_back", "limit.care_neck", "limit.care_shoulders"})
+    for (const char* limit : {"limit.high_stance", "limit.seated", "limit.no_overhead", "limit.no_balance", "limit.no_bends",
+                              "limit.no_twists", "limit.care_knees", "limit.care_low_back", "limit.care_neck", "limit.care_shoulders"})
         check_->addItem(text::check_name(limit, session_.catalogue), QString::fromLatin1(limit));
     check_->insertSeparator(check_->count());
     for (const auto& rule : rule_book().rules)

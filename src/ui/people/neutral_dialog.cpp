@@ -3,7 +3,6 @@
 #include <QDialogButtonBox>
 #include <QDoubleSpinBox>
 #include <QFormLayout>
-#include <QGroupBox>
 #include <QLabel>
 #include <QListWidget>
 #include <QPushButton>
@@ -17,8 +16,9 @@ NeutralDialog::NeutralDialog(const Session& session, const Person& person, const
     setObjectName(QStringLiteral("neutralDialog"));
     setWindowTitle(tr("What is right for %1").arg(QString::fromStdString(person.name)));
     const Units units = session.settings.units(Motion{});
-    auto* about = new QLabel(tr("Head, shoulders and back are held against what is right for this person instead of the quiet stand of each "
-                                "clip, so that a habit shows, and shows when it goes. Mark such moments in Review; nothing is learned by itself."));
+    auto* about =
+        new QLabel(tr("Head, shoulders and back are held against what is right for this person instead of the quiet stand of each "
+                      "clip, so that a habit shows, and shows when it goes. Mark such moments in Review; nothing is learned by itself."));
     about->setObjectName(QStringLiteral("faint"));
     about->setWordWrap(true);
     moments_ = new QListWidget;
@@ -76,8 +76,18 @@ NeutralDialog::NeutralDialog(const Session& session, const Person& person, const
                                set(n, v ? std::optional(*v / factor) : std::nullopt);
                            }});
     };
-    auto* by_hand = new QGroupBox(tr("Set by hand"));
-    auto* form = new QFormLayout(by_hand);
+    auto column = [&](const QString& title) {
+        auto* of = new QVBoxLayout;
+        auto* head = new QLabel(title);
+        head->setObjectName(QStringLiteral("heading"));
+        of->addWidget(head);
+        auto* in = new QFormLayout;
+        of->addLayout(in);
+        of->addStretch(1);
+        return std::pair(of, in);
+    };
+    const auto [by_hand, hand_form] = column(tr("Set by hand"));
+    auto* form = hand_form;
     auto own = [&](const char* name, const QString& label, OwnPart part, double factor, int decimals, const QString& suffix) {
         const auto& f = now_.by_hand.of(part);
         field(form, name, label, bounds_of(part), factor, decimals, suffix, f ? std::optional(f->value) : std::nullopt,
@@ -92,28 +102,32 @@ NeutralDialog::NeutralDialog(const Session& session, const Person& person, const
     own("ownGaze", tr("Nose over the ears"), OwnPart::gaze, 1, 0, tr("°"));
     own("ownUpper", tr("Rounding of the upper back"), OwnPart::back_upper, 1, 0, tr("°"));
     own("ownLower", tr("Hollow of the low back"), OwnPart::back_lower, 1, 0, tr("°"));
-    auto* range = new QGroupBox(tr("How far with ease"));
-    form = new QFormLayout(range);
+    const auto [range, ease_form] = column(tr("How far with ease"));
+    auto* range_form = ease_form;
     auto ease = [&](const char* name, const QString& label, std::optional<Comfort> PersonNeutral::*which, OwnBounds bounds, double factor,
                     const QString& suffix) {
         const auto& c = now_.*which;
         QString from = label;
         if (c && c->clip != 0)
             if (const QString day = day_of(c->clip); !day.isEmpty()) from = tr("%1 (clip of %2)").arg(label, day);
-        field(form, name, from, bounds, factor, 0, suffix, c ? std::optional(c->value) : std::nullopt,
-              [which](PersonNeutral& n, std::optional<double> v) { n.*which = v ? std::optional(Comfort{*v, 0}) : std::nullopt; });
+        field(range_form, name, from, bounds, factor, 0, suffix, c ? std::optional(c->value) : std::nullopt,
+              [which](PersonNeutral& n, std::optional<double> v) {
+                  n.*which = v ? std::optional(Comfort{*v, 0}) : std::nullopt;
+              });
     };
     ease("easeDepth", tr("The hips sink, of their height"), &PersonNeutral::depth, depth_bounds, 100, tr(" %"));
     ease("easeTwist", tr("Shoulders turn against the hips"), &PersonNeutral::twist, twist_bounds, 1, tr("°"));
     ease("easeBend", tr("The trunk bends sideways"), &PersonNeutral::bend, bend_bounds, 1, tr("°"));
-    auto* safe = new QLabel(tr("From a gentle test or as the person says, never to the limit, never in pain or when dizzy. Practice is asked to "
-                               "stay at about seven tenths of it."));
+    auto* safe =
+        new QLabel(tr("From a gentle test or as the person says, never to the limit, never in pain or when dizzy. Practice is asked to "
+                      "stay at about seven tenths of it."));
     safe->setObjectName(QStringLiteral("faint"));
     safe->setWordWrap(true);
-    form->addRow(safe);
+    range_form->addRow(safe);
     auto* both = new QHBoxLayout;
-    both->addWidget(by_hand, 1);
-    both->addWidget(range, 1);
+    both->addLayout(by_hand, 1);
+    both->addSpacing(24);
+    both->addLayout(range, 1);
     auto* buttons = new QDialogButtonBox(QDialogButtonBox::Ok | QDialogButtonBox::Cancel);
     buttons->button(QDialogButtonBox::Ok)->setText(tr("Keep"));
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);

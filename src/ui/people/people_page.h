@@ -48,6 +48,7 @@ private:
     QWidget* build_right();
     void fill_right();
     void change_right();
+    void open_right();
     QWidget* build_facts();
     void load_people(qint64 choose);
     void load_sheet();

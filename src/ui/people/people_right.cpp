@@ -12,6 +12,7 @@ namespace bevel::ui {
 
 QWidget* PeoplePage::build_right() {
     auto* w = new QWidget;
+    w->setObjectName(QStringLiteral("inCard"));
     right_ = new QLabel;
     right_->setObjectName(QStringLiteral("rightWords"));
     right_->setWordWrap(true);
@@ -35,13 +36,26 @@ void PeoplePage::fill_right() {
         lines << tr("Set by hand: %1.").arg(own.join(QStringLiteral(", ")));
     if (const auto ease = text::ease(n); !ease.isEmpty()) lines << tr("With ease %1.").arg(ease.join(QStringLiteral(", ")));
     if (lines.isEmpty())
-        lines << tr("Nothing is marked as right: head, shoulders and back are held against the quiet stand of each clip, so that a habit that "
-                    "is there all the time does not show.");
+        lines << tr(
+            "Nothing is marked as right: head, shoulders and back are held against the quiet stand of each clip, so that a habit that "
+            "is there all the time does not show.");
     right_->setText(lines.join(QLatin1Char('\n')));
 }
 
+/// What is known now, not what was when the sheet was filled: another place may have marked a moment meanwhile.
 void PeoplePage::change_right() {
     if (!sheet_ || session_.library->read_only()) return;
+    session_.background->run<Result<PersonNeutral>>(
+        this, [lib = session_.library, id = sheet_->person.id](std::stop_token) { return lib->neutral(id); },
+        [this, id = sheet_->person.id](const Result<PersonNeutral>& now) {
+            if (!sheet_ || sheet_->person.id != id) return;
+            // One that cannot be read is set anew.
+            sheet_->person.neutral = now ? *now : PersonNeutral{};
+            open_right();
+        });
+}
+
+void PeoplePage::open_right() {
     auto day_of = [record = sheet_->record](std::int64_t clip) {
         for (const auto& l : record)
             if (l.clip == clip && l.what == RecordLine::What::clip)

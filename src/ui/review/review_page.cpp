@@ -431,16 +431,17 @@ void ReviewPage::agree(const QString& check) {
 }
 
 /// The same clip judged by what is agreed now; the cursor stays.
-void ReviewPage::reload() {
+void ReviewPage::reload(const QString& then_say) {
     session_.background->run<Loaded>(
         this,
         [lib = session_.library, session = &session_, id = state_.open->clip.id](std::stop_token) {
             return load_review(*lib, *session, id);
         },
-        [this](Loaded open) {
+        [this, then_say](Loaded open) {
             if (!open) return problem(open.error());
             if (!state_.open || state_.open->clip.id != (*open)->clip.id) return; // another clip was opened meanwhile
             show_again(std::move(*open));
+            if (!then_say.isEmpty()) notice_->say(then_say);
         });
 }
 

@@ -73,7 +73,7 @@ private:
     void apply(const Decision& d);
     void agree(const QString& check);
     void let_compete();
-    void reload();
+    void reload(const QString& then_say = {});
     void show_again(std::shared_ptr<const OpenReview> open);
     void show_judged(std::shared_ptr<const OpenReview> open);
     void tap_breath();

@@ -63,8 +63,7 @@ void ReviewPage::take_range() {
     if (state_.open->clip.person == 0) return notice_->problem(tr("Say first whose clip this is: what is right belongs to a person."));
     play(false);
     session_.background->run<Result<PersonNeutral>>(
-        this,
-        [lib = session_.library, person = state_.open->clip.person](std::stop_token) { return lib->neutral(person); },
+        this, [lib = session_.library, person = state_.open->clip.person](std::stop_token) { return lib->neutral(person); },
         [this, of = state_.open](const Result<PersonNeutral>& had) {
             if (of != state_.open) return;
             if (!had) return problem(had.error());
@@ -73,8 +72,7 @@ void ReviewPage::take_range() {
             if (shown.depth) here.depth = Comfort{*shown.depth, of->clip.id};
             if (shown.twist) here.twist = Comfort{*shown.twist, of->clip.id};
             if (shown.bend) here.bend = Comfort{*shown.bend, of->clip.id};
-            if (here.empty())
-                return notice_->problem(tr("Nothing in this clip goes far enough, or is seen well enough, to be a range."));
+            if (here.empty()) return notice_->problem(tr("Nothing in this clip goes far enough, or is seen well enough, to be a range."));
             auto* ask = new QMessageBox(QMessageBox::Question, tr("How far with ease"),
                                         tr("In this clip %1.\n\nIs this how far %2 goes with ease, without strain, pain or a wobble? Other "
                                            "clips are asked to stay at about seven tenths of it. Never test to the limit.")
@@ -107,11 +105,9 @@ void ReviewPage::keep_neutral(const QString& what, std::int64_t person, const Pe
                 this, [lib = session_.library, person, n](std::stop_token) { return lib->set_neutral(person, n); },
                 [this, person, words = neutral_text(n) == after_text ? said_then : QString()](const Result<bool>& ok) {
                     if (!ok) return problem(ok.error());
-                    if (state_.open && state_.open->clip.person == person) {
-                        session_.workspace->touched(state_.open->clip.id);
-                        reload();
-                    }
-                    if (!words.isEmpty()) notice_->say(words);
+                    if (!state_.open || state_.open->clip.person != person) return;
+                    session_.workspace->touched(state_.open->clip.id);
+                    reload(words);
                 });
         },
         before, after));

@@ -22,13 +22,15 @@ QString own_figure(OwnPart part, const OwnFigure& f, double stature_m, const Uni
     };
     switch (part) {
     case OwnPart::head:
-        return f.value >= 0 ? OwnWords::tr("head %1 ahead of the shoulders").arg(cm(1)) : OwnWords::tr("head %1 behind the shoulders").arg(cm(-1));
+        return f.value >= 0 ? OwnWords::tr("head %1 ahead of the shoulders").arg(cm(1))
+                            : OwnWords::tr("head %1 behind the shoulders").arg(cm(-1));
     case OwnPart::gap_left:
         return OwnWords::tr("left shoulder %1 below the ear").arg(cm(1));
     case OwnPart::gap_right:
         return OwnWords::tr("right shoulder %1 below the ear").arg(cm(1));
     case OwnPart::gaze:
-        return f.value >= 0 ? OwnWords::tr("nose %1 over the ears").arg(degrees(1)) : OwnWords::tr("nose %1 under the ears").arg(degrees(-1));
+        return f.value >= 0 ? OwnWords::tr("nose %1 over the ears").arg(degrees(1))
+                            : OwnWords::tr("nose %1 under the ears").arg(degrees(-1));
     case OwnPart::back_upper:
         return OwnWords::tr("upper back rounded by %1").arg(degrees(1));
     case OwnPart::back_lower:
