@@ -2,7 +2,9 @@
 // and what became of them.
 #include "support/window_bench.h"
 #include "ui/letter/field_edit.h"
+#include "ui/letter/mail.h"
 #include "ui/letter/phrase_dialog.h"
+#include "ui/letter/sent_dialog.h"
 #include "ui/review/reword_dialog.h"
 #include <QCheckBox>
 #include <QClipboard>
@@ -363,6 +365,29 @@ private slots:
         const auto at = arguments.indexOf(QStringLiteral("--attach"));
         QVERIFY(at > 0 && QFileInfo(arguments[at + 1]).size() > 10000);
         qunsetenv("BEVEL_MAIL");
+    }
+
+    /// What a record from elsewhere brings as an address or as a letter does nothing but be one.
+    void what_came_from_elsewhere_does_nothing() {
+        for (const char* good : {"ana@example.org", "a.b+c@mail.example", "jo_2@x.y.z", "jürgen@häuser.example"})
+            QVERIFY2(ui::is_plain_address(QString::fromUtf8(good)), good);
+        for (const char* bad : {"-attach=/etc/passwd@x.y", "--help", "a@b?bcc=c@d", "a@b,c@d", "a b@c", "a@b&subject=x", "", "a@", "@b", "a@b\n@c",
+                                "<a@b>", "mailto:a@b", "a%0Ab@c", "a@b;c@d", "a@b@c", "x/y@z", "a\"b@c"})
+            QVERIFY2(!ui::is_plain_address(QString::fromUtf8(bad)), bad);
+        QVERIFY(!ui::is_plain_address(QString(300, QLatin1Char('a')) + QStringLiteral("@b.c")));
+        ui::Mail mail;
+        mail.to = QStringLiteral("a@b?bcc=c@d");
+        const auto r = ui::open_in_mail_program(mail);
+        QVERIFY(!r && r.error().code == Code::bad_value);
+        QVERIFY(ui::text::error(r.error()).contains(QLatin1String("no e-mail address")));
+        const std::string evil = "<META HTTP-EQUIV=\"refresh\" content=\"0;url=http://x\"><script>alert(1)</script><p>Hello</p>";
+        const auto calm = ui::harmless_html(evil);
+        QVERIFY(calm.starts_with("<!DOCTYPE html><meta charset=\"utf-8\"><meta http-equiv=\"Content-Security-Policy\" content=\"default-src 'none'"));
+        const auto rest = calm.substr(calm.find("form-action"));
+        QVERIFY(QString::fromStdString(rest).contains(QLatin1String("data-none=\"refresh\"")));
+        QVERIFY(!QString::fromStdString(rest).contains(QLatin1String("http-equiv"), Qt::CaseInsensitive));
+        QVERIFY(rest.find("<p>Hello</p>") != std::string::npos);
+        QCOMPARE(ui::harmless_html("http-equi").find("http-equi", 200) != std::string::npos, true);
     }
 
     void templates_are_kept_without_figures() {

@@ -6,10 +6,14 @@
 #include "store/reminder.h"
 #include <clocale>
 #include <cmath>
+#include <csignal>
 #include <fstream>
 #include <nlohmann/json.hpp>
 #include <QtTest>
 #include <set>
+#include <sys/wait.h>
+#include <thread>
+#include <unistd.h>
 #include <valijson/adapters/nlohmann_json_adapter.hpp>
 #include <valijson/schema.hpp>
 #include <valijson/schema_parser.hpp>
@@ -392,6 +396,78 @@ private slots:
         for (const auto& e : fs::directory_iterator(folder / "fresh")) QVERIFY(!e.path().filename().string().starts_with("bundle-"));
     }
 
+    void films_of_a_bundle_are_bounded_and_none_is_left_behind() {
+        Filled f;
+        const fs::path folder = f.dir.path().toStdString();
+        QVERIFY(write_whole(folder / "take.mp4", std::string(30U << 20U, 'x')));
+        Clip c;
+        c.person = f.bo, c.movement = "bow", c.filmed_on = c.arrived_on = "2026-11-01", c.state = ClipState::tracked;
+        QVERIFY(f.lib.add_clip(c, folder / "take.mp4"));
+        BundleOptions o;
+        o.films = true;
+        QVERIFY(write_bundle(f.lib, f.bo, folder / "bo.zip", o));
+        const auto j = nlohmann::json::parse(entry_of(folder / "bo.zip", "record.json"));
+        std::string film;
+        for (const auto& one : j["clips"])
+            if (one.contains("film")) film = one["film"].get<std::string>();
+        QVERIFY(!film.empty());
+        const auto left = [](const fs::path& library) {
+            int n = 0;
+            for (const auto& e : fs::directory_iterator(library / "clips")) n += e.is_regular_file() ? 1 : 0;
+            return n;
+        };
+        // One film named again and again is one film that is named wrongly.
+        auto often = j;
+        for (auto& one : often["clips"]) one["film"] = film;
+        std::vector<std::pair<std::string, std::string>> entries{{"record.json", often.dump()}, {film, std::string(1000, 'x')}};
+        for (const auto& one : j["clips"])
+            if (one.contains("points"))
+                entries.emplace_back(one["points"].get<std::string>(), entry_of(folder / "bo.zip", one["points"].get<std::string>().c_str()));
+        zip_of(folder / "often.zip", entries);
+        {
+            Library fresh = *Library::open(folder / "often");
+            const auto r = read_bundle(fresh, folder / "often.zip");
+            QVERIFY(!r);
+            QVERIFY(fresh.people()->empty());
+            QCOMPARE(left(folder / "often"), 0);
+        }
+        // What is refused after its films were written leaves none of them.
+        auto wrong = j;
+        wrong["person"]["heights"][0]["metres"] = 40;
+        entries.front().second = wrong.dump();
+        zip_of(folder / "wrong.zip", entries);
+        {
+            Library fresh = *Library::open(folder / "wrong");
+            QVERIFY(!read_bundle(fresh, folder / "wrong.zip"));
+            QVERIFY(fresh.people()->empty());
+            QCOMPARE(left(folder / "wrong"), 0);
+        }
+        // Killed at any moment: whole, or nothing after the next start.
+        int in_the_middle = 0;
+        for (int round = 0; round < 6; ++round) {
+            const auto to = folder / ("killed" + std::to_string(round));
+            const pid_t child = ::fork();
+            QVERIFY(child >= 0);
+            if (child == 0) {
+                auto lib = Library::open(to);
+                if (lib) (void)read_bundle(*lib, folder / "bo.zip");
+                _exit(0);
+            }
+            for (int k = 0; k < 3000 && (!fs::exists(to / "clips") || left(to) == 0); ++k)
+                std::this_thread::sleep_for(std::chrono::milliseconds(1));
+            std::this_thread::sleep_for(std::chrono::milliseconds(3 * round));
+            ::kill(child, SIGKILL);
+            int status = 0;
+            ::waitpid(child, &status, 0);
+            const auto lib = Library::open(to);
+            QVERIFY(lib);
+            const bool whole = !lib->people()->empty();
+            in_the_middle += whole ? 0 : 1;
+            QCOMPARE(left(to), whole ? 1 : 0);
+        }
+        QVERIFY(in_the_middle > 0);
+    }
+
     void broken_bundles_change_nothing() {
         Filled f;
         const fs::path folder = f.dir.path().toStdString();
@@ -422,6 +498,12 @@ private slots:
         QVERIFY(refused(changed([](J& j) { j["person"]["heights"] = J::array(); }), "no height"));
         QVERIFY(refused(changed([](J& j) { j["person"]["heights"][0]["metres"] = 40; }), "a giant"));
         QVERIFY(refused(changed([](J& j) { j["clips"][1]["filmed_on"] = "yesterday"; }), "no day"));
+        for (const char* day : {"9999-12-31", "2026-13-40", "0000-00-00"})
+            QVERIFY(refused(changed([&](J& j) { j["clips"][1]["filmed_on"] = day; }), day));
+        QVERIFY(refused(changed([](J& j) { j["person"]["neutral"] = "{\"depth\": {\"value\": 9}}"; }), "who sinks below the floor"));
+        std::string grows = "{\"format\": [";
+        for (int k = 0; k < 4000000; ++k) grows += "[],";
+        QVERIFY(refused({{"record.json", grows + "0]}"}}, "a record that grows"));
         QVERIFY(refused(changed([](J& j) { j["clips"][0]["figures"] = 7; }), "figures of another kind"));
         QVERIFY(refused(changed([](J& j) { j["clips"][0]["decisions"] = J::array({{{"check", 1}}}); }), "a broken decision"));
         QVERIFY(refused(changed([](J& j) { j["letters"][0]["clip"] = 99; }), "a letter to a clip that is not there"));

@@ -1,5 +1,6 @@
 #include "store/forms.h"
 #include "ui/shell/main_window.h"
+#include "ui/shell/open_library.h"
 #include "ui/shell/plain_labels.h"
 #include <cstdio>
 #include <malloc.h>
@@ -13,7 +14,9 @@
 #include <QSettings>
 #include <QStandardPaths>
 #include <QThread>
+#include <sys/socket.h>
 #include <sys/stat.h>
+#include <unistd.h>
 
 namespace {
 
@@ -33,15 +36,25 @@ std::filesystem::path unpack_demo(const std::filesystem::path& data, const std::
 QString meeting_place(const std::filesystem::path& folder) {
     std::error_code ec;
     const auto whole = std::filesystem::weakly_canonical(folder, ec).string();
-    return QStringLiteral("bevel-") +
+    // In the user's own folder for such things, where nobody else can make it first.
+    QString own = QStandardPaths::writableLocation(QStandardPaths::RuntimeLocation);
+    if (own.isEmpty()) own = QString::fromStdString(folder.string());
+    return own + QStringLiteral("/bevel-") +
            QString::fromLatin1(QCryptographicHash::hash(QByteArray::fromStdString(whole), QCryptographicHash::Sha256).toHex().left(16));
+}
+
+/// Whether the other end of a socket belongs to the same user: file names tell whose clips they are.
+bool is_ours(const QLocalSocket& socket) {
+    ucred who{};
+    socklen_t size = sizeof who;
+    return ::getsockopt(static_cast<int>(socket.socketDescriptor()), SOL_SOCKET, SO_PEERCRED, &who, &size) == 0 && who.uid == ::getuid();
 }
 
 /// Hands files to an instance that has this library open; false when there is none.
 bool handed_over(const QString& place, const QStringList& files) {
     QLocalSocket socket;
     socket.connectToServer(place);
-    if (!socket.waitForConnected(500)) return false;
+    if (!socket.waitForConnected(500) || !is_ours(socket)) return false;
     socket.write(files.join(QLatin1Char('\n')).toUtf8() + '\0');
     return socket.waitForBytesWritten(1000);
 }
@@ -97,23 +110,26 @@ int main(int argc, char** argv) {
         else
             files << QFileInfo(w).absoluteFilePath();
     }
-    const QString place = meeting_place(folder);
+    QString place = meeting_place(folder);
     if (handed_over(place, files)) return 0;
     ui::Session session;
     auto catalogue = ui::Catalogue::load(data);
-    auto library = Library::open(folder);
-    // Another instance may have the library and be just about to answer.
-    for (int tries = 0; !library && library.error().code == Code::in_use && tries < 50; ++tries) {
-        if (handed_over(place, files)) return 0;
-        QThread::msleep(100);
-        library = Library::open(folder);
-    }
-    if (!catalogue || !library) {
-        const QString why = ui::text::error(catalogue ? library.error() : catalogue.error());
+    if (!catalogue) {
+        const QString why = ui::text::error(catalogue.error());
         std::fprintf(stderr, "%s\n", qPrintable(why));
         QMessageBox::critical(nullptr, QStringLiteral("Bevel"), why);
         return 3;
     }
+    // Another instance may have the library and be just about to answer.
+    auto first = Library::open(folder);
+    for (int tries = 0; !first && first.error().code == Code::in_use && tries < 50; ++tries) {
+        if (handed_over(place, files)) return 0;
+        QThread::msleep(100);
+        first = Library::open(folder);
+    }
+    auto library = ui::open_library(folder, std::move(first));
+    if (!library) return 3;
+    place = meeting_place(folder); // another one may have been chosen
     session.settings = chosen;
     if (words.isSet(dark_option)) session.settings.theme = ui::ThemeChoice::dark;
     session.catalogue = std::move(*catalogue);
@@ -133,10 +149,12 @@ int main(int argc, char** argv) {
     window.set_theme(session.settings.theme);
     window.show();
     QLocalServer door;
+    door.setSocketOptions(QLocalServer::UserAccessOption);
     QLocalServer::removeServer(place); // of a run that was killed
     door.listen(place);
     QObject::connect(&door, &QLocalServer::newConnection, &window, [&door, &window] {
         auto* guest = door.nextPendingConnection();
+        if (!is_ours(*guest)) return guest->abort();
         QObject::connect(guest, &QLocalSocket::readyRead, &window, [guest, &window] {
             if (guest->bytesAvailable() > 1 << 20) return guest->abort();
             if (!guest->peek(guest->bytesAvailable()).endsWith('\0')) return; // there is more to come

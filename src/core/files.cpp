@@ -24,7 +24,7 @@ bool is_special(const fs::path& file) {
 /// An open file that is closed on every way out.
 class Open {
 public:
-    Open(Disk& disk, const fs::path& file, int flags) : disk_(disk), fd_(disk.open(file.c_str(), flags, 0644)) {}
+    Open(Disk& disk, const fs::path& file, int flags) : disk_(disk), fd_(disk.open(file.c_str(), flags, 0600)) {}
     Open(const Open&) = delete;
     Open& operator=(const Open&) = delete;
     ~Open() {
@@ -57,7 +57,7 @@ fs::path beside(const fs::path& file) {
 /// The folder's own entry is on the disk.
 bool sync_folder(Disk& disk, const fs::path& file) {
     const fs::path folder = file.has_parent_path() ? file.parent_path() : fs::path(".");
-    Open f(disk, folder, O_RDONLY | O_DIRECTORY);
+    Open f(disk, folder, O_RDONLY | O_DIRECTORY | O_CLOEXEC);
     return f && (f.sync() || errno == EINVAL); // some file systems have nothing to sync there
 }
 
@@ -153,17 +153,21 @@ PendingFile::~PendingFile() {
     if (!done_ && path_ != target_) fs::remove(path_, ec);
 }
 
+Result<bool> put_whole_in_place(const fs::path& part, const fs::path& to, Disk& disk) {
+    {
+        Open f(disk, part, O_RDONLY | O_CLOEXEC);
+        if (!f) return failed(to, errno);
+        if (!f.sync()) return failed(to, errno);
+    }
+    return put_in_place(disk, part, to);
+}
+
 Result<bool> PendingFile::commit(Disk& disk) {
     if (path_ == target_) {
         done_ = true;
         return true;
     }
-    {
-        Open f(disk, path_, O_RDONLY | O_CLOEXEC);
-        if (!f) return failed(target_, errno);
-        if (!f.sync()) return failed(target_, errno);
-    }
-    if (auto ok = put_in_place(disk, path_, target_); !ok) return ok;
+    if (auto ok = put_whole_in_place(path_, target_, disk); !ok) return ok;
     done_ = true;
     return true;
 }

@@ -42,6 +42,9 @@ private:
     bool done_ = false;
 };
 
+/// A file that somebody else wrote: synced, then put in the place of `to`, and the folder synced.
+Result<bool> put_whole_in_place(const std::filesystem::path& part, const std::filesystem::path& to, Disk& disk = Disk::real());
+
 /// Ending of files that are not finished; one that is left over may be removed.
 inline constexpr std::string_view unfinished = ".part";
 

@@ -1,4 +1,6 @@
 #include "store/bundle.h"
+#include "core/bounded_json.h"
+#include "core/days.h"
 #include "core/files.h"
 #include "core/plain_number.h"
 #include <algorithm>
@@ -65,11 +67,7 @@ const json& list(const json& j, const char* key, std::size_t most) {
 /// An ISO day or nothing.
 std::string day(const json& j, const char* key) {
     std::string d = text(j, key, 10);
-    const bool iso = d.size() == 10 && std::all_of(d.begin(), d.end(), [&](const char& c) {
-                         const auto i = &c - d.data();
-                         return i == 4 || i == 7 ? c == '-' : c >= '0' && c <= '9';
-                     });
-    if (!d.empty() && !iso) throw Bad{key};
+    if (!is_day(d)) throw Bad{key};
     return d;
 }
 
@@ -307,7 +305,7 @@ struct BundleReader {
     Library& library;
     zip_t* z;
     std::stop_token stop;
-    std::vector<fs::path> films; // written beside, taken in and removed
+    std::map<std::string, std::string> films; // by the name of the entry: the library's own name of what is there already
 
     template <class T> T must(Result<T> r) {
         if (!r) throw r.error();
@@ -358,7 +356,9 @@ struct BundleReader {
         std::int64_t id = 0;
         if (j.contains("film")) {
             const auto name = entry_name(j, "film", "clips/", {".mp4", ".mov", ".webm", ".mkv", ".avi", ".m4v"});
-            id = must(library.add_clip(c, film(name)));
+            const auto at = films.find(name);
+            if (at == films.end()) throw Bad{"film"};
+            id = must(library.adopt_clip(c, at->second, fs::path(name).filename().string()));
         } else {
             id = must(library.add_clip_record(c));
         }
@@ -389,29 +389,51 @@ struct BundleReader {
         return id;
     }
 
-    /// A film of the archive as a file of its own, for being copied in.
-    fs::path film(const std::string& name) {
-        zip_stat_t st;
-        zip_stat_init(&st);
-        if (zip_stat(z, name.c_str(), 0, &st) != 0) throw Error{Code::unreadable, name};
-        if (st.size > bundle_film) throw Error{Code::too_large, name};
+    /// The films that record.json names, each once, written where they belong before anything is recorded of them: a run that is killed
+    /// leaves them in the list of what is cleared away.
+    void take_films(const json& j) {
+        std::set<std::string> names;
+        std::uint64_t all = 0;
+        for (const auto& c : list(j, "clips", bundle_entries / 4)) {
+            if (!c.is_object() || !c.contains("film")) continue;
+            const auto name = entry_name(c, "film", "clips/", {".mp4", ".mov", ".webm", ".mkv", ".avi", ".m4v"});
+            if (!names.insert(name).second) throw Bad{"film: " + name + " twice"};
+            zip_stat_t st;
+            zip_stat_init(&st);
+            if (zip_stat(z, name.c_str(), 0, &st) != 0 || !(st.valid & ZIP_STAT_SIZE)) throw Error{Code::unreadable, name};
+            if (st.size > bundle_film || (all += st.size) > bundle_films) throw Error{Code::too_large, name};
+        }
+        std::error_code ec;
+        const auto room = fs::space(library.folder(), ec);
+        if (!ec && room.available < all + (64U << 20U)) throw Error{Code::write_failed, library.folder().string()};
+        for (const auto& name : names) {
+            const auto ours = must(library.reserve_film(fs::path(name).stem().string(), fs::path(name).extension().string()));
+            films[name] = ours;
+            write_film(name, library.folder() / ours);
+        }
+    }
+
+    void write_film(const std::string& name, const fs::path& to) {
         const Entry f(zip_fopen(z, name.c_str(), 0));
         if (!f) throw Error{Code::unreadable, name};
-        const fs::path to = library.folder() / ("bundle-" + fs::path(name).filename().string());
-        films.push_back(to);
-        std::ofstream out(to, std::ios::binary | std::ios::trunc);
+        auto part = to;
+        part += unfinished; // such names are cleared away in any case; one with another ending might be a clip's own
+        std::ofstream file(part, std::ios::binary | std::ios::trunc);
         std::vector<char> piece(1 << 20);
         std::uint64_t all = 0;
         for (;;) {
+            if (stop.stop_requested()) throw Error{Code::cancelled, ""};
             const auto n = zip_fread(f.get(), piece.data(), piece.size());
             if (n < 0) throw Error{Code::unreadable, name};
             if (n == 0) break;
             all += static_cast<std::uint64_t>(n);
             if (all > bundle_film) throw Error{Code::too_large, name};
-            out.write(piece.data(), n);
-            if (!out) throw Error{Code::write_failed, to.string()};
+            file.write(piece.data(), n);
+            if (!file) throw Error{Code::write_failed, to.string()};
         }
-        return to;
+        file.close();
+        if (!file) throw Error{Code::write_failed, to.string()};
+        must(put_whole_in_place(part, to));
     }
 
     std::int64_t all(const json& j) {
@@ -473,13 +495,14 @@ Result<std::int64_t> read_bundle(Library& library, const fs::path& file, const s
     if (zip_get_num_entries(z.get(), 0) > static_cast<zip_int64_t>(bundle_entries)) return fail(Code::too_large, file.string());
     const auto record = entry(z.get(), "record.json", bundle_text);
     if (!record) return tl::unexpected(record.error());
-    const json j = json::parse(*record, nullptr, false);
-    if (!j.is_object()) return fail(Code::unreadable, "record.json");
+    const auto j = bounded_json(*record, "record.json", {}, stop);
+    if (!j) return tl::unexpected(j.error());
+    if (!j->is_object()) return fail(Code::unreadable, "record.json");
     BundleReader reader{library, z.get(), stop, {}};
     std::int64_t id = 0;
-    auto ok = library.together([&]() -> Result<bool> {
+    const auto caught = [&](auto work) -> Result<bool> {
         try {
-            id = reader.all(j);
+            work();
             return true;
         } catch (const Bad& b) {
             return fail(Code::unreadable, "record.json: " + b.where);
@@ -488,10 +511,19 @@ Result<std::int64_t> read_bundle(Library& library, const fs::path& file, const s
         } catch (const json::exception&) {
             return fail(Code::unreadable, "record.json");
         }
-    });
-    std::error_code ec;
-    for (const auto& f : reader.films) fs::remove(f, ec);
-    if (!ok) return tl::unexpected(ok.error());
+    };
+    auto ok = caught([&] { reader.take_films(*j); });
+    if (ok) ok = library.together([&] { return caught([&] { id = reader.all(*j); }); });
+    if (!ok) { // nothing of it stays
+        std::vector<std::string> films;
+        std::error_code ec;
+        for (const auto& [name, ours] : reader.films) {
+            films.push_back(ours);
+            fs::remove(library.folder() / (ours + std::string(unfinished)), ec);
+        }
+        (void)library.release_films(films);
+        return tl::unexpected(ok.error());
+    }
     return id;
 }
 

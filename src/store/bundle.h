@@ -14,7 +14,8 @@ Result<bool> write_bundle(const Library& library, std::int64_t person, const std
                           const std::stop_token& stop = {});
 
 /// What a bundle may hold at most; more is refused before it is read.
-inline constexpr std::uint64_t bundle_entries = 100000, bundle_text = 64U << 20U, bundle_points = 256U << 20U, bundle_film = 8ULL << 30U;
+inline constexpr std::uint64_t bundle_entries = 100000, bundle_text = 64U << 20U, bundle_points = 256U << 20U, bundle_film = 8ULL << 30U,
+                               bundle_films = 64ULL << 30U;
 
 /// Takes a person in from a bundle, as somebody new: nobody who is there is changed. All of it or nothing. Only entries that record.json
 /// names are read, by names of a fixed form, each no longer than it may be; nothing is written outside the library.

@@ -1,13 +1,12 @@
 // Clips of the library: their files, facts, points, parts and pairs.
+#include "core/days.h"
 #include "core/files.h"
 #include "store/library.h"
 #include "store/query.h"
+#include "store/sum.h"
 #include <algorithm>
 #include <cmath>
-#include <fcntl.h>
-#include <nettle/sha2.h>
 #include <nlohmann/json.hpp>
-#include <unistd.h>
 
 namespace bevel {
 namespace {
@@ -82,28 +81,6 @@ Clip clip_of(const Query& q) {
     return c;
 }
 
-/// SHA-256 of a file as hexadecimal digits; empty when it cannot be read.
-std::string hash_of(const fs::path& file) {
-    const int fd = ::open(file.c_str(), O_RDONLY | O_CLOEXEC);
-    if (fd < 0) return {};
-    sha256_ctx ctx;
-    sha256_init(&ctx);
-    std::vector<std::uint8_t> piece(1U << 18U);
-    ssize_t n = 0;
-    while ((n = ::read(fd, piece.data(), piece.size())) > 0) sha256_update(&ctx, static_cast<std::size_t>(n), piece.data());
-    ::close(fd);
-    if (n < 0) return {};
-    std::array<std::uint8_t, SHA256_DIGEST_SIZE> sum{};
-    sha256_digest(&ctx, sum.size(), sum.data());
-    std::string out;
-    for (const auto b : sum) {
-        constexpr const char* digits = "0123456789abcdef";
-        out += digits[b >> 4U];
-        out += digits[b & 15U];
-    }
-    return out;
-}
-
 } // namespace
 
 Result<bool> Library::save_quality(std::int64_t clip, const ClipQuality& c) {
@@ -114,30 +91,31 @@ Result<bool> Library::save_quality(std::int64_t clip, const ClipQuality& c) {
     });
 }
 
-Result<std::string> Library::copy_in(const fs::path& source, const std::stop_token& stop, const std::function<void(double)>& progress) {
+Result<std::string> Library::reserve_film(const std::string& stem, const std::string& extension) {
     std::error_code ec;
+    // A name of its own: never writes over another clip, nor over one that is on its way.
+    const std::lock_guard lock(*mutex_);
     std::string name;
-    {
-        // A name of its own: never writes over another clip, nor over one that is on its way.
-        const std::lock_guard lock(*mutex_);
-        for (int n = 0; n < 100000; ++n) {
-            name = "clips/" + source.stem().string() + (n == 0 ? "" : "-" + std::to_string(n + 1)) + source.extension().string();
-            Query taken(db_, "SELECT 1 FROM leftover WHERE file=?");
-            taken.bind(name);
-            if (!taken.row() && !fs::exists(folder_ / name, ec)) break;
-        }
-        if (auto ok = write([&] {
-                Query q(db_, "INSERT INTO leftover(file) VALUES(?)");
-                return q.bind(name).run();
-            });
-            !ok)
-            return tl::unexpected(ok.error());
+    for (int n = 0; n < 100000; ++n) {
+        name = "clips/" + stem + (n == 0 ? "" : "-" + std::to_string(n + 1)) + extension;
+        Query taken(db_, "SELECT 1 FROM leftover WHERE file=?1 UNION SELECT 1 FROM clip WHERE file=?1"); // one that was lost may come back
+        taken.bind(name);
+        if (!taken.row() && !fs::exists(fs::symlink_status(folder_ / name, ec))) break;
     }
-    if (auto ok = copy_whole(source, folder_ / name, stop, progress); !ok) {
-        (void)write([&] {
-            Query q(db_, "DELETE FROM leftover WHERE file=?");
+    if (auto ok = write([&] {
+            Query q(db_, "INSERT INTO leftover(file) VALUES(?)");
             return q.bind(name).run();
         });
+        !ok)
+        return tl::unexpected(ok.error());
+    return name;
+}
+
+Result<std::string> Library::copy_in(const fs::path& source, const std::stop_token& stop, const std::function<void(double)>& progress) {
+    const auto name = reserve_film(source.stem().string(), source.extension().string());
+    if (!name) return name;
+    if (auto ok = copy_whole(source, folder_ / *name, stop, progress); !ok) {
+        (void)release_films({*name});
         return tl::unexpected(ok.error());
     }
     return name;
@@ -147,29 +125,34 @@ Result<std::int64_t> Library::add_clip(const Clip& c, const fs::path& source, co
                                        const std::function<void(double)>& progress) {
     const auto name = copy_in(source, stop, progress);
     if (!name) return tl::unexpected(name.error());
-    const std::string hash = hash_of(folder_ / *name);
+    auto id = adopt_clip(c, *name, source.filename().string());
+    if (!id) (void)release_films({*name});
+    return id;
+}
+
+Result<std::int64_t> Library::adopt_clip(const Clip& c, const std::string& file, const std::string& named) {
+    if (!is_day(c.filmed_on) || !is_day(c.arrived_on)) return fail(Code::bad_value, "day");
+    const std::string hash = sum_of(folder_ / file);
+    if (hash.empty()) return fail(Code::cannot_open, (folder_ / file).string());
     std::int64_t id = 0;
     auto ok = together([&]() -> Result<bool> {
         Query q(db_, "INSERT INTO clip(person, file, movement, school, view, filmed_on, arrived_on, state, problem, mirrored, hash, named, "
                      "turn) VALUES(?,?,?,?,?,?,?,?,?,?,?,?,(SELECT coalesce(max(turn), 0) + 1 FROM clip))");
-        q.reference(c.person).bind(*name).bind(c.movement).bind(c.school).bind(c.view).bind(c.filmed_on).bind(c.arrived_on);
-        q.bind(static_cast<std::int64_t>(c.state)).bind(c.problem).bind(std::int64_t{c.mirrored}).bind(hash);
-        q.bind(source.filename().string());
+        q.reference(c.person).bind(file).bind(c.movement).bind(c.school).bind(c.view).bind(c.filmed_on).bind(c.arrived_on);
+        q.bind(static_cast<std::int64_t>(c.state)).bind(c.problem).bind(std::int64_t{c.mirrored}).bind(hash).bind(named);
         if (auto done = q.run(); !done) return done;
         id = sqlite3_last_insert_rowid(db_);
         Query kept(db_, "DELETE FROM leftover WHERE file=?");
-        return kept.bind(*name).run();
+        return kept.bind(file).run();
     });
-    if (ok) return id;
-    std::error_code ec;
-    fs::remove(folder_ / *name, ec);
-    return tl::unexpected(ok.error());
+    if (!ok) return tl::unexpected(ok.error());
+    return id;
 }
 
 Result<bool> Library::replace_file(std::int64_t clip, const fs::path& source) {
     const auto now = this->clip(clip);
     if (!now) return tl::unexpected(now.error());
-    const std::string hash = hash_of(source);
+    const std::string hash = sum_of(source);
     if (hash.empty()) return fail(Code::cannot_open, source.string());
     if (!now->hash.empty() && now->hash != hash) return fail(Code::bad_value, "another_clip");
     const auto name = copy_in(source, {}, {});
@@ -183,7 +166,7 @@ Result<bool> Library::replace_file(std::int64_t clip, const fs::path& source) {
 }
 
 Result<std::optional<Clip>> Library::same_file(const fs::path& source) const {
-    const std::string hash = hash_of(source);
+    const std::string hash = sum_of(source);
     if (hash.empty()) return fail(Code::cannot_open, source.string());
     const std::lock_guard lock(*mutex_);
     Query q(db_, (std::string(clip_columns) + "WHERE hash=?").c_str());
@@ -217,6 +200,7 @@ Result<bool> forget_figures(sqlite3* db, std::int64_t clip) {
 } // namespace
 
 Result<bool> Library::set_clip_facts(const Clip& c) {
+    if (!is_day(c.filmed_on) || !is_day(c.arrived_on)) return fail(Code::bad_value, "day");
     return together([&]() -> Result<bool> {
         if (auto ok = forget_figures(db_, c.id); !ok) return ok;
         // A pair is of one person and one movement.
@@ -334,6 +318,7 @@ std::int64_t Library::count_clips() const {
 }
 
 Result<std::int64_t> Library::add_clip_record(const Clip& c) {
+    if (!is_day(c.filmed_on) || !is_day(c.arrived_on)) return fail(Code::bad_value, "day");
     std::int64_t id = 0;
     auto ok = write([&] {
         Query q(db_, "INSERT INTO clip(person, file, movement, school, view, filmed_on, arrived_on, state, problem, mirrored, hash, named, "

@@ -176,8 +176,17 @@ struct SentLetter {
 /// What went with an erased person, and files that may still hold something of them.
 struct Erased {
     int clips = 0, letters = 0;
+    int phrases = 0; // own words that named the person, and are offered for nobody else now
     std::vector<std::string> backups;
     std::vector<std::string> shared_with; // people who are parts of the same files, which therefore stay
+    std::vector<std::string> mentions;    // where else the name still stands: "own_plan", "own_letter", "practice" … (names of tables)
+};
+
+/// What became of the films of a backup or of a restored library.
+struct BackedUp {
+    int films = 0;
+    std::vector<std::string> damaged; // names of films that are not as they came, or cannot be read: left out
+    int missing = 0;                  // clips whose film is not here
 };
 
 /// Any thread may call it. What belongs together is written in one transaction; each call is on the disk when it returns.
@@ -185,9 +194,16 @@ class Library {
 public:
     /// Opens or makes the library in `folder`; brings an older one up to date, with a copy of what it was beside it
     /// (library-version-N.sqlite), and clears away what a killed run left. One made by a newer program, or in a folder that cannot be
-    /// written to, is opened for reading. in_use when another program has it; cannot_open, unreadable (damaged).
-    static Result<Library> open(const std::filesystem::path& folder);
+    /// written to, is opened for reading. in_use when another program has it. Else a Trouble.
+    /// `reading`: nothing is written, and what can be read of a damaged one is.
+    static Result<Library> open(const std::filesystem::path& folder, bool reading = false);
+    /// What stands in the way of opening one: "library missing: FOLDER" (films are there, the file is not or is empty; not_found),
+    /// "library damaged: FILE" (unreadable), "library full: FILE" (no room; write_failed), "library closed: FILE" (cannot_open).
+    enum class Trouble { none, missing, damaged, full, closed };
+    static Trouble trouble_of(const Error& e);
     bool read_only() const { return read_only_; }
+    /// Rows that point to something that is not there. They stay as they are.
+    int dangling() const { return dangling_; }
     /// Runs `work` in one transaction: all of its writes or none.
     Result<bool> together(const std::function<Result<bool>()>& work);
     Library(Library&&) noexcept;
@@ -223,6 +239,11 @@ public:
     /// Copies the file into the library and records it; the copy is whole and synced before the record is made. Copying holds nothing up.
     Result<std::int64_t> add_clip(const Clip& c, const std::filesystem::path& source, const std::stop_token& stop = {},
                                   const std::function<void(double)>& progress = {});
+    /// A name for a film that is to be written there ("clips/…"), noted as on its way; a clip of a film that was written so; films that
+    /// were written and are not wanted. Not inside `together`: a run that is killed there would leave the film unlisted.
+    Result<std::string> reserve_film(const std::string& stem, const std::string& extension);
+    Result<std::int64_t> adopt_clip(const Clip& c, const std::string& file, const std::string& named);
+    Result<bool> release_films(const std::vector<std::string>& files) { return remove_files(files); }
     /// Person, movement, school, view, day, mirrored, footwear, surface; nothing else is touched. A pair that no longer is of one
     /// person and movement is parted.
     Result<bool> set_clip_facts(const Clip& c);
@@ -338,10 +359,15 @@ public:
     Result<std::vector<SentLetter>> sent(std::int64_t person) const; // newest first, without the bytes
     Result<std::string> sent_file(std::int64_t id) const;
 
-    /// The whole library as one file (a tar archive), and back into a folder that is empty or not there. bad_value "folder_not_empty".
-    Result<bool> back_up_to(const std::filesystem::path& file, const std::string& day, const std::stop_token& stop = {},
-                            const std::function<void(double)>& progress = {});
-    static Result<bool> restore(const std::filesystem::path& file, const std::filesystem::path& folder, const std::stop_token& stop = {});
+    /// The whole library as one file (a tar archive: the database, each film once, own recordings), and back into a folder that is empty or
+    /// not there (bad_value "folder_not_empty"). Films are held against their sums. One that differs or cannot be read whole stops it,
+    /// unreadable "damaged films: NAMES", unless they are to be left out.
+    Result<BackedUp> back_up_to(const std::filesystem::path& file, const std::string& day, bool without_damaged = false,
+                                const std::stop_token& stop = {}, const std::function<void(double)>& progress = {});
+    static Result<BackedUp> restore(const std::filesystem::path& file, const std::filesystem::path& folder, bool without_damaged = false,
+                                    const std::stop_token& stop = {});
+    /// Where copies for other programs lie while they are needed; emptied at the start and when somebody is erased.
+    std::filesystem::path mail_folder() const { return folder_ / "mail"; }
 
     /// Own movements and schools (store/forms.h).
     Result<std::vector<OwnForm>> own_forms(Own what = Own::movement) const;
@@ -359,12 +385,14 @@ public:
 
 private:
     Library(sqlite3* db, std::filesystem::path folder);
+    Result<bool> open_for_reading(bool in_spite_of_damage);
     Result<bool> migrate();
     Result<bool> back_up(int version);
-    Result<bool> bring_up_in_memory();
+    Result<bool> bring_up_in_memory(sqlite3* from);
     bool renew_tracks();
     bool has_heights() const;
     void clean_up();
+    std::vector<std::string> mentions_of(const std::string& words) const;
     bool is_used(const std::string& file) const;
     Result<bool> remove_files(const std::vector<std::string>& files);
     Result<std::string> copy_in(const std::filesystem::path& source, const std::stop_token& stop,
@@ -380,7 +408,7 @@ private:
     std::unique_ptr<std::recursive_mutex> mutex_;
     int lock_ = -1;
     bool read_only_ = false, in_memory_ = false;
-    int depth_ = 0;
+    int depth_ = 0, dangling_ = 0;
 };
 
 /// A track as bytes (format 2, see track_blob.cpp). Reading knows format 1 too, is bounded and refuses what does not add up.

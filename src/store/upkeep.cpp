@@ -2,11 +2,14 @@
 #include "core/files.h"
 #include "store/library.h"
 #include "store/query.h"
+#include "store/sum.h"
 #include <algorithm>
 #include <archive.h>
 #include <archive_entry.h>
+#include <cerrno>
 #include <fcntl.h>
-#include <fstream>
+#include <map>
+#include <sys/stat.h>
 #include <unistd.h>
 
 namespace bevel {
@@ -49,29 +52,45 @@ bool erase_rows(sqlite3* db, std::int64_t person) {
     return true;
 }
 
-Result<bool> add_file(archive* a, const fs::path& file, const std::string& name, const std::stop_token& stop,
-                      const std::function<void(std::uintmax_t)>& wrote) {
-    std::error_code ec;
-    const auto size = fs::file_size(file, ec);
-    const int fd = ec ? -1 : ::open(file.c_str(), O_RDONLY | O_CLOEXEC);
-    if (fd < 0) return fail(Code::cannot_open, file.string());
+/// One file of the archive, held against its sum where one is known: the whole of it or an error. `spoilt`: it differs, or reading fails;
+/// the archive is then not to be used.
+Result<bool> add_file(archive* a, const fs::path& file, const std::string& name, const std::string& sum, bool& spoilt,
+                      const std::stop_token& stop, const std::function<void(std::uintmax_t)>& wrote) {
+    const int fd = ::open(file.c_str(), O_RDONLY | O_CLOEXEC);
+    struct stat st {};
+    if (fd < 0 || ::fstat(fd, &st) != 0 || !S_ISREG(st.st_mode)) {
+        if (fd >= 0) ::close(fd);
+        spoilt = true;
+        return fail(Code::cannot_open, file.string());
+    }
     const Entry e(archive_entry_new());
     archive_entry_set_pathname(e.get(), name.c_str());
-    archive_entry_set_size(e.get(), static_cast<la_int64_t>(size));
+    archive_entry_set_size(e.get(), static_cast<la_int64_t>(st.st_size));
     archive_entry_set_filetype(e.get(), AE_IFREG);
     archive_entry_set_perm(e.get(), 0600);
     Result<bool> ok = true;
     if (archive_write_header(a, e.get()) != ARCHIVE_OK) ok = fail(Code::write_failed, archive_error_string(a));
     std::vector<char> piece(1U << 20U);
-    for (ssize_t n = 0; ok && (n = ::read(fd, piece.data(), piece.size())) > 0;) {
-        if (stop.stop_requested())
+    Sum of;
+    auto left = static_cast<std::uintmax_t>(st.st_size);
+    while (ok && left > 0) {
+        const ssize_t n = ::read(fd, piece.data(), std::min<std::uintmax_t>(piece.size(), left));
+        if (n < 0 && errno == EINTR) continue;
+        if (n <= 0) { // an error, or shorter than it was said to be
+            spoilt = true;
+            ok = fail(Code::cannot_open, file.string());
+        } else if (stop.stop_requested()) {
             ok = fail(Code::cancelled, "");
-        else if (archive_write_data(a, piece.data(), static_cast<std::size_t>(n)) != n)
+        } else if (archive_write_data(a, piece.data(), static_cast<std::size_t>(n)) != n) {
             ok = fail(Code::write_failed, archive_error_string(a));
-        else
+        } else {
+            of.add(piece.data(), static_cast<std::size_t>(n));
+            left -= static_cast<std::uintmax_t>(n);
             wrote(static_cast<std::uintmax_t>(n));
+        }
     }
     ::close(fd);
+    if (ok && !sum.empty() && of.hex() != sum) spoilt = true;
     return ok;
 }
 
@@ -94,11 +113,58 @@ bool overwrite(const fs::path& file) {
     return ok;
 }
 
-/// Names that a backup may hold: the library itself and files right in clips/.
+/// Names that a backup may hold: the library itself, files right in clips/, own recordings some folders deep.
 bool is_ours(const std::string& name) {
     if (name == "library.sqlite") return true;
     const fs::path p(name);
-    return name.starts_with("clips/") && p.parent_path() == "clips" && !p.filename().empty() && p.filename() != ".." && p.filename() != ".";
+    const auto depth = std::distance(p.begin(), p.end());
+    const bool plain = p.is_relative() && std::none_of(p.begin(), p.end(), [](const fs::path& x) { return x.empty() || x == ".." || x == "."; });
+    return plain && ((name.starts_with("clips/") && depth == 2) || (name.starts_with("spoken/") && depth >= 2 && depth <= 4));
+}
+
+/// Own recordings, by their names below the library's folder.
+std::vector<std::string> recordings(const fs::path& folder) {
+    std::vector<std::string> out;
+    std::error_code ec;
+    for (auto it = fs::recursive_directory_iterator(folder / "spoken", ec); !ec && it != fs::recursive_directory_iterator(); it.increment(ec))
+        if (it->is_regular_file(ec)) {
+            const auto name = fs::relative(it->path(), folder, ec).generic_string();
+            if (is_ours(name)) out.push_back(name);
+        }
+    std::sort(out.begin(), out.end());
+    return out;
+}
+
+std::string joined(const std::vector<std::string>& names) {
+    std::string out;
+    for (const auto& n : names) out += (out.empty() ? "" : ", ") + n;
+    return out;
+}
+
+/// Films by their names, with their sums, each once.
+std::map<std::string, std::string> films_of(const std::vector<Clip>& clips) {
+    std::map<std::string, std::string> out;
+    for (const auto& c : clips)
+        if (!c.file.empty()) {
+            auto& sum = out[c.file];
+            if (sum.empty()) sum = c.hash;
+        }
+    return out;
+}
+
+/// Words of a name that are long enough to tell whose it is.
+std::vector<std::string> words_of(const std::string& name) {
+    std::vector<std::string> out{name};
+    std::string word;
+    for (const char c : name + " ") {
+        if (c != ' ') {
+            word += c;
+            continue;
+        }
+        if (word.size() >= 3 && word != name) out.push_back(word);
+        word.clear();
+    }
+    return out;
 }
 
 } // namespace
@@ -108,32 +174,44 @@ void Library::clean_up() {
     for (const auto& e : fs::directory_iterator(folder_ / "clips", ec))
         if (e.path().string().ends_with(bevel::unfinished)) fs::remove(e.path(), ec);
     fs::remove(folder_ / "library.sqlite.part", ec);
-    std::vector<std::string> files;
+    fs::remove_all(mail_folder(), ec);
+    for (const auto& e : fs::directory_iterator(folder_, ec)) // of a program before films were put right where they belong
+        if (e.path().filename().string().starts_with("bundle-") && e.is_regular_file(ec)) fs::remove(e.path(), ec);
+    std::vector<std::string> files, outside;
     {
         Query q(db_, "SELECT file FROM leftover WHERE file NOT IN (SELECT file FROM clip)");
         while (q.row()) files.push_back(q.text(0));
+        Query p(db_, "SELECT file FROM pending");
+        while (p.row()) outside.push_back(p.text(0));
+        if (!q.end() || !p.end()) return; // next time
     }
     for (const auto& f : files) {
         Clip c;
         c.file = f;
-        fs::remove(path_of(c), ec);
+        if (has_file(c)) fs::remove(path_of(c), ec);
     }
-    sqlite3_exec(db_, "DELETE FROM leftover", nullptr, nullptr, nullptr);
+    for (const auto& f : outside)
+        if (f.find(bevel::unfinished) != std::string::npos) fs::remove(f, ec);
+    sqlite3_exec(db_, "DELETE FROM leftover; DELETE FROM pending", nullptr, nullptr, nullptr);
 }
 
 Result<bool> Library::remove_files(const std::vector<std::string>& files) {
     std::error_code ec;
     for (const auto& f : files) {
-        if (is_used(f)) continue; // another part of the same file
         Clip c;
         c.file = f;
-        fs::remove(path_of(c), ec);
-        if (ec) return fail(Code::write_failed, path_of(c).string());
+        if (!is_used(f) && has_file(c)) { // not another part of the same file, nor a clip without a film
+            fs::remove(path_of(c), ec);
+            if (ec) return fail(Code::write_failed, path_of(c).string());
+        }
+        if (auto ok = write([&] {
+                Query q(db_, "DELETE FROM leftover WHERE file=?");
+                return q.bind(f).run();
+            });
+            !ok)
+            return ok;
     }
-    return write([&] {
-        Query q(db_, "DELETE FROM leftover");
-        return q.run();
-    });
+    return true;
 }
 
 bool Library::is_used(const std::string& file) const {
@@ -146,6 +224,7 @@ bool Library::is_used(const std::string& file) const {
 Result<bool> Library::drop_film(std::int64_t id) {
     const auto c = clip(id);
     if (!c) return tl::unexpected(c.error());
+    if (c->file.empty()) return true; // it never had one
     if (!overwrite(path_of(*c))) return fail(Code::write_failed, path_of(*c).string());
     std::error_code ec;
     fs::remove(path_of(*c), ec);
@@ -189,51 +268,69 @@ Result<bool> Library::delete_clip(std::int64_t id) {
             Query q(db_, sql);
             if (auto done = q.bind(id).run(); !done) return done;
         }
+        if (c->file.empty()) return true;
         Query q(db_, "INSERT OR REPLACE INTO leftover(file) VALUES(?)");
         return q.bind(c->file).run();
     });
-    if (!ok) return ok;
+    if (!ok || c->file.empty()) return ok;
     return remove_files({c->file});
 }
 
 Result<Erased> Library::erase_person(std::int64_t id) {
     Erased out;
-    std::vector<std::string> files;
+    std::vector<std::string> files, names;
     {
         const std::lock_guard lock(*mutex_);
-        Query q(db_, "SELECT file FROM clip WHERE person=?");
+        Query who(db_, "SELECT name FROM person WHERE id=?");
+        who.bind(id);
+        if (who.row()) names = words_of(who.text(0));
+        if (auto ok = who.end(); !ok) return tl::unexpected(ok.error());
+        if (const auto known = facts(id); known && known->alias.size() >= 3)
+            for (auto& w : words_of(known->alias)) names.push_back(std::move(w));
+        Query q(db_, "SELECT file FROM clip WHERE person=? AND file<>''");
         q.bind(id);
         while (q.row()) files.push_back(q.text(0));
         // A file of which somebody else is a part stays, and it is said.
         Query shared(db_, "SELECT DISTINCT p.name FROM clip c JOIN person p ON p.id=c.person WHERE c.person<>?1 AND c.file IN (SELECT file "
-                          "FROM clip WHERE person=?1)");
+                          "FROM clip WHERE person=?1 AND file<>'')");
         shared.bind(id);
         while (shared.row()) out.shared_with.push_back(shared.text(0));
-        Query letters(db_, "SELECT count(*) FROM sent WHERE person=?");
-        letters.bind(id);
-        out.letters = letters.row() ? static_cast<int>(letters.integer(0)) : 0;
+        Query number(db_, "SELECT (SELECT count(*) FROM sent WHERE person=?1), (SELECT count(*) FROM clip WHERE person=?1)");
+        number.bind(id);
+        if (number.row()) out.letters = static_cast<int>(number.integer(0)), out.clips = static_cast<int>(number.integer(1));
         Query copies(db_, "SELECT file FROM backup");
         std::error_code ec;
         while (copies.row())
             if (fs::exists(copies.text(0), ec)) out.backups.push_back(copies.text(0));
+        // What could not be read whole is not erased by half.
+        for (const Query* read : {&q, &shared, &number, &copies})
+            if (auto ok = read->end(); !ok) return tl::unexpected(ok.error());
     }
-    out.clips = static_cast<int>(files.size());
     auto ok = together([&]() -> Result<bool> {
         for (const auto& f : files) {
             Query q(db_, "INSERT OR REPLACE INTO leftover(file) VALUES(?)");
             if (auto done = q.bind(f).run(); !done) return done;
+        }
+        for (const auto& n : names) {
+            Query q(db_, "DELETE FROM phrase WHERE instr(lower(words), lower(?))>0");
+            if (auto done = q.bind(n).run(); !done) return done;
+            out.phrases += sqlite3_changes(db_);
         }
         if (!erase_rows(db_, id)) return fail(Code::write_failed, sqlite3_errmsg(db_));
         return true;
     });
     if (!ok) return tl::unexpected(ok.error());
     for (const auto& f : files) {
-        if (is_used(f)) continue;
         Clip c;
         c.file = f;
+        if (is_used(f) || !has_file(c)) continue;
         if (!overwrite(path_of(c))) return fail(Code::write_failed, path_of(c).string());
     }
     if (auto gone = remove_files(files); !gone) return tl::unexpected(gone.error());
+    std::error_code ec;
+    for (auto it = fs::recursive_directory_iterator(mail_folder(), ec); !ec && it != fs::recursive_directory_iterator(); it.increment(ec))
+        if (it->is_regular_file(ec)) (void)overwrite(it->path());
+    fs::remove_all(mail_folder(), ec);
     // Nothing stays in free pages or in the journal.
     for (const char* sql : {"PRAGMA wal_checkpoint(TRUNCATE)", "VACUUM", "PRAGMA wal_checkpoint(TRUNCATE)"}) {
         const std::lock_guard lock(*mutex_);
@@ -241,8 +338,8 @@ Result<Erased> Library::erase_person(std::int64_t id) {
         q.row();
         if (auto done = q.end(); !done) return tl::unexpected(done.error());
     }
+    if (!names.empty()) out.mentions = mentions_of(names.front());
     // Copies that were made before an upgrade lie beside it.
-    std::error_code ec;
     for (const auto& e : fs::directory_iterator(folder_, ec)) {
         if (!e.path().filename().string().starts_with("library-version-")) continue;
         sqlite3* db = nullptr;
@@ -255,47 +352,118 @@ Result<Erased> Library::erase_person(std::int64_t id) {
     return out;
 }
 
-Result<bool> Library::back_up_to(const fs::path& file, const std::string& day, const std::stop_token& stop,
-                                 const std::function<void(double)>& progress) {
+/// Tables in which these words still stand anywhere.
+std::vector<std::string> Library::mentions_of(const std::string& words) const {
+    const std::lock_guard lock(*mutex_);
+    std::vector<std::string> tables, out;
+    Query all(db_, "SELECT name FROM sqlite_master WHERE type='table' AND name NOT LIKE 'sqlite_%'");
+    while (all.row()) tables.push_back(all.text(0));
+    for (const auto& t : tables) {
+        std::string any;
+        Query columns(db_, ("SELECT name FROM pragma_table_info('" + t + "')").c_str());
+        while (columns.row()) any += (any.empty() ? "" : " OR ") + ("instr(lower(\"" + columns.text(0) + "\"), lower(?1))>0");
+        if (any.empty()) continue;
+        Query q(db_, ("SELECT 1 FROM \"" + t + "\" WHERE " + any + " LIMIT 1").c_str());
+        q.bind(words);
+        if (q.row()) out.push_back(t);
+    }
+    return out;
+}
+
+Result<BackedUp> Library::back_up_to(const fs::path& file, const std::string& day, bool without_damaged, const std::stop_token& stop,
+                                     const std::function<void(double)>& progress) {
+    BackedUp out;
     // The database first, as one whole; clips that come in meanwhile are not in it and are not copied.
     const fs::path copy = folder_ / "library.sqlite.part";
     std::error_code ec;
     fs::remove(copy, ec);
-    {
+    const auto list = [&]() -> Result<std::vector<Clip>> {
         const std::lock_guard lock(*mutex_);
+        auto now = clips();
+        if (!now) return now;
         Query q(db_, "VACUUM INTO ?");
         if (auto ok = q.bind(copy.string()).run(); !ok) return fail(Code::write_failed, copy.string());
+        return now;
+    }();
+    if (!list) {
+        fs::remove(copy, ec);
+        return tl::unexpected(list.error());
     }
-    const auto list = clips();
-    if (!list) return tl::unexpected(list.error());
+    const auto films = films_of(*list);
+    const auto spoken = recordings(folder_);
     std::uintmax_t all = fs::file_size(copy, ec), done = 0;
-    for (const auto& c : *list)
-        if (has_file(c)) all += fs::file_size(path_of(c), ec);
+    auto place = [&](const std::string& name) {
+        Clip c;
+        c.file = name;
+        return path_of(c);
+    };
+    for (const auto& [name, sum] : films)
+        if (const auto size = fs::file_size(place(name), ec); !ec) all += size;
     PendingFile target(file);
+    const auto note = [&](const char* sql) {
+        return write([&] {
+            Query q(db_, sql);
+            return q.bind(fs::absolute(target.path(), ec).string()).run();
+        });
+    };
+    if (auto ok = note("INSERT OR REPLACE INTO pending(file) VALUES(?)"); !ok && !read_only_) return tl::unexpected(ok.error());
     const Writer a(archive_write_new());
     archive_write_set_format_pax_restricted(a.get());
     auto wrote = [&](std::uintmax_t n) {
         done += n;
-        if (progress) progress(static_cast<double>(done) / static_cast<double>(std::max<std::uintmax_t>(1, all)));
+        if (progress) progress(std::min(1.0, static_cast<double>(done) / static_cast<double>(std::max<std::uintmax_t>(1, all))));
     };
     Result<bool> ok = true;
+    bool spoilt = false;
     if (archive_write_open_filename(a.get(), target.path().c_str()) != ARCHIVE_OK)
         ok = fail(Code::write_failed, file.string());
     else
-        ok = add_file(a.get(), copy, "library.sqlite", stop, wrote);
-    for (const auto& c : *list)
-        if (ok && has_file(c)) ok = add_file(a.get(), path_of(c), "clips/" + path_of(c).filename().string(), stop, wrote);
+        ok = add_file(a.get(), copy, "library.sqlite", "", spoilt, stop, wrote);
+    for (const auto& [name, sum] : films) {
+        if (!ok) break;
+        const auto path = place(name);
+        const std::string in_archive = "clips/" + path.filename().string();
+        if (!fs::exists(path, ec)) {
+            ++out.missing;
+            continue;
+        }
+        if (without_damaged) { // known before it is begun with
+            const auto now = sum_of(path);
+            if (now.empty() || (!sum.empty() && now != sum)) {
+                out.damaged.push_back(path.filename().string());
+                continue;
+            }
+        }
+        bool this_one = false;
+        ok = add_file(a.get(), path, in_archive, sum, this_one, stop, wrote);
+        if (this_one) {
+            out.damaged.push_back(path.filename().string());
+            // The others are looked at too, so that all are said at once; this archive is not kept.
+            if (!ok) break;
+        }
+        out.films += this_one ? 0 : 1;
+    }
+    for (const auto& name : spoken)
+        if (ok) ok = add_file(a.get(), folder_ / name, name, "", spoilt, stop, wrote);
     if (ok && archive_write_close(a.get()) != ARCHIVE_OK) ok = fail(Code::write_failed, file.string());
     fs::remove(copy, ec);
+    if (!without_damaged && !out.damaged.empty() && (ok || ok.error().code == Code::cannot_open))
+        ok = fail(Code::unreadable, "damaged films: " + joined(out.damaged));
     if (ok) ok = target.commit();
-    if (!ok) return ok;
-    return write([&] {
-        Query q(db_, "INSERT OR REPLACE INTO backup(file, made_on) VALUES(?,?)");
-        return q.bind(fs::absolute(file, ec).string()).bind(day).run();
-    });
+    if (!ok) fs::remove(target.path(), ec);
+    (void)note("DELETE FROM pending WHERE file=?");
+    if (!ok) return tl::unexpected(ok.error());
+    if (auto kept = write([&] {
+            Query q(db_, "INSERT OR REPLACE INTO backup(file, made_on) VALUES(?,?)");
+            return q.bind(fs::absolute(file, ec).string()).bind(day).run();
+        });
+        !kept && !read_only_)
+        return tl::unexpected(kept.error());
+    return out;
 }
 
-Result<bool> Library::restore(const fs::path& file, const fs::path& folder, const std::stop_token& stop) {
+Result<BackedUp> Library::restore(const fs::path& file, const fs::path& folder, bool without_damaged, const std::stop_token& stop) {
+    BackedUp out;
     std::error_code ec;
     if (fs::exists(folder, ec) && !fs::is_empty(folder, ec)) return fail(Code::bad_value, "folder_not_empty");
     const Reader a(archive_read_new());
@@ -313,11 +481,17 @@ Result<bool> Library::restore(const fs::path& file, const fs::path& folder, cons
             const char* name = archive_entry_pathname(e);
             if (!name || !is_ours(name) || archive_entry_filetype(e) != AE_IFREG) return fail(Code::unreadable, file.string());
             library = library || std::string_view(name) == "library.sqlite";
-            const int fd = ::open((part / name).c_str(), O_WRONLY | O_CREAT | O_TRUNC | O_CLOEXEC, 0600);
-            if (fd < 0) return fail(Code::write_failed, (part / name).string());
-            const bool ok = archive_read_data_into_fd(a.get(), fd) == ARCHIVE_OK && ::fsync(fd) == 0;
+            fs::create_directories((part / name).parent_path(), ec);
+            const int fd = ::open((part / name).c_str(), O_WRONLY | O_CREAT | O_EXCL | O_CLOEXEC | O_NOFOLLOW, 0600);
+            if (fd < 0) return fail(errno == EEXIST ? Code::unreadable : Code::write_failed, (part / name).string());
+            const bool ok = archive_read_data_into_fd(a.get(), fd) == ARCHIVE_OK;
+            const bool written = ok && ::fsync(fd) == 0;
+            struct stat st {};
+            // All that was announced, not a shorter one.
+            const bool whole = written && ::fstat(fd, &st) == 0 && st.st_size == archive_entry_size(e);
+            const int why = errno;
             ::close(fd);
-            if (!ok) return fail(Code::unreadable, file.string());
+            if (!whole) return !written && why == ENOSPC ? fail(Code::write_failed, (part / name).string()) : fail(Code::unreadable, file.string());
             if (stop.stop_requested()) return fail(Code::cancelled, "");
         }
         if (rc != ARCHIVE_EOF || !library) return fail(Code::unreadable, file.string());
@@ -325,17 +499,38 @@ Result<bool> Library::restore(const fs::path& file, const fs::path& folder, cons
     };
     auto ok = extract();
     if (ok) {
-        // It must be one before it takes its place.
+        // It must be one before it takes its place, with its films as they came.
         auto made = Library::open(part);
-        if (!made) ok = tl::unexpected(made.error());
+        if (!made) {
+            ok = tl::unexpected(made.error());
+        } else if (const auto list = made->clips(); !list) {
+            ok = tl::unexpected(list.error());
+        } else {
+            for (const auto& [name, sum] : films_of(*list)) {
+                Clip c;
+                c.file = name;
+                if (stop.stop_requested()) ok = fail(Code::cancelled, "");
+                if (!made->has_file(c)) {
+                    ++out.missing;
+                } else if (!sum.empty() && sum_of(made->path_of(c)) != sum) {
+                    out.damaged.push_back(made->path_of(c).filename().string());
+                    if (without_damaged) fs::remove(made->path_of(c), ec);
+                } else {
+                    ++out.films;
+                }
+            }
+            if (ok && !without_damaged && !out.damaged.empty()) ok = fail(Code::unreadable, "damaged films: " + joined(out.damaged));
+        }
     }
     if (ok) {
         fs::remove(folder, ec);
-        fs::rename(part, folder, ec);
-        if (ec) ok = fail(Code::write_failed, folder.string());
+        if (const auto placed = put_whole_in_place(part, folder); !placed) ok = placed;
     }
-    if (!ok) fs::remove_all(part, ec);
-    return ok;
+    if (!ok) {
+        fs::remove_all(part, ec);
+        return tl::unexpected(ok.error());
+    }
+    return out;
 }
 
 Result<bool> Library::compact() {

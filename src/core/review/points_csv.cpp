@@ -9,17 +9,19 @@
 namespace bevel {
 namespace {
 
-constexpr std::size_t most_bytes = 200U << 20U, most_rows = 500000;
+constexpr std::size_t most_bytes = 200U << 20U, most_rows = 500000, most_columns = 1000;
 
+/// The first fields of a line; what stands beyond the most that a file may have is not looked at.
 std::vector<std::string_view> split(std::string_view line) {
     std::vector<std::string_view> out;
     std::size_t from = 0;
-    while (true) {
+    while (out.size() <= most_columns) {
         const auto comma = line.find(',', from);
         out.push_back(line.substr(from, comma == std::string_view::npos ? comma : comma - from));
         if (comma == std::string_view::npos) return out;
         from = comma + 1;
     }
+    return out;
 }
 
 std::optional<double> cell(std::string_view s) {
@@ -45,6 +47,7 @@ Result<Columns> columns(std::string_view header) {
     for (auto& o : c.extra) o.fill(-1);
     static constexpr std::array<std::string_view, 5> extra_endings{"_x_px", "_y_px", "_x_m", "_y_m", "_z_m"};
     const auto names = split(header);
+    if (names.size() > most_columns) return fail(Code::too_large, "columns");
     for (std::size_t i = 0; i < names.size(); ++i) {
         std::string_view n = names[i];
         while (!n.empty() && (n.back() == '\r' || n.back() == ' ' || n.back() == '"')) n.remove_suffix(1);

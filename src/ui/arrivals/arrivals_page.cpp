@@ -266,7 +266,35 @@ void ArrivalsPage::new_theme() {
     refresh();
 }
 
-void ArrivalsPage::upkeep(const QString& what, std::function<Result<QString>(const std::stop_token&)> work) {
+namespace {
+/// What became of the films, where there is something to say.
+QString films_words(const BackedUp& b) {
+    QString out;
+    QStringList damaged;
+    for (const auto& n : b.damaged) damaged << QString::fromStdString(n);
+    if (!damaged.isEmpty()) out += QLatin1Char(' ') + ArrivalsPage::tr("Without these damaged films: %1.").arg(damaged.join(QStringLiteral(", ")));
+    if (b.missing > 0) out += QLatin1Char(' ') + ArrivalsPage::tr("%n clip(s) have no film here any more.", nullptr, b.missing);
+    return out;
+}
+/// Where a name still stands, by what the instructor calls it.
+QString mentions_words(const std::vector<std::string>& tables) {
+    QStringList out;
+    for (const auto& t : tables) {
+        const QString word = t == "own_letter"  ? ArrivalsPage::tr("letter templates")
+                             : t == "own_plan"  ? ArrivalsPage::tr("own plans")
+                             : t == "practice"  ? ArrivalsPage::tr("practice logs")
+                             : t == "own_form"  ? ArrivalsPage::tr("own movements")
+                             : t == "letter" || t == "sent" ? ArrivalsPage::tr("letters to others")
+                             : t == "person" || t == "facts" ? ArrivalsPage::tr("notes on other people")
+                             : t == "clip" ? ArrivalsPage::tr("file names of other clips")
+                                                : ArrivalsPage::tr("other records");
+        if (!out.contains(word)) out << word;
+    }
+    return out.join(QStringLiteral(", "));
+}
+} // namespace
+
+void ArrivalsPage::upkeep(const QString& what, std::function<Result<QString>(const std::stop_token&)> work, std::function<void()> without) {
     form_->notice().say(what);
     auto stop = std::make_shared<std::stop_source>();
     const int job = session_.jobs->begin(JobKind::keeping, what, [stop] { stop->request_stop(); });
@@ -276,13 +304,17 @@ void ArrivalsPage::upkeep(const QString& what, std::function<Result<QString>(con
             const std::stop_callback forward(quit, [&] { stop->request_stop(); });
             return work(stop->get_token());
         },
-        [page = QPointer<ArrivalsPage>(this), session = &session_, job](const Result<QString>& word) {
+        [page = QPointer<ArrivalsPage>(this), session = &session_, job, without = std::move(without)](const Result<QString>& word) {
             const bool cancelled = !word && word.error().code == Code::cancelled;
             session->jobs->end(job, word ? JobOutcome::done : cancelled ? JobOutcome::cancelled : JobOutcome::failed);
             session->workspace->touched(0);
             if (!page) return;
             if (word || cancelled)
                 page->form_->notice().say(word ? *word : text::error(word.error()));
+            else if (without && word.error().context.starts_with("damaged films: "))
+                page->form_->notice().problem(text::error(word.error()), tr("Without these"), [page, without] {
+                    if (page) without();
+                });
             else
                 page->form_->notice().problem(text::error(word.error()));
         });
@@ -390,6 +422,10 @@ void ArrivalsPage::erase_chosen() {
         const auto gone = lib->erase_person(id);
         if (!gone) return tl::unexpected(gone.error());
         QString word = tr("%1 is erased: %2 clips, %3 letters.").arg(name).arg(gone->clips).arg(gone->letters);
+        if (gone->phrases > 0)
+            word += QLatin1Char(' ') + tr("%n of your own wordings named them and is erased too.", nullptr, gone->phrases);
+        if (!gone->mentions.empty())
+            word += QLatin1Char(' ') + tr("The name still stands elsewhere in your own texts (%1).").arg(mentions_words(gone->mentions));
         if (!gone->shared_with.empty()) {
             QStringList others;
             for (const auto& n : gone->shared_with) others << QString::fromStdString(n);
@@ -412,21 +448,37 @@ void ArrivalsPage::back_up() {
     const QString file =
         QFileDialog::getSaveFileName(this, tr("Back up the library"), QStringLiteral("bevel-%1.tar").arg(day), tr("Backups (*.tar)"));
     if (file.isEmpty()) return;
-    upkeep(tr("Backing up …"), [lib = session_.library, file, day](const std::stop_token& stop) -> Result<QString> {
-        return lib->back_up_to(file.toStdString(), day.toStdString(), stop).map([&](bool) { return tr("Backed up: %1").arg(file); });
-    });
+    back_up_to(file, false);
+}
+
+void ArrivalsPage::back_up_to(const QString& file, bool without_damaged) {
+    const QString day = QDate::currentDate().toString(Qt::ISODate);
+    upkeep(
+        tr("Backing up …"),
+        [lib = session_.library, file, day, without_damaged](const std::stop_token& stop) -> Result<QString> {
+            return lib->back_up_to(file.toStdString(), day.toStdString(), without_damaged, stop).map([&](const BackedUp& b) {
+                return tr("Backed up: %1").arg(file) + films_words(b);
+            });
+        },
+        [this, file] { back_up_to(file, true); });
 }
 
 void ArrivalsPage::restore() {
     const QString file = QFileDialog::getOpenFileName(this, tr("Choose a backup"), QString(), tr("Backups (*.tar)"));
     if (file.isEmpty()) return;
     const QString folder = QFileDialog::getExistingDirectory(this, tr("Into which empty folder?"));
-    if (folder.isEmpty()) return;
-    upkeep(tr("Restoring …"), [file, folder](const std::stop_token& stop) -> Result<QString> {
-        return Library::restore(file.toStdString(), folder.toStdString(), stop).map([&](bool) {
-            return tr("Restored. Open it with: bevel %1").arg(folder);
-        });
-    });
+    if (!folder.isEmpty()) restore_to(file, folder, false);
+}
+
+void ArrivalsPage::restore_to(const QString& file, const QString& folder, bool without_damaged) {
+    upkeep(
+        tr("Restoring …"),
+        [file, folder, without_damaged](const std::stop_token& stop) -> Result<QString> {
+            return Library::restore(file.toStdString(), folder.toStdString(), without_damaged, stop).map([&](const BackedUp& b) {
+                return tr("Restored. Open it with: bevel %1").arg(folder) + films_words(b);
+            });
+        },
+        [this, file, folder] { restore_to(file, folder, true); });
 }
 
 const ClipRow* ArrivalsPage::chosen() const {

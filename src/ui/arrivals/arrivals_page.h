@@ -44,9 +44,12 @@ private:
     void delete_chosen();
     void erase_chosen();
     /// Long work with the library, its end said in words.
-    void upkeep(const QString& what, std::function<Result<QString>(const std::stop_token&)> work);
+    /// `without`: what is done instead where films are damaged and are to be left out.
+    void upkeep(const QString& what, std::function<Result<QString>(const std::stop_token&)> work, std::function<void()> without = {});
     void back_up();
+    void back_up_to(const QString& file, bool without_damaged);
     void restore();
+    void restore_to(const QString& file, const QString& folder, bool without_damaged);
     void show_chosen();
     void show_found(); // rows that the search words are in
     ClipQuery query() const;

@@ -249,7 +249,7 @@ void LetterPage::save_at_once() {
 void LetterPage::open_mail() {
     if (!open_ || busy_) return;
     working(tr("Writing the letter …"));
-    const QString file = mail_folder() + QLatin1Char('/') + file_name(QStringLiteral("pdf"));
+    const QString file = mail_folder(*session_.library) + QLatin1Char('/') + file_name(QStringLiteral("pdf"));
     session_.background->run<Result<Outgoing>>(
         this,
         [lib = session_.library, session = &session_, o = order(), path = file.toStdString()](std::stop_token) {
@@ -264,7 +264,9 @@ void LetterPage::open_mail() {
             mail.subject = out->content.movement;
             mail.words = out->content.opening;
             mail.file = file;
-            if (auto ok = open_in_mail_program(mail); !ok)
+            if (auto ok = open_in_mail_program(mail); !ok && ok.error().code == Code::bad_value)
+                return message_->problem(text::error(ok.error()));
+            else if (!ok)
                 return message_->problem(tr("No mail program could be opened. The letter was saved: %1").arg(file));
             message_->say(tr("The letter is in your mail program. Say here once it was sent."));
             if (status_of_.sent_on.empty()) status_of_.sent_on = QDate::currentDate().toString(Qt::ISODate).toStdString();

@@ -1,11 +1,18 @@
 #include "ui/letter/mail.h"
 #include <QDir>
 #include <QProcess>
+#include <QRegularExpression>
 #include <QStandardPaths>
 
 namespace bevel::ui {
 
+bool is_plain_address(const QString& address) {
+    static const QRegularExpression plain(QStringLiteral("\\A[^\\s\\-@,;:<>()\\[\\]\"\\\\?&=%/][^\\s@,;:<>()\\[\\]\"\\\\?&=%/]*@[^\\s@,;:<>()\\[\\]\"\\\\?&=%/]+\\z"));
+    return address.size() <= 254 && plain.match(address).hasMatch();
+}
+
 Result<bool> open_in_mail_program(const Mail& mail) {
+    if (!mail.to.isEmpty() && !is_plain_address(mail.to)) return fail(Code::bad_value, "address: " + mail.to.toStdString());
     const QString program = qEnvironmentVariable("BEVEL_MAIL", QStringLiteral("xdg-email"));
     const QString path = QStandardPaths::findExecutable(program);
     if (path.isEmpty()) return fail(Code::not_found, program.toStdString());
@@ -16,8 +23,8 @@ Result<bool> open_in_mail_program(const Mail& mail) {
     return true;
 }
 
-QString mail_folder() {
-    const QString folder = QStandardPaths::writableLocation(QStandardPaths::AppDataLocation) + QStringLiteral("/mail");
+QString mail_folder(const Library& library) {
+    const QString folder = QString::fromStdString(library.mail_folder().string());
     QDir().mkpath(folder);
     return folder;
 }

@@ -1,9 +1,12 @@
 #include "ui/letter/sent_dialog.h"
 #include "core/files.h"
+#include "ui/letter/mail.h"
+#include <algorithm>
 #include <nlohmann/json.hpp>
 #include <QDateTime>
 #include <QDesktopServices>
 #include <QDialogButtonBox>
+#include <QDir>
 #include <QHeaderView>
 #include <QLabel>
 #include <QPushButton>
@@ -26,7 +29,29 @@ QString asked(const SentLetter& l) {
 
 } // namespace
 
-SentDialog::SentDialog(const Session& session, const Person& person, QWidget* parent) : QDialog(parent), session_(session) {
+std::string harmless_html(const std::string& html) {
+    // What stands first holds for all that follows: no script, no frame, no form, nothing fetched.
+    std::string out = "<!DOCTYPE html><meta charset=\"utf-8\"><meta http-equiv=\"Content-Security-Policy\" content=\"default-src 'none'; "
+                      "img-src data:; media-src data:; style-src 'unsafe-inline'; base-uri 'none'; form-action 'none'\">";
+    // Nor is the page exchanged for another: what speaks to the browser that way is a word without meaning.
+    constexpr std::string_view word = "http-equiv";
+    for (std::size_t i = 0; i < html.size();) {
+        const bool here = i + word.size() <= html.size() && std::equal(word.begin(), word.end(), html.begin() + static_cast<std::ptrdiff_t>(i),
+                                                                       [](char a, char b) { return a == (b >= 'A' && b <= 'Z' ? b - 'A' + 'a' : b); });
+        if (here) {
+            out += "data-none";
+            i += word.size();
+        } else {
+            out += html[i++];
+        }
+    }
+    return out;
+}
+
+SentDialog::SentDialog(const Session& session, const Person& person, QWidget* parent) 
+    : QDialog(parent), session_(session),
+      copies_(session.library->read_only() ? QDir::tempPath() + QStringLiteral("/bevel-XXXXXX")
+                                           : mail_folder(*session.library) + QStringLiteral("/sent-XXXXXX")) {
     setObjectName(QStringLiteral("sentDialog"));
     setWindowTitle(tr("Sent to %1").arg(QString::fromStdString(person.name)));
     resize(760, 380);
@@ -104,10 +129,10 @@ void SentDialog::open_chosen() {
                                                                                     : "pdf")));
     session_.background->run<Result<bool>>(
         this,
-        [lib = session_.library, id = l.id, path = file.toStdString()](std::stop_token) -> Result<bool> {
+        [lib = session_.library, id = l.id, kind = l.kind, path = file.toStdString()](std::stop_token) -> Result<bool> {
             const auto bytes = lib->sent_file(id);
             if (!bytes) return tl::unexpected(bytes.error());
-            return write_whole(path, *bytes);
+            return write_whole(path, kind == "html" ? harmless_html(*bytes) : *bytes);
         },
         [this, file](const Result<bool>& ok) {
             if (!ok) return words_->setText(text::error(ok.error()));

@@ -10,6 +10,9 @@ class QTableWidget;
 
 namespace bevel::ui {
 
+/// A letter as a page that does nothing but show itself, whoever wrote it: it may have come in with somebody's record.
+std::string harmless_html(const std::string& html);
+
 class SentDialog : public QDialog {
     Q_OBJECT
 public:
@@ -24,7 +27,7 @@ private:
 
     const Session& session_;
     std::vector<SentLetter> all_;
-    QTemporaryDir copies_; // gone with the dialog's owner process
+    QTemporaryDir copies_; // in the library, gone with the dialog; of a killed run at the next start
     QTableWidget* table_ = nullptr;
     QLabel* words_ = nullptr;
     QPushButton* open_ = nullptr;

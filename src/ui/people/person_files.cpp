@@ -1,4 +1,5 @@
 #include "ui/people/person_files.h"
+#include "core/plain_number.h"
 #include "ui/paint/page_pdf.h"
 #include <charconv>
 #include <cmath>
@@ -19,10 +20,8 @@ QString file_day_words(const std::string& iso) {
 
 /// A field that holds commas, quotes or line ends is quoted, and quotes in it are doubled.
 std::string csv_field(const std::string& s) {
-    // What a spreadsheet would take for a formula is text; a number with its sign is one.
-    const bool sign = !s.empty() && (s[0] == '+' || s[0] == '-');
-    const bool formula =
-        !s.empty() && (s[0] == '=' || s[0] == '@' || (sign && (s.size() < 2 || !std::isdigit(static_cast<unsigned char>(s[1])))));
+    // What a spreadsheet would take for a formula is text; only what is a number from end to end is one.
+    const bool formula = !s.empty() && std::string_view("=+-@\t\r\n|%").find(s[0]) != std::string_view::npos && !plain_number(s);
     const std::string safe = formula ? "'" + s : s;
     if (safe.find_first_of(",\"\r\n") == std::string::npos) return safe;
     std::string out = "\"";

@@ -85,6 +85,14 @@ void MainWindow::build() {
         word->setWordWrap(true);
         word->setMargin(6);
         all->addWidget(word);
+    } else if (const int odd = session_.library->dangling(); odd > 0) {
+        auto* word = new QLabel(tr("%n record(s) of this library point to something that is not there; they are left as they are. A backup "
+                                   "from before may be whole.",
+                                   nullptr, odd));
+        word->setObjectName(QStringLiteral("problem"));
+        word->setWordWrap(true);
+        word->setMargin(6);
+        all->addWidget(word);
     }
     all->addLayout(row, 1);
     all->addWidget(new JobsBar(jobs_));

@@ -506,6 +506,27 @@ QString headline(const Finding& f, const Catalogue& c, const Units& units) {
 
 QString error(const Error& e) {
     const QString what = QString::fromStdString(e.context);
+    const QString where = what.mid(what.indexOf(QLatin1String(": ")) + 2);
+    switch (Library::trouble_of(e)) {
+    case Library::Trouble::missing:
+        return TextWords::tr("In %1 are films, but the library's own file is missing or empty. Nothing was changed. Restore a backup, or "
+                             "put library.sqlite back.")
+            .arg(where);
+    case Library::Trouble::damaged:
+        return TextWords::tr("The library is damaged: %1. Nothing was changed. Restore a backup; what can still be read can be looked at.")
+            .arg(where);
+    case Library::Trouble::full:
+        return TextWords::tr("There is no room left where the library is: %1. Make room, then try again. Nothing was changed.").arg(where);
+    case Library::Trouble::closed:
+        return TextWords::tr("The library cannot be opened: %1. Check that the disk is there and that you may read and write in it.")
+            .arg(where);
+    case Library::Trouble::none:
+        break;
+    }
+    if (what.startsWith(QLatin1String("damaged films: ")))
+        return TextWords::tr("These films are no longer what they were when they came, or cannot be read: %1. Nothing was written; go on "
+                             "without them, or take them in again first.")
+            .arg(where);
     switch (e.code) {
     case Code::cancelled:
         return TextWords::tr("Cancelled.");
@@ -524,8 +545,8 @@ QString error(const Error& e) {
     case Code::write_failed:
         if (what == QLatin1String("read_only"))
             return TextWords::tr(
-                "This library was made by a newer Bevel, or its folder cannot be written to: it is open for reading only. Nothing was "
-                "changed.");
+                "This library was made by a newer Bevel, is damaged, or its folder cannot be written to: it is open for reading only. "
+                "Nothing was changed.");
         return TextWords::tr("Writing failed: %1. Check that there is room and that the folder may be written to.").arg(what);
     case Code::cannot_judge:
         return reason(what);
@@ -543,6 +564,9 @@ QString error(const Error& e) {
                 .arg(what.mid(9));
         if (what == QLatin1String("another_clip"))
             return TextWords::tr("This is another clip: its content is not the one that was taken in. Choose the file it was copied from.");
+        if (what.startsWith(QLatin1String("address: ")))
+            return TextWords::tr("“%1” is no e-mail address that can be handed to the mail program. Change it under People.").arg(where);
+        if (what == QLatin1String("day")) return TextWords::tr("This is no day between 1900 and 2199.");
         if (what == QLatin1String("folder_not_empty"))
             return TextWords::tr("A backup is restored into an empty folder. Choose another one.");
         break;
