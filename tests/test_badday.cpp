@@ -183,11 +183,13 @@ private slots:
                 const auto lib = Library::open(folder);
                 _exit(0);
             }
-            std::this_thread::sleep_for(std::chrono::microseconds(static_cast<int>(rng.uniform(300, 60000))));
+            const auto copy = folder / "library-version-2.sqlite";
+            for (int k = 0; k < 3000 && !fs::exists(copy) && !fs::exists(copy.string() + ".part"); ++k)
+                std::this_thread::sleep_for(std::chrono::milliseconds(1));
+            std::this_thread::sleep_for(std::chrono::microseconds(static_cast<int>(rng.uniform(0, 9000 * (round + 1)))));
             ::kill(child, SIGKILL);
             int status = 0;
             ::waitpid(child, &status, 0);
-            const auto copy = folder / "library-version-2.sqlite";
             if (fs::exists(copy)) {
                 ++copies;
                 QCOMPARE(sqlite3_open_v2(copy.string().c_str(), &db, SQLITE_OPEN_READONLY, nullptr), SQLITE_OK);
@@ -340,7 +342,7 @@ private slots:
         PersonFacts f;
         f.alias = "Noorchen";
         QVERIFY(lib.set_facts(id, f));
-        for (const char* words : {"Noor, sink a little less.", "Let Haddad's elbow hang.", "Let the elbow hang."}) {
+        for (const char* words : {"Noor, sink a little less.", "Let Haddad's elbow hang.", "Let the elbow hang.", "Noorwood is a place.", "a minoor thing"}) {
             Phrase p;
             p.check = "elbow", p.direction = "low", p.language = "en", p.words = words;
             QVERIFY(lib.keep_phrase(p));
@@ -353,7 +355,7 @@ private slots:
         const auto gone = lib.erase_person(id);
         QVERIFY(gone);
         QCOMPARE(gone->phrases, 2);
-        QCOMPARE(lib.phrases()->size(), std::size_t{1});
+        QCOMPARE(lib.phrases()->size(), std::size_t{3});
         QCOMPARE(gone->mentions, std::vector<std::string>{"own_plan"}); // the instructor's own text: said, not torn
         QVERIFY(lib.drop_form("evening", Own::plan));
         QVERIFY(!fs::exists(lib.mail_folder()));
@@ -362,7 +364,7 @@ private slots:
         for (const auto& e : fs::recursive_directory_iterator(path("gone"))) {
             if (!e.is_regular_file()) continue;
             const auto bytes = bytes_of(e.path());
-            for (const char* trace : {"Noor", "Haddad", "ffffffffff", "ssssssssss"})
+            for (const char* trace : {"Noor,", "Noor Haddad", "Haddad", "ffffffffff", "ssssssssss"})
                 QVERIFY2(bytes.find(trace) == std::string::npos, (e.path().string() + " has " + trace).c_str());
             QVERIFY(e.path().string().find("Noor") == std::string::npos);
         }
@@ -370,10 +372,22 @@ private slots:
 
     void copies_for_other_programs_go_at_the_next_start() {
         made("mail");
-        fs::create_directories(path("mail") / "mail" / "sent-7");
-        QVERIFY(write_whole(path("mail") / "mail" / "sent-7" / "a.pdf", "x"));
+        fs::path copies;
+        {
+            const auto lib = *Library::open(path("mail"));
+            copies = lib.mail_folder();
+        }
+        fs::create_directories(copies / "sent-7");
+        QVERIFY(write_whole(copies / "sent-7" / "a.pdf", "x"));
+        // What somebody else keeps in the same folder is theirs.
+        for (const char* theirs : {"bundle-mine.mp4", "bundle-7.zip", "bundle-.mp4", "notes.part.txt"})
+            QVERIFY(write_whole(path("mail") / theirs, "mine"));
+        fs::create_directories(path("mail") / "mail");
+        QVERIFY(write_whole(path("mail") / "bundle-12.mp4", "of a killed run"));
         QVERIFY(Library::open(path("mail")));
-        QVERIFY(!fs::exists(path("mail") / "mail"));
+        QVERIFY(!fs::exists(copies));
+        QVERIFY(!fs::exists(path("mail") / "bundle-12.mp4"));
+        for (const char* theirs : {"bundle-mine.mp4", "bundle-7.zip", "bundle-.mp4", "notes.part.txt", "mail"}) QVERIFY2(fs::exists(path("mail") / theirs), theirs);
     }
 
     void days_are_days_of_these_centuries() {
@@ -408,16 +422,37 @@ private slots:
         QCOMPARE(lib.waiting()->size(), std::size_t{3});
     }
 
+    void a_clip_that_ends_the_program_is_known() {
+        made("attempt");
+        for (int n = 0; n < 3; ++n) { // begun, and never ended
+            auto lib = *Library::open(path("attempt"));
+            QCOMPARE(lib.attempts(1), n);
+            QVERIFY(lib.begin_attempt(1));
+        }
+        auto lib = *Library::open(path("attempt"));
+        QCOMPARE(lib.attempts(1), 3);
+        QCOMPARE(lib.attempts(2), 0);
+        QVERIFY(lib.end_attempt(2));
+        QCOMPARE(lib.attempts(1), 3);
+        QVERIFY(lib.end_attempt(1));
+        QCOMPARE(lib.attempts(1), 0);
+        QVERIFY(lib.begin_attempt(2));
+        QCOMPARE(lib.attempts(2), 1);
+        QVERIFY(lib.set_setting("attempt", "1 x"));
+        QCOMPARE(lib.attempts(1), 0);
+    }
+
     void what_is_kept_is_for_its_owner_alone() {
         made("open");
-        fs::permissions(path("open"), fs::perms(0755));
+        QVERIFY(write_whole(path("open") / "holiday.txt", "of somebody else"));
+        fs::permissions(path("open") / "holiday.txt", fs::perms(0644));
+        fs::permissions(path("open") / "clips", fs::perms(0755));
         fs::permissions(path("open") / "clips" / "first.mp4", fs::perms(0644));
         fs::permissions(path("open") / "library.sqlite", fs::perms(0664));
         const auto lib = Library::open(path("open"));
         QVERIFY(lib);
         for (const auto& e : fs::recursive_directory_iterator(path("open")))
-            QVERIFY2((e.status().permissions() & fs::perms(077)) == fs::perms::none, e.path().c_str());
-        QVERIFY((fs::status(path("open")).permissions() & fs::perms(077)) == fs::perms::none);
+            QVERIFY2((e.path().filename() == "holiday.txt") != ((e.status().permissions() & fs::perms(077)) == fs::perms::none), e.path().c_str());
     }
 
     void text_that_grows_without_end_is_stopped() {

@@ -318,7 +318,7 @@ private slots:
         QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 1, 30000);
         ui::LetterOrder order;
         order.open = b.window->review()->state().open;
-        order.movements = &b.session.movements.now();
+        order.movements = b.session.movements.now();
         order.record.clip = two_;
         const Finding f = order.open->review->findings.front();
         order.record.checks = {ui::finding_key(f)};

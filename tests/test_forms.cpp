@@ -276,7 +276,7 @@ private slots:
         choose("trains", QStringLiteral("balance"));
         choose("asks", 2); // easy on the balance
         for (int i = 0; i < list->count(); ++i) {
-            const auto* m = b.session.movement(list->item(i)->data(Qt::UserRole).toString().toStdString());
+            const auto m = b.session.movement(list->item(i)->data(Qt::UserRole).toString().toStdString());
             QVERIFY(m && m->asks.balance <= 1 && std::find(m->trains.begin(), m->trains.end(), "balance") != m->trains.end());
         }
         QVERIFY(list->count() >= 1 && list->count() < 6);
@@ -333,7 +333,7 @@ private slots:
         QVERIFY(lane->count() > 8);
         // The water is where the weight is: at the end of the shift of the left repetition seven tenths are on the left foot, whose share
         // hangs from the top.
-        const Movement* m = b.session.movement("brush_and_push");
+        const auto m = b.session.movement("brush_and_push");
         double t = 3;
         for (const auto& p : m->phases) {
             t += p.duration_s;
@@ -446,7 +446,7 @@ private slots:
         play->click();
         QVERIFY(!figure.plays());
         auto* phases = page->findChild<QTableWidget*>(QStringLiteral("phases"));
-        const auto* m = b.session.movement("draw_the_bow");
+        const auto m = b.session.movement("draw_the_bow");
         QCOMPARE(phases->rowCount(), static_cast<int>(m->phases.size()));
         phases->setCurrentCell(1, 0);
         QCOMPARE(figure.phase().first, 1);
@@ -495,7 +495,7 @@ private slots:
         Bench b(copy_.demo);
         auto* page = come(b);
         page->show_movement(QStringLiteral("one_leg_stand"));
-        const auto* m = b.session.movement("one_leg_stand");
+        const auto m = b.session.movement("one_leg_stand");
         const QString about = page->findChild<QTextBrowser*>(QStringLiteral("aboutForm"))->toPlainText();
         for (const auto& s : {m->name, m->about, m->attention[0], m->images[0], m->drills[0].name, m->versions[0].about})
             QVERIFY2(about.contains(QString::fromStdString(s)), s.c_str());

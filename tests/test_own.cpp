@@ -192,7 +192,7 @@ private slots:
         QVERIFY(test::says(*dialog, QStringLiteral("repetitions found")));
         keep->click();
         QTRY_COMPARE_WITH_TIMEOUT(b.session.library->own_forms()->size(), std::size_t{1}, 20000);
-        const auto* m = b.session.movement("own_river_moon");
+        const auto m = b.session.movement("own_river_moon");
         QVERIFY(m && m->own && m->recorded && m->recorded->repetitions >= 3);
         QCOMPARE(m->phases[0].name, std::string("Turn to the river"));
         QCOMPARE(b.window->forms()->shown(), QStringLiteral("own_river_moon"));
@@ -356,7 +356,7 @@ private slots:
             const auto shown = ui::load_review(*b.session.library, b.session, c.id);
             if (!shown) continue;
             ++looked_at;
-            for (const auto& e : elsewhere(*(*shown)->review, b.session.movements)) {
+            for (const auto& e : elsewhere(*(*shown)->review, *b.session.movements.now())) {
                 QVERIFY2(e.near, (c.file + " " + e.movement).c_str());
                 qInfo("%s: %s %.1f", c.file.c_str(), e.movement.c_str(), e.odds);
                 ++asked;

@@ -396,8 +396,45 @@ private slots:
             const auto refused = hidden(d, who);
             QVERIFY(!refused.has_value() && refused.error().context.starts_with("identity: "));
         }
+        // Days in a person's own words are for that person to change; those in generated words were left out when they were written.
+        for (const char* day : {"since Tuesday, October 13", "am 3. November", "on 2026-10-13", "13.10.2026", "the 3rd of May", "3 Nov it was better"}) {
+            auto d = c;
+            d.closing = QString::fromUtf8(day);
+            QVERIFY2(!hidden(d, who), day);
+            QVERIFY2(hidden(d, {c.student, false}).has_value(), day);
+        }
+        for (const char* none : {"may be better by 3", "in 3 minutes", "7 of 10", "1.5 cm", "10/10", "half past 7"}) {
+            auto d = c;
+            d.closing = QString::fromUtf8(none);
+            QVERIFY2(hidden(d, who).has_value(), none);
+        }
         QVERIFY(tells(QStringLiteral("letter-luise-may"), who));
         QVERIFY(!tells(QStringLiteral("letter-may"), who));
+    }
+    void a_name_is_hidden_in_every_script() {
+        struct Row {
+            const char *name, *text, *gone;
+            bool refused;
+        };
+        for (const Row& r : {Row{"李明", "李明今天很好，继续练习。", "李明", false}, Row{"김민수", "민수는 오늘 잘했어요. 김민수님", "민수", false},
+                             Row{"佐藤 花子", "花子さんの膝は静かでした。", "花子", false}, Row{"สมชาย ใจดี", "วันนี้สมชายทำได้ดี", "สมชาย", false},
+                             Row{"欧阳修文", "修文，站得更稳了", "修文", false}, Row{"Ян", "Яна осанка", "Яна", true}, Row{"Jo Li", "Jos feet", "Jos", true},
+                             Row{"An", "Ans feet", "Ans", true}, Row{"Ольга", "Ольги сегодня", "Ольги", true}}) {
+            auto c = letter(1);
+            c.student = QString::fromUtf8(r.name);
+            c.opening = QString::fromUtf8(r.text);
+            const auto h = hidden(c, {c.student, false});
+            if (h)
+                QVERIFY2(!h->opening.contains(QString::fromUtf8(r.gone)), qPrintable(h->opening));
+            else
+                QVERIFY2(r.refused, r.name);
+        }
+        // Words that only begin like a short name are words.
+        auto c = letter(1);
+        c.student = QStringLiteral("An Jo");
+        c.opening = QStringLiteral("And then any job, an answer and joy.");
+        const auto h = hidden(c, {c.student, false});
+        QVERIFY2(h, h ? "" : h.error().context.c_str());
     }
     void a_slow_motion_clip_is_as_slow_as_said_and_shows_nobody_when_hidden() {
         auto o = sim::take_of(6, 1.7);

@@ -148,7 +148,7 @@ private slots:
         std::optional<Clip> clip;
         const std::vector<Clip> clips = b.session.library->clips().value();
         for (const auto& c : clips) {
-            const Movement* m = b.session.movement(c.movement);
+            const auto m = b.session.movement(c.movement);
             if (c.state == ClipState::reviewed && m && !m->versions.empty() && m->versions.back().change && !clip) clip = c;
         }
         QVERIFY(clip.has_value());
@@ -384,6 +384,19 @@ private slots:
         b.window->open_review(first);
         QTRY_VERIFY_WITH_TIMEOUT(b.window->review()->state().open->clip.id == first, 30000);
         QVERIFY(b.window->review()->state().open->asked.empty());
+    }
+
+    void no_cell_is_a_formula() {
+        ui::PersonSheet sheet;
+        for (const char* words : {"=1+1", "+1+cmd|' /C calc'!A0", "-1+HYPERLINK(\"x\")", "@SUM(A1)", "\tx", "\rx", "plain", "-1.5", "a=b"}) {
+            RecordLine l;
+            l.day = "2026-11-01", l.what = RecordLine::What::remark, l.words = words;
+            sheet.record.push_back(l);
+        }
+        const auto lines = QString::fromStdString(ui::record_csv(sheet));
+        for (const char* there : {",'=1+1\r", ",'+1+cmd", ",\"'-1+HYPERLINK(\"\"x\"\")\"", ",'@SUM(A1)", ",'\tx", ",plain\r", ",-1.5\r", ",a=b\r"})
+            QVERIFY2(lines.contains(QLatin1String(there)), qPrintable(lines));
+        QVERIFY(lines.contains(QLatin1String("\"'\rx\"")));
     }
 
     void record_and_figures_leave_as_csv() {

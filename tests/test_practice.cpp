@@ -171,7 +171,8 @@ private slots:
         QTRY_VERIFY(page->findChild<QLabel*>(QStringLiteral("planAsked"))->text().contains(QLatin1Char(':')));
         propose(page);
         for (const auto& i : page->plan().items) {
-            const Movement* m = movement_of(i, b.session.movements);
+            const auto all = b.session.movements.now();
+            const Movement* m = movement_of(i, *all);
             if (!m || i.part == PlanPart::settling) continue;
             const Traits t = traits_of(*m);
             QVERIFY2(!t.balance && !t.overhead, i.movement.c_str());
@@ -306,13 +307,13 @@ private slots:
         QVERIFY(plan);
         QCOMPARE(plan_text(*plan), plan_text(page->plan()));
         const QString html = read(out("sheet.html"));
-        for (const auto& i : page->plan().items) QVERIFY(html.contains(ui::text::item_title(i, b.session.movements.now()).toHtmlEscaped()));
+        for (const auto& i : page->plan().items) QVERIFY(html.contains(ui::text::item_title(i, *b.session.movements.now()).toHtmlEscaped()));
         QVERIFY(html.contains(QStringLiteral("licensed clinician")) && html.contains(QStringLiteral("data:image/png")));
         QProcess p;
         p.start(QStringLiteral("pdftotext"), {out("sheet.pdf"), QStringLiteral("-")});
         QVERIFY(p.waitForFinished());
         QVERIFY(QString::fromUtf8(p.readAllStandardOutput())
-                    .contains(ui::text::item_title(page->plan().items[1], b.session.movements.now()).section(QLatin1Char(' '), 0, 0)));
+                    .contains(ui::text::item_title(page->plan().items[1], *b.session.movements.now()).section(QLatin1Char(' '), 0, 0)));
         QVERIFY(read(out("plan.ics")).contains(QStringLiteral("DURATION:PT4M")));
         const QString sound = out("plan.flac");
         QProcess probe;

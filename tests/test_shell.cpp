@@ -1,6 +1,8 @@
 // Drives the frame of the window: keys, menus, themes, languages, settings, help, empty places, drops, search.
 #include "core/ground/derive.h"
+#include "core/files.h"
 #include "support/window_bench.h"
+#include "ui/shell/open_library.h"
 #include "ui/text/data_words.h"
 #include <map>
 #include <mutex>
@@ -27,6 +29,8 @@
 #include <QRegularExpression>
 #include <QScrollArea>
 #include <QSettings>
+#include <QTimer>
+#include <QTemporaryDir>
 #include <QSignalSpy>
 #include <QTableWidget>
 #include <QTabWidget>
@@ -78,6 +82,54 @@ class TestShell : public QObject {
     test::Copy copy_;
 
 private slots:
+    /// What stands in the way of a library is said, with the ways out that there are.
+    void a_library_that_cannot_be_opened_offers_ways_out() {
+        QTemporaryDir dir;
+        const std::filesystem::path folder = dir.path().toStdString() + "/library";
+        {
+            auto lib = *Library::open(folder);
+            QVERIFY(write_whole(folder / "clips" / "a.mp4", "a film"));
+        }
+        const std::string good = *read_text(folder / "library.sqlite", 64U << 20U);
+        const auto asked = [&](const QString& press, QStringList& buttons, QString& words) {
+            QTimer::singleShot(300, this, [&] {
+                auto* box = qobject_cast<QMessageBox*>(QApplication::activeModalWidget());
+                if (!box) return;
+                words = box->text();
+                QAbstractButton* chosen = nullptr;
+                for (auto* b : box->buttons()) {
+                    buttons << b->objectName();
+                    if (b->objectName() == press) chosen = b;
+                }
+                if (chosen) chosen->click();
+            });
+            auto at = folder;
+            return ui::open_library(at, Library::open(at));
+        };
+        QStringList buttons;
+        QString words;
+        std::filesystem::remove(folder / "library.sqlite");
+        QVERIFY(!asked(QStringLiteral("quit"), buttons, words));
+        QCOMPARE(buttons, (QStringList{QStringLiteral("again"), QStringLiteral("restore"), QStringLiteral("other"), QStringLiteral("quit")}));
+        QVERIFY2(words.contains(QLatin1String("are films")), qPrintable(words));
+        QVERIFY(!std::filesystem::exists(folder / "library.sqlite"));
+        buttons.clear();
+        QVERIFY(write_whole(folder / "library.sqlite", good.substr(0, 6000)));
+        QVERIFY(!asked(QStringLiteral("quit"), buttons, words));
+        QCOMPARE(buttons, (QStringList{QStringLiteral("reading"), QStringLiteral("restore"), QStringLiteral("other"), QStringLiteral("quit")}));
+        QVERIFY2(words.contains(QLatin1String("damaged")), qPrintable(words));
+        QVERIFY2(!words.contains(QLatin1String("MP4")), qPrintable(words));
+        // What is put back meanwhile is found by trying again.
+        buttons.clear();
+        std::filesystem::remove(folder / "library.sqlite");
+        QTimer::singleShot(100, this, [&] { (void)write_whole(folder / "library.sqlite", good); });
+        QVERIFY(asked(QStringLiteral("again"), buttons, words).has_value());
+        for (const auto& [code, context, again, reading, restore] :
+             {std::tuple{Code::write_failed, "library full: /x", true, true, false}, {Code::cannot_open, "library closed: /x", true, true, true}}) {
+            const auto t = ui::trouble_words({code, context});
+            QVERIFY(t.again == again && t.reading == reading && t.restore == restore && t.words.contains(QLatin1String("/x")));
+        }
+    }
     void initTestCase() { QVERIFY(copy_.make()); }
     void keys_work_wherever_the_focus_is() {
         Bench b(copy_.demo);

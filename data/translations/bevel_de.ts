@@ -2,6 +2,57 @@
 <!DOCTYPE TS>
 <TS version="2.1" language="de" sourcelanguage="en">
 <context>
+    <name>OpeningWords</name>
+    <message>
+        <source>Choose a backup</source>
+        <translation>Sicherung wählen</translation>
+    </message>
+    <message>
+        <source>Backups (*.tar)</source>
+        <translation>Sicherungen (*.tar)</translation>
+    </message>
+    <message>
+        <source>Into which empty folder?</source>
+        <translation>In welchen leeren Ordner?</translation>
+    </message>
+    <message>
+        <source>Restoring …</source>
+        <translation>Wird wiederhergestellt …</translation>
+    </message>
+    <message>
+        <source>Stop</source>
+        <translation>Anhalten</translation>
+    </message>
+    <message>
+        <source>Without these</source>
+        <translation>Ohne diese</translation>
+    </message>
+    <message>
+        <source>Try again</source>
+        <translation>Noch einmal</translation>
+    </message>
+    <message>
+        <source>Open it for reading</source>
+        <translation>Zum Lesen öffnen</translation>
+    </message>
+    <message>
+        <source>Restore a backup …</source>
+        <translation>Sicherung wiederherstellen …</translation>
+    </message>
+    <message>
+        <source>Choose another library …</source>
+        <translation>Andere Bibliothek wählen …</translation>
+    </message>
+    <message>
+        <source>Quit</source>
+        <translation>Beenden</translation>
+    </message>
+    <message>
+        <source>The folder of a library, or an empty one</source>
+        <translation>Der Ordner einer Bibliothek, oder ein leerer</translation>
+    </message>
+</context>
+<context>
     <name>OwnWords</name>
     <message>
         <source>head %1 ahead of the shoulders</source>
@@ -564,6 +615,64 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>%1 of %2 clips are listed: search for the others.</source>
         <translation>%1 von %2 Clips stehen hier: Nach den anderen wird gesucht.</translation>
+    </message>
+    <message>
+        <source>Without these damaged films: %1.</source>
+        <translation>Ohne diese beschädigten Filme: %1.</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n clip(s) have no film here any more.</source>
+        <translation>
+            <numerusform>%n Aufnahme hat hier keinen Film mehr.</numerusform>
+            <numerusform>%n Aufnahmen haben hier keinen Film mehr.</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>letter templates</source>
+        <translation>Briefvorlagen</translation>
+    </message>
+    <message>
+        <source>own plans</source>
+        <translation>eigene Pläne</translation>
+    </message>
+    <message>
+        <source>practice logs</source>
+        <translation>Übungsaufzeichnungen</translation>
+    </message>
+    <message>
+        <source>own movements</source>
+        <translation>eigene Bewegungen</translation>
+    </message>
+    <message>
+        <source>letters to others</source>
+        <translation>Briefe an andere</translation>
+    </message>
+    <message>
+        <source>notes on other people</source>
+        <translation>Notizen zu anderen Personen</translation>
+    </message>
+    <message>
+        <source>file names of other clips</source>
+        <translation>Dateinamen anderer Aufnahmen</translation>
+    </message>
+    <message>
+        <source>other records</source>
+        <translation>andere Einträge</translation>
+    </message>
+    <message>
+        <source>Without these</source>
+        <translation>Ohne diese</translation>
+    </message>
+    <message>
+        <source>The name still stands elsewhere in your own texts (%1).</source>
+        <translation>Der Name steht noch anderswo in deinen eigenen Texten (%1).</translation>
+    </message>
+    <message numerus="yes">
+        <source>Own wordings that named them are erased too: %n.</source>
+        <translation>
+            <numerusform>Eigene Formulierungen, die den Namen nannten, sind mit gelöscht: %n.</numerusform>
+            <numerusform>Eigene Formulierungen, die den Namen nannten, sind mit gelöscht: %n.</numerusform>
+        </translation>
     </message>
 </context>
 <context>
@@ -3665,6 +3774,13 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>Who waits longest first; the one that is open is left for later</source>
         <translation>Wer am längsten wartet, zuerst; der offene bleibt für später</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n record(s) of this library point to something that is not there; they are left as they are. A backup from before may be whole.</source>
+        <translation>
+            <numerusform>%n Eintrag dieser Bibliothek verweist auf etwas, das nicht da ist; er bleibt, wie er ist. Eine frühere Sicherung ist vielleicht heil.</numerusform>
+            <numerusform>%n Einträge dieser Bibliothek verweisen auf etwas, das nicht da ist; sie bleiben, wie sie sind. Eine frühere Sicherung ist vielleicht heil.</numerusform>
+        </translation>
     </message>
 </context>
 <context>
@@ -12991,10 +13107,6 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <translation>Diese Bibliothek ist in einem anderen Fenster von Bevel offen (%1). Jenes zuerst schließen oder dort weitermachen.</translation>
     </message>
     <message>
-        <source>This library was made by a newer Bevel, or its folder cannot be written to: it is open for reading only. Nothing was changed.</source>
-        <translation>Diese Bibliothek stammt von einem neueren Bevel, oder in ihren Ordner kann nicht geschrieben werden: sie ist nur zum Lesen offen. Nichts wurde geändert.</translation>
-    </message>
-    <message>
         <source>Writing failed: %1. Check that there is room and that the folder may be written to.</source>
         <translation>Das Schreiben misslang: %1. Bitte prüfen, ob Platz ist und ob in den Ordner geschrieben werden darf.</translation>
     </message>
@@ -13516,6 +13628,38 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>Care for the shoulders</source>
         <translation>Rücksicht auf die Schultern</translation>
+    </message>
+    <message>
+        <source>In %1 are films, but the library&apos;s own file is missing or empty. Nothing was changed. Restore a backup, or put library.sqlite back.</source>
+        <translation>In %1 sind Filme, aber die Datei der Bibliothek fehlt oder ist leer. Nichts wurde verändert. Stelle eine Sicherung wieder her, oder lege library.sqlite zurück.</translation>
+    </message>
+    <message>
+        <source>The library is damaged: %1. Nothing was changed. Restore a backup; what can still be read can be looked at.</source>
+        <translation>Die Bibliothek ist beschädigt: %1. Nichts wurde verändert. Stelle eine Sicherung wieder her; was noch lesbar ist, lässt sich ansehen.</translation>
+    </message>
+    <message>
+        <source>There is no room left where the library is: %1. Make room, then try again. Nothing was changed.</source>
+        <translation>Wo die Bibliothek liegt, ist kein Platz mehr: %1. Schaffe Platz und versuche es dann noch einmal. Nichts wurde verändert.</translation>
+    </message>
+    <message>
+        <source>The library cannot be opened: %1. Check that the disk is there and that you may read and write in it.</source>
+        <translation>Die Bibliothek lässt sich nicht öffnen: %1. Prüfe, ob der Datenträger da ist und ob du darin lesen und schreiben darfst.</translation>
+    </message>
+    <message>
+        <source>These films are no longer what they were when they came, or cannot be read: %1. Nothing was written; go on without them, or take them in again first.</source>
+        <translation>Diese Filme sind nicht mehr, was sie waren, als sie kamen, oder lassen sich nicht lesen: %1. Nichts wurde geschrieben; mach ohne sie weiter, oder nimm sie zuerst noch einmal auf.</translation>
+    </message>
+    <message>
+        <source>This library was made by a newer Bevel, is damaged, or its folder cannot be written to: it is open for reading only. Nothing was changed.</source>
+        <translation>Diese Bibliothek wurde von einem neueren Bevel gemacht, ist beschädigt, oder in ihren Ordner lässt sich nicht schreiben: sie ist nur zum Lesen geöffnet. Nichts wurde verändert.</translation>
+    </message>
+    <message>
+        <source>“%1” is no e-mail address that can be handed to the mail program. Change it under People.</source>
+        <translation>„%1“ ist keine E-Mail-Adresse, die dem Mailprogramm übergeben werden kann. Ändere sie unter Personen.</translation>
+    </message>
+    <message>
+        <source>This is no day between 1900 and 2199.</source>
+        <translation>Das ist kein Tag zwischen 1900 und 2199.</translation>
     </message>
 </context>
 </TS>

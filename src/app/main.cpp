@@ -2,6 +2,7 @@
 #include "ui/shell/main_window.h"
 #include "ui/shell/open_library.h"
 #include "ui/shell/plain_labels.h"
+#include <csignal>
 #include <cstdio>
 #include <malloc.h>
 #include <QApplication>
@@ -12,6 +13,7 @@
 #include <QLocalSocket>
 #include <QMessageBox>
 #include <QSettings>
+#include <QSocketNotifier>
 #include <QStandardPaths>
 #include <QThread>
 #include <sys/socket.h>
@@ -19,6 +21,8 @@
 #include <unistd.h>
 
 namespace {
+
+int told_to_end = -1; // a signal writes here; nothing else may be done inside of one
 
 /// The demo's library is copied into the user's data folder once, so that the shipped one stays as it is.
 std::filesystem::path unpack_demo(const std::filesystem::path& data, const std::filesystem::path& home) {
@@ -176,6 +180,20 @@ int main(int argc, char** argv) {
                     window.open_review(c.id);
                     break;
                 }
+    }
+    // A log-out asks by a signal: work under way is ended in order, as when the window is closed.
+    int ends[2] = {-1, -1};
+    if (::socketpair(AF_UNIX, SOCK_STREAM | SOCK_CLOEXEC, 0, ends) == 0) {
+        told_to_end = ends[0];
+        for (const int s : {SIGTERM, SIGINT, SIGHUP}) ::signal(s, [](int) {
+            const char one = 1;
+            if (::write(told_to_end, &one, 1) < 0) ::_exit(1);
+        });
+        auto* asked = new QSocketNotifier(ends[1], QSocketNotifier::Read, &app);
+        QObject::connect(asked, &QSocketNotifier::activated, &app, [asked] {
+            asked->setEnabled(false);
+            QApplication::exit(0);
+        });
     }
     const int rc = QApplication::exec();
     session.settings.save(kept);

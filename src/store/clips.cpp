@@ -1,6 +1,7 @@
 // Clips of the library: their files, facts, points, parts and pairs.
 #include "core/days.h"
 #include "core/files.h"
+#include "core/plain_number.h"
 #include "store/library.h"
 #include "store/query.h"
 #include "store/sum.h"
@@ -198,6 +199,21 @@ Result<bool> forget_figures(sqlite3* db, std::int64_t clip) {
     return true;
 }
 } // namespace
+
+Result<bool> Library::begin_attempt(std::int64_t clip) {
+    return set_setting("attempt", std::to_string(clip) + " " + std::to_string(attempts(clip) + 1));
+}
+
+Result<bool> Library::end_attempt(std::int64_t clip) {
+    return attempts(clip) > 0 ? set_setting("attempt", "") : Result<bool>(true);
+}
+
+int Library::attempts(std::int64_t clip) const {
+    const std::string now = setting("attempt");
+    const auto gap = now.find(' ');
+    if (gap == std::string::npos || now.substr(0, gap) != std::to_string(clip)) return 0;
+    return static_cast<int>(plain_number(now.substr(gap + 1)).value_or(0));
+}
 
 Result<bool> Library::set_clip_facts(const Clip& c) {
     if (!is_day(c.filmed_on) || !is_day(c.arrived_on)) return fail(Code::bad_value, "day");

@@ -280,6 +280,11 @@ public:
     Result<bool> set_which(std::int64_t clip, const std::string& which);
     /// Judged as that movement whatever it looks like; empty: the others compete again. Its kept figures are to be made anew.
     Result<bool> set_as_named(std::int64_t clip, const std::string& movement);
+    /// That its body is being looked for now, and that this came to an end. How often in a row it was begun and never ended: a clip that ends
+    /// the program each time is to be left alone.
+    Result<bool> begin_attempt(std::int64_t clip);
+    Result<bool> end_attempt(std::int64_t clip);
+    int attempts(std::int64_t clip) const;
     /// The waiting clips are looked at in this order.
     Result<bool> set_turns(const std::vector<std::int64_t>& clips);
     Result<bool> set_clip_state(std::int64_t clip, ClipState state, const std::string& problem);
@@ -367,7 +372,7 @@ public:
     static Result<BackedUp> restore(const std::filesystem::path& file, const std::filesystem::path& folder, bool without_damaged = false,
                                     const std::stop_token& stop = {});
     /// Where copies for other programs lie while they are needed; emptied at the start and when somebody is erased.
-    std::filesystem::path mail_folder() const { return folder_ / "mail"; }
+    std::filesystem::path mail_folder() const { return folder_ / "bevel-mail"; }
 
     /// Own movements and schools (store/forms.h).
     Result<std::vector<OwnForm>> own_forms(Own what = Own::movement) const;

@@ -81,17 +81,24 @@ Db opened(const std::string& name, int how) {
     return out;
 }
 
-/// What an earlier program left readable for others is for its owner alone: clips are of people.
+/// What an earlier program left readable for others is for its owner alone: clips are of people. Only what is the library's own; the folder
+/// may hold other things.
 void keep_private(const fs::path& folder) {
     std::error_code ec;
-    const auto close = [&](const fs::path& what, fs::perms owner) {
-        const auto now = fs::status(what, ec).permissions();
-        if ((now & (fs::perms::group_all | fs::perms::others_all)) != fs::perms::none) fs::permissions(what, now & owner, ec);
+    const auto close = [&](const fs::path& what) {
+        const auto now = fs::symlink_status(what, ec);
+        if (ec || fs::is_symlink(now)) return;
+        if ((now.permissions() & (fs::perms::group_all | fs::perms::others_all)) != fs::perms::none)
+            fs::permissions(what, now.permissions() & fs::perms::owner_all, ec);
     };
-    close(folder, fs::perms::owner_all);
-    for (auto it = fs::recursive_directory_iterator(folder, ec); !ec && it != fs::recursive_directory_iterator(); it.increment(ec)) {
-        if (it->is_symlink(ec)) continue;
-        close(it->path(), fs::perms::owner_all);
+    for (const auto& e : fs::directory_iterator(folder, ec)) {
+        const auto name = e.path().filename().string();
+        if (name.starts_with("library.sqlite") || name.starts_with("library-version-") || name == "library.lock") close(e.path());
+    }
+    for (const char* own : {"clips", "spoken"}) {
+        close(folder / own);
+        for (auto it = fs::recursive_directory_iterator(folder / own, ec); !ec && it != fs::recursive_directory_iterator(); it.increment(ec))
+            close(it->path());
     }
 }
 

@@ -9,6 +9,7 @@
 #include <cerrno>
 #include <fcntl.h>
 #include <map>
+#include <set>
 #include <sys/stat.h>
 #include <unistd.h>
 
@@ -152,6 +153,28 @@ std::map<std::string, std::string> films_of(const std::vector<Clip>& clips) {
     return out;
 }
 
+/// "bundle-7.mp4", and nothing that somebody else may have put there.
+bool is_old_bundle_film(const fs::path& file) {
+    const std::string stem = file.stem().string();
+    static const std::set<std::string> endings{".mp4", ".mov", ".webm", ".mkv", ".avi", ".m4v"};
+    return stem.starts_with("bundle-") && stem.size() > 7 && std::all_of(stem.begin() + 7, stem.end(), [](char c) { return c >= '0' && c <= '9'; }) &&
+           endings.contains(file.extension().string());
+}
+
+/// Whether a text names somebody: the word as it is written, not as a part of another; scripts without gaps anywhere.
+bool names(const std::string& text, const std::string& word) {
+    const auto is_letter = [](char c) {
+        return (c >= 'a' && c <= 'z') || (c >= 'A' && c <= 'Z') || (c >= '0' && c <= '9') || static_cast<unsigned char>(c) >= 0x80;
+    };
+    const bool anywhere = static_cast<unsigned char>(word.front()) >= 0xE3; // Han, kana, Hangul
+    for (auto at = text.find(word); at != std::string::npos; at = text.find(word, at + 1)) {
+        const auto end = at + word.size();
+        const bool alone = (at == 0 || !is_letter(text[at - 1])) && (end >= text.size() || !is_letter(text[end]) || text[end] == 's');
+        if (anywhere || alone) return true;
+    }
+    return false;
+}
+
 /// Words of a name that are long enough to tell whose it is.
 std::vector<std::string> words_of(const std::string& name) {
     std::vector<std::string> out{name};
@@ -176,7 +199,7 @@ void Library::clean_up() {
     fs::remove(folder_ / "library.sqlite.part", ec);
     fs::remove_all(mail_folder(), ec);
     for (const auto& e : fs::directory_iterator(folder_, ec)) // of a program before films were put right where they belong
-        if (e.path().filename().string().starts_with("bundle-") && e.is_regular_file(ec)) fs::remove(e.path(), ec);
+        if (e.is_regular_file(ec) && is_old_bundle_film(e.path())) fs::remove(e.path(), ec);
     std::vector<std::string> files, outside;
     {
         Query q(db_, "SELECT file FROM leftover WHERE file NOT IN (SELECT file FROM clip)");
@@ -278,15 +301,16 @@ Result<bool> Library::delete_clip(std::int64_t id) {
 
 Result<Erased> Library::erase_person(std::int64_t id) {
     Erased out;
-    std::vector<std::string> files, names;
+    std::vector<std::string> files, called;
+    std::vector<std::int64_t> phrases;
     {
         const std::lock_guard lock(*mutex_);
         Query who(db_, "SELECT name FROM person WHERE id=?");
         who.bind(id);
-        if (who.row()) names = words_of(who.text(0));
+        if (who.row()) called = words_of(who.text(0));
         if (auto ok = who.end(); !ok) return tl::unexpected(ok.error());
         if (const auto known = facts(id); known && known->alias.size() >= 3)
-            for (auto& w : words_of(known->alias)) names.push_back(std::move(w));
+            for (auto& w : words_of(known->alias)) called.push_back(std::move(w));
         Query q(db_, "SELECT file FROM clip WHERE person=? AND file<>''");
         q.bind(id);
         while (q.row()) files.push_back(q.text(0));
@@ -302,8 +326,12 @@ Result<Erased> Library::erase_person(std::int64_t id) {
         std::error_code ec;
         while (copies.row())
             if (fs::exists(copies.text(0), ec)) out.backups.push_back(copies.text(0));
+        Query own(db_, "SELECT id, words FROM phrase");
+        while (own.row())
+            if (std::any_of(called.begin(), called.end(), [&](const std::string& n) { return names(own.text(1), n); }))
+                phrases.push_back(own.integer(0));
         // What could not be read whole is not erased by half.
-        for (const Query* read : {&q, &shared, &number, &copies})
+        for (const Query* read : {&q, &shared, &number, &copies, &own})
             if (auto ok = read->end(); !ok) return tl::unexpected(ok.error());
     }
     auto ok = together([&]() -> Result<bool> {
@@ -311,10 +339,10 @@ Result<Erased> Library::erase_person(std::int64_t id) {
             Query q(db_, "INSERT OR REPLACE INTO leftover(file) VALUES(?)");
             if (auto done = q.bind(f).run(); !done) return done;
         }
-        for (const auto& n : names) {
-            Query q(db_, "DELETE FROM phrase WHERE instr(lower(words), lower(?))>0");
-            if (auto done = q.bind(n).run(); !done) return done;
-            out.phrases += sqlite3_changes(db_);
+        for (const auto phrase : phrases) {
+            Query q(db_, "DELETE FROM phrase WHERE id=?");
+            if (auto done = q.bind(phrase).run(); !done) return done;
+            ++out.phrases;
         }
         if (!erase_rows(db_, id)) return fail(Code::write_failed, sqlite3_errmsg(db_));
         return true;
@@ -338,7 +366,7 @@ Result<Erased> Library::erase_person(std::int64_t id) {
         q.row();
         if (auto done = q.end(); !done) return tl::unexpected(done.error());
     }
-    if (!names.empty()) out.mentions = mentions_of(names.front());
+    if (!called.empty()) out.mentions = mentions_of(called.front());
     // Copies that were made before an upgrade lie beside it.
     for (const auto& e : fs::directory_iterator(folder_, ec)) {
         if (!e.path().filename().string().starts_with("library-version-")) continue;

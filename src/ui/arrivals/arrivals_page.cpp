@@ -423,7 +423,7 @@ void ArrivalsPage::erase_chosen() {
         if (!gone) return tl::unexpected(gone.error());
         QString word = tr("%1 is erased: %2 clips, %3 letters.").arg(name).arg(gone->clips).arg(gone->letters);
         if (gone->phrases > 0)
-            word += QLatin1Char(' ') + tr("%n of your own wordings named them and is erased too.", nullptr, gone->phrases);
+            word += QLatin1Char(' ') + tr("Own wordings that named them are erased too: %n.", nullptr, gone->phrases);
         if (!gone->mentions.empty())
             word += QLatin1Char(' ') + tr("The name still stands elsewhere in your own texts (%1).").arg(mentions_words(gone->mentions));
         if (!gone->shared_with.empty()) {
@@ -494,7 +494,7 @@ ClipQuery ArrivalsPage::query() const {
     for (const QString& w : search_->text().simplified().split(QLatin1Char(' '), Qt::SkipEmptyParts)) {
         ClipQuery::Word word;
         word.text = w.toStdString();
-        for (const auto& m : session_.movements)
+        for (const auto& m : session_.movements.all())
             if (said(m.name).contains(w, Qt::CaseInsensitive)) word.movements.push_back(m.id);
         for (const auto& [state, name] : {std::pair{ClipState::tracked, tr("to be reviewed")},
                                           {ClipState::reviewed, tr("reviewed")},
@@ -652,8 +652,8 @@ void ArrivalsPage::set_line(const std::vector<std::int64_t>& ids) {
 
 void ArrivalsPage::save_guide() {
     const auto* r = chosen();
-    const Movement* movement = r ? session_.movement(r->clip.movement) : nullptr;
-    if (!movement && !session_.movements.empty()) movement = &session_.movements.front();
+    auto movement = r ? session_.movement(r->clip.movement) : nullptr;
+    if (!movement) movement = session_.movements.find([](const Movement&) { return true; });
     if (!movement) return;
     const QString& folder = session_.settings.export_folder;
     const QString name = QStringLiteral("filming-%1.html").arg(QString::fromStdString(movement->id));
@@ -699,7 +699,7 @@ void ArrivalsPage::show_rows(std::vector<ClipRow> rows, const std::vector<Person
     table_->setRowCount(static_cast<int>(rows_.size()));
     for (std::size_t i = 0; i < rows_.size(); ++i) {
         const auto& r = rows_[i];
-        const auto* m = session_.movement(r.clip.movement);
+        const auto m = session_.movement(r.clip.movement);
         const auto view = view_from_name(r.clip.view);
         QString state;
         QColor colour = session_.theme.palette.ink;

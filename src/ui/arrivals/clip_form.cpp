@@ -97,7 +97,7 @@ void ClipForm::build() {
     school_ = new QComboBox;
     school_->setAccessibleName(tr("School"));
     school_->addItem(tr("the movement's own bands"), QString());
-    for (const auto& s : session_.schools) school_->addItem(said(s.name), QString::fromStdString(s.id));
+    for (const auto& s : session_.schools.all()) school_->addItem(said(s.name), QString::fromStdString(s.id));
     mirrored_ = new QCheckBox(tr("The picture is mirrored"));
     mirrored_->setObjectName(QStringLiteral("mirrored"));
     mirrored_->setToolTip(tr("A front camera often shows left and right swapped; it is undone before anything is measured"));
@@ -309,7 +309,7 @@ void ClipForm::fill(const ClipRow& row) {
     file_label_->setText(c.person != 0 ? tr("%1's clip").arg(QString::fromStdString(row.person.name)) : named);
     // Movements with how likely they are, where the clip was asked.
     movement_->clear();
-    for (const auto& m : session_.movements) {
+    for (const auto& m : session_.movements.all()) {
         QString name = said(m.name);
         for (const auto& g : guess_.movements)
             if (g.movement == m.id) name = tr("%1 (%2 % likely)").arg(name, percent(g.probability));
@@ -439,13 +439,13 @@ void ClipForm::offer_pairs() {
 
 /// Footwear and floor are asked where the movement pivots.
 void ClipForm::offer_ground() {
-    const auto* m = session_.movement(movement_->currentData().toString().toStdString());
+    const auto m = session_.movement(movement_->currentData().toString().toStdString());
     ground_row_->setVisible(m && std::any_of(m->phases.begin(), m->phases.end(), [](const Phase& p) { return p.role == "pivot"; }));
 }
 
 /// Easier ways of the movement; until somebody says it, the one that its person is taught.
 void ClipForm::offer_versions(const std::optional<std::string>& chosen) {
-    const auto* m = session_.movement(movement_->currentData().toString().toStdString());
+    const auto m = session_.movement(movement_->currentData().toString().toStdString());
     version_->clear();
     if (!chosen) version_->addItem(tr("as it is taught"));
     version_->addItem(tr("as it is"), QString());

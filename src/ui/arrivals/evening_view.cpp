@@ -89,7 +89,7 @@ void EveningView::fill() {
     list_->clear();
     const QDate today = QDate::currentDate();
     for (const auto& w : e.all()) {
-        const auto* m = session_.movement(w.movement);
+        const auto m = session_.movement(w.movement);
         const int days = static_cast<int>(date_of(w.arrived_on).daysTo(today));
         const QString since = !date_of(w.arrived_on).isValid() ? QString()
                               : days <= 0                      ? tr("came today")
@@ -121,7 +121,7 @@ void EveningView::fill() {
     if (!list_->currentItem() && list_->count() > 0) list_->setCurrentRow(0);
     due_->clear();
     for (const auto& l : e.due()) {
-        const auto* m = session_.movement(l.movement);
+        const auto m = session_.movement(l.movement);
         auto* it = new QListWidgetItem(tr("%1 · %2 · by %3")
                                            .arg(QString::fromStdString(l.name), m ? said(m->name) : QString::fromStdString(l.movement),
                                                 QLocale().toString(date_of(l.review_on), QLocale::ShortFormat)),

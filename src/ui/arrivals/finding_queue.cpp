@@ -22,11 +22,20 @@ void FindingQueue::go_on() {
     again_ = false;
     session_.background->run<Result<Listed>>(
         this,
-        [lib = session_.library](std::stop_token) {
+        [lib = session_.library](std::stop_token) -> Result<Listed> {
             ClipQuery line;
             line.states = {ClipState::waiting};
             line.most = 100000;
-            return list(*lib, line);
+            auto all = list(*lib, line);
+            if (!all || lib->read_only()) return all;
+            // One that ended the program twice in the middle is left alone until somebody asks for it.
+            for (auto& r : all->rows)
+                if (lib->attempts(r.clip.id) >= 2) {
+                    if (auto ok = lib->set_clip_state(r.clip.id, ClipState::failed, "stops"); !ok) return tl::unexpected(ok.error());
+                    if (auto ok = lib->end_attempt(r.clip.id); !ok) return tl::unexpected(ok.error());
+                    r.clip.state = ClipState::failed;
+                }
+            return all;
         },
         [this](const Result<Listed>& all) {
             looking_ = false;
@@ -71,7 +80,7 @@ void FindingQueue::rest(bool on) {
 void FindingQueue::start(const ClipRow& row) {
     running_ = row.clip.id;
     stop_ = std::make_shared<std::stop_source>();
-    const Movement* movement = session_.movement(row.clip.movement);
+    const auto movement = session_.movement(row.clip.movement);
     const QString subject = row.clip.person == 0 ? QString::fromStdString(row.clip.named)
                             : movement           ? tr("%1, %2").arg(QString::fromStdString(row.person.name), said(movement->name))
                                                  : QString::fromStdString(row.person.name);
@@ -110,7 +119,17 @@ void FindingQueue::start(const ClipRow& row) {
         [lib = session_.library, session = &session_, order, stop = stop_](const std::stop_token& quit) {
             const std::stop_callback forward(quit, [&] { stop->request_stop(); });
             if (quit.stop_requested()) return QString(); // it goes on at the next start
-            return find_body(*lib, *session, order, stop->get_token());
+            (void)lib->begin_attempt(order.clip.id);
+            QString problem;
+            try {
+                problem = find_body(*lib, *session, order, stop->get_token());
+            } catch (const std::exception& e) { // what a library throws on a bad clip or a bad day is this clip's own trouble
+                const std::string why = std::string("unreadable: ") + e.what();
+                (void)lib->set_clip_state(order.clip.id, ClipState::failed, why);
+                problem = text::reason(QString::fromStdString(why));
+            }
+            (void)lib->end_attempt(order.clip.id);
+            return problem;
         },
         [this](const QString& problem) {
             const qint64 clip = std::exchange(running_, 0);

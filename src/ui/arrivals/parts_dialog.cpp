@@ -44,7 +44,7 @@ PartsDialog::PartsDialog(Session& session, const ClipRow& row, QWidget* parent) 
     movement_->setObjectName(QStringLiteral("partMovement"));
     movement_->setAccessibleName(tr("Movement of the chosen part"));
     movement_->addItem(tr("as the clip shows"), QString());
-    for (const auto& m : session_.movements) movement_->addItem(said(m.name), QString::fromStdString(m.id));
+    for (const auto& m : session_.movements.all()) movement_->addItem(said(m.name), QString::fromStdString(m.id));
     auto* row_of = new QHBoxLayout;
     auto tool = [&](const char* name, const QString& label, const QKeySequence& key, auto go) {
         auto* b = new QPushButton(label);
@@ -122,7 +122,7 @@ void PartsDialog::load() {
             if (!clip.is_part()) track->layers.trim_from_s.reset(), track->layers.trim_to_s.reset();
             ReviewOptions o;
             o.mirrored = clip.mirrored;
-            for (const auto& p : suggest_parts(*track, movements, o)) l.parts.push_back({p.from_s, p.to_s, p.movement});
+            for (const auto& p : suggest_parts(*track, *movements, o)) l.parts.push_back({p.from_s, p.to_s, p.movement});
             (void)film->open();
             return l;
         },

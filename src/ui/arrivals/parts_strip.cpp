@@ -156,7 +156,7 @@ void PartsStrip::paintEvent(QPaintEvent*) {
         p.setPen(QPen(chosen ? c.accent : c.line, chosen ? 3 : 2));
         p.setBrush(Qt::NoBrush);
         p.drawRect(box);
-        const auto* m = session_.movement(part.movement);
+        const auto m = session_.movement(part.movement);
         p.setPen(chosen ? c.accent : c.ink);
         p.drawText(QRectF(box.left() + 2, 4, std::max(20.0, box.width() - 4), 20), Qt::AlignLeft | Qt::AlignVCenter,
                    p.fontMetrics().elidedText(tr("%1  %2").arg(i + 1).arg(m ? said(m->name) : tr("as the clip shows")), Qt::ElideRight,

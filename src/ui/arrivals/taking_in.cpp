@@ -91,7 +91,7 @@ Result<Competed> competed(const Session& session, const Clip& clip, const Track&
         if (!plain) return tl::unexpected(plain.error());
         return Competed{*plain, {}};
     }
-    return make_review_among(track, movement, session.movements, std::move(options), stop);
+    return make_review_among(track, movement, *session.movements.now(), std::move(options), stop);
 }
 
 /// From the first time it is judged on, a clip shows the version that was taught then.
@@ -113,7 +113,7 @@ Result<QString> judge(Library& library, const Session& session, const Person& pe
     }
     const auto track = library.load_track(clip.id);
     const Taught taught = taught_of(library, clip);
-    const Movement* movement = session.movement(clip.movement, taught.version);
+    const auto movement = session.movement(clip.movement, taught.version);
     if (!track || !movement) {
         if (auto ok = library.set_clip_state(clip.id, ClipState::waiting, ""); !ok) return tl::unexpected(ok.error());
         return QString();
@@ -149,7 +149,7 @@ Result<std::vector<std::int64_t>> cut(Library& library, const Session& session, 
         auto track = library.load_track((*ids)[i]);
         if (!clip || !track) return tl::unexpected(clip ? track.error() : clip.error());
         if (!parts[i].movement.empty()) clip->movement = parts[i].movement;
-        const Movement* movement = session.movement(clip->movement);
+        const auto movement = session.movement(clip->movement);
         Person person;
         for (const auto& p : *people)
             if (p.id == clip->person) person = p;
@@ -157,7 +157,7 @@ Result<std::vector<std::int64_t>> cut(Library& library, const Session& session, 
             if (auto ok = judge(library, session, person, *clip); !ok) return tl::unexpected(ok.error());
             continue;
         }
-        auto guess = guess_clip(library, *clip, *track, session.movements);
+        auto guess = guess_clip(library, *clip, *track, *session.movements.now());
         if (!guess) return tl::unexpected(guess.error());
         // What was chosen for the part is sure.
         if (!parts[i].movement.empty()) guess->movements = {{.movement = parts[i].movement, .probability = 1}};
@@ -171,7 +171,7 @@ Result<std::vector<std::int64_t>> cut(Library& library, const Session& session, 
 namespace {
 /// Asked about with what it tells of itself; a person may have set a body on too few frames for that to be anything.
 Result<Clip> ask_about(Library& library, const Session& session, const Clip& clip, const Track& track) {
-    const auto guess = guess_clip(library, clip, track, session.movements);
+    const auto guess = guess_clip(library, clip, track, *session.movements.now());
     if (!guess) return tl::unexpected(guess.error());
     return keep_asked(library, clip, track, {}, *guess);
 }
@@ -224,7 +224,7 @@ QString find_body(Library& library, const Session& session, FindOrder order, con
     if (const auto now = library.clip(order.clip.id)) {
         const bool said_now = now->person != 0 && session.movement(now->movement);
         if (found && !said_now) {
-            const auto guess = guess_clip(library, *now, found->track, session.movements);
+            const auto guess = guess_clip(library, *now, found->track, *session.movements.now());
             if (!guess) return text::error(guess.error());
             const auto kept = keep_asked(library, *now, found->track, std::move(limits), *guess);
             return kept ? QString() : text::error(kept.error());

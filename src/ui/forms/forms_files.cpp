@@ -81,7 +81,7 @@ void FormsPage::learn_from(qint64 clip) {
 
 /// Its own id and name; everything else begins as the one that is shown.
 void FormsPage::copy_shown() {
-    const auto* m = movement();
+    const auto m = movement();
     if (!m || !m->source) return;
     auto j = nlohmann::json::parse(*m->source, nullptr, false);
     if (!j.is_object()) return;
@@ -93,7 +93,7 @@ void FormsPage::copy_shown() {
 }
 
 void FormsPage::export_shown() {
-    const auto* m = movement();
+    const auto m = movement();
     if (!m || !m->source) return;
     const QString& folder = session_.settings.export_folder;
     const QString name = QString::fromStdString(m->id) + QStringLiteral(".json");
@@ -103,7 +103,7 @@ void FormsPage::export_shown() {
 }
 
 void FormsPage::write_form(const QString& file) {
-    const auto* m = movement();
+    const auto m = movement();
     if (!m || !m->source) return;
     session_.files().run<Result<bool>>(
         this, [text = *m->source, path = file.toStdString()](std::stop_token) { return write_whole(path, text); },
@@ -111,7 +111,7 @@ void FormsPage::write_form(const QString& file) {
 }
 
 void FormsPage::print_card() {
-    const auto* m = movement();
+    const auto m = movement();
     if (!m) return;
     const QString& folder = session_.settings.export_folder;
     const QString name = QStringLiteral("card-%1.pdf").arg(QString::fromStdString(m->id));
@@ -122,7 +122,7 @@ void FormsPage::print_card() {
 }
 
 void FormsPage::write_card(const QString& file) {
-    const auto* m = way();
+    const auto m = way();
     if (!m) return;
     session_.files().run<Result<bool>>(
         this,
@@ -158,7 +158,7 @@ void FormsPage::fill_schools() {
     const QVariant had = school_->currentData();
     school_->clear();
     school_->addItem(tr("the movement's own bands"), QString());
-    for (const auto& s : session_.schools) school_->addItem(said(s.name), QString::fromStdString(s.id));
+    for (const auto& s : session_.schools.all()) school_->addItem(said(s.name), QString::fromStdString(s.id));
     school_->setCurrentIndex(std::max(0, school_->findData(had)));
 }
 
@@ -195,7 +195,7 @@ void FormsPage::apply_school(const std::string& id, const std::optional<std::str
             if (!ok) editor_->problem(text::error(ok.error()));
         });
     fill_schools();
-    if (const auto* m = way()) rules_->setHtml(rules_html(*m));
+    if (const auto m = way()) rules_->setHtml(rules_html(*m));
     for (auto* d : findChildren<SchoolsDialog*>()) d->fill();
 }
 

@@ -61,9 +61,9 @@ QString folded(const QString& s) {
 FormsPage::FormsPage(Session& session, QWidget* parent) : Place(session, "forms", parent) {
     setFocusPolicy(Qt::StrongFocus);
     setAccessibleName(tr("Forms"));
-    for (const auto& m : session_.movements)
+    for (const auto& m : session_.movements.all())
         if (m.own && m.source) own_[m.id] = *m.source;
-    for (const auto& s : session_.schools)
+    for (const auto& s : session_.schools.all())
         if (s.own && s.source) own_schools_[s.id] = *s.source;
     build();
     fill_list();
@@ -85,7 +85,7 @@ QWidget* FormsPage::build_list() {
     kind_->setAccessibleName(tr("Kind"));
     kind_->addItem(tr("every kind"), QString());
     std::set<std::string> kinds, trains;
-    for (const auto& m : session_.movements) {
+    for (const auto& m : session_.movements.all()) {
         kinds.insert(m.kind);
         trains.insert(m.trains.begin(), m.trains.end());
     }
@@ -320,7 +320,7 @@ QWidget* FormsPage::build_words() {
     connect(editor_, &FormEditor::export_asked, this, &FormsPage::export_shown);
     connect(editor_, &FormEditor::import_asked, this, &FormsPage::import_form);
     connect(school_, &QComboBox::currentIndexChanged, this, [this] {
-        if (const auto* m = way()) rules_->setHtml(rules_html(*m));
+        if (const auto m = way()) rules_->setHtml(rules_html(*m));
     });
     return tabs_;
 }
@@ -337,16 +337,16 @@ void FormsPage::build() {
     all->addWidget(words, 3);
 }
 
-const Movement* FormsPage::movement() const {
+std::shared_ptr<const Movement> FormsPage::movement() const {
     return session_.movement(shown().toStdString());
 }
 
-const Movement* FormsPage::way() const {
+std::shared_ptr<const Movement> FormsPage::way() const {
     return session_.movement(shown().toStdString(), way_->currentData().toString().toStdString());
 }
 
 void FormsPage::fill_ways() {
-    const auto* m = movement();
+    const auto m = movement();
     const QSignalBlocker quiet(way_);
     way_->clear();
     way_->addItem(tr("as it is"), QString());
@@ -357,7 +357,7 @@ void FormsPage::fill_ways() {
 }
 
 void FormsPage::show_way() {
-    const auto* m = way();
+    const auto m = way();
     if (!m) return;
     figure_->play(false);
     figure_->show_movement(*m);
@@ -368,7 +368,7 @@ void FormsPage::show_way() {
 
 /// To the end of a phase, on the left; past the last one: where the movement begins.
 void FormsPage::go_to_phase(int row) {
-    const auto* m = way();
+    const auto m = way();
     if (!m || row < 0) return;
     double t = 3; // quiet and approach come first
     for (int i = 0; i <= row && i < static_cast<int>(m->phases.size()) && row < static_cast<int>(m->phases.size()); ++i)
@@ -389,7 +389,7 @@ void FormsPage::fill_list() {
     {
         const QSignalBlocker quiet(list_);
         list_->clear();
-        for (const auto& m : session_.movements) {
+        for (const auto& m : session_.movements.all()) {
             const QString name = said(m.name), pinyin = QString::fromStdString(m.pinyin);
             const QString all = folded(name + QLatin1Char(' ') + QString::fromStdString(m.name) + QLatin1Char(' ') + pinyin);
             if (!words.isEmpty() && !all.contains(words)) continue;
@@ -436,7 +436,7 @@ void FormsPage::fill_faults() {
     while (fault_->count() > static_cast<int>(faults().size()) + 1) fault_->removeItem(fault_->count() - 1);
     fault_->setCurrentIndex(0);
     size_->setEnabled(false);
-    const auto* m = way();
+    const auto m = way();
     if (!m) return;
     std::set<QString> named;
     for (std::size_t k = 0; k < m->checks.size(); ++k) {
@@ -453,7 +453,7 @@ void FormsPage::fill_faults() {
 
 void FormsPage::show_finding(const std::string& id, const std::string& check, bool high) {
     show_movement(QString::fromStdString(id));
-    const auto* m = way();
+    const auto m = way();
     if (!m || m->id != id) return;
     for (const auto& c : m->checks) {
         if (c.id != check) continue;
@@ -485,7 +485,7 @@ void FormsPage::show_fault() {
     size_->setEnabled(i >= 0);
     if (i < 0) return figure_->show_fault(std::nullopt);
     if (i >= check_faults) { // of a check of this movement
-        const auto* m = way();
+        const auto m = way();
         const auto k = static_cast<std::size_t>((i - check_faults) / 2);
         const bool high = (i - check_faults) % 2 == 1;
         if (!m || k >= m->checks.size()) return;

@@ -53,8 +53,8 @@ private:
     void show_fault();
     QString about_html(const Movement& m) const;
     QString rules_html(const Movement& m) const;
-    const Movement* movement() const;
-    const Movement* way() const; // in the graded version that is chosen
+    std::shared_ptr<const Movement> movement() const;
+    std::shared_ptr<const Movement> way() const; // in the graded version that is chosen
     void show_way();
     void fill_ways();
     void go_to_phase(int phase);

@@ -56,7 +56,7 @@ QString FormsPage::about_html(const Movement& m) const {
 /// Every check with its band as it is in force, whose it is and why.
 QString FormsPage::rules_html(const Movement& original) const {
     Movement m = original;
-    if (const auto* s = session_.school(school_->currentData().toString().toStdString())) bevel::apply(m, s->changes, BandLevel::school);
+    if (const auto s = session_.school(school_->currentData().toString().toStdString())) bevel::apply(m, s->changes, BandLevel::school);
     const Units units = session_.settings.units(Motion{});
     QString h;
     for (int f = 0; f < family_count; ++f) {
@@ -82,7 +82,7 @@ QString FormsPage::rules_html(const Movement& original) const {
 }
 
 void FormsPage::fill_words() {
-    const auto* m = movement();
+    auto m = movement();
     if (!m) return;
     editor_->show_movement(*m,
                            std::any_of(session_.shipped.begin(), session_.shipped.end(), [&](const Movement& s) { return s.id == m->id; }));
@@ -102,7 +102,7 @@ void FormsPage::fill_words() {
 
 /// What was measured at the end of the chosen phase when the movement was learned: mean and spread.
 void FormsPage::show_recorded() {
-    const auto* m = movement();
+    const auto m = movement();
     recorded_->setVisible(m && m->recorded);
     if (!m || !m->recorded) return;
     const auto row = static_cast<std::size_t>(std::clamp(phases_->currentRow(), 0, static_cast<int>(m->phases.size()) - 1));

@@ -176,13 +176,13 @@ QWidget* LearnDialog::build_side() {
     kind_ = new QComboBox;
     kind_->setObjectName(QStringLiteral("learnKind"));
     std::set<std::string> kinds;
-    for (const auto& m : session_.movements) kinds.insert(m.kind);
+    for (const auto& m : session_.movements.all()) kinds.insert(m.kind);
     for (const auto& k : kinds) kind_->addItem(said(k), QString::fromStdString(k));
     like_ = new QComboBox;
     like_->setObjectName(QStringLiteral("learnLike"));
     like_->setToolTip(tr("What the clips cannot show, such as breath, is taken from it"));
     like_->addItem(tr("none: from nothing"), QString());
-    for (const auto& m : session_.movements) like_->addItem(said(m.name), QString::fromStdString(m.id));
+    for (const auto& m : session_.movements.all()) like_->addItem(said(m.name), QString::fromStdString(m.id));
     like_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     like_->setMinimumContentsLength(14);
     lead_ = new QComboBox;
@@ -225,7 +225,7 @@ QWidget* LearnDialog::build_side() {
     connect(name_, &QLineEdit::textChanged, this, &LearnDialog::settle);
     connect(like_, &QComboBox::currentIndexChanged, this, [this] {
         if (filling_) return;
-        if (const auto* m = like()) {
+        if (const auto m = like()) {
             kind_->setCurrentIndex(std::max(0, kind_->findData(QString::fromStdString(m->kind))));
             if (name_->text().isEmpty()) name_->setText(tr("%1, my way").arg(said(m->name)));
         }
@@ -288,7 +288,7 @@ void LearnDialog::show_list(const std::vector<ClipRow>& rows) {
     filling_ = true;
     int at = -1;
     for (const auto& row : rows) {
-        const auto* m = session_.movement(row.clip.movement);
+        const auto m = session_.movement(row.clip.movement);
         const QString who = row.person.id != 0 ? QString::fromStdString(row.person.name) : QString::fromStdString(row.clip.named);
         const QString day =
             QLocale().toString(QDate::fromString(QString::fromStdString(row.clip.filmed_on), Qt::ISODate), QLocale::ShortFormat);
@@ -312,7 +312,7 @@ std::vector<qint64> LearnDialog::checked() const {
     return out;
 }
 
-const Movement* LearnDialog::like() const {
+std::shared_ptr<const Movement> LearnDialog::like() const {
     return session_.movement(like_->currentData().toString().toStdString());
 }
 
@@ -345,7 +345,7 @@ void LearnDialog::show_clip(qint64 id) {
             filling_ = true;
             if (!like() && !(*c)->row.clip.movement.empty())
                 like_->setCurrentIndex(std::max(0, like_->findData(QString::fromStdString((*c)->row.clip.movement))));
-            if (const auto* m = like()) {
+            if (const auto m = like()) {
                 kind_->setCurrentIndex(std::max(0, kind_->findData(QString::fromStdString(m->kind))));
                 if (name_->text().isEmpty()) name_->setText(tr("%1, my way").arg(said(m->name)));
             }
@@ -360,7 +360,7 @@ void LearnDialog::propose(bool keep_stretch) {
     if (it == clips_.end() || busy_) return;
     busy_ = true;
     settle();
-    const auto* m = keep_stretch ? nullptr : like();
+    const auto m = keep_stretch ? nullptr : like();
     session_.background->run<Result<Layout>>(
         this,
         [clip = it->second, like = m ? std::optional<Movement>(*m) : std::nullopt,
@@ -556,7 +556,7 @@ void LearnDialog::learn_now() {
     o.id = id;
     o.name = name_->text().trimmed().toStdString();
     o.kind = kind_->currentData().toString().toStdString();
-    const auto* nearest = like();
+    const auto nearest = like();
     if (nearest) o.about = nearest->about;
     for (const QString& line : attention_->toPlainText().split(QLatin1Char('\n')))
         if (!line.trimmed().isEmpty() && o.attention.size() < 20) o.attention.push_back(line.trimmed().left(300).toStdString());

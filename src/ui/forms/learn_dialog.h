@@ -64,7 +64,7 @@ private:
     void say(const QString& words, bool problem = false);
     void settle();
     std::vector<qint64> checked() const;
-    const Movement* like() const;
+    std::shared_ptr<const Movement> like() const;
 
     Session& session_;
     qint64 first_ = 0, shown_ = 0;

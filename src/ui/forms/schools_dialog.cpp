@@ -168,14 +168,14 @@ void SchoolsDialog::build() {
         if (!filling_) show_change();
     });
     connect(name_, &QLineEdit::editingFinished, this, [this] {
-        const auto* s = school();
+        const auto s = school();
         const QString name = name_->text().trimmed();
         if (!s || name.isEmpty() || name == said(s->name)) return;
         change(tr("the name of a school"), [&](json& j) { j["name"] = name.left(120).toStdString(); });
     });
 }
 
-const School* SchoolsDialog::school() const {
+std::shared_ptr<const School> SchoolsDialog::school() const {
     return session_.school(shown_);
 }
 
@@ -183,7 +183,7 @@ void SchoolsDialog::fill() {
     filling_ = true;
     list_->clear();
     int at = 0;
-    for (const auto& s : session_.schools) {
+    for (const auto& s : session_.schools.all()) {
         auto* it = new QListWidgetItem(s.own ? tr("%1 (own)").arg(said(s.name)) : said(s.name), list_);
         it->setData(Qt::UserRole, QString::fromStdString(s.id));
         if (s.id == shown_) at = list_->count() - 1;
@@ -225,7 +225,7 @@ QString SchoolsDialog::sentence(const BandChange& c) const {
 }
 
 void SchoolsDialog::show_school() {
-    const auto* s = school();
+    const auto s = school();
     filling_ = true;
     changes_->setRowCount(0);
     name_->setText(s ? said(s->name) : QString());
@@ -251,7 +251,7 @@ void SchoolsDialog::show_school() {
 }
 
 void SchoolsDialog::show_change() {
-    const auto* s = school();
+    const auto s = school();
     const int row = changes_->currentRow();
     const bool chosen = s && row >= 0 && row < static_cast<int>(s->changes.size());
     set_->setEnabled(chosen && !session_.library->read_only());
@@ -280,7 +280,7 @@ void SchoolsDialog::set_change() {
         json c = row < 0 ? json::object() : list[static_cast<std::size_t>(row)];
         if (row < 0) {
             c["check"] = rule_->currentData().toString().toStdString();
-        } else if (const auto* s = school()) {
+        } else if (const auto s = school()) {
             // Another check than the one it spoke of; else what it speaks of stays as wide as it was.
             const Check* was = check_of(s->changes[static_cast<std::size_t>(row)]);
             if (!was || was->id != rule_->currentData().toString().toStdString()) {
@@ -309,7 +309,7 @@ void SchoolsDialog::take_change_out() {
 }
 
 void SchoolsDialog::copy() {
-    const auto* s = school();
+    const auto s = school();
     if (!s || !s->source) return;
     auto j = json::parse(*s->source, nullptr, false);
     if (!j.is_object()) return;
@@ -322,7 +322,7 @@ void SchoolsDialog::copy() {
 }
 
 void SchoolsDialog::change(const QString& what, const std::function<void(json&)>& how) {
-    const auto* s = school();
+    const auto s = school();
     if (!s || !s->source) return;
     auto j = json::parse(*s->source, nullptr, false);
     if (!j.is_object()) return;
@@ -333,7 +333,7 @@ void SchoolsDialog::change(const QString& what, const std::function<void(json&)>
 }
 
 void SchoolsDialog::write_school(const QString& file) {
-    const auto* s = school();
+    const auto s = school();
     if (!s || !s->source) return;
     session_.files().run<Result<bool>>(
         this, [text = *s->source, path = file.toStdString()](std::stop_token) { return write_whole(path, text); },

@@ -37,7 +37,7 @@ private:
     void copy();
     void change(const QString& what, const std::function<void(nlohmann::json&)>& how);
     QString sentence(const BandChange& c) const;
-    const School* school() const;
+    std::shared_ptr<const School> school() const;
     void say(const QString& words, bool problem = true);
     const Session& session_;
     std::string shown_;

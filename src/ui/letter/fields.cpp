@@ -71,8 +71,11 @@ QString field_name(const Field& field, const FieldSource& source) {
     return field.what == QLatin1String("change") ? FieldWords::tr("change of %1").arg(name) : FieldWords::tr("figure of %1").arg(name);
 }
 
-QString change_words(const ShownChange& c, const Units& units) {
+QString change_words(const ShownChange& c, const Units& units, bool hide_days) {
     const QString unit = QString::fromStdString(c.unit);
+    if (hide_days)
+        return FieldWords::tr("%1 (± %2) better than before")
+            .arg(text::figure(std::abs(c.change.value), unit, units), text::figure(1.96 * c.change.sigma, unit, units));
     const QDate since = QDate::fromString(QString::fromStdString(c.since), Qt::ISODate);
     return FieldWords::tr("%1 (± %2) better since %3")
         .arg(text::figure(std::abs(c.change.value), unit, units), text::figure(1.96 * c.change.sigma, unit, units), day_words(since));
@@ -87,6 +90,8 @@ Result<QString> filled(const Field& f, const FieldSource& s) {
     if (f.what == QLatin1String("me")) return s.me.isEmpty() ? refuse(FieldWords::tr("your name is not given")) : Result<QString>(s.me);
     if (f.what == QLatin1String("place"))
         return s.place.isEmpty() ? refuse(FieldWords::tr("no school or hall is given")) : Result<QString>(s.place);
+    if (s.hide_days && (f.what == QLatin1String("day") || f.what == QLatin1String("next")))
+        return refuse(FieldWords::tr("the day is hidden in this letter"));
     if (f.what == QLatin1String("day"))
         return s.day.isValid() ? Result<QString>(day_words(s.day)) : refuse(FieldWords::tr("the clip has no day"));
     if (f.what == QLatin1String("next"))
@@ -96,7 +101,7 @@ Result<QString> filled(const Field& f, const FieldSource& s) {
         const auto [check, side] = check_and_side(f.key);
         const auto it = s.better.find(check + "/" + side);
         if (it == s.better.end()) return refuse(FieldWords::tr("it can no longer be said to be better; look at the person's figures"));
-        return change_words(it->second, s.units);
+        return change_words(it->second, s.units, s.hide_days);
     }
     const Finding* now = s.review ? finding_of(*s.review, f.key) : nullptr;
     if (!now) return refuse(FieldWords::tr("this is not found in the clip any more; look at it in the review"));

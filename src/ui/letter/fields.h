@@ -32,6 +32,7 @@ struct FieldSource {
     std::map<std::string, ShownChange> better; // that may be said to be better in this clip
     Units units;
     const Catalogue* catalogue = nullptr;
+    bool hide_days = false; // days are left out of generated words, and a day as a field is refused
 };
 
 /// The words with their fields filled. bad_value "field: NAME: WHY" for one that can no longer be said, in words a person can act on.
@@ -43,7 +44,7 @@ QString field_name(const Field& field, const FieldSource& source);
 /// Typed figures: a number with a unit of what Bevel measures. They should be fields, since they do not change with the clip.
 QStringList typed_figures(const QString& words);
 
-/// "6° (± 3°) better since 3 October".
-QString change_words(const ShownChange& change, const Units& units);
+/// "6° (± 3°) better since 3 October", or "than before" where days are hidden.
+QString change_words(const ShownChange& change, const Units& units, bool hide_days = false);
 
 } // namespace bevel::ui

@@ -371,7 +371,7 @@ void LetterPage::render() {
 }
 
 LetterOrder LetterPage::order() const {
-    return {open_, record(), units_of_letter(), &session_.movements.now(), facts_.alias};
+    return {open_, record(), units_of_letter(), session_.movements.now(), facts_.alias};
 }
 
 void LetterPage::show_page(const LetterContent& content) {

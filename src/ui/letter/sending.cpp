@@ -101,15 +101,16 @@ FieldSource field_source(const LetterOrder& order, const Catalogue& catalogue, s
     s.better = std::move(better);
     s.units = order.units;
     s.catalogue = &catalogue;
+    s.hide_days = order.record.hide_identity && order.record.hide_date;
     return s;
 }
 
-QString better_words(const std::string& key, const ShownChange& change, const Catalogue& catalogue, const Units& units) {
+QString better_words(const std::string& key, const ShownChange& change, const Catalogue& catalogue, const Units& units, bool hide_days) {
     const auto slash = key.rfind('/');
     const std::string side = key.substr(slash + 1);
     QString name = text::check_name(key.substr(0, slash), catalogue);
     if (!side.empty()) name += QStringLiteral(", ") + text::side(side == "left" ? Side::left : Side::right);
-    return QStringLiteral("%1: %2").arg(name, change_words(change, units));
+    return QStringLiteral("%1: %2").arg(name, change_words(change, units, hide_days));
 }
 
 namespace {
@@ -158,7 +159,7 @@ Result<LetterContent> compose(const LetterOrder& order, const Library& library, 
     source.hide_identity = order.record.hide_identity;
     source.pictures = !order.record.short_form;
     source.with = order.record.with;
-    source.movements = order.movements;
+    source.movements = order.movements.get();
     source.units = order.units;
     for (const auto& d : *decisions) source.wording[d.check + "/" + d.side] = QString::fromStdString(d.wording);
     for (const auto& f : findings) {
@@ -178,7 +179,7 @@ Result<LetterContent> compose(const LetterOrder& order, const Library& library, 
     c.large = order.record.large;
     if (const std::string& praise = order.record.praise; praise.starts_with("better:")) {
         const std::string key = praise.substr(7);
-        c.praise = better_words(key, better->at(key), catalogue, order.units) + QLatin1Char('.');
+        c.praise = better_words(key, better->at(key), catalogue, order.units, order.record.hide_identity && order.record.hide_date) + QLatin1Char('.');
     } else {
         for (const auto& f : findings)
             if (is_of(praise, f) && f.verdict == Verdict::inside) c.praise = text::praise(f, open.review->movement);

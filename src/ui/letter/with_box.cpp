@@ -73,7 +73,7 @@ void WithBox::show_of(const Movement* m, const Finding* f, const WithCorrection&
                     drill_->addItem(helps ? said(d.name) : tr("%1 (for another rule)").arg(said(d.name)), QString::fromStdString(d.name));
         movement_->addItem(said(m->name), QString::fromStdString(m->id));
         for (const auto& d : m->drills) movement_->addItem(tr("Drill: %1").arg(said(d.name)), said(d.name));
-        for (const auto& other : session_.movements)
+        for (const auto& other : session_.movements.all())
             if (other.id != m->id) movement_->addItem(said(other.name), QString::fromStdString(other.id));
     }
     auto choose = [](QComboBox* c, const std::string& key) {

@@ -1,6 +1,8 @@
 #include "ui/paint/hidden.h"
+#include <algorithm>
 #include <cmath>
 #include <QCoreApplication>
+#include <QLocale>
 #include <QPainter>
 #include <QPainterPath>
 #include <QRegularExpression>
@@ -24,6 +26,65 @@ QStringList parts_of(const QString& name) {
     return out;
 }
 
+/// Scripts that are written without gaps between words: a name stands inside of what looks like one word.
+bool has_no_gaps(const QString& s) {
+    for (const QChar c : s)
+        switch (c.script()) {
+        case QChar::Script_Han:
+        case QChar::Script_Hiragana:
+        case QChar::Script_Katakana:
+        case QChar::Script_Hangul: // particles follow without one
+        case QChar::Script_Thai:
+        case QChar::Script_Lao:
+        case QChar::Script_Khmer:
+        case QChar::Script_Myanmar:
+            return true;
+        default:
+            break;
+        }
+    return false;
+}
+
+/// All by which a person may be called: the parts of the name, and of a name in one piece that begins with the family's, the given one.
+QStringList called(const QString& name) {
+    QStringList out = parts_of(name);
+    // Decomposed Korean letters are put together again before they are counted.
+    for (const QString& p : QStringList(out)) {
+        const QString whole = p.normalized(QString::NormalizationForm_C);
+        if (!has_no_gaps(whole)) continue;
+        if (whole.size() == 3 || whole.size() == 4) out << folded(whole.right(2));
+        if (whole.size() == 4) out << folded(whole.right(3));
+    }
+    out.removeDuplicates();
+    // Longer ones first, so that the whole name goes before a part of it.
+    std::stable_sort(out.begin(), out.end(), [](const QString& a, const QString& b) { return a.size() > b.size(); });
+    return out;
+}
+
+/// A day in words or figures, as people write it in the languages that letters are written in; the first in the text.
+QString day_in(const QString& text) {
+    static const QList<QRegularExpression> all = [] {
+        QStringList months;
+        for (const auto& l : {QLocale(QLocale::English), QLocale(QLocale::German)})
+            for (int m = 1; m <= 12; ++m)
+                for (const auto f : {QLocale::LongFormat, QLocale::ShortFormat}) {
+                    QString name = l.standaloneMonthName(m, f);
+                    while (name.endsWith(QLatin1Char('.'))) name.chop(1);
+                    if (name.size() >= 3) months << QRegularExpression::escape(name);
+                }
+        months.removeDuplicates();
+        const QString month = QStringLiteral("(?:%1)").arg(months.join(QLatin1Char('|')));
+        QList<QRegularExpression> out;
+        for (const QString& p : {QStringLiteral("\\b\\d{4}-\\d{1,2}-\\d{1,2}\\b"), QStringLiteral("\\b\\d{1,2}[./]\\s?\\d{1,2}[./]\\s?(?:\\d{4}|\\d{2})\\b"),
+                                 QStringLiteral("\\b\\d{1,2}(?:\\.|st|nd|rd|th)?\\s+(?:of\\s+)?%1\\b").arg(month), QStringLiteral("\\b%1\\.?\\s+\\d{1,2}\\b").arg(month)})
+            out << QRegularExpression(p, QRegularExpression::CaseInsensitiveOption | QRegularExpression::UseUnicodePropertiesOption);
+        return out;
+    }();
+    for (const auto& r : all)
+        if (const auto m = r.match(text); m.hasMatch()) return m.captured();
+    return {};
+}
+
 enum class Tells { no, plainly, perhaps };
 
 /// A word is the name, or has it with an ending of one or two letters ("Ilses"), or hides it in a longer word.
@@ -31,6 +92,15 @@ Tells word_tells(const QString& word, const QStringList& names) {
     const QString w = folded(word);
     Tells t = Tells::no;
     for (const QString& n : names) {
+        if (has_no_gaps(n.normalized(QString::NormalizationForm_C))) {
+            if (w.contains(n)) return Tells::plainly;
+            continue;
+        }
+        // "Jo" in "Jos", "Ян" in "Яна": short names with an ending are for a person to look at, where they are written like a name.
+        static const QString endings = QStringLiteral("saeiouyаеиуыяюо");
+        if (n.size() == 2 && w.size() == 3 && w.startsWith(n) && word[0].isUpper() && endings.contains(w[2])) t = Tells::perhaps;
+        // A longer one whose last letter changes with the case: "Ольга", "Ольги".
+        if (n.size() >= 5 && w.startsWith(n.chopped(1)) && w.size() <= n.size() + 2 && word[0].isUpper()) t = Tells::perhaps;
         if (w == n || (n.size() > 2 && w.startsWith(n) && w.size() <= n.size() + 2)) return Tells::plainly;
         if (n.size() > 2 && w.contains(n)) t = Tells::perhaps;
     }
@@ -40,6 +110,18 @@ Tells word_tells(const QString& word, const QStringList& names) {
 const QRegularExpression& words() {
     static const QRegularExpression r(QStringLiteral("[\\p{L}\\p{M}]+"), QRegularExpression::UseUnicodePropertiesOption);
     return r;
+}
+
+/// A longer word of a script without gaps, with the other word in place of the name in it; empty where the word is the name itself.
+QString within_word(const QString& word, const QStringList& names) {
+    QString now = word.normalized(QString::NormalizationForm_C);
+    if (!has_no_gaps(now)) return {};
+    for (const QString& n : names) {
+        const QString name = n.normalized(QString::NormalizationForm_C);
+        if (now.compare(name, Qt::CaseInsensitive) == 0) return {};
+        if (has_no_gaps(name)) now.replace(name, QLatin1Char(' ') + QCoreApplication::translate("letter", "student") + QLatin1Char(' '), Qt::CaseInsensitive);
+    }
+    return now.trimmed();
 }
 
 /// The text with another word in place of the name; words that may tell it are added to `unsure`.
@@ -55,6 +137,9 @@ QString without(const QString& text, const QStringList& names, QStringList& unsu
         at = m.capturedEnd();
         if (t != Tells::plainly) {
             out += between + m.captured();
+            replaced = false;
+        } else if (const QString inside = within_word(m.captured(), names); !inside.isEmpty()) {
+            out += between + inside;
             replaced = false;
         } else if (!replaced || !between.trimmed().isEmpty()) {
             out += between + QCoreApplication::translate("letter", "student");
@@ -153,14 +238,14 @@ QPainterPath head(const BodyPx& b, double tall) {
 } // namespace
 
 bool tells(const QString& text, const Identity& who) {
-    const QStringList names = parts_of(who.name);
+    const QStringList names = called(who.name);
     for (auto it = words().globalMatch(text); it.hasNext();)
         if (word_tells(it.next().captured(), names) != Tells::no) return true;
     return false;
 }
 
 Result<LetterContent> hidden(LetterContent c, const Identity& who) {
-    const QStringList names = parts_of(who.name);
+    const QStringList names = called(who.name);
     QStringList unsure;
     const LanguageScope speaks(c.language);
     c.student = who.alias.isEmpty() || without(who.alias, names, unsure) != who.alias ? QCoreApplication::translate("letter", "a student")
@@ -174,7 +259,14 @@ Result<LetterContent> hidden(LetterContent c, const Identity& who) {
     for (const QString& s : {c.instructor, c.place, c.movement})
         for (auto it = words().globalMatch(s); it.hasNext();)
             if (const QString w = it.next().captured(); word_tells(w, names) != Tells::no) unsure << w;
-    if (who.date) c.date = c.next = QDate();
+    if (who.date) {
+        c.date = c.next = QDate();
+        // Days that the program wrote are left out where they are written; in a person's own words they are for that person to change.
+        QStringList all{c.opening, c.praise, c.closing};
+        for (const auto& item : c.items) all << item.moment << item.cue << item.figure << item.image << item.drill << item.homework << item.caution;
+        for (const QString& s : all)
+            if (const QString day = day_in(s); !day.isEmpty()) unsure << day;
+    }
     if (!unsure.isEmpty()) {
         unsure.removeDuplicates();
         return fail(Code::bad_value, "identity: " + unsure.join(QStringLiteral(", ")).toStdString());

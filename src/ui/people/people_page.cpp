@@ -421,7 +421,7 @@ void PeoplePage::fill() {
         const std::string& id = t.points.front().movement;
         if (std::find(seen.begin(), seen.end(), id) != seen.end()) continue;
         seen.push_back(id);
-        const auto* m = session_.movement(id);
+        const auto m = session_.movement(id);
         movement_->addItem(m ? said(m->name) : QString::fromStdString(id), QString::fromStdString(id));
     }
     movement_->setCurrentIndex(std::max(0, movement_->findData(had)));
@@ -511,7 +511,7 @@ void PeoplePage::fill_uneven() {
     const Units units = session_.settings.units(Motion{});
     for (const auto& a : sheet_->uneven) {
         const QString unit = QString::fromStdString(a.unit);
-        const auto* m = session_.movement(a.movement);
+        const auto m = session_.movement(a.movement);
         uneven_->addItem(tr("%1, %2: left %3, right %4 (difference ± %5)")
                              .arg(m ? said(m->name) : QString::fromStdString(a.movement), text::check_name(a.check, session_.catalogue),
                                   text::figure(a.left, unit, units), text::figure(a.right, unit, units),
@@ -547,7 +547,7 @@ void PeoplePage::take_up(int row) {
 void PeoplePage::fill_letters() {
     letters_->clear();
     for (const auto& l : sheet_->letters) {
-        const auto* m = session_.movement(l.movement);
+        const auto m = session_.movement(l.movement);
         QString words = m ? said(m->name) : QString::fromStdString(l.movement);
         switch (l.state) {
         case LetterState::draft:
@@ -625,7 +625,7 @@ void PeoplePage::fill_facts() {
     taught_->setRowCount(static_cast<int>(rows.size()));
     for (int r = 0; r < taught_->rowCount(); ++r) {
         const auto& t = rows[static_cast<std::size_t>(r)];
-        const auto* m = session_.movement(t.movement);
+        const auto m = session_.movement(t.movement);
         auto* name = new QTableWidgetItem(m ? said(m->name) : QString::fromStdString(t.movement));
         name->setData(Qt::UserRole, QString::fromStdString(t.movement));
         name->setFlags(Qt::ItemIsEnabled | Qt::ItemIsSelectable);

@@ -125,7 +125,7 @@ QString change_of(const FigureTrend& t, const Session& session) {
 
 std::pair<QString, QString> record_words(const RecordLine& l, const Session& session) {
     using What = RecordLine::What;
-    const auto* m = session.movement(l.movement);
+    const auto m = session.movement(l.movement);
     const QString movement = m ? said(m->name) : QString::fromStdString(l.movement);
     const auto view = view_from_name(l.view);
     QString what, words = QString::fromStdString(l.words);
@@ -186,7 +186,7 @@ Result<QByteArray> record_pdf(const PersonSheet& sheet, const Session& session) 
     for (const auto& a : sheet.agreements) agreed.push_back({text::agreement(a, session.catalogue, units)});
     for (const auto& t : sheet.trends) {
         const auto& now = t.points.back();
-        const auto* m = session.movement(now.movement);
+        const auto m = session.movement(now.movement);
         changed.push_back({m ? said(m->name) : QString::fromStdString(now.movement), name_of(t, session),
                            text::with_sigma(now.value, std::hypot(now.own, now.of_clip), QString::fromStdString(now.unit), units),
                            change_of(t, session)});

@@ -176,7 +176,7 @@ NeedsForm::NeedsForm(Session& session, QWidget* parent) : QWidget(parent), sessi
     named(movement_, "planMovement", tr("A movement to ask for"));
     movement_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     movement_->setMinimumContentsLength(14);
-    for (const auto& m : session_.movements) movement_->addItem(said(m.name), QString::fromStdString(m.id));
+    for (const auto& m : session_.movements.all()) movement_->addItem(said(m.name), QString::fromStdString(m.id));
     auto* add = new QPushButton(tr("Ask for it"));
     add->setObjectName(QStringLiteral("planWant"));
     wanted_ = new QListWidget;
@@ -290,7 +290,7 @@ void NeedsForm::say_known() {
     }
     const PersonNeeds& known = known_;
     for (const auto& a : known.asked) {
-        const Movement* m = session_.movement(a.movement);
+        const auto m = session_.movement(a.movement);
         const Rule* r = rule_book().find(a.rule);
         words << tr("Last letter: %1 (%2)")
                      .arg(m ? said(m->name) : QString::fromStdString(a.movement), r ? said(r->name) : QString::fromStdString(a.rule));
@@ -301,7 +301,7 @@ void NeedsForm::say_known() {
 }
 
 void NeedsForm::add_wanted(const std::string& movement) {
-    const Movement* m = session_.movement(movement);
+    const auto m = session_.movement(movement);
     if (!m) return;
     for (int i = 0; i < wanted_->count(); ++i)
         if (wanted_->item(i)->data(Qt::UserRole).toString().toStdString() == movement) return;

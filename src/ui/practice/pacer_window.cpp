@@ -17,7 +17,7 @@
 namespace bevel::ui {
 
 PacerWindow::PacerWindow(Session& session, const Plan& plan, const PacerOptions& options, bool spoken, QWidget* parent)
-    : QWidget(parent, Qt::Window), session_(session), run_(std::make_unique<PacerRun>(plan, session.movements.now(), options)),
+    : QWidget(parent, Qt::Window), session_(session), run_(std::make_unique<PacerRun>(plan, *session.movements.now(), options)),
       spoken_(spoken), theme_(true, session.theme.scale()) {
     setObjectName(QStringLiteral("pacer"));
     setWindowTitle(tr("Practice"));
@@ -107,7 +107,7 @@ void PacerWindow::speak() {
     session_.files().run<Result<SpokenWords>>(
         this,
         [t = run_->pacer().timeline(), movements = session_.movements.now(), language = spoken_language().toStdString(),
-         own = session_.library->folder() / "spoken"](const std::stop_token& stop) { return spoken_of(t, movements, language, own, stop); },
+         own = session_.library->folder() / "spoken"](const std::stop_token& stop) { return spoken_of(t, *movements, language, own, stop); },
         [this](const Result<SpokenWords>& words) {
             if (words)
                 run_->set_spoken(*words);
@@ -125,7 +125,7 @@ void PacerWindow::show_large() {
 void PacerWindow::show_now() {
     const Pacer& p = run_->pacer();
     const QImage before = picture_.figure;
-    picture_ = practice_picture(p.timeline(), p.plan(), session_.movements.now(), p.at_s());
+    picture_ = practice_picture(p.timeline(), p.plan(), *session_.movements.now(), p.at_s());
     picture_.running = p.running();
     picture_.waits = p.waits();
     picture_.figure = before;
@@ -142,7 +142,8 @@ void PacerWindow::ask_figure() {
     if (p.timeline().stretches.empty()) return;
     const Moment m = p.now();
     const Stretch& s = p.timeline().stretches[m.stretch];
-    const Movement* mv = movement_of(p.plan().items[s.item], session_.movements, s.movement);
+    const auto movements = session_.movements.now(); // held while one of them is looked at
+    const Movement* mv = movement_of(p.plan().items[s.item], *movements, s.movement);
     if (hide_->isChecked() || !mv || s.kind == Stretch::Kind::settle) {
         picture_.figure = QImage();
         return;
@@ -169,7 +170,7 @@ void PacerWindow::look_behind_time() {
     late_->setVisible(!droppable_.empty());
     if (droppable_.empty()) return;
     QStringList names;
-    for (const auto n : droppable_) names << text::item_title(p.plan().items[n], session_.movements.now());
+    for (const auto n : droppable_) names << text::item_title(p.plan().items[n], *session_.movements.now());
     late_->setText(
         tr("%n minute(s) behind: drop %1", nullptr, static_cast<int>(std::lround(behind / 60)))
             .arg(names.size() > 2 ? tr("%n exercise(s)", nullptr, static_cast<int>(names.size())) : names.join(QStringLiteral(", "))));
@@ -185,7 +186,7 @@ void PacerWindow::end() {
     log.minutes = p.done_s() / 60;
     log.plan = plan_text(p.plan());
     for (const auto& d : p.done()) {
-        const Movement* m = session_.movement(d.movement);
+        const auto m = session_.movement(d.movement);
         log.done.push_back({d.movement, m ? m->kind : "", d.left, d.right, d.seconds});
     }
     emit over(log);

@@ -196,7 +196,8 @@ QWidget* PracticePage::build_plan() {
     });
     connect(view_, &PlanView::chosen, this, [this](int r) {
         if (r < 0 || r >= static_cast<int>(view_->plan().items.size())) return;
-        if (const Movement* m = movement_of(view_->plan().items[static_cast<std::size_t>(r)], session_.movements))
+        const auto movements = session_.movements.now(); // held while one of them is looked at
+        if (const Movement* m = movement_of(view_->plan().items[static_cast<std::size_t>(r)], *movements))
             figure_->show_movement(*m), figure_->play(true);
     });
     connect(title_, &QLineEdit::textEdited, this, [this](const QString& s) {
@@ -274,7 +275,7 @@ void PracticePage::propose_now() {
     const int run = ++run_;
     propose_->setEnabled(false);
     session_.files().run<Result<Plan>>(
-        this, [needs, movements = session_.movements.now()](std::stop_token) { return propose(needs, movements); },
+        this, [needs, movements = session_.movements.now()](std::stop_token) { return propose(needs, *movements); },
         [this, run, needs](Result<Plan> plan) {
             propose_->setEnabled(true);
             if (run != run_) return;
@@ -326,7 +327,7 @@ bool PracticePage::passes(std::function<void()> then) {
         Plan without = view_->plan();
         QStringList names;
         for (auto r = rows.rbegin(); r != rows.rend(); ++r) {
-            names.prepend(text::item_title(without.items[static_cast<std::size_t>(*r)], session_.movements.now()));
+            names.prepend(text::item_title(without.items[static_cast<std::size_t>(*r)], *session_.movements.now()));
             without.items.erase(without.items.begin() + *r);
         }
         names.removeDuplicates();
@@ -424,9 +425,10 @@ void PracticePage::export_to(const QString& file) {
         session_.jobs->begin(JobKind::writing, tr("Writing %1").arg(QFileInfo(file).fileName()), [stop] { stop->request_stop(); });
     session_.files().run<Result<bool>>(
         this,
-        [=, movements = session_.movements.now(), own = session_.library->folder() / "spoken",
+        [=, all = session_.movements.now(), own = session_.library->folder() / "spoken",
          now = QDateTime::currentDateTime()](const std::stop_token& quit) -> Result<bool> {
             const std::stop_callback forward(quit, [&] { stop->request_stop(); });
+            const auto& movements = *all;
             if (ending == QLatin1String("pdf")) {
                 const auto bytes = practice_pdf(plan, movements);
                 if (!bytes) return tl::unexpected(bytes.error());

@@ -30,7 +30,7 @@ Result<std::shared_ptr<OpenReview>> load_one(const Library& library, const Sessi
     auto people = library.people();
     if (!people) return tl::unexpected(people.error());
     const Taught taught = taught_of(library, *clip);
-    const Movement* movement = session.movement(clip->movement, taught.version);
+    const auto movement = session.movement(clip->movement, taught.version);
     if (!movement) return fail(Code::not_found, clip->movement);
     auto open = std::make_shared<OpenReview>();
     open->clip = *clip;
@@ -148,7 +148,7 @@ std::shared_ptr<const Review> with_seen(std::shared_ptr<const Review> review, co
 }
 
 std::shared_ptr<const OpenReview> judged_by_bands(const OpenReview& open, const Session& session, const std::vector<Decision>& decisions) {
-    const Movement* now = session.movement(open.clip.movement, open.taught.version);
+    const auto now = session.movement(open.clip.movement, open.taught.version);
     if (!now || open.partner) return {};
     const auto options = review_options(session, open.clip, open.person, open.agreements, open.taught, open.condition);
     Movement movement = *now;
@@ -184,7 +184,7 @@ ReviewOptions review_options(const Session& session, const Clip& clip, const Per
     if (person.shoulder_width_m > 0) o.shoulder_width_m = person.shoulder_width_m;
     if (clip.as_named != clip.movement)
         if (const auto which = parse_which(clip.which); which && which->movement == clip.movement) o.elsewhere = which->better;
-    if (const auto* s = session.school(clip.school)) o.school = s->changes;
+    if (const auto s = session.school(clip.school)) o.school = s->changes;
     for (const auto& a : agreements) {
         if (a.check.starts_with("limit.")) {
             for (auto& c : changes_of_limit(a.check.substr(6), a.reason)) o.adaptations.push_back(std::move(c));
@@ -199,7 +199,7 @@ ReviewOptions review_options(const Session& session, const Clip& clip, const Per
         (a.clip != 0 ? o.clip : o.adaptations).push_back(std::move(c));
     }
     // Phases that were not taught yet are not missing.
-    if (const Movement* m = session.movement(clip.movement, taught.version); m && !taught.up_to.empty()) {
+    if (const auto m = session.movement(clip.movement, taught.version); m && !taught.up_to.empty()) {
         std::vector<std::string> later;
         bool after = false;
         for (const auto& p : m->phases) {

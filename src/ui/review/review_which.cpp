@@ -64,7 +64,7 @@ void ReviewPage::let_compete() {
     session_.background->run<Result<bool>>(
         this,
         [lib = session_.library, session = &session_, open](const std::stop_token& stop) -> Result<bool> {
-            const auto better = elsewhere(*open->review, session->movements, stop);
+            const auto better = elsewhere(*open->review, *session->movements.now(), stop);
             if (stop.stop_requested()) return false;
             if (auto ok = lib->set_which(open->clip.id, which_json({open->clip.movement, better})); !ok) return ok;
             return !better.empty();

@@ -25,7 +25,7 @@ WhichBox::WhichBox(const Session& session, const OpenReview& open, QWidget* pare
         box->addWidget(label);
     };
     const auto name_of = [&](const std::string& id) {
-        const Movement* m = session.movement(id);
+        const auto m = session.movement(id);
         return m ? text::movement(*m) : QString::fromStdString(id);
     };
     const Review& r = *open.review;

@@ -64,8 +64,9 @@ void HelpWindow::draw_pictures() {
     }
     if (session_.movements.empty()) return;
     // The reference figure in the middle of a movement, from a little aside, with what belongs to each part.
-    const Movement* movement = session_.movement("part_the_horses_mane");
-    const Reference reference(movement ? *movement : session_.movements.front(), 1.7);
+    auto movement = session_.movement("part_the_horses_mane");
+    if (!movement) movement = session_.movements.find([](const Movement&) { return true; });
+    const Reference reference(*movement, 1.7);
     const auto& borders = reference.borders(Side::left);
     const Body3 body = reference.pose(borders[borders.size() / 2]).points;
     const double turn = 0.6, k = 130;

@@ -46,20 +46,19 @@ struct Session {
     /// The lane for what takes long with files.
     Background& files() const { return copies ? *copies : *background; }
 
-    const Movement* movement(const std::string& id) const {
-        for (const auto& m : movements)
-            if (m.id == id) return &m;
-        return id == free_id ? &free_practice() : nullptr;
+    /// Null for one that is not known. Whoever holds it may keep it, whatever is edited meanwhile.
+    std::shared_ptr<const Movement> movement(const std::string& id) const {
+        auto m = movements.find([&](const Movement& x) { return x.id == id; });
+        if (!m && id == free_id) return {std::shared_ptr<const Movement>(), &free_practice()};
+        return m;
     }
     /// As somebody practises it: in the graded version that they are taught.
-    const Movement* movement(const std::string& id, const std::string& version) const {
-        const Movement* m = movement(id);
-        return m ? &m->as(version) : nullptr;
+    std::shared_ptr<const Movement> movement(const std::string& id, const std::string& version) const {
+        const auto m = movement(id);
+        return m ? std::shared_ptr<const Movement>(m, &m->as(version)) : nullptr;
     }
-    const School* school(const std::string& id) const {
-        for (const auto& s : schools)
-            if (s.id == id) return &s;
-        return nullptr;
+    std::shared_ptr<const School> school(const std::string& id) const {
+        return schools.find([&](const School& s) { return s.id == id; });
     }
 };
 

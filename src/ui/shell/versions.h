@@ -1,39 +1,44 @@
-// A list that is read on any thread while another takes its place: the last versions stay, so that whoever looks at an older
-// one (a second or two of work in the background; a version is made by a person's hand) finds it whole.
+// A list that is replaced whole on the interface thread and read on any: who reads holds the list as it was when they asked, for as long as
+// they need it.
 #pragma once
 #include <atomic>
-#include <deque>
 #include <memory>
-#include <mutex>
-#include <span>
 #include <vector>
 
 namespace bevel::ui {
 
 template <class T> class Versions {
 public:
-    Versions() { *this = std::vector<T>(); }
+    using Snapshot = std::shared_ptr<const std::vector<T>>;
+    /// One list to walk through, the same from beginning to end.
+    class All {
+    public:
+        explicit All(Snapshot of) : of_(std::move(of)) {}
+        auto begin() const { return of_->begin(); }
+        auto end() const { return of_->end(); }
+
+    private:
+        Snapshot of_;
+    };
+    Versions() : now_(std::make_shared<const std::vector<T>>()) {}
     Versions& operator=(std::vector<T> next) {
-        const std::lock_guard lock(mutex_);
-        all_.push_back(std::make_unique<const std::vector<T>>(std::move(next)));
-        now_ = all_.back().get();
-        if (all_.size() > kept) all_.pop_front();
+        now_.store(std::make_shared<const std::vector<T>>(std::move(next)));
         return *this;
     }
-    const std::vector<T>& now() const { return *now_; }
-    operator const std::vector<T>&() const { return now(); }
-    operator std::span<const T>() const { return now(); }
-    auto begin() const { return now().begin(); }
-    auto end() const { return now().end(); }
-    std::size_t size() const { return now().size(); }
-    bool empty() const { return now().empty(); }
-    const T& front() const { return now().front(); }
+    Snapshot now() const { return now_.load(); }
+    All all() const { return All(now()); }
+    std::size_t size() const { return now()->size(); }
+    bool empty() const { return size() == 0; }
+    /// The first for which `fits` holds, kept alive by whoever holds it; null without one.
+    template <class F> std::shared_ptr<const T> find(F fits) const {
+        const Snapshot in = now();
+        for (const auto& x : *in)
+            if (fits(x)) return {in, &x};
+        return nullptr;
+    }
 
 private:
-    static constexpr std::size_t kept = 8;
-    std::mutex mutex_;
-    std::deque<std::unique_ptr<const std::vector<T>>> all_;
-    std::atomic<const std::vector<T>*> now_{nullptr};
+    std::atomic<Snapshot> now_;
 };
 
 } // namespace bevel::ui
