@@ -104,19 +104,21 @@ private slots:
                 if (chosen) chosen->click();
             });
             auto at = folder;
-            return ui::open_library(at, Library::open(at));
+            auto got = ui::open_library(at, Library::open(at));
+            buttons.sort(); // the desktop's style orders them
+            return got;
         };
         QStringList buttons;
         QString words;
         std::filesystem::remove(folder / "library.sqlite");
         QVERIFY(!asked(QStringLiteral("quit"), buttons, words));
-        QCOMPARE(buttons, (QStringList{QStringLiteral("again"), QStringLiteral("restore"), QStringLiteral("other"), QStringLiteral("quit")}));
+        QCOMPARE(buttons, (QStringList{QStringLiteral("again"), QStringLiteral("other"), QStringLiteral("quit"), QStringLiteral("restore")}));
         QVERIFY2(words.contains(QLatin1String("are films")), qPrintable(words));
         QVERIFY(!std::filesystem::exists(folder / "library.sqlite"));
         buttons.clear();
         QVERIFY(write_whole(folder / "library.sqlite", good.substr(0, 6000)));
         QVERIFY(!asked(QStringLiteral("quit"), buttons, words));
-        QCOMPARE(buttons, (QStringList{QStringLiteral("reading"), QStringLiteral("restore"), QStringLiteral("other"), QStringLiteral("quit")}));
+        QCOMPARE(buttons, (QStringList{QStringLiteral("other"), QStringLiteral("quit"), QStringLiteral("reading"), QStringLiteral("restore")}));
         QVERIFY2(words.contains(QLatin1String("damaged")), qPrintable(words));
         QVERIFY2(!words.contains(QLatin1String("MP4")), qPrintable(words));
         // What is put back meanwhile is found by trying again.

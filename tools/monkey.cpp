@@ -39,11 +39,13 @@ class Monkey : public QObject {
 public:
     Monkey(ui::MainWindow& window, quint32 seed) : window_(window), random_(seed) {}
 
+    static constexpr int every_ms = 15;
+    int acts() const { return acts_; }
     /// One thing that a person might do, to whatever takes input now.
     void act() {
-        if (acting_) return; // inside of a menu that runs its own loop the next call acts
-        QElapsedTimer clock;
-        clock.start();
+        // What the window was busy with since the last act is how long somebody would have waited.
+        if (since_.isValid()) took_.push_back(std::max(0.0, static_cast<double>(since_.nsecsElapsed()) / 1e6 - every_ms));
+        since_.start();
         QWidget* in = QApplication::activePopupWidget();
         if (!in) in = QApplication::activeModalWidget();
         if (!in) {
@@ -82,7 +84,6 @@ public:
         } else {
             if (auto* box = some<QComboBox>(*in); box && box->count() > 0) box->setCurrentIndex(pick(box->count()));
         }
-        took_.push_back(static_cast<double>(clock.nsecsElapsed()) / 1e6);
     }
 
     void report(double mb_before) {
@@ -140,7 +141,7 @@ private:
 
     ui::MainWindow& window_;
     QRandomGenerator random_;
-    bool acting_ = false;
+    QElapsedTimer since_;
     int acts_ = 0;
     std::vector<double> took_;
 };
@@ -193,12 +194,29 @@ int main(int argc, char** argv) {
                 else top->close();
                 if (top == QApplication::activePopupWidget() || top == QApplication::activeModalWidget()) break;
             }
-            QTimer::singleShot(300, &app, &QApplication::quit);
+            // What it holds once everything has come to rest.
+            auto* rest = new QTimer(&window);
+            QObject::connect(rest, &QTimer::timeout, &window, [&, tries = 0]() mutable {
+                if (++tries > 100 || (background.idle() && copies.idle() && finder.idle())) QApplication::quit();
+            });
+            window.show_place(0);
+            rest->start(300);
         });
-        acts.start(15);
+        acts.start(Monkey::every_ms);
+        QTimer watch;
+        QObject::connect(&watch, &QTimer::timeout, &window, [&] {
+            const auto heap = ::mallinfo2();
+            std::printf("  %d acts, %.0f MB, of which %.0f MB in use by the program, %lld widgets\n", monkey.acts(), resident_mb(),
+                        static_cast<double>(heap.uordblks + heap.hblkhd) / (1 << 20), static_cast<long long>(QApplication::allWidgets().size()));
+            std::fflush(stdout);
+        });
+        watch.start(std::max(10, seconds / 12) * 1000);
         warm.setSingleShot(true), warm.start(std::min(10, seconds / 2) * 1000);
         end.start(seconds * 1000);
         QApplication::exec();
+        ::malloc_trim(0);
+        const auto heap = ::mallinfo2();
+        std::printf("at rest: %.0f MB in use by the program\n", static_cast<double>(heap.uordblks + heap.hblkhd) / (1 << 20));
         monkey.report(first_mb);
     }
     const auto again = Library::open(library);

@@ -11954,6 +11954,14 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <source>“%1”: there is no such field</source>
         <translation>„%1“: Dieses Feld gibt es nicht</translation>
     </message>
+    <message>
+        <source>%1 (± %2) better than before</source>
+        <translation>%1 (± %2) besser als zuvor</translation>
+    </message>
+    <message>
+        <source>the day is hidden in this letter</source>
+        <translation>der Tag ist in diesem Brief verborgen</translation>
+    </message>
 </context>
 <context>
     <name>guide</name>
@@ -13660,6 +13668,10 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>This is no day between 1900 and 2199.</source>
         <translation>Das ist kein Tag zwischen 1900 und 2199.</translation>
+    </message>
+    <message>
+        <source>Looking for the body in this clip ended Bevel twice. It is left alone now; save it again as MP4 and take that in, or choose “Change …” to try once more.</source>
+        <translation>Die Suche nach dem Körper in dieser Aufnahme hat Bevel zweimal beendet. Sie bleibt jetzt in Ruhe; speichere sie noch einmal als MP4 und nimm das auf, oder wähle „Ändern …“, um es noch einmal zu versuchen.</translation>
     </message>
 </context>
 </TS>

@@ -1,5 +1,6 @@
 #include "ui/jobs/background.h"
 #include <cstdio>
+#include <malloc.h>
 
 namespace bevel::ui {
 
@@ -28,6 +29,20 @@ bool Background::idle() const {
     return queue_.empty() && !busy_;
 }
 
+/// What a job held goes back to the system when there is nothing more to do, at most every few seconds: the allocator of a thread keeps it
+/// else (a clip judged against all movements takes a hundred megabytes for a moment).
+void Background::give_back() {
+    const auto now = std::chrono::steady_clock::now();
+    if (!idle_soon() || now - given_back_ < std::chrono::seconds(5)) return;
+    given_back_ = now;
+    ::malloc_trim(0);
+}
+
+bool Background::idle_soon() const {
+    const std::lock_guard lock(mutex_);
+    return queue_.empty();
+}
+
 void Background::loop(const std::stop_token& stop) {
     while (true) {
         Job job;
@@ -47,6 +62,8 @@ void Background::loop(const std::stop_token& stop) {
             std::fprintf(stderr, "bevel: work in the background failed: %s\n", e.what());
         }
         if (after) report(job.owner, std::move(after));
+        job = {};
+        give_back();
     }
 }
 

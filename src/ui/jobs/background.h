@@ -3,6 +3,7 @@
 #pragma once
 #include "core/result.h"
 #include "ui/jobs/mailbox.h"
+#include <chrono>
 #include <condition_variable>
 #include <deque>
 #include <exception>
@@ -51,6 +52,8 @@ private:
         }
     }
     void loop(const std::stop_token& stop);
+    void give_back();
+    bool idle_soon() const;
     struct Job {
         QPointer<QObject> owner;
         std::function<After(std::stop_token)> work;
@@ -60,6 +63,7 @@ private:
     std::condition_variable_any changed_;
     std::deque<Job> queue_;
     bool busy_ = false;
+    std::chrono::steady_clock::time_point given_back_{}; // of its own thread
     std::jthread thread_;
 };
 
