@@ -161,21 +161,22 @@ private slots:
             sqlite3* db = nullptr;
             sqlite3_open((folder / "library.sqlite").string().c_str(), &db);
             // One of version 2, large enough that copying it takes a while.
-            QCOMPARE(sqlite3_exec(db,
-                                  "CREATE TABLE person(id INTEGER PRIMARY KEY, name TEXT NOT NULL, stature_m REAL NOT NULL CHECK(stature_m "
-                                  "BETWEEN 0.8 AND 2.5), notes TEXT NOT NULL DEFAULT '');"
-                                  "CREATE TABLE clip(id INTEGER PRIMARY KEY, person INTEGER, file TEXT, movement TEXT, school TEXT, view TEXT, "
-                                  "filmed_on TEXT, arrived_on TEXT, state INTEGER, problem TEXT);"
-                                  "CREATE TABLE track(clip INTEGER PRIMARY KEY, points BLOB NOT NULL);"
-                                  "CREATE TABLE decision(clip INTEGER, check_id TEXT, side TEXT, choice INTEGER, wording TEXT NOT NULL DEFAULT "
-                                  "'', note TEXT NOT NULL DEFAULT '', PRIMARY KEY(clip, check_id, side));"
-                                  "CREATE TABLE letter(id INTEGER PRIMARY KEY, clip INTEGER NOT NULL UNIQUE, body TEXT NOT NULL, sent_on TEXT "
-                                  "NOT NULL DEFAULT '');"
-                                  "INSERT INTO person(name, stature_m) VALUES('Greta', 1.61);"
-                                  "WITH RECURSIVE n(i) AS (SELECT 1 UNION ALL SELECT i+1 FROM n WHERE i<200) INSERT INTO track SELECT i, "
-                                  "randomblob(40000) FROM n; PRAGMA user_version=2",
-                                  nullptr, nullptr, nullptr),
-                     SQLITE_OK);
+            QCOMPARE(
+                sqlite3_exec(db,
+                             "CREATE TABLE person(id INTEGER PRIMARY KEY, name TEXT NOT NULL, stature_m REAL NOT NULL CHECK(stature_m "
+                             "BETWEEN 0.8 AND 2.5), notes TEXT NOT NULL DEFAULT '');"
+                             "CREATE TABLE clip(id INTEGER PRIMARY KEY, person INTEGER, file TEXT, movement TEXT, school TEXT, view TEXT, "
+                             "filmed_on TEXT, arrived_on TEXT, state INTEGER, problem TEXT);"
+                             "CREATE TABLE track(clip INTEGER PRIMARY KEY, points BLOB NOT NULL);"
+                             "CREATE TABLE decision(clip INTEGER, check_id TEXT, side TEXT, choice INTEGER, wording TEXT NOT NULL DEFAULT "
+                             "'', note TEXT NOT NULL DEFAULT '', PRIMARY KEY(clip, check_id, side));"
+                             "CREATE TABLE letter(id INTEGER PRIMARY KEY, clip INTEGER NOT NULL UNIQUE, body TEXT NOT NULL, sent_on TEXT "
+                             "NOT NULL DEFAULT '');"
+                             "INSERT INTO person(name, stature_m) VALUES('Greta', 1.61);"
+                             "WITH RECURSIVE n(i) AS (SELECT 1 UNION ALL SELECT i+1 FROM n WHERE i<200) INSERT INTO track SELECT i, "
+                             "randomblob(40000) FROM n; PRAGMA user_version=2",
+                             nullptr, nullptr, nullptr),
+                SQLITE_OK);
             sqlite3_close(db);
             const pid_t child = ::fork();
             QVERIFY(child >= 0);
@@ -194,8 +195,8 @@ private slots:
                 ++copies;
                 QCOMPARE(sqlite3_open_v2(copy.string().c_str(), &db, SQLITE_OPEN_READONLY, nullptr), SQLITE_OK);
                 sqlite3_stmt* s = nullptr;
-                QCOMPARE(sqlite3_prepare_v2(db, "SELECT (SELECT quick_check FROM pragma_quick_check(1)), (SELECT count(*) FROM track)", -1, &s,
-                                            nullptr),
+                QCOMPARE(sqlite3_prepare_v2(db, "SELECT (SELECT quick_check FROM pragma_quick_check(1)), (SELECT count(*) FROM track)", -1,
+                                            &s, nullptr),
                          SQLITE_OK);
                 QCOMPARE(sqlite3_step(s), SQLITE_ROW);
                 QCOMPARE(std::string(reinterpret_cast<const char*>(sqlite3_column_text(s, 0))), std::string("ok"));
@@ -298,7 +299,8 @@ private slots:
                 if (lib) (void)lib->back_up_to(path("stick") / "b.tar", "2026-05-11");
                 _exit(0);
             }
-            for (int k = 0; k < 2000 && !fs::exists(path("stick") / "b.part.tar"); ++k) std::this_thread::sleep_for(std::chrono::milliseconds(1));
+            for (int k = 0; k < 2000 && !fs::exists(path("stick") / "b.part.tar"); ++k)
+                std::this_thread::sleep_for(std::chrono::milliseconds(1));
             std::this_thread::sleep_for(std::chrono::milliseconds(round * 4));
             ::kill(child, SIGKILL);
             int status = 0;
@@ -342,7 +344,8 @@ private slots:
         PersonFacts f;
         f.alias = "Noorchen";
         QVERIFY(lib.set_facts(id, f));
-        for (const char* words : {"Noor, sink a little less.", "Let Haddad's elbow hang.", "Let the elbow hang.", "Noorwood is a place.", "a minoor thing"}) {
+        for (const char* words :
+             {"Noor, sink a little less.", "Let Haddad's elbow hang.", "Let the elbow hang.", "Noorwood is a place.", "a minoor thing"}) {
             Phrase p;
             p.check = "elbow", p.direction = "low", p.language = "en", p.words = words;
             QVERIFY(lib.keep_phrase(p));
@@ -387,7 +390,8 @@ private slots:
         QVERIFY(Library::open(path("mail")));
         QVERIFY(!fs::exists(copies));
         QVERIFY(!fs::exists(path("mail") / "bundle-12.mp4"));
-        for (const char* theirs : {"bundle-mine.mp4", "bundle-7.zip", "bundle-.mp4", "notes.part.txt", "mail"}) QVERIFY2(fs::exists(path("mail") / theirs), theirs);
+        for (const char* theirs : {"bundle-mine.mp4", "bundle-7.zip", "bundle-.mp4", "notes.part.txt", "mail"})
+            QVERIFY2(fs::exists(path("mail") / theirs), theirs);
     }
 
     void days_are_days_of_these_centuries() {
@@ -452,7 +456,8 @@ private slots:
         const auto lib = Library::open(path("open"));
         QVERIFY(lib);
         for (const auto& e : fs::recursive_directory_iterator(path("open")))
-            QVERIFY2((e.path().filename() == "holiday.txt") != ((e.status().permissions() & fs::perms(077)) == fs::perms::none), e.path().c_str());
+            QVERIFY2((e.path().filename() == "holiday.txt") != ((e.status().permissions() & fs::perms(077)) == fs::perms::none),
+                     e.path().c_str());
     }
 
     void text_that_grows_without_end_is_stopped() {

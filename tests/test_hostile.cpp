@@ -1,8 +1,8 @@
 // What comes from elsewhere and is not what it says: every reader gets each file of tests/data/hostile that was ever found to harm one, and
 // some hundred good ones gone bad. None may stop the program, hang it or fill the disk; what it says of them is its own affair.
-#include "support/readers.h"
 #include "core/files.h"
 #include "core/movement/movement.h"
+#include "support/readers.h"
 #include <filesystem>
 #include <QElapsedTimer>
 #include <QTest>

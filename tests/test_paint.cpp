@@ -397,7 +397,8 @@ private slots:
             QVERIFY(!refused.has_value() && refused.error().context.starts_with("identity: "));
         }
         // Days in a person's own words are for that person to change; those in generated words were left out when they were written.
-        for (const char* day : {"since Tuesday, October 13", "am 3. November", "on 2026-10-13", "13.10.2026", "the 3rd of May", "3 Nov it was better"}) {
+        for (const char* day :
+             {"since Tuesday, October 13", "am 3. November", "on 2026-10-13", "13.10.2026", "the 3rd of May", "3 Nov it was better"}) {
             auto d = c;
             d.closing = QString::fromUtf8(day);
             QVERIFY2(!hidden(d, who), day);
@@ -416,10 +417,11 @@ private slots:
             const char *name, *text, *gone;
             bool refused;
         };
-        for (const Row& r : {Row{"李明", "李明今天很好，继续练习。", "李明", false}, Row{"김민수", "민수는 오늘 잘했어요. 김민수님", "민수", false},
-                             Row{"佐藤 花子", "花子さんの膝は静かでした。", "花子", false}, Row{"สมชาย ใจดี", "วันนี้สมชายทำได้ดี", "สมชาย", false},
-                             Row{"欧阳修文", "修文，站得更稳了", "修文", false}, Row{"Ян", "Яна осанка", "Яна", true}, Row{"Jo Li", "Jos feet", "Jos", true},
-                             Row{"An", "Ans feet", "Ans", true}, Row{"Ольга", "Ольги сегодня", "Ольги", true}}) {
+        for (const Row& r :
+             {Row{"李明", "李明今天很好，继续练习。", "李明", false}, Row{"김민수", "민수는 오늘 잘했어요. 김민수님", "민수", false},
+              Row{"佐藤 花子", "花子さんの膝は静かでした。", "花子", false}, Row{"สมชาย ใจดี", "วันนี้สมชายทำได้ดี", "สมชาย", false},
+              Row{"欧阳修文", "修文，站得更稳了", "修文", false}, Row{"Ян", "Яна осанка", "Яна", true},
+              Row{"Jo Li", "Jos feet", "Jos", true}, Row{"An", "Ans feet", "Ans", true}, Row{"Ольга", "Ольги сегодня", "Ольги", true}}) {
             auto c = letter(1);
             c.student = QString::fromUtf8(r.name);
             c.opening = QString::fromUtf8(r.text);

@@ -47,8 +47,8 @@ Needs random_needs(Rng& rng) {
     n.breath_s = rng.uniform(5, 11);
     if (chance(0.5)) n.energy = static_cast<int>(rng.uniform(0, 10.99));
     n.dizzy = chance(0.12), n.unsteady = chance(0.15);
-    for (const char* l : {"no_overhead", "no_balance", "seated", "no_bends", "no_twists", "high_stance", "care_knees", "care_neck", "care_low_back",
-                          "care_shoulders"})
+    for (const char* l : {"no_overhead", "no_balance", "seated", "no_bends", "no_twists", "high_stance", "care_knees", "care_neck",
+                          "care_low_back", "care_shoulders"})
         if (chance(0.1)) n.limits.insert(l);
     for (const char* c : {"neck", "low_back", "shoulders", "knees"})
         if (chance(0.1)) n.care.insert(c);
@@ -149,9 +149,12 @@ QString wrong(const Plan& p, const Needs& n) {
             if (n.limits.contains("no_bends") && d.bends) return QStringLiteral("bends against the limit: %1").arg(what);
             if (n.limits.contains("no_twists") && d.twists) return QStringLiteral("twists against the limit: %1").arg(what);
             if (n.limits.contains("high_stance") && d.deep) return QStringLiteral("deep against the limit: %1").arg(what);
-            if ((n.care.contains("shoulders") || n.limits.contains("care_shoulders")) && d.overhead) return QStringLiteral("overhead with sore shoulders: %1").arg(what);
-            if ((n.care.contains("low_back") || n.limits.contains("care_low_back")) && d.bends) return QStringLiteral("bends with a sore back: %1").arg(what);
-            if ((n.care.contains("knees") || n.limits.contains("care_knees")) && d.deep) return QStringLiteral("deep with sore knees: %1").arg(what);
+            if ((n.care.contains("shoulders") || n.limits.contains("care_shoulders")) && d.overhead)
+                return QStringLiteral("overhead with sore shoulders: %1").arg(what);
+            if ((n.care.contains("low_back") || n.limits.contains("care_low_back")) && d.bends)
+                return QStringLiteral("bends with a sore back: %1").arg(what);
+            if ((n.care.contains("knees") || n.limits.contains("care_knees")) && d.deep)
+                return QStringLiteral("deep with sore knees: %1").arg(what);
             if (balance >= 2 && !i.support) return QStringLiteral("balance without support: %1").arg(what);
             if (balance >= 2 && !n.chair && !n.wall) return QStringLiteral("balance where there is nothing to hold: %1").arg(what);
             if (m.tool && !n.stick) return QStringLiteral("a stick that is not there");

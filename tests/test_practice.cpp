@@ -307,7 +307,8 @@ private slots:
         QVERIFY(plan);
         QCOMPARE(plan_text(*plan), plan_text(page->plan()));
         const QString html = read(out("sheet.html"));
-        for (const auto& i : page->plan().items) QVERIFY(html.contains(ui::text::item_title(i, *b.session.movements.now()).toHtmlEscaped()));
+        for (const auto& i : page->plan().items)
+            QVERIFY(html.contains(ui::text::item_title(i, *b.session.movements.now()).toHtmlEscaped()));
         QVERIFY(html.contains(QStringLiteral("licensed clinician")) && html.contains(QStringLiteral("data:image/png")));
         QProcess p;
         p.start(QStringLiteral("pdftotext"), {out("sheet.pdf"), QStringLiteral("-")});

@@ -422,7 +422,8 @@ private slots:
         std::vector<std::pair<std::string, std::string>> entries{{"record.json", often.dump()}, {film, std::string(1000, 'x')}};
         for (const auto& one : j["clips"])
             if (one.contains("points"))
-                entries.emplace_back(one["points"].get<std::string>(), entry_of(folder / "bo.zip", one["points"].get<std::string>().c_str()));
+                entries.emplace_back(one["points"].get<std::string>(),
+                                     entry_of(folder / "bo.zip", one["points"].get<std::string>().c_str()));
         zip_of(folder / "often.zip", entries);
         {
             Library fresh = *Library::open(folder / "often");

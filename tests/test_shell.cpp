@@ -1,6 +1,6 @@
 // Drives the frame of the window: keys, menus, themes, languages, settings, help, empty places, drops, search.
-#include "core/ground/derive.h"
 #include "core/files.h"
+#include "core/ground/derive.h"
 #include "support/window_bench.h"
 #include "ui/shell/open_library.h"
 #include "ui/text/data_words.h"
@@ -29,13 +29,13 @@
 #include <QRegularExpression>
 #include <QScrollArea>
 #include <QSettings>
-#include <QTimer>
-#include <QTemporaryDir>
 #include <QSignalSpy>
 #include <QTableWidget>
 #include <QTabWidget>
+#include <QTemporaryDir>
 #include <QTest>
 #include <QTextBrowser>
+#include <QTimer>
 #include <QToolButton>
 #include <QToolTip>
 #include <QTranslator>
@@ -112,13 +112,15 @@ private slots:
         QString words;
         std::filesystem::remove(folder / "library.sqlite");
         QVERIFY(!asked(QStringLiteral("quit"), buttons, words));
-        QCOMPARE(buttons, (QStringList{QStringLiteral("again"), QStringLiteral("other"), QStringLiteral("quit"), QStringLiteral("restore")}));
+        QCOMPARE(buttons,
+                 (QStringList{QStringLiteral("again"), QStringLiteral("other"), QStringLiteral("quit"), QStringLiteral("restore")}));
         QVERIFY2(words.contains(QLatin1String("are films")), qPrintable(words));
         QVERIFY(!std::filesystem::exists(folder / "library.sqlite"));
         buttons.clear();
         QVERIFY(write_whole(folder / "library.sqlite", good.substr(0, 6000)));
         QVERIFY(!asked(QStringLiteral("quit"), buttons, words));
-        QCOMPARE(buttons, (QStringList{QStringLiteral("other"), QStringLiteral("quit"), QStringLiteral("reading"), QStringLiteral("restore")}));
+        QCOMPARE(buttons,
+                 (QStringList{QStringLiteral("other"), QStringLiteral("quit"), QStringLiteral("reading"), QStringLiteral("restore")}));
         QVERIFY2(words.contains(QLatin1String("damaged")), qPrintable(words));
         QVERIFY2(!words.contains(QLatin1String("MP4")), qPrintable(words));
         // What is put back meanwhile is found by trying again.
@@ -126,8 +128,8 @@ private slots:
         std::filesystem::remove(folder / "library.sqlite");
         QTimer::singleShot(100, this, [&] { (void)write_whole(folder / "library.sqlite", good); });
         QVERIFY(asked(QStringLiteral("again"), buttons, words).has_value());
-        for (const auto& [code, context, again, reading, restore] :
-             {std::tuple{Code::write_failed, "library full: /x", true, true, false}, {Code::cannot_open, "library closed: /x", true, true, true}}) {
+        for (const auto& [code, context, again, reading, restore] : {std::tuple{Code::write_failed, "library full: /x", true, true, false},
+                                                                     {Code::cannot_open, "library closed: /x", true, true, true}}) {
             const auto t = ui::trouble_words({code, context});
             QVERIFY(t.again == again && t.reading == reading && t.restore == restore && t.words.contains(QLatin1String("/x")));
         }

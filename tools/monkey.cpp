@@ -1,7 +1,8 @@
-// Somebody who presses everything: random keys, clicks, drags, wheels, sizes, languages and drops in the real window over a copy of the demo.
+// Somebody who presses everything: random keys, clicks, drags, wheels, sizes, languages and drops in the real window over a copy of the
+// demo.
 //   bevel-monkey SECONDS [SEED]      (offscreen or under Xvfb)
-// It must live, answer, not grow, and leave the library whole. Prints how long the window took to answer and what it holds; ends with 1 where
-// the library is not whole afterwards.
+// It must live, answer, not grow, and leave the library whole. Prints how long the window took to answer and what it holds; ends with 1
+// where the library is not whole afterwards.
 #include "store/forms.h"
 #include "ui/shell/main_window.h"
 #include "ui/shell/plain_labels.h"
@@ -62,14 +63,17 @@ public:
             click(*in);
         } else if (what < 75) {
             static const std::vector<int> keys = [] {
-                std::vector<int> k{Qt::Key_Space, Qt::Key_Left, Qt::Key_Right, Qt::Key_Up, Qt::Key_Down, Qt::Key_Return, Qt::Key_Tab, Qt::Key_Escape,
-                                   Qt::Key_PageUp, Qt::Key_PageDown, Qt::Key_Home, Qt::Key_End, Qt::Key_Delete, Qt::Key_Period, Qt::Key_Comma, Qt::Key_F1};
+                std::vector<int> k{Qt::Key_Space,  Qt::Key_Left,   Qt::Key_Right,  Qt::Key_Up,       Qt::Key_Down, Qt::Key_Return,
+                                   Qt::Key_Tab,    Qt::Key_Escape, Qt::Key_PageUp, Qt::Key_PageDown, Qt::Key_Home, Qt::Key_End,
+                                   Qt::Key_Delete, Qt::Key_Period, Qt::Key_Comma,  Qt::Key_F1};
                 for (int c = Qt::Key_A; c <= Qt::Key_Z; ++c) k.push_back(c);
                 for (int c = Qt::Key_0; c <= Qt::Key_9; ++c) k.push_back(c);
                 return k;
             }();
-            static const std::vector<Qt::KeyboardModifiers> with{Qt::NoModifier, Qt::NoModifier, Qt::NoModifier, Qt::ControlModifier, Qt::ShiftModifier,
-                                                                 Qt::ControlModifier | Qt::ShiftModifier, Qt::AltModifier};
+            static const std::vector<Qt::KeyboardModifiers> with{Qt::NoModifier,    Qt::NoModifier,
+                                                                 Qt::NoModifier,    Qt::ControlModifier,
+                                                                 Qt::ShiftModifier, Qt::ControlModifier | Qt::ShiftModifier,
+                                                                 Qt::AltModifier};
             const int k = keys[static_cast<std::size_t>(pick(static_cast<int>(keys.size())))];
             const auto m = with[static_cast<std::size_t>(pick(static_cast<int>(with.size())))];
             if (!(k == Qt::Key_Q && (m & Qt::ControlModifier))) key(focus(in), k, m); // it is not to go home
@@ -88,8 +92,11 @@ public:
 
     void report(double mb_before) {
         std::sort(took_.begin(), took_.end());
-        const auto at = [&](double share) { return took_.empty() ? 0 : took_[static_cast<std::size_t>(share * static_cast<double>(took_.size() - 1))]; };
-        std::printf("%d acts; the window took %.1f ms (median), %.0f ms (99 of 100), %.0f ms (longest); memory %.0f MB at first, %.0f MB at the end\n",
+        const auto at = [&](double share) {
+            return took_.empty() ? 0 : took_[static_cast<std::size_t>(share * static_cast<double>(took_.size() - 1))];
+        };
+        std::printf("%d acts; the window took %.1f ms (median), %.0f ms (99 of 100), %.0f ms (longest); memory %.0f MB at first, %.0f MB "
+                    "at the end\n",
                     acts_, at(0.5), at(0.99), at(1), mb_before, resident_mb());
     }
 
@@ -104,7 +111,9 @@ private:
         return all.isEmpty() ? nullptr : all[pick(static_cast<int>(all.size()))];
     }
     void key(QWidget* to, int k, Qt::KeyboardModifiers m = Qt::NoModifier) {
-        const QString text = k >= Qt::Key_Space && k <= Qt::Key_AsciiTilde && !(m & (Qt::ControlModifier | Qt::AltModifier)) ? QString(QChar(k)).toLower() : QString();
+        const QString text = k >= Qt::Key_Space && k <= Qt::Key_AsciiTilde && !(m & (Qt::ControlModifier | Qt::AltModifier))
+                                 ? QString(QChar(k)).toLower()
+                                 : QString();
         // Posted, as a keyboard does: a dialog that opens runs its own loop and does not hold the monkey up.
         QCoreApplication::postEvent(to, new QKeyEvent(QEvent::KeyPress, k, m, text));
         QCoreApplication::postEvent(to, new QKeyEvent(QEvent::KeyRelease, k, m, text));
@@ -123,7 +132,8 @@ private:
         const auto button = pick(8) == 0 ? Qt::RightButton : Qt::LeftButton;
         mouse(in, QEvent::MouseButtonPress, at, button, button);
         mouse(in, QEvent::MouseButtonRelease, at, button, Qt::NoButton);
-        if (pick(6) == 0) mouse(in, QEvent::MouseButtonDblClick, at, button, button), mouse(in, QEvent::MouseButtonRelease, at, button, Qt::NoButton);
+        if (pick(6) == 0)
+            mouse(in, QEvent::MouseButtonDblClick, at, button, button), mouse(in, QEvent::MouseButtonRelease, at, button, Qt::NoButton);
     }
     void drag(QWidget& in) {
         const QPoint from = spot(in), to = spot(in);
@@ -135,8 +145,8 @@ private:
         const QPoint at = spot(in);
         QWidget* to = in.childAt(at);
         if (!to) to = &in;
-        QCoreApplication::postEvent(to, new QWheelEvent(to->mapFrom(&in, at), in.mapToGlobal(at), {}, {0, pick(2) ? 120 : -120}, Qt::NoButton, Qt::NoModifier,
-                                                        Qt::NoScrollPhase, false));
+        QCoreApplication::postEvent(to, new QWheelEvent(to->mapFrom(&in, at), in.mapToGlobal(at), {}, {0, pick(2) ? 120 : -120},
+                                                        Qt::NoButton, Qt::NoModifier, Qt::NoScrollPhase, false));
     }
 
     ui::MainWindow& window_;
@@ -189,9 +199,12 @@ int main(int argc, char** argv) {
         QObject::connect(&end, &QTimer::timeout, &window, [&] {
             acts.stop();
             // What is open is left, from the inside out.
-            while (QWidget* top = QApplication::activePopupWidget() ? QApplication::activePopupWidget() : QApplication::activeModalWidget()) {
-                if (auto* d = qobject_cast<QDialog*>(top)) d->reject();
-                else top->close();
+            while (QWidget* top =
+                       QApplication::activePopupWidget() ? QApplication::activePopupWidget() : QApplication::activeModalWidget()) {
+                if (auto* d = qobject_cast<QDialog*>(top))
+                    d->reject();
+                else
+                    top->close();
                 if (top == QApplication::activePopupWidget() || top == QApplication::activeModalWidget()) break;
             }
             // What it holds once everything has come to rest.
@@ -207,7 +220,8 @@ int main(int argc, char** argv) {
         QObject::connect(&watch, &QTimer::timeout, &window, [&] {
             const auto heap = ::mallinfo2();
             std::printf("  %d acts, %.0f MB, of which %.0f MB in use by the program, %lld widgets\n", monkey.acts(), resident_mb(),
-                        static_cast<double>(heap.uordblks + heap.hblkhd) / (1 << 20), static_cast<long long>(QApplication::allWidgets().size()));
+                        static_cast<double>(heap.uordblks + heap.hblkhd) / (1 << 20),
+                        static_cast<long long>(QApplication::allWidgets().size()));
             std::fflush(stdout);
         });
         watch.start(std::max(10, seconds / 12) * 1000);

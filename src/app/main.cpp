@@ -185,10 +185,11 @@ int main(int argc, char** argv) {
     int ends[2] = {-1, -1};
     if (::socketpair(AF_UNIX, SOCK_STREAM | SOCK_CLOEXEC, 0, ends) == 0) {
         told_to_end = ends[0];
-        for (const int s : {SIGTERM, SIGINT, SIGHUP}) ::signal(s, [](int) {
-            const char one = 1;
-            if (::write(told_to_end, &one, 1) < 0) ::_exit(1);
-        });
+        for (const int s : {SIGTERM, SIGINT, SIGHUP})
+            ::signal(s, [](int) {
+                const char one = 1;
+                if (::write(told_to_end, &one, 1) < 0) ::_exit(1);
+            });
         auto* asked = new QSocketNotifier(ends[1], QSocketNotifier::Read, &app);
         QObject::connect(asked, &QSocketNotifier::activated, &app, [asked] {
             asked->setEnabled(false);

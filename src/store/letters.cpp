@@ -250,7 +250,8 @@ Result<std::vector<Waiting>> Library::waiting() const {
     Query q(db_,
             "SELECT c.id, coalesce(c.person, 0), coalesce(p.name, ''), c.movement, c.arrived_on, c.filmed_on, c.state FROM clip c LEFT "
             "JOIN person p ON p.id=c.person LEFT JOIN letter l ON l.clip=c.id WHERE c.state IN (1, 2, 4) AND (c.pair=0 OR c.id<c.pair)"
-            " AND coalesce(l.sent_on, '')='' AND (c.state<>2 OR c.arrived_on>=(SELECT date(max(arrived_on), '-60 days') FROM clip WHERE arrived_on<=date('now', '+1 day'))) AND "
+            " AND coalesce(l.sent_on, '')='' AND (c.state<>2 OR c.arrived_on>=(SELECT date(max(arrived_on), '-60 days') FROM clip WHERE "
+            "arrived_on<=date('now', '+1 day'))) AND "
             "(c.state<>2 OR EXISTS(SELECT 1 "
             "FROM decision d WHERE d.clip=c.id AND d.choice=1)) ORDER BY c.arrived_on, c.filmed_on, c.id");
     std::vector<Waiting> out;

@@ -280,8 +280,8 @@ public:
     Result<bool> set_which(std::int64_t clip, const std::string& which);
     /// Judged as that movement whatever it looks like; empty: the others compete again. Its kept figures are to be made anew.
     Result<bool> set_as_named(std::int64_t clip, const std::string& movement);
-    /// That its body is being looked for now, and that this came to an end. How often in a row it was begun and never ended: a clip that ends
-    /// the program each time is to be left alone.
+    /// That its body is being looked for now, and that this came to an end. How often in a row it was begun and never ended: a clip that
+    /// ends the program each time is to be left alone.
     Result<bool> begin_attempt(std::int64_t clip);
     Result<bool> end_attempt(std::int64_t clip);
     int attempts(std::int64_t clip) const;

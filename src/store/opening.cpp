@@ -97,7 +97,8 @@ void keep_private(const fs::path& folder) {
     }
     for (const char* own : {"clips", "spoken"}) {
         close(folder / own);
-        for (auto it = fs::recursive_directory_iterator(folder / own, ec); !ec && it != fs::recursive_directory_iterator(); it.increment(ec))
+        for (auto it = fs::recursive_directory_iterator(folder / own, ec); !ec && it != fs::recursive_directory_iterator();
+             it.increment(ec))
             close(it->path());
     }
 }
@@ -143,7 +144,8 @@ Result<Library> Library::open(const fs::path& folder, bool reading) {
             return lib;
         }
     }
-    const int rc = sqlite3_open_v2(file.string().c_str(), &lib.db_, SQLITE_OPEN_READWRITE | SQLITE_OPEN_CREATE | SQLITE_OPEN_FULLMUTEX, nullptr);
+    const int rc =
+        sqlite3_open_v2(file.string().c_str(), &lib.db_, SQLITE_OPEN_READWRITE | SQLITE_OPEN_CREATE | SQLITE_OPEN_FULLMUTEX, nullptr);
     if (rc != SQLITE_OK) return trouble(Trouble::closed, file);
     if (sqlite3_db_readonly(lib.db_, "main") == 1) { // the file itself may not be written to
         sqlite3_close(std::exchange(lib.db_, nullptr));
@@ -175,7 +177,8 @@ Result<bool> Library::open_for_reading(bool in_spite_of_damage) {
         std::string place = (fs::temp_directory_path(ec) / "bevel-XXXXXX").string();
         if (!::mkdtemp(place.data())) return trouble(Trouble::full, place);
         const auto clear = [&] { fs::remove_all(place, ec); };
-        const auto one = copy_whole(file, fs::path(place) / "library.sqlite"), two = copy_whole(journal, fs::path(place) / "library.sqlite-wal");
+        const auto one = copy_whole(file, fs::path(place) / "library.sqlite"),
+                   two = copy_whole(journal, fs::path(place) / "library.sqlite-wal");
         Result<bool> ok = one && two ? Result<bool>(true) : trouble(Trouble::closed, file);
         if (ok) {
             const auto copy = opened((fs::path(place) / "library.sqlite").string(), SQLITE_OPEN_READWRITE);

@@ -119,7 +119,8 @@ bool is_ours(const std::string& name) {
     if (name == "library.sqlite") return true;
     const fs::path p(name);
     const auto depth = std::distance(p.begin(), p.end());
-    const bool plain = p.is_relative() && std::none_of(p.begin(), p.end(), [](const fs::path& x) { return x.empty() || x == ".." || x == "."; });
+    const bool plain =
+        p.is_relative() && std::none_of(p.begin(), p.end(), [](const fs::path& x) { return x.empty() || x == ".." || x == "."; });
     return plain && ((name.starts_with("clips/") && depth == 2) || (name.starts_with("spoken/") && depth >= 2 && depth <= 4));
 }
 
@@ -127,7 +128,8 @@ bool is_ours(const std::string& name) {
 std::vector<std::string> recordings(const fs::path& folder) {
     std::vector<std::string> out;
     std::error_code ec;
-    for (auto it = fs::recursive_directory_iterator(folder / "spoken", ec); !ec && it != fs::recursive_directory_iterator(); it.increment(ec))
+    for (auto it = fs::recursive_directory_iterator(folder / "spoken", ec); !ec && it != fs::recursive_directory_iterator();
+         it.increment(ec))
         if (it->is_regular_file(ec)) {
             const auto name = fs::relative(it->path(), folder, ec).generic_string();
             if (is_ours(name)) out.push_back(name);
@@ -157,7 +159,8 @@ std::map<std::string, std::string> films_of(const std::vector<Clip>& clips) {
 bool is_old_bundle_film(const fs::path& file) {
     const std::string stem = file.stem().string();
     static const std::set<std::string> endings{".mp4", ".mov", ".webm", ".mkv", ".avi", ".m4v"};
-    return stem.starts_with("bundle-") && stem.size() > 7 && std::all_of(stem.begin() + 7, stem.end(), [](char c) { return c >= '0' && c <= '9'; }) &&
+    return stem.starts_with("bundle-") && stem.size() > 7 &&
+           std::all_of(stem.begin() + 7, stem.end(), [](char c) { return c >= '0' && c <= '9'; }) &&
            endings.contains(file.extension().string());
 }
 
@@ -519,7 +522,8 @@ Result<BackedUp> Library::restore(const fs::path& file, const fs::path& folder, 
             const bool whole = written && ::fstat(fd, &st) == 0 && st.st_size == archive_entry_size(e);
             const int why = errno;
             ::close(fd);
-            if (!whole) return !written && why == ENOSPC ? fail(Code::write_failed, (part / name).string()) : fail(Code::unreadable, file.string());
+            if (!whole)
+                return !written && why == ENOSPC ? fail(Code::write_failed, (part / name).string()) : fail(Code::unreadable, file.string());
             if (stop.stop_requested()) return fail(Code::cancelled, "");
         }
         if (rc != ARCHIVE_EOF || !library) return fail(Code::unreadable, file.string());

@@ -165,7 +165,9 @@ std::vector<std::string> seeds_of(const std::string& reader) {
         out.push_back(neutral_text(n));
     }
     if (reader == "which") out.push_back(which_json({"open_and_close", {Elsewhere{}}}));
-    if (reader == "people") out = {"name,height_cm,alias,language,email,goals,notes\r\nAna,162,A.,de,a@b.c,\"climb, stairs\",x\r\n", "name;height_cm\nBo;172,5\n"};
+    if (reader == "people")
+        out = {"name,height_cm,alias,language,email,goals,notes\r\nAna,162,A.,de,a@b.c,\"climb, stairs\",x\r\n",
+               "name;height_cm\nBo;172,5\n"};
     if (reader == "bundle" || reader == "record") {
         auto lib = *Library::open(place() / "seed");
         Person p;
@@ -241,7 +243,8 @@ std::string gone_bad(const std::vector<std::string>& seeds, std::uint64_t number
         }
         case 5: { // a number that none should be
             const auto digit = s.find_first_of("0123456789", at);
-            static const std::vector<std::string> odd{"1e400", "-1", "99999999999999999999", "0", "nan", "1e-400", "2147483648", "null", "true", "\"\"", "[]", "{}"};
+            static const std::vector<std::string> odd{
+                "1e400", "-1", "99999999999999999999", "0", "nan", "1e-400", "2147483648", "null", "true", "\"\"", "[]", "{}"};
             if (digit != std::string::npos) s.replace(digit, 1, odd[pick(odd.size())]);
             break;
         }

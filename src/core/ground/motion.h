@@ -19,9 +19,9 @@ struct Neutral {
     From width_from = From::proportions;
     double hip_height = 0;
     double thigh = 0, shank = 0, trunk = 0, foot = 0;
-    Body3 body;          // median of the quiet second, in the student's own axes; proportions: not to be used
-    double knee_sum = 0; // mean knee bend while standing, degrees
-    OwnFigures own;      // the person's own, in place of this clip's, as a clip of this view shows them
+    Body3 body;                                // median of the quiet second, in the student's own axes; proportions: not to be used
+    double knee_sum = 0;                       // mean knee bend while standing, degrees
+    OwnFigures own;                            // the person's own, in place of this clip's, as a clip of this view shows them
     std::optional<Comfort> depth, twist, bend; // comfortable range of the person
 };
 

@@ -832,7 +832,8 @@ Summaries summarise(const Motion& motion, const Measures& measures, const Alignm
                     const ReferenceModel& reference, const std::vector<SupportState>& states, const RuleBook& rules) {
     Summaries out = Summariser(motion, measures, alignment, movement, reference, states, rules).run();
     for (auto& v : out.values)
-        if (const auto part = own_part_of(movement.checks[v.check].measure, v.side)) v.own_neutral = motion.neutral.own.of(*part).has_value();
+        if (const auto part = own_part_of(movement.checks[v.check].measure, v.side))
+            v.own_neutral = motion.neutral.own.of(*part).has_value();
     return out;
 }
 

@@ -256,8 +256,8 @@ const std::vector<std::string>& caution_names() {
     return n;
 }
 const std::vector<std::string>& need_names() {
-    static const std::vector<std::string> n{"driver:feet", "driver:waist", "driver:arms", "tool",        "seat",           "breath",
-                                            "heel_first",  "toe_first",    "returns",     "even_weight", "heel_share",     "arms_open",
+    static const std::vector<std::string> n{"driver:feet", "driver:waist", "driver:arms", "tool",           "seat",       "breath",
+                                            "heel_first",  "toe_first",    "returns",     "even_weight",    "heel_share", "arms_open",
                                             "palms",       "strike:lead",  "strike:rear", "finish_together"};
     return n;
 }

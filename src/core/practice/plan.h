@@ -108,11 +108,12 @@ struct AskedFor {
 
 struct Needs {
     double minutes = 20;
-    double pace = 1;              // 1.3: a third slower
-    double breath_s = 8;          // the student's own breath, in and out
-    std::set<std::string> limits; // "no_overhead", "no_balance", "seated", "no_bends", "no_twists", "high_stance", "care_" and a part as in `care`
-    std::set<std::string> care;   // parts that ask for care today: "neck", "low_back", "shoulders", "knees", "wrists", "hips"
-    std::optional<int> energy;    // 0–10; up to `tired` it is a tired day
+    double pace = 1;     // 1.3: a third slower
+    double breath_s = 8; // the student's own breath, in and out
+    std::set<std::string>
+        limits; // "no_overhead", "no_balance", "seated", "no_bends", "no_twists", "high_stance", "care_" and a part as in `care`
+    std::set<std::string> care; // parts that ask for care today: "neck", "low_back", "shoulders", "knees", "wrists", "hips"
+    std::optional<int> energy;  // 0–10; up to `tired` it is a tired day
     bool dizzy = false, unsteady = false;
     std::vector<AskedFor> asked;                 // by the last letters
     std::set<std::string> themes;                // what is to be trained

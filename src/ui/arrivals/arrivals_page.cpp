@@ -272,7 +272,8 @@ QString films_words(const BackedUp& b) {
     QString out;
     QStringList damaged;
     for (const auto& n : b.damaged) damaged << QString::fromStdString(n);
-    if (!damaged.isEmpty()) out += QLatin1Char(' ') + ArrivalsPage::tr("Without these damaged films: %1.").arg(damaged.join(QStringLiteral(", ")));
+    if (!damaged.isEmpty())
+        out += QLatin1Char(' ') + ArrivalsPage::tr("Without these damaged films: %1.").arg(damaged.join(QStringLiteral(", ")));
     if (b.missing > 0) out += QLatin1Char(' ') + ArrivalsPage::tr("%n clip(s) have no film here any more.", nullptr, b.missing);
     return out;
 }
@@ -280,14 +281,14 @@ QString films_words(const BackedUp& b) {
 QString mentions_words(const std::vector<std::string>& tables) {
     QStringList out;
     for (const auto& t : tables) {
-        const QString word = t == "own_letter"  ? ArrivalsPage::tr("letter templates")
-                             : t == "own_plan"  ? ArrivalsPage::tr("own plans")
-                             : t == "practice"  ? ArrivalsPage::tr("practice logs")
-                             : t == "own_form"  ? ArrivalsPage::tr("own movements")
-                             : t == "letter" || t == "sent" ? ArrivalsPage::tr("letters to others")
+        const QString word = t == "own_letter"               ? ArrivalsPage::tr("letter templates")
+                             : t == "own_plan"               ? ArrivalsPage::tr("own plans")
+                             : t == "practice"               ? ArrivalsPage::tr("practice logs")
+                             : t == "own_form"               ? ArrivalsPage::tr("own movements")
+                             : t == "letter" || t == "sent"  ? ArrivalsPage::tr("letters to others")
                              : t == "person" || t == "facts" ? ArrivalsPage::tr("notes on other people")
-                             : t == "clip" ? ArrivalsPage::tr("file names of other clips")
-                                                : ArrivalsPage::tr("other records");
+                             : t == "clip"                   ? ArrivalsPage::tr("file names of other clips")
+                                                             : ArrivalsPage::tr("other records");
         if (!out.contains(word)) out << word;
     }
     return out.join(QStringLiteral(", "));
@@ -422,8 +423,7 @@ void ArrivalsPage::erase_chosen() {
         const auto gone = lib->erase_person(id);
         if (!gone) return tl::unexpected(gone.error());
         QString word = tr("%1 is erased: %2 clips, %3 letters.").arg(name).arg(gone->clips).arg(gone->letters);
-        if (gone->phrases > 0)
-            word += QLatin1Char(' ') + tr("Own wordings that named them are erased too: %n.", nullptr, gone->phrases);
+        if (gone->phrases > 0) word += QLatin1Char(' ') + tr("Own wordings that named them are erased too: %n.", nullptr, gone->phrases);
         if (!gone->mentions.empty())
             word += QLatin1Char(' ') + tr("The name still stands elsewhere in your own texts (%1).").arg(mentions_words(gone->mentions));
         if (!gone->shared_with.empty()) {

@@ -7,7 +7,8 @@
 namespace bevel::ui {
 
 bool is_plain_address(const QString& address) {
-    static const QRegularExpression plain(QStringLiteral("\\A[^\\s\\-@,;:<>()\\[\\]\"\\\\?&=%/][^\\s@,;:<>()\\[\\]\"\\\\?&=%/]*@[^\\s@,;:<>()\\[\\]\"\\\\?&=%/]+\\z"));
+    static const QRegularExpression plain(
+        QStringLiteral("\\A[^\\s\\-@,;:<>()\\[\\]\"\\\\?&=%/][^\\s@,;:<>()\\[\\]\"\\\\?&=%/]*@[^\\s@,;:<>()\\[\\]\"\\\\?&=%/]+\\z"));
     return address.size() <= 254 && plain.match(address).hasMatch();
 }
 

@@ -179,7 +179,8 @@ Result<LetterContent> compose(const LetterOrder& order, const Library& library, 
     c.large = order.record.large;
     if (const std::string& praise = order.record.praise; praise.starts_with("better:")) {
         const std::string key = praise.substr(7);
-        c.praise = better_words(key, better->at(key), catalogue, order.units, order.record.hide_identity && order.record.hide_date) + QLatin1Char('.');
+        c.praise = better_words(key, better->at(key), catalogue, order.units, order.record.hide_identity && order.record.hide_date) +
+                   QLatin1Char('.');
     } else {
         for (const auto& f : findings)
             if (is_of(praise, f) && f.verdict == Verdict::inside) c.praise = text::praise(f, open.review->movement);

@@ -12,7 +12,7 @@ struct LetterOrder {
     LetterRecord record;
     Units units;
     std::shared_ptr<const std::vector<Movement>> movements; // names of what is to be practised
-    std::string alias;                                // stands for the name where that is hidden
+    std::string alias;                                      // stands for the name where that is hidden
     /// "en", "de": the letter's own, else the one the program speaks.
     QString language() const;
 };
@@ -21,7 +21,8 @@ struct LetterOrder {
 Result<std::map<std::string, ShownChange>> better_in(const OpenReview& open, const Library& library);
 FieldSource field_source(const LetterOrder& order, const Catalogue& catalogue, std::map<std::string, ShownChange> better);
 /// "Front knee past toe, left: 4 cm (± 2 cm) better since 3 October."
-QString better_words(const std::string& key, const ShownChange& change, const Catalogue& catalogue, const Units& units, bool hide_days = false);
+QString better_words(const std::string& key, const ShownChange& change, const Catalogue& catalogue, const Units& units,
+                     bool hide_days = false);
 
 /// The letter as it would go out now: decisions are read from the library, so that a rewording is in it. bad_value "identity: …" where it
 /// cannot be hidden surely who it is, "changed: …" for a correction or praise that is no longer so, "field: …" for a field that cannot be

@@ -36,8 +36,9 @@ std::string harmless_html(const std::string& html) {
     // Nor is the page exchanged for another: what speaks to the browser that way is a word without meaning.
     constexpr std::string_view word = "http-equiv";
     for (std::size_t i = 0; i < html.size();) {
-        const bool here = i + word.size() <= html.size() && std::equal(word.begin(), word.end(), html.begin() + static_cast<std::ptrdiff_t>(i),
-                                                                       [](char a, char b) { return a == (b >= 'A' && b <= 'Z' ? b - 'A' + 'a' : b); });
+        const bool here =
+            i + word.size() <= html.size() && std::equal(word.begin(), word.end(), html.begin() + static_cast<std::ptrdiff_t>(i),
+                                                         [](char a, char b) { return a == (b >= 'A' && b <= 'Z' ? b - 'A' + 'a' : b); });
         if (here) {
             out += "data-none";
             i += word.size();
@@ -48,7 +49,7 @@ std::string harmless_html(const std::string& html) {
     return out;
 }
 
-SentDialog::SentDialog(const Session& session, const Person& person, QWidget* parent) 
+SentDialog::SentDialog(const Session& session, const Person& person, QWidget* parent)
     : QDialog(parent), session_(session),
       copies_(session.library->read_only() ? QDir::tempPath() + QStringLiteral("/bevel-XXXXXX")
                                            : mail_folder(*session.library) + QStringLiteral("/sent-XXXXXX")) {

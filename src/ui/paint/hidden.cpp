@@ -28,8 +28,7 @@ QStringList parts_of(const QString& name) {
 
 /// Scripts that are written without gaps between words: a name stands inside of what looks like one word.
 bool has_no_gaps(const QString& s) {
-    for (const QChar c : s)
-        switch (c.script()) {
+    for (const QChar c : s) switch (c.script()) {
         case QChar::Script_Han:
         case QChar::Script_Hiragana:
         case QChar::Script_Katakana:
@@ -75,8 +74,10 @@ QString day_in(const QString& text) {
         months.removeDuplicates();
         const QString month = QStringLiteral("(?:%1)").arg(months.join(QLatin1Char('|')));
         QList<QRegularExpression> out;
-        for (const QString& p : {QStringLiteral("\\b\\d{4}-\\d{1,2}-\\d{1,2}\\b"), QStringLiteral("\\b\\d{1,2}[./]\\s?\\d{1,2}[./]\\s?(?:\\d{4}|\\d{2})\\b"),
-                                 QStringLiteral("\\b\\d{1,2}(?:\\.|st|nd|rd|th)?\\s+(?:of\\s+)?%1\\b").arg(month), QStringLiteral("\\b%1\\.?\\s+\\d{1,2}\\b").arg(month)})
+        for (const QString& p :
+             {QStringLiteral("\\b\\d{4}-\\d{1,2}-\\d{1,2}\\b"), QStringLiteral("\\b\\d{1,2}[./]\\s?\\d{1,2}[./]\\s?(?:\\d{4}|\\d{2})\\b"),
+              QStringLiteral("\\b\\d{1,2}(?:\\.|st|nd|rd|th)?\\s+(?:of\\s+)?%1\\b").arg(month),
+              QStringLiteral("\\b%1\\.?\\s+\\d{1,2}\\b").arg(month)})
             out << QRegularExpression(p, QRegularExpression::CaseInsensitiveOption | QRegularExpression::UseUnicodePropertiesOption);
         return out;
     }();
@@ -119,7 +120,8 @@ QString within_word(const QString& word, const QStringList& names) {
     for (const QString& n : names) {
         const QString name = n.normalized(QString::NormalizationForm_C);
         if (now.compare(name, Qt::CaseInsensitive) == 0) return {};
-        if (has_no_gaps(name)) now.replace(name, QLatin1Char(' ') + QCoreApplication::translate("letter", "student") + QLatin1Char(' '), Qt::CaseInsensitive);
+        if (has_no_gaps(name))
+            now.replace(name, QLatin1Char(' ') + QCoreApplication::translate("letter", "student") + QLatin1Char(' '), Qt::CaseInsensitive);
     }
     return now.trimmed();
 }
@@ -263,7 +265,8 @@ Result<LetterContent> hidden(LetterContent c, const Identity& who) {
         c.date = c.next = QDate();
         // Days that the program wrote are left out where they are written; in a person's own words they are for that person to change.
         QStringList all{c.opening, c.praise, c.closing};
-        for (const auto& item : c.items) all << item.moment << item.cue << item.figure << item.image << item.drill << item.homework << item.caution;
+        for (const auto& item : c.items)
+            all << item.moment << item.cue << item.figure << item.image << item.drill << item.homework << item.caution;
         for (const QString& s : all)
             if (const QString day = day_in(s); !day.isEmpty()) unsure << day;
     }

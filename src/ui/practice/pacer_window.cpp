@@ -107,7 +107,9 @@ void PacerWindow::speak() {
     session_.files().run<Result<SpokenWords>>(
         this,
         [t = run_->pacer().timeline(), movements = session_.movements.now(), language = spoken_language().toStdString(),
-         own = session_.library->folder() / "spoken"](const std::stop_token& stop) { return spoken_of(t, *movements, language, own, stop); },
+         own = session_.library->folder() / "spoken"](const std::stop_token& stop) {
+            return spoken_of(t, *movements, language, own, stop);
+        },
         [this](const Result<SpokenWords>& words) {
             if (words)
                 run_->set_spoken(*words);

@@ -20,7 +20,8 @@ struct OpeningWords {
 
 /// A backup into an empty folder that is chosen, with a way to stop; the folder, where it was restored.
 std::optional<std::filesystem::path> restored() {
-    const QString file = QFileDialog::getOpenFileName(nullptr, OpeningWords::tr("Choose a backup"), QString(), OpeningWords::tr("Backups (*.tar)"));
+    const QString file =
+        QFileDialog::getOpenFileName(nullptr, OpeningWords::tr("Choose a backup"), QString(), OpeningWords::tr("Backups (*.tar)"));
     if (file.isEmpty()) return std::nullopt;
     const QString into = QFileDialog::getExistingDirectory(nullptr, OpeningWords::tr("Into which empty folder?"));
     if (into.isEmpty()) return std::nullopt;

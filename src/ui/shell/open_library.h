@@ -14,8 +14,8 @@ struct OpenTrouble {
 };
 OpenTrouble trouble_words(const Error& e);
 
-/// `library`: the first try. Where that failed it asks, as often as it takes: try again, open it for reading, restore a backup, choose another one. Nothing
-/// when it was given up. `folder`: where it is in the end.
+/// `library`: the first try. Where that failed it asks, as often as it takes: try again, open it for reading, restore a backup, choose
+/// another one. Nothing when it was given up. `folder`: where it is in the end.
 std::optional<Library> open_library(std::filesystem::path& folder, Result<Library> library);
 
 } // namespace bevel::ui

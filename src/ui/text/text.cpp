@@ -588,8 +588,9 @@ QString reason(const QString& code) {
     if (code == QLatin1String("too_long"))
         return TextWords::tr("The clip lasts longer than three hours, or one of its time stamps leaps. Cut it to the part that matters.");
     if (code == QLatin1String("stops"))
-        return TextWords::tr("Looking for the body in this clip ended Bevel twice. It is left alone now; save it again as MP4 and take that "
-                             "in, or choose “Change …” to try once more.");
+        return TextWords::tr(
+            "Looking for the body in this clip ended Bevel twice. It is left alone now; save it again as MP4 and take that "
+            "in, or choose “Change …” to try once more.");
     if (code == QLatin1String("times"))
         return TextWords::tr(
             "The time stamps of the clip do not increase from frame to frame. Save it again as MP4 and take it in once more.");
