@@ -168,7 +168,7 @@ Result<PersonNeutral> parse_neutral(const std::string& text) {
             m.view = *view;
             if (const auto v = e.find("version"); v != e.end() && v->is_number_integer()) m.version = v->get<int>();
             if (m.clip < 0 || !(m.time_s >= 0 && m.time_s < 1e6)) return fail(Code::bad_value, "neutral: moment");
-            out.moments.push_back(std::move(m));
+            out.moments.push_back(m);
         }
     }
     if (const auto h = j.find("by_hand"); h != j.end() && !read_figures(*h, out.by_hand, true))
