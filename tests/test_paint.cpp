@@ -363,6 +363,32 @@ private slots:
         QImage im(200, 200, QImage::Format_RGB32);
         QVERIFY(!hide_person(im, lost));
     }
+    /// Legs that stand apart show no room between them, and the legs themselves are still there.
+    void no_room_shows_between_the_legs() {
+        BodyPx body{};
+        for (auto& p : body) p = {200, 200, 1, 1, 0, 0, 0};
+        const auto put = [&](Point p, double x, double y) { body[p].x = x, body[p].y = y; };
+        // 400 pixels tall, feet wide apart.
+        put(left_shoulder, 245, 110), put(right_shoulder, 155, 110), put(left_hip, 222, 220), put(right_hip, 178, 220);
+        put(left_knee, 260, 310), put(right_knee, 140, 310), put(left_ankle, 285, 400), put(right_ankle, 115, 400);
+        put(left_heel, 285, 412), put(right_heel, 115, 412), put(left_toe, 300, 415), put(right_toe, 100, 415);
+        for (const Point p : {nose, left_eye, right_eye, left_ear, right_ear}) put(p, 200, 55);
+        for (const Point p : {left_elbow, left_wrist, left_thumb, left_index, left_little}) put(p, 275, 170);
+        for (const Point p : {right_elbow, right_wrist, right_thumb, right_index, right_little}) put(p, 125, 170);
+        QImage im(400, 460, QImage::Format_RGB32);
+        const QRgb room = qRgb(255, 0, 255);
+        im.fill(room);
+        QVERIFY(hide_person(im, body));
+        int strip = 0;
+        for (const int y : {300, 330, 360, 390}) {
+            const double share = (y - 220) / 180.0, left = 222 + share * 63, right = 178 - share * 63; // axes of the legs
+            for (int x = static_cast<int>(right) + 1; x < left; ++x)
+                if (im.pixel(x, y) == room && x - right > 22 && left - x > 22) ++strip;
+            QCOMPARE(im.pixel(static_cast<int>(left), y), room);
+            QCOMPARE(im.pixel(static_cast<int>(right), y), room);
+        }
+        QCOMPARE(strip, 0);
+    }
     void a_hidden_letter_tells_no_name() {
         auto c = letter(2);
         c.student = QStringLiteral("René-Luise Brandt");

@@ -183,6 +183,29 @@ QPainterPath band(const QPointF& a, const QPointF& b, double half) {
     return s.createStroke(line);
 }
 
+/// The room between two legs that stand apart in the picture: wide trousers lose a seam rather than the room shows a strip.
+QPainterPath between_legs(const BodyPx& b, double tall) {
+    QPolygonF gap;
+    const double thigh = 0.045 * tall, shank = 0.034 * tall;
+    const QPointF hips = middle(b, left_hip);
+    auto inner = [&](Side s, Point p, double half) {
+        const QPointF here = place(b, on(s, p)), there = place(b, on(other(s), p));
+        return QPointF(here.x() + (there.x() > here.x() ? half : -half), here.y());
+    };
+    const bool left_first = b[left_ankle].x < b[right_ankle].x;
+    const Side first = left_first ? Side::left : Side::right;
+    auto room = [&](Point p, double half) { return inner(other(first), p, half).x() - inner(first, p, half).x(); };
+    // Legs that cross, or stand together, have no room between them.
+    if (room(left_ankle, shank) < 0.02 * tall ||
+        (b[on(first, left_knee)].x < b[on(other(first), left_knee)].x) != (b[on(first, left_ankle)].x < b[on(other(first), left_ankle)].x))
+        return {};
+    gap << QPointF(hips.x(), hips.y() + 0.1 * tall) << inner(first, left_knee, thigh) << inner(first, left_ankle, shank)
+        << inner(other(first), left_ankle, shank) << inner(other(first), left_knee, thigh);
+    QPainterPath path;
+    if (room(left_knee, thigh) > 0) path.addPolygon(gap), path.closeSubpath();
+    return path;
+}
+
 QPainterPath outline(const BodyPx& b, double tall) {
     QPainterPath all;
     all.setFillRule(Qt::WindingFill);
@@ -195,8 +218,12 @@ QPainterPath outline(const BodyPx& b, double tall) {
         add(P(left_shoulder), P(left_hip), 0.075);
         add(P(left_hip), P(left_knee), 0.065);
         add(P(left_knee), P(left_ankle), 0.05);
-        add(P(left_ankle), P(left_heel), 0.032);
-        add(P(left_heel), P(left_toe), 0.032);
+    }
+    all = all.simplified().subtracted(between_legs(b, tall));
+    all.setFillRule(Qt::WindingFill);
+    for (const Side s : {Side::left, Side::right}) {
+        add(on(s, left_ankle), on(s, left_heel), 0.032);
+        add(on(s, left_heel), on(s, left_toe), 0.032);
     }
     add(left_shoulder, right_shoulder, 0.07);
     add(left_hip, right_hip, 0.08);
