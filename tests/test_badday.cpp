@@ -185,7 +185,8 @@ private slots:
                 _exit(0);
             }
             const auto copy = folder / "library-version-2.sqlite";
-            for (int k = 0; k < 3000 && !fs::exists(copy) && !fs::exists(copy.string() + ".part"); ++k)
+            const bool late = round >= 10; // while the tables are changed, the others while it is copied
+            for (int k = 0; k < 10000 && !fs::exists(copy) && (late || !fs::exists(copy.string() + ".part")); ++k)
                 std::this_thread::sleep_for(std::chrono::milliseconds(1));
             std::this_thread::sleep_for(std::chrono::microseconds(static_cast<int>(rng.uniform(0, 9000 * (round + 1)))));
             ::kill(child, SIGKILL);
