@@ -1,5 +1,6 @@
 // Every check of every rule tells its fault: performed by a student in a shipped movement and found through the whole chain, safety rules
 // in three movements each where so many ask. No check of the rules is without.
+#include "core/review/trend.h"
 #include "support/wrong.h"
 #include <fstream>
 #include <map>
@@ -109,6 +110,54 @@ private slots:
         QCOMPARE(f->rule, rule->id);
         QVERIFY2(is_cue(r.end == "low" ? rc->check.cue_low : rc->check.cue_high, f->cue), f->cue.c_str());
         QVERIFY(f->time_s > 0 && f->time_s < review->motion.time_s.back());
+    }
+    void a_way_of_doing_it_is_told_under_its_neighbour_alone() {
+        struct Case {
+            const char *movement, *done_as, *held_against, *check, *end; // schools; empty: the movement's own way
+        };
+        for (const Case& c : {Case{"waist_arm_swing", "", "waist_over_hips", "pelvis_quiet", "high"},
+                              Case{"clouds_with_a_step", "side_step_ball", "side_step_heel", "side_step", "low"},
+                              Case{"clouds_with_a_step", "side_step_heel", "side_step_ball", "side_step", "high"}}) {
+            const auto as = [&](const std::string& id) {
+                Movement m = test::movement(c.movement);
+                for (const auto& s : load_schools(test::data_dir()))
+                    if (s.id == id) apply(m, s.changes, BandLevel::school);
+                return m;
+            };
+            const Movement done = as(c.done_as), asked = as(c.held_against);
+            test::Wrong way = test::as_asked(done);
+            const auto own = test::reviewed(done, way), neighbour = test::reviewed(asked, way);
+            QVERIFY(own && neighbour);
+            QVERIFY2(!told(*own, c.check, c.end), c.check);
+            QVERIFY2(told(*neighbour, c.check, c.end), c.held_against);
+            QVERIFY2(!told(*test::reviewed(asked, test::as_asked(asked)), c.check, c.end), c.held_against);
+        }
+    }
+    void a_heel_raise_is_kept_in_centimetres_with_its_pause() {
+        const Movement m = test::movement("heel_raise_and_drop");
+        const test::Wrong way = test::as_asked(m);
+        const auto r = test::reviewed(m, way);
+        QVERIFY(r);
+        // By the truth: how high the left heel comes, and how long it stays above eight tenths of that.
+        const auto truth = sim::Take(m, way.take).truth();
+        double top = 0, floor = 1e9;
+        for (const auto& b : truth.points) top = std::max(top, b[left_heel].y()), floor = std::min(floor, b[left_heel].y());
+        double up_s = 0;
+        int raises = 0;
+        for (std::size_t f = 1; f < truth.time_s.size(); ++f) {
+            const bool up = truth.points[f][left_heel].y() - floor > 0.8 * (top - floor);
+            if (up) up_s += truth.time_s[f] - truth.time_s[f - 1];
+            raises += up && truth.points[f - 1][left_heel].y() - floor <= 0.8 * (top - floor);
+        }
+        QVERIFY(raises >= 2);
+        int kept = 0;
+        for (const auto& f : figures_of(*r)) {
+            kept += f.check == "heel_raise" || f.check == "heel_pause";
+            if (f.check == "heel_raise") QVERIFY2(std::abs(f.value - 100 * (top - floor)) < 1.0, std::to_string(f.value).c_str());
+            if (f.check == "heel_pause") QVERIFY2(std::abs(f.value - up_s / raises) < 0.3, std::to_string(f.value).c_str());
+        }
+        QCOMPARE(kept, 4); // both heels
+        for (const auto& f : r->findings) QVERIFY2(!f.check.starts_with("heel_raise") || f.verdict != Verdict::outside, f.check.c_str());
     }
     void arms_lead_where_a_movement_asks_for_it() {
         // No shipped movement does; an instructor's own may.

@@ -230,10 +230,49 @@ private slots:
         n.depth = Comfort{0.2, 7};
         n.twist = Comfort{30, 8};
         n.bend = Comfort{20, 0};
-        const auto of_seven = n.but_not_tested_in(7);
+        const auto of_seven = n.for_clip(7);
         QVERIFY(!of_seven.depth && of_seven.twist && of_seven.bend);
-        const auto of_none = n.but_not_tested_in(0);
+        const auto of_none = n.for_clip(0);
         QVERIFY(of_none.depth && of_none.twist && of_none.bend);
+        // Its own moments count only where there is no other, and then nothing is praised for them.
+        RightMoment here;
+        here.clip = 7, here.view = View::left;
+        here.figures.of(OwnPart::head) = OwnFigure{0.05, 0.004, false};
+        n.moments = {here};
+        QVERIFY(n.for_clip(7).seen_from(View::left).of(OwnPart::head)->of_clip);
+        QVERIFY(!n.for_clip(8).seen_from(View::left).of(OwnPart::head)->of_clip);
+        RightMoment there = here;
+        there.clip = 9, there.figures.of(OwnPart::head) = OwnFigure{0.01, 0.004, false};
+        n.moments.push_back(there);
+        const auto f = n.for_clip(7).seen_from(View::right);
+        QCOMPARE(f.of(OwnPart::head)->value, 0.01);
+        QVERIFY(!f.of(OwnPart::head)->of_clip);
+        QVERIFY(std::abs(n.for_clip(8).seen_from(View::left).of(OwnPart::head)->value - 0.03) < 1e-12);
+    }
+
+    void who_is_known_to_stoop_is_held_against_that() {
+        const auto m = test::movement("opening_rise_and_sink");
+        auto done = m;
+        for (auto& p : done.phases) p.posture.lean += 16;
+        done.home.lean += 16;
+        test::Wrong w = test::as_asked(m);
+        w.done = done;
+        const auto stranger = test::reviewed(m, w);
+        QVERIFY(stranger);
+        const Finding* leans = of(*stranger, "trunk.lean");
+        QVERIFY(leans && leans->verdict == Verdict::outside && leans->direction == Direction::high);
+        w.own = [](const sim::Truth&) {
+            PersonNeutral n;
+            n.by_hand.of(OwnPart::stoop) = OwnFigure{16, 0, true};
+            return n;
+        };
+        const auto known = test::reviewed(m, w);
+        QVERIFY(known);
+        const Finding* as_known = of(*known, "trunk.lean");
+        QVERIFY(as_known && as_known->verdict == Verdict::inside);
+        PersonNeutral beyond; // no body stands so
+        beyond.by_hand.of(OwnPart::stoop) = OwnFigure{80, 0, true};
+        QVERIFY(!parse_neutral(neutral_text(beyond)));
     }
 
     void a_test_is_told_by_what_is_kept_for_half_a_second() {

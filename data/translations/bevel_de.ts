@@ -98,6 +98,10 @@
         <source>the trunk bends sideways by %1</source>
         <translation>neigt sich der Rumpf zur Seite um %1</translation>
     </message>
+    <message>
+        <source>a stooped back, leaning by %1</source>
+        <translation>ein gebeugter Rücken, um %1 geneigt</translation>
+    </message>
 </context>
 <context>
     <name>arrivals</name>
@@ -4137,6 +4141,10 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>Keep</source>
         <translation>Behalten</translation>
+    </message>
+    <message>
+        <source>A back known to be stooped leans by</source>
+        <translation>Ein bekannt gebeugter Rücken neigt sich um</translation>
     </message>
 </context>
 <context>
@@ -11870,6 +11878,214 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>turn of the shoulders against the hips, in how far this person twists with ease</source>
         <translation>Drehung der Schultern gegen die Hüften, im Verhältnis zu dem, wie weit diese Person sich leicht dreht</translation>
+    </message>
+    <message>
+        <source>Break in the swing</source>
+        <translation>Bruch im Schwung</translation>
+    </message>
+    <message>
+        <source>Carry the staff a little further in front, clear of the body.</source>
+        <translation>Trage den Stab etwas weiter vorn, frei vom Körper.</translation>
+    </message>
+    <message>
+        <source>Change of hands after the waist</source>
+        <translation>Wechsel der Hände nach der Taille</translation>
+    </message>
+    <message>
+        <source>Direction of the tool</source>
+        <translation>Richtung des Geräts</translation>
+    </message>
+    <message>
+        <source>Eyes against the hand</source>
+        <translation>Augen gegen die Hand</translation>
+    </message>
+    <message>
+        <source>Height of the end of the tool</source>
+        <translation>Höhe des Endes des Geräts</translation>
+    </message>
+    <message>
+        <source>Here the hands are changing already.</source>
+        <translation>Hier wechseln die Hände schon.</translation>
+    </message>
+    <message>
+        <source>In a side step the ball of the foot comes down first.</source>
+        <translation>Im Seitschritt kommt der Ballen zuerst auf.</translation>
+    </message>
+    <message>
+        <source>In a side step the heel comes down first.</source>
+        <translation>Im Seitschritt kommt die Ferse zuerst auf.</translation>
+    </message>
+    <message>
+        <source>In the side step let the ball of the foot come down first.</source>
+        <translation>Lass im Seitschritt zuerst den Ballen aufkommen.</translation>
+    </message>
+    <message>
+        <source>In the side step let the heel come down first.</source>
+        <translation>Lass im Seitschritt zuerst die Ferse aufkommen.</translation>
+    </message>
+    <message>
+        <source>In this way of stepping aside the ball comes down first.</source>
+        <translation>Bei dieser Art, zur Seite zu treten, kommt der Ballen zuerst auf.</translation>
+    </message>
+    <message>
+        <source>In this way of stepping aside the heel comes down first.</source>
+        <translation>Bei dieser Art, zur Seite zu treten, kommt die Ferse zuerst auf.</translation>
+    </message>
+    <message>
+        <source>In this way of turning the hips stay where they are.</source>
+        <translation>Bei dieser Art zu drehen bleiben die Hüften, wo sie sind.</translation>
+    </message>
+    <message>
+        <source>Let each swing grow out of the one before, and at the end let it die away; do not stop and start.</source>
+        <translation>Lass jeden Schwung aus dem vorigen wachsen und am Ende ausklingen; nicht anhalten und neu beginnen.</translation>
+    </message>
+    <message>
+        <source>Let the eyes go with the upper hand; they run ahead of it.</source>
+        <translation>Lass die Augen mit der oberen Hand gehen; sie laufen ihr voraus.</translation>
+    </message>
+    <message>
+        <source>Let the eyes go with the upper hand; they stay behind.</source>
+        <translation>Lass die Augen mit der oberen Hand gehen; sie bleiben zurück.</translation>
+    </message>
+    <message>
+        <source>Let the heels rise a little higher, if that is easy.</source>
+        <translation>Lass die Fersen etwas höher steigen, wenn das leicht geht.</translation>
+    </message>
+    <message>
+        <source>Let the hips stay where they are and turn the waist over them, only as far as it goes by itself.</source>
+        <translation>Lass die Hüften, wo sie sind, und drehe die Taille darüber, nur so weit, wie es von selbst geht.</translation>
+    </message>
+    <message>
+        <source>Let the staff turn a little more to the left, with the shoulders.</source>
+        <translation>Lass den Stab etwas mehr nach links drehen, mit den Schultern.</translation>
+    </message>
+    <message>
+        <source>Let the staff turn a little more to the right, with the shoulders.</source>
+        <translation>Lass den Stab etwas mehr nach rechts drehen, mit den Schultern.</translation>
+    </message>
+    <message>
+        <source>Let the waist arrive first; then the hands change places.</source>
+        <translation>Lass zuerst die Taille ankommen; dann wechseln die Hände die Plätze.</translation>
+    </message>
+    <message>
+        <source>Lower this end of the staff a little.</source>
+        <translation>Senke dieses Ende des Stabs etwas.</translation>
+    </message>
+    <message>
+        <source>Pause on top of the heel raise</source>
+        <translation>Pause oben beim Fersenheben</translation>
+    </message>
+    <message>
+        <source>Raise the heels only as high as planned.</source>
+        <translation>Hebe die Fersen nur so hoch wie geplant.</translation>
+    </message>
+    <message>
+        <source>Raise this end of the staff a little.</source>
+        <translation>Hebe dieses Ende des Stabs etwas.</translation>
+    </message>
+    <message>
+        <source>Side step on the ball</source>
+        <translation>Seitschritt auf dem Ballen</translation>
+    </message>
+    <message>
+        <source>Side step on the heel</source>
+        <translation>Seitschritt auf der Ferse</translation>
+    </message>
+    <message>
+        <source>Stay at the top for a moment before you come down.</source>
+        <translation>Bleib oben einen Moment, bevor du herunterkommst.</translation>
+    </message>
+    <message>
+        <source>Stay at the top less long.</source>
+        <translation>Bleib oben weniger lang.</translation>
+    </message>
+    <message>
+        <source>The eyes go with the hand.</source>
+        <translation>Die Augen gehen mit der Hand.</translation>
+    </message>
+    <message>
+        <source>The foot of the side step comes down as this way of stepping asks.</source>
+        <translation>Der Fuß des Seitschritts kommt auf, wie diese Art zu treten es verlangt.</translation>
+    </message>
+    <message>
+        <source>The hands change when the waist has arrived.</source>
+        <translation>Die Hände wechseln, wenn die Taille angekommen ist.</translation>
+    </message>
+    <message>
+        <source>The heels pause at the top.</source>
+        <translation>Die Fersen verweilen oben.</translation>
+    </message>
+    <message>
+        <source>The heels rise as high as planned.</source>
+        <translation>Die Fersen steigen so hoch wie geplant.</translation>
+    </message>
+    <message>
+        <source>The hips stay while the waist turns.</source>
+        <translation>Die Hüften bleiben, während die Taille dreht.</translation>
+    </message>
+    <message>
+        <source>The staff is carried clear of the body.</source>
+        <translation>Der Stab wird frei vom Körper getragen.</translation>
+    </message>
+    <message>
+        <source>The staff points where it is asked to.</source>
+        <translation>Der Stab zeigt, wohin er soll.</translation>
+    </message>
+    <message>
+        <source>The swing grows in and dies away without a break.</source>
+        <translation>Der Schwung wächst an und klingt aus, ohne Bruch.</translation>
+    </message>
+    <message>
+        <source>The tips are as high as asked.</source>
+        <translation>Die Enden sind so hoch wie verlangt.</translation>
+    </message>
+    <message>
+        <source>The waist turns by itself in this way of turning.</source>
+        <translation>Bei dieser Art zu drehen dreht die Taille für sich.</translation>
+    </message>
+    <message>
+        <source>Tool from the body</source>
+        <translation>Gerät vom Körper</translation>
+    </message>
+    <message>
+        <source>Turning on the spot, the waist turns over hips that stay nearly still.</source>
+        <translation>Beim Drehen am Ort dreht die Taille über Hüften, die fast still bleiben.</translation>
+    </message>
+    <message>
+        <source>Waist over quiet hips</source>
+        <translation>Taille über ruhigen Hüften</translation>
+    </message>
+    <message>
+        <source>as what swings</source>
+        <translation>wie das, was schwingt</translation>
+    </message>
+    <message>
+        <source>from the end of the pelvis turn to where the hands begin to change places</source>
+        <translation>vom Ende der Beckendrehung bis zu dem Moment, in dem die Hände beginnen, die Plätze zu wechseln</translation>
+    </message>
+    <message>
+        <source>height over the floor, of the body height, of the point a fifth of the body height beyond this hand on the line through both hands</source>
+        <translation>Höhe über dem Boden, in Körperhöhen, des Punkts ein Fünftel der Körperhöhe jenseits dieser Hand auf der Linie durch beide Hände</translation>
+    </message>
+    <message>
+        <source>least distance of the tool from the axes of trunk, head and legs</source>
+        <translation>kleinster Abstand des Geräts von den Achsen von Rumpf, Kopf und Beinen</translation>
+    </message>
+    <message>
+        <source>on the floor plan, the line through both hands against that through the shoulders, turned to the left positive</source>
+        <translation>im Grundriss die Linie durch beide Hände gegen die durch die Schultern, nach links gedreht positiv</translation>
+    </message>
+    <message>
+        <source>on the floor plan, where the nose points against the way from the head to this hand, to own left positive</source>
+        <translation>im Grundriss, wohin die Nase zeigt, gegen den Weg vom Kopf zu dieser Hand, zur eigenen Linken positiv</translation>
+    </message>
+    <message>
+        <source>time with the heel above eight tenths of its highest</source>
+        <translation>Zeit, in der die Ferse über acht Zehnteln ihres Höchsten ist</translation>
+    </message>
+    <message>
+        <source>how far a swing falls behind larger ones before and after it, of the largest swing; nothing where swings grow, stay and die away</source>
+        <translation>wie weit ein Schwung hinter größeren davor und danach zurückbleibt, am größten gemessen; nichts, wo Schwünge wachsen, bleiben und ausklingen</translation>
     </message>
 </context>
 <context>

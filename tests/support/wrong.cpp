@@ -229,6 +229,58 @@ std::vector<Wrong> every_way(const Movement& m) {
                     for (const Point p : {left_heel, left_toe}) b[on(s, p)] = ankle + r * (b[on(s, p)] - ankle);
                 }
             });
+    // Of the leading side: to the left in a repetition that leads left.
+    auto as_led = [&](const char* id, std::set<std::string> roles,
+                      const std::function<void(Body3&, double facing, double share, double sign)>& move) {
+        std::set<std::string> ids;
+        for (const auto& p : m.phases)
+            if (roles.empty() || roles.contains(p.role)) ids.insert(p.id);
+        way(std::string("points ") + id).after = [ids, move](Track& t, const sim::Truth& truth) {
+            for (const auto& s : truth.phases) {
+                if (!ids.contains(s.id)) continue;
+                const double ramp = std::min(ramp_s, 0.3 * (s.end_s - s.start_s));
+                for (std::size_t f = 0; f < t.frames(); ++f) {
+                    const double in = std::clamp(std::min(t.time_s[f] - s.start_s, s.end_s - t.time_s[f]) / ramp, 0.0, 1.0);
+                    if (t.m[f] && in > 0) move(*t.m[f], truth.facing[f], in, s.side == Side::left ? 1 : -1);
+                }
+            }
+        };
+    };
+    for (const double way_on : {1.0, -1.0}) {
+        as_led(way_on > 0 ? "eyes run ahead" : "eyes stay behind", {"turn"}, [way_on](Body3& b, double, double in, double sign) {
+            const Vec3 centre = mid(b, left_ear);
+            about(b, {left_ear, left_eye}, centre, Vec3(0, 1, 0), sign * way_on * 45 * in);
+            b[nose] = centre + Eigen::AngleAxisd(sign * way_on * 45 * in * rad, Vec3(0, 1, 0)).toRotationMatrix() * (b[nose] - centre);
+        });
+        points(way_on > 0 ? "the tool turned to the left" : "the tool turned to the right",
+               [way_on](Body3& b, double, double in, double) { about(b, hand, mid(b, left_wrist), Vec3(0, 1, 0), way_on * 30 * in); });
+    }
+    points("the tool against the body", [](Body3& b, double facing, double in, double) {
+        const double ahead = (mid(b, left_wrist) - mid(b, left_hip)).dot(ahead_of(facing));
+        shift(b, hand, false, -in * (ahead - 0.02) * ahead_of(facing));
+    });
+    {
+        // Four swings to each side; the fourth of the eight is hardly one.
+        Wrong& w = way("a swing breaks off");
+        w.take.student.score.repetitions = 4;
+        w.after = [](Track& t, const sim::Truth& truth) {
+            for (const auto& s : truth.phases) {
+                if (s.repetition != 3) continue;
+                const Body3& first = truth.points[static_cast<std::size_t>(
+                    std::lower_bound(truth.time_s.begin(), truth.time_s.end(), s.start_s) - truth.time_s.begin())];
+                auto turned = [](const Body3& b) {
+                    const Vec3 v = b[left_shoulder] - b[right_shoulder];
+                    return std::atan2(-v.z(), v.x());
+                };
+                for (std::size_t f = 0; f < t.frames(); ++f) {
+                    if (t.time_s[f] < s.start_s || t.time_s[f] >= s.end_s) continue;
+                    const double back = -0.6 * (turned(*t.m[f]) - turned(s.id == truth.phases.front().id ? first : truth.points.front()));
+                    about(*t.m[f], {left_shoulder, left_elbow, left_wrist, left_thumb, left_index, left_little, left_ear, left_eye},
+                          mid(*t.m[f], left_hip), Vec3(0, 1, 0), back / rad);
+                }
+            }
+        };
+    }
     way("points hands late").after = hands_later(0.9);
     way("points hands early").after = hands_later(-0.9);
     for (const double seconds : {1.0, -1.0})
@@ -436,6 +488,8 @@ bool says_something(const Movement& m, const Wrong& w) {
     };
     if (w.id.starts_with("breath ")) return asks("breath.lag");
     if (w.id.find("on the tool") != std::string::npos) return m.tool.has_value();
+    if (w.id.starts_with("points the tool")) return m.tool.has_value();
+    if (w.id == "a swing breaks off") return asks("swing.ramp");
     if (w.id.starts_with("a hold ")) return asks("hold.length");
     if (w.id.starts_with("done rolls")) return asks("roll.low_to_upper");
     return true;

@@ -1,4 +1,5 @@
 #include "core/ground/own_neutral.h"
+#include <algorithm>
 #include <cmath>
 #include <map>
 #include <nlohmann/json.hpp>
@@ -7,7 +8,6 @@ namespace bevel {
 namespace {
 
 using nlohmann::json;
-constexpr std::size_t most_moments = 40;
 
 bool alike(View a, View b) {
     const auto side = [](View v) { return v == View::left || v == View::right; };
@@ -54,7 +54,7 @@ bool read_comfort(const json& all, const char* key, OwnBounds b, std::optional<C
 } // namespace
 
 std::string_view own_part_name(OwnPart p) {
-    constexpr std::array<std::string_view, own_part_count> n{"head", "gap_left", "gap_right", "gaze", "back_upper", "back_lower"};
+    constexpr std::array<std::string_view, own_part_count> n{"head", "gap_left", "gap_right", "gaze", "back_upper", "back_lower", "stoop"};
     return n[static_cast<std::size_t>(p)];
 }
 
@@ -69,6 +69,7 @@ std::optional<OwnPart> own_part_of(std::string_view measure, std::optional<Side>
     if (measure == "head.pitch") return OwnPart::gaze;
     if (measure == "back.upper") return OwnPart::back_upper;
     if (measure == "back.lower") return OwnPart::back_lower;
+    if (measure == "trunk.lean") return OwnPart::stoop;
     if (measure == "shoulder.gap" && side) return *side == Side::left ? OwnPart::gap_left : OwnPart::gap_right;
     return std::nullopt;
 }
@@ -85,6 +86,8 @@ OwnBounds bounds_of(OwnPart p) {
     case OwnPart::back_upper:
     case OwnPart::back_lower:
         return {-90, 90};
+    case OwnPart::stoop:
+        return {5, 45};
     }
     return {0, 0};
 }
@@ -102,8 +105,10 @@ OwnFigures PersonNeutral::seen_from(View v) const {
             double value = 0, variance = 0, n = 0;
         };
         std::map<std::int64_t, Sum> clips;
+        const auto tells = [&](const RightMoment& m) { return m.figures[k] && alike(m.view, v); };
+        const bool elsewhere = std::any_of(moments.begin(), moments.end(), [&](const auto& m) { return tells(m) && !m.of_clip; });
         for (const auto& m : moments)
-            if (m.figures[k] && alike(m.view, v)) {
+            if (tells(m) && !(elsewhere && m.of_clip)) {
                 auto& s = clips[m.clip];
                 s.value += m.figures[k]->value, s.variance += m.figures[k]->sigma * m.figures[k]->sigma, s.n += 1;
             }
@@ -113,13 +118,14 @@ OwnFigures PersonNeutral::seen_from(View v) const {
         for (const auto& [clip, s] : clips) mean += s.value / s.n / n, variance += s.variance / s.n / n / n;
         for (const auto& [clip, s] : clips) spread += std::pow(s.value / s.n - mean, 2);
         if (n > 1) variance = std::max(variance, spread / (n - 1) / n);
-        out[k] = {mean, std::sqrt(variance), false};
+        out[k] = {mean, std::sqrt(variance), false, !elsewhere};
     }
     return out;
 }
 
-PersonNeutral PersonNeutral::but_not_tested_in(std::int64_t clip) const {
+PersonNeutral PersonNeutral::for_clip(std::int64_t clip) const {
     PersonNeutral out = *this;
+    for (auto& m : out.moments) m.of_clip = clip != 0 && m.clip == clip;
     for (auto* c : {&out.depth, &out.twist, &out.bend})
         if (*c && clip != 0 && (*c)->clip == clip) c->reset();
     return out;

@@ -15,14 +15,17 @@
 namespace bevel {
 
 /// head: middle of the ears ahead of the middle of the shoulders, a share of the stature; gap: ear over shoulder, a share of the stature;
-/// gaze: line from ear to nose over the horizontal, degrees; back: rounding of the upper back, hollow of the low back, degrees.
-enum class OwnPart { head, gap_left, gap_right, gaze, back_upper, back_lower };
-inline constexpr std::size_t own_part_count = 6;
+/// gaze: line from ear to nose over the horizontal, degrees; back: rounding of the upper back, hollow of the low back, degrees; stoop:
+/// forward lean of a back that is known to be stooped, degrees, by hand only.
+enum class OwnPart { head, gap_left, gap_right, gaze, back_upper, back_lower, stoop };
+inline constexpr std::size_t own_part_count = 7;
+inline constexpr std::size_t most_moments = 40;
 std::string_view own_part_name(OwnPart p);
 
 struct OwnFigure {
     double value = 0, sigma = 0;
     bool by_hand = false; // in truth, not as this view shows it
+    bool of_clip = false; // from the very clip that is judged: no praise rests on it
 };
 struct OwnFigures : std::array<std::optional<OwnFigure>, own_part_count> {
     const std::optional<OwnFigure>& of(OwnPart p) const { return (*this)[static_cast<std::size_t>(p)]; }
@@ -41,6 +44,7 @@ struct RightMoment {
     double time_s = 0;
     View view = View::front; // from where the camera saw it
     int version = 0;         // own_figures_version of the figures
+    bool of_clip = false;    // of the clip that is judged; not kept
     OwnFigures figures;
 };
 
@@ -51,19 +55,19 @@ struct Comfort {
 };
 
 struct PersonNeutral {
-    std::vector<RightMoment> moments; // at most 40
+    std::vector<RightMoment> moments; // at most most_moments
     OwnFigures by_hand;
     /// depth: how far the hips sink, a share of their standing height; twist: shoulders against hips, degrees; bend: sideways, degrees.
     std::optional<Comfort> depth, twist, bend;
 
     bool empty() const { return moments.empty() && by_hand.empty() && !depth && !twist && !bend; }
     /// What holds for a clip seen from there: what was set by hand, else the mean of the moments seen alike (left and right alike: points
-    /// are off by the same amount), with the error of that mean.
+    /// are off by the same amount), with the error of that mean. Moments of the clip that is judged count only where there is no other.
     OwnFigures seen_from(View v) const;
     /// Other ids of clips; 0: a clip that is not here.
     void renumber(const std::function<std::int64_t(std::int64_t)>& clip);
-    /// Without ranges that were told from that clip: nobody is held against themselves.
-    PersonNeutral but_not_tested_in(std::int64_t clip) const;
+    /// For judging that clip: without ranges that were told from it, its own moments named as such. Nobody is held against themselves.
+    PersonNeutral for_clip(std::int64_t clip) const;
 };
 
 /// The text form, JSON. Empty for nothing.

@@ -140,6 +140,10 @@ private:
         case CheckForm::order:
         case CheckForm::spread:
         case CheckForm::count:
+            if (how.counts == "pause") {
+                pause(how, rep, out.side, v);
+                break;
+            }
             if (how.form != CheckForm::count && !of_one_phase(how)) {
                 at_moments(c, how, rep, v);
                 break;
@@ -622,6 +626,34 @@ private:
         v.absent = Absent::none;
     }
 
+    /// How long a measure stays near the top of what it reaches in a repetition.
+    void pause(const Check& how, const Repetition& rep, std::optional<Side> side, RepetitionValue& v) const {
+        constexpr double near_top = 0.8, least_cm = 1.0;
+        const auto* all = samples(ms_, how.measure, how.side, side, rep.reference_side());
+        if (!all) return;
+        std::vector<At> in;
+        std::map<Absent, int> missing;
+        for (std::size_t f = frame(rep.start_s); f < all->size() && ms_.time_s[f] < rep.end_s; ++f) {
+            const Sample& s = (*all)[f];
+            if (s.present())
+                in.push_back({s.value, s.own, s.clip, s.person, ms_.time_s[f]});
+            else
+                ++missing[s.absent];
+        }
+        v.absent = most(missing, Absent::no_event);
+        if (in.size() < 5) return;
+        const auto top = std::max_element(in.begin(), in.end(), [](const At& a, const At& b) { return a.v < b.v; });
+        v.absent = Absent::no_occasion;
+        if (top->v < std::max(least_cm, 3 * top->own)) return;
+        auto from = top, to = top;
+        while (from != in.begin() && std::prev(from)->v > near_top * top->v) --from;
+        while (std::next(to) != in.end() && std::next(to)->v > near_top * top->v) ++to;
+        v.value = to->t - from->t;
+        v.own = std::hypot(border_s, ms_rate());
+        v.time_s = from->t;
+        v.absent = Absent::none;
+    }
+
     /// Time from where the movement begins a breath to where the student does; absent in phases that begin none.
     void breathed(const Repetition& rep, RepetitionValue& v, std::optional<std::size_t> phase) const {
         constexpr double near_s = 2.5, tap_s = 0.12;
@@ -762,6 +794,7 @@ private:
 
     /// Left repetitions against right ones: how many there are, or the range of a measure of the leading side, in percent of the larger.
     RepetitionValue same(const Check& how) const {
+        if (how.counts == "ramp") return ramp();
         RepetitionValue v;
         v.absent = Absent::no_event;
         std::array<std::vector<double>, 2> range;
@@ -810,6 +843,46 @@ private:
         return v;
     }
 
+    /// Swings grow in, stay and die away: how far the deepest of them falls below a larger one on both sides, of the largest. How large a
+    /// swing is is told by the movement's own driver.
+    RepetitionValue ramp() const {
+        RepetitionValue v;
+        v.absent = Absent::no_event;
+        std::vector<double> size, at;
+        double error = 0, n = 0;
+        for (const auto& rep : al_.repetitions) {
+            if (rep.cut) continue;
+            const auto* all = samples(ms_, mv_.feature, "", std::nullopt, rep.reference_side());
+            if (!all) return v;
+            std::vector<double> x;
+            for (std::size_t f = frame(rep.start_s); f < all->size() && ms_.time_s[f] < rep.end_s; ++f) {
+                if ((*all)[f].present())
+                    x.push_back((*all)[f].value), error += (*all)[f].own, n += 1;
+                else
+                    v.absent = (*all)[f].absent;
+            }
+            if (x.size() < 10) continue;
+            size.push_back(signal::quantile(x, 0.97) - signal::quantile(x, 0.03));
+            at.push_back(rep.start_s);
+        }
+        if (size.size() < 4) return v;
+        const double largest = *std::max_element(size.begin(), size.end());
+        if (largest < 1e-6) return v;
+        std::vector<double> after = size; // the largest from here on
+        for (std::size_t k = size.size() - 1; k-- > 0;) after[k] = std::max(after[k], after[k + 1]);
+        double before = 0, deepest = 0;
+        v.time_s = at.front();
+        for (std::size_t k = 0; k < size.size(); ++k) {
+            const double dip = std::min(before, after[k]) - size[k];
+            if (dip > deepest) deepest = dip, v.time_s = at[k];
+            before = std::max(before, size[k]);
+        }
+        v.value = 100 * deepest / largest;
+        v.own = 100 * std::sqrt(2.0) * 1.414 * error / std::max(1.0, n) / largest; // of two ends, of two swings
+        v.absent = Absent::none;
+        return v;
+    }
+
     const Motion& motion_;
     const Measures& ms_;
     const Alignment& al_;
@@ -833,7 +906,7 @@ Summaries summarise(const Motion& motion, const Measures& measures, const Alignm
     Summaries out = Summariser(motion, measures, alignment, movement, reference, states, rules).run();
     for (auto& v : out.values)
         if (const auto part = own_part_of(movement.checks[v.check].measure, v.side))
-            v.own_neutral = motion.neutral.own.of(*part).has_value();
+            v.own_neutral = motion.neutral.own.of(*part) && !motion.neutral.own.of(*part)->of_clip;
     return out;
 }
 

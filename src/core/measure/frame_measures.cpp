@@ -1,4 +1,5 @@
 #include "core/measure/frame_measures.h"
+#include <algorithm>
 #include <cmath>
 #include <numbers>
 
@@ -103,9 +104,9 @@ Value thigh(const Body3& b, const Build& c) {
     const Vec3 t = at(b, c, left_knee) - at(b, c, left_hip);
     return std::atan2(-t.y(), std::hypot(t.x(), t.z())) / deg;
 }
-Value lean(const Body3& b, const Build&) {
+Value lean(const Body3& b, const Build& c) {
     const Vec3 d = mid(b, left_shoulder) - mid(b, left_hip);
-    return std::atan2(d.z(), d.y()) / deg;
+    return std::atan2(d.z(), d.y()) / deg - c.own.value_or(0); // from a stooped back that is known, else from the vertical
 }
 Value side_bend(const Body3& b, const Build&) {
     const Vec3 d = mid(b, left_shoulder) - mid(b, left_hip);
@@ -171,6 +172,49 @@ Value hand_centre(const Body3& b, const Build& c) {
     const double bone = 0.6 * mid(b, left_shoulder).x() + 0.4 * mid(b, left_hip).x();
     return outward(c.side) * (at(b, c, left_wrist).x() - bone) / c.shoulder_width;
 }
+Value head_hand(const Body3& b, const Build& c) {
+    const Vec3 gaze = b[nose] - mid(b, left_ear), to = at(b, c, left_wrist) - mid(b, left_ear);
+    if (std::hypot(to.x(), to.z()) < 0.1) return Absent::foreshortened;
+    return std::remainder(std::atan2(gaze.x(), gaze.z()) / deg - std::atan2(to.x(), to.z()) / deg, 360);
+}
+/// The end of a tool beyond a hand: a fifth of the stature on, along the line through both hands.
+constexpr double beyond_hand = 0.2, least_spacing_m = 0.08;
+Vec3 tip(const Body3& b, Side s, double stature) {
+    const Vec3 &hand = b[on(s, left_wrist)], &rest = b[on(other(s), left_wrist)];
+    return hand + beyond_hand * stature * (hand - rest).normalized();
+}
+bool held_apart(const Body3& b) {
+    return (b[left_wrist] - b[right_wrist]).norm() >= least_spacing_m;
+}
+Value tool_tip(const Body3& b, const Build& c) {
+    if (!held_apart(b)) return Absent::foreshortened;
+    return tip(b, c.side, c.stature).y() / c.stature;
+}
+Value tool_turn(const Body3& b, const Build&) {
+    const Vec3 d = b[left_wrist] - b[right_wrist];
+    if (std::hypot(d.x(), d.z()) < least_spacing_m) return Absent::foreshortened;
+    return std::remainder(yaw(b, left_wrist) - yaw(b, left_shoulder), 360);
+}
+double from_axis(const Vec3& p, const Vec3& a, const Vec3& b) {
+    const Vec3 d = b - a;
+    const double u = d.squaredNorm() < 1e-12 ? 0 : std::clamp((p - a).dot(d) / d.squaredNorm(), 0.0, 1.0);
+    return (p - a - u * d).norm();
+}
+Value tool_clear(const Body3& b, const Build& c) {
+    if (!held_apart(b)) return Absent::foreshortened;
+    const Vec3 front = tip(b, Side::left, c.stature), back = tip(b, Side::right, c.stature);
+    const Vec3 hips = mid(b, left_hip), shoulders = mid(b, left_shoulder);
+    double least = 1e9;
+    constexpr int steps = 40;
+    for (int k = 0; k <= steps; ++k) {
+        const Vec3 p = back + (front - back) * k / steps;
+        least = std::min({least, from_axis(p, hips, shoulders), from_axis(p, shoulders, mid(b, left_ear))});
+        for (const Side s : {Side::left, Side::right})
+            least = std::min(
+                {least, from_axis(p, b[on(s, left_hip)], b[on(s, left_knee)]), from_axis(p, b[on(s, left_knee)], b[on(s, left_ankle)])});
+    }
+    return 100 * least;
+}
 Value palm(const Body3& b, const Build& c) {
     const Vec3 w = at(b, c, left_wrist);
     const Vec3 n = outward(c.side) * (at(b, c, left_little) - w).cross(at(b, c, left_index) - w);
@@ -188,7 +232,9 @@ const std::vector<FrameMeasure>& frame_measures() {
     static const std::vector<Point> leg{left_hip, left_knee, left_ankle}, foot{left_heel, left_toe}, hips{left_hip, right_hip},
         shoulders{left_shoulder, right_shoulder}, trunk{left_hip, right_hip, left_shoulder, right_shoulder},
         base{left_ear, right_ear, left_heel, right_heel, left_toe, right_toe}, head{nose, left_ear, right_ear},
-        hand{left_wrist, left_index, left_little}, feet{left_heel, left_toe, right_heel, right_toe};
+        hand{left_wrist, left_index, left_little}, hands{left_wrist, right_wrist}, feet{left_heel, left_toe, right_heel, right_toe};
+    static const std::vector<Point> tool_and_body{left_wrist,     right_wrist, left_hip,   right_hip,  left_shoulder,
+                                                  right_shoulder, left_knee,   right_knee, left_ankle, right_ankle};
     static const std::vector<FrameMeasure> all{
         {"stance.width", Axis::plan, {left_ankle, right_ankle}, stance_width},
         {"stance.length", Axis::plan, {left_ankle, right_ankle}, stance_length},
@@ -224,6 +270,10 @@ const std::vector<FrameMeasure>& frame_measures() {
         {"hand.ahead", Axis::forward, {left_wrist, left_shoulder, right_shoulder}, hand_ahead},
         {"hand.height", Axis::any, {left_wrist}, hand_height},
         {"hand.centre", Axis::sideways, {left_wrist, left_shoulder, right_shoulder, left_hip, right_hip}, hand_centre},
+        {"head.hand", Axis::room, {nose, left_ear, right_ear, left_wrist}, head_hand},
+        {"tool.tip", Axis::room, hands, tool_tip},
+        {"tool.turn", Axis::room, {left_wrist, right_wrist, left_shoulder, right_shoulder}, tool_turn},
+        {"tool.clear", Axis::room, tool_and_body, tool_clear},
         {"palm", Axis::room, hand, palm},
         {"fingers", Axis::room, hand, fingers},
     };

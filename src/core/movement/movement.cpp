@@ -66,7 +66,7 @@ std::vector<BandChange> changes(const json& j, const RuleBook& rules) {
     if (j.size() > 500) throw Bad{"changes"};
     for (const auto& c : j) {
         BandChange b;
-        only(c, {"rule", "measure", "check", "stance", "role", "kind", "phases", "low", "high", "off", "reason", "bend"});
+        only(c, {"rule", "measure", "check", "stance", "role", "kind", "phases", "low", "high", "off", "reason", "bend", "planted"});
         b.rule = text(c, "rule", false);
         b.measure = text(c, "measure", false);
         b.check = text(c, "check", false);
@@ -86,15 +86,19 @@ std::vector<BandChange> changes(const json& j, const RuleBook& rules) {
         if (b.reason.empty()) throw Bad{"reason"};
         if (c.contains("off") && !c["off"].is_boolean()) throw Bad{"off"};
         b.off = flag(c, "off");
+        b.planted = flag(c, "planted");
         if (c.contains("bend")) {
             const auto& bend = part(c, "bend", json::value_t::object);
-            only(bend, {"lean", "higher", "step", "toe_out", "weight", "forward"});
+            only(bend, {"lean", "higher", "step", "toe_out", "weight", "forward", "pelvis", "lands"});
             if (bend.contains("lean")) b.lean = number(bend, "lean", 0, -20, 60);
             if (bend.contains("toe_out")) b.toe_out = number(bend, "toe_out", 0, -15, 50);
             if (bend.contains("weight")) b.weight = number(bend, "weight", 0.5, 0, 1);
             b.forward = number(bend, "forward", 0, -0.3, 0.3);
             b.higher = number(bend, "higher", 0, -0.2, 0.2);
             b.step = number(bend, "step", 1, 0.3, 1.5);
+            b.pelvis = number(bend, "pelvis", 1, 0, 1);
+            b.lands = text(bend, "lands", false);
+            if (!b.lands.empty() && b.lands != "heel" && b.lands != "toe") throw Bad{"lands: '" + b.lands + "' is neither heel nor toe"};
         }
         if (c.contains("low")) b.low = number(c, "low", 0, -1e4, 1e4);
         if (c.contains("high")) b.high = number(c, "high", 0, -1e4, 1e4);
@@ -155,14 +159,24 @@ void set_band(Check& c, const BandChange& change, BandLevel level) {
     c.stack.push_back({level, c.low, c.high, change.reason});
 }
 
-/// Whether both feet stay where they are all the time, in phases of the change's stance.
-bool stands_in(const Movement& m, const BandChange& change) {
+/// Whether both feet stay where they are all the time.
+bool feet_stay(const Movement& m) {
     auto stays = [](const FootTarget& a, const FootTarget& b) {
         return same_place(a, b) && a.heel_turn == b.heel_turn && a.ball_turn == b.ball_turn;
     };
     return std::all_of(m.phases.begin(), m.phases.end(), [&](const Phase& p) {
-        return p.stance == change.stance && stays(p.posture.left_foot, m.home.left_foot) && stays(p.posture.right_foot, m.home.right_foot);
+        return stays(p.posture.left_foot, m.home.left_foot) && stays(p.posture.right_foot, m.home.right_foot);
     });
+}
+/// The same, in phases of the change's stance.
+bool stands_in(const Movement& m, const BandChange& change) {
+    return feet_stay(m) && std::all_of(m.phases.begin(), m.phases.end(), [&](const Phase& p) { return p.stance == change.stance; });
+}
+
+bool planted(const Movement& m) {
+    return feet_stay(m) && std::all_of(m.phases.begin(), m.phases.end(), [](const Phase& p) {
+               return p.posture.left_foot.contact == Contact::flat && p.posture.right_foot.contact == Contact::flat;
+           });
 }
 
 /// The reference figure as the change would have it.
@@ -183,6 +197,9 @@ void bend(Movement& m, const BandChange& change) {
         if (speaks && change.lean) p.posture.lean = *change.lean;
         if (speaks && change.weight) p.posture.weight_left = *change.weight;
         if (speaks) p.posture.forward += change.forward;
+        if (speaks) p.posture.pelvis_turn *= change.pelvis;
+        const bool comes_down = speaks && !change.lands.empty() && p.role == "reach" && p.posture.left_foot.contact != Contact::off;
+        if (comes_down) p.posture.left_foot.contact = change.lands == "heel" ? Contact::heel : Contact::toe;
         // Feet and height run on from phase to phase: they are bent everywhere or nowhere.
         shape(p.posture);
     }
@@ -193,6 +210,9 @@ void bend(Movement& m, const BandChange& change) {
 void apply_one(Movement& m, const BandChange& change, BandLevel level) {
     if (!change.kind.empty() && change.kind != m.kind) return;
     if (change.toe_out && !stands_in(m, change)) return; // it speaks of standing only
+    if (change.planted && !planted(m)) return;
+    if (!change.lands.empty() && std::none_of(m.checks.begin(), m.checks.end(), [&](const Check& c) { return c.id == change.check; }))
+        return; // a way of setting the foot down, of the movements that ask for it
     // A way of stepping bends the movements that step so, and no others.
     const bool meant =
         change.stance.empty() || std::any_of(m.phases.begin(), m.phases.end(), [&](const Phase& p) { return p.stance == change.stance; });
@@ -308,15 +328,16 @@ Recorded recorded(const json& j) {
 
 Movement read_movement(const json& j, const RuleBook& rules) {
     Movement m;
-    only(j, {"$schema", "id",   "name",     "pinyin",   "kind",       "about",  "attention",   "images",
-             "trains",  "asks", "drills",   "versions", "best_views", "driver", "repetitions", "stance",
-             "needs",   "tool", "cautions", "bands",    "home",       "phases", "checks",      "recorded"});
+    only(j, {"$schema", "id",       "name",     "pinyin",     "kind",   "about",   "attention",   "images", "trains",
+             "asks",    "drills",   "versions", "best_views", "driver", "twin_of", "repetitions", "stance", "needs",
+             "tool",    "cautions", "bands",    "home",       "phases", "checks",  "recorded"});
     m.id = identifier(j, "id");
     m.name = text(j, "name");
     if (m.name.empty()) throw Bad{"name"};
     m.kind = text(j, "kind");
     m.about = text(j, "about");
     m.feature = text(j, "driver");
+    m.twin_of = text(j, "twin_of", false);
     if (!unit_of_measure(rules, m.feature)) throw Bad{"driver: measure '" + m.feature + "' is not known"};
     m.repetitions = static_cast<int>(number(j, "repetitions", 2, 1, 50));
     for (const auto& v : part(j, "best_views", json::value_t::array)) {

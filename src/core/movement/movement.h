@@ -21,6 +21,7 @@ struct BandChange {
     std::string rule, measure;             // both must match; an empty one matches all
     std::string check, stance, role, kind; // narrower: one check, phases of a stance or role, movements of a kind
     std::vector<std::string> phases;
+    bool planted = false; // only movements whose feet stay flat where they are, all the time
     std::optional<double> low, high;
     bool off = false;
     bool open_low = false, open_high = false; // that end asks for nothing any more
@@ -33,7 +34,9 @@ struct BandChange {
     std::optional<double> toe_out; // degrees, of both feet, in movements that stand in such a stance from beginning to end
     std::optional<double> weight;  // share on the leading foot
     double forward = 0;            // of the body centre over the feet, foot lengths
-    bool bends() const { return lean || higher != 0 || step != 1 || toe_out || weight || forward != 0; }
+    double pelvis = 1;             // share of the pelvis' turn that is left
+    std::string lands;             // "heel" or "toe": what a reaching foot comes down with
+    bool bends() const { return lean || higher != 0 || step != 1 || toe_out || weight || forward != 0 || pelvis != 1 || !lands.empty(); }
 };
 
 /// The posture is reached at the phase's end. Written for the left side; the right side is its mirror image.
@@ -125,6 +128,7 @@ struct Movement {
     std::optional<Recorded> recorded;
     std::vector<View> best_views;
     std::string feature; // measure id whose rise and fall drives the repetitions
+    std::string twin_of; // id of a movement in whose place this one stands in a session: unasked, one of the two is enough
     int repetitions = 2; // a side
     Posture home;        // where each repetition starts and ends
     std::vector<Phase> phases;

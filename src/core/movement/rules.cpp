@@ -89,7 +89,7 @@ void read_form(const json& j, Check& c) {
     c.least_s = number(j, "least_s", 0, 0, 600);
     c.counts = text(j, "counts", false);
     if (!c.counts.empty() && c.counts != "seconds" && c.counts != "repetitions" && c.counts != "pace" && c.counts != "halts" &&
-        c.counts != "breath" && c.counts != "length")
+        c.counts != "breath" && c.counts != "length" && c.counts != "ramp" && c.counts != "pause")
         throw Bad{"counts"};
     c.summary = summary_from(j.contains("summary") ? text(j, "summary") : "median");
     if (j.contains("while"))
@@ -256,9 +256,10 @@ const std::vector<std::string>& caution_names() {
     return n;
 }
 const std::vector<std::string>& need_names() {
-    static const std::vector<std::string> n{"driver:feet", "driver:waist", "driver:arms", "tool",           "seat",       "breath",
-                                            "heel_first",  "toe_first",    "returns",     "even_weight",    "heel_share", "arms_open",
-                                            "palms",       "strike:lead",  "strike:rear", "finish_together"};
+    static const std::vector<std::string> n{"driver:feet",     "driver:waist", "driver:arms",  "tool",        "seat",
+                                            "breath",          "heel_first",   "toe_first",    "returns",     "even_weight",
+                                            "heel_share",      "arms_open",    "palms",        "strike:lead", "strike:rear",
+                                            "finish_together", "eyes_follow",  "hands_change", "side_step",   "heel_raise"};
     return n;
 }
 

@@ -80,10 +80,11 @@ struct Check {
     double matters = 0;    // smallest amount worth a remark; 0: not stated
     double slack_side = 0; // from the side a share is judged on its lower bound, so much lower
     std::vector<While> when;
-    std::vector<EventPick> events;     // value at the first; order: from the first to the second; count: of the first; spread: of all
-    bool three_d = false;              // one camera cannot tell it
-    std::string counts;                // count: "seconds" of the longest halt of a shift, "halts" (the longest) of the
-                                       // whole body, "pace" of the phases, "breath" (its lag), "length" of the phase; same: "repetitions"
+    std::vector<EventPick> events; // value at the first; order: from the first to the second; count: of the first; spread: of all
+    bool three_d = false;          // one camera cannot tell it
+    std::string counts;            // count: "seconds" of the longest halt of a shift, "halts" (the longest) of the
+                        // whole body, "pace" of the phases, "breath" (its lag), "length" of the phase, "pause" near the top of the measure;
+                        // same: "repetitions", "ramp" of how large they are
     double first_s = 0, least_s = 0;   // drift: length of the first part; shorter stretches are not looked at
     std::string good;                  // what to praise when it is inside
     std::string unit;                  // where the value is not in the measure's own

@@ -158,15 +158,20 @@ json rewritten(const Movement& m, const VersionChange& c, const std::map<std::st
     if (c.feet == Feet::shoulder) j["stance"] = "shoulder";
     std::set<std::string> needs(m.needs.begin(), m.needs.end()), left_out;
     if (stands)
-        for (const char* n : {"heel_first", "toe_first", "returns", "driver:feet", "strike:lead", "strike:rear"}) needs.erase(n);
+        for (const char* n :
+             {"heel_first", "toe_first", "returns", "driver:feet", "strike:lead", "strike:rear", "side_step", "heel_raise", "hands_change"})
+            needs.erase(n);
     if (c.feet == Feet::seated) {
         needs.erase("even_weight");
         needs.erase("heel_share");
         needs.insert("seat");
     }
-    if (c.feet == Feet::flat || c.feet == Feet::slide) needs.erase("toe_first");
+    if (c.feet == Feet::flat || c.feet == Feet::slide)
+        for (const char* n : {"toe_first", "side_step", "heel_raise"}) needs.erase(n);
     if (c.hands == "hips")
-        for (const char* n : {"finish_together", "arms_open", "palms", "driver:arms", "strike:lead", "strike:rear"}) needs.erase(n);
+        for (const char* n :
+             {"finish_together", "arms_open", "palms", "driver:arms", "strike:lead", "strike:rear", "eyes_follow", "hands_change"})
+            needs.erase(n);
     j["needs"] = needs;
     json phases = json::array();
     Posture before = home;

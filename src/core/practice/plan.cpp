@@ -128,10 +128,12 @@ struct Making {
         return 2 * static_cast<double>((x * 0x9E3779B97F4A7C15ULL) >> 40U) / static_cast<double>(1U << 24U);
     }
 
-    bool asked_for(const std::string& id) const {
-        return has(needs.wanted, id) || has(needs.practised, id) || needs.versions.contains(id) ||
+    /// By name: in a letter or by who plans.
+    bool named(const std::string& id) const {
+        return has(needs.wanted, id) ||
                std::any_of(needs.asked.begin(), needs.asked.end(), [&](const AskedFor& a) { return a.movement == id; });
     }
+    bool asked_for(const std::string& id) const { return named(id) || has(needs.practised, id) || needs.versions.contains(id); }
     /// Of somebody of whom it is not known what they practise: nothing deep, nothing that asks much of balance or knees.
     bool too_much_to_begin_with(const Movement& m, const std::string& version) const {
         if (!needs.practised.empty() || asked_for(m.id)) return false;
@@ -554,10 +556,11 @@ Result<Plan> propose(const Needs& needs, const std::vector<Movement>& movements,
                 lp.row(row, 0, endless);
             }
     }
-    // Twins, of which one is the other with something to hold, stand in for each other.
+    // Twins stand in for each other, unless both were asked for.
     for (const auto& a : make.choices)
         for (const auto& b : make.choices)
-            if (a.movement != b.movement && !a.is_drill && !b.is_drill && b.movement->id.starts_with(a.movement->id))
+            if (!a.is_drill && !b.is_drill && b.movement->twin_of == a.movement->id &&
+                !(make.named(a.movement->id) && make.named(b.movement->id)))
                 lp.row({{a.column, 1}, {b.column, 1}}, -endless, 1);
     // On a careful day at most one thing brings the head down; little is new on any day.
     std::vector<std::pair<int, double>> bends, fresh;

@@ -102,6 +102,7 @@ NeutralDialog::NeutralDialog(const Session& session, const Person& person, const
     own("ownGaze", tr("Nose over the ears"), OwnPart::gaze, 1, 0, tr("°"));
     own("ownUpper", tr("Rounding of the upper back"), OwnPart::back_upper, 1, 0, tr("°"));
     own("ownLower", tr("Hollow of the low back"), OwnPart::back_lower, 1, 0, tr("°"));
+    own("ownStoop", tr("A back known to be stooped leans by"), OwnPart::stoop, 1, 0, tr("°"));
     const auto [range, ease_form] = column(tr("How far with ease"));
     auto* range_form = ease_form;
     auto ease = [&](const char* name, const QString& label, std::optional<Comfort> PersonNeutral::*which, OwnBounds bounds, double factor,

@@ -9,8 +9,6 @@
 namespace bevel::ui {
 namespace {
 
-constexpr std::size_t most_moments = 40;
-
 PersonNeutral with_moment(PersonNeutral n, const RightMoment& m) {
     // One that was marked within the same second stands in its place.
     std::erase_if(n.moments, [&](const RightMoment& x) { return x.clip == m.clip && std::abs(x.time_s - m.time_s) < 1; });

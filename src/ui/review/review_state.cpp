@@ -180,7 +180,7 @@ ReviewOptions review_options(const Session& session, const Clip& clip, const Per
     o.stature_m = person.stature_m;
     o.mirrored = clip.mirrored;
     o.states = clip.states;
-    o.own = person.neutral.but_not_tested_in(clip.id);
+    o.own = person.neutral.for_clip(clip.id);
     if (person.shoulder_width_m > 0) o.shoulder_width_m = person.shoulder_width_m;
     if (clip.as_named != clip.movement)
         if (const auto which = parse_which(clip.which); which && which->movement == clip.movement) o.elsewhere = which->better;

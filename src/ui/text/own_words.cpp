@@ -35,6 +35,8 @@ QString own_figure(OwnPart part, const OwnFigure& f, double stature_m, const Uni
         return OwnWords::tr("upper back rounded by %1").arg(degrees(1));
     case OwnPart::back_lower:
         return OwnWords::tr("low back hollow by %1").arg(degrees(1));
+    case OwnPart::stoop:
+        return OwnWords::tr("a stooped back, leaning by %1").arg(degrees(1));
     }
     return {};
 }
