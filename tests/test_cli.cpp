@@ -1,5 +1,7 @@
 #include "core/files.h"
+#include "core/practice/plan.h"
 #include "core/review/points_csv.h"
+#include "store/library.h"
 #include "support/synthetic.h"
 #include <cmath>
 #include <nlohmann/json.hpp>
@@ -14,11 +16,12 @@ class TestCli : public QObject {
     Q_OBJECT
     QTemporaryDir dir_;
     QString at(const char* n) const { return dir_.filePath(QLatin1String(n)); }
-    static int run(const QStringList& args, QString* err = nullptr) {
+    static int run(const QStringList& args, QString* err = nullptr, QString* out = nullptr) {
         QProcess p;
         p.start(QStringLiteral(BEVEL_CLI), args);
         if (!p.waitForFinished(120000)) return -1;
         if (err) *err = QString::fromUtf8(p.readAllStandardError());
+        if (out) *out = QString::fromUtf8(p.readAllStandardOutput());
         return p.exitCode();
     }
 
@@ -46,6 +49,90 @@ private slots:
         QCOMPARE(run({"letter", at("r.json"), "-o", at("l.html")}), 0);
         QVERIFY(read_text(at("l.html").toStdString(), 64U << 20U)->find("Pour the weight across until") != std::string::npos);
     }
+    void a_plan_is_made_from_a_file_of_needs() {
+        const auto needs = at("needs.json").toStdString();
+        QVERIFY(write_whole(needs, R"({"minutes": 20, "limits": ["no_balance"], "wanted": ["open_and_close"], "seed": 5})"));
+        QString out;
+        QCOMPARE(run({"plan", at("needs.json"), "-o", at("plan.json")}, nullptr, &out), 0);
+        QVERIFY(out.contains(QStringLiteral("min")));
+        const auto text = read_text(at("plan.json").toStdString(), 1U << 20U);
+        const auto plan = parse_plan(*text);
+        QVERIFY(plan);
+        QVERIFY(std::abs(plan->total_s() - 20 * 60) < 61);
+        QVERIFY(std::any_of(plan->items.begin(), plan->items.end(), [](const PlanItem& i) { return i.movement == "open_and_close"; }));
+        QCOMPARE(run({"plan", at("needs.json"), "-o", at("again.json")}), 0);
+        QCOMPARE(*read_text(at("again.json").toStdString(), 1U << 20U), *text); // the same needs, the same plan
+        QVERIFY(write_whole(needs, R"({"minutes": 20, "limitz": []})"));
+        QString err;
+        QCOMPARE(run({"plan", at("needs.json"), "-o", at("none.json")}, &err), 3);
+        QVERIFY2(err.contains(QStringLiteral("limitz")), qPrintable(err));
+        QVERIFY(!QFile::exists(at("none.json")));
+        QCOMPARE(run({"plan", at("needs.json"), "-o", at("none.json"), "--person", "Noor"}), 2);
+        QCOMPARE(run({"plan", at("not there.json"), "-o", at("none.json")}), 3);
+    }
+
+    void a_library_is_looked_after_without_a_window() {
+        const QString folder = at("library");
+        {
+            auto lib = *Library::open(folder.toStdString());
+            Person p;
+            p.name = "Noor Haddad";
+            const auto id = *lib.add_person(p);
+            QVERIFY(write_whole(at("film.mp4").toStdString(), std::string(4000, 'f')));
+            Clip c;
+            c.person = id, c.movement = "open_and_close", c.filmed_on = c.arrived_on = "2026-05-10";
+            QVERIFY(lib.add_clip(c, at("film.mp4").toStdString()));
+            Agreement a;
+            a.person = id, a.check = "limit.seated", a.off = true, a.reason = "after a fall";
+            QVERIFY(lib.save_agreement(a));
+        }
+        QString out, err;
+        QCOMPARE(run({"library", "people", folder}, nullptr, &out), 0);
+        QCOMPARE(out, QStringLiteral("1\tNoor Haddad\t1\t2026-05-10\n"));
+        QCOMPARE(run({"library", "search", folder, "noor", "open"}, nullptr, &out), 0);
+        QVERIFY2(out.contains(QStringLiteral("open_and_close")), qPrintable(out));
+        QCOMPARE(run({"library", "search", folder, "nobody"}, nullptr, &out), 0);
+        QVERIFY(out.isEmpty());
+        QCOMPARE(run({"library", "check", folder}, nullptr, &out), 0);
+        QVERIFY(out.contains(QStringLiteral("films whole 1")));
+        // A plan for her is a seated one.
+        QVERIFY(write_whole(at("n.json").toStdString(), R"({"minutes": 15})"));
+        QCOMPARE(run({"plan", at("n.json"), "-o", at("p.json"), "--library", folder, "--person", "Noor Haddad"}), 0);
+        const auto plan = parse_plan(*read_text(at("p.json").toStdString(), 1U << 20U));
+        QCOMPARE(plan->person, std::string("Noor Haddad"));
+        for (const auto& i : plan->items)
+            QVERIFY2(i.part == PlanPart::settling || i.movement.starts_with("seated") || !i.version.empty(), i.movement.c_str());
+        QCOMPARE(run({"plan", at("n.json"), "-o", at("p.json"), "--library", folder, "--person", "Nobody"}), 2);
+        // Out and in again.
+        QCOMPARE(run({"library", "backup", folder, "-o", at("b.tar")}, nullptr, &out), 0);
+        QVERIFY(out.contains(QStringLiteral("films 1")));
+        QCOMPARE(run({"library", "restore", at("b.tar"), "-o", at("back")}), 0);
+        QCOMPARE(run({"library", "people", at("back")}, nullptr, &out), 0);
+        QVERIFY(out.contains(QStringLiteral("Noor Haddad")));
+        QCOMPARE(run({"library", "restore", at("b.tar"), "-o", at("back")}), 2); // the folder is not empty
+        QCOMPARE(run({"library", "bundle", folder, "--person", "Noor Haddad", "--films", "-o", at("noor.zip")}), 0);
+        QCOMPARE(run({"library", "import", at("back"), at("noor.zip")}), 0);
+        QCOMPARE(run({"library", "people", at("back")}, nullptr, &out), 0);
+        QCOMPARE(out.count(QLatin1Char('\n')), 2);
+        // Said with its own code: what is no clip, no library, no person, in use, damaged.
+        QCOMPARE(run({"library", "import", folder, at("film.mp4")}, &err), 3);
+        QCOMPARE(run({"library", "bundle", folder, "--person", "Nobody", "-o", at("x.zip")}), 2);
+        QCOMPARE(run({"library", "check"}), 2);
+        QCOMPARE(run({"library", "burn", folder}), 2);
+        {
+            const auto held = Library::open(folder.toStdString());
+            QVERIFY(held);
+            QCOMPARE(run({"library", "backup", folder, "-o", at("c.tar")}, &err), 3);
+            QVERIFY2(err.contains(QStringLiteral("in use")), qPrintable(err));
+        }
+        QVERIFY(write_whole((folder + "/clips/film.mp4").toStdString(), std::string(4000, 'g')));
+        QCOMPARE(run({"library", "check", folder}, nullptr, &out), 3);
+        QVERIFY(out.contains(QStringLiteral("damaged film.mp4")));
+        QCOMPARE(run({"library", "backup", folder, "-o", at("c.tar")}), 3);
+        QVERIFY(!QFile::exists(at("c.tar")));
+        QCOMPARE(run({"library", "backup", folder, "-o", at("c.tar"), "--without-damaged"}), 0);
+    }
+
     void what_cannot_be_written_is_said_with_its_own_code_and_leaves_the_old_file() {
         QString err;
         QCOMPARE(run({"simulate", "--movement", "gaze_at_the_moon", "--repetitions", "1", "--truth", at("w.csv")}), 0);

@@ -1,8 +1,8 @@
 // Taking in: what a clip tells of itself, and what stands in the way of judging it. Against takes whose truth is known.
 #include "core/ground/marks.h"
 #include "core/review/look.h"
+#include "desk/found.h"
 #include "media/scene.h"
-#include "store/intake.h"
 #include "support/odd.h"
 #include "support/synthetic.h"
 #include <cmath>

@@ -3,7 +3,7 @@
 #include "core/review/trend.h"
 #include "support/window_bench.h"
 #include "ui/forms/learn_dialog.h"
-#include "ui/letter/sending.h"
+#include "ui/paint/sending.h"
 #include "ui/review/holds_dialog.h"
 #include "ui/review/review_page.h"
 #include "ui/review/seen_dialog.h"
@@ -353,7 +353,7 @@ private slots:
         const std::vector<Clip> clips = b.session.library->clips().value();
         int asked = 0, looked_at = 0;
         for (const auto& c : clips) {
-            const auto shown = ui::load_review(*b.session.library, b.session, c.id);
+            const auto shown = load_review(*b.session.library, b.session.forms(), c.id, "en");
             if (!shown) continue;
             ++looked_at;
             for (const auto& e : elsewhere(*(*shown)->review, *b.session.movements.now())) {

@@ -1,7 +1,7 @@
 // People in the real window: who they are, what was agreed, what happened when and what became of each figure.
 #include "core/measure/own_moment.h"
+#include "desk/intake.h"
 #include "support/window_bench.h"
-#include "ui/arrivals/taking_in.h"
 #include "ui/forms/form_editor.h"
 #include "ui/people/limit_dialog.h"
 #include "ui/people/neutral_dialog.h"
@@ -155,7 +155,7 @@ private slots:
         const Movement& whole = *b.session.movement(clip->movement);
         const std::string easier = whole.versions.back().name;
         const auto version_of = [&] {
-            const auto r = ui::load_review(*b.session.library, b.session, clip->id);
+            const auto r = load_review(*b.session.library, b.session.forms(), clip->id, "en");
             return r ? (*r)->review->movement.version : "refused: " + r.error().context;
         };
         const auto before = *b.session.library->facts(clip->person);
@@ -180,7 +180,7 @@ private slots:
         const std::vector<Person> people = b.session.library->people().value();
         for (const auto& p : people)
             if (p.id == clip->person) person = p;
-        (void)ui::judge(*b.session.library, b.session, person, now);
+        (void)judge_clip(*b.session.library, b.session.forms(), person, now);
         QCOMPARE(b.session.library->clip(clip->id)->version.value_or("not kept"), easier);
         QVERIFY(b.session.library->set_facts(clip->person, before).has_value());
         QCOMPARE(b.session.library->clip(clip->id)->version.value_or("not kept"), easier);
@@ -315,7 +315,7 @@ private slots:
         const std::vector<Clip> clips = b.session.library->clips().value();
         for (const auto& c : clips) {
             if (c.person == 0 || (c.state != ClipState::tracked && c.state != ClipState::reviewed)) continue;
-            const auto open = ui::load_review(*b.session.library, b.session, c.id);
+            const auto open = load_review(*b.session.library, b.session.forms(), c.id, "en");
             if (!open) continue;
             const auto shown = range_shown((*open)->review->measures);
             if (shown.depth || shown.twist || shown.bend) clip = c.id;

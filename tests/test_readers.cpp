@@ -1,8 +1,8 @@
 // Corrupt, truncated, empty and wrong files for every reader: a plain error, never a crash.
 #include "core/review/points_csv.h"
 #include "core/review/review.h"
+#include "desk/found.h"
 #include "media/clip.h"
-#include "store/intake.h"
 #include "support/synthetic.h"
 #include <cmath>
 #include <csignal>

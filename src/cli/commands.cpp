@@ -7,6 +7,7 @@
 #include "core/review/review.h"
 #include "core/sim/take.h"
 #include "media/tracker.h"
+#include "store/library.h"
 #include <charconv>
 #include <cstdio>
 #include <iostream>
@@ -97,6 +98,10 @@ Result<bool> film(const sim::Take& take, const sim::PhoneOptions& phone, const s
 } // namespace
 
 int complain(const Error& e) {
+    if (Library::trouble_of(e) != Library::Trouble::none) {
+        std::cerr << e.context << "\n";
+        return 3;
+    }
     switch (e.code) {
     case Code::cancelled:
         std::cerr << "cancelled\n";
@@ -119,6 +124,18 @@ int complain(const Error& e) {
     case Code::in_use:
         std::cerr << "in use by another program: " << e.context << "\n";
         return 3;
+    case Code::not_found:
+        std::cerr << "not found: " << e.context << "\n";
+        return 3;
+    case Code::tells:
+        std::cerr << "may tell who it is: " << e.context << "\n";
+        return 4;
+    case Code::no_longer_so:
+        std::cerr << "is no longer so: " << e.context << "\n";
+        return 4;
+    case Code::no_field:
+        std::cerr << "cannot be filled in: " << e.context << "\n";
+        return 4;
     default:
         return wrong_use(e.context);
     }

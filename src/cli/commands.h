@@ -22,6 +22,8 @@ int letter(const Words& words, const Environment& env);
 int movements(const Words& words, const Environment& env);
 int measures(const Words& words, const Environment& env);
 int demo(const Words& words, const Environment& env);
+int plan(const Words& words, const Environment& env);
+int library(const Words& words, const Environment& env);
 
 /// Says what went wrong on stderr and gives the exit code for it.
 int complain(const Error& error);

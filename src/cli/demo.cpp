@@ -2,8 +2,8 @@
 #include "cli/commands.h"
 #include "cli/demo_scene.h"
 #include "core/review/trend.h"
+#include "desk/found.h"
 #include "media/tracker.h"
-#include "store/intake.h"
 #include <chrono>
 #include <cstdio>
 #include <unistd.h>
@@ -12,13 +12,6 @@ namespace bevel::cli {
 namespace {
 
 namespace fs = std::filesystem;
-
-std::string side_word(const Finding& f) {
-    return !f.side ? "" : *f.side == Side::left ? "left" : "right";
-}
-std::string key_of(const Finding& f) {
-    return f.key() + "/" + side_word(f);
-}
 
 Result<bool> film_scene(const SceneClip& c, const Movement& movement, const fs::path& file) {
     const auto options = scene_take(c);
@@ -40,15 +33,16 @@ Result<bool> decide(Library& library, const Clip& clip, const Review& review, co
     letter.closing = "Take one of these at a time. Warm wishes,";
     for (const auto& remark : remarked(review.findings)) {
         const Finding& f = review.findings[remark.findings.front()];
-        if (f.verdict == Verdict::inside && f.sure && letter.praise.empty() && !f.good.empty()) letter.praise = key_of(f);
+        if (f.verdict == Verdict::inside && f.sure && letter.praise.empty() && !f.good.empty())
+            letter.praise = Praise{false, FindingKey::of(f)}.text();
         if (f.verdict != Verdict::outside) continue;
         const bool keep = letter.checks.size() < 3;
         for (const auto k : remark.findings) {
             const Finding& one = review.findings[k];
-            const Decision d{one.key(), side_word(one), keep ? Choice::kept : Choice::set_aside, "", ""};
+            const Decision d{FindingKey::of(one), keep ? Choice::kept : Choice::set_aside};
             if (auto ok = library.save_decision(clip.id, d); !ok) return ok;
         }
-        if (keep) letter.checks.push_back(key_of(f));
+        if (keep) letter.checks.push_back(FindingKey::of(f).text());
     }
     if (auto ok = library.save_letter(letter); !ok) return tl::unexpected(ok.error());
     return true;

@@ -4,10 +4,15 @@
 #include "core/ground/derive.h"
 #include "core/review/points_csv.h"
 #include "core/review/review.h"
+#include "desk/library_forms.h"
+#include "desk/open_review.h"
 #include "media/tracker.h"
 #include "ui/paint/letter_document.h"
+#include "ui/paint/sending.h"
 #include "ui/text/text.h"
+#include <array>
 #include <cstdio>
+#include <memory>
 #include <QGuiApplication>
 
 namespace bevel::cli {
@@ -29,12 +34,66 @@ Result<Track> track_behind(const ReviewFile& file, const fs::path& where, const 
     return std::move(found->track);
 }
 
+/// What painting needs: an application without a screen, and the fonts.
+class Painting {
+public:
+    explicit Painting(const fs::path& data) {
+        qputenv("QT_QPA_PLATFORM", "offscreen");
+        app_ = std::make_unique<QGuiApplication>(argc_, argv_.data());
+        ui::Theme::load_fonts(data);
+    }
+
+private:
+    int argc_ = 1;
+    std::string name_ = "bevel-cli";
+    std::array<char*, 2> argv_{name_.data(), nullptr};
+    std::unique_ptr<QGuiApplication> app_;
+};
+
+/// The letter of a clip as it is written in the library; nothing in the library is changed.
+int letter_of_library(const fs::path& folder, std::int64_t clip, const fs::path& target, const Environment& env) {
+    const auto library = Library::open(folder, true);
+    if (!library) return complain(library.error());
+    const auto data = find_data_dir(env.program);
+    const Forms forms = forms_of(*library, shipped_forms(data));
+    const auto catalogue = ui::Catalogue::load(data);
+    if (!catalogue) return complain(catalogue.error());
+    const auto open = load_review(*library, forms, clip, "en");
+    if (!open) return complain(open.error());
+    const auto letters = library->letters(clip);
+    if (!letters) return complain(letters.error());
+    if (letters->empty()) return complain({Code::cannot_judge, "no letter is written for this clip"});
+    const auto facts = library->facts((*open)->person.id);
+    ui::LetterOrder order;
+    order.open = *open;
+    order.record = letters->front();
+    order.movements = forms.movements;
+    if (facts) order.alias = facts->alias, order.units.inches = facts->lengths == "in";
+    const Painting painting(data);
+    const auto content = ui::compose(order, *library, *catalogue);
+    if (!content) return complain(content.error());
+    const auto bytes = target.extension() == ".pdf"    ? ui::letter_pdf(*content, order.record.hide_identity)
+                       : target.extension() == ".html" ? Result<QByteArray>(ui::letter_html(*content).toUtf8())
+                                                       : Result<QByteArray>(ui::letter_text(*content).toUtf8());
+    if (!bytes) return complain(bytes.error());
+    const auto ok = write_whole(target, {bytes->constData(), static_cast<std::size_t>(bytes->size())});
+    return ok ? 0 : complain(ok.error());
+}
+
 } // namespace
 
 int letter(const Words& words, const Environment& env) {
-    const auto args = Args::parse(words, {"-o"});
+    const auto args = Args::parse(words, {"-o", "--library", "--clip"});
     if (!args) return complain(args.error());
     const auto out = args->text("-o");
+    if (const auto folder = args->text("--library")) {
+        const auto clip = args->number("--clip", 1, 1e15);
+        if (!clip) return complain(clip.error());
+        if (!*clip || !out || !args->positional.empty()) return wrong_use("letter --library FOLDER takes --clip ID and -o");
+        const auto ending = fs::path(*out).extension();
+        if (ending != ".pdf" && ending != ".html" && ending != ".txt") return wrong_use("-o must end in .pdf, .html or .txt");
+        return letter_of_library(*folder, static_cast<std::int64_t>(**clip), *out, env);
+    }
     if (args->positional.size() != 1 || !out) return wrong_use("letter takes review.json and -o letter.pdf or letter.html");
     const fs::path target(*out), source(args->positional[0]);
     if (target.extension() != ".pdf" && target.extension() != ".html") return wrong_use("-o must end in .pdf or .html");
@@ -61,12 +120,7 @@ int letter(const Words& words, const Environment& env) {
         if (s.id == file->school) options.school = s.changes;
     const auto review = make_review(*track, *movement, options);
     if (!review) return complain(review.error());
-    qputenv("QT_QPA_PLATFORM", "offscreen");
-    int argc = 1;
-    std::string name = "bevel-cli";
-    std::array<char*, 2> argv{name.data(), nullptr};
-    const QGuiApplication app(argc, argv.data());
-    ui::Theme::load_fonts(data);
+    const Painting painting(data);
     const ui::Theme theme;
     ui::LetterSource content;
     content.clip = clip;

@@ -17,6 +17,12 @@ constexpr const char* usage =
     "  bevel-cli track CLIP -o points.csv [--model lite|full|heavy]\n"
     "  bevel-cli review CLIP|points.csv --movement ID [--view V] [--height-cm H] [--school ID] -o review.json\n"
     "  bevel-cli letter review.json -o letter.pdf|letter.html\n"
+    "  bevel-cli letter --library FOLDER --clip ID -o letter.pdf|letter.html|letter.txt\n"
+    "  bevel-cli plan needs.json -o plan.json [--library FOLDER --person NAME...]\n"
+    "  bevel-cli library check|people FOLDER; search FOLDER WORD...\n"
+    "  bevel-cli library backup FOLDER -o FILE.tar [--without-damaged]; restore FILE.tar -o FOLDER [--without-damaged]\n"
+    "  bevel-cli library bundle FOLDER --person NAME [--films] -o FILE.zip\n"
+    "  bevel-cli library import FOLDER CLIP|BUNDLE... [--mirrored] [--even-if-same] [--do-not-find]\n"
     "  bevel-cli movements\n"
     "  bevel-cli measures\n"
     "  bevel-cli demo --make FOLDER\n"
@@ -29,8 +35,8 @@ int main(int argc, char** argv) {
     ::umask(077); // clips of people are private: what is written is for its owner alone
     using namespace bevel::cli;
     const std::map<std::string, int (*)(const Words&, const Environment&)> commands{
-        {"simulate", simulate},   {"track", track},       {"review", review}, {"letter", letter},
-        {"movements", movements}, {"measures", measures}, {"demo", demo}};
+        {"simulate", simulate}, {"track", track}, {"review", review}, {"letter", letter},  {"movements", movements},
+        {"measures", measures}, {"demo", demo},   {"plan", plan},     {"library", library}};
     const Words words(argv + 1, argv + argc);
     if (words.empty() || words[0] == "--help" || words[0] == "-h") {
         std::cout << usage;

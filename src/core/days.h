@@ -1,5 +1,7 @@
 // Days as text.
 #pragma once
+#include <ctime>
+#include <string>
 #include <string_view>
 
 namespace bevel {
@@ -20,6 +22,17 @@ inline bool is_day(std::string_view d) {
     const bool leap = (n[0] % 4 == 0 && n[0] % 100 != 0) || n[0] % 400 == 0;
     constexpr int length[] = {31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31};
     return n[0] >= 1900 && n[0] < 2200 && n[1] >= 1 && n[1] <= 12 && n[2] >= 1 && n[2] <= length[n[1] - 1] + (leap && n[1] == 2 ? 1 : 0);
+}
+
+/// The ISO day of a moment, where the machine is.
+inline std::string day_of(std::time_t t) {
+    std::tm at{};
+    ::localtime_r(&t, &at);
+    char text[16] = {};
+    return {text, std::strftime(text, sizeof text, "%Y-%m-%d", &at)};
+}
+inline std::string today() {
+    return day_of(std::time(nullptr));
 }
 
 } // namespace bevel

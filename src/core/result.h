@@ -14,7 +14,10 @@ enum class Code {
     not_found,    // a named thing does not exist
     cannot_judge, // input is readable, but no judgement is possible
     write_failed,
-    in_use, // another program has it; context: path
+    in_use,       // another program has it; context: path
+    tells,        // a letter that is to hide who it is may tell it; context: the words
+    no_longer_so, // a correction or praise that does not hold any more; context: its FindingKey
+    no_field,     // a letter's field that cannot be filled; context: which, and why, in words
 };
 
 struct Error {

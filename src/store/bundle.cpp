@@ -214,9 +214,9 @@ Result<bool> write_bundle(const Library& library, std::int64_t id, const fs::pat
         json decided = json::array(), seen = json::array(), measured = json::array();
         if (const auto d = library.decisions(c.id))
             for (const auto& x : *d)
-                if (!x.check.starts_with("seen:"))
-                    decided.push_back({{"check", x.check},
-                                       {"side", x.side},
+                if (!x.key.seen())
+                    decided.push_back({{"check", x.key.check_text()},
+                                       {"side", x.key.side_text()},
                                        {"choice", static_cast<int>(x.choice)},
                                        {"wording", x.wording},
                                        {"note", x.note}});

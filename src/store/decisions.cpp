@@ -19,8 +19,8 @@ Result<bool> Library::save_decision(std::int64_t clip, const Decision& d) {
                 "INSERT INTO decision(clip, check_id, side, choice, wording, note) VALUES(?,?,?,?,?,?)"
                 " ON CONFLICT(clip, check_id, side) DO UPDATE SET choice=excluded.choice, wording=excluded.wording, note=excluded.note");
         return q.bind(record_of(clip))
-            .bind(d.check)
-            .bind(d.side)
+            .bind(d.key.check_text())
+            .bind(d.key.side_text())
             .bind(static_cast<std::int64_t>(d.choice))
             .bind(d.wording)
             .bind(d.note)
@@ -34,7 +34,7 @@ Result<std::vector<Decision>> Library::decisions(std::int64_t clip) const {
     q.bind(record_of(clip));
     std::vector<Decision> out;
     while (q.row())
-        out.push_back({q.text(0), q.text(1), static_cast<Choice>(std::clamp<std::int64_t>(q.integer(2), 0, 2)), q.text(3), q.text(4)});
+        out.emplace_back(q.text(0), q.text(1), static_cast<Choice>(std::clamp<std::int64_t>(q.integer(2), 0, 2)), q.text(3), q.text(4));
     if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
     return out;
 }

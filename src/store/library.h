@@ -2,6 +2,7 @@
 #pragma once
 #include "core/body/points.h"
 #include "core/ground/own_neutral.h"
+#include "core/judge/finding_key.h"
 #include "core/result.h"
 #include "core/review/limits.h"
 #include "store/people.h"
@@ -119,20 +120,27 @@ enum class Choice { open, kept, set_aside };
 
 /// What the instructor decided about one finding of a clip.
 struct Decision {
-    std::string check;
-    std::string side; // "left", "right" or ""
+    FindingKey key;
     Choice choice = Choice::open;
     std::string wording; // empty: the movement's own cue
     std::string note;
+    Decision() = default;
+    Decision(FindingKey about, Choice c, std::string words = {}, std::string why = {})
+        : key(std::move(about)), choice(c), wording(std::move(words)), note(std::move(why)) {}
+    /// `check`: with its direction, as FindingKey::check_text.
+    Decision(std::string_view check, std::string_view side, Choice c, std::string words = {}, std::string why = {})
+        : Decision(FindingKey::read(check, side), c, std::move(words), std::move(why)) {}
 };
 
 /// A band agreed with a person, or set for one clip alone, with the reason. Exactly one of person and clip is not 0.
 struct Agreement {
     std::int64_t id = 0, person = 0, clip = 0;
-    std::string check;               // id of the check, of any movement
+    std::string check;               // id of the check, of any movement; of a limit check_of_limit
     std::optional<double> low, high; // ends that it sets; none with `off`
     bool off = false;                // the check is not judged
     std::string reason;              // never empty
+    /// The limit it is ("high_stance"), empty where it is about a check.
+    std::string limit() const { return limit_of(check); }
     std::string from_day, until_day; // ISO dates, both included; empty: open
 };
 
@@ -371,6 +379,8 @@ public:
                                 const std::stop_token& stop = {}, const std::function<void(double)>& progress = {});
     static Result<BackedUp> restore(const std::filesystem::path& file, const std::filesystem::path& folder, bool without_damaged = false,
                                     const std::stop_token& stop = {});
+    /// Films against what they were when they came; nothing is changed. Cancelled between two of them.
+    Result<BackedUp> check_films(const std::stop_token& stop = {}) const;
     /// Where copies for other programs lie while they are needed; emptied at the start and when somebody is erased.
     std::filesystem::path mail_folder() const { return folder_ / "bevel-mail"; }
 

@@ -165,7 +165,7 @@ Result<std::vector<AskedBefore>> Library::asked_before(std::int64_t clip) const 
                 AskedBefore a{k.get<std::string>(), "", q.text(2)};
                 if (said)
                     for (const auto& d : *said)
-                        if (d.check + "/" + d.side == a.key) a.words = d.wording;
+                        if (d.key.text() == a.key) a.words = d.wording;
                 out.push_back(std::move(a));
             }
     }

@@ -401,6 +401,29 @@ std::vector<std::string> Library::mentions_of(const std::string& words) const {
     return out;
 }
 
+Result<BackedUp> Library::check_films(const std::stop_token& stop) const {
+    const auto list = clips();
+    if (!list) return tl::unexpected(list.error());
+    BackedUp out;
+    for (const auto& [name, sum] : films_of(*list)) {
+        if (stop.stop_requested()) return fail(Code::cancelled, "");
+        Clip c;
+        c.file = name;
+        const auto path = path_of(c);
+        std::error_code ec;
+        if (!fs::exists(path, ec)) {
+            ++out.missing;
+            continue;
+        }
+        const auto now = sum_of(path);
+        if (now.empty() || (!sum.empty() && now != sum))
+            out.damaged.push_back(path.filename().string());
+        else
+            ++out.films;
+    }
+    return out;
+}
+
 Result<BackedUp> Library::back_up_to(const fs::path& file, const std::string& day, bool without_damaged, const std::stop_token& stop,
                                      const std::function<void(double)>& progress) {
     BackedUp out;

@@ -329,8 +329,8 @@ void ArrivalsPage::cut_chosen() {
     connect(dialog, &PartsDialog::cut, this, [this, id = r->clip.id](const std::vector<StripPart>& parts) {
         std::vector<CutPart> all;
         for (const auto& p : parts) all.push_back({p.from_s, p.to_s, p.movement});
-        upkeep(tr("Cutting …"), [lib = session_.library, session = &session_, id, all](const std::stop_token&) -> Result<QString> {
-            return cut(*lib, *session, id, all).map([](const std::vector<std::int64_t>& ids) {
+        upkeep(tr("Cutting …"), [lib = session_.library, forms = session_.forms(), id, all](const std::stop_token&) -> Result<QString> {
+            return cut_into(*lib, forms, id, all).map([](const std::vector<std::int64_t>& ids) {
                 return ids.size() == 1 ? tr("Only this stretch counts now.")
                                        : tr("Cut into %n clips.", nullptr, static_cast<int>(ids.size()));
             });
@@ -369,8 +369,8 @@ void ArrivalsPage::set_by_hand() {
     if (!r || !by_hand(*r)) return;
     session_.files().run<Result<bool>>(
         this,
-        [lib = session_.library, session = &session_, id = r->clip.id](const std::stop_token& stop) {
-            return begin_by_hand(*lib, *session, id, stop);
+        [lib = session_.library, forms = session_.forms(), id = r->clip.id](const std::stop_token& stop) {
+            return begin_by_hand(*lib, forms, id, stop);
         },
         [this, id = r->clip.id](const Result<bool>& ok) {
             if (!ok) return form_->notice().problem(text::error(ok.error()));
@@ -682,7 +682,7 @@ void ArrivalsPage::write_guide(const Movement& movement, const QString& file) {
 
 void ArrivalsPage::refresh() {
     session_.background->run<Result<Listed>>(
-        this, [lib = session_.library, q = query()](std::stop_token) { return list(*lib, q); },
+        this, [lib = session_.library, q = query()](std::stop_token) { return list_clips(*lib, q); },
         [this](Result<Listed> l) {
             if (l) all_ = l->all;
             if (l)

@@ -1,4 +1,5 @@
 #include "ui/arrivals/clip_form.h"
+#include "core/review/free.h"
 #include "ui/arrivals/finding_queue.h"
 #include "ui/arrivals/inbox.h"
 #include "ui/arrivals/live_body.h"
@@ -522,13 +523,13 @@ void ClipForm::confirm() {
 
 void ClipForm::judge_again(const Person& person, const Clip& changed) {
     notice_->say(tr("Judging …"));
-    session_.background->run<Result<QString>>(
+    session_.background->run<Result<Looked>>(
         session_.jobs,
-        [lib = session_.library, session = &session_, person, clip = changed](std::stop_token) {
-            return judge(*lib, *session, person, clip);
+        [lib = session_.library, forms = session_.forms(), person, clip = changed](std::stop_token) {
+            return judge_clip(*lib, forms, person, clip);
         },
-        [form = QPointer<ClipForm>(this), session = &session_, person, changed](const Result<QString>& word) {
-            if (form && word) form->notice_->say(*word);
+        [form = QPointer<ClipForm>(this), session = &session_, person, changed](const Result<Looked>& word) {
+            if (form && word) form->notice_->say(text::looked(*word));
             if (form && !word)
                 form->notice_->problem(text::error(word.error()), tr("Try again"), [form, person, changed] {
                     if (form) form->judge_again(person, changed);

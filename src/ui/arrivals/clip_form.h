@@ -1,7 +1,7 @@
 // About the chosen clip: whose it is, which movement, from where. What the clip tells itself stands there as a guess, with how sure it is.
 #pragma once
-#include "store/intake.h"
-#include "ui/arrivals/taking_in.h"
+#include "desk/found.h"
+#include "desk/intake.h"
 #include "ui/shell/notice.h"
 #include <QFrame>
 

@@ -26,7 +26,7 @@ void FindingQueue::go_on() {
             ClipQuery line;
             line.states = {ClipState::waiting};
             line.most = 100000;
-            auto all = list(*lib, line);
+            auto all = list_clips(*lib, line);
             if (!all || lib->read_only()) return all;
             // One that ended the program twice in the middle is left alone until somebody asks for it.
             for (auto& r : all->rows)
@@ -116,13 +116,13 @@ void FindingQueue::start(const ClipRow& row) {
     emit started(running_);
     session_.finder->run<QString>(
         this,
-        [lib = session_.library, session = &session_, order, stop = stop_](const std::stop_token& quit) {
+        [lib = session_.library, forms = session_.forms_now(), order, stop = stop_](const std::stop_token& quit) {
             const std::stop_callback forward(quit, [&] { stop->request_stop(); });
             if (quit.stop_requested()) return QString(); // it goes on at the next start
             (void)lib->begin_attempt(order.clip.id);
             QString problem;
             try {
-                problem = find_body(*lib, *session, order, stop->get_token());
+                if (const auto why = find_body(*lib, forms, order, stop->get_token())) problem = text::error(*why);
             } catch (const std::exception& e) { // what a library throws on a bad clip or a bad day is this clip's own trouble
                 const std::string why = std::string("unreadable: ") + e.what();
                 (void)lib->set_clip_state(order.clip.id, ClipState::failed, why);

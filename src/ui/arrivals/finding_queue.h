@@ -1,6 +1,6 @@
 // Bodies are looked for in one clip after the other, whatever place is shown. On the interface thread.
 #pragma once
-#include "ui/arrivals/taking_in.h"
+#include "desk/intake.h"
 #include "ui/jobs/jobs.h"
 #include "ui/shell/workspace.h"
 #include <map>

@@ -64,7 +64,7 @@ void Inbox::next() {
         [lib = session_.library, file = file.toStdString(), mirrored = session_.settings.mirrored, even = again_.remove(file), stop,
          progress](const std::stop_token& quit) {
             const std::stop_callback forward(quit, [&] { stop->request_stop(); });
-            return ui::take(*lib, file, even, mirrored, stop->get_token(), progress);
+            return bevel::take_in(*lib, file, even, mirrored, stop->get_token(), progress);
         },
         [this, job, file, name](const Result<Taken>& taken) {
             const bool cancelled = !taken && taken.error().code == Code::cancelled;

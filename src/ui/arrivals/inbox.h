@@ -1,6 +1,6 @@
 // Files on their way in: dropped, chosen, or found in a watched folder once they are whole. One after the other, whatever place is shown.
 #pragma once
-#include "ui/arrivals/taking_in.h"
+#include "desk/intake.h"
 #include "ui/jobs/jobs.h"
 #include "ui/shell/workspace.h"
 #include <QFileSystemWatcher>

@@ -23,11 +23,11 @@ namespace bevel::ui {
 namespace {
 
 /// The clip's body put on the ground and measured.
-Result<std::shared_ptr<const ShownClip>> load_shown(const Library& lib, const Session& session, const ClipRow& row) {
+Result<std::shared_ptr<const ShownClip>> load_shown(const Library& lib, const Forms& forms, const ClipRow& row) {
     auto track = lib.load_track(row.clip.id);
     if (!track) return tl::unexpected(track.error());
     track->layers.mirrored = row.clip.mirrored;
-    const auto options = review_options(session, row.clip, row.person);
+    const auto options = review_options(forms, row.clip, row.person);
     MotionOptions o;
     o.view = options.view;
     if (row.person.id != 0) o.stature_m = options.stature_m;
@@ -324,7 +324,8 @@ void LearnDialog::show_clip(qint64 id) {
     say(tr("Opening …"));
     settle();
     session_.background->run<Result<std::shared_ptr<const ShownClip>>>(
-        this, [lib = session_.library, session = &session_, row = it->second](std::stop_token) { return load_shown(*lib, *session, row); },
+        this,
+        [lib = session_.library, forms = session_.forms(), row = it->second](std::stop_token) { return load_shown(*lib, forms, row); },
         [this, id](const Result<std::shared_ptr<const ShownClip>>& c) {
             busy_ = false;
             if (!c) {
@@ -567,13 +568,13 @@ void LearnDialog::learn_now() {
     settle();
     session_.files().run<Result<Learned>>(
         this,
-        [lib = session_.library, session = &session_, rows, layout = layout_, o,
+        [lib = session_.library, forms = session_.forms(), rows, layout = layout_, o,
          nearest = nearest ? std::optional<Movement>(*nearest) : std::nullopt](const std::stop_token& stop) mutable -> Result<Learned> {
             std::vector<std::shared_ptr<const ShownClip>> clips;
             std::vector<Showing> showings;
             for (const auto& row : rows) {
                 if (stop.stop_requested()) return fail(Code::cancelled, "");
-                auto c = load_shown(*lib, *session, row);
+                auto c = load_shown(*lib, forms, row);
                 if (!c) return tl::unexpected(c.error());
                 clips.push_back(*c);
                 // By its day and side: a movement is carried to others, and outlives whoever is erased.

@@ -1,7 +1,7 @@
 #include "ui/ground/ground_page.h"
 #include "core/ground/derive.h"
 #include "core/review/look.h"
-#include "ui/ground/errors_of.h"
+#include "desk/ground.h"
 #include "ui/ground/point_strip.h"
 #include "ui/ground/points_panel.h"
 #include "ui/ground/room_panel.h"
@@ -332,16 +332,16 @@ void GroundPage::change(const QString& what, GroundMarks after) {
 
 /// A clip that could not be judged: perhaps it can be now.
 void GroundPage::judge_anew() {
-    session_.background->run<std::pair<Result<QString>, Result<Clip>>>(
+    session_.background->run<std::pair<Result<Looked>, Result<Clip>>>(
         this,
-        [lib = session_.library, session = &session_, clip = clip_.id](std::stop_token) {
-            auto said = look_again(*lib, *session, clip);
+        [lib = session_.library, forms = session_.forms(), clip = clip_.id](std::stop_token) {
+            auto said = look_again(*lib, forms, clip);
             return std::pair{std::move(said), lib->clip(clip)};
         },
-        [this](const std::pair<Result<QString>, Result<Clip>>& now) {
+        [this](const std::pair<Result<Looked>, Result<Clip>>& now) {
             if (!now.second || now.second->id != clip_.id) return;
             clip_ = *now.second;
-            if (clip_.state != ClipState::failed && now.first) notice_->say(*now.first);
+            if (clip_.state != ClipState::failed && now.first) notice_->say(text::looked(*now.first));
             session_.workspace->touched(clip_.id);
         });
 }

@@ -1,7 +1,8 @@
 // A frame of the clip on which the ground is marked and points are mended: by mouse or by keys.
 #pragma once
-#include "ui/arrivals/taking_in.h"
+#include "desk/intake.h"
 #include "ui/ground/ground_marks.h"
+#include "ui/shell/session.h"
 #include <QImage>
 #include <QWidget>
 

@@ -1,6 +1,6 @@
 // Own words with fields between them, each drawn as one piece with what it says now.
 #pragma once
-#include "ui/letter/fields.h"
+#include "ui/paint/fields.h"
 #include <QTextEdit>
 #include <QTextObjectInterface>
 

@@ -137,7 +137,7 @@ void LetterPage::fill_fields() {
     for (const auto& [key, change] : better_) add({QStringLiteral("change"), clip, key});
     for (int i = 0; i < corrections_->count(); ++i)
         if (const Finding* f = finding(corrections_->item(i)->data(Qt::UserRole).toString()); f && !f->by_hand)
-            add({QStringLiteral("figure"), clip, finding_key(*f)});
+            add({QStringLiteral("figure"), clip, FindingKey::of(*f)});
 }
 
 void LetterPage::say_status() {
@@ -204,10 +204,10 @@ void LetterPage::copy_text() {
     working(tr("Composing the words …"));
     session_.background->run<Result<QString>>(
         this,
-        [lib = session_.library, session = &session_, o = order()](std::stop_token) -> Result<QString> {
+        [lib = session_.library, catalogue = session_.catalogue, o = order()](std::stop_token) -> Result<QString> {
             LetterOrder words = o;
             words.record.short_form = true;
-            auto c = compose(words, *lib, session->catalogue);
+            auto c = compose(words, *lib, catalogue);
             if (!c) return tl::unexpected(c.error());
             return letter_text(*c);
         },
@@ -252,8 +252,8 @@ void LetterPage::open_mail() {
     const QString file = mail_folder(*session_.library) + QLatin1Char('/') + file_name(QStringLiteral("pdf"));
     session_.background->run<Result<Outgoing>>(
         this,
-        [lib = session_.library, session = &session_, o = order(), path = file.toStdString()](std::stop_token) {
-            return send_letter(o, path, *lib, session->catalogue);
+        [lib = session_.library, catalogue = session_.catalogue, o = order(), path = file.toStdString()](std::stop_token) {
+            return send_letter(o, path, *lib, catalogue);
         },
         [this, file](const Result<Outgoing>& out) {
             working({});

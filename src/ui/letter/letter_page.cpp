@@ -49,7 +49,7 @@ void print_letter(QPrinter& printer, const LetterContent& c) {
 }
 
 QString key_of(const Finding& f) {
-    return QString::fromStdString(finding_key(f));
+    return QString::fromStdString(FindingKey::of(f).text());
 }
 
 } // namespace
@@ -103,7 +103,7 @@ void LetterPage::open_clip(qint64 id) {
         std::vector<LetterRecord> letters;
         std::string signed_by, place;
         PersonFacts facts;
-        std::map<std::string, ShownChange> better;
+        Better better;
         std::vector<OwnForm> templates;
     };
     leave();
@@ -118,13 +118,13 @@ void LetterPage::open_clip(qint64 id) {
     settle();
     session_.background->run<Loaded>(
         this,
-        [lib = session_.library, session = &session_, id](std::stop_token) {
-            Loaded l{load_review(*lib, *session, id), {}, lib->setting("signed_by"), lib->setting("place"), {}, {}, {}};
+        [lib = session_.library, forms = session_.forms(), tongue = spoken_language().toStdString(), id](std::stop_token) {
+            Loaded l{load_review(*lib, forms, id, tongue), {}, lib->setting("signed_by"), lib->setting("place"), {}, {}, {}};
             if (auto letters = lib->letters(id)) l.letters = std::move(*letters);
             if (auto own = lib->own_forms(Own::letter)) l.templates = std::move(*own);
             if (!l.open) return l;
             if (auto facts = lib->facts((*l.open)->person.id)) l.facts = std::move(*facts);
-            if (auto better = better_in(**l.open, *lib)) l.better = std::move(*better);
+            if (auto better = better_in(*lib, (*l.open)->clip, *(*l.open)->review)) l.better = std::move(*better);
             return l;
         },
         [this, run](Loaded l) {
@@ -162,7 +162,7 @@ void LetterPage::show_choices() {
     const Units units = units_of_letter();
     // What has become better beyond its errors comes first: that is what somebody worked for.
     for (const auto& [key, change] : better_)
-        praise_->addItem(better_words(key, change, session_.catalogue, units), QString::fromStdString("better:" + key));
+        praise_->addItem(better_words(key, change, session_.catalogue, units), QString::fromStdString(Praise{true, key}.text()));
     int chosen = 0;
     // What holds in every part; where nothing does, what holds in one.
     for (const bool everywhere : {true, false}) {
@@ -173,22 +173,17 @@ void LetterPage::show_choices() {
     }
     for (const auto& f : open_->review->findings) {
         const QString key = key_of(f);
-        Choice choice = Choice::open;
-        QString cue = said(f.cue);
-        for (const auto& d : open_->decisions)
-            if (is_of(d.check + "/" + d.side, f)) {
-                choice = d.choice;
-                if (!d.wording.empty()) cue = QString::fromStdString(d.wording);
-            }
-        if (choice != Choice::kept || (f.verdict != Verdict::outside && f.verdict != Verdict::edge)) continue;
+        const Decision d = decision_of(open_->decisions, f);
+        const QString cue = d.wording.empty() ? said(f.cue) : QString::fromStdString(d.wording);
+        if (d.choice != Choice::kept || (f.verdict != Verdict::outside && f.verdict != Verdict::edge)) continue;
         const auto remark = remark_of(f, open_->review->findings);
         if (remark.front() != &f) continue; // one correction, whatever sides it shows on
         auto* item = new QListWidgetItem(text::headline(f, session_.catalogue, units) + QLatin1Char('\n') + cue, corrections_);
         item->setData(Qt::UserRole, key);
         item->setFlags(Qt::ItemIsEnabled | Qt::ItemIsSelectable | Qt::ItemIsUserCheckable);
-        const bool on =
-            saved ? std::any_of(saved->checks.begin(), saved->checks.end(), [&](const std::string& k) { return is_of_remark(k, remark); })
-                  : chosen < 3;
+        const bool on = saved ? std::any_of(saved->checks.begin(), saved->checks.end(),
+                                            [&](const std::string& k) { return means_one_of(FindingKey::read(k), remark); })
+                              : chosen < 3;
         item->setCheckState(on && chosen < 3 ? Qt::Checked : Qt::Unchecked);
         chosen += item->checkState() == Qt::Checked ? 1 : 0;
     }
@@ -352,11 +347,11 @@ void LetterPage::render() {
     const int run = ++run_;
     session_.background->run<Result<LetterContent>>(
         this,
-        [lib = session_.library, session = &session_, order = order()](std::stop_token) -> Result<LetterContent> {
+        [lib = session_.library, catalogue = session_.catalogue, order = order()](std::stop_token) -> Result<LetterContent> {
             if (auto saved = lib->save_letter(order.record); !saved) return tl::unexpected(saved.error());
             (void)lib->set_setting("signed_by", order.record.signed_by);
             (void)lib->set_setting("place", order.record.place);
-            return compose(order, *lib, session->catalogue);
+            return compose(order, *lib, catalogue);
         },
         [this, run](Result<LetterContent> content) {
             if (run != run_) return; // an older one is dropped
@@ -412,10 +407,10 @@ void LetterPage::saved(const QString& file) {
 void LetterPage::failed(const Error& e, std::function<void()> again) {
     if (e.code == Code::write_failed)
         message_->problem(text::error(e), tr("Save elsewhere …"), std::move(again));
-    else if (e.code == Code::bad_value && e.context.starts_with("changed: "))
+    else if (e.code == Code::no_longer_so)
         message_->problem(text::error(e), tr("Look at it"),
                           [this] { session_.workspace->go(QStringLiteral("review"), {open_ ? open_->clip.id : 0}); });
-    else if (e.code == Code::bad_value)
+    else if (e.code == Code::tells || e.code == Code::no_field || e.code == Code::bad_value)
         message_->problem(text::error(e), tr("Change the words"), [this] {
             tabs_->setCurrentIndex(1);
             opening_->setFocus();
@@ -440,8 +435,8 @@ void LetterPage::export_to(const QString& file) {
     working(tr("Writing the letter …"));
     session_.background->run<Result<Outgoing>>(
         this,
-        [lib = session_.library, session = &session_, order = order(), path = file.toStdString()](std::stop_token) {
-            return send_letter(order, path, *lib, session->catalogue);
+        [lib = session_.library, catalogue = session_.catalogue, order = order(), path = file.toStdString()](std::stop_token) {
+            return send_letter(order, path, *lib, catalogue);
         },
         [this, file](const Result<Outgoing>& sent) {
             working({});
@@ -475,8 +470,8 @@ void LetterPage::print() {
     working(tr("Composing the page …"));
     session_.background->run<Result<LetterContent>>(
         this,
-        [lib = session_.library, session = &session_, order = order()](std::stop_token) {
-            return compose(order, *lib, session->catalogue);
+        [lib = session_.library, catalogue = session_.catalogue, order = order()](std::stop_token) {
+            return compose(order, *lib, catalogue);
         },
         [this, order = order()](const Result<LetterContent>& content) {
             working({});

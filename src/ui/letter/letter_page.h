@@ -1,7 +1,7 @@
 // Choosing up to three kept findings and one thing that went well; the page as it will look; PDF and HTML.
 #pragma once
-#include "ui/letter/sending.h"
 #include "ui/letter/templates.h"
+#include "ui/paint/sending.h"
 #include "ui/review/review_state.h"
 #include "ui/shell/notice.h"
 #include "ui/shell/place.h"
@@ -115,7 +115,7 @@ private:
     std::vector<OwnForm> own_; // templates of one's own
     bool failing_ = false;     // the page could not be composed
     std::map<std::string, WithCorrection> with_;
-    std::map<std::string, ShownChange> better_;
+    Better better_;
     PersonFacts facts_;
     LetterRecord status_of_; // how it was sent and answered, as kept
     QLineEdit *signed_ = nullptr, *place_ = nullptr;

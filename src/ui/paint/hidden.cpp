@@ -299,7 +299,7 @@ Result<LetterContent> hidden(LetterContent c, const Identity& who) {
     }
     if (!unsure.isEmpty()) {
         unsure.removeDuplicates();
-        return fail(Code::bad_value, "identity: " + unsure.join(QStringLiteral(", ")).toStdString());
+        return fail(Code::tells, unsure.join(QStringLiteral(", ")).toStdString());
     }
     return c;
 }

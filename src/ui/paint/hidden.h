@@ -10,7 +10,7 @@ struct Identity {
     QString alias{};   // stands for the name; empty: "a student"
 };
 
-/// The letter without its student: name in every text and title, the date if asked. bad_value "identity: WORDS" where a word may still tell
+/// The letter without its student: name in every text and title, the date if asked. Code::tells, with the word, where a word may still tell
 /// (a longer word with the name in it, the sender's own name), so that a person looks at it.
 Result<LetterContent> hidden(LetterContent c, const Identity& who);
 

@@ -293,17 +293,15 @@ QString homework_words(const Homework& h, const std::vector<Movement>* movements
     return name.isEmpty() ? how.join(QStringLiteral(", ")) : QStringLiteral("%1: %2").arg(name, how.join(QStringLiteral(", ")));
 }
 
-std::string finding_key(const Finding& f) {
-    return f.key() + "/" + (!f.side ? "" : *f.side == Side::left ? "left" : "right");
+namespace {
+/// The instructor's own words for a finding: of this very end of the band, else of an older decision that names none.
+std::string wording_of(const std::vector<Decision>& decisions, const Finding& f) {
+    std::string out;
+    for (const auto& d : decisions)
+        if (d.key == FindingKey::of(f) || (out.empty() && d.key.means(f))) out = d.wording;
+    return out;
 }
-
-bool is_of(const std::string& key, const Finding& f) {
-    return key == finding_key(f) || key == f.check + finding_key(f).substr(f.key().size());
-}
-
-bool is_of_remark(const std::string& key, const std::vector<const Finding*>& remark) {
-    return std::any_of(remark.begin(), remark.end(), [&](const Finding* f) { return is_of(key, *f); });
-}
+} // namespace
 
 LetterContent compose_letter(const LetterSource& source, const Catalogue& catalogue, const Theme& theme) {
     LetterContent c;
@@ -317,8 +315,8 @@ LetterContent compose_letter(const LetterSource& source, const Catalogue& catalo
         item.moment = phase.isEmpty() ? text::time(f.time_s) : QStringLiteral("%1, %2").arg(phase, text::time(f.time_s));
         if (source.review->partner) // two clips, two clocks
             item.moment = QStringLiteral("%1, %2").arg(item.moment, text::view(source.review->of(f).motion.view));
-        const auto own = std::find_if(source.wording.begin(), source.wording.end(), [&](const auto& w) { return is_of(w.first, f); });
-        item.cue = own != source.wording.end() && !own->second.isEmpty() ? own->second : said(f.cue);
+        const std::string own = wording_of(source.decisions, f);
+        item.cue = !own.empty() ? QString::fromStdString(own) : said(f.cue);
         const QString unit = QString::fromStdString(f.unit);
         if (!f.by_hand)
             item.figure = LetterWords::tr("%1 (± %2; aim: %3), %4")
@@ -327,7 +325,8 @@ LetterContent compose_letter(const LetterSource& source, const Catalogue& catalo
         if (const QString where = text::where(remark_of(f, source.review->findings), movement); !f.by_hand && !where.isEmpty())
             item.figure = QStringLiteral("%1; %2").arg(item.figure, where);
         item.caution = text::caution_of(f);
-        const auto with = std::find_if(source.with.begin(), source.with.end(), [&](const auto& w) { return is_of(w.first, f); });
+        const auto with =
+            std::find_if(source.with.begin(), source.with.end(), [&](const auto& w) { return FindingKey::read(w.first).means(f); });
         if (with != source.with.end()) {
             item.image = said(with->second.image);
             for (const auto& d : movement.drills)

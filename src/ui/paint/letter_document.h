@@ -43,8 +43,8 @@ struct LetterSource {
     std::filesystem::path partner_clip; // of the other clip of a pair
     const Track* partner_track = nullptr;
     std::vector<Finding> corrections;                 // at most three are used, in this order
-    std::map<std::string, QString> wording;           // the instructor's own, by key
-    std::map<std::string, WithCorrection> with;       // drill, image, homework, by key
+    std::vector<Decision> decisions;                  // with the instructor's own words
+    std::map<std::string, WithCorrection> with;       // drill, image, homework, by text of the key
     const std::vector<Movement>* movements = nullptr; // names of what is to be practised
     bool hide_identity = false;
     bool pictures = true;
@@ -52,10 +52,6 @@ struct LetterSource {
 };
 /// "twice a day, 3 a side, holding 20 s", after the movement's name.
 QString homework_words(const Homework& h, const std::vector<Movement>* movements);
-std::string finding_key(const Finding& f);
-/// Whether a kept key means this finding; older ones do not name a direction.
-bool is_of(const std::string& key, const Finding& f);
-bool is_of_remark(const std::string& key, const std::vector<const Finding*>& remark);
 /// The corrections with their moments, figures, cautions and pictures, and the cautions of the movement. Reads frames of the clip: off the
 /// interface thread only. Names, date and free text are the caller's.
 LetterContent compose_letter(const LetterSource& source, const Catalogue& catalogue, const Theme& theme);

@@ -399,8 +399,8 @@ void PeoplePage::measure_next() {
     const int run = ++measuring_;
     session_.files().run<Result<bool>>(
         this,
-        [lib = session_.library, session = &session_, clip = sheet_->unmeasured.front()](std::stop_token) -> Result<bool> {
-            const auto open = load_review(*lib, *session, clip);
+        [lib = session_.library, forms = session_.forms(), clip = sheet_->unmeasured.front()](std::stop_token) -> Result<bool> {
+            const auto open = load_review(*lib, forms, clip, {});
             // What cannot be judged has no figures, and that is kept too.
             return lib->keep_figures(clip, open ? figures_of(*(*open)->review) : std::vector<KeptFigure>());
         },

@@ -1,4 +1,5 @@
 #include "ui/practice/needs_form.h"
+#include "core/days.h"
 #include "ui/text/practice_words.h"
 #include <nlohmann/json.hpp>
 #include <QCheckBox>
@@ -13,58 +14,6 @@
 #include <QSpinBox>
 
 namespace bevel::ui {
-
-Result<PersonNeeds> person_needs(const Library& library, std::int64_t id, const std::string& today) {
-    PersonNeeds n;
-    const auto people = library.people();
-    if (!people) return tl::unexpected(people.error());
-    for (const auto& p : *people)
-        if (p.id == id) n.person = p;
-    auto facts = library.facts(id);
-    auto agreements = library.agreements(id);
-    const auto letters = library.letter_lines(id);
-    ClipQuery of;
-    of.person = id;
-    const auto clips = library.find_clips(of);
-    if (!facts) return tl::unexpected(facts.error());
-    if (!agreements) return tl::unexpected(agreements.error());
-    if (!letters) return tl::unexpected(letters.error());
-    if (!clips) return tl::unexpected(clips.error());
-    n.facts = std::move(*facts);
-    for (auto& a : *agreements)
-        if ((a.from_day.empty() || a.from_day <= today) && (a.until_day.empty() || a.until_day >= today))
-            n.agreements.push_back(std::move(a));
-    for (const auto& c : *clips)
-        if (!c.movement.empty() && std::find(n.practised.begin(), n.practised.end(), c.movement) == n.practised.end())
-            n.practised.push_back(c.movement);
-    for (const auto& t : n.facts.taught)
-        if (std::find(n.practised.begin(), n.practised.end(), t.movement) == n.practised.end()) n.practised.push_back(t.movement);
-    // The newest letter about each movement, as it went out, with its homework.
-    std::vector<std::string> seen;
-    for (const auto& l : *letters) {
-        if (l.sent_on.empty() || std::find(seen.begin(), seen.end(), l.movement) != seen.end()) continue;
-        seen.push_back(l.movement);
-        const auto drafts = library.letters(l.clip);
-        if (!drafts || drafts->empty()) continue;
-        for (const auto& key : drafts->front().checks) {
-            std::string check = key.substr(0, key.rfind('/'));
-            for (const char* end : {".low", ".high"})
-                if (check.ends_with(end)) check.resize(check.size() - std::string_view(end).size());
-            AskedFor a;
-            a.movement = l.movement;
-            for (const auto& rule : rule_book().rules)
-                for (const auto& rc : rule.checks)
-                    if (rc.check.id == check) a.rule = rule.id;
-            if (const auto w = drafts->front().with.find(key); w != drafts->front().with.end()) {
-                a.drill = w->second.drill;
-                a.a_side = w->second.homework.a_side;
-                a.hold_s = w->second.homework.hold_s;
-            }
-            if (n.asked.size() < 3) n.asked.push_back(a);
-        }
-    }
-    return n;
-}
 
 QCheckBox* NeedsForm::check(const char* name, const QString& label, const QString& tip) {
     auto* c = new QCheckBox(label);
@@ -283,7 +232,7 @@ void NeedsForm::say_known() {
     for (const auto& one : group_known_) {
         QStringList limits;
         for (const auto& a : one.agreements)
-            if (a.check.starts_with("limit.")) limits << text::check_name(a.check, session_.catalogue);
+            if (!a.limit().empty()) limits << text::check_name(a.check, session_.catalogue);
         if (!limits.isEmpty())
             words << tr("%1: %2").arg(QString::fromStdString(one.facts.alias.empty() ? one.person.name : one.facts.alias),
                                       limits.join(QStringLiteral(", ")));
@@ -296,7 +245,7 @@ void NeedsForm::say_known() {
                      .arg(m ? said(m->name) : QString::fromStdString(a.movement), r ? said(r->name) : QString::fromStdString(a.rule));
     }
     for (const auto& a : known.agreements)
-        if (a.check.starts_with("limit.")) words << text::check_name(a.check, session_.catalogue);
+        if (!a.limit().empty()) words << text::check_name(a.check, session_.catalogue);
     asked_->setText(words.isEmpty() ? tr("Nothing by letters or agreements.") : words.join(QLatin1Char('\n')));
 }
 
@@ -325,37 +274,11 @@ Needs NeedsForm::needs() const {
         if (c->isChecked()) n.themes.insert(id);
     n.helper = helper_->isChecked();
     n.chair = chair_->isChecked(), n.wall = wall_->isChecked(), n.stick = stick_->isChecked();
-    if (person() == 0) {
-        // What any of them cannot do, nobody is led to do; what nobody was taught is not taken for known.
-        for (const auto& one : group_known_) {
-            for (const auto& a : one.agreements)
-                if (a.check.starts_with("limit.")) n.limits.insert(a.check.substr(6));
-            if (one.facts.balance_step > 0)
-                n.balance_step = n.balance_step == 0 ? one.facts.balance_step : std::min(n.balance_step, one.facts.balance_step);
-            for (const auto& a : one.asked)
-                if (n.asked.size() < 3 && std::none_of(n.asked.begin(), n.asked.end(),
-                                                       [&](const AskedFor& x) { return x.movement == a.movement && x.rule == a.rule; }))
-                    n.asked.push_back(a);
-            for (const auto& id : one.practised)
-                if (std::all_of(
-                        group_known_.begin(), group_known_.end(),
-                        [&](const PersonNeeds& x) { return std::find(x.practised.begin(), x.practised.end(), id) != x.practised.end(); }) &&
-                    std::find(n.practised.begin(), n.practised.end(), id) == n.practised.end())
-                    n.practised.push_back(id);
-        }
-    } else {
-        n.asked = known_.asked;
-        n.practised = known_.practised;
-        n.balance_step = known_.facts.balance_step;
-        for (const auto& t : known_.facts.taught)
-            if (!t.version.empty()) n.versions[t.movement] = t.version;
-        for (const auto& a : known_.agreements)
-            if (a.check.starts_with("limit.")) n.limits.insert(a.check.substr(6));
-    }
+    person() == 0 ? know_group(n, group_known_) : know_person(n, known_);
     std::vector<std::string> wanted;
     for (int i = 0; i < wanted_->count(); ++i) wanted.push_back(wanted_->item(i)->data(Qt::UserRole).toString().toStdString());
     // What serves as well takes turns from day to day.
-    n.seed = static_cast<std::uint64_t>(QDate::currentDate().toJulianDay()) * 1000003 + static_cast<std::uint64_t>(person());
+    n.seed = seed_of_day(today(), person());
     grow_->isChecked() && wanted.size() > 1 ? n.sequence = wanted : n.wanted = wanted;
     return n;
 }

@@ -1,6 +1,6 @@
 // What is at hand and asked for today: time, person, body, place, themes.
 #pragma once
-#include "core/practice/plan.h"
+#include "desk/needs.h"
 #include "ui/shell/session.h"
 #include <QWidget>
 
@@ -12,16 +12,6 @@ class QListWidget;
 class QSpinBox;
 
 namespace bevel::ui {
-
-/// What the library knows that a plan is made from.
-struct PersonNeeds {
-    Person person;
-    PersonFacts facts;
-    std::vector<Agreement> agreements; // in force today
-    std::vector<AskedFor> asked;
-    std::vector<std::string> practised;
-};
-Result<PersonNeeds> person_needs(const Library& library, std::int64_t person, const std::string& today);
 
 class NeedsForm : public QWidget {
     Q_OBJECT

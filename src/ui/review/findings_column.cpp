@@ -1,4 +1,5 @@
 #include "ui/review/findings_column.h"
+#include "core/review/free.h"
 #include "ui/paint/letter_document.h"
 #include "ui/review/reword_dialog.h"
 #include "ui/review/which_box.h"
@@ -82,7 +83,7 @@ QWidget* FindingsColumn::card(const Finding& f, const std::vector<const Finding*
              : QString::fromStdString(f.rule));
     head->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
     connect(head, &QPushButton::clicked, this, [this, f] { make_current(f); });
-    if (const auto* now = current(); now && finding_key(*now) == finding_key(f)) card->setProperty("current", true);
+    if (const auto* now = current(); now && FindingKey::of(*now) == FindingKey::of(f)) card->setProperty("current", true);
     grid->addWidget(head, 0, 1);
     QStringList facts;
     if (f.by_hand) {
@@ -115,7 +116,7 @@ QWidget* FindingsColumn::card(const Finding& f, const std::vector<const Finding*
                                          [this, f](bool) { emit taken_out(f); })
                           : small_button(tr("Why"), "why", tr("Why: %1").arg(head->text()), false, false, [this, f](bool) { show_why(f); });
     if (!f.by_hand) why->setToolTip(tr("What this rests on: moments, band and whose it is, parts of the error, what it may cause"));
-    if (const auto it = state_.open->repeated.find(finding_key(f)); it != state_.open->repeated.end()) {
+    if (const auto it = state_.open->repeated.find(FindingKey::of(f)); it != state_.open->repeated.end()) {
         const auto& drills = state_.open->review->movement.drills;
         const auto drill = std::find_if(drills.begin(), drills.end(),
                                         [&](const Drill& d) { return std::find(d.rules.begin(), d.rules.end(), f.rule) != d.rules.end(); });
@@ -204,12 +205,12 @@ std::vector<const Finding*> FindingsColumn::in_hand() const {
 const Finding* FindingsColumn::current() const {
     const auto all = in_hand();
     for (const auto* f : all)
-        if (finding_key(*f) == current_) return f;
+        if (FindingKey::of(*f) == current_) return f;
     return all.empty() ? nullptr : all.front();
 }
 
 void FindingsColumn::make_current(const Finding& f) {
-    current_ = finding_key(f);
+    current_ = FindingKey::of(f);
     const Finding now = f; // the cards are made anew
     state_.set_family(now.family);
     state_.go_to(now);
@@ -423,7 +424,7 @@ void FindingsColumn::add_agreements(QBoxLayout* box) {
         words->setWordWrap(true);
         words->setObjectName(QStringLiteral("agreement"));
         row->addWidget(words, 1);
-        if (!a.check.starts_with("limit.")) // those are changed in People
+        if (a.limit().empty()) // those are changed in People
             row->addWidget(small_button(tr("Change …"), "changeAgreement", tr("Change: %1").arg(words->text()), false, false,
                                         [this, check = a.check](bool) { emit agree(QString::fromStdString(check)); }),
                            0, Qt::AlignTop);

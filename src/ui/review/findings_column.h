@@ -17,8 +17,8 @@ public:
     void fill();
     /// The finding that keys speak of: outside or at the edge, in the order shown. Null without any.
     const Finding* current() const;
-    void begin_anew() { current_.clear(); } // another clip is open
-    void step(int by);                      // to the next or the one before; its moment is shown
+    void begin_anew() { current_ = {}; } // another clip is open
+    void step(int by);                   // to the next or the one before; its moment is shown
     void decide_current(Choice choice);
     void reword_current();
 
@@ -50,7 +50,7 @@ private:
 
     const Session& session_;
     ReviewState& state_;
-    std::string current_; // key and side
+    FindingKey current_;
     QComboBox* scope_ = nullptr;
     QScrollArea* list_ = nullptr;
 };

@@ -26,11 +26,11 @@ void ReviewPage::want_model(bool on) {
 void ReviewPage::show_model() {
     session_.background->run<Loaded>(
         this,
-        [lib = session_.library, session = &session_, id = state_.open->clip.id,
+        [lib = session_.library, forms = session_.forms(), tongue = spoken_language().toStdString(), id = state_.open->clip.id,
          movement = state_.open->review->movement.id](std::stop_token) -> Loaded {
             const auto model = lib->model_of(movement);
             if (model == 0 || model == id) return std::shared_ptr<const OpenReview>();
-            return load_review(*lib, *session, model);
+            return load_review(*lib, forms, model, tongue);
         },
         [this, of = state_.open](Loaded model) {
             if (of != state_.open || !model_wanted_) return; // another clip was opened, or it is no longer wanted
@@ -46,9 +46,8 @@ void ReviewPage::show_model() {
 void ReviewPage::show_before() {
     session_.background->run<Loaded>(
         this,
-        [lib = session_.library, session = &session_, id = std::exchange(before_wanted_, 0)](std::stop_token) -> Loaded {
-            return load_review(*lib, *session, id);
-        },
+        [lib = session_.library, forms = session_.forms(), tongue = spoken_language().toStdString(),
+         id = std::exchange(before_wanted_, 0)](std::stop_token) -> Loaded { return load_review(*lib, forms, id, tongue); },
         [this, of = state_.open](Loaded before) {
             if (of != state_.open) return;
             if (!before) return problem(before.error());
@@ -136,7 +135,7 @@ void ReviewPage::keep_seen(const QString& what, const Remark& s, bool there) {
                         if (!on) return lib->drop_seen(s.id);
                         if (auto ok = lib->save_seen(s); !ok) return tl::unexpected(ok.error());
                         // What was written down is meant to be said.
-                        return lib->decide(s.clip, {"seen:" + std::to_string(s.id), s.side, Choice::kept, "", ""});
+                        return lib->decide(s.clip, {FindingKey::seen_check(s.id), s.side, Choice::kept});
                     });
                 },
                 [this, clip = s.clip](const Result<bool>& ok) {

@@ -1,4 +1,5 @@
 #include "ui/review/review_page.h"
+#include "core/review/free.h"
 #include "ui/paint/letter_document.h"
 #include "ui/review/agreement_dialog.h"
 #include "ui/review/figures_table.h"
@@ -64,7 +65,7 @@ ReviewPage::ReviewPage(Session& session, QWidget* parent) : Place(session, "revi
     });
     connect(session_.workspace, &Workspace::judged_anew, this, [this] {
         if (!state_.open) return;
-        if (auto now = judged_by_bands(*state_.open, session_, state_.decisions)) {
+        if (auto now = judged_by_bands(*state_.open, session_.forms(), state_.decisions)) {
             show_judged(std::move(now));
         } else {
             isVisible() ? reload() : again_.start();
@@ -182,7 +183,7 @@ void ReviewPage::build() {
             [this](const Finding& f) { emit show_me(state_.open->review->movement.id, f.check, f.direction == Direction::high); });
     connect(findings_, &FindingsColumn::taken_out, this, [this](const Finding& f) {
         for (const auto& s : state_.open->seen)
-            if (f.check == "seen:" + std::to_string(s.id)) return keep_seen(tr("something seen, taken out"), s, false);
+            if (f.check == FindingKey::seen_check(s.id)) return keep_seen(tr("something seen, taken out"), s, false);
     });
     auto* pictures = new QHBoxLayout;
     pictures->setSpacing(8);
@@ -253,7 +254,10 @@ void ReviewPage::open_clip(qint64 id) {
     title_->setText(tr("Opening …"));
     empty_->say(tr("Opening …"));
     session_.background->run<Loaded>(
-        this, [lib = session_.library, session = &session_, id](std::stop_token) { return load_review(*lib, *session, id); },
+        this,
+        [lib = session_.library, forms = session_.forms(), tongue = spoken_language().toStdString(), id](std::stop_token) {
+            return load_review(*lib, forms, id, tongue);
+        },
         [this](Loaded open) {
             if (open) return show_review(std::move(*open));
             title_->setText(tr("Review"));
@@ -350,7 +354,7 @@ void ReviewPage::settle_decision() {
     if (!deciding_ || !state_.open) return;
     if (state_.open->has_file && state_.picture_frame != state_.frame) return;
     deciding_ = false;
-    if (const Finding* f = findings_->current()) seen_at_.push_back({finding_key(*f), state_.time()});
+    if (const Finding* f = findings_->current()) seen_at_.push_back({FindingKey::of(*f), state_.time()});
     to_decide_ ? findings_->decide_current(*to_decide_) : findings_->reword_current();
 }
 
@@ -434,9 +438,8 @@ void ReviewPage::agree(const QString& check) {
 void ReviewPage::reload(const QString& then_say) {
     session_.background->run<Loaded>(
         this,
-        [lib = session_.library, session = &session_, id = state_.open->clip.id](std::stop_token) {
-            return load_review(*lib, *session, id);
-        },
+        [lib = session_.library, forms = session_.forms(), tongue = spoken_language().toStdString(),
+         id = state_.open->clip.id](std::stop_token) { return load_review(*lib, forms, id, tongue); },
         [this, then_say](Loaded open) {
             if (!open) return problem(open.error());
             if (!state_.open || state_.open->clip.id != (*open)->clip.id) return; // another clip was opened meanwhile

@@ -30,7 +30,7 @@ public:
     ReviewState& state() { return state_; }
     /// Whether both pictures are those of the cursor's frame of the open review.
     /// What was decided by keys, with the moment that was on the screen then, s.
-    const std::vector<std::pair<std::string, double>>& seen_at() const { return seen_at_; }
+    const std::vector<std::pair<FindingKey, double>>& seen_at() const { return seen_at_; }
     bool shows_current() const;
     void add_actions(Actions& actions) override;
     void new_theme() override;
@@ -63,7 +63,7 @@ private:
     void settle_decision();
     std::optional<Choice> to_decide_;
     bool deciding_ = false; // as soon as its moment is on the screen
-    std::vector<std::pair<std::string, double>> seen_at_;
+    std::vector<std::pair<FindingKey, double>> seen_at_;
     void build();
     QWidget* build_bar();
     QWidget* build_transport();

@@ -1,7 +1,7 @@
 // What the open clip says of its student for good: a moment that is right, how far they go with ease.
 #include "core/measure/own_moment.h"
+#include "desk/right_moments.h"
 #include "ui/review/review_page.h"
-#include "ui/review/right_moments.h"
 #include "ui/shell/step.h"
 #include "ui/text/own_words.h"
 #include <QMessageBox>

@@ -1,5 +1,5 @@
 // What of the review has to do with other movements that the clip may show.
-#include "ui/arrivals/taking_in.h"
+#include "desk/intake.h"
 #include "ui/review/review_page.h"
 #include "ui/shell/step.h"
 
@@ -32,9 +32,9 @@ void ReviewPage::be_another(const std::string& movement) {
     undo().push(new Step<Clip>(
         tr("what the clip shows"),
         [this](const Clip& now) {
-            session_.background->run<Result<QString>>(
+            session_.background->run<Result<Looked>>(
                 this,
-                [lib = session_.library, session = &session_, now](std::stop_token) -> Result<QString> {
+                [lib = session_.library, forms = session_.forms(), now](std::stop_token) -> Result<Looked> {
                     if (auto ok = lib->set_as_named(now.id, now.as_named); !ok) return tl::unexpected(ok.error());
                     auto clip = lib->clip(now.id);
                     if (!clip) return tl::unexpected(clip.error());
@@ -45,9 +45,9 @@ void ReviewPage::be_another(const std::string& movement) {
                         if (p.id == clip->person) person = p;
                     clip->movement = now.movement;
                     clip->version = now.version;
-                    return judge(*lib, *session, person, *clip);
+                    return judge_clip(*lib, forms, person, *clip);
                 },
-                [this, id = now.id](const Result<QString>& said) {
+                [this, id = now.id](const Result<Looked>& said) {
                     if (!said) return problem(said.error());
                     session_.workspace->touched(id);
                     if (state_.open && state_.open->clip.id == id) reload();
@@ -63,8 +63,8 @@ void ReviewPage::let_compete() {
     if (const auto which = parse_which(open->clip.which); which && which->movement == open->clip.movement) return;
     session_.background->run<Result<bool>>(
         this,
-        [lib = session_.library, session = &session_, open](const std::stop_token& stop) -> Result<bool> {
-            const auto better = elsewhere(*open->review, *session->movements.now(), stop);
+        [lib = session_.library, forms = session_.forms(), open](const std::stop_token& stop) -> Result<bool> {
+            const auto better = elsewhere(*open->review, *forms.movements, stop);
             if (stop.stop_requested()) return false;
             if (auto ok = lib->set_which(open->clip.id, which_json({open->clip.movement, better})); !ok) return ok;
             return !better.empty();

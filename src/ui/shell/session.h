@@ -1,7 +1,7 @@
 // What every place needs, made once by main and handed down.
 #pragma once
 #include "core/movement/movement.h"
-#include "core/review/free.h"
+#include "desk/intake.h"
 #include "store/library.h"
 #include "ui/jobs/background.h"
 #include "ui/paint/theme.h"
@@ -10,12 +10,6 @@
 #include "ui/text/text.h"
 
 namespace bevel::ui {
-
-/// A clip as it is listed, with its person.
-struct ClipRow {
-    Clip clip;
-    Person person;
-};
 
 class Evening;
 class FindingQueue;
@@ -46,20 +40,19 @@ struct Session {
     /// The lane for what takes long with files.
     Background& files() const { return copies ? *copies : *background; }
 
-    /// Null for one that is not known. Whoever holds it may keep it, whatever is edited meanwhile.
-    std::shared_ptr<const Movement> movement(const std::string& id) const {
-        auto m = movements.find([&](const Movement& x) { return x.id == id; });
-        if (!m && id == free_id) return {std::shared_ptr<const Movement>(), &free_practice()};
-        return m;
+    /// As they will stand when it is asked, for work that takes long: the lists live as long as this.
+    std::function<Forms()> forms_now() const {
+        return [this] { return forms(); };
     }
+    /// As they stand now, for work that goes on elsewhere.
+    Forms forms() const { return {movements.now(), schools.now()}; }
+    /// Null for one that is not known. Whoever holds it may keep it, whatever is edited meanwhile.
+    std::shared_ptr<const Movement> movement(const std::string& id) const { return forms().movement(id); }
     /// As somebody practises it: in the graded version that they are taught.
     std::shared_ptr<const Movement> movement(const std::string& id, const std::string& version) const {
-        const auto m = movement(id);
-        return m ? std::shared_ptr<const Movement>(m, &m->as(version)) : nullptr;
+        return forms().movement(id, version);
     }
-    std::shared_ptr<const School> school(const std::string& id) const {
-        return schools.find([&](const School& s) { return s.id == id; });
-    }
+    std::shared_ptr<const School> school(const std::string& id) const { return forms().school(id); }
 };
 
 } // namespace bevel::ui

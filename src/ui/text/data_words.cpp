@@ -1,6 +1,7 @@
 #include "ui/text/data_words.h"
 #include "core/files.h"
 #include "core/movement/movement.h"
+#include "desk/open_review.h"
 #include <nlohmann/json.hpp>
 
 namespace bevel::ui {
@@ -34,6 +35,7 @@ Result<std::set<std::string>> data_words(const std::filesystem::path& data_dir) 
             if (f.path().string().ends_with(".json") && !f.path().string().ends_with(".schema.json")) files.push_back(f.path());
     std::set<std::string> out(role_names().begin(), role_names().end());
     out.insert(stance_names().begin(), stance_names().end());
+    out.insert(reasons_said().begin(), reasons_said().end());
     for (const auto& f : files) {
         const auto source = read_text(f, 1 << 22);
         if (!source) return tl::unexpected(source.error());

@@ -1,4 +1,5 @@
 #include "ui/text/text.h"
+#include "core/judge/finding_key.h"
 #include "core/movement/movement.h"
 #include <cmath>
 #include <nlohmann/json.hpp>
@@ -429,7 +430,7 @@ QString check_name(const std::string& id, const Catalogue& c) {
     if (id == "limit.care_low_back") return TextWords::tr("Care for the low back");
     if (id == "limit.care_neck") return TextWords::tr("Care for the neck");
     if (id == "limit.care_shoulders") return TextWords::tr("Care for the shoulders");
-    if (id.starts_with("seen:")) return TextWords::tr("Something seen");
+    if (FindingKey::read(id).seen()) return TextWords::tr("Something seen");
     const Check* check = check_of(id);
     return check ? c.name(QString::fromStdString(check->measure)) : QString::fromStdString(id);
 }
@@ -440,9 +441,9 @@ QString agreement(const Agreement& a, const Catalogue& c, const Units& units) {
     auto day = [](const std::string& iso) {
         return locale_now().toString(QDate::fromString(QString::fromStdString(iso), Qt::ISODate), QLocale::LongFormat);
     };
-    const QString band = a.check.starts_with("limit.") ? TextWords::tr("for practice plans and reviews")
-                         : a.off                       ? TextWords::tr("not judged")
-                                                       : text::band(a.low, a.high, unit, units);
+    const QString band = !a.limit().empty() ? TextWords::tr("for practice plans and reviews")
+                         : a.off            ? TextWords::tr("not judged")
+                                            : text::band(a.low, a.high, unit, units);
     QString when;
     if (a.clip != 0)
         when = TextWords::tr("in this clip");
@@ -504,6 +505,29 @@ QString headline(const Finding& f, const Catalogue& c, const Units& units) {
     return TextWords::tr("%1: %2").arg(name, figure(f.value, unit, units));
 }
 
+namespace {
+/// Of a check's measure, where no catalogue is at hand.
+QString plain_check_name(const std::string& id) {
+    const Check* check = check_of(id);
+    const auto* info = check ? measure_info(check->measure) : nullptr;
+    return info ? said(info->name) : QString::fromStdString(id);
+}
+} // namespace
+
+QString looked(const Looked& l) {
+    switch (l.what) {
+    case Looked::What::waits:
+        return {};
+    case Looked::What::ready:
+        return TextWords::tr("Judged again. The review is ready.");
+    case Looked::What::asked:
+        return TextWords::tr("Go to Arrivals to say whose clip this is and what it shows.");
+    case Looked::What::refused:
+        return error(l.why);
+    }
+    return {};
+}
+
 QString error(const Error& e) {
     const QString what = QString::fromStdString(e.context);
     const QString where = what.mid(what.indexOf(QLatin1String(": ")) + 2);
@@ -552,16 +576,15 @@ QString error(const Error& e) {
         return reason(what);
     case Code::not_found:
         return TextWords::tr("Not found: %1.").arg(what);
+    case Code::tells:
+        return TextWords::tr("Not saved: “%1” may still tell who it is. Change these words, or let the name be seen.").arg(what);
+    case Code::no_field:
+        return TextWords::tr("Not sent. %1.").arg(what);
+    case Code::no_longer_so:
+        return TextWords::tr("Not sent: “%1” is no longer outside its band in this clip, or cannot be told. Look at it in the review, or "
+                             "leave it out.")
+            .arg(plain_check_name(FindingKey::read(e.context).check));
     case Code::bad_value:
-        if (what.startsWith(QLatin1String("identity: ")))
-            return TextWords::tr("Not saved: “%1” may still tell who it is. Change these words, or let the name be seen.")
-                .arg(what.mid(10));
-        if (what.startsWith(QLatin1String("field: "))) return TextWords::tr("Not sent. %1.").arg(what.mid(7));
-        if (what.startsWith(QLatin1String("changed: ")))
-            return TextWords::tr(
-                       "Not sent: “%1” is no longer outside its band in this clip, or cannot be told. Look at it in the review, or "
-                       "leave it out.")
-                .arg(what.mid(9));
         if (what == QLatin1String("another_clip"))
             return TextWords::tr("This is another clip: its content is not the one that was taken in. Choose the file it was copied from.");
         if (what.startsWith(QLatin1String("address: ")))

@@ -1,6 +1,7 @@
 // All sentences: names of measures, figures with units, verdicts, reasons and cautions. The core speaks in codes only.
 #pragma once
 #include "core/review/review.h"
+#include "desk/intake.h"
 #include "store/library.h"
 #include "ui/text/languages.h"
 #include <filesystem>
@@ -88,6 +89,8 @@ QString praise(const Finding& f, const Movement& m);
 QString where(const std::vector<const Finding*>& remark, const Movement& m);
 QString headline(const Finding& f, const Catalogue& c, const Units& units = {});
 QString error(const Error& e);
+/// What became of a clip that was looked at anew; nothing to say of one that waits.
+QString looked(const Looked& l);
 QString reason(const QString& code); // of cannot_judge
 /// What stands in the way of judging a clip, in few words; and how to film it better.
 QString limit(LimitKind k);

@@ -1,8 +1,8 @@
 // From the record as it stands at the moment of saving to what goes out: composed, hidden where asked, written, kept as sent.
 #pragma once
-#include "ui/letter/fields.h"
+#include "desk/open_review.h"
+#include "ui/paint/fields.h"
 #include "ui/paint/letter_document.h"
-#include "ui/review/review_state.h"
 
 namespace bevel::ui {
 
@@ -17,16 +17,14 @@ struct LetterOrder {
     QString language() const;
 };
 
-/// What became better in this clip beyond all errors, by "check/side".
-Result<std::map<std::string, ShownChange>> better_in(const OpenReview& open, const Library& library);
-FieldSource field_source(const LetterOrder& order, const Catalogue& catalogue, std::map<std::string, ShownChange> better);
+FieldSource field_source(const LetterOrder& order, const Catalogue& catalogue, Better better);
 /// "Front knee past toe, left: 4 cm (± 2 cm) better since 3 October."
-QString better_words(const std::string& key, const ShownChange& change, const Catalogue& catalogue, const Units& units,
+QString better_words(const FindingKey& key, const ShownChange& change, const Catalogue& catalogue, const Units& units,
                      bool hide_days = false);
 
-/// The letter as it would go out now: decisions are read from the library, so that a rewording is in it. bad_value "identity: …" where it
-/// cannot be hidden surely who it is, "changed: …" for a correction or praise that is no longer so, "field: …" for a field that cannot be
-/// filled.
+/// The letter as it would go out now: decisions are read from the library, so that a rewording is in it. Code::tells
+/// where it cannot be hidden surely who it is, no_longer_so for a correction or praise that does not hold any more, no_field for a field
+/// that cannot be filled.
 Result<LetterContent> compose(const LetterOrder& order, const Library& library, const Catalogue& catalogue);
 
 struct Outgoing {

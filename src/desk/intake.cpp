@@ -1,14 +1,14 @@
-#include "ui/arrivals/taking_in.h"
+#include "desk/intake.h"
+#include "core/days.h"
+#include "desk/open_review.h"
 #include "media/clip.h"
 #include "media/steady.h"
-#include "store/intake.h"
+#include <algorithm>
 #include <cmath>
 #include <map>
-#include <QCoreApplication>
-#include <QDateTime>
-#include <QFileInfo>
+#include <sys/stat.h>
 
-namespace bevel::ui {
+namespace bevel {
 namespace {
 
 /// The person of the form: a new one, or their name and the height of that day.
@@ -43,7 +43,7 @@ void take_out_shake(const std::filesystem::path& file, TrackResult& found, const
 }
 } // namespace
 
-Result<Listed> list(const Library& library, const ClipQuery& query) {
+Result<Listed> list_clips(const Library& library, const ClipQuery& query) {
     auto clips = library.find_clips(query);
     if (!clips) return tl::unexpected(clips.error());
     auto people = library.people();
@@ -61,8 +61,8 @@ Result<Listed> list(const Library& library, const ClipQuery& query) {
     return l;
 }
 
-Result<Taken> take(Library& library, const std::filesystem::path& file, bool even_if_same, bool mirrored, const std::stop_token& stop,
-                   const std::function<void(double)>& progress) {
+Result<Taken> take_in(Library& library, const std::filesystem::path& file, bool even_if_same, bool mirrored, const std::stop_token& stop,
+                      const std::function<void(double)>& progress) {
     Clip clip;
     {
         auto reader = ClipReader::open(file, stop);
@@ -74,9 +74,9 @@ Result<Taken> take(Library& library, const std::filesystem::path& file, bool eve
         if (!same) return tl::unexpected(same.error());
         if (*same) return Taken{0, **same};
     }
-    const QFileInfo info(QString::fromStdString(file.string()));
-    if (clip.filmed_on.empty()) clip.filmed_on = info.lastModified().date().toString(Qt::ISODate).toStdString();
-    clip.arrived_on = QDate::currentDate().toString(Qt::ISODate).toStdString();
+    struct stat info {};
+    if (clip.filmed_on.empty() && ::stat(file.c_str(), &info) == 0) clip.filmed_on = day_of(info.st_mtime);
+    clip.arrived_on = today();
     clip.mirrored = mirrored;
     const auto added = library.add_clip(clip, file, stop, progress);
     if (!added) return tl::unexpected(added.error());
@@ -84,14 +84,14 @@ Result<Taken> take(Library& library, const std::filesystem::path& file, bool eve
 }
 
 /// What a person says a clip shows need not compete.
-Result<Competed> competed(const Session& session, const Clip& clip, const Track& track, const Movement& movement, ReviewOptions options,
+Result<Competed> competed(const Forms& forms, const Clip& clip, const Track& track, const Movement& movement, ReviewOptions options,
                           const std::stop_token& stop) {
     if (clip.as_named == clip.movement) {
         auto plain = make_review(track, movement, options);
         if (!plain) return tl::unexpected(plain.error());
         return Competed{*plain, {}};
     }
-    return make_review_among(track, movement, *session.movements.now(), std::move(options), stop);
+    return make_review_among(track, movement, *forms.movements, std::move(options), stop);
 }
 
 /// From the first time it is judged on, a clip shows the version that was taught then.
@@ -101,7 +101,7 @@ Result<bool> keep_version(Library& library, Clip& clip, const Taught& taught) {
     return library.set_clip_facts(clip);
 }
 
-Result<QString> judge(Library& library, const Session& session, const Person& person, Clip clip) {
+Result<Looked> judge_clip(Library& library, const Forms& forms, const Person& person, Clip clip) {
     const auto id = keep_person(library, person, clip.filmed_on);
     if (!id) return tl::unexpected(id.error());
     clip.person = *id;
@@ -113,16 +113,16 @@ Result<QString> judge(Library& library, const Session& session, const Person& pe
     }
     const auto track = library.load_track(clip.id);
     const Taught taught = taught_of(library, clip);
-    const auto movement = session.movement(clip.movement, taught.version);
+    const auto movement = forms.movement(clip.movement, taught.version);
     if (!track || !movement) {
         if (auto ok = library.set_clip_state(clip.id, ClipState::waiting, ""); !ok) return tl::unexpected(ok.error());
-        return QString();
+        return Looked{Looked::What::waits, {}};
     }
     const auto agreements = library.agreements_for(clip);
     if (!agreements) return tl::unexpected(agreements.error());
     const auto review =
-        competed(session, clip, *track, *movement,
-                 review_options(session, clip, person, *agreements, taught, library.condition(clip.id).value_or(Condition{})), {});
+        competed(forms, clip, *track, *movement,
+                 review_options(forms, clip, person, *agreements, taught, library.condition(clip.id).value_or(Condition{})), {});
     if (auto ok = keep_version(library, clip, taught); !ok) return tl::unexpected(ok.error());
     Found what;
     what.track = &*track;
@@ -134,10 +134,10 @@ Result<QString> judge(Library& library, const Session& session, const Person& pe
     }
     auto kept = keep_found(library, clip, what);
     if (!kept) return tl::unexpected(kept.error());
-    return review ? QCoreApplication::translate("arrivals", "Judged again. The review is ready.") : text::error(review.error());
+    return review ? Looked{Looked::What::ready, {}} : Looked{Looked::What::refused, review.error()};
 }
 
-Result<std::vector<std::int64_t>> cut(Library& library, const Session& session, std::int64_t id, const std::vector<CutPart>& parts) {
+Result<std::vector<std::int64_t>> cut_into(Library& library, const Forms& forms, std::int64_t id, const std::vector<CutPart>& parts) {
     std::vector<ClipPart> spans;
     for (const auto& p : parts) spans.push_back({p.from_s, p.to_s});
     auto ids = library.cut_clip(id, spans);
@@ -149,15 +149,15 @@ Result<std::vector<std::int64_t>> cut(Library& library, const Session& session, 
         auto track = library.load_track((*ids)[i]);
         if (!clip || !track) return tl::unexpected(clip ? track.error() : clip.error());
         if (!parts[i].movement.empty()) clip->movement = parts[i].movement;
-        const auto movement = session.movement(clip->movement);
+        const auto movement = forms.movement(clip->movement);
         Person person;
         for (const auto& p : *people)
             if (p.id == clip->person) person = p;
         if (person.id != 0 && movement) {
-            if (auto ok = judge(library, session, person, *clip); !ok) return tl::unexpected(ok.error());
+            if (auto ok = judge_clip(library, forms, person, *clip); !ok) return tl::unexpected(ok.error());
             continue;
         }
-        auto guess = guess_clip(library, *clip, *track, *session.movements.now());
+        auto guess = guess_clip(library, *clip, *track, *forms.movements);
         if (!guess) return tl::unexpected(guess.error());
         // What was chosen for the part is sure.
         if (!parts[i].movement.empty()) guess->movements = {{.movement = parts[i].movement, .probability = 1}};
@@ -170,43 +170,41 @@ Result<std::vector<std::int64_t>> cut(Library& library, const Session& session, 
 
 namespace {
 /// Asked about with what it tells of itself; a person may have set a body on too few frames for that to be anything.
-Result<Clip> ask_about(Library& library, const Session& session, const Clip& clip, const Track& track) {
-    const auto guess = guess_clip(library, clip, track, *session.movements.now());
+Result<Clip> ask_about(Library& library, const Forms& forms, const Clip& clip, const Track& track) {
+    const auto guess = guess_clip(library, clip, track, *forms.movements);
     if (!guess) return tl::unexpected(guess.error());
     return keep_asked(library, clip, track, {}, *guess);
 }
 } // namespace
 
-Result<bool> begin_by_hand(Library& library, const Session& session, std::int64_t id, const std::stop_token& stop) {
+Result<bool> begin_by_hand(Library& library, const Forms& forms, std::int64_t id, const std::stop_token& stop) {
     const auto clip = library.clip(id);
     if (!clip) return tl::unexpected(clip.error());
     if (library.load_track(id)) return true;
     const auto made = track_without_body(library.path_of(*clip), stop);
     if (!made) return tl::unexpected(made.error());
     (void)library.set_look(id, made->look);
-    if (clip->person == 0 || !session.movement(clip->movement))
-        return ask_about(library, session, *clip, made->track).map([](const Clip&) { return true; });
+    if (clip->person == 0 || !forms.movement(clip->movement))
+        return ask_about(library, forms, *clip, made->track).map([](const Clip&) { return true; });
     Found what;
     what.track = &made->track;
     what.error = {Code::cannot_judge, "no_body"};
     return keep_found(library, *clip, what).map([](const Clip&) { return true; });
 }
 
-Result<QString> look_again(Library& library, const Session& session, std::int64_t id) {
+Result<Looked> look_again(Library& library, const Forms& forms, std::int64_t id) {
     const auto clip = library.clip(id);
     if (!clip) return tl::unexpected(clip.error());
     const auto people = library.people();
     if (!people) return tl::unexpected(people.error());
     for (const auto& p : *people)
-        if (p.id == clip->person && session.movement(clip->movement)) return judge(library, session, p, *clip);
+        if (p.id == clip->person && forms.movement(clip->movement)) return judge_clip(library, forms, p, *clip);
     const auto track = library.load_track(id);
     if (!track) return tl::unexpected(track.error());
-    return ask_about(library, session, *clip, *track).map([](const Clip&) {
-        return QCoreApplication::translate("arrivals", "Go to Arrivals to say whose clip this is and what it shows.");
-    });
+    return ask_about(library, forms, *clip, *track).map([](const Clip&) { return Looked{Looked::What::asked, {}}; });
 }
 
-QString find_body(Library& library, const Session& session, FindOrder order, const std::stop_token& stop) {
+std::optional<Error> find_body(Library& library, const std::function<Forms()>& forms_now, FindOrder order, const std::stop_token& stop) {
     if (const auto had = library.unfinished(order.clip.id); had && *had) {
         order.options.so_far = (*had)->track;
         order.options.done = (*had)->done;
@@ -214,6 +212,7 @@ QString find_body(Library& library, const Session& session, FindOrder order, con
     order.options.checkpoint = [&](const Track& so_far, std::size_t done) { (void)library.save_unfinished(order.clip.id, so_far, done); };
     auto found = track_clip(library.path_of(order.clip), order.options, stop);
     Error error = found ? Error{} : found.error();
+    const Forms forms = forms_now(); // it took a while: what was edited meanwhile counts
     std::shared_ptr<const Review> review;
     std::optional<std::vector<Elsewhere>> better;
     std::vector<Limit> limits;
@@ -222,27 +221,27 @@ QString find_body(Library& library, const Session& session, FindOrder order, con
     if (found) limits = limits_of(found->track, found->scene, order.movement ? &*order.movement : nullptr);
     // Facts of the clip may have been said or changed meanwhile.
     if (const auto now = library.clip(order.clip.id)) {
-        const bool said_now = now->person != 0 && session.movement(now->movement);
+        const bool said_now = now->person != 0 && forms.movement(now->movement);
         if (found && !said_now) {
-            const auto guess = guess_clip(library, *now, found->track, *session.movements.now());
-            if (!guess) return text::error(guess.error());
+            const auto guess = guess_clip(library, *now, found->track, *forms.movements);
+            if (!guess) return guess.error();
             const auto kept = keep_asked(library, *now, found->track, std::move(limits), *guess);
-            return kept ? QString() : text::error(kept.error());
+            return kept ? std::nullopt : std::optional(kept.error());
         }
         if (found && order.clip.person != now->person) {
             if (const auto people = library.people())
                 for (const auto& p : *people)
                     if (p.id == now->person) order.person = p;
         }
-        if (found && said_now) order.movement = *session.movement(now->movement, taught_of(library, *now).version);
+        if (found && said_now) order.movement = *forms.movement(now->movement, taught_of(library, *now).version);
         order.clip = *now;
     }
     if (found && order.movement) { // say early if the clip cannot be judged
         const auto agreements = library.agreements_for(order.clip);
         const Taught taught = taught_of(library, order.clip);
         (void)keep_version(library, order.clip, taught);
-        auto made = competed(session, order.clip, found->track, *order.movement,
-                             review_options(session, order.clip, order.person, agreements ? *agreements : std::vector<Agreement>{}, taught,
+        auto made = competed(forms, order.clip, found->track, *order.movement,
+                             review_options(forms, order.clip, order.person, agreements ? *agreements : std::vector<Agreement>{}, taught,
                                             library.condition(order.clip.id).value_or(Condition{})),
                              stop);
         if (made) {
@@ -261,8 +260,8 @@ QString find_body(Library& library, const Session& session, FindOrder order, con
     what.limits = std::move(limits);
     what.better = std::move(better);
     auto kept = keep_found(library, *now, what);
-    if (!kept) return text::error(kept.error());
-    return review ? QString() : text::error(error);
+    if (!kept) return kept.error();
+    return review ? std::nullopt : std::optional(error);
 }
 
-} // namespace bevel::ui
+} // namespace bevel

@@ -1,4 +1,4 @@
-#include "ui/letter/sending.h"
+#include "ui/paint/sending.h"
 #include "core/files.h"
 #include "ui/paint/hidden.h"
 #include "ui/paint/slow_clip.h"
@@ -50,8 +50,7 @@ SentLetter sent(const LetterOrder& order, const char* kind, const std::filesyste
 /// A file name goes out too.
 Result<bool> name_is_fit(const LetterOrder& order, const std::filesystem::path& file) {
     const QString name = QString::fromStdString(file.stem().string());
-    if (order.record.hide_identity && tells(name, identity_of(order)))
-        return fail(Code::bad_value, "identity: " + file.filename().string());
+    if (order.record.hide_identity && tells(name, identity_of(order))) return fail(Code::tells, file.filename().string());
     return true;
 }
 
@@ -61,33 +60,7 @@ QString LetterOrder::language() const {
     return record.language.empty() ? spoken_language() : QString::fromStdString(record.language);
 }
 
-Result<std::map<std::string, ShownChange>> better_in(const OpenReview& open, const Library& library) {
-    std::map<std::string, ShownChange> out;
-    if (open.person.id == 0) return out;
-    auto all = library.figures(open.person.id);
-    if (!all) return tl::unexpected(all.error());
-    // The open clip as it is judged now, in place of what was kept of it.
-    std::erase_if(*all, [&](const KeptFigure& f) { return f.clip == open.clip.id; });
-    for (auto f : figures_of(*open.review)) {
-        f.clip = open.clip.id;
-        f.day = open.clip.filmed_on.empty() ? open.clip.arrived_on : open.clip.filmed_on;
-        all->push_back(std::move(f));
-    }
-    for (const auto& t : trends_of(std::move(*all))) {
-        const auto& newest = t.points.back();
-        if (newest.clip != open.clip.id) continue;
-        const auto line = std::find_if(t.lines.begin(), t.lines.end(), [&](const auto& l) { return l.back() == t.points.size() - 1; });
-        if (line == t.lines.end() || line->size() < 2) continue;
-        const std::string key = newest.check + "/" + newest.side;
-        if (t.since_first && t.since_first->turn == Turn::better)
-            out[key] = {*t.since_first, newest.unit, t.points[line->front()].day};
-        else if (t.last && t.last->turn == Turn::better)
-            out[key] = {*t.last, newest.unit, t.points[(*line)[line->size() - 2]].day};
-    }
-    return out;
-}
-
-FieldSource field_source(const LetterOrder& order, const Catalogue& catalogue, std::map<std::string, ShownChange> better) {
+FieldSource field_source(const LetterOrder& order, const Catalogue& catalogue, Better better) {
     const OpenReview& open = *order.open;
     FieldSource s;
     s.name = QString::fromStdString(open.person.name).section(QLatin1Char(' '), 0, 0);
@@ -105,31 +78,25 @@ FieldSource field_source(const LetterOrder& order, const Catalogue& catalogue, s
     return s;
 }
 
-QString better_words(const std::string& key, const ShownChange& change, const Catalogue& catalogue, const Units& units, bool hide_days) {
-    const auto slash = key.rfind('/');
-    const std::string side = key.substr(slash + 1);
-    QString name = text::check_name(key.substr(0, slash), catalogue);
-    if (!side.empty()) name += QStringLiteral(", ") + text::side(side == "left" ? Side::left : Side::right);
+QString better_words(const FindingKey& key, const ShownChange& change, const Catalogue& catalogue, const Units& units, bool hide_days) {
+    QString name = text::check_name(key.check, catalogue);
+    if (key.side) name += QStringLiteral(", ") + text::side(*key.side);
     return QStringLiteral("%1: %2").arg(name, change_words(change, units, hide_days));
 }
 
 namespace {
 /// Corrections that are outside still, praise that still holds, fields that can be filled.
-Result<bool> still_so(const LetterOrder& order, const Catalogue& catalogue, const std::map<std::string, ShownChange>& better) {
-    const auto name = [&](const std::string& key) {
-        std::string check = key.substr(0, key.rfind('/'));
-        for (const char* end : {".low", ".high"})
-            if (check.ends_with(end)) check.resize(check.size() - std::string_view(end).size());
-        return "changed: " + text::check_name(check, catalogue).toStdString();
-    };
+Result<bool> still_so(const LetterOrder& order, const Catalogue& catalogue, const Better& better) {
     // What is no longer told or outside (another height, another school) is not sent, and not left out in silence either.
     const auto& findings = order.open->review->findings;
-    for (const auto& key : order.record.checks)
+    for (const auto& text : order.record.checks) {
+        const auto key = FindingKey::read(text);
         if (std::none_of(findings.begin(), findings.end(),
-                         [&](const Finding& f) { return is_of(key, f) && (f.verdict == Verdict::outside || f.verdict == Verdict::edge); }))
-            return fail(Code::bad_value, name(key));
-    if (const std::string& praise = order.record.praise; praise.starts_with("better:") && !better.contains(praise.substr(7)))
-        return fail(Code::bad_value, name(praise.substr(7)));
+                         [&](const Finding& f) { return key.means(f) && (f.verdict == Verdict::outside || f.verdict == Verdict::edge); }))
+            return fail(Code::no_longer_so, text);
+    }
+    if (const auto praise = Praise::read(order.record.praise); praise.better && !better.contains(praise.key))
+        return fail(Code::no_longer_so, praise.key.text());
     const FieldSource fields = field_source(order, catalogue, better);
     for (const std::string* words : {&order.record.opening, &order.record.closing})
         if (auto text = filled(QString::fromStdString(*words), fields); !text) return tl::unexpected(text.error());
@@ -144,7 +111,7 @@ Result<LetterContent> compose(const LetterOrder& order, const Library& library, 
     if (!decisions) return tl::unexpected(decisions.error());
     const auto& findings = open.review->findings;
     // What can no longer be said is refused in the language of the windows, before the letter's own is spoken.
-    auto better = better_in(open, library);
+    auto better = better_in(library, open.clip, *open.review);
     if (!better) return tl::unexpected(better.error());
     if (auto ok = still_so(order, catalogue, *better); !ok) return tl::unexpected(ok.error());
     const LanguageScope speaks(order.language());
@@ -161,12 +128,12 @@ Result<LetterContent> compose(const LetterOrder& order, const Library& library, 
     source.with = order.record.with;
     source.movements = order.movements.get();
     source.units = order.units;
-    for (const auto& d : *decisions) source.wording[d.check + "/" + d.side] = QString::fromStdString(d.wording);
+    source.decisions = *decisions;
     for (const auto& f : findings) {
         const auto remark = remark_of(f, findings);
         if (remark.front() != &f) continue;
         const bool chosen = std::any_of(order.record.checks.begin(), order.record.checks.end(),
-                                        [&](const std::string& k) { return is_of_remark(k, remark); });
+                                        [&](const std::string& k) { return means_one_of(FindingKey::read(k), remark); });
         if (chosen && (f.verdict == Verdict::outside || f.verdict == Verdict::edge)) source.corrections.push_back(f);
     }
     LetterContent c = compose_letter(source, catalogue, Theme()); // letters are printed on white
@@ -177,13 +144,13 @@ Result<LetterContent> compose(const LetterOrder& order, const Library& library, 
     c.date = QDate::fromString(QString::fromStdString(open.clip.filmed_on), Qt::ISODate);
     c.next = QDate::fromString(QString::fromStdString(order.record.review_on), Qt::ISODate);
     c.large = order.record.large;
-    if (const std::string& praise = order.record.praise; praise.starts_with("better:")) {
-        const std::string key = praise.substr(7);
-        c.praise = better_words(key, better->at(key), catalogue, order.units, order.record.hide_identity && order.record.hide_date) +
-                   QLatin1Char('.');
-    } else {
+    if (const auto praise = Praise::read(order.record.praise); praise.better) {
+        c.praise =
+            better_words(praise.key, better->at(praise.key), catalogue, order.units, order.record.hide_identity && order.record.hide_date) +
+            QLatin1Char('.');
+    } else if (!praise.empty()) {
         for (const auto& f : findings)
-            if (is_of(praise, f) && f.verdict == Verdict::inside) c.praise = text::praise(f, open.review->movement);
+            if (praise.key.means(f) && f.verdict == Verdict::inside) c.praise = text::praise(f, open.review->movement);
     }
     const FieldSource fields = field_source(order, catalogue, std::move(*better));
     for (const auto& [to, words] : {std::pair{&c.opening, &order.record.opening}, {&c.closing, &order.record.closing}}) {
@@ -226,7 +193,7 @@ Result<bool> send_clip(const LetterOrder& order, const std::string& finding, con
                        const std::stop_token& stop, const std::function<void(double)>& progress) {
     if (auto ok = name_is_fit(order, file); !ok) return ok;
     const auto& all = order.open->review->findings;
-    const auto f = std::find_if(all.begin(), all.end(), [&](const Finding& x) { return is_of(finding, x); });
+    const auto f = std::find_if(all.begin(), all.end(), [&](const Finding& x) { return FindingKey::read(finding).means(x); });
     if (f == all.end()) return fail(Code::not_found, finding);
     const OpenReview& of = order.open->of(*f);
     SlowClip what = stretch_of(*f, *of.review);

@@ -1,9 +1,9 @@
-#include "ui/review/right_moments.h"
+#include "desk/right_moments.h"
 #include "core/measure/own_moment.h"
 #include <algorithm>
 #include <map>
 
-namespace bevel::ui {
+namespace bevel {
 namespace {
 
 std::optional<Motion> motion_of(const Library& library, std::int64_t id) {
@@ -45,4 +45,4 @@ Result<bool> renew_moments(Library& library, std::int64_t person, std::int64_t a
     return true;
 }
 
-} // namespace bevel::ui
+} // namespace bevel

@@ -2,7 +2,7 @@
 #pragma once
 #include "core/review/review.h"
 
-namespace bevel::ui {
+namespace bevel {
 
 struct Watched {
     const char* id;
@@ -12,4 +12,4 @@ const std::array<Watched, 6>& watched();
 /// Middle one-sigma error of each over the clip, in its own unit; NaN where it is told nowhere.
 std::vector<double> errors_of(const Track& track, const ReviewOptions& o);
 
-} // namespace bevel::ui
+} // namespace bevel

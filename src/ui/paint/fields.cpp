@@ -1,4 +1,4 @@
-#include "ui/letter/fields.h"
+#include "ui/paint/fields.h"
 #include <cmath>
 #include <QCoreApplication>
 #include <QRegularExpression>
@@ -21,19 +21,10 @@ const QRegularExpression& braces() {
     return r;
 }
 
-const Finding* finding_of(const Review& review, const std::string& key) {
+const Finding* finding_of(const Review& review, const FindingKey& key) {
     for (const auto& f : review.findings)
-        if (finding_key(f) == key) return &f;
+        if (FindingKey::of(f) == key) return &f;
     return nullptr;
-}
-
-/// Check and side of a key, without its direction.
-std::pair<std::string, std::string> check_and_side(const std::string& key) {
-    const auto slash = key.rfind('/');
-    std::string check = key.substr(0, slash);
-    for (const char* end : {".low", ".high"})
-        if (check.ends_with(end)) check.resize(check.size() - std::string_view(end).size());
-    return {check, slash == std::string::npos ? "" : key.substr(slash + 1)};
 }
 
 QString day_words(const QDate& d) {
@@ -44,7 +35,7 @@ QString day_words(const QDate& d) {
 
 QString Field::text() const {
     if (what != QLatin1String("figure") && what != QLatin1String("change")) return QStringLiteral("{%1}").arg(what);
-    return QStringLiteral("{%1 %2 %3}").arg(what).arg(clip).arg(QString::fromStdString(key));
+    return QStringLiteral("{%1 %2 %3}").arg(what).arg(clip).arg(QString::fromStdString(key.text()));
 }
 
 std::optional<Field> field_of(const QString& inside) {
@@ -54,7 +45,7 @@ std::optional<Field> field_of(const QString& inside) {
     bool ok = false;
     const qint64 clip = parts[1].toLongLong(&ok);
     if (!ok || clip <= 0) return std::nullopt;
-    return Field{parts[0], clip, parts[2].toStdString()};
+    return Field{parts[0], clip, FindingKey::read(parts[2].toStdString())};
 }
 
 QString field_name(const Field& field, const FieldSource& source) {
@@ -65,9 +56,9 @@ QString field_name(const Field& field, const FieldSource& source) {
                                                       {QStringLiteral("me"), QT_TRANSLATE_NOOP("fields", "my name")},
                                                       {QStringLiteral("place"), QT_TRANSLATE_NOOP("fields", "school or hall")}};
     if (const auto it = names.find(field.what); it != names.end()) return QCoreApplication::translate("fields", it->second);
-    const auto [check, side] = check_and_side(field.key);
+    const std::string& check = field.key.check;
     QString name = source.catalogue ? text::check_name(check, *source.catalogue) : QString::fromStdString(check);
-    if (!side.empty()) name += QStringLiteral(", ") + text::side(side == "left" ? Side::left : Side::right);
+    if (field.key.side) name += QStringLiteral(", ") + text::side(*field.key.side);
     return field.what == QLatin1String("change") ? FieldWords::tr("change of %1").arg(name) : FieldWords::tr("figure of %1").arg(name);
 }
 
@@ -83,7 +74,7 @@ QString change_words(const ShownChange& c, const Units& units, bool hide_days) {
 
 Result<QString> filled(const Field& f, const FieldSource& s) {
     const auto refuse = [&](const QString& why) -> Result<QString> {
-        return fail(Code::bad_value, "field: " + FieldWords::tr("“%1”: %2").arg(field_name(f, s), why).toStdString());
+        return fail(Code::no_field, FieldWords::tr("“%1”: %2").arg(field_name(f, s), why).toStdString());
     };
     if (f.what == QLatin1String("name")) return s.name;
     if (f.what == QLatin1String("movement")) return s.movement;
@@ -98,8 +89,7 @@ Result<QString> filled(const Field& f, const FieldSource& s) {
         return s.next.isValid() ? Result<QString>(day_words(s.next)) : refuse(FieldWords::tr("no day of the next look is chosen"));
     if (f.clip != s.clip) return refuse(FieldWords::tr("it belongs to another clip; put in the one of this clip"));
     if (f.what == QLatin1String("change")) {
-        const auto [check, side] = check_and_side(f.key);
-        const auto it = s.better.find(check + "/" + side);
+        const auto it = s.better.find(f.key.either());
         if (it == s.better.end()) return refuse(FieldWords::tr("it can no longer be said to be better; look at the person's figures"));
         return change_words(it->second, s.units, s.hide_days);
     }
@@ -107,8 +97,8 @@ Result<QString> filled(const Field& f, const FieldSource& s) {
     if (!now) return refuse(FieldWords::tr("this is not found in the clip any more; look at it in the review"));
     if (now->verdict == Verdict::cannot_tell)
         return refuse(FieldWords::tr("it cannot be told from this clip any more; look at it in the review"));
-    const bool beyond = f.key.substr(0, f.key.rfind('/')).ends_with(".low") || f.key.substr(0, f.key.rfind('/')).ends_with(".high");
-    if (beyond && now->verdict == Verdict::inside) return refuse(FieldWords::tr("it is within its band now; look at it in the review"));
+    if (f.key.direction != Direction::none && now->verdict == Verdict::inside)
+        return refuse(FieldWords::tr("it is within its band now; look at it in the review"));
     return text::figure(now->value, QString::fromStdString(now->unit), s.units);
 }
 
@@ -120,8 +110,7 @@ Result<QString> filled(const QString& words, const FieldSource& source) {
         out += words.mid(at, m.capturedStart() - at);
         at = m.capturedEnd();
         const auto field = field_of(m.captured(1));
-        if (!field)
-            return fail(Code::bad_value, "field: " + FieldWords::tr("“%1”: there is no such field").arg(m.captured()).toStdString());
+        if (!field) return fail(Code::no_field, FieldWords::tr("“%1”: there is no such field").arg(m.captured()).toStdString());
         auto value = filled(*field, source);
         if (!value) return value;
         out += *value;

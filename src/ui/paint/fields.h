@@ -1,6 +1,7 @@
 // Fields of a letter's own words: a name, a day, a figure that is looked up when the letter goes out, never typed.
 #pragma once
 #include "core/result.h"
+#include "desk/changes.h"
 #include "ui/paint/letter_document.h"
 #include <QString>
 #include <QStringList>
@@ -12,30 +13,24 @@ namespace bevel::ui {
 struct Field {
     QString what; // "name" …, "figure", "change"
     qint64 clip = 0;
-    std::string key;      // as of finding_key; of a change "check/side"
+    FindingKey key;       // of a change without a direction
     QString text() const; // as it is written between words
 };
 /// The field that a text in braces is; nothing when it is none.
 std::optional<Field> field_of(const QString& braces);
-
-/// A change of a figure that is beyond its errors, by "check/side".
-struct ShownChange {
-    ChangeOfFigure change;
-    std::string unit, since; // ISO day
-};
 
 struct FieldSource {
     QString name, movement, me, place;
     QDate day, next;
     qint64 clip = 0;
     std::shared_ptr<const Review> review;
-    std::map<std::string, ShownChange> better; // that may be said to be better in this clip
+    Better better; // what may be said to be better in this clip
     Units units;
     const Catalogue* catalogue = nullptr;
     bool hide_days = false; // days are left out of generated words, and a day as a field is refused
 };
 
-/// The words with their fields filled. bad_value "field: NAME: WHY" for one that can no longer be said, in words a person can act on.
+/// The words with their fields filled. Code::no_field, which and why, for one that can no longer be said, in words a person can act on.
 Result<QString> filled(const QString& words, const FieldSource& source);
 /// One field, filled; the same refusals.
 Result<QString> filled(const Field& field, const FieldSource& source);

@@ -1,7 +1,7 @@
-#include "ui/ground/errors_of.h"
+#include "desk/ground.h"
 #include <cmath>
 
-namespace bevel::ui {
+namespace bevel {
 
 const std::array<Watched, 6>& watched() {
     static const std::array<Watched, 6> all{{{"stance.width", std::nullopt},
@@ -35,4 +35,4 @@ std::vector<double> errors_of(const Track& track, const ReviewOptions& o) {
     return out;
 }
 
-} // namespace bevel::ui
+} // namespace bevel

@@ -1,4 +1,4 @@
-#include "store/intake.h"
+#include "desk/found.h"
 #include "core/ground/derive.h"
 #include "core/review/look.h"
 #include "core/signal/signal.h"

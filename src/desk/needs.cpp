@@ -1,0 +1,108 @@
+#include "desk/needs.h"
+#include <algorithm>
+#include <chrono>
+#include <cstdlib>
+
+namespace bevel {
+namespace {
+
+template <class T> bool holds(const std::vector<T>& all, const T& x) {
+    return std::find(all.begin(), all.end(), x) != all.end();
+}
+
+void take_limits(Needs& n, const PersonNeeds& one) {
+    for (const auto& a : one.agreements)
+        if (const auto limit = a.limit(); !limit.empty()) n.limits.insert(limit);
+}
+
+} // namespace
+
+Result<PersonNeeds> person_needs(const Library& library, std::int64_t id, const std::string& today) {
+    PersonNeeds n;
+    const auto people = library.people();
+    if (!people) return tl::unexpected(people.error());
+    for (const auto& p : *people)
+        if (p.id == id) n.person = p;
+    auto facts = library.facts(id);
+    auto agreements = library.agreements(id);
+    const auto letters = library.letter_lines(id);
+    ClipQuery of;
+    of.person = id;
+    const auto clips = library.find_clips(of);
+    if (!facts) return tl::unexpected(facts.error());
+    if (!agreements) return tl::unexpected(agreements.error());
+    if (!letters) return tl::unexpected(letters.error());
+    if (!clips) return tl::unexpected(clips.error());
+    n.facts = std::move(*facts);
+    for (auto& a : *agreements)
+        if ((a.from_day.empty() || a.from_day <= today) && (a.until_day.empty() || a.until_day >= today))
+            n.agreements.push_back(std::move(a));
+    for (const auto& c : *clips)
+        if (!c.movement.empty() && std::find(n.practised.begin(), n.practised.end(), c.movement) == n.practised.end())
+            n.practised.push_back(c.movement);
+    for (const auto& t : n.facts.taught)
+        if (std::find(n.practised.begin(), n.practised.end(), t.movement) == n.practised.end()) n.practised.push_back(t.movement);
+    // The newest letter about each movement, as it went out, with its homework.
+    std::vector<std::string> seen;
+    for (const auto& l : *letters) {
+        if (l.sent_on.empty() || std::find(seen.begin(), seen.end(), l.movement) != seen.end()) continue;
+        seen.push_back(l.movement);
+        const auto drafts = library.letters(l.clip);
+        if (!drafts || drafts->empty()) continue;
+        for (const auto& key : drafts->front().checks) {
+            const std::string check = FindingKey::read(key).check;
+            AskedFor a;
+            a.movement = l.movement;
+            for (const auto& rule : rule_book().rules)
+                for (const auto& rc : rule.checks)
+                    if (rc.check.id == check) a.rule = rule.id;
+            if (const auto w = drafts->front().with.find(key); w != drafts->front().with.end()) {
+                a.drill = w->second.drill;
+                a.a_side = w->second.homework.a_side;
+                a.hold_s = w->second.homework.hold_s;
+            }
+            if (n.asked.size() < 3) n.asked.push_back(a);
+        }
+    }
+    return n;
+}
+
+void know_person(Needs& n, const PersonNeeds& one) {
+    n.asked = one.asked;
+    n.practised = one.practised;
+    n.balance_step = one.facts.balance_step;
+    for (const auto& t : one.facts.taught)
+        if (!t.version.empty()) n.versions[t.movement] = t.version;
+    take_limits(n, one);
+}
+
+void know_group(Needs& n, std::span<const PersonNeeds> group) {
+    for (const auto& one : group) {
+        take_limits(n, one);
+        if (one.facts.balance_step > 0)
+            n.balance_step = n.balance_step == 0 ? one.facts.balance_step : std::min(n.balance_step, one.facts.balance_step);
+        for (const auto& a : one.asked)
+            if (n.asked.size() < 3 && std::none_of(n.asked.begin(), n.asked.end(),
+                                                   [&](const AskedFor& x) { return x.movement == a.movement && x.rule == a.rule; }))
+                n.asked.push_back(a);
+        for (const auto& id : one.practised)
+            if (!holds(n.practised, id) &&
+                std::all_of(group.begin(), group.end(), [&](const PersonNeeds& x) { return holds(x.practised, id); }))
+                n.practised.push_back(id);
+    }
+}
+
+std::uint64_t seed_of_day(const std::string& day, std::int64_t person) {
+    using namespace std::chrono;
+    std::int64_t days = 0;
+    if (day.size() == 10) {
+        const auto part = [&](std::size_t at, std::size_t n) { return std::atoi(day.substr(at, n).c_str()); };
+        const year_month_day d{year(part(0, 4)), month(static_cast<unsigned>(part(5, 2))),
+                               std::chrono::day(static_cast<unsigned>(part(8, 2)))};
+        if (d.ok()) days = sys_days(d).time_since_epoch().count();
+    }
+    constexpr std::int64_t julian_of_epoch = 2440588;
+    return static_cast<std::uint64_t>(days + julian_of_epoch) * 1000003 + static_cast<std::uint64_t>(person);
+}
+
+} // namespace bevel

@@ -1,0 +1,25 @@
+// What the library knows of people that a plan is made from: of one, or of a group that practises together.
+#pragma once
+#include "core/practice/plan.h"
+#include "store/library.h"
+#include <span>
+
+namespace bevel {
+
+struct PersonNeeds {
+    Person person;
+    PersonFacts facts;
+    std::vector<Agreement> agreements; // in force today
+    std::vector<AskedFor> asked;
+    std::vector<std::string> practised;
+};
+Result<PersonNeeds> person_needs(const Library& library, std::int64_t person, const std::string& today);
+
+/// Puts what is known of a person into what a plan is asked for.
+void know_person(Needs& needs, const PersonNeeds& one);
+/// The same of a group: what any of them cannot do, nobody is led to do; what somebody was not taught is not taken for known.
+void know_group(Needs& needs, std::span<const PersonNeeds> group);
+/// What serves as well takes turns from day to day and from person to person. `day`: ISO.
+std::uint64_t seed_of_day(const std::string& day, std::int64_t person);
+
+} // namespace bevel

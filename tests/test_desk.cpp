@@ -1,0 +1,373 @@
+// The desk: what an instructor does, without a window. Keys of findings in every form that was ever kept; from points to a review, a
+// decision, what became better; people's needs; the file of needs.
+#include "core/review/agreed.h"
+#include "desk/changes.h"
+#include "desk/intake.h"
+#include "desk/library_forms.h"
+#include "desk/needs.h"
+#include "desk/needs_file.h"
+#include "desk/open_review.h"
+#include "support/synthetic.h"
+#include <nlohmann/json.hpp>
+#include <QDate>
+#include <QTemporaryDir>
+#include <QTest>
+#include <sqlite3.h>
+
+using namespace bevel;
+namespace fs = std::filesystem;
+
+class TestDesk : public QObject {
+    Q_OBJECT
+    QTemporaryDir dir_;
+    fs::path path(const std::string& name) const { return dir_.path().toStdString() + "/" + name; }
+    Forms forms_;
+
+    static Track performed(const Movement& m, std::vector<sim::FaultSpec> faults, std::uint64_t seed = 7) {
+        sim::TakeOptions o = sim::take_of(seed, 1.68);
+        o.phone.view = View::front;
+        o.student.faults = std::move(faults);
+        o.student.score.repetitions = 3;
+        return test::pixel_track(sim::Take(m, o), 0.8, seed);
+    }
+    /// A clip of that person whose points are there, judged.
+    std::int64_t clip_of(Library& lib, std::int64_t person, const Movement& m, const std::string& day, std::vector<sim::FaultSpec> faults) {
+        const auto film = path("film-" + day + ".mp4");
+        QFile f(QString::fromStdString(film.string()));
+        if (!f.open(QIODevice::WriteOnly)) return 0;
+        f.write(("a film of " + day).c_str());
+        f.close();
+        Clip c;
+        c.person = person, c.movement = m.id, c.view = "front", c.filmed_on = c.arrived_on = day;
+        const auto id = lib.add_clip(c, film);
+        if (!id || !lib.save_track(*id, performed(m, std::move(faults)))) return 0;
+        Person who;
+        const auto people = lib.people();
+        for (const auto& p : *people)
+            if (p.id == person) who = p;
+        const auto looked = judge_clip(lib, forms_, who, *lib.clip(*id));
+        if (looked && looked->what == Looked::What::ready) return *id;
+        qWarning("%s", (looked ? looked->why : looked.error()).context.c_str());
+        return 0;
+    }
+    static std::int64_t person(Library& lib, const std::string& name) {
+        Person p;
+        p.name = name;
+        p.stature_m = 1.68;
+        return lib.add_person(p).value_or(0);
+    }
+
+private slots:
+    void initTestCase() { forms_ = shipped_forms(test::data_dir()); }
+
+    void a_key_reads_what_was_ever_kept_data() {
+        QTest::addColumn<QString>("kept");
+        QTest::addColumn<QString>("check");
+        QTest::addColumn<QString>("side");
+        QTest::addColumn<QString>("direction");
+        QTest::addColumn<QString>("now");
+        const auto row = [](const char* kept, const char* check, const char* side, const char* direction, const char* now) {
+            QTest::newRow(kept) << QString::fromLatin1(kept) << QString::fromLatin1(check) << QString::fromLatin1(side)
+                                << QString::fromLatin1(direction) << QString::fromLatin1(now);
+        };
+        row("stance.low/", "stance", "", "low", "stance.low/");
+        row("front_knee_ahead.high/left", "front_knee_ahead", "left", "high", "front_knee_ahead.high/left");
+        row("stance/", "stance", "", "", "stance/"); // letters before directions
+        row("knee_in/right", "knee_in", "right", "", "knee_in/right");
+        row("stance", "stance", "", "", "stance/"); // a check alone
+        row("stance.high", "stance", "", "high", "stance.high/");
+        row("trunk_lean@turn.low/", "trunk_lean@turn", "", "low", "trunk_lean@turn.low/"); // of one phase
+        row("seen:12/left", "seen:12", "left", "", "seen:12/left");
+        row("limit.high_stance", "limit.high_stance", "", "", "limit.high_stance/");
+        row("3~stance.low/right", "stance", "right", "low", "3~stance.low/right"); // of a part of a form
+        row("", "", "", "", "/");
+        row("/////", "////", "", "", "/////");
+        row("../../x.low/up", "../../x", "", "low", "../../x.low/");
+    }
+    void a_key_reads_what_was_ever_kept() {
+        QFETCH(QString, kept);
+        QFETCH(QString, check);
+        QFETCH(QString, side);
+        QFETCH(QString, direction);
+        QFETCH(QString, now);
+        const auto k = FindingKey::read(kept.toStdString());
+        QCOMPARE(QString::fromStdString(k.check), check);
+        QCOMPARE(QString::fromStdString(k.side_text()), side);
+        QCOMPARE(QString::fromLatin1(direction_name(k.direction).data()), direction);
+        QCOMPARE(QString::fromStdString(k.text()), now);
+        QVERIFY(FindingKey::read(k.text()) == k);
+        QVERIFY(FindingKey::read(k.check_text(), k.side_text()) == k);
+        QCOMPARE(k.either().direction, Direction::none);
+    }
+
+    void a_key_means_its_own_finding() {
+        Finding f;
+        f.check = "stance", f.direction = Direction::low, f.side = Side::left;
+        QVERIFY(FindingKey::of(f).means(f));
+        QVERIFY(FindingKey::read("stance/left").means(f));
+        for (const char* other : {"stance.high/left", "stance.low/right", "stance.low/", "stances.low/left", "", "stance"})
+            QVERIFY2(!FindingKey::read(other).means(f), other);
+        QVERIFY(means_one_of(FindingKey::read("stance/left"), {&f}) && !means_one_of(FindingKey::read("stance/right"), {&f}));
+        QCOMPARE(FindingKey::read("seen:41/").seen(), std::optional<std::int64_t>(41));
+        for (const char* none : {"seen:", "seen:x", "seen:1x", "stance", "seen: 4"}) QVERIFY2(!FindingKey::read(none).seen(), none);
+        QCOMPARE(FindingKey::read(FindingKey::seen_check(9)).seen(), std::optional<std::int64_t>(9));
+    }
+
+    void praise_and_limits_have_their_own_text() {
+        for (const char* kept : {"better:stance/left", "better:knee_in/", "stance/", ""}) {
+            const auto p = Praise::read(kept);
+            QCOMPARE(QString::fromStdString(p.text()), QString::fromLatin1(kept));
+            QCOMPARE(p.better, std::string(kept).starts_with("better:"));
+            QCOMPARE(p.empty(), std::string(kept).empty());
+        }
+        QVERIFY(Praise::read("better:stance/left").key == FindingKey::read("stance/left"));
+        QCOMPARE(limit_of(check_of_limit("seated")), std::string("seated"));
+        QVERIFY(limit_of("stance").empty() && limit_of("limits.x").empty());
+        Agreement a;
+        a.check = "limit.no_bends";
+        QCOMPARE(a.limit(), std::string("no_bends"));
+    }
+
+    void decisions_of_an_older_library_still_count() {
+        auto lib = *Library::open(path("old"));
+        const auto who = person(lib, "Greta");
+        const auto m = *forms_.movement("open_and_close");
+        const auto id = clip_of(lib, who, m, "2026-03-01", {{sim::Fault::stance_narrow, 0.4, {}}});
+        QVERIFY(id != 0);
+        const auto open = load_review(lib, forms_, id, "en");
+        QVERIFY(open);
+        const Finding* f = test::find(*(*open)->review, "stance");
+        QVERIFY(f && f->verdict == Verdict::outside && f->direction == Direction::low);
+        // As earlier versions wrote it: the check without a direction.
+        sqlite3* db = nullptr;
+        QCOMPARE(sqlite3_open((path("old") / "library.sqlite").string().c_str(), &db), SQLITE_OK);
+        const std::string sql = "INSERT INTO decision(clip, check_id, side, choice, wording, note) VALUES(" + std::to_string(id) +
+                                ", 'stance', '', 1, 'Feet apart.', '')";
+        QCOMPARE(sqlite3_exec(db, sql.c_str(), nullptr, nullptr, nullptr), SQLITE_OK);
+        sqlite3_close(db);
+        auto decisions = lib.decisions(id);
+        QVERIFY(decisions && decisions->size() == 1);
+        QCOMPARE(decision_of(*decisions, *f).choice, Choice::kept);
+        QCOMPARE(decision_of(*decisions, *f).wording, std::string("Feet apart."));
+        QVERIFY(decision_of(*decisions, *f).key == FindingKey::of(*f));
+        // What is decided now about this very end stands above it, in whatever order they are kept.
+        QVERIFY(lib.decide(id, {FindingKey::of(*f), Choice::set_aside}));
+        decisions = lib.decisions(id);
+        QVERIFY(decisions && decisions->size() == 2);
+        QCOMPARE(decision_of(*decisions, *f).choice, Choice::set_aside);
+        std::reverse(decisions->begin(), decisions->end());
+        QCOMPARE(decision_of(*decisions, *f).choice, Choice::set_aside);
+        QCOMPARE(decision_of({}, *f).choice, Choice::open);
+    }
+
+    void from_points_to_what_became_better() {
+        auto lib = *Library::open(path("better"));
+        const auto who = person(lib, "Ravi");
+        const auto m = *forms_.movement("open_and_close");
+        const auto before = clip_of(lib, who, m, "2026-03-01", {{sim::Fault::knee_in, 20, {}}});
+        QVERIFY(before != 0);
+        auto open = load_review(lib, forms_, before, "de");
+        QVERIFY(open);
+        QCOMPARE((*open)->language, std::string("de"));
+        QVERIFY((*open)->has_file);
+        QVERIFY(better_in(lib, (*open)->clip, *(*open)->review)->empty()); // nothing to compare with
+        QVERIFY(lib.keep_figures(before, figures_of(*(*open)->review)));
+        const auto after = clip_of(lib, who, m, "2026-04-01", {});
+        QVERIFY(after != 0);
+        open = load_review(lib, forms_, after, "en");
+        QVERIFY(open);
+        const auto better = better_in(lib, (*open)->clip, *(*open)->review);
+        QVERIFY(better && better->contains(FindingKey::read("knee_in/left")));
+        QCOMPARE(better->at(FindingKey::read("knee_in/left")).since, std::string("2026-03-01"));
+        // Nobody's clip has become better than anybody's.
+        Clip nobodys = (*open)->clip;
+        nobodys.person = 0;
+        QVERIFY(better_in(lib, nobodys, *(*open)->review)->empty());
+        // By bands alone it need not be looked at anew; by another movement it must.
+        const auto again = judged_by_bands(**open, forms_, {});
+        QVERIFY(again && again->review->findings.size() == (*open)->review->findings.size());
+        Forms without = forms_;
+        without.movements = std::make_shared<const std::vector<Movement>>();
+        QVERIFY(!judged_by_bands(**open, without, {}));
+        const auto gone = load_review(lib, without, after, "en");
+        QVERIFY(!gone && gone.error().code == Code::not_found && gone.error().context == m.id);
+        QVERIFY(!load_review(lib, forms_, 4711, "en"));
+    }
+
+    void a_clip_goes_its_way_without_a_window() {
+        auto lib = *Library::open(path("way"));
+        const auto who = person(lib, "Mei");
+        const auto m = *forms_.movement("open_and_close");
+        QFile f(QString::fromStdString(path("way.mp4").string()));
+        QVERIFY(f.open(QIODevice::WriteOnly));
+        f.write("a film");
+        f.close();
+        Clip c;
+        c.person = who, c.movement = m.id, c.view = "front", c.filmed_on = c.arrived_on = "2026-05-01";
+        const auto id = *lib.add_clip(c, path("way.mp4"));
+        Person p;
+        p.id = who, p.name = "Mei", p.stature_m = 1.6;
+        // Without points its turn comes.
+        auto looked = judge_clip(lib, forms_, p, *lib.clip(id));
+        QVERIFY(looked && looked->what == Looked::What::waits);
+        QCOMPARE(lib.clip(id)->state, ClipState::waiting);
+        QVERIFY(std::abs(*lib.height_at(who, "2026-05-01") - 1.6) < 1e-9); // the height that was said
+        // With them it is judged.
+        QVERIFY(lib.save_track(id, performed(m, {})));
+        looked = look_again(lib, forms_, id);
+        QVERIFY(looked && looked->what == Looked::What::ready);
+        QCOMPARE(lib.clip(id)->state, ClipState::tracked);
+        // What cannot be judged is a reason to say so.
+        Clip other = *lib.clip(id);
+        Track part = performed(m, {});
+        part.time_s.resize(15), part.px.resize(15), part.m.resize(15);
+        QVERIFY(lib.save_track(id, part));
+        looked = judge_clip(lib, forms_, p, other);
+        QVERIFY(looked && looked->what == Looked::What::refused);
+        QCOMPARE(looked->why.code, Code::cannot_judge);
+        QCOMPARE(lib.clip(id)->state, ClipState::failed);
+        // Nobody's clip is asked about.
+        const auto listed = list_clips(lib);
+        QVERIFY(listed && listed->rows.size() == 1 && listed->rows.front().person.name == "Mei" && listed->all == 1);
+        QVERIFY(!take_in(lib, path("none.mp4"), false, false, {}, {}));
+    }
+
+    void limits_the_day_and_what_was_taught_reach_the_options() {
+        const auto& m = *forms_.movement("opening_rise_and_sink");
+        Clip c;
+        c.movement = m.id, c.view = "left", c.mirrored = true;
+        Person p;
+        p.stature_m = 1.55, p.shoulder_width_m = 0.33;
+        Agreement limit;
+        limit.check = check_of_limit("high_stance"), limit.off = true, limit.reason = "knees";
+        Agreement once;
+        once.clip = 5, once.check = "trunk_lean", once.high = 12, once.reason = "today";
+        Condition day;
+        day.energy = 2, day.pain = "my left knee";
+        const auto o = review_options(forms_, c, p, {limit, once}, {m.id, "", m.phases.front().id}, day);
+        QVERIFY(o.view == View::left && o.mirrored && o.stature_m == 1.55);
+        QCOMPARE(o.adaptations.size() >= changes_of_limit("high_stance", "x").size(), true);
+        QVERIFY(std::any_of(o.clip.begin(), o.clip.end(), [](const BandChange& b) { return b.check == "trunk_lean" && b.high == 12; }));
+        // The program's own reasons are sentences that can be translated.
+        std::set<std::string> said;
+        for (const auto* list : {&o.clip, &o.adaptations})
+            for (const auto& b : *list) said.insert(b.reason);
+        for (const auto& r : reasons_said()) QVERIFY2(said.contains(r), r.c_str());
+        // What comes after the phase that was taught last is off.
+        QVERIFY(std::any_of(o.adaptations.begin(), o.adaptations.end(), [](const BandChange& b) { return b.off && !b.check.empty(); }));
+        const auto all = review_options(forms_, c, p);
+        QVERIFY(all.adaptations.empty() && all.clip.empty());
+    }
+
+    void what_one_may_not_do_nobody_of_the_group_is_led_to() {
+        const auto known = [](const char* name, std::vector<std::string> limits, int step, std::vector<std::string> practised) {
+            PersonNeeds n;
+            n.person.name = name;
+            n.facts.balance_step = step;
+            n.practised = std::move(practised);
+            for (const auto& l : limits) {
+                Agreement a;
+                a.check = check_of_limit(l), a.off = true, a.reason = "r";
+                n.agreements.push_back(a);
+            }
+            return n;
+        };
+        auto one = known("a", {"no_balance"}, 5, {"walk_forward", "open_and_close"});
+        auto two = known("b", {"no_overhead", "seated"}, 2, {"open_and_close"});
+        auto three = known("c", {}, 0, {"open_and_close", "creep_low"});
+        for (int k = 0; k < 3; ++k) one.asked.push_back({"walk_forward", "W" + std::to_string(k + 1), ""});
+        two.asked = {{"walk_forward", "W1", ""}, {"open_and_close", "S1", ""}};
+        Needs n;
+        know_group(n, std::vector<PersonNeeds>{one, two, three});
+        QCOMPARE(n.limits, (std::set<std::string>{"no_balance", "no_overhead", "seated"}));
+        QCOMPARE(n.balance_step, 2); // the lowest that is known
+        QCOMPARE(n.practised, std::vector<std::string>{"open_and_close"});
+        QCOMPARE(n.asked.size(), std::size_t{3});
+        Needs alone;
+        two.facts.taught = {{"open_and_close", "Seated", ""}};
+        know_person(alone, two);
+        QCOMPARE(alone.limits, (std::set<std::string>{"no_overhead", "seated"}));
+        QCOMPARE(alone.versions.at("open_and_close"), std::string("Seated"));
+        Needs nobody;
+        know_group(nobody, std::vector<PersonNeeds>{});
+        QVERIFY(nobody.limits.empty() && nobody.practised.empty());
+    }
+
+    void the_seed_is_of_the_day_and_the_person() {
+        for (const char* day : {"1970-01-01", "2026-11-30", "2000-02-29", "2199-12-31"})
+            QCOMPARE(seed_of_day(day, 3),
+                     static_cast<std::uint64_t>(QDate::fromString(QLatin1String(day), Qt::ISODate).toJulianDay()) * 1000003 + 3);
+        QVERIFY(seed_of_day("2026-11-30", 1) != seed_of_day("2026-11-29", 1));
+        (void)seed_of_day("", 1), (void)seed_of_day("2026-99-99", 1), (void)seed_of_day("nonsense..", 1);
+    }
+
+    void needs_are_read_strictly() {
+        const auto& all = *forms_.movements;
+        const auto n =
+            parse_needs(R"({"minutes": 35, "limits": ["seated"], "care": ["knees"], "energy": 2, "dizzy": true, "wanted": ["walk_forward"],
+            "versions": {"open_and_close": "Seated"}, "asked": [{"movement": "open_and_close", "rule": "S1", "a_side": 4}], "chair": false,
+            "seed": 12, "steadier": "left", "balance_step": 3})",
+                        all);
+        QVERIFY2(n, n ? "" : n.error().context.c_str());
+        QVERIFY(n->minutes == 35 && n->limits.contains("seated") && n->care.contains("knees") && n->energy == 2 && n->dizzy && !n->chair);
+        QCOMPARE(n->asked.front().a_side, 4);
+        QCOMPARE(n->seed, std::uint64_t{12});
+        QVERIFY(parse_needs("{}", all));
+        for (const auto& [text, says] :
+             std::vector<std::pair<const char*, const char*>>{{"", "not an object"},
+                                                              {"[]", "not an object"},
+                                                              {R"({"minuets": 20})", "minuets"},
+                                                              {R"({"minutes": 2000})", "minutes"},
+                                                              {R"({"minutes": "20"})", "minutes"},
+                                                              {R"({"limits": ["seatde"]})", "seatde"},
+                                                              {R"({"limits": "seated"})", "limits"},
+                                                              {R"({"care": [7]})", "care"},
+                                                              {R"({"energy": 11})", "energy"},
+                                                              {R"({"energy": 2.5})", "energy"},
+                                                              {R"({"dizzy": 1})", "dizzy"},
+                                                              {R"({"wanted": ["walk_sideways"]})", "walk_sideways"},
+                                                              {R"({"sequence": ["<b>"]})", "<b>"},
+                                                              {R"({"versions": {"open_and_close": "Flying"}})", "Flying"},
+                                                              {R"({"versions": []})", "versions"},
+                                                              {R"({"asked": [{"movement": "open_and_close", "rule": "Z9"}]})", "Z9"},
+                                                              {R"({"asked": [{"movement": "open_and_close", "rulee": "S1"}]})", "rulee"},
+                                                              {R"({"asked": [1]})", "asked"},
+                                                              {R"({"steadier": "up"})", "steadier"},
+                                                              {R"({"seed": -1})", "seed"}}) {
+            const auto bad = parse_needs(text, all);
+            QVERIFY2(!bad, text);
+            QVERIFY2(bad.error().context.find(says) != std::string::npos, bad.error().context.c_str());
+        }
+        QVERIFY(!parse_needs(std::string(2U << 20U, ' '), all));
+        QVERIFY(!parse_needs("{\"limits\": " + std::string(500, '[') + std::string(500, ']') + "}", all));
+        // What the names say is what a plan knows.
+        for (const auto& l : limit_names_of_needs()) {
+            Needs one;
+            one.limits = {l};
+            QVERIFY2(propose(one, all), l.c_str());
+        }
+    }
+
+    void forms_live_as_long_as_somebody_holds_them() {
+        std::shared_ptr<const Movement> kept;
+        {
+            const Forms now = shipped_forms(test::data_dir());
+            kept = now.movement("walk_forward", "Arms only");
+            QVERIFY(kept);
+            QVERIFY(!now.movement("none") && !now.school("none") && now.school("inclined"));
+            QVERIFY(now.movement("free")); // by its id alone
+        }
+        QVERIFY(!kept->phases.empty() && !kept->checks.empty());
+        // The instructor's own in place of a shipped one.
+        auto lib = *Library::open(path("own"));
+        auto j = nlohmann::json::parse(*forms_.movement("walk_forward")->source);
+        j["name"] = "Walk as we do";
+        QVERIFY(lib.keep_form({"walk_forward", j.dump()}));
+        const Forms own = forms_of(lib, forms_);
+        QCOMPARE(own.movement("walk_forward")->name, std::string("Walk as we do"));
+        QCOMPARE(own.movements->size(), forms_.movements->size());
+        QVERIFY(forms_.movement("walk_forward")->name != "Walk as we do");
+    }
+};
+QTEST_GUILESS_MAIN(TestDesk)
+#include "test_desk.moc"
