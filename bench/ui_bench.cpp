@@ -2,7 +2,7 @@
 // takes to be shown, time from the start to a painted review, memory.
 #include "core/movement/movement.h"
 #include "ui/ground/ground_page.h"
-#include "ui/shell/main_window.h"
+#include "app/main_window.h"
 #include <algorithm>
 #include <cstdio>
 #include <fstream>

@@ -153,7 +153,7 @@ private slots:
             if (letters[0].checks.size() != 2) {
                 for (const auto& k : letters[0].checks) qWarning("%d: in the letter %s", n, k.c_str());
                 for (const auto& d : must(b.session.library->decisions(open->clip.id)))
-                    qWarning("decided %s/%s %d", d.check.c_str(), d.side.c_str(), static_cast<int>(d.choice));
+                    qWarning("decided %s %d", d.key.text().c_str(), static_cast<int>(d.choice));
                 for (const auto& f : open->review->findings)
                     if (f.verdict == Verdict::outside || f.verdict == Verdict::edge)
                         qWarning("found %s %d", FindingKey::of(f).text().c_str(), static_cast<int>(f.verdict));

@@ -387,14 +387,14 @@ private slots:
     }
 
     void no_cell_is_a_formula() {
-        ui::PersonSheet sheet;
+        PersonSheet sheet;
         for (const char* words :
              {"=1+1", "+1+cmd|' /C calc'!A0", "-1+HYPERLINK(\"x\")", "@SUM(A1)", "\tx", "\rx", "plain", "-1.5", "a=b"}) {
             RecordLine l;
             l.day = "2026-11-01", l.what = RecordLine::What::remark, l.words = words;
             sheet.record.push_back(l);
         }
-        const auto lines = QString::fromStdString(ui::record_csv(sheet));
+        const auto lines = QString::fromStdString(record_csv(sheet));
         for (const char* there :
              {",'=1+1\r", ",'+1+cmd", ",\"'-1+HYPERLINK(\"\"x\"\")\"", ",'@SUM(A1)", ",'\tx", ",plain\r", ",-1.5\r", ",a=b\r"})
             QVERIFY2(lines.contains(QLatin1String(there)), qPrintable(lines));

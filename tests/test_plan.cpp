@@ -540,6 +540,29 @@ private slots:
         QVERIFY(share >= short_ones * 9 / 10);
     }
 
+    void a_sequence_grows_as_far_as_there_is_time() {
+        Needs n;
+        n.sequence = {"opening_rise_and_sink", "push_and_sit_back",  "brush_and_push",
+                      "part_the_horses_mane",  "clouds_with_a_step", "walk_forward"};
+        std::size_t before = 0;
+        for (const double minutes : {6.0, 15.0, 40.0, 120.0}) {
+            n.minutes = minutes;
+            const auto p = propose(n, movements());
+            QVERIFY2(p, p ? "" : p.error().context.c_str());
+            QVERIFY(p->total_s() < 60 * minutes + 61);
+            std::size_t most = 0, beyond = 0;
+            for (const auto& i : p->items) most = std::max(most, i.sequence.size());
+            for (const auto& l : p->left_out)
+                beyond +=
+                    l.code == LeftOut::Code::no_room && std::find(n.sequence.begin(), n.sequence.end(), l.movement) != n.sequence.end();
+            QVERIFY(most >= before);
+            QVERIFY2(most == 0 ? beyond >= 1 : most + beyond == n.sequence.size(),
+                     qPrintable(QStringLiteral("%1 %2").arg(most).arg(beyond)));
+            before = most;
+        }
+        QCOMPARE(before, n.sequence.size());
+    }
+
     void changed_by_hand_it_says_what_is_no_longer_kept() {
         Needs n;
         n.minutes = 20;

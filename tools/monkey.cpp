@@ -4,7 +4,7 @@
 // It must live, answer, not grow, and leave the library whole. Prints how long the window took to answer and what it holds; ends with 1
 // where the library is not whole afterwards.
 #include "store/forms.h"
-#include "ui/shell/main_window.h"
+#include "app/main_window.h"
 #include "ui/shell/plain_labels.h"
 #include <algorithm>
 #include <cstdio>

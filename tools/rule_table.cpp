@@ -37,8 +37,9 @@ void sweep(const Movement& m) {
         for (const auto& c : m.checks) {
             if (c.low) rows[{c.id, Direction::low}].asked.insert(m.id);
             if (c.high) rows[{c.id, Direction::high}].asked.insert(m.id);
-            if (!c.low && !c.high)
-                for (const Direction d : {Direction::low, Direction::high}) rows[{c.id, d}].asked.insert(m.id);
+            if (!c.low && !c.high) // a student or a school sets it
+                for (const Direction d : {Direction::low, Direction::high})
+                    if (!(d == Direction::low ? c.cue_low : c.cue_high).empty()) rows[{c.id, d}].asked.insert(m.id);
         }
     }
     std::map<std::pair<std::string, Direction>, Shown> best;

@@ -4,11 +4,11 @@
 #include "ui/arrivals/parts_dialog.h"
 #include "ui/arrivals/still_pair.h"
 #include "ui/forms/course_view.h"
-#include "ui/forms/figure_view.h"
+#include "ui/pictures/figure_view.h"
 #include "ui/forms/learn_dialog.h"
 #include "ui/forms/schools_dialog.h"
 #include "ui/shell/help_window.h"
-#include "ui/shell/main_window.h"
+#include "app/main_window.h"
 #include <cstdio>
 #include <QApplication>
 #include <QCheckBox>

@@ -109,14 +109,6 @@
         <source>The body on the newest frame</source>
         <translation>Der Körper auf dem neuesten Bild</translation>
     </message>
-    <message>
-        <source>Judged again. The review is ready.</source>
-        <translation>Neu beurteilt. Die Durchsicht ist fertig.</translation>
-    </message>
-    <message>
-        <source>Go to Arrivals to say whose clip this is and what it shows.</source>
-        <translation>Unter „Eingang“ lässt sich sagen, von wem der Clip ist und was er zeigt.</translation>
-    </message>
 </context>
 <context>
     <name>bevel::ui::Actions</name>
@@ -12863,21 +12855,6 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     </message>
 </context>
 <context>
-    <name>review</name>
-    <message>
-        <source>not taught yet</source>
-        <translation>noch nicht gelehrt</translation>
-    </message>
-    <message>
-        <source>little energy that day</source>
-        <translation>wenig Kraft an diesem Tag</translation>
-    </message>
-    <message>
-        <source>pain that day</source>
-        <translation>Schmerz an dem Tag</translation>
-    </message>
-</context>
-<context>
     <name>templates</name>
     <message>
         <source>Full letter</source>
@@ -13888,6 +13865,14 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>Looking for the body in this clip ended Bevel twice. It is left alone now; save it again as MP4 and take that in, or choose “Change …” to try once more.</source>
         <translation>Die Suche nach dem Körper in dieser Aufnahme hat Bevel zweimal beendet. Sie bleibt jetzt in Ruhe; speichere sie noch einmal als MP4 und nimm das auf, oder wähle „Ändern …“, um es noch einmal zu versuchen.</translation>
+    </message>
+    <message>
+        <source>Judged again. The review is ready.</source>
+        <translation>Neu beurteilt. Die Durchsicht ist fertig.</translation>
+    </message>
+    <message>
+        <source>Go to Arrivals to say whose clip this is and what it shows.</source>
+        <translation>Unter „Eingang“ lässt sich sagen, von wem der Clip ist und was er zeigt.</translation>
     </message>
 </context>
 </TS>

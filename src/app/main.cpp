@@ -1,5 +1,5 @@
+#include "app/main_window.h"
 #include "store/forms.h"
-#include "ui/shell/main_window.h"
 #include "ui/shell/open_library.h"
 #include "ui/shell/plain_labels.h"
 #include <csignal>

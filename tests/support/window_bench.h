@@ -1,9 +1,9 @@
 // The real window on a copy of the demo, for the tests that drive it.
 #pragma once
+#include "app/main_window.h"
 #include "store/forms.h"
 #include "support/synthetic.h"
 #include "ui/shell/elided_label.h"
-#include "ui/shell/main_window.h"
 #include "ui/text/languages.h"
 #include <QAbstractButton>
 #include <QComboBox>

@@ -424,6 +424,24 @@ std::vector<Wrong> every_way(const Movement& m) {
         planned.high = 2;
         way("a hold longer than planned").agreed = {planned};
     }
+    // Bands that a student or a school sets where the rule has none.
+    const auto agreed = [&](const char* id, const char* check, std::optional<double> low, std::optional<double> high) -> Wrong& {
+        BandChange c;
+        c.check = check, c.low = low, c.high = high;
+        Wrong& w = way(id);
+        w.agreed = {c};
+        return w;
+    };
+    agreed("heels lower than planned", "heel_raise", 14, {});
+    agreed("heels higher than planned", "heel_raise", {}, 2);
+    agreed("a pause on top shorter than planned", "heel_pause", 6, {});
+    agreed("a pause on top longer than planned", "heel_pause", {}, 0.2);
+    for (const bool heel : {true, false}) {
+        Wrong& w = heel ? agreed("a side step on the heel, asked on the ball", "side_step", {}, 0)
+                        : agreed("a side step on the ball, asked on the heel", "side_step", 0, {});
+        for (auto& p : w.done.phases)
+            if (p.role == "reach") p.posture.left_foot.contact = heel ? Contact::heel : Contact::toe;
+    }
     {
         Wrong& w = way("halts");
         w.after = [](Track& t, const sim::Truth& truth) {
@@ -488,6 +506,9 @@ bool says_something(const Movement& m, const Wrong& w) {
     };
     if (w.id.starts_with("breath ")) return asks("breath.lag");
     if (w.id.find("on the tool") != std::string::npos) return m.tool.has_value();
+    if (w.id.starts_with("heels ") || w.id.starts_with("a pause on top")) return asks("heel.pause");
+    if (w.id.starts_with("a side step"))
+        return std::any_of(m.checks.begin(), m.checks.end(), [](const Check& c) { return c.id == "side_step"; });
     if (w.id.starts_with("points the tool")) return m.tool.has_value();
     if (w.id == "a swing breaks off") return asks("swing.ramp");
     if (w.id.starts_with("a hold ")) return asks("hold.length");

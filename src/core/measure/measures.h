@@ -1,6 +1,8 @@
 // Evidence: measures of the body over time and its events. Ids, signs, units and gates are those of the measure catalogue
 // (data/measures.json, built into the program). Knows no movement, no band, no school.
 #pragma once
+#include "core/catalogue/catalogue.h"
+#include "core/catalogue/event_names.h"
 #include "core/ground/motion.h"
 #include "core/movement/posture.h"
 #include "core/result.h"
@@ -45,27 +47,6 @@ struct Sample {
     bool present() const { return absent == Absent::none; }
 };
 
-/// What the catalogue says of a measure.
-struct MeasureInfo {
-    std::string id, name, unit, family, definition, seen_from;
-    bool sided = false, hidden = false;
-    bool habit = false; // against the clip's own quiet stand: what is there all the time does not show, and is not praised
-    // Gates, where the catalogue sets them.
-    std::optional<double> turned_deg; // the axis it is told along may be turned so far out of the picture
-    std::optional<double> most_sigma; // a larger error is "cannot be told from this view"
-    std::optional<double> least_m;    // what must be that long to have a direction
-    std::optional<double> share;      // of its length that a limb must show
-    std::optional<double> toes_out_deg;
-    bool needs_vertical = false, needs_neutral = false;
-    std::string over_floor; // "sideways" or "forward": along the line of sight told from where the feet stand on the floor
-};
-/// A catalogue like data/measures.json; bad_value names measure and key. Unknown keys and families are refused.
-Result<std::vector<MeasureInfo>> parse_measures(const std::string& text);
-/// The catalogue built into the program, in the order of the file.
-const std::vector<MeasureInfo>& measure_catalogue();
-/// Nothing for an unknown id.
-const MeasureInfo* measure_info(std::string_view id);
-
 /// One measure through the clip, a sample a frame.
 struct MeasureSeries {
     std::string id, unit;
@@ -88,35 +69,6 @@ struct Shift {
     double onset_sigma_s = 0.05;
     double duration() const { return end_s - start_s; }
 };
-
-enum class EventKind {
-    heel_down,
-    toe_down,
-    flat,
-    heel_up,
-    toe_up,
-    off, // of a foot
-    shift_onset,
-    shift_start,
-    shift_end,
-    shift_rest,
-    stop, // of the weight
-    turn_onset,
-    turn_end, // of pelvis, shoulders or head
-    hand_stop,
-    low,
-    high, // of the hips
-    hand_onset,
-    breath_in,
-    breath_out, // marked
-    roll_onset,
-    roll_end, // of a part of the back, marked
-};
-enum class Part { foot, weight, pelvis, shoulders, head, hand, hips, breath, low_back, upper_back, neck };
-std::string_view event_name(EventKind k);
-std::string_view part_name(Part p);
-std::optional<EventKind> event_from_name(std::string_view name);
-std::optional<Part> part_from_name(std::string_view name);
 
 struct Event {
     EventKind kind;

@@ -1,6 +1,6 @@
 #include "core/movement/movement.h"
+#include "core/catalogue/catalogue.h"
 #include "core/folders.h"
-#include "core/measure/measures.h"
 #include "core/movement/json_reader.h"
 #include "core/movement/posture_file.h"
 #include <algorithm>

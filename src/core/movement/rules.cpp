@@ -1,5 +1,6 @@
 #include "core/movement/rules.h"
-#include "core/measure/measures.h"
+#include "core/catalogue/catalogue.h"
+#include "core/catalogue/event_names.h"
 #include "core/movement/json_reader.h"
 #include "rules_json.inc" // data/rules.json as text, made by CMake
 #include <algorithm>

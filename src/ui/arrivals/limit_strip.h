@@ -1,7 +1,7 @@
 // What stands in the way of judging a clip, along its time: a row a kind, with words on hovering and for a screen reader.
 #pragma once
-#include "ui/review/spoken.h"
 #include "ui/shell/session.h"
+#include "ui/shell/spoken.h"
 #include <QWidget>
 
 namespace bevel::ui {

@@ -1,9 +1,9 @@
 // A movement as its instructor wants it: its words, the time and breath of its phases, its bands with their reason; copied, taken back to
 // the shipped one, written to and read from a file. What cannot be is said at the field; nothing half is kept.
 #pragma once
+#include "ui/shell/left_edit.h"
 #include "ui/shell/session.h"
 #include <nlohmann/json_fwd.hpp>
-#include <QPlainTextEdit>
 #include <QWidget>
 
 class QComboBox;
@@ -16,21 +16,6 @@ class QPushButton;
 namespace bevel::ui {
 
 class PostureEditor;
-
-/// Says when it is left, as a line edit does.
-class LeftEdit : public QPlainTextEdit {
-    Q_OBJECT
-public:
-    using QPlainTextEdit::QPlainTextEdit;
-signals:
-    void left();
-
-protected:
-    void focusOutEvent(QFocusEvent* e) override {
-        QPlainTextEdit::focusOutEvent(e);
-        emit left();
-    }
-};
 
 class FormEditor : public QWidget {
     Q_OBJECT

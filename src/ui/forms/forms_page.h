@@ -1,7 +1,7 @@
 // The movements Bevel knows: found by name, kind and what they train; seen from any side at any pace; their phases, rules, drills; and what
 // each fault looks like beside the right one.
 #pragma once
-#include "ui/forms/figure_view.h"
+#include "ui/pictures/figure_view.h"
 #include "ui/shell/place.h"
 
 class QComboBox;

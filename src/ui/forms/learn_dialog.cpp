@@ -1,6 +1,6 @@
 #include "ui/forms/learn_dialog.h"
 #include "core/ground/derive.h"
-#include "ui/review/review_state.h"
+#include "desk/open_review.h"
 #include "ui/shell/step.h"
 #include "ui/text/data_words.h"
 #include <QComboBox>

@@ -2,7 +2,6 @@
 #pragma once
 #include "ui/letter/templates.h"
 #include "ui/paint/sending.h"
-#include "ui/review/review_state.h"
 #include "ui/shell/notice.h"
 #include "ui/shell/place.h"
 #include <QTimer>

@@ -1,12 +1,12 @@
 // What of a person goes out as a file, and what comes in.
 #include "core/files.h"
 #include "core/movement/movement.h"
+#include "desk/open_review.h"
 #include "store/bundle.h"
-#include "ui/forms/form_editor.h"
 #include "ui/people/limit_dialog.h"
 #include "ui/people/people_page.h"
-#include "ui/review/review_state.h"
 #include "ui/shell/empty_state.h"
+#include "ui/shell/left_edit.h"
 #include "ui/text/data_words.h"
 #include <charconv>
 #include <cmath>

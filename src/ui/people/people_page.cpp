@@ -1,11 +1,11 @@
 #include "ui/people/people_page.h"
 #include "core/files.h"
 #include "core/movement/movement.h"
+#include "desk/open_review.h"
 #include "store/bundle.h"
-#include "ui/forms/form_editor.h"
 #include "ui/people/limit_dialog.h"
-#include "ui/review/review_state.h"
 #include "ui/shell/empty_state.h"
+#include "ui/shell/left_edit.h"
 #include "ui/text/data_words.h"
 #include "ui/text/practice_words.h"
 #include <charconv>

@@ -1,8 +1,8 @@
 // A figure over the days: a point a clip with its error, the band it was judged by, lines where it may be compared.
 #pragma once
 #include "core/review/trend.h"
-#include "ui/review/spoken.h"
 #include "ui/shell/session.h"
+#include "ui/shell/spoken.h"
 #include <QWidget>
 
 namespace bevel::ui {

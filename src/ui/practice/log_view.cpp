@@ -1,8 +1,8 @@
 #include "ui/practice/log_view.h"
 #include "core/files.h"
 #include "core/practice/plan.h"
+#include "desk/person_sheet.h"
 #include "ui/paint/page_pdf.h"
-#include "ui/people/person_files.h"
 #include "ui/shell/workspace.h"
 #include "ui/text/practice_words.h"
 #include <cmath>

@@ -2,9 +2,9 @@
 #include "core/files.h"
 #include "media/sound.h"
 #include "store/reminder.h"
-#include "ui/forms/figure_view.h"
 #include "ui/jobs/jobs.h"
 #include "ui/paint/practice_sheet.h"
+#include "ui/pictures/figure_view.h"
 #include "ui/shell/step.h"
 #include "ui/text/practice_words.h"
 #include <QCheckBox>

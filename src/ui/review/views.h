@@ -2,8 +2,8 @@
 #pragma once
 #include "ui/paint/lanes.h"
 #include "ui/review/frame_source.h"
-#include "ui/review/spoken.h"
 #include "ui/shell/session.h"
+#include "ui/shell/spoken.h"
 #include <QWidget>
 
 namespace bevel::ui {

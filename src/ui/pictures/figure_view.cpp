@@ -1,4 +1,4 @@
-#include "ui/forms/figure_view.h"
+#include "ui/pictures/figure_view.h"
 #include "ui/text/data_words.h"
 #include "ui/text/text.h"
 #include <cmath>

@@ -1,4 +1,4 @@
-#include "ui/shell/main_window.h"
+#include "app/main_window.h"
 #include "ui/shell/help_window.h"
 #include "ui/shell/jobs_bar.h"
 #include "ui/shell/plain_labels.h"

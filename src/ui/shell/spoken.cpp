@@ -1,4 +1,4 @@
-#include "ui/review/spoken.h"
+#include "ui/shell/spoken.h"
 #include <map>
 #include <QAccessible>
 #include <QAccessibleWidget>

@@ -1,6 +1,6 @@
 // The figure that does a movement, with its feet from above, where it is in the movement and how it breathes.
 #pragma once
-#include "ui/forms/figure_source.h"
+#include "ui/pictures/figure_source.h"
 #include "ui/shell/session.h"
 #include <QElapsedTimer>
 #include <QTimer>

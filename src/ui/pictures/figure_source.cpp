@@ -1,4 +1,4 @@
-#include "ui/forms/figure_source.h"
+#include "ui/pictures/figure_source.h"
 #include "ui/paint/body.h"
 #include "ui/paint/card.h"
 

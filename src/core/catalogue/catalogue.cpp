@@ -1,5 +1,5 @@
+#include "core/catalogue/catalogue.h"
 #include "core/json_reader.h"
-#include "core/measure/measures.h"
 #include <cstdio>
 #include <cstdlib>
 #include <set>
