@@ -415,7 +415,7 @@ private slots:
             const int before = asked();
             table->setFocus();
             QTest::keyClick(table, Qt::Key_Return);
-            QTRY_COMPARE_WITH_TIMEOUT(asked(), before - 1, 30000);
+            QTRY_COMPARE_WITH_TIMEOUT(asked(), before - 1, 120000);
             QTRY_VERIFY(b.background.idle());
             QTest::qWait(50);
         }

@@ -20,6 +20,8 @@
 #include <sys/stat.h>
 #include <unistd.h>
 
+using namespace bevel;
+
 namespace {
 
 int told_to_end = -1; // a signal writes here; nothing else may be done inside of one
@@ -63,16 +65,62 @@ bool handed_over(const QString& place, const QStringList& files) {
     return socket.waitForBytesWritten(1000);
 }
 
-} // namespace
+/// Files named to a second start come in through it.
+void open_door(QLocalServer& door, const QString& place, ui::MainWindow& window) {
+    door.setSocketOptions(QLocalServer::UserAccessOption);
+    QLocalServer::removeServer(place); // of a run that was killed
+    door.listen(place);
+    QObject::connect(&door, &QLocalServer::newConnection, &window, [&door, &window] {
+        auto* guest = door.nextPendingConnection();
+        if (!is_ours(*guest)) return guest->abort();
+        QObject::connect(guest, &QLocalSocket::readyRead, &window, [guest, &window] {
+            if (guest->bytesAvailable() > 1 << 20) return guest->abort();
+            if (!guest->peek(guest->bytesAvailable()).endsWith('\0')) return; // there is more to come
+            QByteArray all = guest->readAll();
+            all.chop(1);
+            window.take(QString::fromUtf8(all).split(QLatin1Char('\n'), Qt::SkipEmptyParts));
+            guest->deleteLater();
+        });
+    });
+}
 
-int main(int argc, char** argv) {
-    ::umask(077); // clips of people are private: what is written is for its owner alone
-    using namespace bevel;
-    // Pictures come and go by the dozen on several threads: what they held goes back to the system at once, in place of staying in each
-    // thread's own store.
-    mallopt(M_MMAP_THRESHOLD, 1 << 19);
-    QCoreApplication::setApplicationName(QStringLiteral("bevel"));
-    QCoreApplication::setApplicationVersion(QStringLiteral(BEVEL_VERSION));
+/// A log-out asks by a signal: work under way is ended in order, as when the window is closed.
+void end_on_signals(QApplication& app) {
+    int ends[2] = {-1, -1};
+    if (::socketpair(AF_UNIX, SOCK_STREAM | SOCK_CLOEXEC, 0, ends) == 0) {
+        told_to_end = ends[0];
+        for (const int s : {SIGTERM, SIGINT, SIGHUP})
+            ::signal(s, [](int) {
+                const char one = 1;
+                if (::write(told_to_end, &one, 1) < 0) ::_exit(1);
+            });
+        auto* asked = new QSocketNotifier(ends[1], QSocketNotifier::Read, &app);
+        QObject::connect(asked, &QSocketNotifier::activated, &app, [asked] {
+            asked->setEnabled(false);
+            QApplication::exit(0);
+        });
+    }
+}
+
+/// A finished review is the first thing seen of the demo.
+void show_finished(const Library& library, ui::MainWindow& window) {
+    ClipQuery done;
+    done.states = {ClipState::reviewed};
+    done.most = 1;
+    const auto clips = library.find_clips(done);
+    if (!clips) return;
+    for (const auto& c : *clips)
+        if (c.state == ClipState::reviewed) return window.open_review(c.id);
+}
+
+/// What the command line says.
+struct Asked {
+    bool demo = false, dark = false;
+    QString library;
+    QStringList rest;
+    std::optional<int> done; // the exit code where nothing is to be opened
+};
+Asked read_words(int argc, char** argv) {
     QStringList given;
     for (int i = 0; i < argc; ++i) given << QString::fromLocal8Bit(argv[i]);
     QCommandLineParser words;
@@ -87,28 +135,51 @@ int main(int argc, char** argv) {
                                 QStringLiteral("[files…]"));
     if (!words.parse(given)) {
         std::fprintf(stderr, "bevel: %s\nbevel --help tells how it is used.\n", qPrintable(words.errorText()));
-        return 2;
+        return {false, false, {}, {}, 2};
     }
     if (words.isSet(help) || words.isSet(version)) { // without a display, too
         const QCoreApplication quiet(argc, argv);
         std::printf("%s\n", qPrintable(words.isSet(help) ? words.helpText().trimmed() : QStringLiteral("bevel " BEVEL_VERSION)));
-        return 0;
+        return {false, false, {}, {}, 0};
     }
+    return {words.isSet(demo_option), words.isSet(dark_option), words.value(library_option), words.positionalArguments(), std::nullopt};
+}
+
+/// The session's movements and schools, with the instructor's own.
+void load_forms(ui::Session& session, const std::filesystem::path& data) {
+    session.shipped = load_movements(data);
+    const auto own = session.library->own_forms();
+    session.movements = own ? with_own(session.shipped, *own) : session.shipped;
+    session.shipped_schools = load_schools(data);
+    const auto own_schools = session.library->own_forms(Own::school);
+    session.schools = own_schools ? with_own(session.shipped_schools, *own_schools) : session.shipped_schools;
+}
+
+} // namespace
+
+int main(int argc, char** argv) {
+    ::umask(077); // clips of people are private: what is written is for its owner alone
+    // Pictures come and go by the dozen on several threads: what they held goes back to the system at once, in place of staying in each
+    // thread's own store.
+    mallopt(M_MMAP_THRESHOLD, 1 << 19);
+    QCoreApplication::setApplicationName(QStringLiteral("bevel"));
+    QCoreApplication::setApplicationVersion(QStringLiteral(BEVEL_VERSION));
+    const Asked asked = read_words(argc, argv);
+    if (asked.done) return *asked.done;
     QApplication app(argc, argv);
     ui::keep_labels_plain();
     QApplication::setApplicationDisplayName(QStringLiteral("Bevel"));
     const auto data = find_data_dir(argv[0]);
     ui::Theme::load_fonts(data);
     const std::filesystem::path home = QStandardPaths::writableLocation(QStandardPaths::AppDataLocation).toStdString();
-    const bool demo = words.isSet(demo_option);
     QStringList files;
-    std::filesystem::path folder = demo ? unpack_demo(data, home) : home / "library";
+    std::filesystem::path folder = asked.demo ? unpack_demo(data, home) : home / "library";
     QSettings kept(QString::fromStdString((home / "settings.ini").string()), QSettings::IniFormat);
     const ui::Settings chosen = ui::Settings::load(kept);
     ui::speak(chosen.language);
-    if (!demo && !chosen.library.isEmpty()) folder = chosen.library.toStdString();
-    if (words.isSet(library_option)) folder = words.value(library_option).toStdString();
-    for (const QString& w : words.positionalArguments()) {
+    if (!asked.demo && !chosen.library.isEmpty()) folder = chosen.library.toStdString();
+    if (!asked.library.isEmpty()) folder = asked.library.toStdString();
+    for (const QString& w : asked.rest) {
         if (QFileInfo(w).isDir() && QFileInfo::exists(w + QStringLiteral("/library.sqlite")))
             folder = w.toStdString();
         else
@@ -135,15 +206,10 @@ int main(int argc, char** argv) {
     if (!library) return 3;
     place = meeting_place(folder); // another one may have been chosen
     session.settings = chosen;
-    if (words.isSet(dark_option)) session.settings.theme = ui::ThemeChoice::dark;
+    if (asked.dark) session.settings.theme = ui::ThemeChoice::dark;
     session.catalogue = std::move(*catalogue);
     session.library = std::make_shared<Library>(std::move(*library));
-    session.shipped = load_movements(data);
-    const auto own = session.library->own_forms();
-    session.movements = own ? with_own(session.shipped, *own) : session.shipped;
-    session.shipped_schools = load_schools(data);
-    const auto own_schools = session.library->own_forms(Own::school);
-    session.schools = own_schools ? with_own(session.shipped_schools, *own_schools) : session.shipped_schools;
+    load_forms(session, data);
     session.model_dir = find_model_dir(argv[0]);
     ui::Background background, copies, finder;
     session.background = &background;
@@ -153,49 +219,13 @@ int main(int argc, char** argv) {
     window.set_theme(session.settings.theme);
     window.show();
     QLocalServer door;
-    door.setSocketOptions(QLocalServer::UserAccessOption);
-    QLocalServer::removeServer(place); // of a run that was killed
-    door.listen(place);
-    QObject::connect(&door, &QLocalServer::newConnection, &window, [&door, &window] {
-        auto* guest = door.nextPendingConnection();
-        if (!is_ours(*guest)) return guest->abort();
-        QObject::connect(guest, &QLocalSocket::readyRead, &window, [guest, &window] {
-            if (guest->bytesAvailable() > 1 << 20) return guest->abort();
-            if (!guest->peek(guest->bytesAvailable()).endsWith('\0')) return; // there is more to come
-            QByteArray all = guest->readAll();
-            all.chop(1);
-            window.take(QString::fromUtf8(all).split(QLatin1Char('\n'), Qt::SkipEmptyParts));
-            guest->deleteLater();
-        });
-    });
+    open_door(door, place, window);
     if (!files.isEmpty()) {
         window.take(files);
-    } else if (demo) { // a finished review is the first thing seen
-        ClipQuery done;
-        done.states = {ClipState::reviewed};
-        done.most = 1;
-        if (auto clips = session.library->find_clips(done))
-            for (const auto& c : *clips)
-                if (c.state == ClipState::reviewed) {
-                    window.open_review(c.id);
-                    break;
-                }
+    } else if (asked.demo) {
+        show_finished(*session.library, window);
     }
-    // A log-out asks by a signal: work under way is ended in order, as when the window is closed.
-    int ends[2] = {-1, -1};
-    if (::socketpair(AF_UNIX, SOCK_STREAM | SOCK_CLOEXEC, 0, ends) == 0) {
-        told_to_end = ends[0];
-        for (const int s : {SIGTERM, SIGINT, SIGHUP})
-            ::signal(s, [](int) {
-                const char one = 1;
-                if (::write(told_to_end, &one, 1) < 0) ::_exit(1);
-            });
-        auto* asked = new QSocketNotifier(ends[1], QSocketNotifier::Read, &app);
-        QObject::connect(asked, &QSocketNotifier::activated, &app, [asked] {
-            asked->setEnabled(false);
-            QApplication::exit(0);
-        });
-    }
+    end_on_signals(app);
     const int rc = QApplication::exec();
     session.settings.save(kept);
     return rc;

@@ -69,6 +69,11 @@ int letter_of_library(const fs::path& folder, std::int64_t clip, const fs::path&
     order.record = letters->front();
     order.movements = forms.movements;
     if (facts) order.alias = facts->alias, order.units.inches = facts->lengths == "in";
+    const auto& motion = (*open)->review->motion; // lengths as this body has them
+    const Person& who = (*open)->person;
+    order.units.shoulder_m = motion.neutral.shoulder_width;
+    order.units.foot_m = who.foot_m > 0 ? who.foot_m : motion.neutral.foot;
+    order.units.fist_m = who.fist_m > 0 ? who.fist_m : motion.stature * ui::Units::fist_of_stature;
     const Painting painting(data);
     const auto content = ui::compose(order, *library, *catalogue);
     if (!content) return complain(content.error());

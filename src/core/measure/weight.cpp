@@ -163,59 +163,79 @@ MeasureSeries column(const char* id, std::optional<Side> side, std::vector<Sampl
 
 } // namespace
 
-void weigh(const Motion& m, Sex sex, Measures& out) {
-    const auto n = m.frames();
-    const auto w = centre_weights(SegmentTable::of(sex));
-    std::array<Series, 3> c{Series(n, NAN), Series(n, NAN), Series(n, NAN)};
-    out.centre.assign(n, Vec3::Zero());
-    Series own_noise;
-    double person = 0;
-    for (std::size_t f = 0; f < n; ++f) {
-        if (!m.valid[f]) continue;
-        Vec3 at = Vec3::Zero();
-        double own = 0, bias = 0;
-        for (std::size_t p = 0; p < w.size(); ++p) {
-            at += w[p] * m.m[f][p];
-            own += std::pow(w[p] * m.sigma[f][p].across, 2);
-            bias += std::pow(w[p] * m.sigma[f][p].person, 2);
+namespace {
+
+/// The body centre over the feet: shares of weight, shifts, heel against ball, margin of balance, sway.
+class Weighing {
+public:
+    Weighing(const Motion& m, Sex sex, Measures& out) : m_(m), out_(out), n_(m.frames()), full_(!m.from_pictures()) {
+        find_centre(sex);
+        find_speeds();
+        feet_ = standing_feet(m, out);
+        own_ = own_noise_.empty() ? 0 : signal::median(own_noise_);
+        along_ = project(m, feet_, out.centre, acc_, std::hypot(masses_spread, person_));
+        if (!full_) offset_ = calibration(m, out, along_);
+        tilt_ = along_.tilt * (offset_ ? 0.35 : 1);
+    }
+
+    void run() {
+        shares();
+        front();
+        shifts();
+        heels();
+        margin();
+        sway();
+    }
+
+private:
+    void find_centre(Sex sex) {
+        const auto w = centre_weights(SegmentTable::of(sex));
+        out_.centre.assign(n_, Vec3::Zero());
+        for (std::size_t f = 0; f < n_; ++f) {
+            if (!m_.valid[f]) continue;
+            Vec3 at = Vec3::Zero();
+            double mine = 0, bias = 0;
+            for (std::size_t p = 0; p < w.size(); ++p) {
+                at += w[p] * m_.m[f][p];
+                mine += std::pow(w[p] * m_.sigma[f][p].across, 2);
+                bias += std::pow(w[p] * m_.sigma[f][p].person, 2);
+            }
+            out_.centre[f] = at;
+            own_noise_.push_back(std::sqrt(mine));
+            person_ = std::max(person_, std::sqrt(bias));
+            for (std::size_t a = 0; a < 3; ++a) c_[a][f] = at[static_cast<Eigen::Index>(a)];
         }
-        out.centre[f] = at;
-        own_noise.push_back(std::sqrt(own));
-        person = std::max(person, std::sqrt(bias));
-        for (std::size_t a = 0; a < 3; ++a) c[a][f] = at[static_cast<Eigen::Index>(a)];
     }
-    std::array<Series, 3> speed, acc;
-    for (std::size_t a = 0; a < 3; ++a) {
-        const Series slow = signal::low_pass(m.time_s, c[a], 2.0);
-        speed[a] = signal::derivative(m.time_s, slow);
-        acc[a] = signal::derivative(m.time_s, speed[a]);
+
+    void find_speeds() {
+        for (std::size_t a = 0; a < 3; ++a) {
+            const Series slow = signal::low_pass(m_.time_s, c_[a], 2.0);
+            speed_[a] = signal::derivative(m_.time_s, slow);
+            acc_[a] = signal::derivative(m_.time_s, speed_[a]);
+        }
     }
-    const Feet feet = standing_feet(m, out);
-    const double own = own_noise.empty() ? 0 : signal::median(own_noise);
-    Along along = project(m, feet, out.centre, acc, std::hypot(masses_spread, person));
-    const auto offset = m.from_pictures() ? calibration(m, out, along) : std::nullopt;
-    const double tilt = along.tilt * (offset ? 0.35 : 1);
-    const double least = *measure_info("weight.left")->least_m, most = *measure_info("weight.left")->most_sigma;
-    auto course = [&](const Series& share, Absent hidden, double noise) {
-        std::vector<Sample> raw(n);
-        for (std::size_t f = 0; f < n; ++f) {
+
+    std::vector<Sample> course(const Series& share, Absent hidden, double noise) const {
+        std::vector<Sample> raw(n_);
+        for (std::size_t f = 0; f < n_; ++f) {
             Sample& s = raw[f];
-            s.absent = !m.valid[f] ? Absent::no_body : hidden;
+            s.absent = !m_.valid[f] ? Absent::no_body : hidden;
             if (!s.present()) continue;
-            if (std::abs(along.span[f]) < (m.from_pictures() ? least : 0.12)) {
+            if (std::abs(along_.span[f]) < (m_.from_pictures() ? least_ : 0.12)) {
                 s.absent = Absent::feet_close;
                 continue;
             }
-            s = sample(share[f] - offset.value_or(0) / along.span[f], noise / std::abs(along.span[f]), tilt / std::abs(along.span[f]),
-                       along.sigma[f]);
-            if (s.sigma > most) s = {0, 0, Absent::view};
+            s = sample(share[f] - offset_.value_or(0) / along_.span[f], noise / std::abs(along_.span[f]), tilt_ / std::abs(along_.span[f]),
+                       along_.sigma[f]);
+            if (s.sigma > most_) s = {0, 0, Absent::view};
         }
         return raw;
-    };
-    auto shown = [&](std::vector<Sample> raw) {
-        for (std::size_t f = 0; f < n; ++f) {
+    }
+
+    std::vector<Sample> shown(std::vector<Sample> raw) const {
+        for (std::size_t f = 0; f < n_; ++f) {
             if (raw[f].absent == Absent::view || raw[f].absent == Absent::no_body) continue;
-            const bool l = out.contact[0][f] == Contact::off, r = out.contact[1][f] == Contact::off;
+            const bool l = out_.contact[0][f] == Contact::off, r = out_.contact[1][f] == Contact::off;
             if (l && r) {
                 raw[f] = {0, 0, Absent::foot_off};
             } else if (l || r) {
@@ -225,116 +245,153 @@ void weigh(const Motion& m, Sex sex, Measures& out) {
             }
         }
         return raw;
-    };
-    const bool full = !m.from_pictures();
-    // The correction by the acceleration of the body centre carries its noise: twice differentiated below 2 Hz, times height over g.
-    const double shaken = 3 * own;
-    const auto left_raw = course(along.moving, full || m.has_x ? Absent::none : Absent::view, shaken);
-    const auto front_raw = course(along.moving, full || m.has_z ? Absent::none : Absent::view, shaken);
-    out.series["weight.left"] = column("weight.left", std::nullopt, shown(left_raw));
-    out.series["weight.left_raw"] = column("weight.left_raw", std::nullopt, left_raw);
-    for (const Side s : {Side::left, Side::right}) {
-        std::vector<Sample> one = full || m.has_x ? out.series["weight.left"].samples : course(along.still, Absent::none, own);
-        for (auto& v : one)
-            if (v.present()) v.value = std::clamp(s == Side::left ? v.value : 1 - v.value, 0.0, 1.0);
-        out.series[s == Side::left ? "weight.foot.left" : "weight.foot.right"] = column("weight.foot", s, std::move(one));
     }
-    MeasureSeries front = column("weight.front", std::nullopt, shown(front_raw));
-    for (std::size_t f = 0; f < n; ++f) {
-        auto& s = front.samples[f];
-        if (!s.present()) continue;
-        const Vec3 line = feet[0][f] - feet[1][f];
-        const double ahead = line.x() * std::sin(m.facing[f]) + line.z() * std::cos(m.facing[f]);
-        if (std::abs(ahead) < least) // side by side: no foot is the front one
-            s = {0, 0, Absent::feet_close};
-        else
-            s.value = ahead > 0 ? s.value : 1 - s.value;
-    }
-    out.series["weight.front"] = std::move(front);
-    out.shifts_are_front = !m.has_x;
-    const auto still = course(along.still, Absent::none, own);
-    out.series["weight.along_raw"] = column("weight.along_raw", std::nullopt, still);
-    Series y(n, NAN), noise, wander;
-    for (std::size_t f = 0; f < n; ++f)
-        if (still[f].present()) {
-            y[f] = still[f].value;
-            noise.push_back(still[f].own);
-            wander.push_back(still[f].person);
-        }
-    // About half of what stays with the person changes with the posture, and so with the shift.
-    out.shifts = noise.empty() ? std::vector<Shift>{} : find_shifts(m.time_s, y, signal::median(noise), 0.5 * signal::median(wander));
 
-    // Heel against ball of each foot, the margin of balance, sway.
-    const double turned = measure_info("weight.heel")->turned_deg.value_or(25) * 3.14159265358979 / 180;
-    for (const Side s : {Side::left, Side::right}) {
-        std::vector<Sample> heel(n, Sample{0, 0, Absent::view});
-        for (std::size_t f = 0; f < n; ++f) {
-            if (!m.valid[f]) heel[f].absent = Absent::no_body;
-            if (!m.valid[f] || (!full && std::abs(std::sin(m.azimuth[f])) < std::cos(turned))) continue;
-            if (!m.vertical_known) {
-                heel[f].absent = Absent::no_vertical;
-                continue;
+    void shares() {
+        // The correction by the acceleration of the body centre carries its noise: twice differentiated below 2 Hz, times height over g.
+        const double shaken = 3 * own_;
+        const auto left_raw = course(along_.moving, full_ || m_.has_x ? Absent::none : Absent::view, shaken);
+        out_.series["weight.left"] = column("weight.left", std::nullopt, shown(left_raw));
+        out_.series["weight.left_raw"] = column("weight.left_raw", std::nullopt, left_raw);
+        for (const Side s : {Side::left, Side::right}) {
+            std::vector<Sample> one = full_ || m_.has_x ? out_.series["weight.left"].samples : course(along_.still, Absent::none, own_);
+            for (auto& v : one)
+                if (v.present()) v.value = std::clamp(s == Side::left ? v.value : 1 - v.value, 0.0, 1.0);
+            out_.series[s == Side::left ? "weight.foot.left" : "weight.foot.right"] = column("weight.foot", s, std::move(one));
+        }
+    }
+
+    void front() {
+        const auto front_raw = course(along_.moving, full_ || m_.has_z ? Absent::none : Absent::view, 3 * own_);
+        MeasureSeries front = column("weight.front", std::nullopt, shown(front_raw));
+        for (std::size_t f = 0; f < n_; ++f) {
+            auto& s = front.samples[f];
+            if (!s.present()) continue;
+            const Vec3 line = feet_[0][f] - feet_[1][f];
+            const double ahead = line.x() * std::sin(m_.facing[f]) + line.z() * std::cos(m_.facing[f]);
+            if (std::abs(ahead) < least_) // side by side: no foot is the front one
+                s = {0, 0, Absent::feet_close};
+            else
+                s.value = ahead > 0 ? s.value : 1 - s.value;
+        }
+        out_.series["weight.front"] = std::move(front);
+    }
+
+    void shifts() {
+        out_.shifts_are_front = !m_.has_x;
+        const auto still = course(along_.still, Absent::none, own_);
+        out_.series["weight.along_raw"] = column("weight.along_raw", std::nullopt, still);
+        Series y(n_, NAN), noise, wander;
+        for (std::size_t f = 0; f < n_; ++f)
+            if (still[f].present()) {
+                y[f] = still[f].value;
+                noise.push_back(still[f].own);
+                wander.push_back(still[f].person);
             }
-            if (out.contact[static_cast<std::size_t>(s)][f] == Contact::off) {
-                heel[f].absent = Absent::foot_off;
-                continue;
+        // About half of what stays with the person changes with the posture, and so with the shift.
+        out_.shifts = noise.empty() ? std::vector<Shift>{} : find_shifts(m_.time_s, y, signal::median(noise), 0.5 * signal::median(wander));
+    }
+
+    void heels() {
+        // Heel against ball of each foot.
+        const double turned = measure_info("weight.heel")->turned_deg.value_or(25) * 3.14159265358979 / 180;
+        for (const Side s : {Side::left, Side::right}) {
+            std::vector<Sample> heel(n_, Sample{0, 0, Absent::view});
+            for (std::size_t f = 0; f < n_; ++f) on_the_heel(s, f, turned, heel[f]);
+            out_.series[s == Side::left ? "weight.heel.left" : "weight.heel.right"] = column("weight.heel", s, std::move(heel));
+        }
+    }
+
+    void on_the_heel(Side s, std::size_t f, double turned, Sample& heel) const {
+        if (!m_.valid[f]) heel.absent = Absent::no_body;
+        if (!m_.valid[f] || (!full_ && std::abs(std::sin(m_.azimuth[f])) < std::cos(turned))) return;
+        if (!m_.vertical_known) {
+            heel.absent = Absent::no_vertical;
+            return;
+        }
+        if (out_.contact[static_cast<std::size_t>(s)][f] == Contact::off) {
+            heel.absent = Absent::foot_off;
+            return;
+        }
+        const Vec3 &h = m_.m[f][index_of(on(s, left_heel))], &toe = m_.m[f][index_of(on(s, left_toe))];
+        Vec3 d = 0.72 * (toe - h), rel = out_.centre[f] - h;
+        d.y() = rel.y() = 0;
+        if (d.norm() < 0.08) return;
+        if (!full_) { // a foot that points out of the picture: its line is not told
+            const Vec3 across = Vec3(0, 1, 0).cross(m_.camera_at - h).normalized();
+            if (std::abs((toe - h).dot(across)) < *measure_info("weight.heel")->share * 0.152 * m_.stature) {
+                heel.absent = Absent::foreshortened;
+                return;
             }
-            const Vec3 &h = m.m[f][index_of(on(s, left_heel))], &toe = m.m[f][index_of(on(s, left_toe))];
-            Vec3 d = 0.72 * (toe - h), rel = out.centre[f] - h;
-            d.y() = rel.y() = 0;
-            if (d.norm() < 0.08) continue;
-            if (!full) { // a foot that points out of the picture: its line is not told
-                const Vec3 across = Vec3(0, 1, 0).cross(m.camera_at - h).normalized();
-                if (std::abs((toe - h).dot(across)) < *measure_info("weight.heel")->share * 0.152 * m.stature) {
-                    heel[f].absent = Absent::foreshortened;
+        }
+        const double per = 1 / d.norm();
+        const auto& p = m_.sigma[f][index_of(on(s, left_heel))];
+        heel = sample(1 - rel.dot(d) * per * per, std::hypot(own_, p.across) * per,
+                      (m_.camera ? m_.camera->roll.sigma : m_.vertical_sigma) * 0.56 * m_.stature * per,
+                      // A camera beside the square side view sees the way between body and foot sideways as well, about 10 cm.
+                      std::sqrt(masses_spread * masses_spread + person_ * person_ + p.person * p.person +
+                                (full_ ? 0 : std::pow(0.1 * std::cos(m_.azimuth[f]), 2))) *
+                          per);
+        if (heel.sigma > *measure_info("weight.heel")->most_sigma) heel = {0, 0, Absent::view};
+    }
+
+    void margin() {
+        std::vector<Sample> margin(n_, Sample{0, 0, full_ ? Absent::no_body : Absent::view});
+        for (std::size_t f = 0; f < n_ && full_; ++f) {
+            if (!m_.valid[f]) continue;
+            auto rate = [&](std::size_t a) { return std::isfinite(speed_[a][f]) ? speed_[a][f] : 0; };
+            double half = 0.1;
+            const Value v = base_margin(m_, out_, f, out_.centre[f], Vec3(rate(0), rate(1), rate(2)), half);
+            margin[f].absent = v.absent;
+            if (v.absent != Absent::none) continue;
+            // The centre and its speed over the pendulum's own pace both carry the points' noise.
+            const double pace = std::sqrt(gravity / std::max(0.3, out_.centre[f].y()));
+            margin[f] = sample(v.v, own_ * std::hypot(1, rate_of_noise / pace) / half, 0.01, std::hypot(masses_spread, 0.01) / half);
+        }
+        out_.series["base.margin"] = column("base.margin", std::nullopt, std::move(margin));
+    }
+
+    void sway() {
+        std::vector<Sample> sway(n_, Sample{0, 0, Absent::no_neutral});
+        const Neutral& u = m_.neutral;
+        if (u.source == NeutralSource::quiet_second) {
+            double path = 0, time = 0;
+            std::size_t last = n_;
+            for (std::size_t f = 0; f < n_; ++f) {
+                if (m_.time_s[f] < u.from_s || m_.time_s[f] > u.to_s || !m_.valid[f] || !std::isfinite(speed_[0][f]) ||
+                    !std::isfinite(speed_[2][f]))
                     continue;
+                if (last < n_) {
+                    const Vec3 v(speed_[0][f], 0, speed_[2][f]), right(std::cos(m_.start_azimuth), 0, -std::sin(m_.start_azimuth));
+                    path += (full_ ? v.norm() : std::abs(v.dot(right))) * (m_.time_s[f] - m_.time_s[last]);
+                    time += m_.time_s[f] - m_.time_s[last];
                 }
+                last = f;
             }
-            const double per = 1 / d.norm();
-            const auto& p = m.sigma[f][index_of(on(s, left_heel))];
-            heel[f] = sample(1 - rel.dot(d) * per * per, std::hypot(own, p.across) * per,
-                             (m.camera ? m.camera->roll.sigma : m.vertical_sigma) * 0.56 * m.stature * per,
-                             // A camera beside the square side view sees the way between body and foot sideways as well, about 10 cm.
-                             std::sqrt(masses_spread * masses_spread + person * person + p.person * p.person +
-                                       (full ? 0 : std::pow(0.1 * std::cos(m.azimuth[f]), 2))) *
-                                 per);
-            if (heel[f].sigma > *measure_info("weight.heel")->most_sigma) heel[f] = {0, 0, Absent::view};
+            for (std::size_t f = 0; f < n_; ++f)
+                if (time > 0.5 && m_.time_s[f] >= u.from_s && m_.time_s[f] <= u.to_s)
+                    sway[f] = sample(1000 * path / time, 1000 * own_ * 2.0, 0, 1);
         }
-        out.series[s == Side::left ? "weight.heel.left" : "weight.heel.right"] = column("weight.heel", s, std::move(heel));
+        out_.series["sway.speed"] = column("sway.speed", std::nullopt, std::move(sway));
     }
-    std::vector<Sample> margin(n, Sample{0, 0, full ? Absent::no_body : Absent::view});
-    for (std::size_t f = 0; f < n && full; ++f) {
-        if (!m.valid[f]) continue;
-        auto rate = [&](std::size_t a) { return std::isfinite(speed[a][f]) ? speed[a][f] : 0; };
-        double half = 0.1;
-        const Value v = base_margin(m, out, f, out.centre[f], Vec3(rate(0), rate(1), rate(2)), half);
-        margin[f].absent = v.absent;
-        if (v.absent != Absent::none) continue;
-        // The centre and its speed over the pendulum's own pace both carry the points' noise.
-        const double pace = std::sqrt(gravity / std::max(0.3, out.centre[f].y()));
-        margin[f] = sample(v.v, own * std::hypot(1, rate_of_noise / pace) / half, 0.01, std::hypot(masses_spread, 0.01) / half);
-    }
-    out.series["base.margin"] = column("base.margin", std::nullopt, std::move(margin));
-    std::vector<Sample> sway(n, Sample{0, 0, Absent::no_neutral});
-    const Neutral& u = m.neutral;
-    if (u.source == NeutralSource::quiet_second) {
-        double path = 0, time = 0;
-        std::size_t last = n;
-        for (std::size_t f = 0; f < n; ++f) {
-            if (m.time_s[f] < u.from_s || m.time_s[f] > u.to_s || !m.valid[f] || !std::isfinite(speed[0][f]) || !std::isfinite(speed[2][f]))
-                continue;
-            if (last < n) {
-                const Vec3 v(speed[0][f], 0, speed[2][f]), right(std::cos(m.start_azimuth), 0, -std::sin(m.start_azimuth));
-                path += (full ? v.norm() : std::abs(v.dot(right))) * (m.time_s[f] - m.time_s[last]);
-                time += m.time_s[f] - m.time_s[last];
-            }
-            last = f;
-        }
-        for (std::size_t f = 0; f < n; ++f)
-            if (time > 0.5 && m.time_s[f] >= u.from_s && m.time_s[f] <= u.to_s)
-                sway[f] = sample(1000 * path / time, 1000 * own * 2.0, 0, 1);
-    }
-    out.series["sway.speed"] = column("sway.speed", std::nullopt, std::move(sway));
+
+    const Motion& m_;
+    Measures& out_;
+    const std::size_t n_;
+    const bool full_; // points in metres
+    const double least_ = *measure_info("weight.left")->least_m, most_ = *measure_info("weight.left")->most_sigma;
+    std::array<Series, 3> c_{Series(n_, NAN), Series(n_, NAN), Series(n_, NAN)}, speed_, acc_; // of the body centre
+    Series own_noise_;
+    double own_ = 0, person_ = 0, tilt_ = 0;
+    Feet feet_;
+    Along along_;
+    std::optional<double> offset_;
+};
+
+} // namespace
+
+void weigh(const Motion& m, Sex sex, Measures& out) {
+    Weighing(m, sex, out).run();
 }
 
 } // namespace bevel

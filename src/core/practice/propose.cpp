@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <array>
 #include <cmath>
+#include <set>
 
 namespace bevel {
 namespace {
@@ -229,12 +230,18 @@ private:
     void rows_of_the_day() {
         // On a careful day at most one thing brings the head down; little is new on any day.
         Terms bends, fresh;
+        std::set<std::string> named_bends;
         for (const auto& c : make_.choices) {
             if (c.is_drill) continue;
-            if (asks_of(*c.movement, c.item.version).head_low > 0) bends.emplace_back(c.column, 1);
+            if (asks_of(*c.movement, c.item.version).head_low > 0) {
+                bends.emplace_back(c.column, 1);
+                if (make_.named(c.movement->id)) named_bends.insert(c.movement->id);
+            }
             if (!needs_.practised.empty() && !make_.asked_for(c.movement->id) && !c.traits.loosening) fresh.emplace_back(c.column, 1);
         }
-        lp_.row(bends, -endless, on(PlanRule::today) && needs_.careful() ? 1 : needs_.minutes > short_session_min ? 3 : 2);
+        // One thing in a short session that brings the head down, two in a longer one; more only by name, and not on a careful day.
+        const double usual = needs_.minutes > short_session_min ? 2 : 1;
+        lp_.row(bends, -endless, on(PlanRule::today) && needs_.careful() ? 1 : std::max(usual, static_cast<double>(named_bends.size())));
         if (on(PlanRule::few) && !fresh.empty()) { // more only where what was asked for needs_ it before or after
             fresh.emplace_back(lp_.column(0, endless, -15, false), -1);
             lp_.row(fresh, -endless, std::max(1.0, std::floor(most_things(needs_.minutes) / 4)));

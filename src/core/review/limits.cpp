@@ -93,148 +93,201 @@ std::string_view limit_name(LimitKind k) {
     return names[static_cast<std::size_t>(k)];
 }
 
-std::vector<Limit> limits_of(const Track& track, std::span<const SceneSample> scene, const Movement* movement) {
-    std::vector<Limit> out;
-    const auto& t = track.time_s;
-    if (t.size() < 2 || track.px.size() != t.size() || track.width <= 0) return out;
-    if (std::any_of(track.m.begin(), track.m.end(), [](const auto& b) { return b.has_value(); })) return out; // points in metres
-    const double whole = t.back() - t.front();
-    auto add = [&](LimitKind kind, const std::vector<Stretch>& where, std::vector<Family> rules_out, double refuses_from) {
+namespace {
+
+/// Looks for what stands in the way, one kind after the other.
+class Obstacles {
+public:
+    Obstacles(const Track& track, std::span<const SceneSample> scene, const Movement* movement)
+        : track_(track), scene_(scene), movement_(movement), t_(track.time_s),
+          whole_(t_.back() - t_.front()), everywhere_{{t_.front(), t_.back()}} {
+        for (const auto& b : track.px)
+            if (b) heights_.push_back(body_height(*b));
+        height_ = heights_.empty() ? 0 : signal::median(heights_);
+    }
+
+    std::vector<Limit> run() {
+        in_the_picture();
+        too_small();
+        if (!scene_.empty()) {
+            light();
+            if (height_ > 0 && scene_.size() > 8) camera_moves();
+            crowd();
+        }
+        times();
+        if (height_ > 0) somebody_else();
+        camera();
+        if (!heights_.empty() && heights_.size() * 2 > t_.size()) view();
+        std::stable_sort(out_.begin(), out_.end(), [](const Limit& a, const Limit& b) { return a.from_s < b.from_s; });
+        return std::move(out_);
+    }
+
+private:
+    void add(LimitKind kind, const std::vector<Stretch>& where, const std::vector<Family>& rules_out, double refuses_from) {
         double sum = 0;
         for (const auto& s : where) sum += s.to_s - s.from_s;
-        for (const auto& s : where) out.push_back({kind, s.from_s, s.to_s, sum >= refuses_from * whole, rules_out});
-    };
-    const std::vector<Stretch> everywhere{{t.front(), t.back()}};
-    add(LimitKind::lost, stretches(t, [&](std::size_t i) { return !track.px[i]; }), all_families(), 0.6);
-    const double w = track.width, h = track.height;
-    auto beyond = [&](std::size_t i, std::initializer_list<Point> points) {
-        if (!track.px[i]) return false;
+        for (const auto& s : where) out_.push_back({kind, s.from_s, s.to_s, sum >= refuses_from * whole_, rules_out});
+    }
+
+    bool beyond(std::size_t i, std::initializer_list<Point> points) const {
+        if (!track_.px[i]) return false;
         for (const Point p : points) {
-            const auto& q = (*track.px[i])[p];
-            if (q.x < 0 || q.y < 0 || q.x > w - 1 || q.y > h - 1) return true;
+            const auto& q = (*track_.px[i])[p];
+            if (q.x < 0 || q.y < 0 || q.x > track_.width - 1 || q.y > track_.height - 1) return true;
         }
         return false;
-    };
-    add(LimitKind::feet_cut,
-        stretches(t,
-                  [&](std::size_t i) {
-                      return beyond(i, {left_heel, right_heel, left_toe, right_toe, left_ankle, right_ankle});
-                  }),
-        {Family::feet, Family::weight, Family::knees}, 0.5);
-    add(LimitKind::head_cut, stretches(t, [&](std::size_t i) { return beyond(i, {nose, left_ear, right_ear}); }), {Family::head}, 2);
-    add(LimitKind::sides_cut,
-        stretches(t,
-                  [&](std::size_t i) {
-                      if (!track.px[i]) return false;
-                      return std::any_of(track.px[i]->begin(), track.px[i]->end(), [&](const auto& q) { return q.x < 0 || q.x > w - 1; });
-                  }),
-        {Family::arms}, 0.6);
-    add(LimitKind::legs_hidden,
-        stretches(t,
-                  [&](std::size_t i) {
-                      if (!track.px[i]) return false;
-                      const BodyPx& b = *track.px[i];
-                      const bool legs = b[left_knee].visibility < 0.4 && b[right_knee].visibility < 0.4 && b[left_ankle].visibility < 0.4 &&
-                                        b[right_ankle].visibility < 0.4;
-                      return legs && std::min(b[left_shoulder].visibility, b[right_shoulder].visibility) > 0.5;
-                  }),
-        {Family::feet, Family::weight, Family::knees}, 0.6);
-    std::vector<double> heights;
-    for (const auto& b : track.px)
-        if (b) heights.push_back(body_height(*b));
-    const double height = heights.empty() ? 0 : signal::median(heights);
-    if (height > 0 && height < crop_body_px)
-        add(LimitKind::too_small, everywhere, height < least_body_px ? all_families() : std::vector{Family::feet, Family::head},
-            height < least_body_px ? 0 : 2);
-    if (!scene.empty()) {
+    }
+
+    void in_the_picture() {
+        const double w = track_.width;
+        add(LimitKind::lost, stretches(t_, [&](std::size_t i) { return !track_.px[i]; }), all_families(), 0.6);
+        add(LimitKind::feet_cut,
+            stretches(t_,
+                      [&](std::size_t i) {
+                          return beyond(i, {left_heel, right_heel, left_toe, right_toe, left_ankle, right_ankle});
+                      }),
+            {Family::feet, Family::weight, Family::knees}, 0.5);
+        add(LimitKind::head_cut, stretches(t_, [&](std::size_t i) { return beyond(i, {nose, left_ear, right_ear}); }), {Family::head}, 2);
+        add(LimitKind::sides_cut,
+            stretches(t_,
+                      [&](std::size_t i) {
+                          if (!track_.px[i]) return false;
+                          return std::any_of(track_.px[i]->begin(), track_.px[i]->end(),
+                                             [&](const auto& q) { return q.x < 0 || q.x > w - 1; });
+                      }),
+            {Family::arms}, 0.6);
+        add(LimitKind::legs_hidden,
+            stretches(t_,
+                      [&](std::size_t i) {
+                          if (!track_.px[i]) return false;
+                          const BodyPx& b = *track_.px[i];
+                          const bool legs = b[left_knee].visibility < 0.4 && b[right_knee].visibility < 0.4 &&
+                                            b[left_ankle].visibility < 0.4 && b[right_ankle].visibility < 0.4;
+                          return legs && std::min(b[left_shoulder].visibility, b[right_shoulder].visibility) > 0.5;
+                      }),
+            {Family::feet, Family::weight, Family::knees}, 0.6);
+    }
+
+    void too_small() {
+        if (height_ > 0 && height_ < crop_body_px)
+            add(LimitKind::too_small, everywhere_, height_ < least_body_px ? all_families() : std::vector{Family::feet, Family::head},
+                height_ < least_body_px ? 0 : 2);
+    }
+
+    void light() {
         signal::Series at;
-        for (const auto& s : scene) at.push_back(s.time_s);
-        add(LimitKind::dark, stretches(at, [&](std::size_t i) { return scene[i].brightness < least_brightness; }), {}, 2);
-        add(LimitKind::bright, stretches(at, [&](std::size_t i) { return scene[i].brightness > most_brightness; }), {}, 2);
+        for (const auto& s : scene_) at.push_back(s.time_s);
+        add(LimitKind::dark, stretches(at, [&](std::size_t i) { return scene_[i].brightness < least_brightness; }), {}, 2);
+        add(LimitKind::bright, stretches(at, [&](std::size_t i) { return scene_[i].brightness > most_brightness; }), {}, 2);
         add(LimitKind::flat,
             stretches(at,
                       [&](std::size_t i) {
-                          return scene[i].contrast < least_contrast && scene[i].brightness >= least_brightness &&
-                                 scene[i].brightness <= most_brightness;
+                          return scene_[i].contrast < least_contrast && scene_[i].brightness >= least_brightness &&
+                                 scene_[i].brightness <= most_brightness;
                       }),
             {}, 2);
-        add(LimitKind::blurred, stretches(at, [&](std::size_t i) { return scene[i].sharpness < least_sharpness; }),
+        add(LimitKind::blurred, stretches(at, [&](std::size_t i) { return scene_[i].sharpness < least_sharpness; }),
             {Family::feet, Family::head}, 2);
-        if (height > 0 && scene.size() > 8) {
-            signal::Series step;
-            Vec2 place = Vec2::Zero();
-            double far = 0;
-            for (const auto& s : scene) {
-                place += s.shift;
-                far = std::max(far, place.norm());
-                step.push_back(s.shift.norm());
-            }
-            const double wander = far / height, shake = signal::median(step) / height;
-            if (wander > most_wander)
-                add(LimitKind::wandering, everywhere, {Family::feet, Family::weight, Family::tempo}, 2);
-            else if (shake > most_shake)
-                add(LimitKind::shaky, everywhere, {Family::weight}, 2);
+    }
+
+    void camera_moves() {
+        signal::Series step;
+        Vec2 place = Vec2::Zero();
+        double far = 0;
+        for (const auto& s : scene_) {
+            place += s.shift;
+            far = std::max(far, place.norm());
+            step.push_back(s.shift.norm());
         }
-        std::vector<Stretch> crowd;
+        const double wander = far / height_, shake = signal::median(step) / height_;
+        if (wander > most_wander)
+            add(LimitKind::wandering, everywhere_, {Family::feet, Family::weight, Family::tempo}, 2);
+        else if (shake > most_shake)
+            add(LimitKind::shaky, everywhere_, {Family::weight}, 2);
+    }
+
+    void crowd() {
         int counted = 0, several = 0;
-        for (const auto& s : scene) {
+        for (const auto& s : scene_) {
             if (s.people < 0) continue;
             ++counted;
             several += s.people > 1 ? 1 : 0;
         }
-        if (counted > 0 && 4 * several >= counted) add(LimitKind::several_people, everywhere, {}, 2);
+        if (counted > 0 && 4 * several >= counted) add(LimitKind::several_people, everywhere_, {}, 2);
     }
-    if (whole < shortest_s) add(LimitKind::short_clip, everywhere, {}, 2);
-    {
+
+    void times() {
+        if (whole_ < shortest_s) add(LimitKind::short_clip, everywhere_, {}, 2);
         // More than a fifth of a second without a picture, where pictures come faster otherwise.
         std::vector<Stretch> missing;
-        const double usual = 1 / std::max(1.0, signal::median_rate(t));
-        for (std::size_t i = 1; i < t.size(); ++i)
-            if (t[i] - t[i - 1] > std::max(0.2, 4 * usual)) missing.push_back({t[i - 1], t[i]});
+        const double usual = 1 / std::max(1.0, signal::median_rate(t_));
+        for (std::size_t i = 1; i < t_.size(); ++i)
+            if (t_[i] - t_[i - 1] > std::max(0.2, 4 * usual)) missing.push_back({t_[i - 1], t_[i]});
         add(LimitKind::gaps, missing, {Family::tempo}, 2);
     }
-    if (height > 0) {
-        // From one frame to the next nobody's hips move by half of their height: from there on it is somebody else, or the film is cut.
-        std::size_t last = t.size();
-        for (std::size_t i = 0; i < t.size(); ++i) {
-            if (!track.px[i]) continue;
-            if (last < t.size() && t[i] - t[last] < 0.5) {
-                const auto &a = *track.px[last], &b = *track.px[i];
+
+    void somebody_else() {
+        // From one frame to the next nobody's hips move by half of their height_: from there on it is somebody else, or the film is cut.
+        std::size_t last = t_.size();
+        for (std::size_t i = 0; i < t_.size(); ++i) {
+            if (!track_.px[i]) continue;
+            if (last < t_.size() && t_[i] - t_[last] < 0.5) {
+                const auto &a = *track_.px[last], &b = *track_.px[i];
                 const double away = std::hypot(0.5 * (a[left_hip].x + a[right_hip].x - b[left_hip].x - b[right_hip].x),
                                                0.5 * (a[left_hip].y + a[right_hip].y - b[left_hip].y - b[right_hip].y));
-                if (away > 0.5 * height) {
-                    add(LimitKind::somebody_else, {{t[i], t.back()}}, {}, 2);
+                if (away > 0.5 * height_) {
+                    add(LimitKind::somebody_else, {{t_[i], t_.back()}}, {}, 2);
                     break;
                 }
             }
             last = i;
         }
     }
-    if (track.vertical && track.vertical->from_room) {
-        if (std::abs(track.vertical->roll) / deg > most_roll_deg) add(LimitKind::tilted, everywhere, {}, 2);
-        // tan(pitch) over the focal length, which is usual to a quarter.
-        if (std::abs(std::atan(track.vertical->slope * 0.82 * std::max(w, h))) / deg > most_pitch_deg)
-            add(LimitKind::steep, everywhere, {Family::feet, Family::weight}, 2);
+
+    void camera() {
+        if (track_.vertical && track_.vertical->from_room) {
+            if (std::abs(track_.vertical->roll) / deg > most_roll_deg) add(LimitKind::tilted, everywhere_, {}, 2);
+            // tan(pitch) over the focal length, which is usual to a quarter.
+            if (std::abs(std::atan(track_.vertical->slope * 0.82 * std::max(track_.width, track_.height))) / deg > most_pitch_deg)
+                add(LimitKind::steep, everywhere_, {Family::feet, Family::weight}, 2);
+        }
+        const double rate = signal::median_rate(t_);
+        if (rate > 0 && rate < least_rate) add(LimitKind::slow_frames, everywhere_, {Family::tempo}, 2);
+        if (knee_noise(track_) > most_knee_noise) add(LimitKind::loose_clothes, everywhere_, {Family::knees}, 2);
     }
-    const double rate = signal::median_rate(t);
-    if (rate > 0 && rate < least_rate) add(LimitKind::slow_frames, everywhere, {Family::tempo}, 2);
-    if (knee_noise(track) > most_knee_noise) add(LimitKind::loose_clothes, everywhere, {Family::knees}, 2);
-    if (!heights.empty() && heights.size() * 2 > t.size()) {
-        const bool turns = movement && std::any_of(movement->phases.begin(), movement->phases.end(), [](const Phase& p) {
+
+    void view() {
+        const bool turns = movement_ && std::any_of(movement_->phases.begin(), movement_->phases.end(), [](const Phase& p) {
                                return p.role == "turn" || p.role == "pivot" || p.role == "swing";
                            });
-        const View all = guess_view(track);
-        const double third = whole / 3;
-        const View first = guess_view(part_of(track, t.front(), t.front() + third)),
-                   last = guess_view(part_of(track, t.back() - third, t.back() + 1));
+        const View all = guess_view(track_);
+        const double third = whole_ / 3;
+        const View first = guess_view(part_of(track_, t_.front(), t_.front() + third)),
+                   last = guess_view(part_of(track_, t_.back() - third, t_.back() + 1));
         if (!turns && first != last && first != View::oblique && last != View::oblique)
-            add(LimitKind::view_changes, {{t.front() + third, t.back() - third}}, {}, 2);
-        else if (movement && !movement->best_views.empty() &&
-                 std::none_of(movement->best_views.begin(), movement->best_views.end(), [&](View v) { return v == all; }))
-            add(LimitKind::other_view, everywhere, {}, 2);
+            add(LimitKind::view_changes, {{t_.front() + third, t_.back() - third}}, {}, 2);
+        else if (movement_ && !movement_->best_views.empty() &&
+                 std::none_of(movement_->best_views.begin(), movement_->best_views.end(), [&](View v) { return v == all; }))
+            add(LimitKind::other_view, everywhere_, {}, 2);
     }
-    std::stable_sort(out.begin(), out.end(), [](const Limit& a, const Limit& b) { return a.from_s < b.from_s; });
-    return out;
+
+    const Track& track_;
+    std::span<const SceneSample> scene_;
+    const Movement* movement_;
+    const std::vector<double>& t_;
+    double whole_, height_ = 0;
+    std::vector<Stretch> everywhere_;
+    std::vector<double> heights_;
+    std::vector<Limit> out_;
+};
+
+} // namespace
+
+std::vector<Limit> limits_of(const Track& track, std::span<const SceneSample> scene, const Movement* movement) {
+    const auto& t = track.time_s;
+    if (t.size() < 2 || track.px.size() != t.size() || track.width <= 0) return {};
+    if (std::any_of(track.m.begin(), track.m.end(), [](const auto& b) { return b.has_value(); })) return {}; // points in metres
+    return Obstacles(track, scene, movement).run();
 }
 
 std::string limits_json(const std::vector<Limit>& limits) {

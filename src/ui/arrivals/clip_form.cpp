@@ -48,6 +48,33 @@ void ClipForm::build() {
     sure_ = new QLabel;
     sure_->setObjectName(QStringLiteral("faint"));
     sure_->setWordWrap(true);
+    build_whose();
+    build_facts();
+    take_ = new QPushButton;
+    take_->setObjectName(QStringLiteral("primary"));
+    take_->setEnabled(false);
+    notice_ = new Notice;
+    stills_ = new StillPair(session_);
+    stills_->setObjectName(QStringLiteral("stills"));
+    stills_->hide();
+    live_ = new LiveBody(session_.theme);
+    live_->setObjectName(QStringLiteral("live"));
+    live_->hide();
+    auto* privacy = new QLabel(tr("Clips stay on this computer."));
+    privacy->setObjectName(QStringLiteral("faint"));
+    for (QWidget* w : std::initializer_list<QWidget*>{choose_, file_label_, sure_, whose_, facts_, take_, notice_}) box->addWidget(w);
+    box->addWidget(stills_, 3);
+    box->addWidget(live_, 2);
+    box->addStretch(1);
+    box->addWidget(privacy);
+    connect(choose_, &QPushButton::clicked, this, &ClipForm::choose_files);
+    connect(take_, &QPushButton::clicked, this, &ClipForm::confirm);
+    connect_fields();
+    connect_work();
+}
+
+/// Buttons of the guesses of whose clip it is.
+void ClipForm::build_whose() {
     whose_ = new QWidget;
     whose_->setObjectName(QStringLiteral("inCard"));
     auto* buttons = new QVBoxLayout(whose_);
@@ -62,6 +89,9 @@ void ClipForm::build() {
         buttons->addWidget(b);
         guesses_ << b;
     }
+}
+
+void ClipForm::build_who() {
     student_ = new QComboBox;
     student_->setObjectName(QStringLiteral("student"));
     student_->setEditable(true);
@@ -77,6 +107,9 @@ void ClipForm::build() {
     height_->setSuffix(inches ? tr(" in") : tr(" cm"));
     set_height(1.7);
     height_->setToolTip(tr("The student's own height gives the scale of the picture"));
+}
+
+void ClipForm::build_movement() {
     movement_ = new QComboBox;
     movement_->setObjectName(QStringLiteral("movement"));
     movement_->setAccessibleName(tr("Movement"));
@@ -102,6 +135,10 @@ void ClipForm::build() {
     mirrored_ = new QCheckBox(tr("The picture is mirrored"));
     mirrored_->setObjectName(QStringLiteral("mirrored"));
     mirrored_->setToolTip(tr("A front camera often shows left and right swapped; it is undone before anything is measured"));
+}
+
+/// Second view, what was under the feet: there only where they are asked.
+void ClipForm::build_rows() {
     pair_ = new QComboBox;
     pair_->setObjectName(QStringLiteral("pair"));
     pair_->setAccessibleName(tr("Second view"));
@@ -135,6 +172,10 @@ void ClipForm::build() {
     ground_box->setContentsMargins(0, 0, 0, 0);
     ground_box->addWidget(footwear_);
     ground_box->addWidget(surface_);
+}
+
+/// How it went on the day of the clip.
+void ClipForm::build_day() {
     energy_ = new QSpinBox;
     energy_->setObjectName(QStringLiteral("energy"));
     energy_->setAccessibleName(tr("Energy that day, 0 to 10"));
@@ -155,10 +196,13 @@ void ClipForm::build() {
     day_box->addWidget(pain_, 1);
     connect(energy_, &QSpinBox::editingFinished, this, &ClipForm::keep_condition);
     connect(pain_, &QLineEdit::editingFinished, this, &ClipForm::keep_condition);
-    take_ = new QPushButton;
-    take_->setObjectName(QStringLiteral("primary"));
-    take_->setEnabled(false);
-    notice_ = new Notice;
+}
+
+void ClipForm::build_facts() {
+    build_who();
+    build_movement();
+    build_rows();
+    build_day();
     facts_ = new QWidget;
     facts_->setObjectName(QStringLiteral("inCard"));
     auto* form = new QFormLayout(facts_);
@@ -178,21 +222,9 @@ void ClipForm::build() {
     form->addRow(ground_row_);
     form->addRow(day_row_);
     form->addRow(mirrored_);
-    stills_ = new StillPair(session_);
-    stills_->setObjectName(QStringLiteral("stills"));
-    stills_->hide();
-    live_ = new LiveBody(session_.theme);
-    live_->setObjectName(QStringLiteral("live"));
-    live_->hide();
-    auto* privacy = new QLabel(tr("Clips stay on this computer."));
-    privacy->setObjectName(QStringLiteral("faint"));
-    for (QWidget* w : std::initializer_list<QWidget*>{choose_, file_label_, sure_, whose_, facts_, take_, notice_}) box->addWidget(w);
-    box->addWidget(stills_, 3);
-    box->addWidget(live_, 2);
-    box->addStretch(1);
-    box->addWidget(privacy);
-    connect(choose_, &QPushButton::clicked, this, &ClipForm::choose_files);
-    connect(take_, &QPushButton::clicked, this, &ClipForm::confirm);
+}
+
+void ClipForm::connect_fields() {
     connect(student_, &QComboBox::currentIndexChanged, this, [this](int i) {
         if (i >= 0 && i < static_cast<int>(people_.size())) set_height(people_[static_cast<std::size_t>(i)].stature_m);
     });
@@ -208,6 +240,10 @@ void ClipForm::build() {
     connect(view_, &QComboBox::activated, this, &ClipForm::offer_pairs);
     connect(pair_, &QComboBox::activated, this, [this] { touched_ = pair_chosen_ = true; });
     connect(mirrored_, &QCheckBox::clicked, this, [this] { touched_ = true; });
+}
+
+/// What becomes of files that come in and of bodies that are looked for.
+void ClipForm::connect_work() {
     connect(session_.finding, &FindingQueue::frame, this, [this](const NewestBody& newest) {
         live_->setVisible(row_ && row_->clip.id == session_.finding->running());
         live_->show_body(newest.px);

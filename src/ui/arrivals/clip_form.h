@@ -41,6 +41,14 @@ signals:
 
 private:
     void build();
+    void build_whose();
+    void build_who();
+    void build_movement();
+    void build_rows();
+    void build_day();
+    void build_facts();
+    void connect_fields();
+    void connect_work();
     void fill(const ClipRow& row);
     void settle();
     void look_at_person();

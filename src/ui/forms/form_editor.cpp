@@ -34,6 +34,30 @@ void FormEditor::build() {
     whose_->setWordWrap(true);
     whose_->setObjectName(QStringLiteral("faint"));
     form->addRow(whose_);
+    build_buttons(form);
+    build_words(form);
+    build_phase(form);
+    build_roles(form);
+    build_posture(form);
+    build_bands(form);
+    problem_ = new QLabel;
+    problem_->setObjectName(QStringLiteral("formProblem"));
+    problem_->setWordWrap(true);
+    problem_->hide();
+    form->addRow(problem_);
+    auto* scroll = new QScrollArea;
+    scroll->setWidget(inner);
+    scroll->setWidgetResizable(true);
+    scroll->setObjectName(QStringLiteral("plain"));
+    scroll->setFrameShape(QFrame::NoFrame);
+    scroll->setAccessibleName(tr("Change the movement"));
+    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    auto* all = new QVBoxLayout(this);
+    all->setContentsMargins(8, 8, 4, 8);
+    all->addWidget(scroll);
+}
+
+void FormEditor::build_buttons(QFormLayout* form) {
     auto button = [&](const char* name, const QString& label, const QString& tip) {
         auto* b = new QPushButton(label);
         b->setObjectName(QLatin1String(name));
@@ -55,6 +79,10 @@ void FormEditor::build() {
         line->addStretch(1);
         form->addRow(line);
     }
+}
+
+/// Name, what is done, points of attention.
+void FormEditor::build_words(QFormLayout* form) {
     name_ = new QLineEdit;
     name_->setObjectName(QStringLiteral("formName"));
     name_->setAccessibleName(tr("Name"));
@@ -87,6 +115,10 @@ void FormEditor::build() {
         for (const auto& a : movement_->attention) before << said(a);
         if (now != before) change(tr("the points of attention"), [&lines](json& j) { j["attention"] = lines; });
     });
+}
+
+/// A phase: how long, which breath.
+void FormEditor::build_phase(QFormLayout* form) {
     phase_ = new QComboBox;
     phase_->setObjectName(QStringLiteral("formPhase"));
     phase_->setAccessibleName(tr("Phase"));
@@ -109,6 +141,22 @@ void FormEditor::build() {
     line->addWidget(breath_, 1);
     form->addRow(tr("A phase: how long, which breath"), phase_);
     form->addRow(line);
+    connect(phase_, &QComboBox::currentIndexChanged, this, &FormEditor::show_phase);
+    connect(phase_, &QComboBox::activated, this, &FormEditor::phase_chosen);
+    connect(seconds_, &QDoubleSpinBox::valueChanged, this, [this](double v) {
+        change(tr("the time of a phase"),
+               [this, v](json& j) { j["phases"][static_cast<std::size_t>(phase_->currentIndex())]["duration_s"] = v; });
+    });
+    connect(breath_, &QComboBox::activated, this, [this] {
+        static const std::array<const char*, 3> names{"in", "out", "free"};
+        change(tr("the breath of a phase"), [this](json& j) {
+            j["phases"][static_cast<std::size_t>(phase_->currentIndex())]["breath"] =
+                names[static_cast<std::size_t>(breath_->currentIndex())];
+        });
+    });
+}
+
+void FormEditor::build_roles(QFormLayout* form) {
     auto* second = new QHBoxLayout;
     for (const auto& [box, name, label, key] :
          {std::tuple{&role_, "formRole", tr("Role of the phase"), "role"}, {&stance_, "formStance", tr("Stance of the phase"), "stance"}}) {
@@ -135,6 +183,9 @@ void FormEditor::build() {
         });
     }
     form->addRow(second);
+}
+
+void FormEditor::build_posture(QFormLayout* form) {
     posture_ = new PostureEditor(session_);
     posture_->setObjectName(QStringLiteral("formPosture"));
     form->addRow(tr("The posture at its end"), posture_);
@@ -146,35 +197,6 @@ void FormEditor::build() {
                     (part.empty() ? at : at[part])[key] = value;
                 });
             });
-    connect(phase_, &QComboBox::currentIndexChanged, this, &FormEditor::show_phase);
-    connect(phase_, &QComboBox::activated, this, &FormEditor::phase_chosen);
-    connect(seconds_, &QDoubleSpinBox::valueChanged, this, [this](double v) {
-        change(tr("the time of a phase"),
-               [this, v](json& j) { j["phases"][static_cast<std::size_t>(phase_->currentIndex())]["duration_s"] = v; });
-    });
-    connect(breath_, &QComboBox::activated, this, [this] {
-        static const std::array<const char*, 3> names{"in", "out", "free"};
-        change(tr("the breath of a phase"), [this](json& j) {
-            j["phases"][static_cast<std::size_t>(phase_->currentIndex())]["breath"] =
-                names[static_cast<std::size_t>(breath_->currentIndex())];
-        });
-    });
-    build_bands(form);
-    problem_ = new QLabel;
-    problem_->setObjectName(QStringLiteral("formProblem"));
-    problem_->setWordWrap(true);
-    problem_->hide();
-    form->addRow(problem_);
-    auto* scroll = new QScrollArea;
-    scroll->setWidget(inner);
-    scroll->setWidgetResizable(true);
-    scroll->setObjectName(QStringLiteral("plain"));
-    scroll->setFrameShape(QFrame::NoFrame);
-    scroll->setAccessibleName(tr("Change the movement"));
-    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    auto* all = new QVBoxLayout(this);
-    all->setContentsMargins(8, 8, 4, 8);
-    all->addWidget(scroll);
 }
 
 void FormEditor::build_bands(QFormLayout* form) {

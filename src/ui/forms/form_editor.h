@@ -39,6 +39,11 @@ signals:
 
 private:
     void build();
+    void build_buttons(QFormLayout* form);
+    void build_words(QFormLayout* form);
+    void build_phase(QFormLayout* form);
+    void build_roles(QFormLayout* form);
+    void build_posture(QFormLayout* form);
     void build_bands(QFormLayout* form);
     void show_phase();
     void show_check();

@@ -154,142 +154,199 @@ std::vector<double> reference_times(const Review& review) {
     return out;
 }
 
-void draw_lane(QPainter& p, const QRectF& rect, const Lane& lane, const Review& review, const std::vector<double>& ref_s,
-               const TimeMapper& map, const Theme& theme) {
-    const Palette& c = theme.palette;
-    p.save();
-    p.setRenderHint(QPainter::Antialiasing);
-    p.fillRect(rect, c.sheet);
-    if (const auto why = lane.series->absent_throughout()) {
-        hatch(p, rect, c.line);
-        p.setPen(c.faint);
-        p.setFont(theme.font(10.5));
-        const QString word = text::absent(*why);
-        const QRectF room = p.boundingRect(rect, Qt::AlignCenter, word).adjusted(-6, -1, 6, 1);
-        p.fillRect(room, c.sheet);
-        p.drawText(rect, Qt::AlignCenter, word);
-        p.setPen(c.line);
-        p.drawRect(rect);
-        p.restore();
-        return;
+namespace {
+
+/// One lane, layer by layer.
+class LaneDrawing {
+public:
+    LaneDrawing(QPainter& p, const QRectF& rect, const Lane& lane, const Review& review, const std::vector<double>& ref_s,
+                const TimeMapper& map, const Theme& theme)
+        : p_(p), rect_(rect), lane_(lane), review_(review), ref_s_(ref_s), map_(map), theme_(theme), c_(theme.palette),
+          t_(review.measures.time_s) {}
+
+    void run() {
+        p_.save();
+        p_.setRenderHint(QPainter::Antialiasing);
+        p_.fillRect(rect_, c_.sheet);
+        if (const auto why = lane_.series->absent_throughout()) {
+            say_absent(*why);
+        } else {
+            p_.setClipRect(rect_.adjusted(-1, -1, 1, 1));
+            cols_ = columns(*lane_.series, t_, map_, rect_);
+            if (lane_.reference) warp();
+            find_range();
+            bands();
+            gaps();
+            course();
+        }
+        p_.setPen(c_.line);
+        p_.drawRect(rect_);
+        p_.restore();
     }
-    p.setClipRect(rect.adjusted(-1, -1, 1, 1));
-    const auto& t = review.measures.time_s;
-    const auto cols = columns(*lane.series, t, map, rect);
-    MeasureSeries warped;
-    if (lane.reference) {
-        const double rate = review.reference->rate();
-        for (const double r : ref_s) {
+
+private:
+    double y(double v) const { return rect_.bottom() - (std::clamp(v, lo_, hi_) - lo_) / (hi_ - lo_) * rect_.height(); }
+
+    void say_absent(Absent why) {
+        hatch(p_, rect_, c_.line);
+        p_.setPen(c_.faint);
+        p_.setFont(theme_.font(10.5));
+        const QString word = text::absent(why);
+        const QRectF room = p_.boundingRect(rect_, Qt::AlignCenter, word).adjusted(-6, -1, 6, 1);
+        p_.fillRect(room, c_.sheet);
+        p_.drawText(rect_, Qt::AlignCenter, word);
+    }
+
+    /// The reference as it goes at the student's own time.
+    void warp() {
+        const double rate = review_.reference->rate();
+        for (const double r : ref_s_) {
             Sample s{0, 0, Absent::no_event};
             const auto i = static_cast<std::size_t>(std::max(0.0, r * rate));
-            if (std::isfinite(r) && i < lane.reference->samples.size()) s = lane.reference->samples[i];
-            warped.samples.push_back(s);
+            if (std::isfinite(r) && i < lane_.reference->samples.size()) s = lane_.reference->samples[i];
+            warped_.samples.push_back(s);
         }
     }
-    // Range from what is drawn, with room; never finer than the error.
-    double lo = 1e18, hi = -1e18, sigma = 0;
-    auto widen = [&](double v) { lo = std::min(lo, v), hi = std::max(hi, v); };
-    // A peak of one frame is drawn at its full height.
-    for (const auto& s : lane.series->samples)
-        if (s.present()) widen(s.value), sigma = std::max(sigma, s.sigma);
-    for (const auto& s : warped.samples)
-        if (s.present()) widen(s.value);
-    const double data_span = std::max(hi - lo, 1e-6);
-    for (const auto* k : lane.checks)
-        for (const auto& rep : review.alignment.repetitions)
-            if (const auto band = band_of(*k, rep, *lane.series); band && !band->relative)
-                for (const auto& b : {band->low, band->high})
-                    if (b && *b > lo - 1.2 * data_span && *b < hi + 1.2 * data_span) widen(*b);
-    if (lo > hi) lo = 0, hi = 1;
-    const double room = std::max(0.1 * (hi - lo), 0.5 * sigma + 1e-6);
-    lo -= room;
-    hi += room;
-    auto y = [&](double v) { return rect.bottom() - (std::clamp(v, lo, hi) - lo) / (hi - lo) * rect.height(); };
-    for (const auto* k : lane.checks)
-        for (const auto& rep : review.alignment.repetitions)
-            for (const auto& [from, to] : spans(*k, rep)) {
-                const auto band = band_of(*k, rep, *lane.series);
-                if (!band) continue;
-                if (band->relative) { // along the reference, moment by moment
-                    for (std::size_t i = 0; i + 1 < warped.samples.size(); ++i) {
-                        if (t[i] < from || t[i] >= to || !warped.samples[i].present()) continue;
-                        const double ref = warped.samples[i].value, top = y(band->high ? ref + *band->high : hi),
-                                     bottom = y(band->low ? ref + *band->low : lo);
-                        p.fillRect(QRectF(QPointF(map.x(t[i], rect), top), QPointF(map.x(t[i + 1], rect), bottom)), c.band);
+
+    /// From what is drawn, with room; never finer than the error.
+    void find_range() {
+        double sigma = 0;
+        auto widen = [&](double v) { lo_ = std::min(lo_, v), hi_ = std::max(hi_, v); };
+        // A peak of one frame is drawn at its full height.
+        for (const auto& s : lane_.series->samples)
+            if (s.present()) widen(s.value), sigma = std::max(sigma, s.sigma);
+        for (const auto& s : warped_.samples)
+            if (s.present()) widen(s.value);
+        const double data_span = std::max(hi_ - lo_, 1e-6);
+        for (const auto* k : lane_.checks)
+            for (const auto& rep : review_.alignment.repetitions)
+                if (const auto band = band_of(*k, rep, *lane_.series); band && !band->relative)
+                    for (const auto& b : {band->low, band->high})
+                        if (b && *b > lo_ - 1.2 * data_span && *b < hi_ + 1.2 * data_span) widen(*b);
+        if (lo_ > hi_) lo_ = 0, hi_ = 1;
+        room_ = std::max(0.1 * (hi_ - lo_), 0.5 * sigma + 1e-6);
+        lo_ -= room_;
+        hi_ += room_;
+    }
+
+    void bands() {
+        for (const auto* k : lane_.checks)
+            for (const auto& rep : review_.alignment.repetitions)
+                for (const auto& [from, to] : spans(*k, rep)) {
+                    const auto band = band_of(*k, rep, *lane_.series);
+                    if (!band) continue;
+                    if (band->relative) { // along the reference, moment by moment
+                        for (std::size_t i = 0; i + 1 < warped_.samples.size(); ++i) {
+                            if (t_[i] < from || t_[i] >= to || !warped_.samples[i].present()) continue;
+                            const double ref = warped_.samples[i].value, top = y(band->high ? ref + *band->high : hi_),
+                                         bottom = y(band->low ? ref + *band->low : lo_);
+                            p_.fillRect(QRectF(QPointF(map_.x(t_[i], rect_), top), QPointF(map_.x(t_[i + 1], rect_), bottom)), c_.band);
+                        }
+                        continue;
                     }
-                    continue;
+                    const double top = y(band->high.value_or(hi_)), bottom = y(band->low.value_or(lo_));
+                    p_.fillRect(QRectF(QPointF(map_.x(from, rect_), top), QPointF(map_.x(to, rect_), bottom)), c_.band);
                 }
-                const double top = y(band->high.value_or(hi)), bottom = y(band->low.value_or(lo));
-                p.fillRect(QRectF(QPointF(map.x(from, rect), top), QPointF(map.x(to, rect), bottom)), c.band);
-            }
-    for (std::size_t i = 0; i < cols.size();) {
-        std::size_t j = i;
-        while (j < cols.size() && cols[j].any == cols[i].any) ++j;
-        if (!cols[i].any)
-            hatch(p, QRectF(rect.left() + static_cast<double>(i), rect.top(), static_cast<double>(j - i), rect.height()), c.line);
-        i = j;
     }
-    const QColor line = lane.side ? theme.side(*lane.side) : c.accent;
-    QColor veil = line;
-    veil.setAlphaF(0.16F);
-    QPainterPath course;
-    bool open = false;
-    for (std::size_t i = 0; i < cols.size(); ++i) {
-        const double x = rect.left() + static_cast<double>(i) + 0.5;
-        if (!cols[i].any) {
-            open = false;
-            continue;
+
+    void gaps() {
+        for (std::size_t i = 0; i < cols_.size();) {
+            std::size_t j = i;
+            while (j < cols_.size() && cols_[j].any == cols_[i].any) ++j;
+            if (!cols_[i].any)
+                hatch(p_, QRectF(rect_.left() + static_cast<double>(i), rect_.top(), static_cast<double>(j - i), rect_.height()), c_.line);
+            i = j;
         }
-        const double low = y(cols[i].lo), high = y(cols[i].hi);
-        const double above = y(cols[i].hi + cols[i].sigma), below = y(cols[i].lo - cols[i].sigma);
-        p.fillRect(QRectF(x - 0.5, above, 1, below - above), veil);
-        // From the nearer end of what lies in this column to the other.
-        const bool from_low = open && std::abs(course.currentPosition().y() - low) < std::abs(course.currentPosition().y() - high);
-        if (open)
-            course.lineTo(x, from_low ? low : high);
-        else
-            course.moveTo(x, high);
-        if (low - high > 0.5) course.lineTo(x, from_low ? high : low);
-        open = true;
     }
-    if (lane.reference) {
-        QPainterPath ref;
-        open = false;
-        for (std::size_t i = 0; i < warped.samples.size(); ++i) {
-            if (!warped.samples[i].present()) {
+
+    void course() {
+        const QColor line = lane_.side ? theme_.side(*lane_.side) : c_.accent;
+        QColor veil = line;
+        veil.setAlphaF(0.16F);
+        QPainterPath course;
+        bool open = false;
+        for (std::size_t i = 0; i < cols_.size(); ++i) {
+            const double x = rect_.left() + static_cast<double>(i) + 0.5;
+            if (!cols_[i].any) {
                 open = false;
                 continue;
             }
-            const QPointF at(map.x(t[i], rect), y(warped.samples[i].value));
+            const double low = y(cols_[i].lo), high = y(cols_[i].hi);
+            const double above = y(cols_[i].hi + cols_[i].sigma), below = y(cols_[i].lo - cols_[i].sigma);
+            p_.fillRect(QRectF(x - 0.5, above, 1, below - above), veil);
+            // From the nearer end of what lies in this column to the other.
+            const bool from_low = open && std::abs(course.currentPosition().y() - low) < std::abs(course.currentPosition().y() - high);
+            if (open)
+                course.lineTo(x, from_low ? low : high);
+            else
+                course.moveTo(x, high);
+            if (low - high > 0.5) course.lineTo(x, from_low ? high : low);
+            open = true;
+        }
+        if (lane_.reference) reference();
+        p_.setPen(QPen(line, 2));
+        p_.drawPath(course);
+        for (const auto* k : lane_.checks)
+            if (k->form == CheckForm::drift && k->least_s >= hold_window_s)
+                draw_hold(
+                    p_, *k, lane_, review_, [this](double v) { return y(v); }, map_, rect_, c_);
+        ends();
+    }
+
+    void reference() {
+        QPainterPath ref;
+        bool open = false;
+        for (std::size_t i = 0; i < warped_.samples.size(); ++i) {
+            if (!warped_.samples[i].present()) {
+                open = false;
+                continue;
+            }
+            const QPointF at(map_.x(t_[i], rect_), y(warped_.samples[i].value));
             if (open)
                 ref.lineTo(at);
             else
                 ref.moveTo(at);
             open = true;
         }
-        p.setPen(QPen(c.faint, 1.1));
-        p.drawPath(ref);
+        p_.setPen(QPen(c_.faint, 1.1));
+        p_.drawPath(ref);
     }
-    p.setPen(QPen(line, 2));
-    p.drawPath(course);
-    for (const auto* k : lane.checks)
-        if (k->form == CheckForm::drift && k->least_s >= hold_window_s) draw_hold(p, *k, lane, review, y, map, rect, c);
-    p.setPen(c.faint);
-    p.setFont(theme.font(10.5));
-    auto end = [&](double value, bool top) {
-        const QString word = text::figure(value, lane.unit, lane.units);
-        const double w = QFontMetricsF(p.font()).horizontalAdvance(word) + 6, h2 = 17;
-        const QRectF at(rect.right() - w - 1, top ? rect.top() + 1 : rect.bottom() - h2 - 1, w, h2);
-        QColor ground = c.sheet;
-        ground.setAlphaF(0.8F);
-        p.fillRect(at, ground);
-        p.drawText(at, Qt::AlignCenter, word);
-    };
-    end(hi - room, true);
-    if (rect.height() > 42) end(lo + room, false);
-    p.setPen(c.line);
-    p.drawRect(rect);
-    p.restore();
+
+    void ends() {
+        p_.setPen(c_.faint);
+        p_.setFont(theme_.font(10.5));
+        auto end = [&](double value, bool top) {
+            const QString word = text::figure(value, lane_.unit, lane_.units);
+            const double w = QFontMetricsF(p_.font()).horizontalAdvance(word) + 6, h2 = 17;
+            const QRectF at(rect_.right() - w - 1, top ? rect_.top() + 1 : rect_.bottom() - h2 - 1, w, h2);
+            QColor ground = c_.sheet;
+            ground.setAlphaF(0.8F);
+            p_.fillRect(at, ground);
+            p_.drawText(at, Qt::AlignCenter, word);
+        };
+        end(hi_ - room_, true);
+        if (rect_.height() > 42) end(lo_ + room_, false);
+    }
+
+    QPainter& p_;
+    const QRectF& rect_;
+    const Lane& lane_;
+    const Review& review_;
+    const std::vector<double>& ref_s_;
+    const TimeMapper& map_;
+    const Theme& theme_;
+    const Palette& c_;
+    const std::vector<double>& t_;
+    std::vector<Column> cols_;
+    MeasureSeries warped_;
+    double lo_ = 1e18, hi_ = -1e18, room_ = 0;
+};
+
+} // namespace
+
+void draw_lane(QPainter& p, const QRectF& rect, const Lane& lane, const Review& review, const std::vector<double>& ref_s,
+               const TimeMapper& map, const Theme& theme) {
+    LaneDrawing(p, rect, lane, review, ref_s, map, theme).run();
 }
 
 void draw_tide(QPainter& p, const QRectF& rect, const Review& review, const std::vector<double>& ref_s, const TimeMapper& map,

@@ -25,136 +25,26 @@ QCheckBox* NeedsForm::check(const char* name, const QString& label, const QStrin
     return c;
 }
 
+namespace {
+void name_widget(QWidget* w, const char* name, const QString& label) {
+    w->setObjectName(QLatin1String(name));
+    w->setAccessibleName(label);
+}
+QLabel* heading(const QString& words) {
+    auto* l = new QLabel(words);
+    l->setObjectName(QStringLiteral("heading"));
+    return l;
+}
+} // namespace
+
 NeedsForm::NeedsForm(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
-    auto named = [](QWidget* w, const char* name, const QString& label) {
-        w->setObjectName(QLatin1String(name));
-        w->setAccessibleName(label);
-    };
-    const auto touched = [this] {
-        if (!filling_) emit changed();
-    };
-    person_ = new QComboBox;
-    named(person_, "planPerson", tr("For whom"));
-    minutes_ = new QSpinBox;
-    named(minutes_, "planMinutes", tr("Minutes at hand"));
-    minutes_->setRange(4, 180);
-    minutes_->setValue(20);
-    minutes_->setSuffix(tr(" min"));
-    energy_ = new QSpinBox;
-    named(energy_, "planEnergy", tr("Energy today, 0 to 10"));
-    energy_->setRange(-1, 10);
-    energy_->setValue(-1);
-    energy_->setSpecialValueText(tr("energy –"));
-    energy_->setPrefix(tr("energy "));
-    pace_ = new QDoubleSpinBox;
-    named(pace_, "planPace", tr("Pace, times the movements' own"));
-    pace_->setRange(0.6, 2);
-    pace_->setSingleStep(0.1);
-    pace_->setDecimals(1);
-    pace_->setValue(1);
-    pace_->setPrefix(tr("as long × "));
-    pace_->setToolTip(tr("1.3: everything takes a third longer"));
-    breath_ = new QDoubleSpinBox;
-    named(breath_, "planBreath", tr("One breath in and out, seconds"));
-    breath_->setRange(5, 20);
-    breath_->setDecimals(1);
-    breath_->setValue(7);
-    breath_->setSuffix(tr(" s a breath"));
-    breath_->setToolTip(tr("The student's own: 3 to 4 s in and as much out is usual at the start"));
-    for (auto* s : {minutes_, energy_}) connect(s, &QSpinBox::valueChanged, this, touched);
-    for (auto* s : {pace_, breath_}) connect(s, &QDoubleSpinBox::valueChanged, this, touched);
-    connect(person_, &QComboBox::activated, this, [this] {
-        group_->setVisible(person() == 0 && group_->count() > 0);
-        emit person_chosen(person());
-    });
-    group_ = new QListWidget;
-    named(group_, "planGroup", tr("Who is in the group"));
-    group_->setMaximumHeight(session_.theme.wide(92));
-    group_->setToolTip(tr("What is agreed with any of them holds for the whole group"));
-    connect(group_, &QListWidget::itemChanged, this, [this] {
-        if (!filling_) emit group_chosen();
-    });
-    dizzy_ = check("planDizzy", tr("dizzy"));
-    unsteady_ = check("planUnsteady", tr("unsteady"));
-    steadier_ = new QComboBox;
-    named(steadier_, "planSteadier", tr("The steadier side on one leg"));
-    steadier_->setToolTip(tr("Balance begins on the steadier side"));
-    for (const auto& [label, id] :
-         {std::pair{tr("either side first"), ""}, {tr("left is steadier"), "left"}, {tr("right is steadier"), "right"}})
-        steadier_->addItem(label, QString::fromLatin1(id));
-    connect(steadier_, &QComboBox::activated, this, touched);
-    auto* today = new QGridLayout;
-    today->setVerticalSpacing(2);
-    today->addWidget(energy_, 0, 0);
-    today->addWidget(dizzy_, 1, 0);
-    today->addWidget(unsteady_, 1, 1);
-    today->addWidget(steadier_, 0, 1);
-    auto* care = new QGridLayout;
-    care->setVerticalSpacing(2);
-    int at = 0;
-    for (const auto& [id, label] : {std::pair{"neck", tr("neck")},
-                                    {"low_back", tr("low back")},
-                                    {"shoulders", tr("shoulders")},
-                                    {"knees", tr("knees")},
-                                    {"wrists", tr("wrists")},
-                                    {"hips", tr("hips")}}) {
-        care_[id] = check("planCare", label);
-        care_[id]->setAccessibleName(tr("Asks for care: %1").arg(label));
-        care->addWidget(care_[id], at / 2, at % 2);
-        ++at;
-    }
-    auto* themes = new QGridLayout;
-    themes->setVerticalSpacing(2);
-    at = 0;
-    for (const char* id : {"legs", "waist", "spine", "shoulders", "balance", "breath"}) {
-        themes_[id] = check("planTheme", text::trained(id));
-        themes_[id]->setAccessibleName(tr("Theme: %1").arg(text::trained(id)));
-        themes->addWidget(themes_[id], at / 2, at % 2);
-        ++at;
-    }
-    chair_ = check("planChair", tr("chair"));
-    wall_ = check("planWall", tr("wall"));
-    stick_ = check("planStick", tr("stick"));
-    helper_ = check("planHelper", tr("helper"), tr("Somebody stands beside on one leg"));
-    chair_->setChecked(true);
-    wall_->setChecked(true);
-    auto* place = new QHBoxLayout;
-    for (auto* c : {chair_, wall_, stick_, helper_}) place->addWidget(c);
-    place->addStretch(1);
-    movement_ = new QComboBox;
-    named(movement_, "planMovement", tr("A movement to ask for"));
-    movement_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
-    movement_->setMinimumContentsLength(14);
-    for (const auto& m : session_.movements.all()) movement_->addItem(said(m.name), QString::fromStdString(m.id));
-    auto* add = new QPushButton(tr("Ask for it"));
-    add->setObjectName(QStringLiteral("planWant"));
-    wanted_ = new QListWidget;
-    named(wanted_, "planWanted", tr("Asked for; Delete takes one out"));
-    wanted_->setMaximumHeight(session_.theme.wide(74));
-    wanted_->setDragDropMode(QAbstractItemView::InternalMove);
-    connect(add, &QPushButton::clicked, this, [this] { add_wanted(movement_->currentData().toString().toStdString()); });
-    connect(wanted_, &QListWidget::itemActivated, this, [this](QListWidgetItem* it) {
-        delete it;
-        emit changed();
-    });
-    wanted_->setToolTip(tr("Enter or a double click takes one out; drag them into the order of a sequence"));
-    grow_ = check("planGrow", tr("as a growing sequence"), tr("Movement by movement: 1, 1–2, 1–2–3 …, with the joins alone"));
-    auto* want = new QVBoxLayout;
-    want->setSpacing(3);
-    want->addWidget(movement_);
-    want->addWidget(add, 0, Qt::AlignLeft);
-    asked_ = new QLabel;
-    asked_->setObjectName(QStringLiteral("planAsked"));
-    asked_->setWordWrap(true);
-    auto* time = new QHBoxLayout;
-    time->addWidget(minutes_);
-    time->addWidget(breath_);
-    for (QWidget* w : std::initializer_list<QWidget*>{minutes_, breath_, pace_, energy_}) w->setMinimumWidth(session_.theme.wide(96));
-    auto heading = [](const QString& s) {
-        auto* l = new QLabel(s);
-        l->setObjectName(QStringLiteral("heading"));
-        return l;
-    };
+    auto* time = build_time();
+    build_group();
+    auto* today = build_today();
+    auto* care = build_care();
+    auto* themes = build_themes();
+    auto* place = build_place();
+    auto* want = build_wanted();
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(2, 0, 8, 0);
     box->setSpacing(4);
@@ -177,6 +67,158 @@ NeedsForm::NeedsForm(Session& session, QWidget* parent) : QWidget(parent), sessi
     box->addWidget(wanted_);
     box->addWidget(grow_);
     box->addStretch(1);
+}
+
+QLayout* NeedsForm::build_time() {
+    const auto touched = [this] {
+        if (!filling_) emit changed();
+    };
+    person_ = new QComboBox;
+    name_widget(person_, "planPerson", tr("For whom"));
+    minutes_ = new QSpinBox;
+    name_widget(minutes_, "planMinutes", tr("Minutes at hand"));
+    minutes_->setRange(4, 180);
+    minutes_->setValue(20);
+    minutes_->setSuffix(tr(" min"));
+    energy_ = new QSpinBox;
+    name_widget(energy_, "planEnergy", tr("Energy today, 0 to 10"));
+    energy_->setRange(-1, 10);
+    energy_->setValue(-1);
+    energy_->setSpecialValueText(tr("energy –"));
+    energy_->setPrefix(tr("energy "));
+    pace_ = new QDoubleSpinBox;
+    name_widget(pace_, "planPace", tr("Pace, times the movements' own"));
+    pace_->setRange(0.6, 2);
+    pace_->setSingleStep(0.1);
+    pace_->setDecimals(1);
+    pace_->setValue(1);
+    pace_->setPrefix(tr("as long × "));
+    pace_->setToolTip(tr("1.3: everything takes a third longer"));
+    breath_ = new QDoubleSpinBox;
+    name_widget(breath_, "planBreath", tr("One breath in and out, seconds"));
+    breath_->setRange(5, 20);
+    breath_->setDecimals(1);
+    breath_->setValue(7);
+    breath_->setSuffix(tr(" s a breath"));
+    breath_->setToolTip(tr("The student's own: 3 to 4 s in and as much out is usual at the start"));
+    for (auto* s : {minutes_, energy_}) connect(s, &QSpinBox::valueChanged, this, touched);
+    for (auto* s : {pace_, breath_}) connect(s, &QDoubleSpinBox::valueChanged, this, touched);
+    auto* time = new QHBoxLayout;
+    time->addWidget(minutes_);
+    time->addWidget(breath_);
+    for (QWidget* w : std::initializer_list<QWidget*>{minutes_, breath_, pace_, energy_}) w->setMinimumWidth(session_.theme.wide(96));
+    return time;
+}
+
+/// For whom: one, or several.
+void NeedsForm::build_group() {
+    connect(person_, &QComboBox::activated, this, [this] {
+        group_->setVisible(person() == 0 && group_->count() > 0);
+        emit person_chosen(person());
+    });
+    group_ = new QListWidget;
+    name_widget(group_, "planGroup", tr("Who is in the group"));
+    group_->setMaximumHeight(session_.theme.wide(92));
+    group_->setToolTip(tr("What is agreed with any of them holds for the whole group"));
+    connect(group_, &QListWidget::itemChanged, this, [this] {
+        if (!filling_) emit group_chosen();
+    });
+}
+
+QLayout* NeedsForm::build_today() {
+    const auto touched = [this] {
+        if (!filling_) emit changed();
+    };
+    dizzy_ = check("planDizzy", tr("dizzy"));
+    unsteady_ = check("planUnsteady", tr("unsteady"));
+    steadier_ = new QComboBox;
+    name_widget(steadier_, "planSteadier", tr("The steadier side on one leg"));
+    steadier_->setToolTip(tr("Balance begins on the steadier side"));
+    for (const auto& [label, id] :
+         {std::pair{tr("either side first"), ""}, {tr("left is steadier"), "left"}, {tr("right is steadier"), "right"}})
+        steadier_->addItem(label, QString::fromLatin1(id));
+    connect(steadier_, &QComboBox::activated, this, touched);
+    auto* today = new QGridLayout;
+    today->setVerticalSpacing(2);
+    today->addWidget(energy_, 0, 0);
+    today->addWidget(dizzy_, 1, 0);
+    today->addWidget(unsteady_, 1, 1);
+    today->addWidget(steadier_, 0, 1);
+    return today;
+}
+
+QLayout* NeedsForm::build_care() {
+    auto* care = new QGridLayout;
+    care->setVerticalSpacing(2);
+    int at = 0;
+    for (const auto& [id, label] : {std::pair{"neck", tr("neck")},
+                                    {"low_back", tr("low back")},
+                                    {"shoulders", tr("shoulders")},
+                                    {"knees", tr("knees")},
+                                    {"wrists", tr("wrists")},
+                                    {"hips", tr("hips")}}) {
+        care_[id] = check("planCare", label);
+        care_[id]->setAccessibleName(tr("Asks for care: %1").arg(label));
+        care->addWidget(care_[id], at / 2, at % 2);
+        ++at;
+    }
+    return care;
+}
+
+QLayout* NeedsForm::build_themes() {
+    auto* themes = new QGridLayout;
+    themes->setVerticalSpacing(2);
+    int at = 0;
+    for (const char* id : {"legs", "waist", "spine", "shoulders", "balance", "breath"}) {
+        themes_[id] = check("planTheme", text::trained(id));
+        themes_[id]->setAccessibleName(tr("Theme: %1").arg(text::trained(id)));
+        themes->addWidget(themes_[id], at / 2, at % 2);
+        ++at;
+    }
+    return themes;
+}
+
+/// What is at hand.
+QLayout* NeedsForm::build_place() {
+    chair_ = check("planChair", tr("chair"));
+    wall_ = check("planWall", tr("wall"));
+    stick_ = check("planStick", tr("stick"));
+    helper_ = check("planHelper", tr("helper"), tr("Somebody stands beside on one leg"));
+    chair_->setChecked(true);
+    wall_->setChecked(true);
+    auto* place = new QHBoxLayout;
+    for (auto* c : {chair_, wall_, stick_, helper_}) place->addWidget(c);
+    place->addStretch(1);
+    return place;
+}
+
+QLayout* NeedsForm::build_wanted() {
+    movement_ = new QComboBox;
+    name_widget(movement_, "planMovement", tr("A movement to ask for"));
+    movement_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    movement_->setMinimumContentsLength(14);
+    for (const auto& m : session_.movements.all()) movement_->addItem(said(m.name), QString::fromStdString(m.id));
+    auto* add = new QPushButton(tr("Ask for it"));
+    add->setObjectName(QStringLiteral("planWant"));
+    wanted_ = new QListWidget;
+    name_widget(wanted_, "planWanted", tr("Asked for; Delete takes one out"));
+    wanted_->setMaximumHeight(session_.theme.wide(74));
+    wanted_->setDragDropMode(QAbstractItemView::InternalMove);
+    connect(add, &QPushButton::clicked, this, [this] { add_wanted(movement_->currentData().toString().toStdString()); });
+    connect(wanted_, &QListWidget::itemActivated, this, [this](QListWidgetItem* it) {
+        delete it;
+        emit changed();
+    });
+    wanted_->setToolTip(tr("Enter or a double click takes one out; drag them into the order of a sequence"));
+    grow_ = check("planGrow", tr("as a growing sequence"), tr("Movement by movement: 1, 1–2, 1–2–3 …, with the joins alone"));
+    auto* want = new QVBoxLayout;
+    want->setSpacing(3);
+    want->addWidget(movement_);
+    want->addWidget(add, 0, Qt::AlignLeft);
+    asked_ = new QLabel;
+    asked_->setObjectName(QStringLiteral("planAsked"));
+    asked_->setWordWrap(true);
+    return want;
 }
 
 void NeedsForm::set_people(const std::vector<Person>& people, qint64 choose) {

@@ -8,6 +8,7 @@ class QCheckBox;
 class QComboBox;
 class QDoubleSpinBox;
 class QLabel;
+class QLayout;
 class QListWidget;
 class QSpinBox;
 
@@ -33,6 +34,13 @@ signals:
     void changed();
 
 private:
+    QLayout* build_time();
+    void build_group();
+    QLayout* build_today();
+    QLayout* build_care();
+    QLayout* build_themes();
+    QLayout* build_place();
+    QLayout* build_wanted();
     QCheckBox* check(const char* name, const QString& label, const QString& tip = {});
     Session& session_;
     void say_known();

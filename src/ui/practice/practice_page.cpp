@@ -48,6 +48,31 @@ PracticePage::PracticePage(Session& session, QWidget* parent) : Place(session, "
 }
 
 QWidget* PracticePage::build_plan() {
+    auto* left = build_needs();
+    title_ = new QLineEdit;
+    title_->setObjectName(QStringLiteral("planTitle"));
+    title_->setAccessibleName(tr("Title of the session"));
+    title_->setPlaceholderText(tr("Title, as it stands on the sheet"));
+    view_ = new PlanView(session_);
+    auto* middle = new QVBoxLayout;
+    middle->setContentsMargins(6, 6, 6, 0);
+    middle->addWidget(title_);
+    middle->addWidget(view_, 1);
+    auto* right = build_session();
+    auto* w = new QWidget;
+    auto* row = new QHBoxLayout(w);
+    row->setContentsMargins(4, 4, 4, 4);
+    row->addWidget(left);
+    row->addLayout(middle, 1);
+    row->addWidget(right);
+    connect_plan();
+    go_->setEnabled(false);
+    export_->setEnabled(false);
+    return w;
+}
+
+/// What is at hand and asked for.
+QWidget* PracticePage::build_needs() {
     form_ = new NeedsForm(session_);
     auto* scroll = new QScrollArea;
     scroll->setAccessibleName(tr("What is at hand and asked for"));
@@ -63,15 +88,11 @@ QWidget* PracticePage::build_plan() {
     left_box->setContentsMargins(0, 6, 0, 0);
     left_box->addWidget(scroll, 1);
     left_box->addWidget(propose_);
-    title_ = new QLineEdit;
-    title_->setObjectName(QStringLiteral("planTitle"));
-    title_->setAccessibleName(tr("Title of the session"));
-    title_->setPlaceholderText(tr("Title, as it stands on the sheet"));
-    view_ = new PlanView(session_);
-    auto* middle = new QVBoxLayout;
-    middle->setContentsMargins(6, 6, 6, 0);
-    middle->addWidget(title_);
-    middle->addWidget(view_, 1);
+    return left;
+}
+
+/// How the session is run, and what leaves the program.
+QWidget* PracticePage::build_session() {
     figure_ = new FigureView(session_);
     figure_->setMinimumSize(200, 220);
     spoken_ = new QCheckBox(tr("Spoken words"));
@@ -80,6 +101,34 @@ QWidget* PracticePage::build_plan() {
     wait_ = new QCheckBox(tr("Wait for a tap"));
     wait_->setObjectName(QStringLiteral("planWait"));
     wait_->setToolTip(tr("At the end of each repeat the pacer waits for a key, a click or the foot switch"));
+    build_breath();
+    build_times();
+    build_exports();
+    auto* own = build_own_plans();
+    auto* right = new QWidget;
+    right->setFixedWidth(session_.theme.wide(250));
+    auto* right_box = new QVBoxLayout(right);
+    right_box->setContentsMargins(0, 6, 0, 0);
+    right_box->addWidget(figure_, 1);
+    right_box->addWidget(spoken_);
+    right_box->addWidget(wait_);
+    right_box->addWidget(lengthen_);
+    auto* to = new QHBoxLayout;
+    to->addWidget(in_to_);
+    to->addWidget(out_to_);
+    right_box->addLayout(to);
+    right_box->addWidget(out_by_);
+    right_box->addWidget(slower_);
+    right_box->addWidget(delay_);
+    right_box->addWidget(go_);
+    auto* last = new QHBoxLayout;
+    last->addWidget(export_);
+    last->addWidget(own);
+    right_box->addLayout(last);
+    return right;
+}
+
+void PracticePage::build_breath() {
     lengthen_ = new QCheckBox(tr("Lengthen the breath"));
     lengthen_->setObjectName(QStringLiteral("planLengthen"));
     lengthen_->setToolTip(tr("From the student's own to this at the end; only when asked"));
@@ -102,6 +151,11 @@ QWidget* PracticePage::build_plan() {
     for (const auto& [label, id] :
          {std::pair{tr("breath as it comes"), ""}, {tr("in and out by the nose"), "nose"}, {tr("out through the lips"), "lips"}})
         out_by_->addItem(label, QString::fromLatin1(id));
+    in_to_ = seconds("planInTo", tr("in"), 6, 4, 9);
+    out_to_ = seconds("planOutTo", tr("out"), 7, 4, 10);
+}
+
+void PracticePage::build_times() {
     slower_ = new QDoubleSpinBox;
     slower_->setObjectName(QStringLiteral("planSlower"));
     slower_->setAccessibleName(tr("Length of the last repeats against the first"));
@@ -118,8 +172,9 @@ QWidget* PracticePage::build_plan() {
     delay_->setSingleStep(20);
     delay_->setPrefix(tr("sound late "));
     delay_->setSuffix(tr(" ms"));
-    in_to_ = seconds("planInTo", tr("in"), 6, 4, 9);
-    out_to_ = seconds("planOutTo", tr("out"), 7, 4, 10);
+}
+
+void PracticePage::build_exports() {
     go_ = new QPushButton(tr("Run it …"));
     go_->setObjectName(QStringLiteral("primary"));
     export_ = new QPushButton(tr("Export"));
@@ -135,6 +190,9 @@ QWidget* PracticePage::build_plan() {
         connect(menu->addAction(label), &QAction::triggered, this,
                 [this, l = label, n = QString::fromLatin1(name), k = kinds] { ask_export(l, n, k); });
     export_->setMenu(menu);
+}
+
+QPushButton* PracticePage::build_own_plans() {
     auto* own = new QPushButton(tr("Own plans"));
     own->setObjectName(QStringLiteral("ownPlans"));
     auto* own_menu = new QMenu(own);
@@ -157,32 +215,10 @@ QWidget* PracticePage::build_plan() {
             },
             [this](const Result<Plan>& plan) { plan ? apply(*plan) : notice_->problem(text::error(plan.error())); });
     });
-    auto* right = new QWidget;
-    right->setFixedWidth(session_.theme.wide(250));
-    auto* right_box = new QVBoxLayout(right);
-    right_box->setContentsMargins(0, 6, 0, 0);
-    right_box->addWidget(figure_, 1);
-    right_box->addWidget(spoken_);
-    right_box->addWidget(wait_);
-    right_box->addWidget(lengthen_);
-    auto* to = new QHBoxLayout;
-    to->addWidget(in_to_);
-    to->addWidget(out_to_);
-    right_box->addLayout(to);
-    right_box->addWidget(out_by_);
-    right_box->addWidget(slower_);
-    right_box->addWidget(delay_);
-    right_box->addWidget(go_);
-    auto* last = new QHBoxLayout;
-    last->addWidget(export_);
-    last->addWidget(own);
-    right_box->addLayout(last);
-    auto* w = new QWidget;
-    auto* row = new QHBoxLayout(w);
-    row->setContentsMargins(4, 4, 4, 4);
-    row->addWidget(left);
-    row->addLayout(middle, 1);
-    row->addWidget(right);
+    return own;
+}
+
+void PracticePage::connect_plan() {
     connect(propose_, &QPushButton::clicked, this, &PracticePage::propose_now);
     connect(view_, &PlanView::barred, this, [this](const QString& words) { notice_->problem(words); });
     connect(form_, &NeedsForm::changed, this, [this] {
@@ -206,9 +242,6 @@ QWidget* PracticePage::build_plan() {
         view_->show_plan(p, form_->needs());
     });
     connect(go_, &QPushButton::clicked, this, [this] { run_now(); });
-    go_->setEnabled(false);
-    export_->setEnabled(false);
-    return w;
 }
 
 void PracticePage::open(Ref ref) {

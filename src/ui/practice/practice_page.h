@@ -48,6 +48,13 @@ private:
     /// Whether the plan may be done as it stands; else it is said, with `then` as the way on once what is barred is out of it.
     bool passes(std::function<void()> then);
     QWidget* build_plan();
+    QWidget* build_needs();
+    QWidget* build_session();
+    void build_breath();
+    void build_times();
+    void build_exports();
+    QPushButton* build_own_plans();
+    void connect_plan();
     void load_people(qint64 choose);
     void load_group();
     void load_known();
