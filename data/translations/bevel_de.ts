@@ -12060,10 +12060,6 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <translation>Höhe über dem Boden, in Körperhöhen, des Punkts ein Fünftel der Körperhöhe jenseits dieser Hand auf der Linie durch beide Hände</translation>
     </message>
     <message>
-        <source>least distance of the tool from the axes of trunk, head and legs</source>
-        <translation>kleinster Abstand des Geräts von den Achsen von Rumpf, Kopf und Beinen</translation>
-    </message>
-    <message>
         <source>on the floor plan, the line through both hands against that through the shoulders, turned to the left positive</source>
         <translation>im Grundriss die Linie durch beide Hände gegen die durch die Schultern, nach links gedreht positiv</translation>
     </message>
@@ -12078,6 +12074,22 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>how far a swing falls behind larger ones before and after it, of the largest swing; nothing where swings grow, stay and die away</source>
         <translation>wie weit ein Schwung hinter größeren davor und danach zurückbleibt, am größten gemessen; nichts, wo Schwünge wachsen, bleiben und ausklingen</translation>
+    </message>
+    <message>
+        <source>little energy that day</source>
+        <translation>wenig Kraft an diesem Tag</translation>
+    </message>
+    <message>
+        <source>not taught yet</source>
+        <translation>noch nicht gelehrt</translation>
+    </message>
+    <message>
+        <source>pain that day</source>
+        <translation>Schmerz an dem Tag</translation>
+    </message>
+    <message>
+        <source>least distance of the tool from the axes of trunk, head and shins</source>
+        <translation>kleinster Abstand des Geräts von den Achsen von Rumpf, Kopf und Unterschenkeln</translation>
     </message>
 </context>
 <context>
@@ -13873,6 +13885,10 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>Go to Arrivals to say whose clip this is and what it shows.</source>
         <translation>Unter „Eingang“ lässt sich sagen, von wem der Clip ist und was er zeigt.</translation>
+    </message>
+    <message>
+        <source>Held against a moment of this very clip that was marked as right: nothing is praised for it.</source>
+        <translation>Gemessen an einem Moment eben dieses Clips, der als richtig markiert wurde: Gelobt wird dafür nichts.</translation>
     </message>
 </context>
 </TS>

@@ -339,8 +339,12 @@ QStringList why(const Finding& f, const Review& review, const Catalogue& c, cons
     const Check* check = nullptr;
     for (const auto& k : review.movement.checks)
         if (k.id == f.check) check = &k;
+    const auto part = own_part_of(f.measure, f.side);
+    const auto& own = part ? review.motion.neutral.own.of(*part) : std::optional<OwnFigure>();
     if (f.own_neutral)
         out << TextWords::tr("Held against what was marked as right for this student.");
+    else if (own && own->of_clip)
+        out << TextWords::tr("Held against a moment of this very clip that was marked as right: nothing is praised for it.");
     else if (const auto* info = measure_info(f.measure); info && info->habit)
         out << TextWords::tr("Held against the quiet stand of this clip: what is there all the time does not show.");
     if (check && check->reference) out << TextWords::tr("Held against the reference figure at the same moment of the movement.");
