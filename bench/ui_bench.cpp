@@ -158,7 +158,7 @@ int main(int argc, char** argv) {
     for (int k = 0; k < 12; ++k) {
         auto j = nlohmann::json::parse(*session.movement(id)->source);
         j["bands"].push_back({{"check", "trunk_lean"}, {"high", 9.0 + k}, {"reason", "tried"}});
-        std::vector<Movement> all = session.movements.now();
+        std::vector<Movement> all = *session.movements.now();
         for (auto& m : all)
             if (m.id == id) m = *parse_movement(j.dump());
         const auto before = page->state().open;

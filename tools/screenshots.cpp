@@ -171,7 +171,7 @@ int main(int argc, char** argv) {
         shot(QStringLiteral("review-pair"));
         if (!session.library->part_clips(left)) return 1;
         // The same clip cut into parts.
-        const ui::ClipRow row{*session.library->clip(left), {}};
+        const ClipRow row{*session.library->clip(left), {}};
         ui::PartsDialog parts(session, row, &window);
         bool ready = false;
         QObject::connect(&parts, &ui::PartsDialog::ready, [&] { ready = true; });
