@@ -509,7 +509,7 @@ private slots:
         int planned = 0, share = 0, short_ones = 0;
         double slowest = 0;
         const int many =
-            qEnvironmentVariableIntValue("BEVEL_PLANS") > 0 ? qEnvironmentVariableIntValue("BEVEL_PLANS") : 200; // 2000 by ./run bench
+            qEnvironmentVariableIntValue("BEVEL_PLANS") > 0 ? qEnvironmentVariableIntValue("BEVEL_PLANS") : 200; // 20000 by ./run bench
         for (int k = 0; k < many; ++k) {
             const Needs n = random_needs(rng);
             const auto begin = std::chrono::steady_clock::now();
