@@ -1,8 +1,8 @@
 // How smooth the review is, measured in the window itself: bevel-ui-bench LIBRARY. Pictures a second while playing at 1x, how long a step
 // takes to be shown, time from the start to a painted review, memory.
+#include "app/main_window.h"
 #include "core/movement/movement.h"
 #include "ui/ground/ground_page.h"
-#include "app/main_window.h"
 #include <algorithm>
 #include <cstdio>
 #include <fstream>

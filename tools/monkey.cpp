@@ -3,8 +3,8 @@
 //   bevel-monkey SECONDS [SEED]      (offscreen or under Xvfb)
 // It must live, answer, not grow, and leave the library whole. Prints how long the window took to answer and what it holds; ends with 1
 // where the library is not whole afterwards.
-#include "store/forms.h"
 #include "app/main_window.h"
+#include "store/forms.h"
 #include "ui/shell/plain_labels.h"
 #include <algorithm>
 #include <cstdio>

@@ -1,14 +1,14 @@
 // Takes the pictures of docs/screenshots from the demo: bevel-screenshots LIBRARY OUT [--dark] [--size WxH] [--language de] [--text 120].
 // The library is copied first.
+#include "app/main_window.h"
 #include "core/movement/movement.h"
 #include "ui/arrivals/parts_dialog.h"
 #include "ui/arrivals/still_pair.h"
 #include "ui/forms/course_view.h"
-#include "ui/pictures/figure_view.h"
 #include "ui/forms/learn_dialog.h"
 #include "ui/forms/schools_dialog.h"
+#include "ui/pictures/figure_view.h"
 #include "ui/shell/help_window.h"
-#include "app/main_window.h"
 #include <cstdio>
 #include <QApplication>
 #include <QCheckBox>
