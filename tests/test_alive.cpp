@@ -159,6 +159,30 @@ private slots:
         QCOMPARE(kept, 4); // both heels
         for (const auto& f : r->findings) QVERIFY2(!f.check.starts_with("heel_raise") || f.verdict != Verdict::outside, f.check.c_str());
     }
+    void a_side_that_swings_less_far_is_no_break_in_the_swing() {
+        const Movement m = test::movement("waist_arm_swing");
+        test::Wrong way = test::as_asked(m);
+        way.take.student.score.repetitions = 4;
+        way.after = [](Track& t, const sim::Truth& truth) {
+            const auto turned = [](const Body3& b) {
+                const Vec3 v = b[left_shoulder] - b[right_shoulder];
+                return std::atan2(-v.z(), v.x());
+            };
+            for (const auto& s : truth.phases)
+                for (std::size_t f = 0; s.side == Side::right && f < t.frames(); ++f) {
+                    if (t.time_s[f] < s.start_s || t.time_s[f] >= s.end_s) continue;
+                    Body3& b = *t.m[f];
+                    const Vec3 centre = mid(b, left_hip);
+                    const double back = -0.4 * (turned(b) - turned(truth.points.front()));
+                    const Eigen::Matrix3d r = Eigen::AngleAxisd(back, Vec3(0, 1, 0)).toRotationMatrix();
+                    for (const Point p : {left_shoulder, left_elbow, left_wrist, left_thumb, left_index, left_little, left_ear, left_eye})
+                        for (const Point q : {p, mirrored(p)}) b[q] = centre + r * (b[q] - centre);
+                }
+        };
+        const auto r = test::reviewed(m, way);
+        QVERIFY(r);
+        QVERIFY(!told(*r, "swing_ramp", "high"));
+    }
     void arms_lead_where_a_movement_asks_for_it() {
         // No shipped movement does; an instructor's own may.
         auto j = nlohmann::json::parse(*read_text(test::data_dir() / "movements/waist_arm_swing.json", 1 << 20));

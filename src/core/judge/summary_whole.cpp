@@ -121,7 +121,8 @@ RepetitionValue Summariser::same(const Check& how) const {
 RepetitionValue Summariser::ramp() const {
     RepetitionValue v;
     v.absent = Absent::no_event;
-    std::vector<double> size, at;
+    // Each side by itself: one that swings less far than the other is no break. Sides that look alike are one row.
+    std::map<int, std::vector<std::pair<double, double>>> rows; // size and beginning of each swing, by side
     double error = 0, n = 0;
     for (const auto& rep : al_.repetitions) {
         if (rep.cut) continue;
@@ -135,24 +136,24 @@ RepetitionValue Summariser::ramp() const {
                 v.absent = (*all)[f].absent;
         }
         if (x.size() < 10) continue;
-        size.push_back(signal::quantile(x, 0.97) - signal::quantile(x, 0.03));
-        at.push_back(rep.start_s);
+        rows[rep.side ? static_cast<int>(*rep.side) : -1].emplace_back(signal::quantile(x, 0.97) - signal::quantile(x, 0.03), rep.start_s);
     }
-    if (size.size() < 4) return v;
-    const double largest = *std::max_element(size.begin(), size.end());
-    if (largest < 1e-6) return v;
-    std::vector<double> after = size; // the largest from here on
-    for (std::size_t k = size.size() - 1; k-- > 0;) after[k] = std::max(after[k], after[k + 1]);
-    double before = 0, deepest = 0;
-    v.time_s = at.front();
-    for (std::size_t k = 0; k < size.size(); ++k) {
-        const double dip = std::min(before, after[k]) - size[k];
-        if (dip > deepest) deepest = dip, v.time_s = at[k];
-        before = std::max(before, size[k]);
+    for (const auto& [side, row] : rows) {
+        if (row.size() < 3) continue;
+        const double largest = std::max_element(row.begin(), row.end())->first;
+        if (largest < 1e-6) continue;
+        std::vector<double> after(row.size()); // the largest from here on
+        for (std::size_t k = row.size(); k-- > 0;) after[k] = std::max(row[k].first, k + 1 < row.size() ? after[k + 1] : 0);
+        if (v.absent != Absent::none) v.time_s = row.front().second;
+        v.absent = Absent::none;
+        double before = 0;
+        for (std::size_t k = 0; k < row.size(); ++k) {
+            const double dip = 100 * (std::min(before, after[k]) - row[k].first) / largest;
+            if (dip > v.value) v.value = dip, v.time_s = row[k].second;
+            before = std::max(before, row[k].first);
+        }
+        v.own = std::max(v.own, 100 * 2 * error / std::max(1.0, n) / largest); // of two ends, of two swings
     }
-    v.value = 100 * deepest / largest;
-    v.own = 100 * std::sqrt(2.0) * 1.414 * error / std::max(1.0, n) / largest; // of two ends, of two swings
-    v.absent = Absent::none;
     return v;
 }
 
