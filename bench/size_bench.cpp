@@ -36,7 +36,7 @@ bool fill(Library& lib) {
             Person who;
             who.name = "Student " + std::to_string(p + 1);
             who.stature_m = 1.5 + 0.4 * rng.uniform();
-            const auto id = lib.add_person(who);
+            const auto id = lib.people().add(who);
             if (!id) return tl::unexpected(id.error());
             for (int k = 0; k < each; ++k) {
                 Clip c;
@@ -45,7 +45,7 @@ bool fill(Library& lib) {
                 c.view = k % 2 ? "left" : "front";
                 c.filmed_on = c.arrived_on = day_of(k * 12 + p % 12);
                 c.state = k + 1 == each && p % 7 == 0 ? ClipState::tracked : ClipState::reviewed;
-                const auto clip = lib.add_clip_record(c);
+                const auto clip = lib.clips().add_record(c);
                 if (!clip) return tl::unexpected(clip.error());
                 std::vector<KeptFigure> figures;
                 for (int f = 0; f < 12; ++f) {
@@ -56,18 +56,18 @@ bool fill(Library& lib) {
                     x.judged = 4;
                     figures.push_back(x);
                 }
-                if (auto done = lib.keep_figures(*clip, figures); !done) return done;
+                if (auto done = lib.records().keep_figures(*clip, figures); !done) return done;
                 if (c.state != ClipState::reviewed || k % 3) continue;
-                if (auto done = lib.save_decision(*clip, {"check1.high", "left", Choice::kept, "", ""}); !done) return done;
+                if (auto done = lib.decisions().save(*clip, {"check1.high", "left", Choice::kept, "", ""}); !done) return done;
                 LetterRecord l;
                 l.clip = *clip;
                 l.checks = {"check1.high/left"};
                 l.review_on = day_of(k * 12 + 14);
-                if (auto done = lib.save_letter(l); !done) return tl::unexpected(done.error());
-                if (auto done = lib.set_sent(*clip, c.filmed_on, "mail"); !done) return done;
+                if (auto done = lib.letters().save(l); !done) return tl::unexpected(done.error());
+                if (auto done = lib.letters().set_sent(*clip, c.filmed_on, "mail"); !done) return done;
                 PracticeLog log;
                 log.person = *id, log.day = c.filmed_on, log.minutes = 20, log.done = {{c.movement, "qigong", 3, 3, 200}};
-                if (auto done = lib.keep_practice(log); !done) return tl::unexpected(done.error());
+                if (auto done = lib.practice().keep(log); !done) return tl::unexpected(done.error());
             }
             return true;
         });
@@ -100,7 +100,7 @@ int main(int argc, char** argv) {
     {
         auto lib = Library::open(folder);
         if (!lib) return 1;
-        if (lib->count_clips() == 0) {
+        if (lib->clips().count() == 0) {
             const double from = now_ms();
             if (!fill(*lib)) return 1;
             std::printf("made in %.0f s\n", (now_ms() - from) / 1000);
@@ -109,26 +109,27 @@ int main(int argc, char** argv) {
     const double from = now_ms();
     auto lib = Library::open(folder);
     if (!lib) return 1;
-    const auto people = lib->people();
-    std::printf("%lld clips, %zu people; opened in %.0f ms\n", static_cast<long long>(lib->count_clips()), people->size(), now_ms() - from);
+    const auto people = lib->people().all();
+    std::printf("%lld clips, %zu people; opened in %.0f ms\n", static_cast<long long>(lib->clips().count()), people->size(),
+                now_ms() - from);
     const auto who = [&](int k) { return (*people)[static_cast<std::size_t>(k * 37) % people->size()].id; };
-    time_of("people", [&](int) { (void)lib->people(); });
-    time_of("clips as listed", [&](int) { (void)lib->find_clips({}); });
+    time_of("people", [&](int) { (void)lib->people().all(); });
+    time_of("clips as listed", [&](int) { (void)lib->clips().find({}); });
     time_of("clips found by name, month and movement", [&](int k) {
         ClipQuery q;
         q.words = {{"student " + std::to_string(k + 1), {}, {}, ""}, {"nov", {}, {}, "-11-"}, {"bow", {"draw_the_bow"}, {}, ""}};
-        (void)lib->find_clips(q);
+        (void)lib->clips().find(q);
     });
-    time_of("who waits this evening", [&](int) { (void)lib->waiting(); });
-    time_of("letters due", [&](int) { (void)lib->due("2026-11-26"); });
-    time_of("letters of a person", [&](int k) { (void)lib->letter_lines(who(k)); });
-    time_of("record of a person", [&](int k) { (void)lib->record(who(k)); });
-    time_of("figures and trends of a person", [&](int k) { (void)trends_of(*lib->figures(who(k))); });
-    time_of("practice of a person", [&](int k) { (void)lib->practice(who(k)); });
-    time_of("said before, of a correction", [&](int k) { (void)lib->said_before(who(k), "draw_the_bow", "check1.high/left"); });
-    time_of("asked before a clip", [&](int k) { (void)lib->asked_before(1 + k * 997); });
+    time_of("who waits this evening", [&](int) { (void)lib->letters().waiting(); });
+    time_of("letters due", [&](int) { (void)lib->letters().due("2026-11-26"); });
+    time_of("letters of a person", [&](int k) { (void)lib->letters().lines(who(k)); });
+    time_of("record of a person", [&](int k) { (void)lib->records().lines(who(k)); });
+    time_of("figures and trends of a person", [&](int k) { (void)trends_of(*lib->records().figures(who(k))); });
+    time_of("practice of a person", [&](int k) { (void)lib->practice().of(who(k)); });
+    time_of("said before, of a correction", [&](int k) { (void)lib->letters().said_before(who(k), "draw_the_bow", "check1.high/left"); });
+    time_of("asked before a clip", [&](int k) { (void)lib->records().asked_before(1 + k * 997); });
     time_of(
-        "backup, in the background", [&](int) { (void)lib->back_up_to(folder.string() + ".backup", "2026-11-26", {}); }, 3);
+        "backup, in the background", [&](int) { (void)lib->backups().write(folder.string() + ".backup", "2026-11-26", {}); }, 3);
     std::error_code ec;
     std::filesystem::remove(folder.string() + ".backup", ec);
     if (own) std::filesystem::remove_all(folder);

@@ -55,10 +55,10 @@ int main(int argc, char** argv) {
     auto catalogue = ui::Catalogue::load(data);
     if (!library || !catalogue) return 3;
     std::int64_t reviewed = 0;
-    const auto clips = library->clips();
+    const auto clips = library->clips().all();
     for (const auto& c : *clips) {
         if (c.state == ClipState::reviewed) reviewed = c.id;
-        if (c.state == ClipState::waiting) (void)library->set_clip_state(c.id, ClipState::failed, "cancelled"); // nothing else is to run
+        if (c.state == ClipState::waiting) (void)library->clips().set_state(c.id, ClipState::failed, "cancelled"); // nothing else is to run
     }
     ui::Session session;
     session.library = std::make_shared<Library>(std::move(*library));

@@ -19,7 +19,7 @@ class TestAccuracy : public QObject {
     static std::filesystem::path demo() { return test::data_dir() / "demo"; }
     /// The record of a clip of the scene, by its file's name.
     std::optional<Clip> recorded(const cli::SceneClip& c) const {
-        const auto clips = library_->clips();
+        const auto clips = library_->clips().all();
         if (clips)
             for (const auto& r : *clips)
                 if (std::filesystem::path(r.file).stem() == c.file) return r;
@@ -43,7 +43,7 @@ private slots:
             if (c.then == cli::SceneClip::Then::waiting || c.then == cli::SceneClip::Then::sent) continue;
             const auto record = recorded(c);
             QVERIFY2(record.has_value(), c.file);
-            const auto track = library_->load_track(record->id);
+            const auto track = library_->tracks().load(record->id);
             QVERIFY2(track.has_value(), c.file);
             const sim::Take take(test::movement(c.movement), cli::scene_take(c));
             QCOMPARE(track->frames(), take.frames());
@@ -128,7 +128,7 @@ private slots:
         const auto& c = cli::scene_clips()[4];
         const auto record = recorded(c);
         QVERIFY(record.has_value());
-        const auto track = library_->load_track(record->id);
+        const auto track = library_->tracks().load(record->id);
         QVERIFY(track.has_value());
         auto reader = ClipReader::open(demo() / "clips" / (std::string(c.file) + ".mp4"));
         auto finder = BodyFinder::load(std::filesystem::path(BEVEL_SOURCE_DIR) / "models", Model::full);

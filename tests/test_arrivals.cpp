@@ -1,6 +1,7 @@
 // Arrivals in the real window: clips cut into parts, paired, put in order, one of several people chosen, films kept until a day.
 #include "core/review/look.h"
 #include "media/clip.h"
+#include "support/table.h"
 #include "support/window_bench.h"
 #include "ui/arrivals/finding_queue.h"
 #include "ui/arrivals/keeping_dialog.h"
@@ -13,6 +14,7 @@
 #include <QProcess>
 #include <QPushButton>
 #include <QSignalSpy>
+#include <QTableView>
 #include <QTableWidget>
 #include <QTabWidget>
 #include <QTimer>
@@ -32,13 +34,13 @@ class TestArrivals : public QObject {
         std::filesystem::copy(copy_.demo, to, std::filesystem::copy_options::recursive);
         return to;
     }
-    static QTableWidget* table(Bench& b) { return b.window->arrivals()->findChild<QTableWidget*>(QStringLiteral("clips")); }
+    static QTableView* table(Bench& b) { return b.window->arrivals()->findChild<QTableView*>(QStringLiteral("clips")); }
     /// Chooses the row of a clip by its student and view.
     static bool choose(Bench& b, const QString& student, const QString& view) {
         auto* t = table(b);
-        if (!QTest::qWaitFor([&] { return t->rowCount() > 0 && b.background.idle(); }, 20000)) return false;
-        for (int i = 0; i < t->rowCount(); ++i)
-            if (t->item(i, 0)->text() == student && t->item(i, 2)->text().contains(view)) {
+        if (!QTest::qWaitFor([&] { return rows(t) > 0 && b.background.idle(); }, 20000)) return false;
+        for (int i = 0; i < rows(t); ++i)
+            if (cell(t, i, 0) == student && cell(t, i, 2).contains(view)) {
                 t->selectRow(i);
                 return true;
             }
@@ -66,7 +68,7 @@ private slots:
         QCOMPARE(strip.parts().size(), std::size_t{1});
         const auto suggested = strip.parts()[0];
         QCOMPARE(suggested.movement, std::string("part_the_horses_mane"));
-        const double end = b.session.library->load_track(2)->time_s.back();
+        const double end = b.session.library->tracks().load(2)->time_s.back();
         QVERIFY(suggested.from_s > 0.3 && suggested.to_s <= end);
         // Split with S at a place reached by the keys, merged with M, undone with Ctrl+Z.
         strip.setFocus();
@@ -105,9 +107,9 @@ private slots:
         QCOMPARE(go->text(), QStringLiteral("Cut into 2 clips"));
         const auto parts = strip.parts();
         QTest::mouseClick(go, Qt::LeftButton);
-        QTRY_COMPARE_WITH_TIMEOUT(table(b)->rowCount(), 16, 30000);
+        QTRY_COMPARE_WITH_TIMEOUT(rows(table(b)), 16, 30000);
         QTRY_VERIFY_WITH_TIMEOUT(test::says(*b.window, QStringLiteral("Cut into 2 clips.")), 20000);
-        const auto kept = b.session.library->parts_of(2);
+        const auto kept = b.session.library->clips().parts_of(2);
         QVERIFY(kept && kept->size() == 2);
         for (std::size_t i = 0; i < 2; ++i) {
             QVERIFY(std::abs(*(*kept)[i].part_from_s - parts[i].from_s) < 1e-9 && std::abs(*(*kept)[i].part_to_s - parts[i].to_s) < 1e-9);
@@ -121,9 +123,9 @@ private slots:
         {
             // Filmed on one evening: then it is suggested.
             auto lib = *Library::open(folder);
-            Clip c = *lib.clip(7);
+            Clip c = *lib.clips().get(7);
             c.filmed_on = "2026-11-05";
-            QVERIFY(lib.set_clip_facts(c).has_value());
+            QVERIFY(lib.clips().set_facts(c).has_value());
         }
         Bench b(folder);
         b.window->findChild<QTabWidget*>(QStringLiteral("arrivalTabs"))->setCurrentIndex(1);
@@ -138,13 +140,13 @@ private slots:
         auto* save = page->findChild<QPushButton*>(QStringLiteral("primary"));
         QTRY_VERIFY(save->isEnabled());
         QTest::mouseClick(save, Qt::LeftButton);
-        QTRY_COMPARE_WITH_TIMEOUT(b.session.library->clip(7)->pair, qint64{2}, 20000);
+        QTRY_COMPARE_WITH_TIMEOUT(b.session.library->clips().get(7)->pair, qint64{2}, 20000);
         QTRY_VERIFY_WITH_TIMEOUT(save->isEnabled(), 20000);
         // Undone and done again.
         page->undo().undo();
-        QTRY_COMPARE_WITH_TIMEOUT(b.session.library->clip(2)->pair, qint64{0}, 20000);
+        QTRY_COMPARE_WITH_TIMEOUT(b.session.library->clips().get(2)->pair, qint64{0}, 20000);
         page->undo().redo();
-        QTRY_COMPARE_WITH_TIMEOUT(b.session.library->clip(2)->pair, qint64{7}, 20000);
+        QTRY_COMPARE_WITH_TIMEOUT(b.session.library->clips().get(2)->pair, qint64{7}, 20000);
         auto* review = b.window->review();
         QSignalSpy opened(review, &ui::ReviewPage::opened);
         b.window->open_review(2);
@@ -186,7 +188,7 @@ private slots:
         QCOMPARE(state.open->clip.id, qint64{7});
         QVERIFY2(std::abs(state.time() - moment) < 0.06, qPrintable(QString::number(state.time() - moment)));
         // What is decided in one is decided in both.
-        const auto before = b.session.library->decisions(2)->size();
+        const auto before = b.session.library->decisions().of(2)->size();
         const Finding* fault = nullptr;
         for (const auto& f : state.open->review->findings)
             if (f.verdict == Verdict::outside && state.decision_of(f).choice == Choice::open) fault = &f;
@@ -196,9 +198,9 @@ private slots:
                     keep->click();
                     break;
                 }
-            QTRY_VERIFY_WITH_TIMEOUT(b.session.library->decisions(2)->size() > before, 20000);
+            QTRY_VERIFY_WITH_TIMEOUT(b.session.library->decisions().of(2)->size() > before, 20000);
         }
-        QCOMPARE(b.session.library->decisions(7)->size(), b.session.library->decisions(2)->size());
+        QCOMPARE(b.session.library->decisions().of(7)->size(), b.session.library->decisions().of(2)->size());
         QTRY_VERIFY_WITH_TIMEOUT(b.background.idle(), 20000);
     }
     void one_of_several_people_is_chosen_by_a_click_and_looked_for() {
@@ -228,11 +230,11 @@ private slots:
         Bench b(folder);
         b.window->findChild<QTabWidget*>(QStringLiteral("arrivalTabs"))->setCurrentIndex(1);
         b.session.inbox->take({QString::fromStdString(file)});
-        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->clips()->size() == 16, 20000);
-        const auto id = b.session.library->clips()->front().id;
-        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->clip(id)->quality.has_value() && b.session.finding->running() == 0, 60000);
-        const auto first = *b.session.library->load_track(id);
-        const auto limits = b.session.library->clip(id)->quality->limits;
+        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->clips().all()->size() == 16, 20000);
+        const auto id = b.session.library->clips().all()->front().id;
+        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->clips().get(id)->quality.has_value() && b.session.finding->running() == 0, 60000);
+        const auto first = *b.session.library->tracks().load(id);
+        const auto limits = b.session.library->clips().get(id)->quality->limits;
         QVERIFY(std::any_of(limits.begin(), limits.end(), [](const Limit& l) { return l.kind == LimitKind::several_people; }));
         QTRY_VERIFY_WITH_TIMEOUT(choose(b, QStringLiteral("two.mp4"), QString()), 20000);
         auto* ask = b.window->arrivals()->findChild<QPushButton*>(QStringLiteral("whoIsMeant"));
@@ -246,9 +248,10 @@ private slots:
         const auto& right = dialog->view().people()[1];
         QVERIFY(right.cx > 640);
         QTest::mouseClick(&dialog->view(), Qt::LeftButton, {}, dialog->view().to_view({right.cx, right.cy}).toPoint());
-        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->clip(id)->meant.has_value(), 20000);
-        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->clip(id)->state != ClipState::waiting && b.session.finding->running() == 0, 60000);
-        const auto again = *b.session.library->load_track(id);
+        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->clips().get(id)->meant.has_value(), 20000);
+        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->clips().get(id)->state != ClipState::waiting && b.session.finding->running() == 0,
+                                 60000);
+        const auto again = *b.session.library->tracks().load(id);
         int over = 0, found = 0;
         for (const auto& f : again.px)
             if (f) {
@@ -262,8 +265,8 @@ private slots:
         const auto folder = fresh();
         {
             auto lib = *Library::open(folder);
-            for (const std::int64_t id : {3, 4, 5}) QVERIFY(lib.set_clip_state(id, ClipState::waiting, "").has_value());
-            QVERIFY(lib.set_turns({3, 4, 5}).has_value());
+            for (const std::int64_t id : {3, 4, 5}) QVERIFY(lib.clips().set_state(id, ClipState::waiting, "").has_value());
+            QVERIFY(lib.clips().set_turns({3, 4, 5}).has_value());
         }
         Bench b(folder);
         b.window->findChild<QTabWidget*>(QStringLiteral("arrivalTabs"))->setCurrentIndex(1);
@@ -272,21 +275,21 @@ private slots:
         QTRY_VERIFY_WITH_TIMEOUT(b.session.finding->running() == 0 && b.background.idle(), 60000);
         {
             auto& lib = *b.session.library;
-            for (const std::int64_t id : {3, 4, 5}) QVERIFY(lib.set_clip_state(id, ClipState::waiting, "").has_value());
+            for (const std::int64_t id : {3, 4, 5}) QVERIFY(lib.clips().set_state(id, ClipState::waiting, "").has_value());
             b.session.workspace->touched(0);
         }
         QTRY_VERIFY_WITH_TIMEOUT(b.background.idle(), 20000);
         QVERIFY(choose(b, QStringLiteral("Noor Haddad"), QStringLiteral("front"))); // clip 5
         auto* t = table(b);
         int wen = -1;
-        for (int i = t->rowCount() - 1; i >= 0; --i) // the newest of hers
-            if (t->item(i, 0)->text() == QLatin1String("Wen Adeyemi")) wen = i;
+        for (int i = rows(t) - 1; i >= 0; --i) // the newest of hers
+            if (cell(t, i, 0) == QLatin1String("Wen Adeyemi")) wen = i;
         QVERIFY(wen >= 0);
-        b.window->arrivals()->put_before(t->currentRow(), wen); // what a drop of that row upon the other does
+        b.window->arrivals()->put_before(t->currentIndex().row(), wen); // what a drop of that row upon the other does
         auto in_order = [&] {
-            const auto five = b.session.library->clip(5);
-            const auto three = b.session.library->clip(3);
-            const auto four = b.session.library->clip(4);
+            const auto five = b.session.library->clips().get(5);
+            const auto three = b.session.library->clips().get(3);
+            const auto four = b.session.library->clips().get(4);
             return five->turn < three->turn && three->turn < four->turn;
         };
         QTRY_VERIFY_WITH_TIMEOUT(in_order(), 20000);
@@ -296,7 +299,7 @@ private slots:
         const auto folder = fresh();
         Bench b(folder);
         b.window->findChild<QTabWidget*>(QStringLiteral("arrivalTabs"))->setCurrentIndex(1);
-        QTRY_VERIFY_WITH_TIMEOUT(table(b)->rowCount() == 15 && b.background.idle(), 20000);
+        QTRY_VERIFY_WITH_TIMEOUT(rows(table(b)) == 15 && b.background.idle(), 20000);
         b.window->actions_table().find("keeping")->trigger();
         auto* dialog = b.window->arrivals()->findChild<ui::KeepingDialog*>();
         QVERIFY(dialog);
@@ -306,12 +309,12 @@ private slots:
         QVERIFY(!remove->isEnabled());
         // Wen's until a day that has passed.
         dialog->findChild<QCheckBox*>(QStringLiteral("ends3"))->click();
-        QTRY_VERIFY_WITH_TIMEOUT(!b.session.library->people()->empty() && b.background.idle(), 20000);
+        QTRY_VERIFY_WITH_TIMEOUT(!b.session.library->people().all()->empty() && b.background.idle(), 20000);
         QCoreApplication::processEvents();
         dialog->findChild<QDateEdit*>(QStringLiteral("day3"))->setDate(QDate::currentDate().addDays(-1));
         QTRY_VERIFY_WITH_TIMEOUT(remove->isEnabled(), 20000);
         QCOMPARE(remove->text(), QStringLiteral("Remove 1 film past their day …"));
-        const auto clip = *b.session.library->clip(3);
+        const auto clip = *b.session.library->clips().get(3);
         auto answer = [&](bool yes) {
             QTimer::singleShot(0, dialog, [dialog, yes] {
                 auto* box = dialog->findChild<QMessageBox*>(QStringLiteral("question"));
@@ -322,11 +325,11 @@ private slots:
         };
         answer(false);
         remove->click();
-        QVERIFY(b.session.library->has_file(clip)); // not without being asked
+        QVERIFY(b.session.library->clips().has_file(clip)); // not without being asked
         answer(true);
         remove->click();
-        QTRY_VERIFY_WITH_TIMEOUT(!b.session.library->has_file(clip), 20000);
-        QVERIFY(b.session.library->load_track(3).has_value());
+        QTRY_VERIFY_WITH_TIMEOUT(!b.session.library->clips().has_file(clip), 20000);
+        QVERIFY(b.session.library->tracks().load(3).has_value());
         QTRY_VERIFY_WITH_TIMEOUT(!remove->isEnabled(), 20000);
         dialog->close();
         // Its review opens all the same.
@@ -340,13 +343,13 @@ private slots:
         const auto folder = fresh();
         {
             auto lib = *Library::open(folder);
-            for (const std::int64_t id : {6, 7}) QVERIFY(lib.set_clip_state(id, ClipState::waiting, "").has_value());
+            for (const std::int64_t id : {6, 7}) QVERIFY(lib.clips().set_state(id, ClipState::waiting, "").has_value());
         }
         Bench b(folder);
         b.window->findChild<QTabWidget*>(QStringLiteral("arrivalTabs"))->setCurrentIndex(1);
         // Told after the first tenth of all that is to be done, against what it then takes.
         std::size_t all = 0;
-        for (const std::int64_t id : {6, 7}) all += b.session.library->load_track(id)->frames();
+        for (const std::int64_t id : {6, 7}) all += b.session.library->tracks().load(id)->frames();
         QElapsedTimer clock;
         double told = 0, at = 0;
         std::size_t frames = 0;
@@ -358,8 +361,8 @@ private slots:
             }
         });
         clock.start();
-        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->clip(6)->state == ClipState::tracked &&
-                                     b.session.library->clip(7)->state == ClipState::tracked && b.session.finding->running() == 0,
+        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->clips().get(6)->state == ClipState::tracked &&
+                                     b.session.library->clips().get(7)->state == ClipState::tracked && b.session.finding->running() == 0,
                                  120000);
         const double took = static_cast<double>(clock.nsecsElapsed()) * 1e-9 - at;
         QVERIFY(told > 0);

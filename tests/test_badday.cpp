@@ -34,12 +34,12 @@ class TestBadDay : public QObject {
         auto lib = *Library::open(path(name));
         Person p;
         p.name = "Noor Haddad";
-        const auto id = *lib.add_person(p);
+        const auto id = *lib.people().add(p);
         for (const char* film : {"first", "second"}) {
             put(path(std::string(film) + ".mp4"), std::string(5000, film[0]) + name);
             Clip c;
             c.person = id, c.movement = "open_and_close", c.filmed_on = c.arrived_on = "2026-05-10";
-            QTest::qVerify(lib.add_clip(c, path(std::string(film) + ".mp4")).has_value(), "add_clip", "", __FILE__, __LINE__);
+            QTest::qVerify(lib.clips().add(c, path(std::string(film) + ".mp4")).has_value(), "add_clip", "", __FILE__, __LINE__);
         }
         return id;
     }
@@ -101,9 +101,9 @@ private slots:
             auto lib = Library::open(path("hurt"), true);
             if (lib) {
                 QVERIFY(lib->read_only());
-                (void)lib->people();
-                (void)lib->clips();
-                QVERIFY(!lib->set_setting("a", "b"));
+                (void)lib->people().all();
+                (void)lib->clips().all();
+                QVERIFY(!lib->settings().set("a", "b"));
             } else {
                 QCOMPARE(trouble(lib), Library::Trouble::damaged);
             }
@@ -119,7 +119,7 @@ private slots:
         QVERIFY(child >= 0);
         if (child == 0) {
             auto lib = Library::open(path("wal"));
-            if (!lib || !lib->set_setting("place", "Lantern Quay")) _exit(3);
+            if (!lib || !lib->settings().set("place", "Lantern Quay")) _exit(3);
             ::kill(::getpid(), SIGKILL);
         }
         int status = 0;
@@ -131,9 +131,9 @@ private slots:
             const auto lib = Library::open(path("wal"), true);
             QVERIFY(lib);
             QVERIFY(lib->read_only());
-            QCOMPARE(lib->setting("place"), std::string("Lantern Quay"));
-            QCOMPARE(lib->people()->front().id, id);
-            QCOMPARE(lib->clips()->size(), std::size_t{2});
+            QCOMPARE(lib->settings().get("place"), std::string("Lantern Quay"));
+            QCOMPARE(lib->people().all()->front().id, id);
+            QCOMPARE(lib->clips().all()->size(), std::size_t{2});
         }
         QCOMPARE(bytes_of(path("wal") / "library.sqlite"), before);
         QCOMPARE(bytes_of(path("wal") / "library.sqlite-wal"), journal);
@@ -145,7 +145,7 @@ private slots:
         const auto lib = Library::open(path("dangling"));
         QVERIFY(lib);
         QCOMPARE(lib->dangling(), 1);
-        QCOMPARE(lib->clips()->size(), std::size_t{2});
+        QCOMPARE(lib->clips().all()->size(), std::size_t{2});
     }
 
     void what_it_was_before_an_upgrade_is_whole() {
@@ -228,11 +228,11 @@ private slots:
             auto bad = shorter ? bytes.substr(0, 3000) : bytes;
             if (!shorter) bad[77] = static_cast<char>(bad[77] ^ 1);
             QVERIFY(write_whole(film, bad));
-            const auto refused = lib.back_up_to(path("s.tar"), "2026-05-11");
+            const auto refused = lib.backups().write(path("s.tar"), "2026-05-11");
             QVERIFY(!refused);
             QCOMPARE(refused.error().context, std::string("damaged films: first.mp4"));
             QVERIFY(!fs::exists(path("s.tar")) && !fs::exists(path("s.part.tar")));
-            const auto without = lib.back_up_to(path("s.tar"), "2026-05-11", true);
+            const auto without = lib.backups().write(path("s.tar"), "2026-05-11", true);
             QVERIFY(without);
             QCOMPARE(without->damaged, std::vector<std::string>{"first.mp4"});
             QCOMPARE(without->films, 1);
@@ -241,7 +241,7 @@ private slots:
         }
         QVERIFY(write_whole(film, bytes));
         // A good backup whose film is changed afterwards is not restored as good.
-        QVERIFY(lib.back_up_to(path("s.tar"), "2026-05-11"));
+        QVERIFY(lib.backups().write(path("s.tar"), "2026-05-11"));
         auto tar = bytes_of(path("s.tar"));
         const auto at = tar.find(std::string(100, 'f'));
         QVERIFY(at != std::string::npos);
@@ -256,7 +256,7 @@ private slots:
         QCOMPARE(rest->films, 1);
         const auto again = Library::open(path("back"));
         QVERIFY(again);
-        QCOMPARE(again->clips()->size(), std::size_t{2});
+        QCOMPARE(again->clips().all()->size(), std::size_t{2});
         QVERIFY(!fs::exists(path("back") / "clips" / "first.mp4") && fs::exists(path("back") / "clips" / "second.mp4"));
     }
 
@@ -265,20 +265,20 @@ private slots:
         auto lib = *Library::open(path("all"));
         fs::create_directories(path("all") / "spoken" / "en");
         QVERIFY(write_whole(path("all") / "spoken" / "en" / "sink.wav", "RIFF of my own"));
-        const auto first = lib.clips()->back().id;
+        const auto first = lib.clips().all()->back().id;
         Track t;
         t.width = t.height = 100;
         for (int i = 0; i < 400; ++i) t.time_s.push_back(i * 0.04), t.px.emplace_back(), t.m.emplace_back();
-        QVERIFY(lib.save_track(first, t));
-        QVERIFY(lib.cut_clip(first, {{0, 4}, {4, 8}, {8, 12}}));
-        const auto done = lib.back_up_to(path("all.tar"), "2026-05-11");
+        QVERIFY(lib.tracks().save(first, t));
+        QVERIFY(lib.clips().cut(first, {{0, 4}, {4, 8}, {8, 12}}));
+        const auto done = lib.backups().write(path("all.tar"), "2026-05-11");
         QVERIFY(done);
         QCOMPARE(done->films, 2);
         QCOMPARE(names_in(path("all.tar")),
                  (std::vector<std::string>{"library.sqlite", "clips/first.mp4", "clips/second.mp4", "spoken/en/sink.wav"}));
         QVERIFY(Library::restore(path("all.tar"), path("all again")));
         QCOMPARE(bytes_of(path("all again") / "spoken" / "en" / "sink.wav"), std::string("RIFF of my own"));
-        QCOMPARE(Library::open(path("all again"))->clips()->size(), std::size_t{4});
+        QCOMPARE(Library::open(path("all again"))->clips().all()->size(), std::size_t{4});
     }
 
     void a_killed_backup_leaves_nothing() {
@@ -288,7 +288,7 @@ private slots:
             put(path("large.mp4"), std::string(60U << 20U, 'l'));
             Clip c;
             c.person = 1, c.movement = "open_and_close", c.filmed_on = c.arrived_on = "2026-05-10";
-            QVERIFY(lib.add_clip(c, path("large.mp4")));
+            QVERIFY(lib.clips().add(c, path("large.mp4")));
         }
         fs::create_directories(path("stick"));
         int left = 0;
@@ -297,7 +297,7 @@ private slots:
             QVERIFY(child >= 0);
             if (child == 0) {
                 auto lib = Library::open(path("killed"));
-                if (lib) (void)lib->back_up_to(path("stick") / "b.tar", "2026-05-11");
+                if (lib) (void)lib->backups().write(path("stick") / "b.tar", "2026-05-11");
                 _exit(0);
             }
             for (int k = 0; k < 2000 && !fs::exists(path("stick") / "b.part.tar"); ++k)
@@ -320,22 +320,22 @@ private slots:
         auto lib = *Library::open(path("none"));
         Person p;
         p.name = "Bo Lind";
-        const auto bo = *lib.add_person(p);
+        const auto bo = *lib.people().add(p);
         Clip c;
         c.movement = "open_and_close", c.filmed_on = c.arrived_on = "2026-05-10";
         for (const auto who : {id, bo}) {
             c.person = who;
-            QVERIFY(lib.add_clip_record(c));
+            QVERIFY(lib.clips().add_record(c));
         }
-        const auto gone = lib.erase_person(id);
+        const auto gone = lib.people().erase(id);
         QVERIFY2(gone, gone ? "" : gone.error().context.c_str());
         QVERIFY2(gone->shared_with.empty(), "nobody shares no film");
         QCOMPARE(gone->clips, 3);
-        QCOMPARE(lib.people()->size(), std::size_t{1});
-        const auto left = lib.clips();
+        QCOMPARE(lib.people().all()->size(), std::size_t{1});
+        const auto left = lib.clips().all();
         QCOMPARE(left->size(), std::size_t{1});
-        QVERIFY(lib.drop_film(left->front().id));
-        QVERIFY(lib.delete_clip(left->front().id));
+        QVERIFY(lib.clips().drop_film(left->front().id));
+        QVERIFY(lib.clips().remove(left->front().id));
         QVERIFY(fs::exists(path("none") / "clips"));
     }
 
@@ -344,27 +344,27 @@ private slots:
         auto lib = *Library::open(path("gone"));
         PersonFacts f;
         f.alias = "Noorchen";
-        QVERIFY(lib.set_facts(id, f));
+        QVERIFY(lib.people().set_facts(id, f));
         for (const char* words :
              {"Noor, sink a little less.", "Let Haddad's elbow hang.", "Let the elbow hang.", "Noorwood is a place.", "a minoor thing"}) {
             Phrase p;
             p.check = "elbow", p.direction = "low", p.language = "en", p.words = words;
-            QVERIFY(lib.keep_phrase(p));
+            QVERIFY(lib.letters().keep_phrase(p));
         }
         fs::create_directories(lib.mail_folder() / "sent-1");
         QVERIFY(write_whole(lib.mail_folder() / "Noor Haddad.pdf", "letter to Noor Haddad"));
         QVERIFY(write_whole(lib.mail_folder() / "sent-1" / "x.html", "letter to Noor Haddad"));
-        QVERIFY(lib.keep_form({"evening", "{\"title\": \"For Noor Haddad\"}"}, Own::plan));
+        QVERIFY(lib.forms().keep({"evening", "{\"title\": \"For Noor Haddad\"}"}, Own::plan));
         fs::create_hard_link(lib.mail_folder() / "Noor Haddad.pdf", path("what is left of the letter"));
-        const auto gone = lib.erase_person(id);
+        const auto gone = lib.people().erase(id);
         QVERIFY(gone);
         QCOMPARE(gone->phrases, 2);
-        QCOMPARE(lib.phrases()->size(), std::size_t{3});
+        QCOMPARE(lib.letters().phrases()->size(), std::size_t{3});
         QCOMPARE(gone->mentions, std::vector<std::string>{"own_plan"}); // the instructor's own text: said, not torn
-        QVERIFY(lib.drop_form("evening", Own::plan));
+        QVERIFY(lib.forms().drop("evening", Own::plan));
         QVERIFY(!fs::exists(lib.mail_folder()));
         QCOMPARE(bytes_of(path("what is left of the letter")), std::string(21, '\0'));
-        QVERIFY(lib.compact());
+        QVERIFY(lib.backups().compact());
         for (const auto& e : fs::recursive_directory_iterator(path("gone"))) {
             if (!e.is_regular_file()) continue;
             const auto bytes = bytes_of(e.path());
@@ -402,49 +402,49 @@ private slots:
             QVERIFY2(!is_day(bad), bad);
         made("days");
         auto lib = *Library::open(path("days"));
-        Clip c = lib.clips()->front();
+        Clip c = lib.clips().all()->front();
         c.filmed_on = "9999-12-31";
-        QVERIFY(!lib.add_clip_record(c));
-        QVERIFY(!lib.set_clip_facts(c));
-        QVERIFY(!lib.add_clip(c, path("first.mp4")));
+        QVERIFY(!lib.clips().add_record(c));
+        QVERIFY(!lib.clips().set_facts(c));
+        QVERIFY(!lib.clips().add(c, path("first.mp4")));
         QVERIFY(!fs::exists(path("days") / "clips" / "first-2.mp4"));
     }
 
     void one_clip_from_the_future_hides_none_that_wait() {
         const auto id = made("future");
         auto lib = *Library::open(path("future"));
-        const std::vector<Clip> clips = lib.clips().value();
+        const std::vector<Clip> clips = lib.clips().all().value();
         for (const auto& c : clips) {
-            QVERIFY(lib.set_clip_state(c.id, ClipState::tracked, ""));
-            const auto ok = lib.decide(c.id, {"head", "", Choice::kept, "", ""});
+            QVERIFY(lib.clips().set_state(c.id, ClipState::tracked, ""));
+            const auto ok = lib.decisions().decide(c.id, {"head", "", Choice::kept, "", ""});
             QVERIFY2(ok, ok ? "" : ok.error().context.c_str());
         }
-        QCOMPARE(lib.waiting()->size(), std::size_t{2});
+        QCOMPARE(lib.letters().waiting()->size(), std::size_t{2});
         Clip c;
         c.person = id, c.movement = "open_and_close", c.filmed_on = c.arrived_on = "2199-12-31";
-        const auto late = *lib.add_clip_record(c);
-        QVERIFY(lib.set_clip_state(late, ClipState::tracked, ""));
-        QCOMPARE(lib.waiting()->size(), std::size_t{3});
+        const auto late = *lib.clips().add_record(c);
+        QVERIFY(lib.clips().set_state(late, ClipState::tracked, ""));
+        QCOMPARE(lib.letters().waiting()->size(), std::size_t{3});
     }
 
     void a_clip_that_ends_the_program_is_known() {
         made("attempt");
         for (int n = 0; n < 3; ++n) { // begun, and never ended
             auto lib = *Library::open(path("attempt"));
-            QCOMPARE(lib.attempts(1), n);
-            QVERIFY(lib.begin_attempt(1));
+            QCOMPARE(lib.tracks().attempts(1), n);
+            QVERIFY(lib.tracks().begin_attempt(1));
         }
         auto lib = *Library::open(path("attempt"));
-        QCOMPARE(lib.attempts(1), 3);
-        QCOMPARE(lib.attempts(2), 0);
-        QVERIFY(lib.end_attempt(2));
-        QCOMPARE(lib.attempts(1), 3);
-        QVERIFY(lib.end_attempt(1));
-        QCOMPARE(lib.attempts(1), 0);
-        QVERIFY(lib.begin_attempt(2));
-        QCOMPARE(lib.attempts(2), 1);
-        QVERIFY(lib.set_setting("attempt", "1 x"));
-        QCOMPARE(lib.attempts(1), 0);
+        QCOMPARE(lib.tracks().attempts(1), 3);
+        QCOMPARE(lib.tracks().attempts(2), 0);
+        QVERIFY(lib.tracks().end_attempt(2));
+        QCOMPARE(lib.tracks().attempts(1), 3);
+        QVERIFY(lib.tracks().end_attempt(1));
+        QCOMPARE(lib.tracks().attempts(1), 0);
+        QVERIFY(lib.tracks().begin_attempt(2));
+        QCOMPARE(lib.tracks().attempts(2), 1);
+        QVERIFY(lib.settings().set("attempt", "1 x"));
+        QCOMPARE(lib.tracks().attempts(1), 0);
     }
 
     void what_is_kept_is_for_its_owner_alone() {

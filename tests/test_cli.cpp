@@ -77,14 +77,14 @@ private slots:
             auto lib = *Library::open(folder.toStdString());
             Person p;
             p.name = "Noor Haddad";
-            const auto id = *lib.add_person(p);
+            const auto id = *lib.people().add(p);
             QVERIFY(write_whole(at("film.mp4").toStdString(), std::string(4000, 'f')));
             Clip c;
             c.person = id, c.movement = "open_and_close", c.filmed_on = c.arrived_on = "2026-05-10";
-            QVERIFY(lib.add_clip(c, at("film.mp4").toStdString()));
+            QVERIFY(lib.clips().add(c, at("film.mp4").toStdString()));
             Agreement a;
             a.person = id, a.check = "limit.seated", a.off = true, a.reason = "after a fall";
-            QVERIFY(lib.save_agreement(a));
+            QVERIFY(lib.decisions().save_agreement(a));
         }
         QString out, err;
         QCOMPARE(run({"library", "people", folder}, nullptr, &out), 0);

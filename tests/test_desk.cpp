@@ -39,13 +39,13 @@ class TestDesk : public QObject {
         f.close();
         Clip c;
         c.person = person, c.movement = m.id, c.view = "front", c.filmed_on = c.arrived_on = day;
-        const auto id = lib.add_clip(c, film);
-        if (!id || !lib.save_track(*id, performed(m, std::move(faults)))) return 0;
+        const auto id = lib.clips().add(c, film);
+        if (!id || !lib.tracks().save(*id, performed(m, std::move(faults)))) return 0;
         Person who;
-        const auto people = lib.people();
+        const auto people = lib.people().all();
         for (const auto& p : *people)
             if (p.id == person) who = p;
-        const auto looked = judge_clip(lib, forms_, who, *lib.clip(*id));
+        const auto looked = judge_clip(lib, forms_, who, *lib.clips().get(*id));
         if (looked && looked->what == Looked::What::ready) return *id;
         qWarning("%s", (looked ? looked->why : looked.error()).context.c_str());
         return 0;
@@ -54,7 +54,7 @@ class TestDesk : public QObject {
         Person p;
         p.name = name;
         p.stature_m = 1.68;
-        return lib.add_person(p).value_or(0);
+        return lib.people().add(p).value_or(0);
     }
 
 private slots:
@@ -145,14 +145,14 @@ private slots:
                                 ", 'stance', '', 1, 'Feet apart.', '')";
         QCOMPARE(sqlite3_exec(db, sql.c_str(), nullptr, nullptr, nullptr), SQLITE_OK);
         sqlite3_close(db);
-        auto decisions = lib.decisions(id);
+        auto decisions = lib.decisions().of(id);
         QVERIFY(decisions && decisions->size() == 1);
         QCOMPARE(decision_of(*decisions, *f).choice, Choice::kept);
         QCOMPARE(decision_of(*decisions, *f).wording, std::string("Feet apart."));
         QVERIFY(decision_of(*decisions, *f).key == FindingKey::of(*f));
         // What is decided now about this very end stands above it, in whatever order they are kept.
-        QVERIFY(lib.decide(id, {FindingKey::of(*f), Choice::set_aside}));
-        decisions = lib.decisions(id);
+        QVERIFY(lib.decisions().decide(id, {FindingKey::of(*f), Choice::set_aside}));
+        decisions = lib.decisions().of(id);
         QVERIFY(decisions && decisions->size() == 2);
         QCOMPARE(decision_of(*decisions, *f).choice, Choice::set_aside);
         std::reverse(decisions->begin(), decisions->end());
@@ -171,7 +171,7 @@ private slots:
         QCOMPARE((*open)->language, std::string("de"));
         QVERIFY((*open)->has_file);
         QVERIFY(better_in(lib, (*open)->clip, *(*open)->review)->empty()); // nothing to compare with
-        QVERIFY(lib.keep_figures(before, figures_of(*(*open)->review)));
+        QVERIFY(lib.records().keep_figures(before, figures_of(*(*open)->review)));
         const auto after = clip_of(lib, who, m, "2026-04-01", {});
         QVERIFY(after != 0);
         open = load_review(lib, forms_, after, "en");
@@ -204,28 +204,28 @@ private slots:
         f.close();
         Clip c;
         c.person = who, c.movement = m.id, c.view = "front", c.filmed_on = c.arrived_on = "2026-05-01";
-        const auto id = *lib.add_clip(c, path("way.mp4"));
+        const auto id = *lib.clips().add(c, path("way.mp4"));
         Person p;
         p.id = who, p.name = "Mei", p.stature_m = 1.6;
         // Without points its turn comes.
-        auto looked = judge_clip(lib, forms_, p, *lib.clip(id));
+        auto looked = judge_clip(lib, forms_, p, *lib.clips().get(id));
         QVERIFY(looked && looked->what == Looked::What::waits);
-        QCOMPARE(lib.clip(id)->state, ClipState::waiting);
-        QVERIFY(std::abs(*lib.height_at(who, "2026-05-01") - 1.6) < 1e-9); // the height that was said
+        QCOMPARE(lib.clips().get(id)->state, ClipState::waiting);
+        QVERIFY(std::abs(*lib.people().height_at(who, "2026-05-01") - 1.6) < 1e-9); // the height that was said
         // With them it is judged.
-        QVERIFY(lib.save_track(id, performed(m, {})));
+        QVERIFY(lib.tracks().save(id, performed(m, {})));
         looked = look_again(lib, forms_, id);
         QVERIFY(looked && looked->what == Looked::What::ready);
-        QCOMPARE(lib.clip(id)->state, ClipState::tracked);
+        QCOMPARE(lib.clips().get(id)->state, ClipState::tracked);
         // What cannot be judged is a reason to say so.
-        Clip other = *lib.clip(id);
+        Clip other = *lib.clips().get(id);
         Track part = performed(m, {});
         part.time_s.resize(15), part.px.resize(15), part.m.resize(15);
-        QVERIFY(lib.save_track(id, part));
+        QVERIFY(lib.tracks().save(id, part));
         looked = judge_clip(lib, forms_, p, other);
         QVERIFY(looked && looked->what == Looked::What::refused);
         QCOMPARE(looked->why.code, Code::cannot_judge);
-        QCOMPARE(lib.clip(id)->state, ClipState::failed);
+        QCOMPARE(lib.clips().get(id)->state, ClipState::failed);
         // Nobody's clip is asked about.
         const auto listed = list_clips(lib);
         QVERIFY(listed && listed->rows.size() == 1 && listed->rows.front().person.name == "Mei" && listed->all == 1);
@@ -362,7 +362,7 @@ private slots:
         auto lib = *Library::open(path("own"));
         auto j = nlohmann::json::parse(*forms_.movement("walk_forward")->source);
         j["name"] = "Walk as we do";
-        QVERIFY(lib.keep_form({"walk_forward", j.dump()}));
+        QVERIFY(lib.forms().keep({"walk_forward", j.dump()}));
         const Forms own = forms_of(lib, forms_);
         QCOMPARE(own.movement("walk_forward")->name, std::string("Walk as we do"));
         QCOMPARE(own.movements->size(), forms_.movements->size());

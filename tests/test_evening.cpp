@@ -77,8 +77,8 @@ private slots:
         s.catalogue = *ui::Catalogue::load(test::data_dir());
         s.movements = load_movements(test::data_dir());
         auto lib = *Library::open(copy_.demo);
-        for (const auto& c : must(lib.clips())) {
-            if (two_ != 0 || c.person == 0 || c.pair != 0 || c.state != ClipState::tracked || !lib.has_file(c)) continue;
+        for (const auto& c : must(lib.clips().all())) {
+            if (two_ != 0 || c.person == 0 || c.pair != 0 || c.state != ClipState::tracked || !lib.clips().has_file(c)) continue;
             const auto open = load_review(lib, s.forms(), c.id, "en");
             if (!open) continue;
             const auto& all = (*open)->review->findings;
@@ -92,19 +92,19 @@ private slots:
         {
             // Thirty clips of one evening: the same take by as many people, each with its own film, points and record.
             auto demo = *Library::open(copy_.demo);
-            const Clip like = *demo.clip(two_);
-            const Track track = *demo.load_track(two_);
+            const Clip like = *demo.clips().get(two_);
+            const Track track = *demo.tracks().load(two_);
             auto lib = *Library::open(folder);
             for (int n = 0; n < 30; ++n) {
                 Person p;
                 p.name = "Student " + std::to_string(n + 1);
-                p.stature_m = *demo.height_at(like.person, like.filmed_on);
+                p.stature_m = *demo.people().height_at(like.person, like.filmed_on);
                 Clip c = like;
-                c.person = *lib.add_person(p);
+                c.person = *lib.people().add(p);
                 c.state = ClipState::tracked;
                 c.filmed_on = c.arrived_on = "2026-11-" + std::string(n < 9 ? "0" : "") + std::to_string(n + 1);
-                const auto id = lib.add_clip(c, demo.path_of(like));
-                QVERIFY(id && lib.save_track(*id, track) && lib.set_clip_state(*id, ClipState::tracked, ""));
+                const auto id = lib.clips().add(c, demo.clips().path_of(like));
+                QVERIFY(id && lib.tracks().save(*id, track) && lib.clips().set_state(*id, ClipState::tracked, ""));
             }
         }
         Bench b(folder);
@@ -148,11 +148,11 @@ private slots:
             QVERIFY2(hand.keys <= 40, qPrintable(QString::number(hand.keys)));
             most = std::max(most, hand.keys);
             // The moment of each finding that goes out was on the screen.
-            const auto letters = b.session.library->letters(open->clip.id).value();
+            const auto letters = b.session.library->letters().of(open->clip.id).value();
             QCOMPARE(letters.size(), std::size_t(1));
             if (letters[0].checks.size() != 2) {
                 for (const auto& k : letters[0].checks) qWarning("%d: in the letter %s", n, k.c_str());
-                for (const auto& d : must(b.session.library->decisions(open->clip.id)))
+                for (const auto& d : must(b.session.library->decisions().of(open->clip.id)))
                     qWarning("decided %s %d", d.key.text().c_str(), static_cast<int>(d.choice));
                 for (const auto& f : open->review->findings)
                     if (f.verdict == Verdict::outside || f.verdict == Verdict::edge)
@@ -176,22 +176,23 @@ private slots:
         qInfo("at most %d keys a clip", most);
         QTRY_VERIFY_WITH_TIMEOUT(b.window->evening().all().empty(), 20000); // nobody waits any more
         QVERIFY(b.window->evening().knows_pace());
-        const auto phrases = b.session.library->phrases().value();
+        const auto phrases = b.session.library->letters().phrases().value();
         QCOMPARE(phrases.size(), std::size_t(1));
         QCOMPARE(phrases[0].used, 30);
     }
 
     void homework_language_and_large_type_are_in_the_letter() {
         Bench b(copy_.demo);
-        const auto person = b.session.library->clip(two_)->person;
-        PersonFacts facts = *b.session.library->facts(person);
+        const auto person = b.session.library->clips().get(two_)->person;
+        PersonFacts facts = *b.session.library->people().facts(person);
         facts.language = "de";
-        QVERIFY(b.session.library->set_facts(person, facts));
+        QVERIFY(b.session.library->people().set_facts(person, facts));
         {
             const auto open = load_review(*b.session.library, b.session.forms(), two_, "en");
             QVERIFY(open);
             const Finding& f = (*open)->review->findings.front();
-            QVERIFY(b.session.library->decide(two_, {f.key(), f.side ? std::string(side_name(*f.side)) : "", Choice::kept, "", ""}));
+            QVERIFY(b.session.library->decisions().decide(two_,
+                                                          {f.key(), f.side ? std::string(side_name(*f.side)) : "", Choice::kept, "", ""}));
         }
         open_letter(b, two_);
         auto* letter = b.window->letter();
@@ -230,7 +231,7 @@ private slots:
         letter->findChild<QCheckBox*>(QStringLiteral("largeType"))->setChecked(true);
         letter->export_to(large);
         QTRY_COMPARE_WITH_TIMEOUT(exported.count(), 3, 30000);
-        const auto kept = b.session.library->letters(two_)->front();
+        const auto kept = b.session.library->letters().of(two_)->front();
         QVERIFY(kept.large && kept.review_on == "2026-12-10" && kept.with.size() == 1 &&
                 kept.with.begin()->second.homework.times_a_day == 2);
         // A short message has the words alone.
@@ -238,12 +239,12 @@ private slots:
         QTRY_VERIFY_WITH_TIMEOUT(QGuiApplication::clipboard()->text().contains(QStringLiteral("2-mal am Tag")), 30000);
         QVERIFY(!QGuiApplication::clipboard()->text().contains(QLatin1Char('<')));
         facts.language.clear();
-        QVERIFY(b.session.library->set_facts(person, facts));
+        QVERIFY(b.session.library->people().set_facts(person, facts));
         auto* language = letter->findChild<QComboBox*>(QStringLiteral("letterLanguage"));
         language->setCurrentIndex(language->findData(QStringLiteral("en")));
         emit language->activated(language->currentIndex());
         letter->findChild<QCheckBox*>(QStringLiteral("largeType"))->setChecked(false);
-        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->letters(two_)->front().language == "en", 20000);
+        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->letters().of(two_)->front().language == "en", 20000);
     }
 
     void fields_are_looked_up_and_refused_when_they_no_longer_hold() {
@@ -254,7 +255,7 @@ private slots:
         const auto open = b.window->review()->state().open;
         const Finding f = open->review->findings.front();
         const std::string side = f.side ? std::string(side_name(*f.side)) : "";
-        QVERIFY(b.session.library->decide(two_, {f.key(), side, Choice::kept, "", ""}));
+        QVERIFY(b.session.library->decisions().decide(two_, {f.key(), side, Choice::kept, "", ""}));
         open_letter(b, two_);
         auto* letter = b.window->letter();
         letter->findChild<QCheckBox*>(QStringLiteral("lookAgain"))->setChecked(false);
@@ -341,10 +342,10 @@ private slots:
         letter->findChild<QTabWidget*>(QStringLiteral("letterTabs"))->setCurrentIndex(2);
         for (auto* a : letter->findChild<QMenu*>(QStringLiteral("howSent"))->actions())
             if (a->text() == QStringLiteral("by mail")) a->trigger();
-        QTRY_VERIFY_WITH_TIMEOUT(!b.session.library->letters(two_)->empty() && b.session.library->letters(two_)->front().how == "mail",
-                                 20000);
+        QTRY_VERIFY_WITH_TIMEOUT(
+            !b.session.library->letters().of(two_)->empty() && b.session.library->letters().of(two_)->front().how == "mail", 20000);
         QTRY_VERIFY(letter->findChild<QLabel*>(QStringLiteral("letterStatus"))->text().startsWith(QStringLiteral("Sent by mail")));
-        const auto lines = *b.session.library->letter_lines(b.session.library->clip(two_)->person);
+        const auto lines = *b.session.library->letters().lines(b.session.library->clips().get(two_)->person);
         QVERIFY(
             std::any_of(lines.begin(), lines.end(), [&](const LetterLine& l) { return l.clip == two_ && l.state == LetterState::sent; }));
         // The mail program is handed the file; nothing is sent by Bevel.
@@ -407,7 +408,7 @@ private slots:
         for (const char* bad : {"", "{}", "[]", "{\"name\":\"\",\"language\":\"en\",\"opening\":\"\",\"closing\":\"\"}",
                                 "{\"name\":3,\"language\":\"en\",\"opening\":\"\",\"closing\":\"\"}"})
             QVERIFY(!ui::parse_template({"x", bad}));
-        QVERIFY(b.session.library->keep_form(ui::template_text(t), Own::letter));
+        QVERIFY(b.session.library->forms().keep(ui::template_text(t), Own::letter));
         open_letter(b, two_);
         auto* letter = b.window->letter();
         auto* choice = letter->findChild<QComboBox*>(QStringLiteral("template"));
@@ -417,7 +418,7 @@ private slots:
         QCOMPARE(letter->findChild<ui::FieldEdit*>(QStringLiteral("opening"))->words(), t.opening);
         QVERIFY(letter->findChild<QCheckBox*>(QStringLiteral("shortForm"))->isChecked());
         letter->findChild<QPushButton*>(QStringLiteral("dropTemplate"))->click();
-        QTRY_VERIFY(b.session.library->own_forms(Own::letter)->empty());
+        QTRY_VERIFY(b.session.library->forms().all(Own::letter)->empty());
     }
 };
 

@@ -53,7 +53,7 @@ private slots:
         page->show_movement(QStringLiteral("gaze_at_the_moon"));
         auto find = [&](const char* name) { return page->findChild<QPushButton*>(QLatin1String(name)); };
         auto shown = [&] { return b.session.movement(page->shown().toStdString()); };
-        auto in_library = [&] { return b.session.library->own_forms()->size(); };
+        auto in_library = [&] { return b.session.library->forms().all()->size(); };
         auto* tabs = page->findChild<QTabWidget*>(QStringLiteral("formTabs"));
         tabs->setCurrentIndex(3);
         QVERIFY(!find("resetForm")->isEnabled()); // as shipped
@@ -130,7 +130,7 @@ private slots:
         QTRY_VERIFY_WITH_TIMEOUT(test::says(*b.window, QStringLiteral("That is no movement Bevel can read")), 20000);
         // It is there at the next start, and the shipped one is not lost.
         QTRY_VERIFY_WITH_TIMEOUT(b.background.idle() && b.copies.idle(), 20000);
-        const auto own = *b.session.library->own_forms();
+        const auto own = *b.session.library->forms().all();
         QCOMPARE(own.size(), std::size_t{2});
         const auto again = with_own(load_movements(test::data_dir()), own);
         QVERIFY(std::any_of(again.begin(), again.end(),
@@ -200,7 +200,7 @@ private slots:
             QCOMPARE(b.session.school("inclined_own")->changes.size(), n + 1);
             page->undo().undo();
             QCOMPARE(b.session.school("inclined_own")->changes.size(), n);
-            QTRY_COMPARE_WITH_TIMEOUT(b.session.library->own_forms(Own::school)->size(), std::size_t{1}, 20000);
+            QTRY_COMPARE_WITH_TIMEOUT(b.session.library->forms().all(Own::school)->size(), std::size_t{1}, 20000);
             press("schoolReset"); // it did not come with the program: it goes
             QVERIFY(!b.session.school("inclined_own"));
             dialog->read_school(file);
@@ -212,11 +212,11 @@ private slots:
             f.close();
             dialog->read_school(file);
             QTRY_VERIFY_WITH_TIMEOUT(test::says(*dialog, QStringLiteral("heron")), 20000);
-            QTRY_COMPARE_WITH_TIMEOUT(b.session.library->own_forms(Own::school)->size(), std::size_t{1}, 20000);
+            QTRY_COMPARE_WITH_TIMEOUT(b.session.library->forms().all(Own::school)->size(), std::size_t{1}, 20000);
         }
         Bench b(copy_.demo); // and after a restart
         QVERIFY(b.session.school("inclined_own") && *b.session.school("inclined_own")->changes[0].high == 24);
-        QVERIFY(b.session.library->drop_form("inclined_own", Own::school).has_value());
+        QVERIFY(b.session.library->forms().drop("inclined_own", Own::school).has_value());
     }
     void why_shows_the_fault_beside_the_right_one() {
         Bench b(copy_.demo);

@@ -56,12 +56,12 @@ private slots:
         QVERIFY(page->layers().vertical.has_value());
         QVERIFY2(std::abs(page->layers().vertical->roll * 57.29578 - 1) < 0.25,
                  qPrintable(QString::number(page->layers().vertical->roll * 57.29578)));
-        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->load_track(2)->layers.vertical.has_value(), 20000); // kept
-        QTRY_VERIFY_WITH_TIMEOUT(reviewed.count() >= 2, 30000);                                         // the review is another one now
+        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->tracks().load(2)->layers.vertical.has_value(), 20000); // kept
+        QTRY_VERIFY_WITH_TIMEOUT(reviewed.count() >= 2, 30000);                                            // the review is another one now
         page->undo().undo();
         page->undo().undo();
         QVERIFY(!page->layers().vertical);
-        QTRY_VERIFY_WITH_TIMEOUT(!b.session.library->load_track(2)->layers.vertical.has_value(), 20000);
+        QTRY_VERIFY_WITH_TIMEOUT(!b.session.library->tracks().load(2)->layers.vertical.has_value(), 20000);
         // A length by keys alone.
         page->findChild<QToolButton*>(QStringLiteral("toolLength"))->click();
         page->findChild<QDoubleSpinBox*>(QStringLiteral("knownLength"))->setValue(90);
@@ -81,7 +81,7 @@ private slots:
         QVERIFY(of->isVisible());
         of->setCurrentIndex(1);
         QVERIFY(!page->findChild<QDoubleSpinBox*>(QStringLiteral("knownLength"))->isVisible());
-        const auto stored = *b.session.library->load_track(2);
+        const auto stored = *b.session.library->tracks().load(2);
         const double tall = body_height_px(drawn_points(stored));
         auto drag = [&](double length) {
             const QPoint a = view->to_view({300, 600}).toPoint(), z = view->to_view({300 + length, 600}).toPoint();
@@ -90,9 +90,9 @@ private slots:
             QTest::mouseRelease(view, Qt::LeftButton, {}, z);
         };
         auto whose = [&] {
-            const auto people = *b.session.library->people();
+            const auto people = *b.session.library->people().all();
             for (const auto& p : people)
-                if (p.id == b.session.library->clip(2)->person) return p;
+                if (p.id == b.session.library->clips().get(2)->person) return p;
             return Person{};
         };
         drag(0.6 * tall);
@@ -109,7 +109,7 @@ private slots:
         of->setCurrentIndex(0);
         // A point by dragging, then by a key; another frame keeps its own.
         page->findChild<QToolButton*>(QStringLiteral("toolPoints"))->click();
-        const auto track = *b.session.library->load_track(2);
+        const auto track = *b.session.library->tracks().load(2);
         const auto drawn = drawn_points(track);
         const auto& ankle = (*drawn.px[static_cast<std::size_t>(frame)])[left_ankle];
         const QPoint from = view->to_view({ankle.x, ankle.y}).toPoint();
@@ -123,7 +123,7 @@ private slots:
         QTest::keyClick(view, Qt::Key_Right);
         QCOMPARE(page->layers().edits.size(), std::size_t{1});
         QVERIFY(std::abs(page->layers().edits.front().x - moved - 1) < 1e-6);
-        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->load_track(2)->layers.edits.size() == 1, 20000);
+        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->tracks().load(2)->layers.edits.size() == 1, 20000);
         page->findChild<QToolButton*>(QStringLiteral("dropEdits"))->click();
         // What counts.
         page->set_frame(48);
@@ -170,7 +170,7 @@ private slots:
         QVERIFY2(std::abs(page->layers().plan->height_m - 1.1) < 0.15, qPrintable(QString::number(page->layers().plan->height_m)));
         QVERIFY(test::says(*b.window, QStringLiteral("by the mat")));
         QTRY_VERIFY_WITH_TIMEOUT(measured.count() > 0, 20000);
-        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->load_track(1)->layers.plan.has_value(), 20000);
+        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->tracks().load(1)->layers.plan.has_value(), 20000);
         page->undo().undo();
         QVERIFY(!page->layers().plan);
         // The same by keys alone: a cross that is moved and set.
@@ -193,7 +193,7 @@ private slots:
         QVERIFY(std::abs(page->layers().plan->height_m - 1.1) < 0.15);
         // Kept as a place under a name and offered for another clip from there.
         page->keep_place(QStringLiteral("shelf by the window"));
-        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->places()->size() == 1, 20000);
+        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->places().all()->size() == 1, 20000);
         page->findChild<QToolButton*>(QStringLiteral("dropPlan"))->click();
         QVERIFY(!page->layers().plan);
         QTRY_VERIFY_WITH_TIMEOUT(b.background.idle() && b.copies.idle(), 20000);
@@ -230,9 +230,9 @@ private slots:
         page->set_frame(220);
         page->findChild<QToolButton*>(QStringLiteral("handTo"))->click();
         QCOMPARE(page->marks().states.size(), std::size_t{1});
-        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->clip(1)->states.size() == 1, 20000);
-        const auto track = *b.session.library->load_track(1);
-        QVERIFY(std::abs(b.session.library->clip(1)->states[0].from_s - track.time_s[100]) < 1e-9);
+        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->clips().get(1)->states.size() == 1, 20000);
+        const auto track = *b.session.library->tracks().load(1);
+        QVERIFY(std::abs(b.session.library->clips().get(1)->states[0].from_s - track.time_s[100]) < 1e-9);
         page->undo().undo();
         QVERIFY(page->marks().states.empty());
         page->undo().undo();
@@ -243,11 +243,11 @@ private slots:
         // A clip whose legs change places for a while and whose wrist jumps.
         {
             auto lib = *Library::open(copy_.demo);
-            auto t = *lib.load_track(5);
+            auto t = *lib.tracks().load(5);
             for (std::size_t i = 200; i < 230; ++i)
                 for (const Point p : {left_knee, left_ankle, left_heel, left_toe}) std::swap((*t.px[i])[p], (*t.px[i])[mirrored(p)]);
             (*t.px[300])[right_wrist].x += 160;
-            QVERIFY(lib.save_track(5, t).has_value());
+            QVERIFY(lib.tracks().save(5, t).has_value());
         }
         Bench b(copy_.demo);
         QVERIFY(stand_on(b, 5));
@@ -276,7 +276,7 @@ private slots:
         mend->click();
         QTRY_VERIFY_WITH_TIMEOUT(page->layers().edits.size() == 1, 20000);
         QVERIFY(page->layers().edits[0].filled && page->layers().edits[0].frame == 300 && page->layers().edits[0].point == right_wrist);
-        const auto t = *b.session.library->load_track(5);
+        const auto t = *b.session.library->tracks().load(5);
         const double way = 0.5 * ((*t.px[299])[right_wrist].x + (*t.px[301])[right_wrist].x);
         QVERIFY2(std::abs(page->layers().edits[0].x - way) < 12, qPrintable(QString::number(page->layers().edits[0].x - way)));
         QCOMPARE(row_of(DoubtKind::jump), -1);
@@ -308,7 +308,7 @@ private slots:
         QTest::keyClick(view, Qt::Key_F);
         QTRY_COMPARE_WITH_TIMEOUT(page->layers().edits.size(), std::size_t{21}, 30000);
         QVERIFY(test::says(*b.window, QStringLiteral("filled")));
-        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->load_track(5)->layers.edits.size() == 21, 20000);
+        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->tracks().load(5)->layers.edits.size() == 21, 20000);
         page->undo().undo();
         QCOMPARE(page->layers().edits.size(), std::size_t{2});
         // A point of the back is marked by a click.
@@ -326,7 +326,7 @@ private slots:
         // The same film is in the library with points found: those are what the hand aims at.
         const auto aim = [&] {
             auto lib = *Library::open(copy_.demo);
-            return drawn_points(*lib.load_track(5));
+            return drawn_points(*lib.tracks().load(5));
         }();
         QTemporaryDir fresh;
         const std::filesystem::path folder = fresh.filePath(QStringLiteral("library")).toStdString();
@@ -334,7 +334,7 @@ private slots:
         std::filesystem::path film;
         {
             auto lib = *Library::open(copy_.demo);
-            film = lib.path_of(*lib.clip(5));
+            film = lib.clips().path_of(*lib.clips().get(5));
         }
         Bench b(folder);
         b.session.model_dir = fresh.filePath(QStringLiteral("nowhere")).toStdString();
@@ -390,22 +390,22 @@ private slots:
         std::sort(off.begin(), off.end());
         QVERIFY2(off.size() == 44 && off[40] < 8, qPrintable(QString::number(off[40])));
         // It is kept, and too few frames are still said to be too few.
-        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->load_track(1)->layers.edits.size() == std::size_t{13 * point_count}, 20000);
+        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->tracks().load(1)->layers.edits.size() == std::size_t{13 * point_count}, 20000);
         QTRY_VERIFY_WITH_TIMEOUT(b.background.idle() && b.copies.idle(), 20000);
-        QVERIFY(b.session.library->clip(1)->state != ClipState::tracked);
+        QVERIFY(b.session.library->clips().get(1)->state != ClipState::tracked);
     }
     void a_mirrored_clip_is_mended_on_the_side_that_is_seen() {
         Bench b(copy_.demo);
         {
-            auto c = *b.session.library->clip(5);
+            auto c = *b.session.library->clips().get(5);
             c.mirrored = true;
-            QVERIFY(b.session.library->set_clip_facts(c).has_value());
+            QVERIFY(b.session.library->clips().set_facts(c).has_value());
         }
         QVERIFY(stand_on(b, 5));
         auto* page = b.window->ground();
         auto* view = page->view();
         page->findChild<QToolButton*>(QStringLiteral("toolPoints"))->click();
-        const auto raw = *b.session.library->load_track(5);
+        const auto raw = *b.session.library->tracks().load(5);
         const auto i = static_cast<std::size_t>(page->frame());
         // What the picture shows as its right knee is the student's left.
         const auto& shown = (*raw.px[i])[right_knee];
@@ -417,9 +417,9 @@ private slots:
         now.layers.mirrored = true;
         QVERIFY(std::abs((*drawn_points(now).px[i])[left_knee].x - shown.x - 15) < 1);
         while (page->undo().canUndo()) page->undo().undo();
-        auto c = *b.session.library->clip(5);
+        auto c = *b.session.library->clips().get(5);
         c.mirrored = false;
-        QVERIFY(b.session.library->set_clip_facts(c).has_value());
+        QVERIFY(b.session.library->clips().set_facts(c).has_value());
         QTRY_VERIFY_WITH_TIMEOUT(b.background.idle() && b.copies.idle(), 20000);
     }
     void shake_is_taken_out_on_request_and_told() {
@@ -428,10 +428,10 @@ private slots:
         auto* page = b.window->ground();
         page->findChild<QToolButton*>(QStringLiteral("steady"))->click();
         QTRY_VERIFY_WITH_TIMEOUT(!page->layers().steady.empty(), 60000);
-        const auto track = *b.session.library->load_track(4);
+        const auto track = *b.session.library->tracks().load(4);
         QCOMPARE(page->layers().steady.size(), track.frames());
         QVERIFY(test::says(*b.window, QStringLiteral("The picture moved by up to")));
-        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->load_track(4)->layers.steady.size() == track.frames(), 20000);
+        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->tracks().load(4)->layers.steady.size() == track.frames(), 20000);
         page->findChild<QToolButton*>(QStringLiteral("dropShake"))->click();
         QVERIFY(page->layers().steady.empty());
         QTRY_VERIFY_WITH_TIMEOUT(b.background.idle() && b.copies.idle(), 20000);

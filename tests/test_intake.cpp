@@ -3,6 +3,7 @@
 #include "core/review/look.h"
 #include "desk/found.h"
 #include "media/scene.h"
+#include "store/track_blob.h"
 #include "support/odd.h"
 #include "support/synthetic.h"
 #include <cmath>
@@ -114,10 +115,10 @@ private slots:
         std::filesystem::copy(test::data_dir() / "demo", lib_folder, std::filesystem::copy_options::recursive);
         auto lib = Library::open(lib_folder);
         QVERIFY(lib.has_value());
-        const auto clips = *lib->clips();
+        const auto clips = *lib->clips().all();
         std::vector<std::pair<std::int64_t, BodyShape>> shapes;
         for (const auto& c : clips)
-            if (const auto t = lib->load_track(c.id))
+            if (const auto t = lib->tracks().load(c.id))
                 if (const auto s = body_shape(*t)) shapes.emplace_back(c.person, *s);
         int same = 0;
         for (std::size_t i = 0; i < shapes.size(); ++i)
@@ -138,12 +139,12 @@ private slots:
 
         // Whose it is: by the file's name, else it is asked.
         Clip clip = clips.front();
-        const auto people = *lib->people();
+        const auto people = *lib->people().all();
         auto of_greta = [&](const Clip& c) {
             return std::any_of(people.begin(), people.end(),
                                [&](const Person& p) { return p.id == c.person && p.name.starts_with("Greta"); });
         };
-        const auto track = lib->load_track(std::find_if(clips.begin(), clips.end(), of_greta)->id);
+        const auto track = lib->tracks().load(std::find_if(clips.begin(), clips.end(), of_greta)->id);
         QVERIFY(track.has_value());
         clip.id = 999;
         clip.person = 0;
@@ -187,8 +188,8 @@ private slots:
         };
         Track track = take.track();
         for (auto& m : track.m) m.reset();
-        const auto ada = *lib.add_person({0, "Ada Wren", 1.70, ""}, "2026-01-01"),
-                   bo = *lib.add_person({0, "Bo Tern", 1.70, ""}, "2026-01-01");
+        const auto ada = *lib.people().add({0, "Ada Wren", 1.70, ""}, "2026-01-01"),
+                   bo = *lib.people().add({0, "Bo Tern", 1.70, ""}, "2026-01-01");
         const auto file = std::filesystem::path(dir_.filePath(QStringLiteral("any.mp4")).toStdString());
         { std::ofstream(file) << "any"; }
         std::int64_t last = 0;
@@ -197,13 +198,13 @@ private slots:
             c.person = k == 8 ? 0 : k % 2 == 0 ? ada : bo;
             c.movement = "gaze_at_the_moon";
             c.named = "VID.mp4";
-            last = *lib.add_clip(c, file);
-            QVERIFY(lib.save_track(last, track).has_value());
-            QVERIFY(lib.set_look(last, look_of(room(k == 8 ? 1 : k % 2), std::nullopt)).has_value());
+            last = *lib.clips().add(c, file);
+            QVERIFY(lib.tracks().save(last, track).has_value());
+            QVERIFY(lib.places().set_look(last, look_of(room(k == 8 ? 1 : k % 2), std::nullopt)).has_value());
         }
         const auto movements = std::vector<Movement>{test::movement("gaze_at_the_moon")};
         auto chance = [&](std::int64_t person) {
-            const auto g = *guess_clip(lib, *lib.clip(last), track, movements);
+            const auto g = *guess_clip(lib, *lib.clips().get(last), track, movements);
             for (const auto& p : g.people)
                 if (p.person == person) return p.probability;
             return 0.0;
@@ -212,12 +213,12 @@ private slots:
         QVERIFY2(chance(bo) > 3 * chance(ada), qPrintable(QStringLiteral("%1 and %2").arg(chance(bo)).arg(chance(ada))));
         QVERIFY(chance(bo) < ClipGuess::sure);
         // The other room, the other person.
-        QVERIFY(lib.set_look(last, look_of(room(0), std::nullopt)).has_value());
+        QVERIFY(lib.places().set_look(last, look_of(room(0), std::nullopt)).has_value());
         QVERIFY(chance(ada) > 3 * chance(bo));
         // A room that is neither says nothing.
         sim::Image grey = room(0);
         for (std::size_t i = 0; i < grey.rgb.size(); ++i) grey.rgb[i] = static_cast<std::uint8_t>((i * 7919 / 3) % 251);
-        QVERIFY(lib.set_look(last, look_of(grey, std::nullopt)).has_value());
+        QVERIFY(lib.places().set_look(last, look_of(grey, std::nullopt)).has_value());
         QVERIFY(std::abs(chance(bo) - chance(ada)) < 0.15);
     }
     void good_clips_are_not_refused() {

@@ -62,37 +62,37 @@ class TestKills : public QObject {
         for (const char* name : {"Noor Haddad", "Ilse Brandt"}) {
             Person p;
             p.name = name;
-            QVERIFY(lib->add_person(p));
+            QVERIFY(lib->people().add(p));
         }
         for (int k = 0; k < 3; ++k) {
             const auto film = folder / ("film" + std::to_string(k) + ".mp4");
             QVERIFY(write_whole(film, std::string(70000, static_cast<char>('a' + k))));
             Clip c;
             c.person = k < 2 ? 1 : 2, c.movement = "open_and_close", c.filmed_on = c.arrived_on = "2026-05-10";
-            const auto id = lib->add_clip(c, film);
-            QVERIFY(id && lib->save_track(*id, some_track()) && lib->set_clip_state(*id, ClipState::tracked, ""));
+            const auto id = lib->clips().add(c, film);
+            QVERIFY(id && lib->tracks().save(*id, some_track()) && lib->clips().set_state(*id, ClipState::tracked, ""));
             fs::remove(film);
         }
         SentLetter l;
         l.person = 1, l.clip = 1, l.sent_at = "2026-05-11T10:00:00", l.kind = "pdf", l.body = "{}", l.file = std::string(9000, 'p');
-        QVERIFY(lib->keep_sent(l));
+        QVERIFY(lib->letters().keep_sent(l));
         QVERIFY(write_whole(folder / "new.mp4", std::string(200000, 'n')));
         BundleOptions with;
         with.films = true;
         QVERIFY(write_bundle(*lib, 1, folder / "noor.zip", with));
-        QVERIFY(lib->back_up_to(folder / "whole.tar", "2026-05-12"));
+        QVERIFY(lib->backups().write(folder / "whole.tar", "2026-05-12"));
     }
 
     /// Everything that was there, each film whole, no file that nobody knows.
     static void as_it_was(const Library& lib, std::size_t people = 2, std::size_t clips = 3) {
-        const auto all = lib.clips();
-        QVERIFY(lib.people() && all);
-        QCOMPARE(lib.people()->size(), people);
+        const auto all = lib.clips().all();
+        QVERIFY(lib.people().all() && all);
+        QCOMPARE(lib.people().all()->size(), people);
         QCOMPARE(all->size(), clips);
         std::set<std::string> known;
         for (const auto& c : *all) {
-            QVERIFY2(lib.has_file(c), c.file.c_str());
-            QVERIFY(fs::file_size(lib.path_of(c)) == 70000 || fs::file_size(lib.path_of(c)) == 200000);
+            QVERIFY2(lib.clips().has_file(c), c.file.c_str());
+            QVERIFY(fs::file_size(lib.clips().path_of(c)) == 70000 || fs::file_size(lib.clips().path_of(c)) == 200000);
             known.insert(c.file);
         }
         for (const auto& f : files_in(lib.folder())) {
@@ -115,11 +115,11 @@ class TestKills : public QObject {
                            auto lib = Library::open(library(f));
                            Clip c;
                            c.person = 1, c.movement = "open_and_close", c.filmed_on = c.arrived_on = "2026-05-20";
-                           return lib && lib->add_clip(c, f / "new.mp4");
+                           return lib && lib->clips().add(c, f / "new.mp4");
                        },
                        [=](const fs::path& f, bool killed) {
                            opened(library(f), [&](Library& lib) {
-                               const auto n = lib.clips()->size();
+                               const auto n = lib.clips().all()->size();
                                QVERIFY(n == 4 || (killed && n == 3));
                                as_it_was(lib, 2, n);
                            });
@@ -129,23 +129,24 @@ class TestKills : public QObject {
                            auto lib = Library::open(library(f));
                            SentLetter l;
                            l.person = 1, l.clip = 2, l.sent_at = "2026-05-21T10:00:00", l.kind = "pdf", l.body = "{}", l.file = "%PDF";
-                           return lib && lib->begin_attempt(2) && lib->save_unfinished(2, some_track(), 100) &&
-                                  lib->save_track(2, some_track()) && lib->forget_unfinished(2) && lib->end_attempt(2) &&
-                                  lib->keep_sent(l) && lib->set_sent(2, "2026-05-21", "pdf");
+                           return lib && lib->tracks().begin_attempt(2) && lib->tracks().save_unfinished(2, some_track(), 100) &&
+                                  lib->tracks().save(2, some_track()) && lib->tracks().forget_unfinished(2) &&
+                                  lib->tracks().end_attempt(2) && lib->letters().keep_sent(l) &&
+                                  lib->letters().set_sent(2, "2026-05-21", "pdf");
                        },
                        [=](const fs::path& f, bool killed) {
                            opened(library(f), [&](Library& lib) {
                                as_it_was(lib);
-                               QVERIFY(lib.load_track(2));
-                               QCOMPARE(lib.load_track(2)->frames(), std::size_t{500});
-                               const auto letters = lib.sent(1)->size();
+                               QVERIFY(lib.tracks().load(2));
+                               QCOMPARE(lib.tracks().load(2)->frames(), std::size_t{500});
+                               const auto letters = lib.letters().sent(1)->size();
                                QVERIFY(letters == 2 || (killed && letters == 1));
                            });
                        }});
         out.push_back({"backup",
                        [=](const fs::path& f) {
                            auto lib = Library::open(library(f));
-                           return lib && lib->back_up_to(f / "backup.tar", "2026-05-22");
+                           return lib && lib->backups().write(f / "backup.tar", "2026-05-22");
                        },
                        [=](const fs::path& f, bool killed) {
                            opened(library(f), [&](Library& lib) { as_it_was(lib); });
@@ -181,7 +182,7 @@ class TestKills : public QObject {
                        },
                        [=](const fs::path& f, bool killed) {
                            opened(library(f), [&](Library& lib) {
-                               const auto n = lib.people()->size();
+                               const auto n = lib.people().all()->size();
                                QVERIFY(n == 3 || (killed && n == 2));
                                as_it_was(lib, n, n == 3 ? 5 : 3);
                            });
@@ -189,16 +190,16 @@ class TestKills : public QObject {
         out.push_back({"erase",
                        [=](const fs::path& f) {
                            auto lib = Library::open(library(f));
-                           return lib && lib->erase_person(1);
+                           return lib && lib->people().erase(1);
                        },
                        [=](const fs::path& f, bool killed) {
                            bool gone = false;
                            opened(library(f), [&](Library& lib) {
-                               const auto n = lib.people()->size();
+                               const auto n = lib.people().all()->size();
                                QVERIFY(n == 1 || (killed && n == 2));
                                gone = n == 1;
                                as_it_was(lib, n, gone ? 1 : 3);
-                               if (!gone) QVERIFY(lib.erase_person(1)); // and it can be done again
+                               if (!gone) QVERIFY(lib.people().erase(1)); // and it can be done again
                            });
                            for (const auto& name : files_in(library(f)))
                                QVERIFY2(bytes_of(library(f) / name).find("Noor Haddad") == std::string::npos, name.c_str());
@@ -207,7 +208,7 @@ class TestKills : public QObject {
                        [=](const fs::path& f, bool) {
                            opened(library(f), [&](Library& lib) {
                                as_it_was(lib);
-                               QCOMPARE(lib.people()->front().name.empty(), false);
+                               QCOMPARE(lib.people().all()->front().name.empty(), false);
                                const auto copies = files_in(library(f));
                                QVERIFY(std::any_of(copies.begin(), copies.end(),
                                                    [](const std::string& name) { return name.starts_with("library-version-"); }));

@@ -1,5 +1,6 @@
 // Drives the letter in the real window: what goes out is what is chosen, hidden where asked, and kept as it went.
 #include "media/clip.h"
+#include "support/table.h"
 #include "support/window_bench.h"
 #include "ui/letter/sent_dialog.h"
 #include <QCheckBox>
@@ -8,7 +9,7 @@
 #include <QPushButton>
 #include <QRegularExpression>
 #include <QSignalSpy>
-#include <QTableWidget>
+#include <QTableView>
 #include <QTest>
 
 using namespace bevel;
@@ -59,13 +60,13 @@ private slots:
         QTRY_COMPARE_WITH_TIMEOUT(saved.count(), 3, 30000);
         QVERIFY(words(other).contains(QStringLiteral("Wen")) && !words(other).contains(QStringLiteral("Ilse")));
         // All of it is kept as it went out.
-        const auto person = b.session.library->clip(1)->person;
-        const auto sent = *b.session.library->sent(person);
+        const auto person = b.session.library->clips().get(1)->person;
+        const auto sent = *b.session.library->letters().sent(person);
         QCOMPARE(sent.size(), std::size_t{2});
         QVERIFY(sent[0].hidden && !sent[1].hidden);
         QFile f(open_file);
         QVERIFY(f.open(QIODevice::ReadOnly));
-        QCOMPARE(*b.session.library->sent_file(sent[1].id), f.readAll().toStdString());
+        QCOMPARE(*b.session.library->letters().sent_file(sent[1].id), f.readAll().toStdString());
     }
     void what_was_sent_opens_again_unchanged() {
         qputenv("BEVEL_NO_VIEWER", "1");
@@ -77,8 +78,8 @@ private slots:
         QTest::mouseClick(before, Qt::LeftButton);
         QTRY_VERIFY(letter->findChild<ui::SentDialog*>());
         auto* dialog = letter->findChild<ui::SentDialog*>();
-        auto* table = dialog->findChild<QTableWidget*>(QStringLiteral("sent"));
-        QTRY_COMPARE(table->rowCount(), 2);
+        auto* table = dialog->findChild<QTableView*>(QStringLiteral("sent"));
+        QTRY_COMPARE(rows(table), 2);
         QSignalSpy opened(dialog, &ui::SentDialog::opened);
         table->selectRow(1);
         QTest::mouseClick(dialog->findChild<QPushButton*>(QStringLiteral("openSent")), Qt::LeftButton);
@@ -101,7 +102,7 @@ private slots:
         };
         letter->export_to(QStringLiteral("/dev/full"));
         QTRY_VERIFY_WITH_TIMEOUT(said(), 30000);
-        QVERIFY(b.session.library->sent(b.session.library->clip(4)->person)->empty());
+        QVERIFY(b.session.library->letters().sent(b.session.library->clips().get(4)->person)->empty());
         QVERIFY(pdf->isEnabled()); // and can be tried again elsewhere
     }
     void a_slow_motion_clip_of_a_correction_is_saved() {
@@ -136,15 +137,15 @@ private slots:
         // A clip whose letter tells a length.
         qint64 clip = 0;
         const QRegularExpression in_cm(QStringLiteral("\\d cm\\b")), in_inches(QStringLiteral("\\d in\\b"));
-        const std::vector<Clip> clips = b.session.library->clips().value();
+        const std::vector<Clip> clips = b.session.library->clips().all().value();
         for (const auto& c : clips)
             if (clip == 0 && c.state == ClipState::reviewed && words_of(c.id, "looked.html").contains(in_cm)) clip = c.id;
         QVERIFY(clip != 0);
-        const auto person = b.session.library->clip(clip)->person;
-        auto facts = *b.session.library->facts(person);
+        const auto person = b.session.library->clips().get(clip)->person;
+        auto facts = *b.session.library->people().facts(person);
         facts.lengths = "in";
         facts.consent = "";
-        QVERIFY(b.session.library->set_facts(person, facts).has_value());
+        QVERIFY(b.session.library->people().set_facts(person, facts).has_value());
         const QString inches = words_of(clip, "inches.html");
         QVERIFY(inches.contains(in_inches) && !inches.contains(in_cm));
         // Nothing is written down of consent: said, until it is hidden who it is.
@@ -155,7 +156,7 @@ private slots:
         hide->click();
         facts.lengths = "";
         facts.consent = "2026-10-01, at home";
-        QVERIFY(b.session.library->set_facts(person, facts).has_value());
+        QVERIFY(b.session.library->people().set_facts(person, facts).has_value());
         QVERIFY(words_of(clip, "again.html").contains(in_cm));
         QVERIFY(consent->isHidden());
     }

@@ -2,6 +2,7 @@
 #include "core/files.h"
 #include "core/measure/own_moment.h"
 #include "store/library.h"
+#include "store/track_blob.h"
 #include "support/wrong.h"
 #include <cmath>
 #include <QTest>

@@ -2,6 +2,7 @@
 // on. The long grids are `./run accuracy`.
 #include "core/review/points_csv.h"
 #include "store/library.h"
+#include "store/track_blob.h"
 #include "support/odd.h"
 #include "support/synthetic.h"
 #include "support/truth.h"

@@ -1,6 +1,7 @@
 // What the instructor brings of their own, in the real window: a remark at a moment, a clip that shows how it is meant, a movement learned
 // from clips.
 #include "core/review/trend.h"
+#include "support/table.h"
 #include "support/window_bench.h"
 #include "ui/forms/learn_dialog.h"
 #include "ui/paint/sending.h"
@@ -17,6 +18,7 @@
 #include <QPlainTextEdit>
 #include <QPushButton>
 #include <QSignalSpy>
+#include <QTableView>
 #include <QTableWidget>
 #include <QTextBrowser>
 #include <QToolButton>
@@ -40,8 +42,8 @@ class TestOwn : public QObject {
     }
     /// The clip of a movement by a person of the demo.
     static qint64 clip_of(Bench& b, const std::string& movement, const std::string& who) {
-        const std::vector<Person> people = b.session.library->people().value();
-        const std::vector<Clip> clips = b.session.library->clips().value();
+        const std::vector<Person> people = b.session.library->people().all().value();
+        const std::vector<Clip> clips = b.session.library->clips().all().value();
         for (const auto& c : clips)
             for (const auto& p : people)
                 if (p.id == c.person && c.movement == movement && p.name.starts_with(who)) return c.id;
@@ -114,7 +116,7 @@ private slots:
         QVERIFY(out);
         QTest::mouseClick(out.data(), Qt::LeftButton);
         QTRY_COMPARE_WITH_TIMEOUT(remarks(page), 0, 30000);
-        QVERIFY(b.session.library->seen_in(clip)->empty());
+        QVERIFY(b.session.library->decisions().seen_in(clip)->empty());
     }
 
     void the_instructors_clip_stands_in_place_of_the_figure() {
@@ -126,7 +128,7 @@ private slots:
         QTRY_VERIFY_WITH_TIMEOUT(test::says(*b.window, QStringLiteral("No clip was chosen")), 20000); // and what to do
         page = open(b, shows);
         b.window->actions_table().find("beModel")->trigger();
-        QTRY_COMPARE_WITH_TIMEOUT(b.session.library->model_of("separate_the_clouds"), shows, 20000);
+        QTRY_COMPARE_WITH_TIMEOUT(b.session.library->forms().model_of("separate_the_clouds"), shows, 20000);
         QVERIFY(!page->state().shows_model()); // not beside itself
         page = open(b, student);
         QTRY_VERIFY_WITH_TIMEOUT(page->state().shows_model() && page->shows_current(), 40000);
@@ -144,8 +146,8 @@ private slots:
         QTest::keyClick(page, Qt::Key_I); // the figure again
         QVERIFY(!page->state().shows_model() && !beside->isVisible());
         // The clip goes: nothing is shown beside any more, and that is no fault.
-        QVERIFY(b.session.library->delete_clip(shows).has_value());
-        QCOMPARE(b.session.library->model_of("separate_the_clouds"), std::int64_t{0});
+        QVERIFY(b.session.library->clips().remove(shows).has_value());
+        QCOMPARE(b.session.library->forms().model_of("separate_the_clouds"), std::int64_t{0});
     }
 
     void a_movement_is_learned_from_clips_and_kept() {
@@ -191,7 +193,7 @@ private slots:
                  qPrintable(dialog->findChild<QLabel*>(QStringLiteral("faint")) ? QString() : QStringLiteral("not learned")));
         QVERIFY(test::says(*dialog, QStringLiteral("repetitions found")));
         keep->click();
-        QTRY_COMPARE_WITH_TIMEOUT(b.session.library->own_forms()->size(), std::size_t{1}, 20000);
+        QTRY_COMPARE_WITH_TIMEOUT(b.session.library->forms().all()->size(), std::size_t{1}, 20000);
         const auto m = b.session.movement("own_river_moon");
         QVERIFY(m && m->own && m->recorded && m->recorded->repetitions >= 3);
         QCOMPARE(m->phases[0].name, std::string("Turn to the river"));
@@ -200,19 +202,19 @@ private slots:
         QVERIFY(!recorded->isHidden() && recorded->toPlainText().contains(QStringLiteral("2026-11-12, front")));
         QVERIFY(m->source->find("Noor") == std::string::npos);  // a movement goes to others: nobody's name is in it
         QVERIFY(recorded->toPlainText().contains(QChar(0xb1))); // mean and spread
-        QTRY_COMPARE_WITH_TIMEOUT(b.session.library->model_of("own_river_moon"), clip, 20000);
+        QTRY_COMPARE_WITH_TIMEOUT(b.session.library->forms().model_of("own_river_moon"), clip, 20000);
         // The clip it was learned from has no fault by it; it is undone like any other change.
-        Clip c = b.session.library->clip(clip).value();
+        Clip c = b.session.library->clips().get(clip).value();
         c.movement = "own_river_moon";
-        QVERIFY(b.session.library->set_clip_facts(c).has_value());
+        QVERIFY(b.session.library->clips().set_facts(c).has_value());
         page = open(b, clip);
         for (const auto& f : page->state().open->review->findings)
             QVERIFY2(f.verdict != Verdict::outside || f.once || f.severity == Severity::safety, f.check.c_str());
         c.movement = "gaze_at_the_moon";
-        QVERIFY(b.session.library->set_clip_facts(c).has_value());
+        QVERIFY(b.session.library->clips().set_facts(c).has_value());
         b.window->show_place(b.window->place(QStringLiteral("forms")));
         b.window->forms()->undo().undo();
-        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->own_forms()->empty(), 20000);
+        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->forms().all()->empty(), 20000);
         QVERIFY(!b.session.movement("own_river_moon"));
     }
 
@@ -258,10 +260,10 @@ private slots:
         auto* dialog = page->findChild<ui::HoldsDialog*>();
         QVERIFY(dialog && dialog->isVisible());
         const auto holds = find_holds(page->state().open->review->motion, page->state().open->review->measures);
-        auto* table = dialog->findChild<QTableWidget*>(QStringLiteral("holds"));
-        QCOMPARE(table->rowCount(), static_cast<int>(holds.size()));
+        auto* table = dialog->findChild<QTableView*>(QStringLiteral("holds"));
+        QCOMPARE(rows(table), static_cast<int>(holds.size()));
         if (!holds.empty()) {
-            table->setCurrentCell(0, 0);
+            table->selectRow(0);
             QVERIFY(std::abs(page->state().time() - holds[0].from_s) < 0.1);
         }
         dialog->close();
@@ -297,7 +299,7 @@ private slots:
         QVERIFY(test::says(*dialog, QStringLiteral("must end as it began")));
         QVERIFY(!dialog->findChild<QPushButton*>(QStringLiteral("primary"))->isEnabled());
         dialog->reject();
-        QVERIFY(b.session.library->own_forms()->empty());
+        QVERIFY(b.session.library->forms().all()->empty());
     }
 
     void a_clip_named_wrongly_is_held_back_until_somebody_says_so() {
@@ -305,15 +307,15 @@ private slots:
         const qint64 clip = clip_of(b, "gaze_at_the_moon", "Ilse");
         // It is what it is named.
         auto* page = open(b, clip);
-        QVERIFY(QTest::qWaitFor([&] { return !b.session.library->clip(clip)->which.empty(); }, 20000));
+        QVERIFY(QTest::qWaitFor([&] { return !b.session.library->clips().get(clip)->which.empty(); }, 20000));
         QVERIFY(page->state().open->elsewhere.empty() && !page->findChild<QWidget*>("asNamed"));
         const auto before = page->state().open->review->findings.size();
         // Somebody chose the wrong movement.
-        Clip c = *b.session.library->clip(clip);
+        Clip c = *b.session.library->clips().get(clip);
         c.movement = "side_shift";
         c.version.reset();
-        QVERIFY(b.session.library->set_clip_facts(c).has_value());
-        QVERIFY(b.session.library->clip(clip)->which.empty()); // asked anew
+        QVERIFY(b.session.library->clips().set_facts(c).has_value());
+        QVERIFY(b.session.library->clips().get(clip)->which.empty()); // asked anew
         open(b, clip);
         const auto until = [&](auto holds) { return QTest::qWaitFor(holds, 20000); };
         QVERIFY(until([&] { return page->state().open->clip.movement == "side_shift" && !page->state().open->elsewhere.empty(); }));
@@ -330,7 +332,7 @@ private slots:
         // One key: it is what it is named.
         QTest::keyClick(b.window.get(), Qt::Key_Y);
         QVERIFY(until([&] { return page->state().open->review->held_back.empty() && !page->state().open->review->findings.empty(); }));
-        QCOMPARE(QString::fromStdString(b.session.library->clip(clip)->as_named), QStringLiteral("side_shift"));
+        QCOMPARE(QString::fromStdString(b.session.library->clips().get(clip)->as_named), QStringLiteral("side_shift"));
         QVERIFY(!test::says(*page, "This looks like"));
         // It can be taken back, and the other taken instead.
         QTest::keyClick(b.window.get(), Qt::Key_Z, Qt::ControlModifier);
@@ -341,7 +343,8 @@ private slots:
         QVERIFY(until(
             [&] { return page->state().open->clip.movement == "gaze_at_the_moon" && page->state().open->review->held_back.empty(); }));
         QCOMPARE(page->state().open->review->findings.size(), before);
-        QCOMPARE(QString::fromStdString(b.session.library->clip(clip)->as_named), QStringLiteral("gaze_at_the_moon")); // a person's word
+        QCOMPARE(QString::fromStdString(b.session.library->clips().get(clip)->as_named),
+                 QStringLiteral("gaze_at_the_moon")); // a person's word
         // Taken back it asks again.
         QTest::keyClick(b.window.get(), Qt::Key_Z, Qt::ControlModifier);
         QVERIFY(until([&] { return page->state().open->clip.movement == "side_shift" && !page->state().open->review->held_back.empty(); }));
@@ -350,7 +353,7 @@ private slots:
         test::Copy fresh;
         QVERIFY(fresh.make());
         Bench b(fresh.demo);
-        const std::vector<Clip> clips = b.session.library->clips().value();
+        const std::vector<Clip> clips = b.session.library->clips().all().value();
         int asked = 0, looked_at = 0;
         for (const auto& c : clips) {
             const auto shown = load_review(*b.session.library, b.session.forms(), c.id, "en");

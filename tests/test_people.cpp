@@ -1,6 +1,7 @@
 // People in the real window: who they are, what was agreed, what happened when and what became of each figure.
 #include "core/measure/own_moment.h"
 #include "desk/intake.h"
+#include "support/table.h"
 #include "support/window_bench.h"
 #include "ui/forms/form_editor.h"
 #include "ui/people/limit_dialog.h"
@@ -17,7 +18,7 @@
 #include <QPlainTextEdit>
 #include <QPushButton>
 #include <QSignalSpy>
-#include <QTableWidget>
+#include <QTableView>
 #include <QTabWidget>
 
 using namespace bevel;
@@ -31,7 +32,7 @@ class TestPeople : public QObject {
         b.window->show_place(b.window->place(QStringLiteral("people")));
         auto* page = b.window->people();
         if (!QTest::qWaitFor([&] { return page->shown() != 0; }, 20000)) qFatal("nobody is shown");
-        const std::vector<Person> people = b.session.library->people().value();
+        const std::vector<Person> people = b.session.library->people().all().value();
         for (const auto& p : people)
             if (p.name.starts_with(who)) page->show_person(p.id);
         if (!QTest::qWaitFor(
@@ -45,8 +46,8 @@ class TestPeople : public QObject {
         return page;
     }
     static qint64 clip_of(Bench& b, const char* who, bool last) {
-        const std::vector<Person> people = b.session.library->people().value();
-        const std::vector<Clip> clips = b.session.library->clips().value();
+        const std::vector<Person> people = b.session.library->people().all().value();
+        const std::vector<Clip> clips = b.session.library->clips().all().value();
         qint64 out = 0;
         std::string day;
         for (const auto& c : clips)
@@ -63,15 +64,15 @@ private slots:
         Bench b(copy_.demo);
         auto* page = come(b, "Ilse");
         QCOMPARE(page->sheet()->record.size() >= 2, true);
-        const auto figures = b.session.library->figures(page->shown()).value();
+        const auto figures = b.session.library->records().figures(page->shown()).value();
         QVERIFY(figures.size() > 20);
-        auto* table = page->findChild<QTableWidget*>(QStringLiteral("changes"));
-        QVERIFY(table->rowCount() > 10);
+        auto* table = page->findChild<QTableView*>(QStringLiteral("changes"));
+        QVERIFY(rows(table) > 10);
         // The chart is of the row that is chosen, always; and what it says is what was kept.
         auto* chart = page->findChild<ui::TrendView*>();
         for (const int row : {0, 3, 7}) {
-            table->setCurrentCell(row, 0);
-            const auto& t = page->sheet()->trends[static_cast<std::size_t>(table->item(row, 0)->data(Qt::UserRole).toInt())];
+            table->selectRow(row);
+            const auto& t = value<FigureTrend>(table, row);
             const auto parts = chart->spoken();
             QCOMPARE(parts.size(), static_cast<qsizetype>(t.points.size()));
             QCOMPARE(parts.last().name.toStdString(), t.points.back().day);
@@ -79,12 +80,12 @@ private slots:
         }
         // Another person: the same row, another figure.
         page = come(b, "Tomas");
-        const auto& t = page->sheet()->trends[static_cast<std::size_t>(table->item(table->currentRow(), 0)->data(Qt::UserRole).toInt())];
+        const auto& t = value<FigureTrend>(table, table->currentIndex().row());
         QCOMPARE(chart->spoken().last().name.toStdString(), t.points.back().day);
         // What is said of a change agrees with the arithmetic.
-        for (int r = 0; r < table->rowCount(); ++r) {
-            const auto& x = page->sheet()->trends[static_cast<std::size_t>(table->item(r, 0)->data(Qt::UserRole).toInt())];
-            const QString words = table->item(r, 3)->text();
+        for (int r = 0; r < rows(table); ++r) {
+            const auto& x = value<FigureTrend>(table, r);
+            const QString words = cell(table, r, 3);
             if (!x.last)
                 QVERIFY(words.contains(QStringLiteral("one clip")) || words.contains(QStringLiteral("another side")));
             else if (x.last->turn == Turn::better)
@@ -113,16 +114,16 @@ private slots:
             auto* goals = page->findChild<ui::LeftEdit*>(QStringLiteral("personGoals"));
             goals->setPlainText(QStringLiteral("Stand on one leg to put a sock on."));
             emit goals->left();
-            QTRY_VERIFY_WITH_TIMEOUT(b.session.library->facts(id)->goals.starts_with("Stand on one leg"), 20000);
-            QCOMPARE(b.session.library->facts(id)->alias, std::string("W."));
+            QTRY_VERIFY_WITH_TIMEOUT(b.session.library->people().facts(id)->goals.starts_with("Stand on one leg"), 20000);
+            QCOMPARE(b.session.library->people().facts(id)->alias, std::string("W."));
             page->undo().undo();
-            QTRY_VERIFY_WITH_TIMEOUT(b.session.library->facts(id)->goals.empty(), 20000);
-            QCOMPARE(b.session.library->facts(id)->alias, std::string("W."));
+            QTRY_VERIFY_WITH_TIMEOUT(b.session.library->people().facts(id)->goals.empty(), 20000);
+            QCOMPARE(b.session.library->people().facts(id)->alias, std::string("W."));
             // A height is of today: clips of earlier days keep theirs.
             const double was = page->sheet()->person.stature_m;
             page->findChild<QDoubleSpinBox*>(QStringLiteral("personHeight"))->setValue(100 * was - 1);
-            QTRY_VERIFY_WITH_TIMEOUT(std::abs(*b.session.library->height_at(id, "2099-01-01") - was + 0.01) < 1e-9, 20000);
-            QVERIFY(std::abs(*b.session.library->height_at(id, "2026-11-07") - was) < 1e-9);
+            QTRY_VERIFY_WITH_TIMEOUT(std::abs(*b.session.library->people().height_at(id, "2099-01-01") - was + 0.01) < 1e-9, 20000);
+            QVERIFY(std::abs(*b.session.library->people().height_at(id, "2026-11-07") - was) < 1e-9);
             // Lengths as she is used to them, and her step on the balance ladder.
             auto* ladder = page->findChild<QComboBox*>(QStringLiteral("personLadder"));
             ladder->setCurrentIndex(ladder->findData(2));
@@ -130,8 +131,8 @@ private slots:
             auto* lengths = page->findChild<QComboBox*>(QStringLiteral("personLengths"));
             lengths->setCurrentIndex(lengths->findData(QStringLiteral("in")));
             emit lengths->activated(lengths->currentIndex());
-            QTRY_VERIFY_WITH_TIMEOUT(b.session.library->facts(id)->balance_step == 2 && b.session.library->facts(id)->lengths == "in",
-                                     20000);
+            QTRY_VERIFY_WITH_TIMEOUT(
+                b.session.library->people().facts(id)->balance_step == 2 && b.session.library->people().facts(id)->lengths == "in", 20000);
             // A name is not taken away.
             auto* name = page->findChild<QLineEdit*>(QStringLiteral("personName"));
             name->clear();
@@ -146,7 +147,7 @@ private slots:
     void a_clip_is_held_against_the_version_that_is_taught() {
         Bench b(copy_.demo);
         std::optional<Clip> clip;
-        const std::vector<Clip> clips = b.session.library->clips().value();
+        const std::vector<Clip> clips = b.session.library->clips().all().value();
         for (const auto& c : clips) {
             const auto m = b.session.movement(c.movement);
             if (c.state == ClipState::reviewed && m && !m->versions.empty() && m->versions.back().change && !clip) clip = c;
@@ -158,33 +159,33 @@ private slots:
             const auto r = load_review(*b.session.library, b.session.forms(), clip->id, "en");
             return r ? (*r)->review->movement.version : "refused: " + r.error().context;
         };
-        const auto before = *b.session.library->facts(clip->person);
+        const auto before = *b.session.library->people().facts(clip->person);
         auto facts = before;
         Clip now = *clip;
         now.version.reset(); // nobody has said yet
-        QVERIFY(b.session.library->set_clip_facts(now).has_value());
+        QVERIFY(b.session.library->clips().set_facts(now).has_value());
         QCOMPARE(version_of(), std::string());
         facts.taught = {{clip->movement, easier, ""}};
-        QVERIFY(b.session.library->set_facts(clip->person, facts).has_value());
+        QVERIFY(b.session.library->people().set_facts(clip->person, facts).has_value());
         QCOMPARE(version_of(), easier);
         // What is said of the clip itself goes before what is taught now.
         now.version = "";
-        QVERIFY(b.session.library->set_clip_facts(now).has_value());
-        QCOMPARE(b.session.library->clip(clip->id)->version.value_or("?"), std::string());
+        QVERIFY(b.session.library->clips().set_facts(now).has_value());
+        QCOMPARE(b.session.library->clips().get(clip->id)->version.value_or("?"), std::string());
         QCOMPARE(version_of(), std::string());
         // The first time it is judged what is taught then becomes the clip's own, and stays when something else is taught later.
         now.version.reset();
         now.view.clear(); // told from the clip, which is written down at the same time
-        QVERIFY(b.session.library->set_clip_facts(now).has_value());
+        QVERIFY(b.session.library->clips().set_facts(now).has_value());
         Person person;
-        const std::vector<Person> people = b.session.library->people().value();
+        const std::vector<Person> people = b.session.library->people().all().value();
         for (const auto& p : people)
             if (p.id == clip->person) person = p;
         (void)judge_clip(*b.session.library, b.session.forms(), person, now);
-        QCOMPARE(b.session.library->clip(clip->id)->version.value_or("not kept"), easier);
-        QVERIFY(b.session.library->set_facts(clip->person, before).has_value());
-        QCOMPARE(b.session.library->clip(clip->id)->version.value_or("not kept"), easier);
-        QVERIFY(b.session.library->set_clip_facts(*clip).has_value());
+        QCOMPARE(b.session.library->clips().get(clip->id)->version.value_or("not kept"), easier);
+        QVERIFY(b.session.library->people().set_facts(clip->person, before).has_value());
+        QCOMPARE(b.session.library->clips().get(clip->id)->version.value_or("not kept"), easier);
+        QVERIFY(b.session.library->clips().set_facts(*clip).has_value());
     }
     void a_limit_is_agreed_and_in_force_on_its_days() {
         Bench b(copy_.demo);
@@ -203,12 +204,12 @@ private slots:
         };
         press_keep(); // without a reason
         QVERIFY(test::says(*dialog, QStringLiteral("Say why")));
-        QVERIFY(b.session.library->agreements(page->shown())->empty());
+        QVERIFY(b.session.library->decisions().agreements(page->shown())->empty());
         dialog->findChild<QLineEdit*>(QStringLiteral("limitReason"))->setText(QStringLiteral("Leans as agreed while the back is stiff."));
         dialog->findChild<QDateEdit*>(QStringLiteral("limitFrom"))->setDate(QDate(2026, 11, 1));
         press_keep();
-        QTRY_COMPARE_WITH_TIMEOUT(b.session.library->agreements(page->shown())->size(), std::size_t{1}, 20000);
-        const auto a = b.session.library->agreements(page->shown())->front();
+        QTRY_COMPARE_WITH_TIMEOUT(b.session.library->decisions().agreements(page->shown())->size(), std::size_t{1}, 20000);
+        const auto a = b.session.library->decisions().agreements(page->shown())->front();
         QVERIFY(a.check == "trunk_lean" && *a.high == 25 && !a.low && a.from_day == "2026-11-01");
         QTRY_VERIFY_WITH_TIMEOUT(page->findChild<QListWidget*>(QStringLiteral("limits"))->count() == 1, 20000);
         // The clip of 10 November is judged by it: no fault any more.
@@ -222,21 +223,21 @@ private slots:
         QTRY_VERIFY_WITH_TIMEOUT(page->sheet() && page->sheet()->agreements.size() == 1, 20000);
         page->findChild<QListWidget*>(QStringLiteral("limits"))->setCurrentRow(0);
         page->findChild<QPushButton*>(QStringLiteral("endLimit"))->click();
-        QTRY_VERIFY_WITH_TIMEOUT(!b.session.library->agreements(page->shown())->front().until_day.empty(), 20000);
+        QTRY_VERIFY_WITH_TIMEOUT(!b.session.library->decisions().agreements(page->shown())->front().until_day.empty(), 20000);
         page->undo().undo();
-        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->agreements(page->shown())->front().until_day.empty(), 20000);
+        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->decisions().agreements(page->shown())->front().until_day.empty(), 20000);
     }
 
     /// What is right for a person is marked in Review, set by hand in People, and both are taken back.
     void what_is_right_is_marked_and_holds() {
         Bench b(copy_.demo);
         const qint64 clip = clip_of(b, "Paulo", true);
-        const auto person = b.session.library->clip(clip)->person;
+        const auto person = b.session.library->clips().get(clip)->person;
         QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened);
         b.window->open_review(clip);
         QTRY_VERIFY_WITH_TIMEOUT(opened.count() > 0, 30000);
         auto& state = b.window->review()->state();
-        const auto own = [&] { return b.session.library->neutral(person).value(); };
+        const auto own = [&] { return b.session.library->people().neutral(person).value(); };
         state.set_time(0.5);
         b.window->actions_table().find("rightHere")->trigger();
         QTRY_COMPARE_WITH_TIMEOUT(own().moments.size(), std::size_t{1}, 20000);
@@ -247,7 +248,7 @@ private slots:
             return std::any_of(open.review->findings.begin(), open.review->findings.end(), [](const Finding& f) { return f.own_neutral; });
         };
         int others = 0;
-        const auto all_clips = b.session.library->clips();
+        const auto all_clips = b.session.library->clips().all();
         for (const auto& c : *all_clips) {
             if (c.person != person || c.id == clip) continue;
             const auto open = load_review(*b.session.library, b.session.forms(), c.id, "en");
@@ -266,7 +267,7 @@ private slots:
         const double was = stale.moments.front().figures.of(OwnPart::gap_left)->value;
         stale.moments.front().version = 0;
         stale.moments.front().figures.of(OwnPart::gap_left)->value = 0.05;
-        QVERIFY(b.session.library->set_neutral(person, stale));
+        QVERIFY(b.session.library->people().set_neutral(person, stale));
         b.window->open_review(clip);
         QTRY_VERIFY_WITH_TIMEOUT(own().moments.front().version == own_figures_version, 30000);
         QVERIFY(std::abs(own().moments.front().figures.of(OwnPart::gap_left)->value - was) < 1e-6);
@@ -319,7 +320,7 @@ private slots:
         Bench b(copy_.demo);
         // One that goes far enough to be a test of something.
         qint64 clip = 0;
-        const std::vector<Clip> clips = b.session.library->clips().value();
+        const std::vector<Clip> clips = b.session.library->clips().all().value();
         for (const auto& c : clips) {
             if (c.person == 0 || (c.state != ClipState::tracked && c.state != ClipState::reviewed)) continue;
             const auto open = load_review(*b.session.library, b.session.forms(), c.id, "en");
@@ -329,11 +330,11 @@ private slots:
             if (clip != 0) break;
         }
         QVERIFY(clip != 0);
-        const auto person = b.session.library->clip(clip)->person;
+        const auto person = b.session.library->clips().get(clip)->person;
         QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened);
         b.window->open_review(clip);
         QTRY_VERIFY_WITH_TIMEOUT(opened.count() > 0, 30000);
-        const auto own = [&] { return b.session.library->neutral(person).value(); };
+        const auto own = [&] { return b.session.library->people().neutral(person).value(); };
         for (const bool yes : {false, true}) {
             b.window->actions_table().find("rangeHere")->trigger();
             QMessageBox* ask = nullptr;
@@ -365,10 +366,10 @@ private slots:
         l.clip = before;
         l.checks = {"knee_in.high/left", "trunk_lean.high/"};
         l.sent_on = "2026-11-04";
-        QVERIFY(b.session.library->save_letter(l).has_value());
-        QVERIFY(
-            b.session.library->save_decision(before, {"knee_in.high", "left", Choice::kept, "Let the left knee look over its toes.", ""})
-                .has_value());
+        QVERIFY(b.session.library->letters().save(l).has_value());
+        QVERIFY(b.session.library->decisions()
+                    .save(before, {"knee_in.high", "left", Choice::kept, "Let the left knee look over its toes.", ""})
+                    .has_value());
         QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened);
         b.window->open_review(now);
         QTRY_VERIFY_WITH_TIMEOUT(opened.count() > 0 && b.window->review()->state().open->clip.id == now, 30000);
@@ -414,7 +415,7 @@ private slots:
         Remark r;
         r.clip = clip_of(b, "Ilse", true);
         r.words = "=2+2, \"said\"\nand more";
-        QVERIFY(b.session.library->save_seen(r).has_value());
+        QVERIFY(b.session.library->decisions().save_seen(r).has_value());
         page = come(b, "Tomas");
         page = come(b, "Ilse");
         const QString record = copy_.dir.filePath(QStringLiteral("record.csv")),

@@ -2,6 +2,7 @@
 #include "core/files.h"
 #include "media/clip.h"
 #include "media/sound.h"
+#include "support/table.h"
 #include "support/window_bench.h"
 #include "ui/text/practice_words.h"
 #include <QCheckBox>
@@ -15,7 +16,7 @@
 #include <QPushButton>
 #include <QSignalSpy>
 #include <QSpinBox>
-#include <QTableWidget>
+#include <QTableView>
 #include <QTabWidget>
 
 using namespace bevel;
@@ -96,14 +97,14 @@ private slots:
 
     void limits_and_letters_of_the_person_are_kept_to() {
         Bench b(copy_.demo);
-        const auto people = b.session.library->people().value();
+        const auto people = b.session.library->people().all().value();
         const auto person = people.front().id;
         Agreement a;
         a.person = person;
         a.check = "limit.no_balance";
         a.off = true;
         a.reason = "as agreed";
-        QVERIFY(b.session.library->save_agreement(a));
+        QVERIFY(b.session.library->decisions().save_agreement(a));
         b.window->show_place(b.window->place(QStringLiteral("practice")));
         auto* page = b.window->practice();
         ui::Ref ref;
@@ -153,10 +154,10 @@ private slots:
         a.check = "limit.no_balance";
         a.off = true;
         a.reason = "for the test";
-        QVERIFY(b.session.library->save_agreement(a).has_value());
+        QVERIFY(b.session.library->decisions().save_agreement(a).has_value());
         a.person = ids[1];
         a.check = "limit.no_overhead";
-        QVERIFY(b.session.library->save_agreement(a).has_value());
+        QVERIFY(b.session.library->decisions().save_agreement(a).has_value());
         auto* person = page->findChild<QComboBox*>(QStringLiteral("planPerson"));
         person->setCurrentIndex(person->findData(qint64{0}));
         emit person->activated(0);
@@ -188,7 +189,7 @@ private slots:
         Bench b(copy_.demo);
         auto* page = b.window->practice();
         b.window->show_place(b.window->place(QStringLiteral("practice")));
-        const std::vector<Person> people = b.session.library->people().value();
+        const std::vector<Person> people = b.session.library->people().all().value();
         PracticeLog log;
         log.person = people.back().id;
         log.day = "2026-11-26";
@@ -201,7 +202,7 @@ private slots:
         i.left = i.right = 2;
         plan.items = {i};
         log.plan = plan_text(plan);
-        const auto step = [&] { return b.session.library->facts(log.person)->balance_step; };
+        const auto step = [&] { return b.session.library->people().facts(log.person)->balance_step; };
         auto* view = page->findChild<ui::LogView*>();
         const auto dialog = [&] {
             view->add(log);
@@ -254,13 +255,13 @@ private slots:
         dialog->findChild<QLineEdit*>(QStringLiteral("logPain"))->setText(QStringLiteral("left knee"));
         QVERIFY(test::says(*dialog, QStringLiteral("licensed clinician")));
         QTest::keyClick(dialog, Qt::Key_Return);
-        QTRY_COMPARE_WITH_TIMEOUT(b.session.library->practice(0)->size(), std::size_t(1), 20000);
-        const auto log = b.session.library->practice(0)->front();
+        QTRY_COMPARE_WITH_TIMEOUT(b.session.library->practice().of(0)->size(), std::size_t(1), 20000);
+        const auto log = b.session.library->practice().of(0)->front();
         QVERIFY(log.minutes > 7.4 && log.minutes < 8.6 && *log.effort == 6 && log.pain == "left knee");
         int left = 0, right = 0;
         for (const auto& d : log.done) left += d.left, right += d.right;
         QVERIFY(left == right && left > 0);
-        QTRY_COMPARE(page->findChild<QTableWidget*>(QStringLiteral("practiceLog"))->rowCount(), 1);
+        QTRY_COMPARE(rows(page->findChild<QTableView*>(QStringLiteral("practiceLog"))), 1);
         const QString csv = copy_.dir.filePath(QStringLiteral("log.csv")), pdf = copy_.dir.filePath(QStringLiteral("log.pdf"));
         page->log()->write_csv(csv);
         page->log()->write_pdf(pdf);
@@ -368,8 +369,8 @@ private slots:
         Bench b(copy_.demo);
         auto* page = come(b);
         page->keep_plan(QStringLiteral("Tuesday hall"));
-        QTRY_COMPARE_WITH_TIMEOUT(b.session.library->own_forms(Own::plan)->size(), std::size_t(1), 20000);
-        const auto plan = parse_plan(b.session.library->own_forms(Own::plan)->front().body);
+        QTRY_COMPARE_WITH_TIMEOUT(b.session.library->forms().all(Own::plan)->size(), std::size_t(1), 20000);
+        const auto plan = parse_plan(b.session.library->forms().all(Own::plan)->front().body);
         QVERIFY(plan && plan->person.empty() && plan->items.size() == page->plan().items.size());
     }
 };

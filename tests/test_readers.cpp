@@ -3,6 +3,7 @@
 #include "core/review/review.h"
 #include "desk/found.h"
 #include "media/clip.h"
+#include "store/track_blob.h"
 #include "support/synthetic.h"
 #include <cmath>
 #include <csignal>
@@ -159,7 +160,7 @@ private slots:
         {
             auto lib = Library::open(folder);
             QVERIFY(lib.has_value());
-            QVERIFY(lib->add_person({0, "Greta", 1.61, "", 0}).has_value());
+            QVERIFY(lib->people().add({0, "Greta", 1.61, "", 0}).has_value());
         }
         for (int round = 0; round < 3; ++round) {
             int fd[2];
@@ -168,7 +169,7 @@ private slots:
             if (child == 0) {
                 auto lib = Library::open(folder);
                 for (int i = 0; lib; ++i) {
-                    if (!lib->set_setting("n" + std::to_string(round) + "." + std::to_string(i), "kept")) break;
+                    if (!lib->settings().set("n" + std::to_string(round) + "." + std::to_string(i), "kept")) break;
                     if (write(fd[1], &i, sizeof i) != sizeof i) break; // acknowledged
                 }
                 _exit(0);
@@ -184,8 +185,8 @@ private slots:
             auto lib = Library::open(folder);
             QVERIFY(lib.has_value());
             for (int k = 0; k <= last; ++k)
-                QCOMPARE(lib->setting("n" + std::to_string(round) + "." + std::to_string(k)), std::string("kept"));
-            QCOMPARE(lib->people()->front().name, std::string("Greta"));
+                QCOMPARE(lib->settings().get("n" + std::to_string(round) + "." + std::to_string(k)), std::string("kept"));
+            QCOMPARE(lib->people().all()->front().name, std::string("Greta"));
         }
     }
     void tracks() {
@@ -292,8 +293,8 @@ private slots:
         {
             auto lib = Library::open(folder);
             QVERIFY(lib.has_value());
-            QVERIFY(lib->add_person({0, "Ilse", 1.66, "", 0}).has_value());
-            QVERIFY(lib->compact().has_value());
+            QVERIFY(lib->people().add({0, "Ilse", 1.66, "", 0}).has_value());
+            QVERIFY(lib->backups().compact().has_value());
         }
         const std::string good = bytes_of(folder / "library.sqlite");
         int n = 0;
@@ -303,8 +304,8 @@ private slots:
             put(bad / "library.sqlite", bytes);
             auto lib = Library::open(bad);
             if (!lib) continue;
-            (void)lib->people();
-            (void)lib->clips();
+            (void)lib->people().all();
+            (void)lib->clips().all();
         }
     }
     void the_end_of_taking_in_a_clip_is_recorded() {
@@ -313,17 +314,17 @@ private slots:
         QVERIFY(lib.has_value());
         put(path("y.mp4"), "clip");
         Clip c;
-        c.person = *lib->add_person({0, "Noor", 1.7, "", 0});
+        c.person = *lib->people().add({0, "Noor", 1.7, "", 0});
         c.movement = "gaze_at_the_moon";
-        c.id = *lib->add_clip(c, path("y.mp4"));
-        c = *lib->clip(c.id);
+        c.id = *lib->clips().add(c, path("y.mp4"));
+        c = *lib->clips().get(c.id);
         QVERIFY(!c.quality);
         // Stopped: nothing found, and said so.
         auto kept = keep_found(*lib, c, {nullptr, nullptr, {Code::cancelled, ""}, {}});
         QVERIFY(kept.has_value());
-        QCOMPARE(lib->clip(c.id)->state, ClipState::failed);
-        QCOMPARE(lib->clip(c.id)->problem, std::string("cancelled"));
-        QVERIFY(!lib->load_track(c.id));
+        QCOMPARE(lib->clips().get(c.id)->state, ClipState::failed);
+        QCOMPARE(lib->clips().get(c.id)->problem, std::string("cancelled"));
+        QVERIFY(!lib->tracks().load(c.id));
         // Found but not like the movement: points and quality stay.
         sim::TakeOptions o = sim::take_of(1, 1.7);
         o.student.score.repetitions = 1;
@@ -333,10 +334,10 @@ private slots:
         for (std::size_t i = 0; i < t.frames(); i += 4) t.px[i].reset();
         kept = keep_found(*lib, c, {&t, nullptr, {Code::cannot_judge, "no_repetition"}, {}});
         QVERIFY(kept.has_value());
-        QCOMPARE(lib->clip(c.id)->problem, std::string("no_repetition"));
-        QVERIFY(std::abs(lib->clip(c.id)->quality->found - 0.75) < 0.01);
-        QVERIFY(!lib->clip(c.id)->quality->neutral_seen);
-        QCOMPARE(lib->load_track(c.id)->frames(), t.frames());
+        QCOMPARE(lib->clips().get(c.id)->problem, std::string("no_repetition"));
+        QVERIFY(std::abs(lib->clips().get(c.id)->quality->found - 0.75) < 0.01);
+        QVERIFY(!lib->clips().get(c.id)->quality->neutral_seen);
+        QCOMPARE(lib->tracks().load(c.id)->frames(), t.frames());
         // Reviewed: the view it was told to have, and the student's own shoulder width.
         t = test::pixel_track(sim::Take(m, o), 1, 1);
         ReviewOptions ro;
@@ -345,11 +346,11 @@ private slots:
         QVERIFY(review.has_value());
         kept = keep_found(*lib, c, {&t, review->get(), {}, {}});
         QVERIFY(kept.has_value());
-        const auto now = *lib->clip(c.id);
+        const auto now = *lib->clips().get(c.id);
         QCOMPARE(now.state, ClipState::tracked);
         QCOMPARE(now.view, std::string("front"));
         QVERIFY(now.problem.empty() && now.quality->neutral_seen && now.quality->found == 1);
-        QVERIFY(std::abs(lib->people()->front().shoulder_width_m - (*review)->motion.neutral.shoulder_width) < 1e-12);
+        QVERIFY(std::abs(lib->people().all()->front().shoulder_width_m - (*review)->motion.neutral.shoulder_width) < 1e-12);
     }
     void a_library_keeps_what_was_written_and_upgrades_older_ones() {
         const auto folder = path("kept");
@@ -357,27 +358,27 @@ private slots:
         put(path("x.mp4"), "clip");
         {
             auto lib = Library::open(folder);
-            person = *lib->add_person({0, "Wen", 1.58, "stiff shoulders", 0});
+            person = *lib->people().add({0, "Wen", 1.58, "stiff shoulders", 0});
             Clip c;
             c.person = person;
             c.movement = "gaze_at_the_moon";
-            clip = *lib->add_clip(c, path("x.mp4"));
-            QVERIFY(*lib->add_clip(c, path("x.mp4")) != clip); // never over another
-            QVERIFY(lib->save_decision(clip, {"knee_in", "left", Choice::kept, "Look where the toes look.", ""}).has_value());
+            clip = *lib->clips().add(c, path("x.mp4"));
+            QVERIFY(*lib->clips().add(c, path("x.mp4")) != clip); // never over another
+            QVERIFY(lib->decisions().save(clip, {"knee_in", "left", Choice::kept, "Look where the toes look.", ""}).has_value());
             LetterRecord l;
             l.clip = clip;
             l.checks = {"knee_in/left"};
-            QVERIFY(lib->save_letter(l).has_value());
-            QVERIFY(lib->set_setting("place", "Lantern Quay").has_value());
+            QVERIFY(lib->letters().save(l).has_value());
+            QVERIFY(lib->settings().set("place", "Lantern Quay").has_value());
         }
         auto lib = Library::open(folder);
-        QCOMPARE(lib->people()->front().name, std::string("Wen"));
-        QCOMPARE(lib->clips()->size(), std::size_t{2});
-        QCOMPARE(lib->decisions(clip)->front().wording, std::string("Look where the toes look."));
-        QCOMPARE(lib->letters(clip)->front().checks.front(), std::string("knee_in/left"));
-        QCOMPARE(lib->setting("place"), std::string("Lantern Quay"));
-        QVERIFY(!lib->add_person({0, "", 1.7, ""}));
-        QVERIFY(!lib->add_person({0, "Giant", 9, ""}));
+        QCOMPARE(lib->people().all()->front().name, std::string("Wen"));
+        QCOMPARE(lib->clips().all()->size(), std::size_t{2});
+        QCOMPARE(lib->decisions().of(clip)->front().wording, std::string("Look where the toes look."));
+        QCOMPARE(lib->letters().of(clip)->front().checks.front(), std::string("knee_in/left"));
+        QCOMPARE(lib->settings().get("place"), std::string("Lantern Quay"));
+        QVERIFY(!lib->people().add({0, "", 1.7, ""}));
+        QVERIFY(!lib->people().add({0, "Giant", 9, ""}));
         // A library of the first version opens and gains what came later; a newer one is left alone.
         const auto old = path("old");
         std::filesystem::create_directories(old);
@@ -412,15 +413,15 @@ private slots:
             auto upgraded = Library::open(old);
             QVERIFY2(upgraded.has_value(), upgraded ? "" : upgraded.error().context.c_str());
             QVERIFY(std::filesystem::exists(old / "library-version-1.sqlite")); // what it was, beside it
-            const auto renewed = upgraded->load_track(1);
+            const auto renewed = upgraded->tracks().load(1);
             QVERIFY(renewed.has_value());
             QCOMPARE(renewed->model, std::string("full")); // corrections are taken back, so that newer ones apply
             QCOMPARE(renewed->frames(), wide.frames());
             const auto& knee = (*renewed->px[5])[left_knee];
             QVERIFY(std::hypot(knee.x - (*wide.px[5])[left_knee].x, knee.y - (*wide.px[5])[left_knee].y) < 30);
-            QVERIFY(!upgraded->clip(1)->mirrored);
-            QCOMPARE(upgraded->people()->front().name, std::string("Greta"));
-            QCOMPARE(upgraded->decisions(1)->size(), std::size_t{1});
+            QVERIFY(!upgraded->clips().get(1)->mirrored);
+            QCOMPARE(upgraded->people().all()->front().name, std::string("Greta"));
+            QCOMPARE(upgraded->decisions().of(1)->size(), std::size_t{1});
         }
         sqlite3_open((old / "library.sqlite").string().c_str(), &db);
         sqlite3_exec(db, "PRAGMA user_version=99", nullptr, nullptr, nullptr);

@@ -4,6 +4,7 @@
 #include "core/practice/log.h"
 #include "store/bundle.h"
 #include "store/reminder.h"
+#include "store/track_blob.h"
 #include <clocale>
 #include <cmath>
 #include <csignal>
@@ -42,12 +43,12 @@ struct Filled {
         p.name = "Ana Okafor";
         p.stature_m = 1.62;
         p.notes = "left hip; \"slowly\"";
-        ana = *lib.add_person(p);
+        ana = *lib.people().add(p);
         p.name = "Bo Lind";
         p.stature_m = 1.80;
-        bo = *lib.add_person(p);
-        (void)lib.set_height(ana, "2026-10-01", 1.61);
-        (void)lib.set_facts(
+        bo = *lib.people().add(p);
+        (void)lib.people().set_height(ana, "2026-10-01", 1.61);
+        (void)lib.people().set_facts(
             ana, {"A.", "climb stairs", "2026-09-01: kept at home", "de", "ana@example.org", "in", 3, {{"walk", "Short step", "p2"}}});
         old_clip = clip(ana, "walk", "2026-10-01");
         new_clip = clip(ana, "walk", "2026-11-20");
@@ -58,11 +59,11 @@ struct Filled {
         a.high = 35;
         a.reason = "a stiff hip, agreed";
         a.from_day = "2026-10-01";
-        (void)lib.save_agreement(a);
-        (void)lib.decide(old_clip, {"toe_out.high", "left", Choice::kept, "Turn your left toes in a little.", "note"});
-        (void)lib.save_seen({0, old_clip, 2.5, 3, "left", true, "Let the arm hang."});
-        (void)lib.set_condition(old_clip, {"left knee", 4});
-        (void)lib.keep_figures(old_clip, {figure("toe_out", "left", 31)});
+        (void)lib.decisions().save_agreement(a);
+        (void)lib.decisions().decide(old_clip, {"toe_out.high", "left", Choice::kept, "Turn your left toes in a little.", "note"});
+        (void)lib.decisions().save_seen({0, old_clip, 2.5, 3, "left", true, "Let the arm hang."});
+        (void)lib.records().set_condition(old_clip, {"left knee", 4});
+        (void)lib.records().keep_figures(old_clip, {figure("toe_out", "left", 31)});
         send(old_clip, "2026-10-03", {"toe_out.high/left"}, "2026-10-17");
     }
     std::int64_t clip(std::int64_t person, const char* movement, const char* day) {
@@ -73,7 +74,7 @@ struct Filled {
         c.filmed_on = c.arrived_on = day;
         c.state = ClipState::tracked;
         c.named = std::string(day) + ".mp4";
-        const auto id = *lib.add_clip_record(c);
+        const auto id = *lib.clips().add_record(c);
         Track t;
         t.width = 640, t.height = 480;
         for (int i = 0; i < 5; ++i) {
@@ -82,7 +83,7 @@ struct Filled {
             for (auto& x : b) x = {100.5 + i, 50.25, 0.9};
             t.px.push_back(b);
         }
-        (void)lib.save_track(id, t);
+        (void)lib.tracks().save(id, t);
         return id;
     }
     static KeptFigure figure(const char* check, const char* side, double value) {
@@ -99,12 +100,12 @@ struct Filled {
         l.opening = "Dear {name}";
         l.review_on = review_on;
         l.with["toe_out.high/left"] = {"Foot alone", "A compass needle.", {"walk", 2, 3, 20}};
-        (void)lib.save_letter(l);
+        (void)lib.letters().save(l);
         SentLetter s;
-        const auto c = *lib.clip(clip);
+        const auto c = *lib.clips().get(clip);
         s.person = c.person, s.clip = clip, s.sent_at = std::string(day) + "T19:00:00", s.kind = "pdf", s.name = "letter.pdf";
         s.body = R"({"items":[]})", s.file = std::string("%PDF-1.4\0binary", 15);
-        (void)lib.keep_sent(s);
+        (void)lib.letters().keep_sent(s);
     }
 };
 
@@ -143,72 +144,72 @@ private slots:
     void a_letter_stays_what_went_out() {
         Filled f;
         // The next clip of the same movement is told what was asked, in its words.
-        auto asked = *f.lib.asked_before(f.new_clip);
+        auto asked = *f.lib.records().asked_before(f.new_clip);
         QCOMPARE(asked.size(), std::size_t(1));
         QCOMPARE(asked[0].words, std::string("Turn your left toes in a little."));
         // The draft is changed afterwards: it is not what was sent.
-        LetterRecord l = f.lib.letters(f.old_clip)->front();
+        LetterRecord l = f.lib.letters().of(f.old_clip)->front();
         QCOMPARE(l.sent_on, std::string("2026-10-03"));
         QCOMPARE(l.with.at("toe_out.high/left").homework.a_side, 3);
         QCOMPARE(l.with.at("toe_out.high/left").homework.hold_s, 20.0);
         l.checks = {"another/right"};
-        QVERIFY(f.lib.save_letter(l));
-        QCOMPARE(f.lib.asked_before(f.new_clip)->at(0).key, std::string("toe_out.high/left"));
-        QCOMPARE(f.lib.letters(f.old_clip)->front().sent_on, std::string("2026-10-03"));
-        QCOMPARE(f.lib.said_before(f.ana, "walk", "toe_out.high/left")->times, 1);
-        QCOMPARE(f.lib.said_before(f.ana, "walk", "another/right")->times, 0);
+        QVERIFY(f.lib.letters().save(l));
+        QCOMPARE(f.lib.records().asked_before(f.new_clip)->at(0).key, std::string("toe_out.high/left"));
+        QCOMPARE(f.lib.letters().of(f.old_clip)->front().sent_on, std::string("2026-10-03"));
+        QCOMPARE(f.lib.letters().said_before(f.ana, "walk", "toe_out.high/left")->times, 1);
+        QCOMPARE(f.lib.letters().said_before(f.ana, "walk", "another/right")->times, 0);
         f.send(f.new_clip, "2026-11-21", {"toe_out.high/left"});
-        const auto said = *f.lib.said_before(f.ana, "walk", "toe_out.high/left");
+        const auto said = *f.lib.letters().said_before(f.ana, "walk", "toe_out.high/left");
         QVERIFY(said.times == 2 && said.first == "2026-10-03" && said.last == "2026-11-21");
     }
 
     void states_of_a_letter() {
         Filled f;
         const auto line = [&](std::int64_t clip) {
-            for (const auto& l : must(f.lib.letter_lines()))
+            for (const auto& l : must(f.lib.letters().lines()))
                 if (l.clip == clip) return l;
             return LetterLine{};
         };
         QCOMPARE(line(f.old_clip).state, LetterState::written);
         QCOMPARE(line(f.old_clip).alias, std::string("A."));
-        QVERIFY(f.lib.set_sent(f.old_clip, "2026-10-04", "mail"));
+        QVERIFY(f.lib.letters().set_sent(f.old_clip, "2026-10-04", "mail"));
         QCOMPARE(line(f.old_clip).state, LetterState::sent);
-        QVERIFY(f.lib.set_answered(f.old_clip, "2026-10-06", "Thank you"));
+        QVERIFY(f.lib.letters().set_answered(f.old_clip, "2026-10-06", "Thank you"));
         QCOMPARE(line(f.old_clip).state, LetterState::answered);
-        QVERIFY(f.lib.set_answered(f.old_clip, "", ""));
-        QVERIFY(f.lib.set_sent(f.old_clip, "", ""));
+        QVERIFY(f.lib.letters().set_answered(f.old_clip, "", ""));
+        QVERIFY(f.lib.letters().set_sent(f.old_clip, "", ""));
         QCOMPARE(line(f.old_clip).state, LetterState::written);
         QCOMPARE(line(f.old_clip).newer_clip_on, std::string("2026-11-20"));
     }
 
     void who_waits_and_what_is_due() {
         Filled f;
-        auto waiting = *f.lib.waiting();
+        auto waiting = *f.lib.letters().waiting();
         QCOMPARE(waiting.size(), std::size_t(2)); // the longest first
         QVERIFY(waiting[0].clip == f.other && waiting[1].clip == f.new_clip);
         QCOMPARE(waiting[1].asked, std::vector<std::string>{"toe_out.high/left"});
         QCOMPARE(waiting[1].asked_on, std::string("2026-10-03"));
         f.send(f.new_clip, "2026-11-21", {}, "2026-11-25");
-        QCOMPARE(f.lib.waiting()->size(), std::size_t(1));
+        QCOMPARE(f.lib.letters().waiting()->size(), std::size_t(1));
         // A clip done without a letter waits no more, and asks for nothing.
         LetterRecord none;
         none.clip = f.other;
-        QVERIFY(f.lib.save_letter(none) && f.lib.set_sent(f.other, "2026-11-21", "none"));
-        QVERIFY(f.lib.waiting()->empty());
-        QCOMPARE(f.lib.letter_lines(f.bo)->size(), std::size_t(0));
+        QVERIFY(f.lib.letters().save(none) && f.lib.letters().set_sent(f.other, "2026-11-21", "none"));
+        QVERIFY(f.lib.letters().waiting()->empty());
+        QCOMPARE(f.lib.letters().lines(f.bo)->size(), std::size_t(0));
         // Due is what was to be looked at by then, unless a newer clip came.
-        QVERIFY(f.lib.due("2026-11-24")->empty());
-        const auto due = *f.lib.due("2026-11-25");
+        QVERIFY(f.lib.letters().due("2026-11-24")->empty());
+        const auto due = *f.lib.letters().due("2026-11-25");
         QCOMPARE(due.size(), std::size_t(1));
         QCOMPARE(due[0].clip, f.new_clip);
         f.clip(f.ana, "walk", "2026-11-26");
-        QVERIFY(f.lib.due("2026-12-24")->empty());
+        QVERIFY(f.lib.letters().due("2026-12-24")->empty());
     }
 
     void own_words_are_offered_for_the_same_thing() {
         Filled f;
         const auto keep = [&](const char* check, const char* direction, const char* role, const char* language, const char* words) {
-            return f.lib.keep_phrase({0, check, direction, role, language, words, 0, "2026-11-01"});
+            return f.lib.letters().keep_phrase({0, check, direction, role, language, words, 0, "2026-11-01"});
         };
         QVERIFY(keep("toe_out", "high", "shift", "en", "Toes a little in."));
         QVERIFY(keep("toe_out", "high", "", "en", "As on rails."));
@@ -216,14 +217,14 @@ private slots:
         QVERIFY(keep("toe_out", "low", "", "en", "Open a little."));
         QVERIFY(keep("toe_out", "high", "", "de", "Wie auf Schienen."));
         QVERIFY(!keep("toe_out", "high", "", "en", ""));
-        const auto offered = *f.lib.phrases("toe_out", "high", "shift", "en");
+        const auto offered = *f.lib.letters().phrases("toe_out", "high", "shift", "en");
         QCOMPARE(offered.size(), std::size_t(2));
         QCOMPARE(offered[0].words, std::string("Toes a little in."));
         QCOMPARE(offered[1].used, 2);
-        QCOMPARE(f.lib.phrases("toe_out", "high", "land", "en")->front().words, std::string("As on rails."));
-        QCOMPARE(f.lib.phrases()->size(), std::size_t(4));
-        QVERIFY(f.lib.drop_phrase(offered[0].id));
-        QCOMPARE(f.lib.phrases("toe_out", "high", "shift", "en")->size(), std::size_t(1));
+        QCOMPARE(f.lib.letters().phrases("toe_out", "high", "land", "en")->front().words, std::string("As on rails."));
+        QCOMPARE(f.lib.letters().phrases()->size(), std::size_t(4));
+        QVERIFY(f.lib.letters().drop_phrase(offered[0].id));
+        QCOMPARE(f.lib.letters().phrases("toe_out", "high", "shift", "en")->size(), std::size_t(1));
     }
 
     void practice_is_kept_by_day_and_week() {
@@ -237,22 +238,23 @@ private slots:
         log.felt = "light, \"long\"";
         log.pain = "knee";
         log.done = {{"walk", "tai chi", 3, 3, 240}, {"bow", "qigong", 3, 2, 100}};
-        const auto id = f.lib.keep_practice(log);
+        const auto id = f.lib.practice().keep(log);
         QVERIFY(id);
         log.effort = 11;
-        QVERIFY(!f.lib.keep_practice(log));
+        QVERIFY(!f.lib.practice().keep(log));
         log.effort = 5, log.minutes = std::nan("");
-        QVERIFY(!f.lib.keep_practice(log));
-        auto back = f.lib.practice(f.ana)->front();
+        QVERIFY(!f.lib.practice().keep(log));
+        auto back = f.lib.practice().of(f.ana)->front();
         QVERIFY(back.done.size() == 2 && back.done[1].right == 2 && back.felt == "light, \"long\"" && *back.effort == 6);
         back.minutes = 21;
-        QCOMPARE(*f.lib.keep_practice(back), *id);
-        QCOMPARE(f.lib.practice(f.ana)->size(), std::size_t(1));
-        QVERIFY(f.lib.practice(f.bo)->empty());
+        QCOMPARE(*f.lib.practice().keep(back), *id);
+        QCOMPARE(f.lib.practice().of(f.ana)->size(), std::size_t(1));
+        QVERIFY(f.lib.practice().of(f.bo)->empty());
         bool there = false;
-        for (const auto& l : must(f.lib.record(f.ana))) there = there || (l.what == RecordLine::What::practice && l.day == "2026-11-19");
+        for (const auto& l : must(f.lib.records().lines(f.ana)))
+            there = there || (l.what == RecordLine::What::practice && l.day == "2026-11-19");
         QVERIFY(there);
-        QVERIFY(f.lib.drop_practice(*id) && f.lib.practice(f.ana)->empty());
+        QVERIFY(f.lib.practice().drop(*id) && f.lib.practice().of(f.ana)->empty());
         // Weeks by hand: 19 November 2026 is a Thursday, 16 November its Monday.
         const std::vector<DoneDay> days{{"2026-11-19", 20, {{"tai chi", 3, 3, 300}, {"qigong", 4, 2, 300}}},
                                         {"2026-11-22", 10, {}},
@@ -271,7 +273,7 @@ private slots:
         Filled f;
         PracticeLog log;
         log.person = f.ana, log.day = "2026-11-19", log.minutes = 20, log.done = {{"walk", "tai chi", 3, 3, 240}};
-        QVERIFY(f.lib.keep_practice(log));
+        QVERIFY(f.lib.practice().keep(log));
         const fs::path file = fs::path(f.dir.path().toStdString()) / "ana.zip";
         BundleOptions o;
         o.texts = {{"record.csv", "day,what\r\n"}};
@@ -300,29 +302,29 @@ private slots:
         Library fresh = *Library::open(fs::path(f.dir.path().toStdString()) / "fresh");
         const auto id = read_bundle(fresh, file);
         QVERIFY2(id, id ? "" : id.error().context.c_str());
-        QCOMPARE(fresh.people()->front().name, std::string("Ana Okafor"));
-        QCOMPARE(*fresh.height_at(*id, "2026-09-01"), 1.62);
-        QCOMPARE(*fresh.height_at(*id, "2026-10-02"), 1.61);
-        const auto facts = *fresh.facts(*id);
+        QCOMPARE(fresh.people().all()->front().name, std::string("Ana Okafor"));
+        QCOMPARE(*fresh.people().height_at(*id, "2026-09-01"), 1.62);
+        QCOMPARE(*fresh.people().height_at(*id, "2026-10-02"), 1.61);
+        const auto facts = *fresh.people().facts(*id);
         QVERIFY(facts.language == "de" && facts.email == "ana@example.org" && facts.taught.at(0).up_to == "p2");
         QVERIFY(facts.lengths == "in" && facts.balance_step == 3);
-        const auto clips = *fresh.clips();
+        const auto clips = *fresh.clips().all();
         QCOMPARE(clips.size(), std::size_t(2));
         const auto first = clips.back(); // of 1 October
         QCOMPARE(first.filmed_on, std::string("2026-10-01"));
-        QCOMPARE(pack_track(*fresh.load_track(first.id)), pack_track(*f.lib.load_track(f.old_clip)));
-        QCOMPARE(fresh.decisions(first.id)->at(0).wording, std::string("Turn your left toes in a little."));
-        QCOMPARE(fresh.seen_in(first.id)->at(0).words, std::string("Let the arm hang."));
-        QCOMPARE(*fresh.condition(first.id)->energy, 4);
-        QCOMPARE(fresh.figures(*id)->at(0).value, 31.0);
-        QCOMPARE(fresh.figures(*id)->at(0).version, std::string("Short step"));
-        QCOMPARE(fresh.agreements(*id)->at(0).reason, std::string("a stiff hip, agreed"));
-        QCOMPARE(*fresh.sent_file(fresh.sent(*id)->at(0).id), std::string("%PDF-1.4\0binary", 15));
-        QCOMPARE(fresh.practice(*id)->at(0).done.at(0).left, 3);
+        QCOMPARE(pack_track(*fresh.tracks().load(first.id)), pack_track(*f.lib.tracks().load(f.old_clip)));
+        QCOMPARE(fresh.decisions().of(first.id)->at(0).wording, std::string("Turn your left toes in a little."));
+        QCOMPARE(fresh.decisions().seen_in(first.id)->at(0).words, std::string("Let the arm hang."));
+        QCOMPARE(*fresh.records().condition(first.id)->energy, 4);
+        QCOMPARE(fresh.records().figures(*id)->at(0).value, 31.0);
+        QCOMPARE(fresh.records().figures(*id)->at(0).version, std::string("Short step"));
+        QCOMPARE(fresh.decisions().agreements(*id)->at(0).reason, std::string("a stiff hip, agreed"));
+        QCOMPARE(*fresh.letters().sent_file(fresh.letters().sent(*id)->at(0).id), std::string("%PDF-1.4\0binary", 15));
+        QCOMPARE(fresh.practice().of(*id)->at(0).done.at(0).left, 3);
         const auto again = read_bundle(f.lib, file);
         QVERIFY(again && *again != f.ana);
         std::set<std::string> names;
-        for (const auto& p : must(f.lib.people())) names.insert(p.name);
+        for (const auto& p : must(f.lib.people().all())) names.insert(p.name);
         QCOMPARE(names, (std::set<std::string>{"Ana Okafor", "Ana Okafor (2)", "Bo Lind"}));
     }
 
@@ -336,9 +338,9 @@ private slots:
         m.clip = f.other; // of somebody else: not in the bundle
         own.moments.push_back(m);
         own.depth = Comfort{0.2, f.old_clip};
-        QVERIFY(f.lib.keep_figures(f.old_clip, {}));
-        QVERIFY(f.lib.set_neutral(f.ana, own));
-        QVERIFY2(!f.lib.without_figures(f.ana)->empty(), "figures that were held against something else are made anew");
+        QVERIFY(f.lib.records().keep_figures(f.old_clip, {}));
+        QVERIFY(f.lib.people().set_neutral(f.ana, own));
+        QVERIFY2(!f.lib.records().without_figures(f.ana)->empty(), "figures that were held against something else are made anew");
         const auto file = fs::path(f.dir.path().toStdString()) / "own.zip";
         QVERIFY(write_bundle(f.lib, f.ana, file, {}, {}));
         QTemporaryDir there;
@@ -347,34 +349,34 @@ private slots:
         Person p;
         p.name = "Somebody";
         Clip c;
-        c.person = *lib.add_person(p);
+        c.person = *lib.people().add(p);
         c.movement = "walk";
-        for (int k = 0; k < 5; ++k) QVERIFY(lib.add_clip_record(c));
+        for (int k = 0; k < 5; ++k) QVERIFY(lib.clips().add_record(c));
         const auto id = read_bundle(lib, file, {});
         QVERIFY(id);
-        const auto got = must(lib.neutral(*id));
+        const auto got = must(lib.people().neutral(*id));
         QCOMPARE(got.moments.size(), std::size_t{2});
-        QCOMPARE(must(lib.clip(got.moments[0].clip)).filmed_on, std::string("2026-11-20"));
+        QCOMPARE(must(lib.clips().get(got.moments[0].clip)).filmed_on, std::string("2026-11-20"));
         QCOMPARE(got.moments[1].clip, std::int64_t{0});
-        QCOMPARE(must(lib.clip(got.depth->clip)).filmed_on, std::string("2026-10-01"));
+        QCOMPARE(must(lib.clips().get(got.depth->clip)).filmed_on, std::string("2026-10-01"));
         QVERIFY(std::abs(got.moments[0].figures.of(OwnPart::head)->value - 0.02) < 1e-12);
-        QVERIFY2(!lib.set_neutral(999, own), "nobody");
+        QVERIFY2(!lib.people().set_neutral(999, own), "nobody");
         own.depth->value = 7;
-        QVERIFY2(!lib.set_neutral(f.ana, own), "no body sinks so far");
+        QVERIFY2(!lib.people().set_neutral(f.ana, own), "no body sinks so far");
     }
 
     void an_id_is_never_used_again() {
         Filled f;
-        Clip c = must(f.lib.clip(f.new_clip));
-        const auto last = *f.lib.add_clip_record(c);
-        QVERIFY(f.lib.delete_clip(last));
-        const auto next = *f.lib.add_clip_record(c);
+        Clip c = must(f.lib.clips().get(f.new_clip));
+        const auto last = *f.lib.clips().add_record(c);
+        QVERIFY(f.lib.clips().remove(last));
+        const auto next = *f.lib.clips().add_record(c);
         QVERIFY(next > last);
         Person p;
         p.name = "Cara";
-        const auto cara = *f.lib.add_person(p);
-        QVERIFY(f.lib.erase_person(cara));
-        QVERIFY(*f.lib.add_person(p) > cara);
+        const auto cara = *f.lib.people().add(p);
+        QVERIFY(f.lib.people().erase(cara));
+        QVERIFY(*f.lib.people().add(p) > cara);
     }
 
     void a_bundle_with_films_brings_them() {
@@ -383,15 +385,15 @@ private slots:
         QVERIFY(write_whole(folder / "take.mp4", std::string(300000, 'x')));
         Clip c;
         c.person = f.bo, c.movement = "bow", c.filmed_on = c.arrived_on = "2026-11-01", c.state = ClipState::tracked;
-        QVERIFY(f.lib.add_clip(c, folder / "take.mp4"));
+        QVERIFY(f.lib.clips().add(c, folder / "take.mp4"));
         BundleOptions o;
         o.films = true;
         QVERIFY(write_bundle(f.lib, f.bo, folder / "bo.zip", o));
         Library fresh = *Library::open(folder / "fresh");
         QVERIFY(read_bundle(fresh, folder / "bo.zip"));
         int films = 0;
-        for (const auto& k : must(fresh.clips()))
-            if (fresh.has_file(k)) films += fs::file_size(fresh.path_of(k)) == 300000 ? 1 : 100;
+        for (const auto& k : must(fresh.clips().all()))
+            if (fresh.clips().has_file(k)) films += fs::file_size(fresh.clips().path_of(k)) == 300000 ? 1 : 100;
         QCOMPARE(films, 1);
         for (const auto& e : fs::directory_iterator(folder / "fresh")) QVERIFY(!e.path().filename().string().starts_with("bundle-"));
     }
@@ -402,7 +404,7 @@ private slots:
         QVERIFY(write_whole(folder / "take.mp4", std::string(30U << 20U, 'x')));
         Clip c;
         c.person = f.bo, c.movement = "bow", c.filmed_on = c.arrived_on = "2026-11-01", c.state = ClipState::tracked;
-        QVERIFY(f.lib.add_clip(c, folder / "take.mp4"));
+        QVERIFY(f.lib.clips().add(c, folder / "take.mp4"));
         BundleOptions o;
         o.films = true;
         QVERIFY(write_bundle(f.lib, f.bo, folder / "bo.zip", o));
@@ -429,7 +431,7 @@ private slots:
             Library fresh = *Library::open(folder / "often");
             const auto r = read_bundle(fresh, folder / "often.zip");
             QVERIFY(!r);
-            QVERIFY(fresh.people()->empty());
+            QVERIFY(fresh.people().all()->empty());
             QCOMPARE(left(folder / "often"), 0);
         }
         // What is refused after its films were written leaves none of them.
@@ -440,7 +442,7 @@ private slots:
         {
             Library fresh = *Library::open(folder / "wrong");
             QVERIFY(!read_bundle(fresh, folder / "wrong.zip"));
-            QVERIFY(fresh.people()->empty());
+            QVERIFY(fresh.people().all()->empty());
             QCOMPARE(left(folder / "wrong"), 0);
         }
         // Killed at any moment: whole, or nothing after the next start.
@@ -462,7 +464,7 @@ private slots:
             ::waitpid(child, &status, 0);
             const auto lib = Library::open(to);
             QVERIFY(lib);
-            const bool whole = !lib->people()->empty();
+            const bool whole = !lib->people().all()->empty();
             in_the_middle += whole ? 0 : 1;
             QCOMPARE(left(to), whole ? 1 : 0);
         }
@@ -479,7 +481,7 @@ private slots:
         const auto refused = [&](const std::vector<std::pair<std::string, std::string>>& entries, const char* what) {
             zip_of(folder / "bad.zip", entries);
             const auto id = read_bundle(fresh, folder / "bad.zip");
-            const bool nothing = fresh.people()->empty() && fresh.clips()->empty();
+            const bool nothing = fresh.people().all()->empty() && fresh.clips().all()->empty();
             if (id || !nothing) qWarning("%s was taken in, or left something", what);
             return !id && nothing;
         };
@@ -592,7 +594,7 @@ private slots:
         Filled f;
         const auto find = [&](const ClipQuery& q) {
             std::vector<std::int64_t> ids;
-            for (const auto& c : must(f.lib.find_clips(q))) ids.push_back(c.id);
+            for (const auto& c : must(f.lib.clips().find(q))) ids.push_back(c.id);
             return ids;
         };
         using Ids = std::vector<std::int64_t>;
@@ -611,9 +613,9 @@ private slots:
         ClipQuery newest;
         newest.most = 1;
         QCOMPARE(find(newest), (Ids{f.new_clip}));
-        QVERIFY(f.lib.set_clip_state(f.old_clip, ClipState::asked, ""));
+        QVERIFY(f.lib.clips().set_state(f.old_clip, ClipState::asked, ""));
         QCOMPARE(find(newest), (Ids{f.new_clip, f.old_clip})); // what is asked about is never left out
-        QCOMPARE(f.lib.count_clips(), std::int64_t(3));
+        QCOMPARE(f.lib.clips().count(), std::int64_t(3));
     }
 };
 

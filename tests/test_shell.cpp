@@ -1,11 +1,13 @@
 // Drives the frame of the window: keys, menus, themes, languages, settings, help, empty places, drops, search.
 #include "core/files.h"
 #include "core/ground/derive.h"
+#include "support/table.h"
 #include "support/window_bench.h"
 #include "ui/shell/open_library.h"
 #include "ui/text/data_words.h"
 #include <map>
 #include <mutex>
+#include <QAbstractItemModelTester>
 #include <QAbstractItemView>
 #include <QAccessible>
 #include <QApplication>
@@ -30,7 +32,7 @@
 #include <QScrollArea>
 #include <QSettings>
 #include <QSignalSpy>
-#include <QTableWidget>
+#include <QTableView>
 #include <QTabWidget>
 #include <QTemporaryDir>
 #include <QTest>
@@ -154,13 +156,13 @@ private slots:
         QSignalSpy decided(page, &ui::ReviewPage::decided);
         QTest::mouseClick(page->findChild<QToolButton*>(QStringLiteral("setAside")), Qt::LeftButton);
         QTRY_COMPARE(decided.count(), 1);
-        const auto before = b.session.library->decisions(2)->size();
+        const auto before = b.session.library->decisions().of(2)->size();
         QTest::keyClick(b.window->focusWidget(), Qt::Key_Space);
         auto* play = page->findChild<QToolButton*>(QStringLiteral("play"));
         QVERIFY(play->isChecked());
         QTest::keyClick(b.window->focusWidget(), Qt::Key_Space);
         QVERIFY(!play->isChecked());
-        QCOMPARE(b.session.library->decisions(2)->size(), before);
+        QCOMPARE(b.session.library->decisions().of(2)->size(), before);
         // Reached by Tab, a button is pressed by space.
         play->setFocus(Qt::TabFocusReason);
         QTest::keyClick(play, Qt::Key_Space);
@@ -214,7 +216,7 @@ private slots:
             QVERIFY(library.has_value());
             Person p;
             p.name = name;
-            QVERIFY(library->add_person(p).has_value());
+            QVERIFY(library->people().add(p).has_value());
         }
         Bench b(copy.demo);
         b.window->show_place(b.window->place(QStringLiteral("people")));
@@ -234,7 +236,7 @@ private slots:
         QTest::keyClick(b.window.get(), Qt::Key_F1);
         QTRY_VERIFY(b.window->findChild<QDialog*>(QStringLiteral("shortcutSheet")));
         auto* sheet = b.window->findChild<QDialog*>(QStringLiteral("shortcutSheet"));
-        auto* table = sheet->findChild<QTableWidget*>(QStringLiteral("shortcuts"));
+        auto* table = sheet->findChild<QTableView*>(QStringLiteral("shortcuts"));
         int with_keys = 0;
         QSet<QString> seen;
         for (const auto& r : b.window->actions_table().rows()) {
@@ -249,9 +251,9 @@ private slots:
             for (auto* object : r.action->associatedObjects()) in_menu = in_menu || qobject_cast<QMenu*>(object);
             QVERIFY2(in_menu, qPrintable(r.action->text()));
         }
-        QCOMPARE(table->rowCount(), with_keys);
+        QCOMPARE(rows(table), with_keys);
         sheet->findChild<QLineEdit*>(QStringLiteral("shortcutSearch"))->setText(QStringLiteral("phase"));
-        QCOMPARE(table->rowCount(), 2);
+        QCOMPARE(rows(table), 2);
         sheet->close();
     }
     void pictures_come_closer_and_go_back() {
@@ -347,7 +349,7 @@ private slots:
         QTRY_VERIFY(b.session.settings.mirrored);
         QTRY_VERIFY_WITH_TIMEOUT(b.window->review()->state().open && b.window->review()->state().frame == frame, 30000);
         QVERIFY(b.window->review()->isVisible());
-        QTRY_COMPARE(b.session.library->setting("signed_by"), std::string("M. Oduya"));
+        QTRY_COMPARE(b.session.library->settings().get("signed_by"), std::string("M. Oduya"));
         QVERIFY(b.window->arrivals()->findChild<QDoubleSpinBox*>(QStringLiteral("height"))->suffix().contains(QLatin1String("in")));
         QCOMPARE(b.session.theme.font(10).pointSizeF(), 12.0);
         // Widths are a length in inches now: the shoulder width of this student times the figure.
@@ -369,7 +371,7 @@ private slots:
         QCOMPARE(read.text_percent, 120);
         QCOMPARE(read.width, ui::Units::Width::length);
         QCOMPARE(read.model, ui::BodyModel::lite);
-        QVERIFY(b.session.library->set_setting("signed_by", "Maren Oduya").has_value());
+        QVERIFY(b.session.library->settings().set("signed_by", "Maren Oduya").has_value());
     }
     void settings_that_were_spoiled_are_the_usual_ones() {
         QSettings wrong(copy_.dir.filePath(QStringLiteral("wrong.ini")), QSettings::IniFormat);
@@ -564,27 +566,62 @@ private slots:
         QVERIFY(test::says(*b.window, QStringLiteral("b.mp4: This file cannot be read")));
         QVERIFY(test::says(*b.window, QStringLiteral("1 clip there already.")) ||
                 test::says(*b.window, QStringLiteral("1 clip taken in.")));
-        const auto clips = b.session.library->clips();
+        const auto clips = b.session.library->clips().all();
         for (const auto& c : *clips)
-            if (c.person == 0) QVERIFY(b.session.library->delete_clip(c.id).has_value());
+            if (c.person == 0) QVERIFY(b.session.library->clips().remove(c.id).has_value());
     }
     void clips_are_found_by_student_movement_date_and_state() {
         Bench b(copy_.demo);
         auto* page = b.window->arrivals();
-        auto* table = page->findChild<QTableWidget*>(QStringLiteral("clips"));
-        QTRY_COMPARE_WITH_TIMEOUT(table->rowCount(), 15, 20000);
+        auto* table = page->findChild<QTableView*>(QStringLiteral("clips"));
+        QTRY_COMPARE_WITH_TIMEOUT(rows(table), 15, 20000);
         auto* search = page->findChild<QLineEdit*>(QStringLiteral("search"));
         auto found = [&](const char* words) {
             search->setText(QLatin1String(words));
-            int n = 0;
-            for (int r = 0; r < table->rowCount(); ++r) n += table->isRowHidden(r) ? 0 : 1;
-            return n;
+            return rows(table);
         };
         QCOMPARE(found("ilse"), 4);
         QCOMPARE(found("clouds greta"), 1);
         QCOMPARE(found("nov 2026"), 10);
         QCOMPARE(found("no such thing"), 0);
         QCOMPARE(found(""), 15);
+    }
+    void tables_show_their_values_and_find_words() {
+        struct Row {
+            QString name;
+            int count = 0;
+        };
+        ui::RowsModel<Row> model({{QStringLiteral("Name"), [](const Row& r) { return r.name; }},
+                                  {QStringLiteral("Count"), [](const Row& r) { return QString::number(r.count); },
+                                   [](const Row& r) { return r.count > 5 ? QColor(Qt::red) : QColor(); }}});
+        const QAbstractItemModelTester tester(&model, QAbstractItemModelTester::FailureReportingMode::QtTest);
+        ui::WordsFilter found;
+        found.setSourceModel(&model);
+        const QAbstractItemModelTester filtered(&found, QAbstractItemModelTester::FailureReportingMode::QtTest);
+        std::unique_ptr<QTableView> table(ui::table_of(&found, QStringLiteral("t"), QStringLiteral("T"), {0}));
+        QSignalSpy reset(&model, &QAbstractItemModel::modelReset), changed(&model, &QAbstractItemModel::dataChanged);
+        model.set_rows({{QStringLiteral("<b>Ada</b>"), 3}, {QStringLiteral("Bo"), 9}});
+        QCOMPARE(reset.count(), 1);
+        QCOMPARE(cell(table.get(), 0, 0), QStringLiteral("<b>Ada</b>"));
+        QCOMPARE(model.index(0, 0).data(Qt::ToolTipRole).toString(), QStringLiteral("&lt;b&gt;Ada&lt;/b&gt;"));
+        QVERIFY(!model.index(0, 1).data(Qt::ForegroundRole).isValid());
+        QCOMPARE(model.index(1, 1).data(Qt::ForegroundRole).value<QBrush>().color(), QColor(Qt::red));
+        QCOMPARE(model.headerData(1, Qt::Horizontal, Qt::DisplayRole).toString(), QStringLiteral("Count"));
+        table->selectRow(1);
+        model.set_rows({{QStringLiteral("Ada"), 3}, {QStringLiteral("Bo"), 4}}); // as many: the choice stays
+        QCOMPARE(changed.count(), 1);
+        QCOMPARE(table->currentIndex().row(), 1);
+        found.look_for(QStringLiteral(" bo  4 "));
+        QCOMPARE(rows(table.get()), 1);
+        QCOMPARE(cell(table.get(), 0, 0), QStringLiteral("Bo"));
+        QCOMPARE(model.at(found.mapToSource(found.index(0, 0)))->count, 4);
+        found.look_for(QStringLiteral("bo 3"));
+        QCOMPARE(rows(table.get()), 0);
+        QVERIFY(!model.at(found.mapToSource(found.index(0, 0))));
+        model.set_rows({});
+        found.look_for({});
+        QCOMPARE(rows(table.get()), 0);
+        QVERIFY(!model.at(model.index(0, 0)));
     }
     void a_newer_library_says_that_it_is_only_read() {
         const auto folder = std::filesystem::path(copy_.dir.filePath(QStringLiteral("newer")).toStdString());
@@ -599,7 +636,7 @@ private slots:
         for (const auto* l : b.window->findChildren<QLabel*>())
             said = said || (l->isVisible() && l->text().contains(QStringLiteral("for reading only")));
         QVERIFY(said);
-        QTRY_COMPARE_WITH_TIMEOUT(b.window->arrivals()->findChild<QTableWidget*>(QStringLiteral("clips"))->rowCount(), 15, 20000);
+        QTRY_COMPARE_WITH_TIMEOUT(rows(b.window->arrivals()->findChild<QTableView*>(QStringLiteral("clips"))), 15, 20000);
     }
     void nothing_is_clipped() {
         Bench b(copy_.demo);

@@ -121,45 +121,45 @@ private slots:
         std::int64_t person = 0, clip = 0;
         {
             auto lib = *Library::open(folder);
-            person = *lib.add_person({0, "Odile Farrow", 1.64, ""});
+            person = *lib.people().add({0, "Odile Farrow", 1.64, ""});
             Clip c;
             c.person = person, c.movement = "m", c.filmed_on = "2026-10-01", c.state = ClipState::reviewed;
             const auto film = std::filesystem::path(dir.filePath(QStringLiteral("a.mp4")).toStdString());
             QFile f(QString::fromStdString(film.string()));
             QVERIFY(f.open(QIODevice::WriteOnly) && f.write("not a film") > 0);
             f.close();
-            clip = *lib.add_clip(c, film);
-            QVERIFY(lib.set_clip_state(clip, ClipState::reviewed, ""));
-            QCOMPARE(lib.without_figures(person)->size(), std::size_t{1});
-            QVERIFY(lib.keep_figures(clip, {point("", 18), point("", 18)})); // the same one twice is one
-            QVERIFY(lib.without_figures(person)->empty());
+            clip = *lib.clips().add(c, film);
+            QVERIFY(lib.clips().set_state(clip, ClipState::reviewed, ""));
+            QCOMPARE(lib.records().without_figures(person)->size(), std::size_t{1});
+            QVERIFY(lib.records().keep_figures(clip, {point("", 18), point("", 18)})); // the same one twice is one
+            QVERIFY(lib.records().without_figures(person)->empty());
             // Figures stand for what they were made from: said to be of another movement, or of a person of another height, they go.
-            Clip other = *lib.clip(clip);
-            QVERIFY(lib.set_clip_facts(other));
-            QVERIFY(lib.figures(person)->empty() && lib.without_figures(person)->size() == 1);
-            QVERIFY(lib.keep_figures(clip, {point("", 18)}));
-            QVERIFY(lib.set_height(person, "2026-09-01", 1.60));
-            QVERIFY(lib.figures(person)->empty());
-            QVERIFY(lib.keep_figures(clip, {point("", 18)}));
-            QVERIFY(lib.set_facts(
+            Clip other = *lib.clips().get(clip);
+            QVERIFY(lib.clips().set_facts(other));
+            QVERIFY(lib.records().figures(person)->empty() && lib.records().without_figures(person)->size() == 1);
+            QVERIFY(lib.records().keep_figures(clip, {point("", 18)}));
+            QVERIFY(lib.people().set_height(person, "2026-09-01", 1.60));
+            QVERIFY(lib.records().figures(person)->empty());
+            QVERIFY(lib.records().keep_figures(clip, {point("", 18)}));
+            QVERIFY(lib.people().set_facts(
                 person, {"O.", "walk without looking down", "2026-09-01, at home", "de", "", "cm", 4, {{"m", "Arms only", "p2"}}}));
-            QVERIFY(lib.set_condition(clip, {"left knee", 4}));
-            QVERIFY(!lib.set_condition(clip, {"", 11}));
+            QVERIFY(lib.records().set_condition(clip, {"left knee", 4}));
+            QVERIFY(!lib.records().set_condition(clip, {"", 11}));
         }
         auto lib = *Library::open(folder);
-        const auto figures = *lib.figures(person);
+        const auto figures = *lib.records().figures(person);
         QCOMPARE(figures.size(), std::size_t{1});
         QVERIFY(figures[0].value == 18 && figures[0].day == "2026-10-01" && *figures[0].high == 8 && !figures[0].low);
-        const auto facts = *lib.facts(person);
+        const auto facts = *lib.people().facts(person);
         QVERIFY(facts.goals == "walk without looking down" && facts.taught.size() == 1 && facts.taught[0].up_to == "p2");
         QVERIFY(facts.lengths == "cm" && facts.balance_step == 4);
-        const auto state = *lib.condition(clip);
+        const auto state = *lib.records().condition(clip);
         QVERIFY(state.pain == "left knee" && state.energy == 4);
-        QVERIFY(!lib.condition(clip + 1)->energy);
-        QCOMPARE(lib.record(person)->size(), std::size_t{2}); // the clip, and how it went that day
+        QVERIFY(!lib.records().condition(clip + 1)->energy);
+        QCOMPARE(lib.records().lines(person)->size(), std::size_t{2}); // the clip, and how it went that day
         // Erasing takes all of it.
-        QVERIFY(lib.erase_person(person).has_value());
-        QVERIFY(lib.figures(person)->empty() && lib.record(person)->empty());
+        QVERIFY(lib.people().erase(person).has_value());
+        QVERIFY(lib.records().figures(person)->empty() && lib.records().lines(person)->empty());
         QFile f(QString::fromStdString((folder / "library.sqlite").string()));
         QVERIFY(f.open(QIODevice::ReadOnly));
         QVERIFY(!f.readAll().contains("looking down"));

@@ -6,6 +6,7 @@
 #include "core/review/points_csv.h"
 #include "media/tracker.h"
 #include "store/library.h"
+#include "store/track_blob.h"
 #include "support/synthetic.h"
 #include <cstdio>
 #include <cstring>

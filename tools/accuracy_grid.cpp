@@ -8,6 +8,7 @@
 #include "media/steady.h"
 #include "media/tracker.h"
 #include "store/library.h"
+#include "store/track_blob.h"
 #include "support/synthetic.h"
 #include "support/truth.h"
 #include <cstdio>

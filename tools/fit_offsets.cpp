@@ -10,6 +10,7 @@
 #include "core/sim/take.h"
 #include "media/tracker.h"
 #include "store/library.h"
+#include "store/track_blob.h"
 #include <cmath>
 #include <cstdio>
 #include <cstdlib>

@@ -234,7 +234,7 @@ int main(int argc, char** argv) {
         monkey.report(first_mb);
     }
     const auto again = Library::open(library);
-    if (!again || again->dangling() > 0 || !again->clips() || !again->people()) {
+    if (!again || again->dangling() > 0 || !again->clips().all() || !again->people().all()) {
         std::printf("the library is not whole: %s\n", again ? "rows that point nowhere" : again.error().context.c_str());
         return 1;
     }

@@ -21,6 +21,7 @@
 #include <QProgressBar>
 #include <QPushButton>
 #include <QSlider>
+#include <QTableView>
 #include <QTableWidget>
 #include <QTabWidget>
 #include <QTemporaryDir>
@@ -63,14 +64,14 @@ int main(int argc, char** argv) {
     auto catalogue = ui::Catalogue::load(data);
     if (!library || !catalogue) return 3;
     // The clip that waits comes in as one of which nothing was said.
-    const auto all = library->clips();
+    const auto all = library->clips().all();
     std::int64_t waiting = 0;
     for (auto c : *all)
         if (c.state == ClipState::waiting) {
             waiting = c.id;
             c.person = 0;
             c.movement.clear();
-            if (!library->set_clip_facts(c)) return 3;
+            if (!library->clips().set_facts(c)) return 3;
         }
     ui::Session session;
     session.library = std::make_shared<Library>(std::move(*library));
@@ -101,8 +102,8 @@ int main(int argc, char** argv) {
         window.grab().save(QStringLiteral("%1/%2.png").arg(args[2], name));
         ++taken;
     };
-    const auto* table = window.arrivals()->findChild<QTableWidget*>(QStringLiteral("clips"));
-    if (!wait([&] { return table->rowCount() > 0 && background.idle(); })) return 1;
+    const auto* table = window.arrivals()->findChild<QTableView*>(QStringLiteral("clips"));
+    if (!wait([&] { return table->model()->rowCount() > 0 && background.idle(); })) return 1;
     // The waiting clip is being looked at: its progress shows.
     const auto* progress = window.findChild<QProgressBar*>(QStringLiteral("jobProgress"));
     wait([&] { return progress->value() > 50; }, 10000);
@@ -110,12 +111,12 @@ int main(int argc, char** argv) {
     if (!wait([&] { return evening->count() > 0; })) return 1;
     shot(QStringLiteral("arrivals"));
     window.arrivals()->findChild<QTabWidget*>(QStringLiteral("arrivalTabs"))->setCurrentIndex(1);
-    if (!wait([&] { return session.library->clip(waiting)->state == ClipState::asked; }, 60000)) return 1;
+    if (!wait([&] { return session.library->clips().get(waiting)->state == ClipState::asked; }, 60000)) return 1;
     wait([&] { return background.idle(); });
     const auto* stills = window.arrivals()->findChild<ui::StillPair*>(QStringLiteral("stills"));
     if (!wait([&] { return stills->isVisible() && stills->painted(); })) return 1;
     shot(QStringLiteral("arrivals-asked"));
-    const auto clips = session.library->clips();
+    const auto clips = session.library->clips().all();
     if (!clips) return 3;
     struct View {
         const char *movement, *view;
@@ -130,7 +131,7 @@ int main(int argc, char** argv) {
     for (const auto& v : views) {
         const Clip* clip = nullptr;
         for (const auto& c : *clips)
-            if (!clip && c.movement == v.movement && c.view == v.view && session.library->has_file(c) &&
+            if (!clip && c.movement == v.movement && c.view == v.view && session.library->clips().has_file(c) &&
                 (c.state == ClipState::tracked || c.state == ClipState::reviewed))
                 clip = &c; // the newest with its film
         if (!clip) continue;
@@ -161,7 +162,7 @@ int main(int argc, char** argv) {
         for (const auto& c : *clips)
             if (c.movement == "part_the_horses_mane" && c.state != ClipState::asked && c.person != 0)
                 (c.view == "left" ? left : right) = c.id;
-        if (left == 0 || right == 0 || !session.library->pair_clips(left, right)) return 1;
+        if (left == 0 || right == 0 || !session.library->clips().pair(left, right)) return 1;
         bool opened = false;
         const auto link = QObject::connect(window.review(), &ui::ReviewPage::opened, [&] { opened = true; });
         window.open_review(left);
@@ -169,9 +170,9 @@ int main(int argc, char** argv) {
         QObject::disconnect(link);
         settle(100); // painted
         shot(QStringLiteral("review-pair"));
-        if (!session.library->part_clips(left)) return 1;
+        if (!session.library->clips().part(left)) return 1;
         // The same clip cut into parts.
-        const ClipRow row{*session.library->clip(left), {}};
+        const ClipRow row{*session.library->clips().get(left), {}};
         ui::PartsDialog parts(session, row, &window);
         bool ready = false;
         QObject::connect(&parts, &ui::PartsDialog::ready, [&] { ready = true; });
@@ -304,9 +305,9 @@ int main(int argc, char** argv) {
             // A remark of one's own, and the instructor's clip in place of the figure.
             std::int64_t shows = 0;
             for (const auto& other : *clips)
-                if (session.library->has_file(other) && other.movement == c.movement && other.id != c.id && other.person != 0)
+                if (session.library->clips().has_file(other) && other.movement == c.movement && other.id != c.id && other.person != 0)
                     shows = other.id;
-            if (shows != 0 && session.library->set_model(c.movement, shows)) {
+            if (shows != 0 && session.library->forms().set_model(c.movement, shows)) {
                 window.show_place(1);
                 if (!wait([&] { return window.review()->shows_current(); })) return 1;
                 Remark r;
@@ -335,10 +336,10 @@ int main(int argc, char** argv) {
             }
             // A clip that was given the wrong name.
             for (auto wrong : *clips) {
-                if (wrong.movement != "gaze_at_the_moon" || !session.library->has_file(wrong)) continue;
+                if (wrong.movement != "gaze_at_the_moon" || !session.library->clips().has_file(wrong)) continue;
                 const std::string right = wrong.movement;
                 wrong.movement = "side_shift";
-                if (!session.library->set_clip_facts(wrong)) return 1;
+                if (!session.library->clips().set_facts(wrong)) return 1;
                 window.open_review(wrong.id);
                 if (!wait([&] {
                         const auto& open = window.review()->state().open;
@@ -348,7 +349,7 @@ int main(int argc, char** argv) {
                 settle(200);
                 window.grab().save(QStringLiteral("%1/review-other.png").arg(args[2]));
                 wrong.movement = right;
-                if (!session.library->set_clip_facts(wrong)) return 1;
+                if (!session.library->clips().set_facts(wrong)) return 1;
                 break;
             }
             // A session for somebody with limits, its run, and what was practised.
@@ -357,7 +358,7 @@ int main(int argc, char** argv) {
             ui::Ref whom;
             whom.person = clips->back().person;
             for (const auto& other : *clips)
-                if (other.movement == "gaze_at_the_moon") whom.person = session.library->clip(1)->person;
+                if (other.movement == "gaze_at_the_moon") whom.person = session.library->clips().get(1)->person;
             practice->open(whom);
             if (!wait([&] {
                     return !practice->plan().items.empty() && practice->form()->person() == whom.person && background.idle() &&

@@ -107,7 +107,7 @@ void show_finished(const Library& library, ui::MainWindow& window) {
     ClipQuery done;
     done.states = {ClipState::reviewed};
     done.most = 1;
-    const auto clips = library.find_clips(done);
+    const auto clips = library.clips().find(done);
     if (!clips) return;
     for (const auto& c : *clips)
         if (c.state == ClipState::reviewed) return window.open_review(c.id);
@@ -148,10 +148,10 @@ Asked read_words(int argc, char** argv) {
 /// The session's movements and schools, with the instructor's own.
 void load_forms(ui::Session& session, const std::filesystem::path& data) {
     session.shipped = load_movements(data);
-    const auto own = session.library->own_forms();
+    const auto own = session.library->forms().all();
     session.movements = own ? with_own(session.shipped, *own) : session.shipped;
     session.shipped_schools = load_schools(data);
-    const auto own_schools = session.library->own_forms(Own::school);
+    const auto own_schools = session.library->forms().all(Own::school);
     session.schools = own_schools ? with_own(session.shipped_schools, *own_schools) : session.shipped_schools;
 }
 

@@ -40,11 +40,11 @@ Result<bool> decide(Library& library, const Clip& clip, const Review& review, co
         for (const auto k : remark.findings) {
             const Finding& one = review.findings[k];
             const Decision d{FindingKey::of(one), keep ? Choice::kept : Choice::set_aside};
-            if (auto ok = library.save_decision(clip.id, d); !ok) return ok;
+            if (auto ok = library.decisions().save(clip.id, d); !ok) return ok;
         }
         if (keep) letter.checks.push_back(FindingKey::of(f).text());
     }
-    if (auto ok = library.save_letter(letter); !ok) return tl::unexpected(ok.error());
+    if (auto ok = library.letters().save(letter); !ok) return tl::unexpected(ok.error());
     return true;
 }
 
@@ -54,10 +54,10 @@ public:
         : library_(library), env_(env), studio_(std::move(studio)), movements_(load_movements(find_data_dir(env.program))) {}
 
     Result<bool> run() {
-        if (auto ok = library_.set_setting("signed_by", "Maren Oduya"); !ok) return ok;
-        if (auto ok = library_.set_setting("place", "Lantern Quay"); !ok) return ok;
+        if (auto ok = library_.settings().set("signed_by", "Maren Oduya"); !ok) return ok;
+        if (auto ok = library_.settings().set("place", "Lantern Quay"); !ok) return ok;
         for (const auto& s : scene_students()) {
-            auto id = library_.add_person({0, s.name, s.stature_m, s.notes, 0});
+            auto id = library_.people().add({0, s.name, s.stature_m, s.notes, 0});
             if (!id) return tl::unexpected(id.error());
             people_.push_back(*id);
         }
@@ -66,7 +66,7 @@ public:
             if (auto ok = take_in(c); !ok) return ok;
         }
         if (auto ok = what_was_agreed(); !ok) return ok;
-        return library_.compact();
+        return library_.backups().compact();
     }
 
 private:
@@ -80,21 +80,21 @@ private:
         high.off = true;
         high.reason = "high stances only, agreed with her";
         high.from_day = "2026-10-13";
-        if (auto ok = library_.save_agreement(high); !ok) return tl::unexpected(ok.error());
+        if (auto ok = library_.decisions().save_agreement(high); !ok) return tl::unexpected(ok.error());
         Agreement balance = high;
         balance.person = who(5);
         balance.check = "limit.no_balance";
         balance.reason = "a chair beside her; no standing on one leg for now";
-        if (auto ok = library_.save_agreement(balance); !ok) return tl::unexpected(ok.error());
+        if (auto ok = library_.decisions().save_agreement(balance); !ok) return tl::unexpected(ok.error());
         PersonFacts ilse;
         ilse.alias = "I.";
         ilse.goals = "Carry the shopping up the quay steps without holding on.";
         ilse.consent = "2026-10-13: kept at the hall, not shown to the group";
-        if (auto ok = library_.set_facts(who(0), ilse); !ok) return ok;
+        if (auto ok = library_.people().set_facts(who(0), ilse); !ok) return ok;
         PersonFacts noor;
         noor.alias = "N.";
         noor.goals = "Learn the first form by spring.";
-        if (auto ok = library_.set_facts(who(4), noor); !ok) return ok;
+        if (auto ok = library_.people().set_facts(who(4), noor); !ok) return ok;
         for (const auto& p : scene_practice()) {
             PracticeLog log;
             log.person = who(p.student);
@@ -102,9 +102,9 @@ private:
             const auto m = std::find_if(movements_.begin(), movements_.end(), [&](const Movement& x) { return x.id == p.movement; });
             if (m == movements_.end()) return fail(Code::not_found, p.movement);
             log.done = {{p.movement, m->kind, p.left, p.right, (p.left + p.right) * m->duration_s()}};
-            if (auto ok = library_.keep_practice(log); !ok) return tl::unexpected(ok.error());
+            if (auto ok = library_.practice().keep(log); !ok) return tl::unexpected(ok.error());
         }
-        return library_
+        return library_.letters()
             .keep_phrase({0, "head", "high", "", "en", "Let the head float back over the shoulders, as if the crown hung from a thread.", 0,
                           "2026-10-24"})
             .map([](std::int64_t) { return true; });
@@ -112,7 +112,7 @@ private:
 
     /// The letter went out two days after the clip, with something to do at home and a day of the next look.
     Result<bool> send(const Clip& clip) {
-        auto letters = library_.letters(clip.id);
+        auto letters = library_.letters().of(clip.id);
         if (!letters || letters->empty()) return fail(Code::not_found, "letter");
         LetterRecord l = letters->front();
         const auto later = [&](int days) {
@@ -128,8 +128,8 @@ private:
         };
         for (const auto& key : l.checks) l.with[key].homework = {clip.movement, 1, 3, 0};
         l.review_on = later(12);
-        if (auto ok = library_.save_letter(l); !ok) return tl::unexpected(ok.error());
-        return library_.set_sent(clip.id, later(2), "mail");
+        if (auto ok = library_.letters().save(l); !ok) return tl::unexpected(ok.error());
+        return library_.letters().set_sent(clip.id, later(2), "mail");
     }
 
     Result<bool> take_in(const SceneClip& c) {
@@ -146,10 +146,10 @@ private:
         clip.movement = c.movement;
         clip.view = c.view;
         clip.filmed_on = clip.arrived_on = c.date;
-        auto id = library_.add_clip(clip, file);
+        auto id = library_.clips().add(clip, file);
         if (!id) return tl::unexpected(id.error());
         if (c.then == SceneClip::Then::waiting) return true;
-        auto recorded = library_.clip(*id);
+        auto recorded = library_.clips().get(*id);
         if (!recorded) return tl::unexpected(recorded.error());
         return look_at(c, *m, *recorded);
     }
@@ -158,7 +158,7 @@ private:
     Result<bool> look_at(const SceneClip& c, const Movement& movement, const Clip& clip) {
         TrackOptions o;
         o.model_dir = find_model_dir(env_.program);
-        auto found = track_clip(library_.path_of(clip), o, env_.stop);
+        auto found = track_clip(library_.clips().path_of(clip), o, env_.stop);
         if (!found) return tl::unexpected(found.error());
         const auto& student = scene_students()[static_cast<std::size_t>(c.student)];
         ReviewOptions ro;
@@ -172,13 +172,13 @@ private:
         what.limits = limits_of(found->track, found->scene, &(*review)->movement);
         auto kept = keep_found(library_, clip, what);
         if (!kept) return tl::unexpected(kept.error());
-        if (auto ok = library_.keep_figures(kept->id, figures_of(**review)); !ok) return ok;
+        if (auto ok = library_.records().keep_figures(kept->id, figures_of(**review)); !ok) return ok;
         if (c.then == SceneClip::Then::tracked) return true;
         if (auto ok = decide(library_, *kept, **review, student.name); !ok) return ok;
-        if (auto ok = library_.set_clip_state(kept->id, ClipState::reviewed, ""); !ok) return ok;
+        if (auto ok = library_.clips().set_state(kept->id, ClipState::reviewed, ""); !ok) return ok;
         if (c.then == SceneClip::Then::sent)
             if (auto ok = send(*kept); !ok) return ok;
-        return c.film_stays ? Result<bool>(true) : library_.drop_film(kept->id);
+        return c.film_stays ? Result<bool>(true) : library_.clips().drop_film(kept->id);
     }
 
     Library& library_;

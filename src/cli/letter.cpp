@@ -60,10 +60,10 @@ int letter_of_library(const fs::path& folder, std::int64_t clip, const fs::path&
     if (!catalogue) return complain(catalogue.error());
     const auto open = load_review(*library, forms, clip, "en");
     if (!open) return complain(open.error());
-    const auto letters = library->letters(clip);
+    const auto letters = library->letters().of(clip);
     if (!letters) return complain(letters.error());
     if (letters->empty()) return complain({Code::cannot_judge, "no letter is written for this clip"});
-    const auto facts = library->facts((*open)->person.id);
+    const auto facts = library->people().facts((*open)->person.id);
     ui::LetterOrder order;
     order.open = *open;
     order.record = letters->front();

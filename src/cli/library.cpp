@@ -18,10 +18,10 @@ int check(const Args& args, const Environment& env) {
     if (args.positional.size() != 1) return wrong_use("library check takes one FOLDER");
     const auto lib = Library::open(args.positional[0], true);
     if (!lib) return complain(lib.error());
-    const auto people = lib->people();
-    const auto clips = lib->clips();
+    const auto people = lib->people().all();
+    const auto clips = lib->clips().all();
     if (!people || !clips) return complain(people ? clips.error() : people.error());
-    const auto films = lib->check_films(env.stop);
+    const auto films = lib->backups().check_films(env.stop);
     if (!films) return complain(films.error());
     std::printf("people %zu\nclips %zu\nfilms whole %d\nfilms missing %d\nrows that point nowhere %d\n", people->size(), clips->size(),
                 films->films, films->missing, lib->dangling());
@@ -40,7 +40,7 @@ int backup(const Args& args, const Environment& env) {
     if (args.positional.size() != 1 || !out) return wrong_use("library backup takes one FOLDER and -o FILE.tar");
     auto lib = Library::open(args.positional[0]);
     if (!lib) return complain(lib.error());
-    const auto done = lib->back_up_to(*out, today(), args.flag("--without-damaged"), env.stop);
+    const auto done = lib->backups().write(*out, today(), args.flag("--without-damaged"), env.stop);
     return done ? say_backed_up(*done) : complain(done.error());
 }
 
@@ -56,7 +56,7 @@ int bundle(const Args& args, const Environment& env) {
     if (args.positional.size() != 1 || !out || !name) return wrong_use("library bundle takes one FOLDER, --person NAME and -o FILE.zip");
     auto lib = Library::open(args.positional[0], true);
     if (!lib) return complain(lib.error());
-    const auto people = lib->people();
+    const auto people = lib->people().all();
     if (!people) return complain(people.error());
     for (const auto& p : *people)
         if (p.name == *name) {
@@ -97,7 +97,7 @@ int import(const Args& args, const Environment& env) {
         std::printf("%s: clip %lld\n", file.c_str(), static_cast<long long>(taken->clip));
         std::fflush(stdout);
         if (args.flag("--do-not-find")) continue; // the next window does
-        const auto clip = lib->clip(taken->clip);
+        const auto clip = lib->clips().get(taken->clip);
         if (!clip) {
             trouble(clip.error());
             continue;
@@ -115,13 +115,13 @@ int people(const Args& args, const Environment&) {
     if (args.positional.size() != 1) return wrong_use("library people takes one FOLDER");
     const auto lib = Library::open(args.positional[0], true);
     if (!lib) return complain(lib.error());
-    const auto all = lib->people();
+    const auto all = lib->people().all();
     if (!all) return complain(all.error());
     for (const auto& p : *all) {
         ClipQuery of;
         of.person = p.id;
         of.most = 100000;
-        const auto clips = lib->find_clips(of);
+        const auto clips = lib->clips().find(of);
         if (!clips) return complain(clips.error());
         std::size_t n = 0;
         std::string last;

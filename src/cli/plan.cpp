@@ -13,7 +13,7 @@ namespace {
 
 /// The people named, as they are known in that library.
 Result<std::vector<PersonNeeds>> known_people(const Library& library, const std::vector<std::string>& names) {
-    const auto people = library.people();
+    const auto people = library.people().all();
     if (!people) return tl::unexpected(people.error());
     std::vector<PersonNeeds> out;
     for (const auto& name : names) {

@@ -6,7 +6,7 @@ namespace bevel {
 Result<Better> better_in(const Library& library, const Clip& clip, const Review& review) {
     Better out;
     if (clip.person == 0) return out;
-    auto all = library.figures(clip.person);
+    auto all = library.records().figures(clip.person);
     if (!all) return tl::unexpected(all.error());
     // This clip as it is judged now, in place of what was kept of it.
     std::erase_if(*all, [&](const KeptFigure& f) { return f.clip == clip.id; });

@@ -17,7 +17,7 @@ std::string problem_of(const Error& e) {
 
 /// What was marked by hand holds when the body is found again.
 Track with_marks_of(const Library& library, std::int64_t clip, Track track) {
-    if (auto before = library.load_track(clip); before && before->frames() == track.frames() && before->width == track.width)
+    if (auto before = library.tracks().load(clip); before && before->frames() == track.frames() && before->width == track.width)
         std::swap(track.layers.steady, before->layers.steady), track.layers = std::move(before->layers);
     return track;
 }
@@ -39,29 +39,29 @@ ClipQuality quality_of(const Track& raw, const Review* review) {
 Result<Clip> keep_found(Library& library, Clip clip, const Found& found) {
     auto ok = library.together([&]() -> Result<bool> {
         if (found.track) {
-            if (auto done = library.save_track(clip.id, with_marks_of(library, clip.id, *found.track)); !done) return done;
+            if (auto done = library.tracks().save(clip.id, with_marks_of(library, clip.id, *found.track)); !done) return done;
             const auto before = clip.quality ? clip.quality->limits : std::vector<Limit>();
             clip.quality = quality_of(*found.track, found.review);
             clip.quality->limits = found.limits.empty() ? before : found.limits;
-            if (auto done = library.save_quality(clip.id, *clip.quality); !done) return done;
-            if (auto done = library.forget_unfinished(clip.id); !done) return done;
+            if (auto done = library.tracks().save_quality(clip.id, *clip.quality); !done) return done;
+            if (auto done = library.tracks().forget_unfinished(clip.id); !done) return done;
         }
         if (found.review) {
             const Motion& m = found.review->motion;
             if (m.has_x && m.neutral.source == NeutralSource::quiet_second)
-                if (auto done = library.set_shoulder_width(clip.person, m.neutral.shoulder_width); !done) return done;
+                if (auto done = library.people().set_shoulder_width(clip.person, m.neutral.shoulder_width); !done) return done;
         }
         if (found.review && clip.view.empty()) {
             clip.view = view_name(found.review->motion.view);
-            if (auto done = library.set_clip_facts(clip); !done) return done;
+            if (auto done = library.clips().set_facts(clip); !done) return done;
         }
         if (found.better) {
             clip.which = which_json({clip.movement, *found.better});
-            if (auto done = library.set_which(clip.id, clip.which); !done) return done;
+            if (auto done = library.clips().set_which(clip.id, clip.which); !done) return done;
         }
         clip.state = found.review ? ClipState::tracked : ClipState::failed;
         clip.problem = found.review ? std::string() : problem_of(found.error);
-        return library.set_clip_state(clip.id, clip.state, clip.problem);
+        return library.clips().set_state(clip.id, clip.state, clip.problem);
     });
     if (!ok) return tl::unexpected(ok.error());
     return clip;
@@ -69,18 +69,18 @@ Result<Clip> keep_found(Library& library, Clip clip, const Found& found) {
 
 Result<Clip> keep_asked(Library& library, Clip clip, const Track& track, std::vector<Limit> limits, const ClipGuess& guess) {
     auto ok = library.together([&]() -> Result<bool> {
-        if (auto done = library.save_track(clip.id, with_marks_of(library, clip.id, track)); !done) return done;
+        if (auto done = library.tracks().save(clip.id, with_marks_of(library, clip.id, track)); !done) return done;
         clip.quality = quality_of(track, nullptr);
         clip.quality->limits = std::move(limits);
-        if (auto done = library.save_quality(clip.id, *clip.quality); !done) return done;
-        if (auto done = library.forget_unfinished(clip.id); !done) return done;
+        if (auto done = library.tracks().save_quality(clip.id, *clip.quality); !done) return done;
+        if (auto done = library.tracks().forget_unfinished(clip.id); !done) return done;
         clip.guess = guess_json(guess);
-        if (auto done = library.set_guess(clip.id, clip.guess); !done) return done;
+        if (auto done = library.clips().set_guess(clip.id, clip.guess); !done) return done;
         const auto& all = clip.quality->limits;
         const auto refusing = std::find_if(all.begin(), all.end(), [](const Limit& l) { return l.refuses; });
         clip.state = refusing == all.end() ? ClipState::asked : ClipState::failed;
         clip.problem = refusing == all.end() ? std::string() : "limit: " + std::string(limit_name(refusing->kind));
-        return library.set_clip_state(clip.id, clip.state, clip.problem);
+        return library.clips().set_state(clip.id, clip.state, clip.problem);
     });
     if (!ok) return tl::unexpected(ok.error());
     return clip;
@@ -119,9 +119,9 @@ double by_name(const std::vector<std::string>& file, const std::string& person) 
 
 Result<ClipGuess> guess_clip(const Library& library, const Clip& clip, const Track& track, std::span<const Movement> movements) {
     ClipGuess out;
-    const auto people = library.people();
+    const auto people = library.people().all();
     if (!people) return tl::unexpected(people.error());
-    const auto clips = library.clips();
+    const auto clips = library.clips().all();
     if (!clips) return tl::unexpected(clips.error());
     out.view = view_name(guess_view(track));
     const auto shape = body_shape(track);
@@ -131,7 +131,7 @@ Result<ClipGuess> guess_clip(const Library& library, const Clip& clip, const Tra
     if (shape)
         for (const auto& c : *clips) { // newest first
             if (c.person == 0 || c.id == clip.id || ++seen[c.person] > 3) continue;
-            const auto other = library.load_track(c.id);
+            const auto other = library.tracks().load(c.id);
             const auto theirs = other ? body_shape(*other) : std::nullopt;
             if (theirs && theirs->view == shape->view) {
                 const double now = same_body(*shape, *theirs);
@@ -141,7 +141,7 @@ Result<ClipGuess> guess_clip(const Library& library, const Clip& clip, const Tra
         }
     // Whoever is filmed in this room more often than others are: counted, with one clip of each kind beforehand.
     std::map<std::int64_t, double> at_home;
-    if (const auto looks = library.looks()) {
+    if (const auto looks = library.places().looks()) {
         const auto mine = std::find_if(looks->begin(), looks->end(), [&](const auto& l) { return l.clip == clip.id; });
         if (mine != looks->end()) {
             std::map<std::int64_t, std::pair<double, double>> counts; // here, in all

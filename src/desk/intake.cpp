@@ -14,17 +14,17 @@ namespace {
 /// The person of the form: a new one, or their name and the height of that day.
 Result<std::int64_t> keep_person(Library& library, const Person& person, const std::string& day) {
     if (person.id == 0) { // done again after it was undone, they are there already
-        const auto people = library.people();
+        const auto people = library.people().all();
         if (!people) return tl::unexpected(people.error());
         for (const auto& p : *people)
             if (p.name == person.name) return p.id;
-        return library.add_person(person, day);
+        return library.people().add(person, day);
     }
     auto ok = library.together([&]() -> Result<bool> {
-        if (auto done = library.update_person(person); !done) return done;
-        const auto h = library.height_at(person.id, day);
+        if (auto done = library.people().update(person); !done) return done;
+        const auto h = library.people().height_at(person.id, day);
         if (h && std::abs(*h - person.stature_m) < 0.004) return true;
-        return library.set_height(person.id, day, person.stature_m);
+        return library.people().set_height(person.id, day, person.stature_m);
     });
     if (!ok) return tl::unexpected(ok.error());
     return person.id;
@@ -44,9 +44,9 @@ void take_out_shake(const std::filesystem::path& file, TrackResult& found, const
 } // namespace
 
 Result<Listed> list_clips(const Library& library, const ClipQuery& query) {
-    auto clips = library.find_clips(query);
+    auto clips = library.clips().find(query);
     if (!clips) return tl::unexpected(clips.error());
-    auto people = library.people();
+    auto people = library.people().all();
     if (!people) return tl::unexpected(people.error());
     Listed l;
     std::map<std::int64_t, const Person*> by_id;
@@ -56,7 +56,7 @@ Result<Listed> list_clips(const Library& library, const ClipQuery& query) {
         if (const auto it = by_id.find(c.person); it != by_id.end()) row.person = *it->second;
         l.rows.push_back(std::move(row));
     }
-    l.all = library.count_clips();
+    l.all = library.clips().count();
     l.people = std::move(*people);
     return l;
 }
@@ -70,7 +70,7 @@ Result<Taken> take_in(Library& library, const std::filesystem::path& file, bool 
         clip.filmed_on = reader->info().made_on;
     }
     if (!even_if_same) {
-        const auto same = library.same_file(file);
+        const auto same = library.clips().same_file(file);
         if (!same) return tl::unexpected(same.error());
         if (*same) return Taken{0, **same};
     }
@@ -78,7 +78,7 @@ Result<Taken> take_in(Library& library, const std::filesystem::path& file, bool 
     if (clip.filmed_on.empty() && ::stat(file.c_str(), &info) == 0) clip.filmed_on = day_of(info.st_mtime);
     clip.arrived_on = today();
     clip.mirrored = mirrored;
-    const auto added = library.add_clip(clip, file, stop, progress);
+    const auto added = library.clips().add(clip, file, stop, progress);
     if (!added) return tl::unexpected(added.error());
     return Taken{*added, std::nullopt};
 }
@@ -98,31 +98,31 @@ Result<Competed> competed(const Forms& forms, const Clip& clip, const Track& tra
 Result<bool> keep_version(Library& library, Clip& clip, const Taught& taught) {
     if (clip.version || clip.movement.empty()) return true;
     clip.version = taught.version;
-    return library.set_clip_facts(clip);
+    return library.clips().set_facts(clip);
 }
 
 Result<Looked> judge_clip(Library& library, const Forms& forms, const Person& person, Clip clip) {
     const auto id = keep_person(library, person, clip.filmed_on);
     if (!id) return tl::unexpected(id.error());
     clip.person = *id;
-    if (auto ok = library.set_clip_facts(clip); !ok) return tl::unexpected(ok.error());
-    if (const auto now = library.clip(clip.id); now && now->pair != clip.pair) {
-        if (auto ok = library.part_clips(clip.id); !ok) return tl::unexpected(ok.error());
+    if (auto ok = library.clips().set_facts(clip); !ok) return tl::unexpected(ok.error());
+    if (const auto now = library.clips().get(clip.id); now && now->pair != clip.pair) {
+        if (auto ok = library.clips().part(clip.id); !ok) return tl::unexpected(ok.error());
         if (clip.pair != 0)
-            if (auto ok = library.pair_clips(clip.id, clip.pair); !ok) return tl::unexpected(ok.error());
+            if (auto ok = library.clips().pair(clip.id, clip.pair); !ok) return tl::unexpected(ok.error());
     }
-    const auto track = library.load_track(clip.id);
+    const auto track = library.tracks().load(clip.id);
     const Taught taught = taught_of(library, clip);
     const auto movement = forms.movement(clip.movement, taught.version);
     if (!track || !movement) {
-        if (auto ok = library.set_clip_state(clip.id, ClipState::waiting, ""); !ok) return tl::unexpected(ok.error());
+        if (auto ok = library.clips().set_state(clip.id, ClipState::waiting, ""); !ok) return tl::unexpected(ok.error());
         return Looked{Looked::What::waits, {}};
     }
-    const auto agreements = library.agreements_for(clip);
+    const auto agreements = library.decisions().agreements_for(clip);
     if (!agreements) return tl::unexpected(agreements.error());
     const auto review =
         competed(forms, clip, *track, *movement,
-                 review_options(forms, clip, person, *agreements, taught, library.condition(clip.id).value_or(Condition{})), {});
+                 review_options(forms, clip, person, *agreements, taught, library.records().condition(clip.id).value_or(Condition{})), {});
     if (auto ok = keep_version(library, clip, taught); !ok) return tl::unexpected(ok.error());
     Found what;
     what.track = &*track;
@@ -140,13 +140,13 @@ Result<Looked> judge_clip(Library& library, const Forms& forms, const Person& pe
 Result<std::vector<std::int64_t>> cut_into(Library& library, const Forms& forms, std::int64_t id, const std::vector<CutPart>& parts) {
     std::vector<ClipPart> spans;
     for (const auto& p : parts) spans.push_back({p.from_s, p.to_s});
-    auto ids = library.cut_clip(id, spans);
+    auto ids = library.clips().cut(id, spans);
     if (!ids) return ids;
-    const auto people = library.people();
+    const auto people = library.people().all();
     if (!people) return tl::unexpected(people.error());
     for (std::size_t i = 0; i < ids->size(); ++i) {
-        auto clip = library.clip((*ids)[i]);
-        auto track = library.load_track((*ids)[i]);
+        auto clip = library.clips().get((*ids)[i]);
+        auto track = library.tracks().load((*ids)[i]);
         if (!clip || !track) return tl::unexpected(clip ? track.error() : clip.error());
         if (!parts[i].movement.empty()) clip->movement = parts[i].movement;
         const auto movement = forms.movement(clip->movement);
@@ -178,12 +178,12 @@ Result<Clip> ask_about(Library& library, const Forms& forms, const Clip& clip, c
 } // namespace
 
 Result<bool> begin_by_hand(Library& library, const Forms& forms, std::int64_t id, const std::stop_token& stop) {
-    const auto clip = library.clip(id);
+    const auto clip = library.clips().get(id);
     if (!clip) return tl::unexpected(clip.error());
-    if (library.load_track(id)) return true;
-    const auto made = track_without_body(library.path_of(*clip), stop);
+    if (library.tracks().load(id)) return true;
+    const auto made = track_without_body(library.clips().path_of(*clip), stop);
     if (!made) return tl::unexpected(made.error());
-    (void)library.set_look(id, made->look);
+    (void)library.places().set_look(id, made->look);
     if (clip->person == 0 || !forms.movement(clip->movement))
         return ask_about(library, forms, *clip, made->track).map([](const Clip&) { return true; });
     Found what;
@@ -193,34 +193,36 @@ Result<bool> begin_by_hand(Library& library, const Forms& forms, std::int64_t id
 }
 
 Result<Looked> look_again(Library& library, const Forms& forms, std::int64_t id) {
-    const auto clip = library.clip(id);
+    const auto clip = library.clips().get(id);
     if (!clip) return tl::unexpected(clip.error());
-    const auto people = library.people();
+    const auto people = library.people().all();
     if (!people) return tl::unexpected(people.error());
     for (const auto& p : *people)
         if (p.id == clip->person && forms.movement(clip->movement)) return judge_clip(library, forms, p, *clip);
-    const auto track = library.load_track(id);
+    const auto track = library.tracks().load(id);
     if (!track) return tl::unexpected(track.error());
     return ask_about(library, forms, *clip, *track).map([](const Clip&) { return Looked{Looked::What::asked, {}}; });
 }
 
 std::optional<Error> find_body(Library& library, const std::function<Forms()>& forms_now, FindOrder order, const std::stop_token& stop) {
-    if (const auto had = library.unfinished(order.clip.id); had && *had) {
+    if (const auto had = library.tracks().unfinished(order.clip.id); had && *had) {
         order.options.so_far = (*had)->track;
         order.options.done = (*had)->done;
     }
-    order.options.checkpoint = [&](const Track& so_far, std::size_t done) { (void)library.save_unfinished(order.clip.id, so_far, done); };
-    auto found = track_clip(library.path_of(order.clip), order.options, stop);
+    order.options.checkpoint = [&](const Track& so_far, std::size_t done) {
+        (void)library.tracks().save_unfinished(order.clip.id, so_far, done);
+    };
+    auto found = track_clip(library.clips().path_of(order.clip), order.options, stop);
     Error error = found ? Error{} : found.error();
     const Forms forms = forms_now(); // it took a while: what was edited meanwhile counts
     std::shared_ptr<const Review> review;
     std::optional<std::vector<Elsewhere>> better;
     std::vector<Limit> limits;
-    if (found) (void)library.set_look(order.clip.id, found->look);
-    if (found) take_out_shake(library.path_of(order.clip), *found, stop);
+    if (found) (void)library.places().set_look(order.clip.id, found->look);
+    if (found) take_out_shake(library.clips().path_of(order.clip), *found, stop);
     if (found) limits = limits_of(found->track, found->scene, order.movement ? &*order.movement : nullptr);
     // Facts of the clip may have been said or changed meanwhile.
-    if (const auto now = library.clip(order.clip.id)) {
+    if (const auto now = library.clips().get(order.clip.id)) {
         const bool said_now = now->person != 0 && forms.movement(now->movement);
         if (found && !said_now) {
             const auto guess = guess_clip(library, *now, found->track, *forms.movements);
@@ -229,7 +231,7 @@ std::optional<Error> find_body(Library& library, const std::function<Forms()>& f
             return kept ? std::nullopt : std::optional(kept.error());
         }
         if (found && order.clip.person != now->person) {
-            if (const auto people = library.people())
+            if (const auto people = library.people().all())
                 for (const auto& p : *people)
                     if (p.id == now->person) order.person = p;
         }
@@ -237,12 +239,12 @@ std::optional<Error> find_body(Library& library, const std::function<Forms()>& f
         order.clip = *now;
     }
     if (found && order.movement) { // say early if the clip cannot be judged
-        const auto agreements = library.agreements_for(order.clip);
+        const auto agreements = library.decisions().agreements_for(order.clip);
         const Taught taught = taught_of(library, order.clip);
         (void)keep_version(library, order.clip, taught);
         auto made = competed(forms, order.clip, found->track, *order.movement,
                              review_options(forms, order.clip, order.person, agreements ? *agreements : std::vector<Agreement>{}, taught,
-                                            library.condition(order.clip.id).value_or(Condition{})),
+                                            library.records().condition(order.clip.id).value_or(Condition{})),
                              stop);
         if (made) {
             review = made->review;
@@ -251,7 +253,7 @@ std::optional<Error> find_body(Library& library, const std::function<Forms()>& f
             error = made.error();
         }
     }
-    const auto now = library.clip(order.clip.id);
+    const auto now = library.clips().get(order.clip.id);
     if (!now) return {}; // deleted meanwhile
     Found what;
     what.track = found ? &found->track : nullptr;

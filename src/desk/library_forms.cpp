@@ -10,9 +10,9 @@ Forms shipped_forms(const std::filesystem::path& data_dir) {
 
 Forms forms_of(const Library& library, const Forms& shipped) {
     Forms out = shipped;
-    if (const auto own = library.own_forms())
+    if (const auto own = library.forms().all())
         out.movements = std::make_shared<const std::vector<Movement>>(with_own(*shipped.movements, *own));
-    if (const auto own = library.own_forms(Own::school))
+    if (const auto own = library.forms().all(Own::school))
         out.schools = std::make_shared<const std::vector<School>>(with_own(*shipped.schools, *own));
     return out;
 }

@@ -19,16 +19,16 @@ void take_limits(Needs& n, const PersonNeeds& one) {
 
 Result<PersonNeeds> person_needs(const Library& library, std::int64_t id, const std::string& today) {
     PersonNeeds n;
-    const auto people = library.people();
+    const auto people = library.people().all();
     if (!people) return tl::unexpected(people.error());
     for (const auto& p : *people)
         if (p.id == id) n.person = p;
-    auto facts = library.facts(id);
-    auto agreements = library.agreements(id);
-    const auto letters = library.letter_lines(id);
+    auto facts = library.people().facts(id);
+    auto agreements = library.decisions().agreements(id);
+    const auto letters = library.letters().lines(id);
     ClipQuery of;
     of.person = id;
-    const auto clips = library.find_clips(of);
+    const auto clips = library.clips().find(of);
     if (!facts) return tl::unexpected(facts.error());
     if (!agreements) return tl::unexpected(agreements.error());
     if (!letters) return tl::unexpected(letters.error());
@@ -47,7 +47,7 @@ Result<PersonNeeds> person_needs(const Library& library, std::int64_t id, const 
     for (const auto& l : *letters) {
         if (l.sent_on.empty() || std::find(seen.begin(), seen.end(), l.movement) != seen.end()) continue;
         seen.push_back(l.movement);
-        const auto drafts = library.letters(l.clip);
+        const auto drafts = library.letters().of(l.clip);
         if (!drafts || drafts->empty()) continue;
         for (const auto& key : drafts->front().checks) {
             const std::string check = FindingKey::read(key).check;

@@ -22,12 +22,12 @@ std::vector<BandChange> changes_of_day(const Condition& day) {
 
 /// One clip by itself.
 Result<std::shared_ptr<OpenReview>> load_one(const Library& library, const Forms& forms, std::int64_t id, const std::string& language) {
-    auto clip = library.clip(id);
+    auto clip = library.clips().get(id);
     if (!clip) return tl::unexpected(clip.error());
-    auto track = library.load_track(id);
+    auto track = library.tracks().load(id);
     if (!track) return tl::unexpected(track.error());
     track->layers.mirrored = clip->mirrored;
-    auto people = library.people();
+    auto people = library.people().all();
     if (!people) return tl::unexpected(people.error());
     const Taught taught = taught_of(library, *clip);
     const auto movement = forms.movement(clip->movement, taught.version);
@@ -37,14 +37,14 @@ Result<std::shared_ptr<OpenReview>> load_one(const Library& library, const Forms
     for (const auto& p : *people)
         if (p.id == clip->person) open->person = p;
     // The height of the day it was filmed.
-    if (const auto h = library.height_at(clip->person, clip->filmed_on.empty() ? clip->arrived_on : clip->filmed_on))
+    if (const auto h = library.people().height_at(clip->person, clip->filmed_on.empty() ? clip->arrived_on : clip->filmed_on))
         open->person.stature_m = *h;
-    auto agreements = library.agreements_for(*clip);
+    auto agreements = library.decisions().agreements_for(*clip);
     if (!agreements) return tl::unexpected(agreements.error());
     open->agreements = std::move(*agreements);
     open->taught = taught;
-    if (const auto facts = library.facts(clip->person)) open->language = facts->language.empty() ? language : facts->language;
-    if (const auto c = library.condition(id)) open->condition = *c;
+    if (const auto facts = library.people().facts(clip->person)) open->language = facts->language.empty() ? language : facts->language;
+    if (const auto c = library.records().condition(id)) open->condition = *c;
     const auto options = review_options(forms, *clip, open->person, open->agreements, taught, open->condition);
     auto review = make_review(*track, *movement, options);
     if (!review) return tl::unexpected(review.error());
@@ -52,14 +52,14 @@ Result<std::shared_ptr<OpenReview>> load_one(const Library& library, const Forms
     if (clip->as_named != clip->movement)
         if (const auto which = parse_which(clip->which); which && which->movement == clip->movement) open->elsewhere = which->better;
     open->track = drawn_points(*track);
-    open->file = library.path_of(*clip);
-    open->has_file = library.has_file(*clip);
-    auto seen = library.seen_in(id);
+    open->file = library.clips().path_of(*clip);
+    open->has_file = library.clips().has_file(*clip);
+    auto seen = library.decisions().seen_in(id);
     if (!seen) return tl::unexpected(seen.error());
     open->seen = std::move(*seen);
     open->review = with_seen(std::move(open->review), open->seen);
-    if (auto asked = library.asked_before(id)) open->asked = std::move(*asked);
-    auto decisions = library.decisions(id);
+    if (auto asked = library.records().asked_before(id)) open->asked = std::move(*asked);
+    auto decisions = library.decisions().of(id);
     if (!decisions) return tl::unexpected(decisions.error());
     open->decisions = std::move(*decisions);
     return open;
@@ -71,7 +71,7 @@ void find_repeated(const Library& library, OpenReview& open) {
     for (const auto& f : open.review->findings) {
         if (f.verdict != Verdict::outside || f.by_hand) continue;
         const auto key = FindingKey::of(f);
-        const auto said = library.said_before(open.person.id, open.clip.movement, key.text());
+        const auto said = library.letters().said_before(open.person.id, open.clip.movement, key.text());
         if (!said || said->times < 3) continue;
         if (!better) {
             auto found = better_in(library, open.clip, *open.review);
@@ -95,7 +95,7 @@ Result<std::shared_ptr<const OpenReview>> load_review(const Library& library, co
                 (*open)->partner = *other;
             }
     }
-    if (auto phrases = library.phrases("", "", "", (*open)->language)) (*open)->phrases = std::move(*phrases);
+    if (auto phrases = library.letters().phrases("", "", "", (*open)->language)) (*open)->phrases = std::move(*phrases);
     find_repeated(library, **open);
     return std::shared_ptr<const OpenReview>(std::move(*open));
 }
@@ -166,7 +166,7 @@ std::shared_ptr<const OpenReview> judged_by_bands(const OpenReview& open, const 
 }
 
 Taught taught_of(const Library& library, const Clip& clip) {
-    if (const auto facts = library.facts(clip.person); facts && clip.person != 0)
+    if (const auto facts = library.people().facts(clip.person); facts && clip.person != 0)
         for (const auto& t : facts->taught)
             if (t.movement == clip.movement) return {t.movement, clip.version.value_or(t.version), t.up_to};
     return {clip.movement, clip.version.value_or(""), ""};

@@ -35,7 +35,7 @@ std::string plain(double v) {
 
 Result<PersonSheet> load_person(const Library& library, std::int64_t id) {
     PersonSheet s;
-    const auto people = library.people();
+    const auto people = library.people().all();
     if (!people) return tl::unexpected(people.error());
     for (const auto& p : *people)
         if (p.id == id) s.person = p;
@@ -46,9 +46,10 @@ Result<PersonSheet> load_person(const Library& library, std::int64_t id) {
         return true;
     };
     std::vector<KeptFigure> figures;
-    for (const auto& ok : {into(s.facts, library.facts(id)), into(s.agreements, library.agreements(id)), into(s.record, library.record(id)),
-                           into(figures, library.figures(id)), into(s.unmeasured, library.without_figures(id)),
-                           into(s.letters, library.letter_lines(id)), into(s.practice, library.practice(id))})
+    for (const auto& ok : {into(s.facts, library.people().facts(id)), into(s.agreements, library.decisions().agreements(id)),
+                           into(s.record, library.records().lines(id)), into(figures, library.records().figures(id)),
+                           into(s.unmeasured, library.records().without_figures(id)), into(s.letters, library.letters().lines(id)),
+                           into(s.practice, library.practice().of(id))})
         if (!ok) return tl::unexpected(ok.error());
     s.trends = trends_of(std::move(figures));
     s.uneven = asymmetries(s.trends);

@@ -7,15 +7,16 @@ namespace bevel {
 namespace {
 
 std::optional<Motion> motion_of(const Library& library, std::int64_t id) {
-    const auto clip = library.clip(id);
+    const auto clip = library.clips().get(id);
     if (!clip) return std::nullopt;
-    auto track = library.load_track(id);
+    auto track = library.tracks().load(id);
     if (!track) return std::nullopt;
     track->layers.mirrored = clip->mirrored;
     MotionOptions o;
     o.view = view_from_name(clip->view);
-    if (const auto h = library.height_at(clip->person, clip->filmed_on.empty() ? clip->arrived_on : clip->filmed_on)) o.stature_m = *h;
-    if (const auto people = library.people())
+    if (const auto h = library.people().height_at(clip->person, clip->filmed_on.empty() ? clip->arrived_on : clip->filmed_on))
+        o.stature_m = *h;
+    if (const auto people = library.people().all())
         for (const auto& p : *people)
             if (p.id == clip->person && p.shoulder_width_m > 0) o.shoulder_width_m = p.shoulder_width_m;
     auto m = make_motion(*track, o);
@@ -25,7 +26,7 @@ std::optional<Motion> motion_of(const Library& library, std::int64_t id) {
 } // namespace
 
 Result<bool> renew_moments(Library& library, std::int64_t person, std::int64_t also_clip) {
-    auto now = library.neutral(person);
+    auto now = library.people().neutral(person);
     if (!now) return tl::unexpected(now.error());
     const auto before = neutral_text(*now);
     std::map<std::int64_t, std::optional<Motion>> motions;
@@ -41,7 +42,7 @@ Result<bool> renew_moments(Library& library, std::int64_t person, std::int64_t a
         m.version = own_figures_version;
     }
     if (neutral_text(*now) == before) return false;
-    if (auto ok = library.set_neutral(person, *now); !ok) return ok;
+    if (auto ok = library.people().set_neutral(person, *now); !ok) return ok;
     return true;
 }
 

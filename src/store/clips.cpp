@@ -1,9 +1,8 @@
 // Clips of the library: their files, facts, points, parts and pairs.
 #include "core/days.h"
 #include "core/files.h"
-#include "core/plain_number.h"
-#include "store/library.h"
 #include "store/query.h"
+#include "store/stores.h"
 #include "store/sum.h"
 #include <algorithm>
 #include <cmath>
@@ -84,15 +83,7 @@ Clip clip_of(const Query& q) {
 
 } // namespace
 
-Result<bool> Library::save_quality(std::int64_t clip, const ClipQuality& c) {
-    return write([&] {
-        Query q(db_, "INSERT OR REPLACE INTO quality(clip, found, frames_per_s, vertical_seen, neutral_seen, limits) VALUES(?,?,?,?,?,?)");
-        q.bind(clip).bind(c.found).bind(c.frames_per_s).bind(std::int64_t{c.vertical_seen}).bind(std::int64_t{c.neutral_seen});
-        return q.bind(limits_json(c.limits)).run();
-    });
-}
-
-Result<std::string> Library::reserve_film(const std::string& stem, const std::string& extension) {
+Result<std::string> ClipStore::reserve_film(const std::string& stem, const std::string& extension) {
     std::error_code ec;
     // A name of its own: never writes over another clip, nor over one that is on its way.
     const std::lock_guard lock(*mutex_);
@@ -112,7 +103,7 @@ Result<std::string> Library::reserve_film(const std::string& stem, const std::st
     return name;
 }
 
-Result<std::string> Library::copy_in(const fs::path& source, const std::stop_token& stop, const std::function<void(double)>& progress) {
+Result<std::string> ClipStore::copy_in(const fs::path& source, const std::stop_token& stop, const std::function<void(double)>& progress) {
     const auto name = reserve_film(source.stem().string(), source.extension().string());
     if (!name) return name;
     if (auto ok = copy_whole(source, folder_ / *name, stop, progress); !ok) {
@@ -122,16 +113,16 @@ Result<std::string> Library::copy_in(const fs::path& source, const std::stop_tok
     return name;
 }
 
-Result<std::int64_t> Library::add_clip(const Clip& c, const fs::path& source, const std::stop_token& stop,
-                                       const std::function<void(double)>& progress) {
+Result<std::int64_t> ClipStore::add(const Clip& c, const fs::path& source, const std::stop_token& stop,
+                                    const std::function<void(double)>& progress) {
     const auto name = copy_in(source, stop, progress);
     if (!name) return tl::unexpected(name.error());
-    auto id = adopt_clip(c, *name, source.filename().string());
+    auto id = adopt(c, *name, source.filename().string());
     if (!id) (void)release_films({*name});
     return id;
 }
 
-Result<std::int64_t> Library::adopt_clip(const Clip& c, const std::string& file, const std::string& named) {
+Result<std::int64_t> ClipStore::adopt(const Clip& c, const std::string& file, const std::string& named) {
     if (!is_day(c.filmed_on) || !is_day(c.arrived_on)) return fail(Code::bad_value, "day");
     const std::string hash = sum_of(folder_ / file);
     if (hash.empty()) return fail(Code::cannot_open, (folder_ / file).string());
@@ -150,8 +141,8 @@ Result<std::int64_t> Library::adopt_clip(const Clip& c, const std::string& file,
     return id;
 }
 
-Result<bool> Library::replace_file(std::int64_t clip, const fs::path& source) {
-    const auto now = this->clip(clip);
+Result<bool> ClipStore::replace_file(std::int64_t clip, const fs::path& source) {
+    const auto now = get(clip);
     if (!now) return tl::unexpected(now.error());
     const std::string hash = sum_of(source);
     if (hash.empty()) return fail(Code::cannot_open, source.string());
@@ -166,7 +157,7 @@ Result<bool> Library::replace_file(std::int64_t clip, const fs::path& source) {
     });
 }
 
-Result<std::optional<Clip>> Library::same_file(const fs::path& source) const {
+Result<std::optional<Clip>> ClipStore::same_file(const fs::path& source) const {
     const std::string hash = sum_of(source);
     if (hash.empty()) return fail(Code::cannot_open, source.string());
     const std::lock_guard lock(*mutex_);
@@ -176,46 +167,19 @@ Result<std::optional<Clip>> Library::same_file(const fs::path& source) const {
     return std::optional(clip_of(q));
 }
 
-fs::path Library::path_of(const Clip& c) const {
+fs::path ClipStore::path_of(const Clip& c) const {
     // Inside the library only, whatever the record says.
     const fs::path file(c.file);
     const bool inside = file.is_relative() && std::none_of(file.begin(), file.end(), [](const fs::path& p) { return p == ".."; });
     return inside ? folder_ / file : folder_ / "clips" / file.filename();
 }
 
-bool Library::has_file(const Clip& c) const {
+bool ClipStore::has_file(const Clip& c) const {
     std::error_code ec;
     return fs::is_regular_file(path_of(c), ec);
 }
 
-namespace {
-/// What a clip is measured by is another now: its figures are to be made anew.
-Result<bool> forget_figures(sqlite3* db, std::int64_t clip) {
-    for (const char* sql :
-         {"DELETE FROM figure WHERE clip=?", "DELETE FROM figures_of WHERE clip=?", "UPDATE clip SET which='' WHERE id=?"}) {
-        Query q(db, sql);
-        if (auto ok = q.bind(clip).run(); !ok) return ok;
-    }
-    return true;
-}
-} // namespace
-
-Result<bool> Library::begin_attempt(std::int64_t clip) {
-    return set_setting("attempt", std::to_string(clip) + " " + std::to_string(attempts(clip) + 1));
-}
-
-Result<bool> Library::end_attempt(std::int64_t clip) {
-    return attempts(clip) > 0 ? set_setting("attempt", "") : Result<bool>(true);
-}
-
-int Library::attempts(std::int64_t clip) const {
-    const std::string now = setting("attempt");
-    const auto gap = now.find(' ');
-    if (gap == std::string::npos || now.substr(0, gap) != std::to_string(clip)) return 0;
-    return static_cast<int>(plain_number(now.substr(gap + 1)).value_or(0));
-}
-
-Result<bool> Library::set_clip_facts(const Clip& c) {
+Result<bool> ClipStore::set_facts(const Clip& c) {
     if (!is_day(c.filmed_on) || !is_day(c.arrived_on)) return fail(Code::bad_value, "day");
     return together([&]() -> Result<bool> {
         if (auto ok = forget_figures(db_, c.id); !ok) return ok;
@@ -231,21 +195,21 @@ Result<bool> Library::set_clip_facts(const Clip& c) {
     });
 }
 
-Result<bool> Library::set_guess(std::int64_t clip, const std::string& guess) {
+Result<bool> ClipStore::set_guess(std::int64_t clip, const std::string& guess) {
     return write([&] {
         Query q(db_, "UPDATE clip SET guess=? WHERE id=?");
         return q.bind(guess).bind(clip).run();
     });
 }
 
-Result<bool> Library::set_which(std::int64_t clip, const std::string& which) {
+Result<bool> ClipStore::set_which(std::int64_t clip, const std::string& which) {
     return write([&] {
         Query q(db_, "UPDATE clip SET which=? WHERE id=?");
         return q.bind(which).bind(clip).run();
     });
 }
 
-Result<bool> Library::set_as_named(std::int64_t clip, const std::string& movement) {
+Result<bool> ClipStore::set_as_named(std::int64_t clip, const std::string& movement) {
     return together([&]() -> Result<bool> {
         for (const char* sql : {"DELETE FROM figure WHERE clip=?", "DELETE FROM figures_of WHERE clip=?"}) {
             Query gone(db_, sql);
@@ -256,7 +220,7 @@ Result<bool> Library::set_as_named(std::int64_t clip, const std::string& movemen
     });
 }
 
-Result<bool> Library::set_turns(const std::vector<std::int64_t>& clips) {
+Result<bool> ClipStore::set_turns(const std::vector<std::int64_t>& clips) {
     return together([&]() -> Result<bool> {
         for (std::size_t i = 0; i < clips.size(); ++i) {
             Query q(db_, "UPDATE clip SET turn=? WHERE id=?");
@@ -266,14 +230,14 @@ Result<bool> Library::set_turns(const std::vector<std::int64_t>& clips) {
     });
 }
 
-Result<bool> Library::set_clip_state(std::int64_t clip, ClipState state, const std::string& problem) {
+Result<bool> ClipStore::set_state(std::int64_t clip, ClipState state, const std::string& problem) {
     return write([&] {
         Query q(db_, "UPDATE clip SET state=?, problem=? WHERE id=?");
         return q.bind(static_cast<std::int64_t>(state)).bind(problem).bind(clip).run();
     });
 }
 
-Result<std::vector<Clip>> Library::clips() const {
+Result<std::vector<Clip>> ClipStore::all() const {
     const std::lock_guard lock(*mutex_);
     Query q(db_, (std::string(clip_columns) + "ORDER BY arrived_on DESC, id DESC").c_str());
     std::vector<Clip> out;
@@ -282,7 +246,7 @@ Result<std::vector<Clip>> Library::clips() const {
     return out;
 }
 
-Result<std::vector<Clip>> Library::find_clips(const ClipQuery& query) const {
+Result<std::vector<Clip>> ClipStore::find(const ClipQuery& query) const {
     std::string sql = std::string(clip_columns) + "WHERE 1";
     std::vector<std::string> texts;
     const auto list = [](const auto& states) {
@@ -327,13 +291,13 @@ Result<std::vector<Clip>> Library::find_clips(const ClipQuery& query) const {
     return out;
 }
 
-std::int64_t Library::count_clips() const {
+std::int64_t ClipStore::count() const {
     const std::lock_guard lock(*mutex_);
     Query q(db_, "SELECT count(*) FROM clip");
     return q.row() ? q.integer(0) : 0;
 }
 
-Result<std::int64_t> Library::add_clip_record(const Clip& c) {
+Result<std::int64_t> ClipStore::add_record(const Clip& c) {
     if (!is_day(c.filmed_on) || !is_day(c.arrived_on)) return fail(Code::bad_value, "day");
     std::int64_t id = 0;
     auto ok = write([&] {
@@ -349,7 +313,7 @@ Result<std::int64_t> Library::add_clip_record(const Clip& c) {
     return id;
 }
 
-Result<Clip> Library::clip(std::int64_t id) const {
+Result<Clip> ClipStore::get(std::int64_t id) const {
     const std::lock_guard lock(*mutex_);
     Query q(db_, (std::string(clip_columns) + "WHERE id=?").c_str());
     q.bind(id);
@@ -357,48 +321,7 @@ Result<Clip> Library::clip(std::int64_t id) const {
     return clip_of(q);
 }
 
-Result<bool> Library::save_track(std::int64_t clip, const Track& track) {
-    return write([&]() -> Result<bool> {
-        // An older library gets its tracks renewed before it has figures.
-        (void)forget_figures(db_, clip);
-        Query q(db_, "INSERT INTO track(clip, points) VALUES(?,?) ON CONFLICT(clip) DO UPDATE SET points=excluded.points");
-        return q.bind(clip).blob(pack_track(track)).run();
-    });
-}
-
-Result<bool> Library::save_unfinished(std::int64_t clip, const Track& so_far, std::size_t done) {
-    return write([&] {
-        Query q(db_, "INSERT OR REPLACE INTO unfinished(clip, done, points) VALUES(?,?,?)");
-        return q.bind(clip).bind(static_cast<std::int64_t>(done)).blob(pack_track(so_far)).run();
-    });
-}
-
-Result<std::optional<Unfinished>> Library::unfinished(std::int64_t clip) const {
-    const std::lock_guard lock(*mutex_);
-    Query q(db_, "SELECT done, points FROM unfinished WHERE clip=?");
-    q.bind(clip);
-    if (!q.row()) return std::optional<Unfinished>();
-    auto track = unpack_track(q.bytes(1));
-    if (!track || q.integer(0) < 0 || static_cast<std::size_t>(q.integer(0)) > track->frames()) return std::optional<Unfinished>();
-    return std::optional(Unfinished{std::move(*track), static_cast<std::size_t>(q.integer(0))});
-}
-
-Result<bool> Library::forget_unfinished(std::int64_t clip) {
-    return write([&] {
-        Query q(db_, "DELETE FROM unfinished WHERE clip=?");
-        return q.bind(clip).run();
-    });
-}
-
-Result<Track> Library::load_track(std::int64_t clip) const {
-    const std::lock_guard lock(*mutex_);
-    Query q(db_, "SELECT points FROM track WHERE clip=?");
-    q.bind(clip);
-    if (!q.row()) return fail(Code::not_found, "track");
-    return unpack_track(q.bytes(0));
-}
-
-Result<bool> Library::set_states(std::int64_t clip, const std::vector<SupportState>& states) {
+Result<bool> ClipStore::set_states(std::int64_t clip, const std::vector<SupportState>& states) {
     return together([&]() -> Result<bool> {
         if (auto ok = forget_figures(db_, clip); !ok) return ok;
         Query q(db_, "UPDATE clip SET states=? WHERE id=?");
@@ -406,23 +329,23 @@ Result<bool> Library::set_states(std::int64_t clip, const std::vector<SupportSta
     });
 }
 
-Result<bool> Library::set_meant(std::int64_t clip, const std::optional<MeantPerson>& who) {
+Result<bool> ClipStore::set_meant(std::int64_t clip, const std::optional<MeantPerson>& who) {
     return together([&]() -> Result<bool> {
         Query q(db_, "UPDATE clip SET meant=? WHERE id=?");
         if (auto ok = q.bind(who ? json{who->time_s, who->x, who->y}.dump() : std::string()).bind(clip).run(); !ok) return ok;
-        return forget_unfinished(clip); // points of somebody else are not gone on with
+        return tracks().forget_unfinished(clip); // points of somebody else are not gone on with
     });
 }
 
-Result<bool> Library::pair_clips(std::int64_t a, std::int64_t b) {
+Result<bool> ClipStore::pair(std::int64_t a, std::int64_t b) {
     if (a == b) return fail(Code::bad_value, "pair");
     return together([&]() -> Result<bool> {
-        const auto x = clip(a), y = clip(b);
+        const auto x = get(a), y = get(b);
         if (!x || !y) return fail(Code::not_found, "clip");
         if (x->person == 0 || x->person != y->person || x->movement.empty() || x->movement != y->movement)
             return fail(Code::bad_value, "pair");
         for (const auto id : {a, b})
-            if (auto ok = part_clips(id); !ok) return ok;
+            if (auto ok = part(id); !ok) return ok;
         for (const auto& [id, other] : {std::pair{a, b}, {b, a}}) {
             Query q(db_, "UPDATE clip SET pair=? WHERE id=?");
             if (auto ok = q.bind(other).bind(id).run(); !ok) return ok;
@@ -436,33 +359,33 @@ Result<bool> Library::pair_clips(std::int64_t a, std::int64_t b) {
     });
 }
 
-Result<bool> Library::part_clips(std::int64_t either) {
+Result<bool> ClipStore::part(std::int64_t either) {
     return write([&] {
         Query q(db_, "UPDATE clip SET pair=0 WHERE id=?1 OR pair=?1");
         return q.bind(either).run();
     });
 }
 
-std::int64_t Library::record_of(std::int64_t clip) const {
+std::int64_t ClipStore::record_of(std::int64_t clip) const {
     const std::lock_guard lock(*mutex_);
     Query q(db_, "SELECT CASE WHEN pair=0 THEN id ELSE min(id, pair) END FROM clip WHERE id=?");
     q.bind(clip);
     return q.row() ? q.integer(0) : clip;
 }
 
-Result<std::vector<std::int64_t>> Library::cut_clip(std::int64_t id, const std::vector<ClipPart>& parts) {
+Result<std::vector<std::int64_t>> ClipStore::cut(std::int64_t id, const std::vector<ClipPart>& parts) {
     if (parts.empty() || parts.size() > 100) return fail(Code::bad_value, "parts");
     for (std::size_t i = 0; i < parts.size(); ++i)
         if (!(parts[i].to_s - parts[i].from_s >= 1) || (i > 0 && parts[i].from_s < parts[i - 1].to_s))
             return fail(Code::bad_value, "parts");
     std::vector<std::int64_t> out;
     auto ok = together([&]() -> Result<bool> {
-        const auto whole = clip(id);
+        const auto whole = get(id);
         if (!whole) return tl::unexpected(whole.error());
-        auto track = load_track(id);
+        auto track = tracks().load(id);
         if (!track) return tl::unexpected(track.error());
         for (std::size_t i = 0; i < parts.size(); ++i) {
-            std::int64_t part = id;
+            std::int64_t piece = id;
             if (i > 0) {
                 Query q(
                     db_,
@@ -473,17 +396,17 @@ Result<std::vector<std::int64_t>> Library::cut_clip(std::int64_t id, const std::
                     "filmed_on, arrived_on, state, problem, mirrored, hash, named, turn, states, footwear, surface, meant, look, version, "
                     "film_dropped, as_named FROM clip WHERE id=?");
                 if (auto done = q.bind(id).run(); !done) return done;
-                part = sqlite3_last_insert_rowid(db_);
+                piece = sqlite3_last_insert_rowid(db_);
                 Query quality(db_, "INSERT INTO quality SELECT ?1, found, frames_per_s, vertical_seen, neutral_seen, limits FROM quality "
                                    "WHERE clip=?2");
-                if (auto done = quality.bind(part).bind(id).run(); !done) return done;
+                if (auto done = quality.bind(piece).bind(id).run(); !done) return done;
             }
             Query span(db_, "UPDATE clip SET part_from_s=?, part_to_s=? WHERE id=?");
-            if (auto done = span.bind(parts[i].from_s).bind(parts[i].to_s).bind(part).run(); !done) return done;
+            if (auto done = span.bind(parts[i].from_s).bind(parts[i].to_s).bind(piece).run(); !done) return done;
             track->layers.trim_from_s = parts[i].from_s;
             track->layers.trim_to_s = parts[i].to_s;
-            if (auto done = save_track(part, *track); !done) return done;
-            out.push_back(part);
+            if (auto done = tracks().save(piece, *track); !done) return done;
+            out.push_back(piece);
         }
         return true;
     });
@@ -491,7 +414,7 @@ Result<std::vector<std::int64_t>> Library::cut_clip(std::int64_t id, const std::
     return out;
 }
 
-Result<std::vector<Clip>> Library::parts_of(std::int64_t id) const {
+Result<std::vector<Clip>> ClipStore::parts_of(std::int64_t id) const {
     const std::lock_guard lock(*mutex_);
     Query q(db_,
             (std::string(clip_columns) + "WHERE file=(SELECT file FROM clip WHERE id=?) ORDER BY coalesce(part_from_s, 0), id").c_str());
@@ -500,61 +423,6 @@ Result<std::vector<Clip>> Library::parts_of(std::int64_t id) const {
     while (q.row()) out.push_back(clip_of(q));
     if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
     return out;
-}
-
-Result<std::int64_t> Library::keep_place(const CameraPlace& p) {
-    if (p.name.empty()) return fail(Code::bad_value, "name");
-    std::int64_t id = 0;
-    auto ok = write([&]() -> Result<bool> {
-        Query q(db_, "INSERT INTO camera_place(name, width, height, marks, look) VALUES(?,?,?,?,?) ON CONFLICT(name) DO UPDATE SET "
-                     "width=excluded.width, height=excluded.height, marks=excluded.marks, look=excluded.look");
-        q.bind(p.name).bind(std::int64_t{p.width}).bind(std::int64_t{p.height}).bind(pack_marks(p.marks)).blob(p.look);
-        if (auto done = q.run(); !done) return done;
-        Query last(db_, "SELECT id FROM camera_place WHERE name=?");
-        last.bind(p.name);
-        id = last.row() ? last.integer(0) : 0;
-        return true;
-    });
-    if (!ok) return tl::unexpected(ok.error());
-    return id;
-}
-
-Result<std::vector<CameraPlace>> Library::places() const {
-    const std::lock_guard lock(*mutex_);
-    Query q(db_, "SELECT id, name, width, height, marks, look FROM camera_place ORDER BY id DESC");
-    std::vector<CameraPlace> out;
-    while (q.row()) {
-        auto marks = unpack_marks(q.text(4));
-        if (!marks) continue; // one that cannot be read is not offered
-        out.push_back(
-            {q.integer(0), q.text(1), static_cast<int>(q.integer(2)), static_cast<int>(q.integer(3)), std::move(*marks), q.bytes(5)});
-    }
-    if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
-    return out;
-}
-
-Result<bool> Library::set_look(std::int64_t clip, const std::string& look) {
-    return write([&] {
-        Query q(db_, "UPDATE clip SET look=? WHERE id=?");
-        return q.blob(look).bind(clip).run();
-    });
-}
-
-Result<std::vector<Library::Look>> Library::looks(int most) const {
-    const std::lock_guard lock(*mutex_);
-    Query q(db_, "SELECT id, person, look FROM clip WHERE length(look)>0 ORDER BY arrived_on DESC, id DESC LIMIT ?");
-    q.bind(std::int64_t{most});
-    std::vector<Look> out;
-    while (q.row()) out.push_back({q.integer(0), q.integer(1), q.bytes(2)});
-    if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
-    return out;
-}
-
-Result<bool> Library::forget_place(std::int64_t id) {
-    return write([&] {
-        Query q(db_, "DELETE FROM camera_place WHERE id=?");
-        return q.bind(id).run();
-    });
 }
 
 } // namespace bevel

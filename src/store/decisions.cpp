@@ -1,24 +1,24 @@
 // What was decided about clips, and what is agreed with people.
-#include "store/library.h"
 #include "store/query.h"
+#include "store/stores.h"
 #include <algorithm>
 
 namespace bevel {
 
-Result<bool> Library::decide(std::int64_t clip, const Decision& d) {
+Result<bool> DecisionStore::decide(std::int64_t clip, const Decision& d) {
     return together([&]() -> Result<bool> {
-        if (auto ok = save_decision(clip, d); !ok) return ok;
+        if (auto ok = save(clip, d); !ok) return ok;
         Query q(db_, "UPDATE clip SET state=?1, problem='' WHERE id=?2 OR pair=?2"); // the whole pair is
         return q.bind(static_cast<std::int64_t>(ClipState::reviewed)).bind(clip).run();
     });
 }
 
-Result<bool> Library::save_decision(std::int64_t clip, const Decision& d) {
+Result<bool> DecisionStore::save(std::int64_t clip, const Decision& d) {
     return write([&] {
         Query q(db_,
                 "INSERT INTO decision(clip, check_id, side, choice, wording, note) VALUES(?,?,?,?,?,?)"
                 " ON CONFLICT(clip, check_id, side) DO UPDATE SET choice=excluded.choice, wording=excluded.wording, note=excluded.note");
-        return q.bind(record_of(clip))
+        return q.bind(clips().record_of(clip))
             .bind(d.key.check_text())
             .bind(d.key.side_text())
             .bind(static_cast<std::int64_t>(d.choice))
@@ -28,10 +28,10 @@ Result<bool> Library::save_decision(std::int64_t clip, const Decision& d) {
     });
 }
 
-Result<std::vector<Decision>> Library::decisions(std::int64_t clip) const {
+Result<std::vector<Decision>> DecisionStore::of(std::int64_t clip) const {
     const std::lock_guard lock(*mutex_);
     Query q(db_, "SELECT check_id, side, choice, wording, note FROM decision WHERE clip=? ORDER BY check_id, side");
-    q.bind(record_of(clip));
+    q.bind(clips().record_of(clip));
     std::vector<Decision> out;
     while (q.row())
         out.emplace_back(q.text(0), q.text(1), static_cast<Choice>(std::clamp<std::int64_t>(q.integer(2), 0, 2)), q.text(3), q.text(4));
@@ -39,7 +39,7 @@ Result<std::vector<Decision>> Library::decisions(std::int64_t clip) const {
     return out;
 }
 
-Result<std::int64_t> Library::save_seen(const Remark& s) {
+Result<std::int64_t> DecisionStore::save_seen(const Remark& s) {
     if (s.words.empty()) return fail(Code::bad_value, "words");
     const std::lock_guard lock(*mutex_);
     if (read_only_) return fail(Code::write_failed, "read_only");
@@ -50,14 +50,14 @@ Result<std::int64_t> Library::save_seen(const Remark& s) {
     return s.id != 0 ? s.id : sqlite3_last_insert_rowid(db_);
 }
 
-Result<bool> Library::drop_seen(std::int64_t id) {
+Result<bool> DecisionStore::drop_seen(std::int64_t id) {
     return write([&] {
         Query q(db_, "DELETE FROM seen WHERE id=?");
         return q.bind(id).run();
     });
 }
 
-Result<std::vector<Remark>> Library::seen_in(std::int64_t clip) const {
+Result<std::vector<Remark>> DecisionStore::seen_in(std::int64_t clip) const {
     const std::lock_guard lock(*mutex_);
     Query q(db_, "SELECT id, clip, time_s, family, side, safety, words FROM seen WHERE clip=? ORDER BY time_s, id");
     q.bind(clip);
@@ -68,7 +68,7 @@ Result<std::vector<Remark>> Library::seen_in(std::int64_t clip) const {
     return out;
 }
 
-Result<std::int64_t> Library::save_agreement(const Agreement& a) {
+Result<std::int64_t> DecisionStore::save_agreement(const Agreement& a) {
     if (a.reason.empty()) return fail(Code::bad_value, "reason");
     if (a.check.empty() || (a.person == 0) == (a.clip == 0)) return fail(Code::bad_value, "check");
     if (!a.off && ((!a.low && !a.high) || (a.low && a.high && *a.low > *a.high))) return fail(Code::bad_value, "band");
@@ -93,7 +93,7 @@ Result<std::int64_t> Library::save_agreement(const Agreement& a) {
     return a.id != 0 ? a.id : sqlite3_last_insert_rowid(db_);
 }
 
-Result<bool> Library::remove_agreement(std::int64_t id) {
+Result<bool> DecisionStore::remove_agreement(std::int64_t id) {
     return write([&] {
         Query q(db_, "DELETE FROM agreement WHERE id=?");
         return q.bind(id).run();
@@ -113,13 +113,13 @@ Result<std::vector<Agreement>> agreements_of(Query& q) {
 }
 } // namespace
 
-Result<std::vector<Agreement>> Library::agreements(std::int64_t person) const {
+Result<std::vector<Agreement>> DecisionStore::agreements(std::int64_t person) const {
     const std::lock_guard lock(*mutex_);
     Query q(db_, (std::string(agreement_columns) + "WHERE person=? ORDER BY from_day, id").c_str());
     return agreements_of(q.bind(person));
 }
 
-Result<std::vector<Agreement>> Library::agreements_for(const Clip& clip) const {
+Result<std::vector<Agreement>> DecisionStore::agreements_for(const Clip& clip) const {
     const std::lock_guard lock(*mutex_);
     const std::string day = clip.filmed_on.empty() ? clip.arrived_on : clip.filmed_on;
     Query q(db_, (std::string(agreement_columns) + "WHERE clip=?1 OR (person=?2 AND from_day<=?3 AND (until_day='' OR until_day>=?3)) "

@@ -47,7 +47,7 @@ std::vector<School> with_own(const std::vector<School>& shipped, const std::vect
         shipped, own, [](const std::string& body) { return parse_school(body); }, problems);
 }
 
-Result<std::vector<OwnForm>> Library::own_forms(Own what) const {
+Result<std::vector<OwnForm>> FormStore::all(Own what) const {
     const std::lock_guard lock(*mutex_);
     Query q(db_, about(what, "SELECT id, body FROM", "ORDER BY id").c_str());
     std::vector<OwnForm> out;
@@ -56,21 +56,21 @@ Result<std::vector<OwnForm>> Library::own_forms(Own what) const {
     return out;
 }
 
-Result<bool> Library::keep_form(const OwnForm& f, Own what) {
+Result<bool> FormStore::keep(const OwnForm& f, Own what) {
     return write([&] {
         Query q(db_, about(what, "INSERT INTO", "(id, body) VALUES(?,?) ON CONFLICT(id) DO UPDATE SET body=excluded.body").c_str());
         return q.bind(f.id).bind(f.body).run();
     });
 }
 
-Result<bool> Library::drop_form(const std::string& id, Own what) {
+Result<bool> FormStore::drop(const std::string& id, Own what) {
     return write([&] {
         Query q(db_, about(what, "DELETE FROM", "WHERE id=?").c_str());
         return q.bind(id).run();
     });
 }
 
-Result<bool> Library::set_model(const std::string& movement, std::int64_t clip) {
+Result<bool> FormStore::set_model(const std::string& movement, std::int64_t clip) {
     return write([&] {
         Query q(db_, clip == 0 ? "DELETE FROM model WHERE movement=?1"
                                : "INSERT INTO model(movement, clip) VALUES(?1,?2) ON CONFLICT(movement) DO UPDATE SET clip=excluded.clip");
@@ -80,7 +80,7 @@ Result<bool> Library::set_model(const std::string& movement, std::int64_t clip) 
     });
 }
 
-std::int64_t Library::model_of(const std::string& movement) const {
+std::int64_t FormStore::model_of(const std::string& movement) const {
     const std::lock_guard lock(*mutex_);
     Query q(db_, "SELECT clip FROM model WHERE movement=?");
     q.bind(movement);

@@ -1,7 +1,7 @@
 // Movements and schools of an instructor's own: copies of shipped ones that were changed, or new ones. Kept as the text of their files.
 #pragma once
 #include "core/movement/movement.h"
-#include "store/library.h"
+#include "store/stores.h"
 
 namespace bevel {
 

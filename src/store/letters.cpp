@@ -1,6 +1,6 @@
 // Letters: the draft of a clip, and what was sent.
-#include "store/library.h"
 #include "store/query.h"
+#include "store/stores.h"
 #include <nlohmann/json.hpp>
 
 namespace bevel {
@@ -28,7 +28,7 @@ WithCorrection with_of(const nlohmann::json& j) {
 
 } // namespace
 
-Result<std::int64_t> Library::save_letter(const LetterRecord& l) {
+Result<std::int64_t> LetterStore::save(const LetterRecord& l) {
     nlohmann::json with = nlohmann::json::object();
     for (const auto& [key, w] : l.with)
         if (!w.empty()) with[key] = with_json(w);
@@ -50,16 +50,17 @@ Result<std::int64_t> Library::save_letter(const LetterRecord& l) {
     Query q(db_, "INSERT INTO letter(clip, body, sent_on, review_on) VALUES(?,?,?,?) ON CONFLICT(clip) DO UPDATE SET body=excluded.body, "
                  "review_on=excluded.review_on, sent_on=CASE WHEN excluded.sent_on='' THEN sent_on ELSE excluded.sent_on END");
     const std::string text = body.dump(-1, ' ', false, nlohmann::json::error_handler_t::replace);
-    if (auto ok = q.bind(record_of(l.clip)).bind(text).bind(l.sent_on).bind(l.review_on).run(); !ok) return tl::unexpected(ok.error());
+    if (auto ok = q.bind(clips().record_of(l.clip)).bind(text).bind(l.sent_on).bind(l.review_on).run(); !ok)
+        return tl::unexpected(ok.error());
     Query id(db_, "SELECT id FROM letter WHERE clip=?");
-    id.bind(record_of(l.clip));
+    id.bind(clips().record_of(l.clip));
     return id.row() ? id.integer(0) : 0;
 }
 
-Result<std::vector<LetterRecord>> Library::letters(std::int64_t clip) const {
+Result<std::vector<LetterRecord>> LetterStore::of(std::int64_t clip) const {
     const std::lock_guard lock(*mutex_);
     Query q(db_, "SELECT id, clip, body, sent_on, how, answered_on, answer, review_on FROM letter WHERE clip=? ORDER BY id");
-    q.bind(record_of(clip));
+    q.bind(clips().record_of(clip));
     std::vector<LetterRecord> out;
     while (q.row()) {
         LetterRecord l;
@@ -90,7 +91,7 @@ Result<std::vector<LetterRecord>> Library::letters(std::int64_t clip) const {
     return out;
 }
 
-Result<std::int64_t> Library::keep_sent(const SentLetter& l) {
+Result<std::int64_t> LetterStore::keep_sent(const SentLetter& l) {
     std::int64_t id = 0;
     auto ok = together([&]() -> Result<bool> {
         Query q(db_, "INSERT INTO sent(person, clip, sent_at, kind, name, hidden, body, file) VALUES(?,?,?,?,?,?,?,?)");
@@ -98,13 +99,13 @@ Result<std::int64_t> Library::keep_sent(const SentLetter& l) {
         if (auto done = q.blob(l.file).run(); !done) return done;
         id = sqlite3_last_insert_rowid(db_);
         Query draft(db_, "UPDATE letter SET sent_on=?, went=body WHERE clip=?");
-        return draft.bind(l.sent_at.substr(0, 10)).bind(record_of(l.clip)).run();
+        return draft.bind(l.sent_at.substr(0, 10)).bind(clips().record_of(l.clip)).run();
     });
     if (!ok) return tl::unexpected(ok.error());
     return id;
 }
 
-Result<std::vector<SentLetter>> Library::sent(std::int64_t person) const {
+Result<std::vector<SentLetter>> LetterStore::sent(std::int64_t person) const {
     const std::lock_guard lock(*mutex_);
     Query q(db_, "SELECT id, person, clip, sent_at, kind, name, hidden, body FROM sent WHERE person=? ORDER BY sent_at DESC, id DESC");
     q.bind(person);
@@ -115,7 +116,7 @@ Result<std::vector<SentLetter>> Library::sent(std::int64_t person) const {
     return out;
 }
 
-Result<std::string> Library::sent_file(std::int64_t id) const {
+Result<std::string> LetterStore::sent_file(std::int64_t id) const {
     const std::lock_guard lock(*mutex_);
     Query q(db_, "SELECT file FROM sent WHERE id=?");
     q.bind(id);
@@ -123,19 +124,19 @@ Result<std::string> Library::sent_file(std::int64_t id) const {
     return q.bytes(0);
 }
 
-Result<bool> Library::set_sent(std::int64_t clip, const std::string& day, const std::string& how) {
+Result<bool> LetterStore::set_sent(std::int64_t clip, const std::string& day, const std::string& how) {
     return write([&] {
         // Written first, then sent: taking it back leaves the day it was written.
         Query q(db_, "UPDATE letter SET how=?1, sent_on=CASE WHEN ?2='' THEN sent_on ELSE ?2 END, went=CASE WHEN went='' AND ?2<>'' THEN "
                      "body ELSE went END WHERE clip=?3");
-        return q.bind(how).bind(day).bind(record_of(clip)).run();
+        return q.bind(how).bind(day).bind(clips().record_of(clip)).run();
     });
 }
 
-Result<bool> Library::set_answered(std::int64_t clip, const std::string& day, const std::string& words) {
+Result<bool> LetterStore::set_answered(std::int64_t clip, const std::string& day, const std::string& words) {
     return write([&] {
         Query q(db_, "UPDATE letter SET answered_on=?, answer=? WHERE clip=?");
-        return q.bind(day).bind(words).bind(record_of(clip)).run();
+        return q.bind(day).bind(words).bind(clips().record_of(clip)).run();
     });
 }
 
@@ -167,7 +168,7 @@ Result<std::vector<LetterLine>> lines_of(Query& q) {
 }
 } // namespace
 
-Result<std::vector<LetterLine>> Library::letter_lines(std::int64_t person) const {
+Result<std::vector<LetterLine>> LetterStore::lines(std::int64_t person) const {
     const std::lock_guard lock(*mutex_);
     Query q(
         db_,
@@ -176,7 +177,7 @@ Result<std::vector<LetterLine>> Library::letter_lines(std::int64_t person) const
 }
 
 // What is half a year old is no longer asked for.
-Result<std::vector<LetterLine>> Library::due(const std::string& day) const {
+Result<std::vector<LetterLine>> LetterStore::due(const std::string& day) const {
     const std::lock_guard lock(*mutex_);
     // Where a newer clip came there is nothing to ask for.
     Query q(db_,
@@ -191,7 +192,7 @@ Result<std::vector<LetterLine>> Library::due(const std::string& day) const {
     return lines_of(q.bind(day));
 }
 
-Result<std::int64_t> Library::keep_phrase(const Phrase& p) {
+Result<std::int64_t> LetterStore::keep_phrase(const Phrase& p) {
     if (p.words.empty()) return fail(Code::bad_value, "words");
     const std::lock_guard lock(*mutex_);
     if (read_only_) return fail(Code::write_failed, "read_only");
@@ -206,15 +207,15 @@ Result<std::int64_t> Library::keep_phrase(const Phrase& p) {
     return q.integer(0);
 }
 
-Result<bool> Library::drop_phrase(std::int64_t id) {
+Result<bool> LetterStore::drop_phrase(std::int64_t id) {
     return write([&] {
         Query q(db_, "DELETE FROM phrase WHERE id=?");
         return q.bind(id).run();
     });
 }
 
-Result<std::vector<Phrase>> Library::phrases(const std::string& check, const std::string& direction, const std::string& role,
-                                             const std::string& language) const {
+Result<std::vector<Phrase>> LetterStore::phrases(const std::string& check, const std::string& direction, const std::string& role,
+                                                 const std::string& language) const {
     const std::lock_guard lock(*mutex_);
     Query q(db_, "SELECT id, check_id, direction, role, language, words, used, last_on FROM phrase WHERE (?1='' OR (check_id=?1 AND "
                  "direction=?2)) AND (?4='' OR language=?4) ORDER BY role=?3 DESC, used DESC, last_on DESC, id");
@@ -226,7 +227,7 @@ Result<std::vector<Phrase>> Library::phrases(const std::string& check, const std
     return out;
 }
 
-Result<Library::SaidBefore> Library::said_before(std::int64_t person, const std::string& movement, const std::string& key) const {
+Result<LetterStore::SaidBefore> LetterStore::said_before(std::int64_t person, const std::string& movement, const std::string& key) const {
     const std::lock_guard lock(*mutex_);
     Query q(db_, "SELECT CASE WHEN l.went='' THEN l.body ELSE l.went END, l.sent_on FROM letter l JOIN clip c ON c.id=l.clip WHERE "
                  "c.person=? AND c.movement=? AND l.sent_on<>'' AND l.how<>'none' ORDER BY l.sent_on");
@@ -243,7 +244,7 @@ Result<Library::SaidBefore> Library::said_before(std::int64_t person, const std:
     return out;
 }
 
-Result<std::vector<Waiting>> Library::waiting() const {
+Result<std::vector<Waiting>> LetterStore::waiting() const {
     const std::lock_guard lock(*mutex_);
     // The second clip of a pair is looked at with the first. Of those that were reviewed, what was kept for a letter within two months of
     // the newest clip: older ones were left without one.
@@ -265,7 +266,7 @@ Result<std::vector<Waiting>> Library::waiting() const {
     if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
     for (auto& w : out) {
         if (w.unnamed) continue;
-        const auto asked = asked_before(w.clip);
+        const auto asked = records().asked_before(w.clip);
         if (!asked) return tl::unexpected(asked.error());
         for (const auto& a : *asked) w.asked.push_back(a.key), w.asked_on = a.day;
     }

@@ -1,12 +1,105 @@
-#include "store/people.h"
-#include "store/library.h"
+// People: who they are, how tall on which day, what is right for them.
+#include "store/connection.h"
 #include "store/query.h"
+#include "store/stores.h"
 #include <algorithm>
 #include <nlohmann/json.hpp>
 
 namespace bevel {
 
-Result<PersonFacts> Library::facts(std::int64_t person) const {
+Result<std::int64_t> PeopleStore::add(const Person& p, const std::string& day) {
+    if (p.name.empty()) return fail(Code::bad_value, "name");
+    std::int64_t id = 0;
+    auto ok = together([&]() -> Result<bool> {
+        Query q(db_, "INSERT INTO person(name, stature_m, notes) VALUES(?,?,?)");
+        if (auto done = q.bind(p.name).bind(p.stature_m).bind(p.notes).run(); !done) return done;
+        id = sqlite3_last_insert_rowid(db_);
+        Query h(db_, "INSERT INTO height(person, day, stature_m) VALUES(?,?,?)");
+        return h.bind(id).bind(day).bind(p.stature_m).run();
+    });
+    if (!ok) return tl::unexpected(ok.error());
+    return id;
+}
+
+Result<bool> PeopleStore::update(const Person& p) {
+    return write([&] {
+        Query q(db_, "UPDATE person SET name=?, notes=? WHERE id=?");
+        return q.bind(p.name).bind(p.notes).bind(p.id).run();
+    });
+}
+
+Result<bool> PeopleStore::set_height(std::int64_t person, const std::string& day, double metres) {
+    return together([&]() -> Result<bool> {
+        Query q(db_, "INSERT INTO height(person, day, stature_m) VALUES(?,?,?) ON CONFLICT(person, day) DO UPDATE SET "
+                     "stature_m=excluded.stature_m");
+        if (auto ok = q.bind(person).bind(day).bind(metres).run(); !ok) return ok;
+        for (const char* sql : {"DELETE FROM figure WHERE clip IN (SELECT id FROM clip WHERE person=?)",
+                                "DELETE FROM figures_of WHERE clip IN (SELECT id FROM clip WHERE person=?)"}) {
+            Query figures(db_, sql); // another height, other figures
+            if (auto ok = figures.bind(person).run(); !ok) return ok;
+        }
+        Query last(db_, "UPDATE person SET stature_m=(SELECT stature_m FROM height WHERE person=?1 ORDER BY day DESC LIMIT 1) WHERE id=?1");
+        return last.bind(person).run();
+    });
+}
+
+Result<double> PeopleStore::height_at(std::int64_t person, const std::string& day) const {
+    const std::lock_guard lock(*mutex_);
+    if (!has_heights()) {
+        Query q(db_, "SELECT stature_m FROM person WHERE id=?");
+        q.bind(person);
+        return q.row() ? Result<double>(q.real(0)) : fail(Code::not_found, "person");
+    }
+    // The last one up to that day; before the first, the first.
+    Query q(db_, "SELECT stature_m FROM height WHERE person=?1 ORDER BY day<=?2 DESC, CASE WHEN day<=?2 THEN day END DESC, day LIMIT 1");
+    q.bind(person).bind(day);
+    return q.row() ? Result<double>(q.real(0)) : fail(Code::not_found, "person");
+}
+
+bool PeopleStore::has_heights() const {
+    Query q(db_, "SELECT 1 FROM sqlite_master WHERE name='height'");
+    return q.row();
+}
+
+Result<bool> PeopleStore::set_shoulder_width(std::int64_t person, double metres) {
+    return write([&] {
+        Query q(db_, "UPDATE person SET shoulder_width_m=? WHERE id=?");
+        return q.bind(metres).bind(person).run();
+    });
+}
+
+Result<bool> PeopleStore::set_own_units(std::int64_t person, double fist_m, double foot_m) {
+    return write([&] {
+        Query q(db_, "UPDATE person SET fist_m=?, foot_m=? WHERE id=?");
+        return q.bind(fist_m).bind(foot_m).bind(person).run();
+    });
+}
+
+Result<std::vector<std::pair<std::string, double>>> PeopleStore::heights(std::int64_t person) const {
+    const std::lock_guard lock(*mutex_);
+    Query q(db_, "SELECT day, stature_m FROM height WHERE person=? ORDER BY day");
+    q.bind(person);
+    std::vector<std::pair<std::string, double>> out;
+    while (q.row()) out.emplace_back(q.text(0), q.real(1));
+    if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
+    return out;
+}
+
+Result<std::vector<Person>> PeopleStore::all() const {
+    const std::lock_guard lock(*mutex_);
+    Query q(db_,
+            "SELECT id, name, stature_m, notes, shoulder_width_m, keep_until, fist_m, foot_m, neutral FROM person ORDER BY name COLLATE "
+            "NOCASE");
+    std::vector<Person> out;
+    while (q.row()) {
+        out.push_back({q.integer(0), q.text(1), q.real(2), q.text(3), q.real(4), q.text(5), q.real(6), q.real(7)});
+        if (auto own = parse_neutral(q.text(8))) out.back().neutral = std::move(*own); // one that is damaged is set anew
+    }
+    if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
+    return out;
+}
+
+Result<PersonFacts> PeopleStore::facts(std::int64_t person) const {
     const std::lock_guard lock(*mutex_);
     Query q(db_, "SELECT body FROM facts WHERE person=?");
     q.bind(person);
@@ -30,7 +123,7 @@ Result<PersonFacts> Library::facts(std::int64_t person) const {
     return f;
 }
 
-Result<bool> Library::set_facts(std::int64_t person, const PersonFacts& f) {
+Result<bool> PeopleStore::set_facts(std::int64_t person, const PersonFacts& f) {
     nlohmann::json taught = nlohmann::json::array();
     for (const auto& t : f.taught) taught.push_back({{"movement", t.movement}, {"version", t.version}, {"up_to", t.up_to}});
     const nlohmann::json j{{"alias", f.alias}, {"goals", f.goals},     {"consent", f.consent},           {"language", f.language},
@@ -41,7 +134,7 @@ Result<bool> Library::set_facts(std::int64_t person, const PersonFacts& f) {
     });
 }
 
-Result<PersonNeutral> Library::neutral(std::int64_t person) const {
+Result<PersonNeutral> PeopleStore::neutral(std::int64_t person) const {
     const std::lock_guard lock(*mutex_);
     Query q(db_, "SELECT neutral FROM person WHERE id=?");
     q.bind(person);
@@ -52,7 +145,7 @@ Result<PersonNeutral> Library::neutral(std::int64_t person) const {
     return parse_neutral(q.text(0));
 }
 
-Result<bool> Library::set_neutral(std::int64_t person, const PersonNeutral& neutral) {
+Result<bool> PeopleStore::set_neutral(std::int64_t person, const PersonNeutral& neutral) {
     const auto text = neutral_text(neutral);
     if (const auto again = parse_neutral(text); !again) return tl::unexpected(again.error());
     return together([&]() -> Result<bool> {
@@ -68,142 +161,11 @@ Result<bool> Library::set_neutral(std::int64_t person, const PersonNeutral& neut
     });
 }
 
-Result<Condition> Library::condition(std::int64_t clip) const {
-    const std::lock_guard lock(*mutex_);
-    Query q(db_, "SELECT pain, energy FROM condition WHERE clip=?");
-    q.bind(clip);
-    Condition c;
-    if (q.row()) {
-        c.pain = q.text(0);
-        if (!q.absent(1)) c.energy = static_cast<int>(q.integer(1));
-    }
-    if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
-    return c;
-}
-
-Result<bool> Library::set_condition(std::int64_t clip, const Condition& c) {
-    if (c.energy && (*c.energy < 0 || *c.energy > 10)) return fail(Code::bad_value, "energy");
+Result<bool> PeopleStore::set_keep_until(std::int64_t person, const std::string& day) {
     return write([&] {
-        Query q(db_, "INSERT INTO condition(clip, pain, energy) VALUES(?,?,?) ON CONFLICT(clip) DO UPDATE SET pain=excluded.pain, "
-                     "energy=excluded.energy");
-        return q.bind(clip).bind(c.pain).bind(c.energy ? std::optional<double>(*c.energy) : std::nullopt).run();
+        Query q(db_, "UPDATE person SET keep_until=? WHERE id=?");
+        return q.bind(day).bind(person).run();
     });
-}
-
-Result<bool> Library::keep_figures(std::int64_t clip, const std::vector<KeptFigure>& figures) {
-    return together([&]() -> Result<bool> {
-        Query gone(db_, "DELETE FROM figure WHERE clip=?");
-        if (auto ok = gone.bind(clip).run(); !ok) return ok;
-        // A clip of which nothing can be told is known as such.
-        Query seen(db_, "INSERT OR REPLACE INTO figures_of(clip, count) VALUES(?,?)");
-        if (auto ok = seen.bind(clip).bind(static_cast<std::int64_t>(figures.size())).run(); !ok) return ok;
-        for (const auto& f : figures) {
-            Query q(db_,
-                    "INSERT OR REPLACE INTO figure(clip, movement, view, check_id, side, measure, unit, value, own, of_clip, person_part, "
-                    "low, high, matters, judged, reference, version) VALUES(?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?)");
-            q.bind(clip).bind(f.movement).bind(f.view).bind(f.check).bind(f.side).bind(f.measure).bind(f.unit);
-            q.bind(f.value).bind(f.own).bind(f.of_clip).bind(f.person).bind(f.low).bind(f.high).bind(f.matters);
-            if (auto ok = q.bind(static_cast<std::int64_t>(f.judged)).bind(std::int64_t{f.reference}).bind(f.version).run(); !ok) return ok;
-        }
-        return true;
-    });
-}
-
-Result<std::vector<KeptFigure>> Library::figures(std::int64_t person) const {
-    const std::lock_guard lock(*mutex_);
-    Query q(db_,
-            "SELECT f.clip, CASE WHEN c.filmed_on='' THEN c.arrived_on ELSE c.filmed_on END, f.view, f.movement, f.check_id, f.measure, "
-            "f.unit, f.side, f.value, f.own, f.of_clip, f.person_part, f.low, f.high, f.matters, f.judged, f.reference, f.version FROM "
-            "figure f JOIN "
-            "clip c ON c.id=f.clip WHERE c.person=? ORDER BY 2, f.clip");
-    q.bind(person);
-    std::vector<KeptFigure> out;
-    while (q.row()) {
-        KeptFigure f;
-        f.clip = q.integer(0);
-        f.day = q.text(1), f.view = q.text(2), f.movement = q.text(3), f.check = q.text(4), f.measure = q.text(5), f.unit = q.text(6);
-        f.side = q.text(7);
-        f.value = q.real(8), f.own = q.real(9), f.of_clip = q.real(10), f.person = q.real(11);
-        f.low = q.maybe_real(12), f.high = q.maybe_real(13);
-        f.matters = q.real(14);
-        f.judged = static_cast<int>(q.integer(15));
-        f.reference = q.integer(16) != 0;
-        f.version = q.text(17);
-        out.push_back(std::move(f));
-    }
-    if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
-    return out;
-}
-
-Result<std::vector<std::int64_t>> Library::without_figures(std::int64_t person) const {
-    const std::lock_guard lock(*mutex_);
-    Query q(db_,
-            "SELECT id FROM clip WHERE person=? AND state IN (1, 2) AND id NOT IN (SELECT clip FROM figures_of) ORDER BY filmed_on, id");
-    q.bind(person);
-    std::vector<std::int64_t> out;
-    while (q.row()) out.push_back(q.integer(0));
-    if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
-    return out;
-}
-
-Result<std::vector<AskedBefore>> Library::asked_before(std::int64_t clip) const {
-    const std::lock_guard lock(*mutex_);
-    Query q(db_, "SELECT o.id, CASE WHEN l.went='' THEN l.body ELSE l.went END, l.sent_on FROM clip c JOIN clip o ON o.person=c.person AND "
-                 "o.movement=c.movement AND o.id<>c.id JOIN "
-                 "letter l ON l.clip=o.id WHERE c.id=? AND l.sent_on<>'' AND l.how<>'none' AND (CASE WHEN o.filmed_on='' THEN o.arrived_on "
-                 "ELSE o.filmed_on "
-                 "END) <= (CASE WHEN c.filmed_on='' THEN c.arrived_on ELSE c.filmed_on END) ORDER BY o.filmed_on DESC, o.id DESC LIMIT 1");
-    q.bind(clip);
-    std::vector<AskedBefore> out;
-    if (q.row()) {
-        const auto before = q.integer(0);
-        const auto j = nlohmann::json::parse(q.text(1), nullptr, false);
-        const auto said = decisions(before);
-        if (j.is_object() && j.contains("checks") && j["checks"].is_array())
-            for (const auto& k : j["checks"]) {
-                if (!k.is_string()) continue;
-                AskedBefore a{k.get<std::string>(), "", q.text(2)};
-                if (said)
-                    for (const auto& d : *said)
-                        if (d.key.text() == a.key) a.words = d.wording;
-                out.push_back(std::move(a));
-            }
-    }
-    if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());
-    return out;
-}
-
-Result<std::vector<RecordLine>> Library::record(std::int64_t person) const {
-    const std::lock_guard lock(*mutex_);
-    using What = RecordLine::What;
-    std::vector<RecordLine> out;
-    const std::string day = "CASE WHEN c.filmed_on='' THEN c.arrived_on ELSE c.filmed_on END";
-    const auto read = [&](const std::string& sql, What what) -> Result<bool> {
-        Query q(db_, sql.c_str());
-        q.bind(person);
-        while (q.row()) out.push_back({q.text(0), what, q.integer(1), q.text(2), q.text(3), q.text(4), q.text(5), q.text(6)});
-        return q.end();
-    };
-    for (const auto& [sql, what] :
-         {std::pair{"SELECT " + day + ", c.id, c.movement, c.view, '', '', '' FROM clip c WHERE c.person=?", What::clip},
-          {"SELECT " + day +
-               ", c.id, c.movement, c.view, d.check_id, d.side, d.wording FROM decision d JOIN clip c ON c.id=d.clip WHERE "
-               "d.choice=1 AND d.check_id NOT LIKE 'seen:%' AND c.person=?",
-           What::kept},
-          {"SELECT " + day + ", c.id, c.movement, c.view, '', s.side, s.words FROM seen s JOIN clip c ON c.id=s.clip WHERE c.person=?",
-           What::remark},
-          {std::string("SELECT substr(sent_at, 1, 10), coalesce(clip, 0), '', kind, '', '', name FROM sent WHERE person=?"), What::letter},
-          {std::string("SELECT from_day, 0, '', '', check_id, '', reason FROM agreement WHERE person=?"), What::agreed},
-          {std::string("SELECT day, 0, '', '', '', CAST(minutes AS TEXT), title || CASE WHEN felt='' THEN '' ELSE ': ' || felt END FROM "
-                       "practice WHERE person=?"),
-           What::practice},
-          {"SELECT " + day +
-               ", c.id, c.movement, c.view, '', coalesce(CAST(o.energy AS TEXT), ''), o.pain FROM condition o JOIN clip c ON c.id=o.clip "
-               "WHERE (o.pain<>'' OR o.energy IS NOT NULL) AND c.person=?",
-           What::day}})
-        if (auto ok = read(sql, what); !ok) return tl::unexpected(ok.error());
-    std::stable_sort(out.begin(), out.end(), [](const RecordLine& a, const RecordLine& b) { return a.day > b.day; });
-    return out;
 }
 
 } // namespace bevel

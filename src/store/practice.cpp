@@ -1,12 +1,12 @@
 // What was practised, by day.
-#include "store/library.h"
 #include "store/query.h"
+#include "store/stores.h"
 #include <cmath>
 #include <nlohmann/json.hpp>
 
 namespace bevel {
 
-Result<std::int64_t> Library::keep_practice(const PracticeLog& log) {
+Result<std::int64_t> PracticeStore::keep(const PracticeLog& log) {
     if (log.effort && (*log.effort < 0 || *log.effort > 10)) return fail(Code::bad_value, "effort");
     if (!std::isfinite(log.minutes) || log.minutes < 0 || log.minutes > 24 * 60) return fail(Code::bad_value, "minutes");
     nlohmann::json done = nlohmann::json::array();
@@ -24,14 +24,14 @@ Result<std::int64_t> Library::keep_practice(const PracticeLog& log) {
     return log.id != 0 ? log.id : sqlite3_last_insert_rowid(db_);
 }
 
-Result<bool> Library::drop_practice(std::int64_t id) {
+Result<bool> PracticeStore::drop(std::int64_t id) {
     return write([&] {
         Query q(db_, "DELETE FROM practice WHERE id=?");
         return q.bind(id).run();
     });
 }
 
-Result<std::vector<PracticeLog>> Library::practice(std::int64_t person, const std::string& from_day) const {
+Result<std::vector<PracticeLog>> PracticeStore::of(std::int64_t person, const std::string& from_day) const {
     const std::lock_guard lock(*mutex_);
     Query q(db_, person == 0 ? "SELECT id, coalesce(person, 0), day, title, minutes, effort, felt, pain, done, plan FROM practice WHERE "
                                "person IS NULL AND day>=?2 ORDER BY day DESC, id DESC"

@@ -76,4 +76,7 @@ private:
     bool ok_ = false;
 };
 
+/// What a clip is measured by is another now: its figures are to be made anew.
+Result<bool> forget_figures(sqlite3* db, std::int64_t clip);
+
 } // namespace bevel

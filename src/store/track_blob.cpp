@@ -2,8 +2,8 @@
 // each: time (float64), present (uint8), and 27 points of x, y, visibility, stated sigma as float32; then, where shake was taken out,
 // "steady01" and a frame each: eight numbers of the homography (float64) and what is left (float32). Little endian. Format 1 held corrected
 // points to 1/16 px; it is read and its corrections are taken back.
+#include "store/track_blob.h"
 #include "core/ground/derive.h"
-#include "store/library.h"
 #include <algorithm>
 #include <cmath>
 #include <cstring>

@@ -10,6 +10,7 @@
 #include "media/clip.h"
 #include "store/bundle.h"
 #include "store/library.h"
+#include "store/track_blob.h"
 #include "support/synthetic.h"
 #include <algorithm>
 #include <filesystem>
@@ -43,7 +44,7 @@ fs::path file_of(const std::string& bytes, const char* name) {
 Library& library() {
     static Library lib = [] {
         Library l = *Library::open(place() / "library");
-        (void)l.set_setting("place", "Lantern Quay");
+        (void)l.settings().set("place", "Lantern Quay");
         return l;
     }();
     return lib;
@@ -52,12 +53,13 @@ Library& library() {
 void take_in(const fs::path& file) {
     auto& lib = library();
     if (const auto id = read_bundle(lib, file)) {
-        (void)lib.facts(*id), (void)lib.neutral(*id), (void)lib.record(*id), (void)lib.letter_lines(*id), (void)lib.agreements(*id);
-        (void)lib.waiting(), (void)lib.figures(*id);
-        const auto clips = lib.clips();
+        (void)lib.people().facts(*id), (void)lib.people().neutral(*id), (void)lib.records().lines(*id), (void)lib.letters().lines(*id),
+            (void)lib.decisions().agreements(*id);
+        (void)lib.letters().waiting(), (void)lib.records().figures(*id);
+        const auto clips = lib.clips().all();
         if (clips)
-            for (const auto& c : *clips) (void)lib.load_track(c.id), (void)lib.delete_clip(c.id);
-        (void)lib.erase_person(*id);
+            for (const auto& c : *clips) (void)lib.tracks().load(c.id), (void)lib.clips().remove(c.id);
+        (void)lib.people().erase(*id);
     }
 }
 
@@ -172,15 +174,15 @@ std::vector<std::string> seeds_of(const std::string& reader) {
         auto lib = *Library::open(place() / "seed");
         Person p;
         p.name = "Ana Okafor";
-        const auto id = lib.add_person(p, "2026-01-01");
+        const auto id = lib.people().add(p, "2026-01-01");
         Clip c;
         c.person = *id, c.movement = "open_and_close", c.filmed_on = c.arrived_on = "2026-10-01", c.state = ClipState::tracked;
-        const auto clip = lib.add_clip_record(c);
+        const auto clip = lib.clips().add_record(c);
         Track t;
         t.width = t.height = 100;
         for (int i = 0; i < 12; ++i) t.time_s.push_back(i * 0.04), t.px.emplace_back(BodyPx{}), t.m.emplace_back();
-        (void)lib.save_track(*clip, t);
-        (void)lib.decide(*clip, {"head", "left", Choice::kept, "Look far.", ""});
+        (void)lib.tracks().save(*clip, t);
+        (void)lib.decisions().decide(*clip, {"head", "left", Choice::kept, "Look far.", ""});
         const auto file = place() / "seed.zip";
         if (write_bundle(lib, *id, file)) {
             std::ifstream in(file, std::ios::binary);
@@ -199,7 +201,7 @@ std::vector<std::string> seeds_of(const std::string& reader) {
                 zip_discard(z);
             }
         }
-        (void)lib.erase_person(*id);
+        (void)lib.people().erase(*id);
     }
     if (reader == "clip") {
         const auto file = place() / "seed.mp4";

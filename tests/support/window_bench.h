@@ -22,9 +22,9 @@ struct Bench {
         session.catalogue = *ui::Catalogue::load(test::data_dir());
         session.library = std::make_shared<Library>(*Library::open(folder));
         session.shipped = load_movements(test::data_dir());
-        session.movements = with_own(session.shipped, *session.library->own_forms());
+        session.movements = with_own(session.shipped, *session.library->forms().all());
         session.shipped_schools = load_schools(test::data_dir());
-        session.schools = with_own(session.shipped_schools, *session.library->own_forms(Own::school));
+        session.schools = with_own(session.shipped_schools, *session.library->forms().all(Own::school));
         session.model_dir = std::filesystem::path(BEVEL_SOURCE_DIR) / "models";
         session.background = &background;
         session.copies = &copies;
@@ -90,10 +90,10 @@ struct Copy {
         clip = demo / "clips/noor-mane-left.mp4";
         auto lib = Library::open(demo);
         if (!lib) return false;
-        const auto clips = lib->clips();
+        const auto clips = lib->clips().all();
         if (!clips) return false;
         for (const auto& c : *clips)
-            if (c.state == ClipState::waiting && !lib->set_clip_state(c.id, ClipState::failed, "cancelled")) return false;
+            if (c.state == ClipState::waiting && !lib->clips().set_state(c.id, ClipState::failed, "cancelled")) return false;
         return true;
     }
 };

@@ -15,7 +15,6 @@
 #include <QLineEdit>
 #include <QMessageBox>
 #include <QMimeData>
-#include <QTableWidget>
 #include <QTabWidget>
 
 namespace bevel::ui {
@@ -61,32 +60,45 @@ ArrivalsPage::ArrivalsPage(Session& session, QWidget* parent) : Place(session, "
 }
 
 void ArrivalsPage::build_table() {
-    table_ = new QTableWidget(0, 5);
-    table_->setObjectName(QStringLiteral("clips"));
-    table_->setAccessibleName(tr("Clips"));
-    table_->setHorizontalHeaderLabels({tr("Student"), tr("Movement"), tr("Filmed"), tr("On"), tr("State")});
+    clips_ = new RowsModel<ClipRow>(
+        {{tr("Student"), [](const ClipRow& r) { return QString::fromStdString(r.clip.person != 0 ? r.person.name : r.clip.named); }},
+         {tr("Movement"),
+          [this](const ClipRow& r) {
+              const auto m = session_.movement(r.clip.movement);
+              return m ? said(m->name) : QString::fromStdString(r.clip.movement);
+          }},
+         {tr("Filmed"),
+          [](const ClipRow& r) {
+              const auto view = view_from_name(r.clip.view);
+              return (view ? text::view(*view) : tr("as the clip shows")) +
+                     (r.clip.is_part() ? QStringLiteral(", ") + text::span(r.clip.part_from_s, r.clip.part_to_s) : QString());
+          }},
+         {tr("On"),
+          [](const ClipRow& r) {
+              const QDate date = QDate::fromString(QString::fromStdString(r.clip.filmed_on), Qt::ISODate);
+              return QLocale().toString(date, tr("d MMM yyyy", "a day, as QDate writes it"));
+          }},
+         {tr("State"), [this](const ClipRow& r) { return state_of(r); }, [this](const ClipRow& r) { return ink_of(r); }}},
+        this);
+    found_ = new WordsFilter(this);
+    found_->setSourceModel(clips_);
+    table_ = table_of(found_, QStringLiteral("clips"), tr("Clips"), {});
     table_->horizontalHeader()->setSectionResizeMode(QHeaderView::Interactive);
     table_->horizontalHeader()->setStretchLastSection(true);
-    table_->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
     table_->horizontalHeader()->setHighlightSections(false);
     table_->setColumnWidth(0, 150);
     table_->setColumnWidth(1, 180);
     table_->setColumnWidth(2, 175);
     table_->setColumnWidth(3, 95);
-    table_->verticalHeader()->hide();
     table_->verticalHeader()->setDefaultSectionSize(34);
-    table_->setShowGrid(false);
-    table_->setSelectionBehavior(QAbstractItemView::SelectRows);
-    table_->setSelectionMode(QAbstractItemView::SingleSelection);
-    table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
     // Clips that wait for their turn are dragged into the order wished.
     table_->setDragEnabled(true);
     table_->setAcceptDrops(true);
     table_->setDragDropMode(QAbstractItemView::InternalMove);
     table_->setDropIndicatorShown(true);
     table_->viewport()->installEventFilter(this);
-    connect(table_, &QTableWidget::cellActivated, this, &ArrivalsPage::open_chosen);
-    connect(table_, &QTableWidget::itemSelectionChanged, this, &ArrivalsPage::show_chosen);
+    connect(table_, &QTableView::activated, this, &ArrivalsPage::open_chosen);
+    connect(table_->selectionModel(), &QItemSelectionModel::selectionChanged, this, &ArrivalsPage::show_chosen);
 }
 
 void ArrivalsPage::build() {
@@ -141,7 +153,7 @@ void ArrivalsPage::build() {
     connect(&typing_, &QTimer::timeout, this, &ArrivalsPage::refresh);
     connect(search_, &QLineEdit::textChanged, this, [this] {
         show_found();
-        if (all_ > static_cast<std::int64_t>(rows_.size()) || query().words.empty()) typing_.start();
+        if (all_ > static_cast<std::int64_t>(rows().size()) || query().words.empty()) typing_.start();
     });
     more_ = new QLabel;
     more_->setObjectName(QStringLiteral("faint"));
@@ -199,9 +211,10 @@ void ArrivalsPage::show_clip(qint64 id) {
     tabs_->setCurrentIndex(1);
     search_->clear();
     wanted_ = id;
-    for (int row = 0; row < static_cast<int>(rows_.size()); ++row)
-        if (rows_[static_cast<std::size_t>(row)].clip.id == id) {
-            table_->selectRow(row);
+    for (int row = 0; row < clips_->rowCount(); ++row)
+        if (rows()[static_cast<std::size_t>(row)].clip.id == id) {
+            found_->look_for({}); // at once, not when the words stand still
+            choose(row);
             wanted_ = 0;
         }
 }
@@ -349,8 +362,8 @@ void ArrivalsPage::ask_who() {
             this,
             [lib = session_.library, id, who](std::stop_token) {
                 return lib->together([&]() -> Result<bool> {
-                    if (auto ok = lib->set_meant(id, who); !ok) return ok;
-                    return lib->set_clip_state(id, ClipState::waiting, "");
+                    if (auto ok = lib->clips().set_meant(id, who); !ok) return ok;
+                    return lib->clips().set_state(id, ClipState::waiting, "");
                 });
             },
             [this](const Result<bool>& ok) {
@@ -404,7 +417,7 @@ void ArrivalsPage::delete_chosen() {
              tr("Delete")))
         return;
     upkeep(tr("Deleting …"), [lib = session_.library, id = r->clip.id](const std::stop_token&) -> Result<QString> {
-        return lib->delete_clip(id).map([](bool) { return tr("Deleted."); });
+        return lib->clips().remove(id).map([](bool) { return tr("Deleted."); });
     });
 }
 
@@ -420,7 +433,7 @@ void ArrivalsPage::erase_chosen() {
              tr("Erase")))
         return;
     upkeep(tr("Erasing …"), [lib = session_.library, id = r->person.id, name](const std::stop_token&) -> Result<QString> {
-        const auto gone = lib->erase_person(id);
+        const auto gone = lib->people().erase(id);
         if (!gone) return tl::unexpected(gone.error());
         QString word = tr("%1 is erased: %2 clips, %3 letters.").arg(name).arg(gone->clips).arg(gone->letters);
         if (gone->phrases > 0) word += QLatin1Char(' ') + tr("Own wordings that named them are erased too: %n.", nullptr, gone->phrases);
@@ -456,7 +469,7 @@ void ArrivalsPage::back_up_to(const QString& file, bool without_damaged) {
     upkeep(
         tr("Backing up …"),
         [lib = session_.library, file, day, without_damaged](const std::stop_token& stop) -> Result<QString> {
-            return lib->back_up_to(file.toStdString(), day.toStdString(), without_damaged, stop).map([&](const BackedUp& b) {
+            return lib->backups().write(file.toStdString(), day.toStdString(), without_damaged, stop).map([&](const BackedUp& b) {
                 return tr("Backed up: %1").arg(file) + films_words(b);
             });
         },
@@ -482,8 +495,16 @@ void ArrivalsPage::restore_to(const QString& file, const QString& folder, bool w
 }
 
 const ClipRow* ArrivalsPage::chosen() const {
-    const int r = table_->currentRow();
-    return r >= 0 && r < static_cast<int>(rows_.size()) ? &rows_[static_cast<std::size_t>(r)] : nullptr;
+    return row_at(table_->currentIndex().row());
+}
+
+const ClipRow* ArrivalsPage::row_at(int shown) const {
+    return clips_->at(found_->mapToSource(found_->index(shown, 0)));
+}
+
+void ArrivalsPage::choose(int row) {
+    const auto shown = found_->mapFromSource(clips_->index(row, 0));
+    if (shown.isValid()) table_->selectRow(shown.row());
 }
 
 /// What is searched for, asked of the whole library where the list does not hold all of it.
@@ -512,15 +533,8 @@ ClipQuery ArrivalsPage::query() const {
 
 void ArrivalsPage::show_found() {
     if (!search_->text().isEmpty()) tabs_->setCurrentIndex(1);
-    const QStringList words = search_->text().simplified().split(QLatin1Char(' '), Qt::SkipEmptyParts);
-    for (int r = 0; r < table_->rowCount(); ++r) {
-        QStringList all;
-        for (int c = 0; c < table_->columnCount(); ++c)
-            if (const auto* cell = table_->item(r, c)) all << cell->text();
-        const QString row = all.join(QLatin1Char(' '));
-        table_->setRowHidden(
-            r, !std::all_of(words.begin(), words.end(), [&](const QString& w) { return row.contains(w, Qt::CaseInsensitive); }));
-    }
+    found_->look_for(search_->text());
+    show_chosen();
 }
 
 void ArrivalsPage::show_chosen() {
@@ -560,7 +574,7 @@ void ArrivalsPage::show_chosen() {
         QStringLiteral("color: %1;")
             .arg((r && r->clip.state == ClipState::failed ? session_.theme.palette.outside : session_.theme.palette.faint).name()));
     detail_->setText(about);
-    form_->show_clip(r, rows_, people_);
+    form_->show_clip(r, rows(), people_);
 }
 
 void ArrivalsPage::confirm_or_open() {
@@ -576,11 +590,11 @@ void ArrivalsPage::confirm_or_open() {
 /// After a clip was confirmed, the next one down the list that is asked about; from the top where there is none below.
 void ArrivalsPage::go_to_next_asked(qint64 but) {
     tabs_->setCurrentIndex(1);
-    const int from = table_->currentRow();
-    for (int k = 1; k <= static_cast<int>(rows_.size()); ++k) {
-        const int i = (std::max(0, from) + k) % static_cast<int>(rows_.size());
-        const auto& c = rows_[static_cast<std::size_t>(i)].clip;
-        if (c.state == ClipState::asked && c.id != but && !table_->isRowHidden(i)) return table_->selectRow(i);
+    const int from = std::max(0, table_->currentIndex().row()), all = found_->rowCount();
+    for (int k = 1; k <= all; ++k) {
+        const int i = (from + k) % all;
+        const auto& c = row_at(i)->clip;
+        if (c.state == ClipState::asked && c.id != but) return table_->selectRow(i);
     }
 }
 
@@ -588,7 +602,7 @@ void ArrivalsPage::move_turn(int by) {
     const auto* r = chosen();
     if (!r || r->clip.state != ClipState::waiting) return;
     std::vector<const Clip*> line;
-    for (const auto& row : rows_)
+    for (const auto& row : rows())
         if (row.clip.state == ClipState::waiting) line.push_back(&row.clip);
     std::stable_sort(line.begin(), line.end(), [](const Clip* a, const Clip* b) { return a->turn < b->turn; });
     const auto at = std::find_if(line.begin(), line.end(), [&](const Clip* c) { return c->id == r->clip.id; }) - line.begin();
@@ -601,16 +615,17 @@ void ArrivalsPage::move_turn(int by) {
 }
 
 void ArrivalsPage::put_before(int row, int other) {
-    if (row < 0 || row >= static_cast<int>(rows_.size()) || row == other) return;
-    const Clip& moved = rows_[static_cast<std::size_t>(row)].clip;
+    const ClipRow* from = row_at(row);
+    if (!from || row == other) return;
+    const Clip& moved = from->clip;
     if (moved.state != ClipState::waiting) return form_->notice().say(tr("Only clips that wait for their turn have an order."));
     std::vector<const Clip*> line;
-    for (const auto& r : rows_)
+    for (const auto& r : rows())
         if (r.clip.state == ClipState::waiting && r.clip.id != moved.id) line.push_back(&r.clip);
     std::stable_sort(line.begin(), line.end(), [](const Clip* a, const Clip* b) { return a->turn < b->turn; });
     auto at = line.end();
-    if (other >= 0 && other < static_cast<int>(rows_.size()))
-        at = std::find_if(line.begin(), line.end(), [&](const Clip* c) { return c->id == rows_[static_cast<std::size_t>(other)].clip.id; });
+    if (const ClipRow* before = row_at(other))
+        at = std::find_if(line.begin(), line.end(), [&](const Clip* c) { return c->id == before->clip.id; });
     line.insert(at, &moved);
     std::vector<std::int64_t> ids;
     for (const auto* c : line) ids.push_back(c->id);
@@ -632,7 +647,7 @@ bool ArrivalsPage::eventFilter(QObject* of, QEvent* e) {
         }
         if (e->type() == QEvent::Drop) { // the table's own rows are made anew from the record
             const auto index = table_->indexAt(d->position().toPoint());
-            put_before(table_->currentRow(), index.isValid() ? index.row() : -1);
+            put_before(table_->currentIndex().row(), index.isValid() ? index.row() : -1);
             d->setDropAction(Qt::IgnoreAction);
             d->accept();
             return true;
@@ -643,7 +658,7 @@ bool ArrivalsPage::eventFilter(QObject* of, QEvent* e) {
 
 void ArrivalsPage::set_line(const std::vector<std::int64_t>& ids) {
     session_.background->run<Result<bool>>(
-        this, [lib = session_.library, ids](std::stop_token) { return lib->set_turns(ids); },
+        this, [lib = session_.library, ids](std::stop_token) { return lib->clips().set_turns(ids); },
         [this](const Result<bool>& ok) {
             if (!ok) form_->notice().problem(text::error(ok.error()));
             session_.workspace->touched(0);
@@ -692,67 +707,64 @@ void ArrivalsPage::refresh() {
         });
 }
 
-void ArrivalsPage::show_rows(std::vector<ClipRow> rows, const std::vector<Person>& people) {
+void ArrivalsPage::show_rows(std::vector<ClipRow> fresh, const std::vector<Person>& people) {
     const auto* before = this->chosen();
     const qint64 chosen = before ? before->clip.id : 0;
-    rows_ = std::move(rows);
-    table_->setRowCount(static_cast<int>(rows_.size()));
-    for (std::size_t i = 0; i < rows_.size(); ++i) {
-        const auto& r = rows_[i];
-        const auto m = session_.movement(r.clip.movement);
-        const auto view = view_from_name(r.clip.view);
-        QString state;
-        QColor colour = session_.theme.palette.ink;
-        switch (r.clip.state) {
-        case ClipState::waiting:
-            state = r.clip.id == session_.finding->running() ? tr("finding the body …") : tr("waiting for its turn");
-            colour = session_.theme.palette.faint;
-            break;
-        case ClipState::tracked:
-            state = tr("to be reviewed");
-            colour = session_.theme.palette.accent;
-            break;
-        case ClipState::reviewed:
-            state = tr("reviewed");
-            break;
-        case ClipState::asked:
-            state = r.clip.person == 0 ? tr("whose is it?") : tr("which movement?");
-            colour = session_.theme.palette.edge;
-            break;
-        case ClipState::failed:
-            state = r.clip.problem == "cancelled" ? tr("stopped") : tr("cannot be judged");
-            colour = session_.theme.palette.outside;
-            break;
-        }
-        const QDate date = QDate::fromString(QString::fromStdString(r.clip.filmed_on), Qt::ISODate);
-        if (r.clip.pair != 0 && (r.clip.state == ClipState::tracked || r.clip.state == ClipState::reviewed))
-            state = tr("%1, as a pair").arg(state);
-        const QStringList cells{
-            QString::fromStdString(r.clip.person != 0 ? r.person.name : r.clip.named),
-            m ? said(m->name) : QString::fromStdString(r.clip.movement),
-            (view ? text::view(*view) : tr("as the clip shows")) +
-                (r.clip.is_part() ? QStringLiteral(", ") + text::span(r.clip.part_from_s, r.clip.part_to_s) : QString()),
-            QLocale().toString(date, tr("d MMM yyyy", "a day, as QDate writes it")), state};
-        for (int c = 0; c < cells.size(); ++c) {
-            auto* item = new QTableWidgetItem(cells[c]);
-            item->setToolTip(cells[c]);
-            if (c == 4) item->setForeground(colour);
-            table_->setItem(static_cast<int>(i), c, item);
-        }
-        if (r.clip.id == chosen) table_->selectRow(static_cast<int>(i));
-    }
-    if (table_->currentRow() < 0 && !rows_.empty()) table_->selectRow(0);
+    clips_->set_rows(std::move(fresh));
     show_found();
-    search_->setVisible(!rows_.empty() || all_ > 0);
-    more_->setVisible(all_ > static_cast<std::int64_t>(rows_.size()));
-    more_->setText(tr("%1 of %2 clips are listed: search for the others.").arg(rows_.size()).arg(all_));
-    empty_->setVisible(rows_.empty() && all_ == 0);
-    table_->setVisible(!rows_.empty() || all_ > 0);
+    for (std::size_t i = 0; i < rows().size(); ++i)
+        if (rows()[i].clip.id == chosen) choose(static_cast<int>(i));
+    if (!table_->currentIndex().isValid() && found_->rowCount() > 0) table_->selectRow(0);
+    search_->setVisible(!rows().empty() || all_ > 0);
+    more_->setVisible(all_ > static_cast<std::int64_t>(rows().size()));
+    more_->setText(tr("%1 of %2 clips are listed: search for the others.").arg(rows().size()).arg(all_));
+    empty_->setVisible(rows().empty() && all_ == 0);
+    table_->setVisible(!rows().empty() || all_ > 0);
     show_chosen();
     people_ = people;
     if (const qint64 id = std::exchange(wanted_, 0); id != 0) show_clip(id);
     show_chosen();
     session_.finding->go_on();
+}
+
+QString ArrivalsPage::state_of(const ClipRow& r) const {
+    QString state;
+    switch (r.clip.state) {
+    case ClipState::waiting:
+        state = r.clip.id == session_.finding->running() ? tr("finding the body …") : tr("waiting for its turn");
+        break;
+    case ClipState::tracked:
+        state = tr("to be reviewed");
+        break;
+    case ClipState::reviewed:
+        state = tr("reviewed");
+        break;
+    case ClipState::asked:
+        state = r.clip.person == 0 ? tr("whose is it?") : tr("which movement?");
+        break;
+    case ClipState::failed:
+        state = r.clip.problem == "cancelled" ? tr("stopped") : tr("cannot be judged");
+        break;
+    }
+    const bool judged = r.clip.state == ClipState::tracked || r.clip.state == ClipState::reviewed;
+    return r.clip.pair != 0 && judged ? tr("%1, as a pair").arg(state) : state;
+}
+
+QColor ArrivalsPage::ink_of(const ClipRow& r) const {
+    const Palette& p = session_.theme.palette;
+    switch (r.clip.state) {
+    case ClipState::waiting:
+        return p.faint;
+    case ClipState::tracked:
+        return p.accent;
+    case ClipState::asked:
+        return p.edge;
+    case ClipState::failed:
+        return p.outside;
+    case ClipState::reviewed:
+        break;
+    }
+    return p.ink;
 }
 
 void ArrivalsPage::dragEnterEvent(QDragEnterEvent* e) {

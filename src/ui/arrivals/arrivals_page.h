@@ -2,10 +2,11 @@
 #pragma once
 #include "ui/arrivals/clip_form.h"
 #include "ui/shell/place.h"
+#include "ui/shell/rows_model.h"
 #include <QTimer>
 
 class QLineEdit;
-class QTableWidget;
+class QTableView;
 class QTabWidget;
 
 namespace bevel::ui {
@@ -26,7 +27,7 @@ public:
     /// A page for students on how to film a movement, as HTML or PDF by its ending.
     void write_guide(const Movement& movement, const QString& file);
 
-    /// The clip that waits at the first row comes before the one at the second (-1: at the end), as when it is dragged there.
+    /// The clip that waits at the first row of the table comes before the one at the second (-1: at the end), as when it is dragged there.
     void put_before(int row, int other);
 
 protected:
@@ -40,6 +41,11 @@ private:
     void show_clip(qint64 id);
     void show_rows(std::vector<ClipRow> rows, const std::vector<Person>& people);
     const ClipRow* chosen() const;
+    const std::vector<ClipRow>& rows() const { return clips_->rows(); }
+    const ClipRow* row_at(int shown) const; // of the table as it stands; null beyond it
+    void choose(int row);                   // of rows(); nothing where the search hides it
+    QString state_of(const ClipRow& r) const;
+    QColor ink_of(const ClipRow& r) const;
     void open_chosen();
     void delete_chosen();
     void erase_chosen();
@@ -65,12 +71,13 @@ private:
     void save_guide();
     void change_facts(const ClipRow& before, const ClipRow& after);
 
-    std::vector<ClipRow> rows_;
+    RowsModel<ClipRow>* clips_ = nullptr; // all that are listed
+    WordsFilter* found_ = nullptr;        // those with the words that are searched for, as the table shows them
     std::vector<Person> people_;
     qint64 wanted_ = 0; // to be chosen once it is listed
     QTabWidget* tabs_ = nullptr;
     EveningView* evening_ = nullptr;
-    QTableWidget* table_ = nullptr;
+    QTableView* table_ = nullptr;
     QLineEdit* search_ = nullptr;
     QTimer typing_;          // the library is asked once the words stand still
     std::int64_t all_ = 0;   // clips there are

@@ -315,7 +315,7 @@ void ClipForm::load_condition() {
     const qint64 id = row_ ? row_->clip.id : 0;
     if (id == 0) return;
     session_.background->run<Result<Condition>>(
-        this, [lib = session_.library, id](std::stop_token) { return lib->condition(id); },
+        this, [lib = session_.library, id](std::stop_token) { return lib->records().condition(id); },
         [this, id](const Result<Condition>& c) {
             if (!c || !row_ || row_->clip.id != id) return;
             condition_ = *c;
@@ -332,7 +332,7 @@ void ClipForm::keep_condition() {
     if (now.pain == condition_.pain && now.energy == condition_.energy) return;
     condition_ = now;
     session_.background->run<Result<bool>>(
-        session_.jobs, [lib = session_.library, id = row_->clip.id, now](std::stop_token) { return lib->set_condition(id, now); },
+        session_.jobs, [lib = session_.library, id = row_->clip.id, now](std::stop_token) { return lib->records().set_condition(id, now); },
         [form = QPointer<ClipForm>(this)](const Result<bool>& ok) {
             if (form && !ok) form->notice_->problem(text::error(ok.error()));
         });
@@ -535,7 +535,7 @@ void ClipForm::confirm() {
     if (person.name.empty()) { // stopped before anything was said: looked for again
         session_.background->run<Result<bool>>(
             session_.jobs,
-            [lib = session_.library, id = row_->clip.id](std::stop_token) { return lib->set_clip_state(id, ClipState::waiting, ""); },
+            [lib = session_.library, id = row_->clip.id](std::stop_token) { return lib->clips().set_state(id, ClipState::waiting, ""); },
             [session = &session_](const Result<bool>&) { session->workspace->touched(0); });
         return;
     }

@@ -22,7 +22,7 @@ void Evening::refresh() {
     session_.background->run<Loaded>(
         this,
         [lib = session_.library, today](std::stop_token) {
-            return Loaded{lib->waiting(), lib->due(today), lib->setting("minutes_a_letter")};
+            return Loaded{lib->letters().waiting(), lib->letters().due(today), lib->settings().get("minutes_a_letter")};
         },
         [this, run](Loaded l) {
             if (run != run_) return; // a newer one is under way
@@ -65,7 +65,7 @@ void Evening::letter_saved(qint64 clip) {
     if (minutes_.size() > kept) minutes_.erase(minutes_.begin());
     const std::string text = nlohmann::json(minutes_).dump();
     session_.background->run<Result<bool>>(
-        this, [lib = session_.library, text](std::stop_token) { return lib->set_setting("minutes_a_letter", text); },
+        this, [lib = session_.library, text](std::stop_token) { return lib->settings().set("minutes_a_letter", text); },
         [](const Result<bool>&) {});
 }
 

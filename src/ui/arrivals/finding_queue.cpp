@@ -30,9 +30,9 @@ void FindingQueue::go_on() {
             if (!all || lib->read_only()) return all;
             // One that ended the program twice in the middle is left alone until somebody asks for it.
             for (auto& r : all->rows)
-                if (lib->attempts(r.clip.id) >= 2) {
-                    if (auto ok = lib->set_clip_state(r.clip.id, ClipState::failed, "stops"); !ok) return tl::unexpected(ok.error());
-                    if (auto ok = lib->end_attempt(r.clip.id); !ok) return tl::unexpected(ok.error());
+                if (lib->tracks().attempts(r.clip.id) >= 2) {
+                    if (auto ok = lib->clips().set_state(r.clip.id, ClipState::failed, "stops"); !ok) return tl::unexpected(ok.error());
+                    if (auto ok = lib->tracks().end_attempt(r.clip.id); !ok) return tl::unexpected(ok.error());
                     r.clip.state = ClipState::failed;
                 }
             return all;
@@ -57,12 +57,12 @@ void FindingQueue::count_waiting() {
             ClipQuery line;
             line.states = {ClipState::waiting};
             line.most = 100000;
-            if (const auto clips = lib->find_clips(line))
+            if (const auto clips = lib->clips().find(line))
                 for (const auto& c : *clips) {
                     if (c.state != ClipState::waiting || c.id == running || stop.stop_requested()) continue;
                     auto it = counted->find(c.id);
                     if (it == counted->end()) {
-                        const auto reader = ClipReader::open(lib->path_of(c), stop);
+                        const auto reader = ClipReader::open(lib->clips().path_of(c), stop);
                         it = counted->emplace(c.id, reader ? reader->info().time_s.size() : 0).first;
                     }
                     all += it->second;
@@ -119,16 +119,16 @@ void FindingQueue::start(const ClipRow& row) {
         [lib = session_.library, forms = session_.forms_now(), order, stop = stop_](const std::stop_token& quit) {
             const std::stop_callback forward(quit, [&] { stop->request_stop(); });
             if (quit.stop_requested()) return QString(); // it goes on at the next start
-            (void)lib->begin_attempt(order.clip.id);
+            (void)lib->tracks().begin_attempt(order.clip.id);
             QString problem;
             try {
                 if (const auto why = find_body(*lib, forms, order, stop->get_token())) problem = text::error(*why);
             } catch (const std::exception& e) { // what a library throws on a bad clip or a bad day is this clip's own trouble
                 const std::string why = std::string("unreadable: ") + e.what();
-                (void)lib->set_clip_state(order.clip.id, ClipState::failed, why);
+                (void)lib->clips().set_state(order.clip.id, ClipState::failed, why);
                 problem = text::reason(QString::fromStdString(why));
             }
-            (void)lib->end_attempt(order.clip.id);
+            (void)lib->tracks().end_attempt(order.clip.id);
             return problem;
         },
         [this](const QString& problem) {

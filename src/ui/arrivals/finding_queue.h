@@ -2,6 +2,7 @@
 #pragma once
 #include "desk/intake.h"
 #include "ui/jobs/jobs.h"
+#include "ui/shell/session.h"
 #include "ui/shell/workspace.h"
 #include <map>
 

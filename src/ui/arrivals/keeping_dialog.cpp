@@ -14,18 +14,18 @@
 namespace bevel::ui {
 
 Result<std::vector<Kept>> kept_films(const Library& library, const std::string& today) {
-    const auto people = library.people();
+    const auto people = library.people().all();
     if (!people) return tl::unexpected(people.error());
-    const auto clips = library.clips();
+    const auto clips = library.clips().all();
     if (!clips) return tl::unexpected(clips.error());
     std::vector<Kept> out;
     for (const auto& p : *people) {
         Kept k{p, 0, 0, {}};
         std::vector<Clip> there;
         for (const auto& c : *clips)
-            if (c.person == p.id && library.has_file(c)) there.push_back(c);
+            if (c.person == p.id && library.clips().has_file(c)) there.push_back(c);
         k.films = static_cast<int>(there.size());
-        k.bytes = library.room_of(there);
+        k.bytes = library.clips().room_of(there);
         if (!p.keep_until.empty() && p.keep_until < today)
             for (const auto& c : there) k.past.push_back(c.id);
         out.push_back(std::move(k));
@@ -127,7 +127,7 @@ void KeepingDialog::keep_until(std::int64_t person, const QDate& day) {
     session_.background->run<Result<bool>>(
         this,
         [lib = session_.library, person, iso = day.toString(Qt::ISODate).toStdString()](std::stop_token) {
-            return lib->set_keep_until(person, iso);
+            return lib->people().set_keep_until(person, iso);
         },
         [this](const Result<bool>& ok) {
             if (!ok) return words_->setText(text::error(ok.error()));
@@ -153,13 +153,13 @@ void KeepingDialog::remove_past() {
         [lib = session_.library, all](std::stop_token) -> Result<bool> {
             for (const auto id : all) {
                 // Another part of the same file may be somebody's who keeps it.
-                const auto parts = lib->parts_of(id);
+                const auto parts = lib->clips().parts_of(id);
                 if (parts && std::any_of(parts->begin(), parts->end(),
                                          [&](const Clip& c) { return std::find(all.begin(), all.end(), c.id) == all.end(); }))
                     continue;
-                const auto c = lib->clip(id);
-                if (c && !lib->has_file(*c)) continue; // gone with its other part
-                if (auto ok = lib->drop_film(id); !ok) return ok;
+                const auto c = lib->clips().get(id);
+                if (c && !lib->clips().has_file(*c)) continue; // gone with its other part
+                if (auto ok = lib->clips().drop_film(id); !ok) return ok;
             }
             return true;
         },

@@ -123,7 +123,7 @@ MeantDialog::MeantDialog(Session& session, const Clip& clip, QWidget* parent) : 
     box->addWidget(buttons);
     resize(session_.theme.wide(760), session_.theme.wide(560));
     look_ = std::make_shared<Look>();
-    look_->path = session_.library->path_of(clip);
+    look_->path = session_.library->clips().path_of(clip);
     look_->models = session_.model_dir;
     connect(view_, &PeopleView::chosen, this, &MeantDialog::choose);
     connect(slider_, &QSlider::valueChanged, this, [this](int v) { show_at(0.1 * v); });

@@ -100,7 +100,7 @@ PartsDialog::PartsDialog(Session& session, const ClipRow& row, QWidget* parent) 
 }
 
 void PartsDialog::load() {
-    film_ = std::make_shared<ClipFilm>(ClipFilm{session_.library->path_of(row_.clip), std::nullopt});
+    film_ = std::make_shared<ClipFilm>(ClipFilm{session_.library->clips().path_of(row_.clip), std::nullopt});
     struct Loaded {
         double duration = 0;
         std::vector<StripPart> parts, whole;
@@ -110,7 +110,7 @@ void PartsDialog::load() {
         this,
         [lib = session_.library, film = film_, clip = row_.clip, movements = session_.movements.now()](std::stop_token) {
             Loaded l;
-            auto track = lib->load_track(clip.id);
+            auto track = lib->tracks().load(clip.id);
             if (!track || track->frames() == 0) {
                 l.problem = text::error(track ? Error{Code::not_found, "track"} : track.error());
                 return l;

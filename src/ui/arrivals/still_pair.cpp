@@ -8,13 +8,13 @@ namespace {
 
 /// The student on a frame a third into the clip, close about the body where it is known.
 QImage still_of(const Library& library, const Clip& clip) {
-    auto reader = ClipReader::open(library.path_of(clip));
+    auto reader = ClipReader::open(library.clips().path_of(clip));
     if (!reader) return {};
     const std::size_t frame = reader->info().time_s.size() / 3;
     const auto picture = reader->frame(frame);
     if (!picture) return {};
     const QImage whole = to_image(**picture);
-    const auto track = library.load_track(clip.id);
+    const auto track = library.tracks().load(clip.id);
     const QRectF crop = track && track->width > 0 ? crop_of(*track, 0.75) : QRectF(whole.rect());
     return whole.copy(crop.toRect().intersected(whole.rect())).scaledToHeight(260, Qt::SmoothTransformation);
 }

@@ -48,7 +48,7 @@ void FormsPage::apply(const std::string& id, const std::optional<std::string>& t
     session_.background->run<Result<bool>>(
         this,
         [lib = session_.library, id, text](std::stop_token) {
-            return text ? lib->keep_form({id, *text}) : lib->drop_form(id);
+            return text ? lib->forms().keep({id, *text}) : lib->forms().drop(id);
         },
         [this](const Result<bool>& ok) {
             if (!ok) editor_->problem(text::error(ok.error()));
@@ -71,7 +71,7 @@ void FormsPage::learn_from(qint64 clip) {
         show_movement(QString::fromStdString(id));
         // The clip it was laid out on shows it beside students' clips.
         session_.background->run<Result<bool>>(
-            this, [lib = session_.library, id, model](std::stop_token) { return lib->set_model(id, model); },
+            this, [lib = session_.library, id, model](std::stop_token) { return lib->forms().set_model(id, model); },
             [this](const Result<bool>& ok) {
                 if (!ok) editor_->problem(text::error(ok.error()));
             });
@@ -189,7 +189,7 @@ void FormsPage::apply_school(const std::string& id, const std::optional<std::str
     session_.background->run<Result<bool>>(
         this,
         [lib = session_.library, id, text](std::stop_token) {
-            return text ? lib->keep_form({id, *text}, Own::school) : lib->drop_form(id, Own::school);
+            return text ? lib->forms().keep({id, *text}, Own::school) : lib->forms().drop(id, Own::school);
         },
         [this](const Result<bool>& ok) {
             if (!ok) editor_->problem(text::error(ok.error()));

@@ -417,7 +417,7 @@ void FormsPage::open(Ref ref) {
     if (ref.learn) return learn_from(ref.clip);
     // From a clip: the movement it shows.
     session_.background->run<Result<Clip>>(
-        this, [lib = session_.library, id = ref.clip](std::stop_token) { return lib->clip(id); },
+        this, [lib = session_.library, id = ref.clip](std::stop_token) { return lib->clips().get(id); },
         [this](const Result<Clip>& c) {
             if (c && !c->movement.empty()) show_movement(QString::fromStdString(c->movement));
         });

@@ -24,7 +24,7 @@ namespace {
 
 /// The clip's body put on the ground and measured.
 Result<std::shared_ptr<const ShownClip>> load_shown(const Library& lib, const Forms& forms, const ClipRow& row) {
-    auto track = lib.load_track(row.clip.id);
+    auto track = lib.tracks().load(row.clip.id);
     if (!track) return tl::unexpected(track.error());
     track->layers.mirrored = row.clip.mirrored;
     const auto options = review_options(forms, row.clip, row.person);
@@ -267,9 +267,9 @@ void LearnDialog::load_list() {
     session_.background->run<Result<std::vector<ClipRow>>>(
         this,
         [lib = session_.library](std::stop_token) -> Result<std::vector<ClipRow>> {
-            auto clips = lib->find_clips({});
+            auto clips = lib->clips().find({});
             if (!clips) return tl::unexpected(clips.error());
-            auto people = lib->people();
+            auto people = lib->people().all();
             if (!people) return tl::unexpected(people.error());
             std::vector<ClipRow> rows;
             for (auto& c : *clips) {
@@ -339,7 +339,7 @@ void LearnDialog::show_clip(qint64 id) {
                     list_->setCurrentRow(i);
                     list_->item(i)->setCheckState(Qt::Checked);
                 }
-            film_ = std::make_shared<ClipFilm>(ClipFilm{session_.library->path_of((*c)->row.clip), std::nullopt});
+            film_ = std::make_shared<ClipFilm>(ClipFilm{session_.library->clips().path_of((*c)->row.clip), std::nullopt});
             strip_->show_clip((*c)->evidence);
             undo_.clear();
             layout_ = {};

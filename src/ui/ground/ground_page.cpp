@@ -48,7 +48,7 @@ GroundPage::GroundPage(Session& session, QWidget* parent) : Place(session, "grou
     connect(session_.workspace, &Workspace::measured_anew, this, [this](qint64 clip) {
         if (clip != clip_.id || clip == 0 || own_) return;
         session_.background->run<Result<Track>>(
-            this, [lib = session_.library, clip](std::stop_token) { return lib->load_track(clip); },
+            this, [lib = session_.library, clip](std::stop_token) { return lib->tracks().load(clip); },
             [this, clip](Result<Track> t) {
                 if (!t || clip != clip_.id || t->frames() != track_.frames()) return;
                 if (t->px.size() == track_.px.size() && t->model == track_.model &&
@@ -249,8 +249,8 @@ void GroundPage::open_clip(qint64 id) {
     session_.background->run<Loaded>(
         this,
         [lib = session_.library, id](std::stop_token) {
-            Loaded l{lib->clip(id), lib->load_track(id), {}};
-            if (const auto people = lib->people(); people && l.clip)
+            Loaded l{lib->clips().get(id), lib->tracks().load(id), {}};
+            if (const auto people = lib->people().all(); people && l.clip)
                 for (const auto& p : *people)
                     if (p.id == l.clip->person) l.person = p;
             if (l.clip && l.track) l.track->layers.mirrored = l.clip->mirrored;
@@ -267,7 +267,7 @@ void GroundPage::open_clip(qint64 id) {
             person_ = l.person;
             track_ = std::move(*l.track);
             first_ = track_.layers;
-            film_ = std::make_shared<Film>(Film{session_.library->path_of(clip_), std::nullopt});
+            film_ = std::make_shared<Film>(Film{session_.library->clips().path_of(clip_), std::nullopt});
             sure_.clear();
             swap_from_.reset();
             hand_from_.reset();
@@ -312,11 +312,11 @@ void GroundPage::change(const QString& what, GroundMarks after) {
                 [lib = session_.library, clip, m](std::stop_token) {
                     // The marks alone: the points may have been found again meanwhile.
                     return lib->together([&]() -> Result<bool> {
-                        auto track = lib->load_track(clip);
+                        auto track = lib->tracks().load(clip);
                         if (!track) return tl::unexpected(track.error());
                         track->layers = m.layers;
-                        if (auto ok = lib->set_states(clip, m.states); !ok) return ok;
-                        return lib->save_track(clip, *track);
+                        if (auto ok = lib->clips().set_states(clip, m.states); !ok) return ok;
+                        return lib->tracks().save(clip, *track);
                     });
                 },
                 [this, clip](const Result<bool>& ok) {
@@ -336,7 +336,7 @@ void GroundPage::judge_anew() {
         this,
         [lib = session_.library, forms = session_.forms(), clip = clip_.id](std::stop_token) {
             auto said = look_again(*lib, forms, clip);
-            return std::pair{std::move(said), lib->clip(clip)};
+            return std::pair{std::move(said), lib->clips().get(clip)};
         },
         [this](const std::pair<Result<Looked>, Result<Clip>>& now) {
             if (!now.second || now.second->id != clip_.id) return;
@@ -391,20 +391,20 @@ void GroundPage::take_unit(const UprightMark& line) {
 
 void GroundPage::set_units(double fist_m, double foot_m) {
     if (session_.library->read_only()) return notice_->problem(text::error({Code::write_failed, "read_only"}));
-    undo().push(new UnitStep(tr("an own unit"),
-                             [this, id = person_.id](const std::pair<double, double>& u) {
-                                 session_.background->run<Result<bool>>(
-                                     this,
-                                     [lib = session_.library, id, u](std::stop_token) { return lib->set_own_units(id, u.first, u.second); },
-                                     [this, clip = clip_.id](const Result<bool>& ok) {
-                                         if (!ok) return notice_->problem(text::error(ok.error()));
-                                         session_.workspace->remeasured(clip);
-                                     });
-                                 if (id != person_.id) return;
-                                 std::tie(person_.fist_m, person_.foot_m) = u;
-                                 show_facts();
-                             },
-                             {person_.fist_m, person_.foot_m}, {fist_m, foot_m}));
+    undo().push(new UnitStep(
+        tr("an own unit"),
+        [this, id = person_.id](const std::pair<double, double>& u) {
+            session_.background->run<Result<bool>>(
+                this, [lib = session_.library, id, u](std::stop_token) { return lib->people().set_own_units(id, u.first, u.second); },
+                [this, clip = clip_.id](const Result<bool>& ok) {
+                    if (!ok) return notice_->problem(text::error(ok.error()));
+                    session_.workspace->remeasured(clip);
+                });
+            if (id != person_.id) return;
+            std::tie(person_.fist_m, person_.foot_m) = u;
+            show_facts();
+        },
+        {person_.fist_m, person_.foot_m}, {fist_m, foot_m}));
 }
 
 void GroundPage::take_corners(const std::array<QPointF, 4>& corners) {
@@ -519,7 +519,7 @@ void GroundPage::steady() {
     using Made = Result<Steadied>;
     session_.files().run<Made>(
         this,
-        [path = session_.library->path_of(clip_), track = track_, job_stop](const std::stop_token& quit) {
+        [path = session_.library->clips().path_of(clip_), track = track_, job_stop](const std::stop_token& quit) {
             const std::stop_callback forward(quit, [&] { job_stop->request_stop(); });
             return steady_clip(path, track, job_stop->get_token());
         },
@@ -546,8 +546,8 @@ void GroundPage::find_places() {
         this,
         [lib = session_.library, id = clip_.id, film = film_, body = track_.px](std::stop_token) {
             Known k;
-            if (auto all = lib->places()) k.places = std::move(*all);
-            if (const auto looks = lib->looks())
+            if (auto all = lib->places().all()) k.places = std::move(*all);
+            if (const auto looks = lib->places().looks())
                 for (const auto& l : *looks)
                     if (l.clip == id) k.look = l.look;
             if (k.look.empty()) // taken in before it was kept
@@ -594,7 +594,7 @@ void GroundPage::keep_place(const QString& name) {
     p.marks.lens = marks_.layers.lens;
     p.look = look_;
     session_.background->run<Result<std::int64_t>>(
-        this, [lib = session_.library, p](std::stop_token) { return lib->keep_place(p); },
+        this, [lib = session_.library, p](std::stop_token) { return lib->places().keep(p); },
         [this, name](const Result<std::int64_t>& id) {
             if (!id) return notice_->problem(text::error(id.error()));
             notice_->say(tr("Kept: “%1” is offered for the next clip from there.").arg(name));

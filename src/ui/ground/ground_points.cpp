@@ -152,7 +152,7 @@ void GroundPage::fill(const std::vector<Point>& points, std::uint32_t first, con
     const double tall = body_height_px(drawn_);
     session_.files().run<Ways>(
         this,
-        [path = session_.library->path_of(clip_), first, from, last, to, tall, job_stop](const std::stop_token& quit) {
+        [path = session_.library->clips().path_of(clip_), first, from, last, to, tall, job_stop](const std::stop_token& quit) {
             const std::stop_callback forward(quit, [&] { job_stop->request_stop(); });
             return follow_points(path, first, from, last, to, tall, job_stop->get_token());
         },

@@ -83,7 +83,7 @@ void LetterPage::save_template() {
         return message_->problem(tr("A figure belongs to this clip alone. Take it out before the words are kept as a template."));
     const OwnForm form = template_text(t);
     session_.background->run<Result<bool>>(
-        this, [lib = session_.library, form](std::stop_token) { return lib->keep_form(form, Own::letter); },
+        this, [lib = session_.library, form](std::stop_token) { return lib->forms().keep(form, Own::letter); },
         [this, form, name](const Result<bool>& kept) {
             if (!kept) return message_->problem(text::error(kept.error()));
             std::erase_if(own_, [&](const OwnForm& f) { return f.id == form.id; });
@@ -100,7 +100,7 @@ void LetterPage::drop_template() {
     if (at < 0 || !templates_[static_cast<std::size_t>(at)].own) return;
     const std::string gone = templates_[static_cast<std::size_t>(at)].id.toStdString();
     session_.background->run<Result<bool>>(
-        this, [lib = session_.library, gone](std::stop_token) { return lib->drop_form(gone, Own::letter); },
+        this, [lib = session_.library, gone](std::stop_token) { return lib->forms().drop(gone, Own::letter); },
         [this, gone](const Result<bool>& ok) {
             if (!ok) return message_->problem(text::error(ok.error()));
             std::erase_if(own_, [&](const OwnForm& f) { return f.id == gone; });
@@ -165,8 +165,8 @@ void LetterPage::mark_sent(const QString& how) {
         this,
         [lib = session_.library, r = record(), day, how = how.toStdString()](std::stop_token) -> Result<bool> {
             return lib->together([&]() -> Result<bool> {
-                if (auto ok = lib->save_letter(r); !ok) return tl::unexpected(ok.error());
-                return lib->set_sent(r.clip, day, how);
+                if (auto ok = lib->letters().save(r); !ok) return tl::unexpected(ok.error());
+                return lib->letters().set_sent(r.clip, day, how);
             });
         },
         [this, day, how](const Result<bool>& ok) {
@@ -189,7 +189,7 @@ void LetterPage::mark_answered() {
     session_.background->run<Result<bool>>(
         this,
         [lib = session_.library, clip = open_->clip.id, day, words = words.toStdString()](std::stop_token) {
-            return lib->set_answered(clip, day, words);
+            return lib->letters().set_answered(clip, day, words);
         },
         [this, day, words](const Result<bool>& kept) {
             if (!kept) return message_->problem(text::error(kept.error()));

@@ -119,11 +119,11 @@ void LetterPage::open_clip(qint64 id) {
     session_.background->run<Loaded>(
         this,
         [lib = session_.library, forms = session_.forms(), tongue = spoken_language().toStdString(), id](std::stop_token) {
-            Loaded l{load_review(*lib, forms, id, tongue), {}, lib->setting("signed_by"), lib->setting("place"), {}, {}, {}};
-            if (auto letters = lib->letters(id)) l.letters = std::move(*letters);
-            if (auto own = lib->own_forms(Own::letter)) l.templates = std::move(*own);
+            Loaded l{load_review(*lib, forms, id, tongue), {}, lib->settings().get("signed_by"), lib->settings().get("place"), {}, {}, {}};
+            if (auto letters = lib->letters().of(id)) l.letters = std::move(*letters);
+            if (auto own = lib->forms().all(Own::letter)) l.templates = std::move(*own);
             if (!l.open) return l;
-            if (auto facts = lib->facts((*l.open)->person.id)) l.facts = std::move(*facts);
+            if (auto facts = lib->people().facts((*l.open)->person.id)) l.facts = std::move(*facts);
             if (auto better = better_in(*lib, (*l.open)->clip, *(*l.open)->review)) l.better = std::move(*better);
             return l;
         },
@@ -348,9 +348,9 @@ void LetterPage::render() {
     session_.background->run<Result<LetterContent>>(
         this,
         [lib = session_.library, catalogue = session_.catalogue, order = order()](std::stop_token) -> Result<LetterContent> {
-            if (auto saved = lib->save_letter(order.record); !saved) return tl::unexpected(saved.error());
-            (void)lib->set_setting("signed_by", order.record.signed_by);
-            (void)lib->set_setting("place", order.record.place);
+            if (auto saved = lib->letters().save(order.record); !saved) return tl::unexpected(saved.error());
+            (void)lib->settings().set("signed_by", order.record.signed_by);
+            (void)lib->settings().set("place", order.record.place);
             return compose(order, *lib, catalogue);
         },
         [this, run](Result<LetterContent> content) {

@@ -3,7 +3,6 @@
 #include <QHeaderView>
 #include <QLabel>
 #include <QPushButton>
-#include <QTableWidget>
 #include <QVBoxLayout>
 
 namespace bevel::ui {
@@ -12,17 +11,18 @@ PhraseDialog::PhraseDialog(Session& session, QWidget* parent) : QDialog(parent),
     setObjectName(QStringLiteral("phraseDialog"));
     setWindowTitle(tr("Own words"));
     resize(760, 440);
-    table_ = new QTableWidget(0, 4);
-    table_->setObjectName(QStringLiteral("phrases"));
-    table_->setAccessibleName(tr("Own words"));
-    table_->setHorizontalHeaderLabels({tr("For"), tr("While"), tr("Words"), tr("Used")});
-    table_->verticalHeader()->hide();
-    table_->setShowGrid(false);
+    rows_ = new RowsModel<Phrase>({{tr("For"),
+                                    [this](const Phrase& p) {
+                                        QString of = text::check_name(p.check, session_.catalogue);
+                                        if (p.direction == "low") of += tr(", too little");
+                                        if (p.direction == "high") of += tr(", too much");
+                                        return of;
+                                    }},
+                                   {tr("While"), [](const Phrase& p) { return p.role.empty() ? tr("always") : text::role(p.role); }},
+                                   {tr("Words"), [](const Phrase& p) { return QString::fromStdString(p.words); }},
+                                   {tr("Used"), [](const Phrase& p) { return QString::number(p.used); }}});
+    table_ = table_of(rows_, QStringLiteral("phrases"), tr("Own words"), {2});
     table_->setWordWrap(true);
-    table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
-    table_->setSelectionBehavior(QAbstractItemView::SelectRows);
-    table_->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
-    table_->horizontalHeader()->setSectionResizeMode(2, QHeaderView::Stretch);
     table_->verticalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
     words_ = new QLabel;
     words_->setObjectName(QStringLiteral("faint"));
@@ -36,15 +36,13 @@ PhraseDialog::PhraseDialog(Session& session, QWidget* parent) : QDialog(parent),
     box->addWidget(words_);
     box->addWidget(buttons);
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::close);
-    connect(table_, &QTableWidget::currentCellChanged, this, [this](int row) { drop_->setEnabled(row >= 0); });
+    connect(table_->selectionModel(), &QItemSelectionModel::currentChanged, this,
+            [this](const QModelIndex& i) { drop_->setEnabled(i.isValid()); });
     connect(drop_, &QPushButton::clicked, this, [this] {
-        const int row = table_->currentRow();
-        if (row < 0) return;
+        const Phrase* chosen = rows_->at(table_->currentIndex());
+        if (!chosen) return;
         session_.background->run<Result<bool>>(
-            this,
-            [lib = session_.library, id = table_->item(row, 0)->data(Qt::UserRole).toLongLong()](std::stop_token) {
-                return lib->drop_phrase(id);
-            },
+            this, [lib = session_.library, id = chosen->id](std::stop_token) { return lib->letters().drop_phrase(id); },
             [this](const Result<bool>& ok) {
                 if (!ok) return words_->setText(text::error(ok.error()));
                 load();
@@ -55,7 +53,7 @@ PhraseDialog::PhraseDialog(Session& session, QWidget* parent) : QDialog(parent),
 
 void PhraseDialog::load() {
     session_.background->run<Result<std::vector<Phrase>>>(
-        this, [lib = session_.library](std::stop_token) { return lib->phrases(); },
+        this, [lib = session_.library](std::stop_token) { return lib->letters().phrases(); },
         [this](const Result<std::vector<Phrase>>& all) {
             if (!all) return words_->setText(text::error(all.error()));
             fill(*all);
@@ -63,23 +61,10 @@ void PhraseDialog::load() {
 }
 
 void PhraseDialog::fill(const std::vector<Phrase>& all) {
-    table_->setRowCount(static_cast<int>(all.size()));
-    for (std::size_t i = 0; i < all.size(); ++i) {
-        const Phrase& p = all[i];
-        QString of = text::check_name(p.check, session_.catalogue);
-        if (p.direction == "low") of += tr(", too little");
-        if (p.direction == "high") of += tr(", too much");
-        const QStringList cells{of, p.role.empty() ? tr("always") : text::role(p.role), QString::fromStdString(p.words),
-                                QString::number(p.used)};
-        for (int c = 0; c < cells.size(); ++c) {
-            auto* cell = new QTableWidgetItem(cells[c]);
-            cell->setData(Qt::UserRole, static_cast<qint64>(p.id));
-            table_->setItem(static_cast<int>(i), c, cell);
-        }
-    }
+    rows_->set_rows(all);
     words_->setText(all.empty() ? tr("Nothing yet: when you reword a correction in Review, your words are kept and offered next time.")
                                 : tr("Offered in Review where the same thing is to be said again."));
-    drop_->setEnabled(table_->currentRow() >= 0);
+    drop_->setEnabled(table_->currentIndex().isValid());
 }
 
 } // namespace bevel::ui

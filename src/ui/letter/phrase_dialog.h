@@ -1,11 +1,12 @@
 // The instructor's own words by rule and direction: looked through, and taken out.
 #pragma once
+#include "ui/shell/rows_model.h"
 #include "ui/shell/session.h"
 #include <QDialog>
 
 class QLabel;
 class QPushButton;
-class QTableWidget;
+class QTableView;
 
 namespace bevel::ui {
 
@@ -19,7 +20,8 @@ private:
     void fill(const std::vector<Phrase>& all);
 
     Session& session_;
-    QTableWidget* table_ = nullptr;
+    RowsModel<Phrase>* rows_ = nullptr;
+    QTableView* table_ = nullptr;
     QLabel* words_ = nullptr;
     QPushButton* drop_ = nullptr;
 };

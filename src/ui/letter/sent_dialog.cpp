@@ -10,7 +10,6 @@
 #include <QHeaderView>
 #include <QLabel>
 #include <QPushButton>
-#include <QTableWidget>
 #include <QUrl>
 #include <QVBoxLayout>
 
@@ -56,18 +55,25 @@ SentDialog::SentDialog(const Session& session, const Person& person, QWidget* pa
     setObjectName(QStringLiteral("sentDialog"));
     setWindowTitle(tr("Sent to %1").arg(QString::fromStdString(person.name)));
     resize(760, 380);
-    table_ = new QTableWidget(0, 4);
-    table_->setObjectName(QStringLiteral("sent"));
-    table_->setAccessibleName(tr("Letters that were sent"));
-    table_->setHorizontalHeaderLabels({tr("When"), tr("As"), tr("File"), tr("What was asked")});
-    table_->horizontalHeader()->setStretchLastSection(true);
-    table_->setColumnWidth(0, 150);
-    table_->setColumnWidth(1, 110);
+    rows_ = new RowsModel<SentLetter>({{tr("When"),
+                                        [](const SentLetter& l) {
+                                            return QLocale().toString(QDateTime::fromString(QString::fromStdString(l.sent_at), Qt::ISODate),
+                                                                      QLocale::ShortFormat);
+                                        }},
+                                       {tr("As"),
+                                        [](const SentLetter& l) {
+                                            const QString as = l.kind == "pdf"    ? tr("PDF")
+                                                               : l.kind == "html" ? tr("HTML")
+                                                               : l.kind == "clip" ? tr("slow motion")
+                                                               : l.kind == "text" ? tr("text")
+                                                                                  : tr("print");
+                                            return l.hidden ? tr("%1, hidden").arg(as) : as;
+                                        }},
+                                       {tr("File"), [](const SentLetter& l) { return QString::fromStdString(l.name); }},
+                                       {tr("What was asked"), asked}});
+    table_ = table_of(rows_, QStringLiteral("sent"), tr("Letters that were sent"), {3});
+    table_->horizontalHeader()->setSectionResizeMode(2, QHeaderView::Interactive);
     table_->setColumnWidth(2, 150);
-    table_->verticalHeader()->hide();
-    table_->setSelectionBehavior(QAbstractItemView::SelectRows);
-    table_->setSelectionMode(QAbstractItemView::SingleSelection);
-    table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
     words_ = new QLabel(tr("Nothing was sent yet."));
     words_->setObjectName(QStringLiteral("faint"));
     words_->setWordWrap(true);
@@ -81,13 +87,13 @@ SentDialog::SentDialog(const Session& session, const Person& person, QWidget* pa
     box->addWidget(buttons);
     connect(buttons, &QDialogButtonBox::rejected, this, &QDialog::reject);
     connect(open_, &QPushButton::clicked, this, &SentDialog::open_chosen);
-    connect(table_, &QTableWidget::cellActivated, this, &SentDialog::open_chosen);
-    connect(table_, &QTableWidget::itemSelectionChanged, this, [this] {
-        const int r = table_->currentRow();
-        open_->setEnabled(r >= 0 && all_[static_cast<std::size_t>(r)].kind != "clip");
+    connect(table_, &QTableView::activated, this, &SentDialog::open_chosen);
+    connect(table_->selectionModel(), &QItemSelectionModel::currentChanged, this, [this](const QModelIndex& i) {
+        const SentLetter* l = rows_->at(i);
+        open_->setEnabled(l && l->kind != "clip");
     });
     session_.background->run<Result<std::vector<SentLetter>>>(
-        this, [lib = session_.library, id = person.id](std::stop_token) { return lib->sent(id); },
+        this, [lib = session_.library, id = person.id](std::stop_token) { return lib->letters().sent(id); },
         [this](const Result<std::vector<SentLetter>>& all) {
             if (all)
                 fill(*all);
@@ -97,32 +103,15 @@ SentDialog::SentDialog(const Session& session, const Person& person, QWidget* pa
 }
 
 void SentDialog::fill(const std::vector<SentLetter>& all) {
-    all_ = all;
-    table_->setRowCount(static_cast<int>(all.size()));
-    for (std::size_t i = 0; i < all.size(); ++i) {
-        const auto& l = all[i];
-        const QDateTime when = QDateTime::fromString(QString::fromStdString(l.sent_at), Qt::ISODate);
-        const QString as = l.kind == "pdf"    ? tr("PDF")
-                           : l.kind == "html" ? tr("HTML")
-                           : l.kind == "clip" ? tr("slow motion")
-                           : l.kind == "text" ? tr("text")
-                                              : tr("print");
-        const QStringList cells{QLocale().toString(when, QLocale::ShortFormat), l.hidden ? tr("%1, hidden").arg(as) : as,
-                                QString::fromStdString(l.name), asked(l)};
-        for (int c = 0; c < cells.size(); ++c) {
-            auto* cell = new QTableWidgetItem(cells[c]);
-            cell->setToolTip(cells[c]);
-            table_->setItem(static_cast<int>(i), c, cell);
-        }
-    }
+    rows_->set_rows(all);
     words_->setText(all.empty() ? tr("Nothing was sent yet.") : tr("Letters are kept as they went out. Of a clip the stretch is kept."));
     if (!all.empty()) table_->selectRow(0);
 }
 
 void SentDialog::open_chosen() {
-    const int r = table_->currentRow();
-    if (r < 0) return;
-    const SentLetter& l = all_[static_cast<std::size_t>(r)];
+    const SentLetter* chosen = rows_->at(table_->currentIndex());
+    if (!chosen) return;
+    const SentLetter& l = *chosen;
     const QString file = copies_.filePath(QStringLiteral("sent-%1.%2")
                                               .arg(l.id)
                                               .arg(QLatin1String(l.kind == "html"   ? "html"
@@ -131,7 +120,7 @@ void SentDialog::open_chosen() {
     session_.background->run<Result<bool>>(
         this,
         [lib = session_.library, id = l.id, kind = l.kind, path = file.toStdString()](std::stop_token) -> Result<bool> {
-            const auto bytes = lib->sent_file(id);
+            const auto bytes = lib->letters().sent_file(id);
             if (!bytes) return tl::unexpected(bytes.error());
             return write_whole(path, kind == "html" ? harmless_html(*bytes) : *bytes);
         },

@@ -1,12 +1,13 @@
 // What was sent to a person before, newest first; opened as it was.
 #pragma once
+#include "ui/shell/rows_model.h"
 #include "ui/shell/session.h"
 #include <QDialog>
 #include <QTemporaryDir>
 
 class QLabel;
 class QPushButton;
-class QTableWidget;
+class QTableView;
 
 namespace bevel::ui {
 
@@ -26,9 +27,9 @@ private:
     void open_chosen();
 
     const Session& session_;
-    std::vector<SentLetter> all_;
     QTemporaryDir copies_; // in the library, gone with the dialog; of a killed run at the next start
-    QTableWidget* table_ = nullptr;
+    RowsModel<SentLetter>* rows_ = nullptr;
+    QTableView* table_ = nullptr;
     QLabel* words_ = nullptr;
     QPushButton* open_ = nullptr;
 };

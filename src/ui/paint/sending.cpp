@@ -36,15 +36,8 @@ std::string body_of(const LetterContent& c) {
         .dump();
 }
 
-SentLetter sent(const LetterOrder& order, const char* kind, const std::filesystem::path& file) {
-    SentLetter s;
-    s.person = order.open->person.id;
-    s.clip = order.open->clip.id;
-    s.sent_at = QDateTime::currentDateTime().toString(Qt::ISODate).toStdString();
-    s.kind = kind;
-    s.name = file.filename().string();
-    s.hidden = order.record.hide_identity;
-    return s;
+std::string now() {
+    return QDateTime::currentDateTime().toString(Qt::ISODate).toStdString();
 }
 
 /// A file name goes out too.
@@ -56,8 +49,8 @@ Result<bool> name_is_fit(const LetterOrder& order, const std::filesystem::path& 
 
 } // namespace
 
-QString LetterOrder::language() const {
-    return record.language.empty() ? spoken_language() : QString::fromStdString(record.language);
+QString language_of(const LetterOrder& order) {
+    return order.record.language.empty() ? spoken_language() : QString::fromStdString(order.record.language);
 }
 
 FieldSource field_source(const LetterOrder& order, const Catalogue& catalogue, Better better) {
@@ -84,37 +77,17 @@ QString better_words(const FindingKey& key, const ShownChange& change, const Cat
     return QStringLiteral("%1: %2").arg(name, change_words(change, units, hide_days));
 }
 
-namespace {
-/// Corrections that are outside still, praise that still holds, fields that can be filled.
-Result<bool> still_so(const LetterOrder& order, const Catalogue& catalogue, const Better& better) {
-    // What is no longer told or outside (another height, another school) is not sent, and not left out in silence either.
-    const auto& findings = order.open->review->findings;
-    for (const auto& text : order.record.checks) {
-        const auto key = FindingKey::read(text);
-        if (std::none_of(findings.begin(), findings.end(),
-                         [&](const Finding& f) { return key.means(f) && (f.verdict == Verdict::outside || f.verdict == Verdict::edge); }))
-            return fail(Code::no_longer_so, text);
-    }
-    if (const auto praise = Praise::read(order.record.praise); praise.better && !better.contains(praise.key))
-        return fail(Code::no_longer_so, praise.key.text());
-    const FieldSource fields = field_source(order, catalogue, better);
-    for (const std::string* words : {&order.record.opening, &order.record.closing})
-        if (auto text = filled(QString::fromStdString(*words), fields); !text) return tl::unexpected(text.error());
-    return true;
-}
-} // namespace
-
 Result<LetterContent> compose(const LetterOrder& order, const Library& library, const Catalogue& catalogue) {
-    if (!order.open->review->held_back.empty()) return fail(Code::cannot_judge, "held_back"); // nothing is judged, nothing is to be said
     const OpenReview& open = *order.open;
-    const auto decisions = library.decisions(open.clip.id);
-    if (!decisions) return tl::unexpected(decisions.error());
-    const auto& findings = open.review->findings;
     // What can no longer be said is refused in the language of the windows, before the letter's own is spoken.
-    auto better = better_in(library, open.clip, *open.review);
-    if (!better) return tl::unexpected(better.error());
-    if (auto ok = still_so(order, catalogue, *better); !ok) return tl::unexpected(ok.error());
-    const LanguageScope speaks(order.language());
+    auto matter = letter_matter(open, order.record, library);
+    if (!matter) return tl::unexpected(matter.error());
+    {
+        const FieldSource fields = field_source(order, catalogue, matter->better);
+        for (const std::string* words : {&order.record.opening, &order.record.closing})
+            if (auto text = filled(QString::fromStdString(*words), fields); !text) return tl::unexpected(text.error());
+    }
+    const LanguageScope speaks(language_of(order));
     LetterSource source;
     source.clip = open.has_file ? open.file : std::filesystem::path();
     source.track = &open.track;
@@ -128,31 +101,22 @@ Result<LetterContent> compose(const LetterOrder& order, const Library& library, 
     source.with = order.record.with;
     source.movements = order.movements.get();
     source.units = order.units;
-    source.decisions = *decisions;
-    for (const auto& f : findings) {
-        const auto remark = remark_of(f, findings);
-        if (remark.front() != &f) continue;
-        const bool chosen = std::any_of(order.record.checks.begin(), order.record.checks.end(),
-                                        [&](const std::string& k) { return means_one_of(FindingKey::read(k), remark); });
-        if (chosen && (f.verdict == Verdict::outside || f.verdict == Verdict::edge)) source.corrections.push_back(f);
-    }
+    source.decisions = std::move(matter->decisions);
+    source.corrections = std::move(matter->corrections);
     LetterContent c = compose_letter(source, catalogue, Theme()); // letters are printed on white
-    c.language = order.language();
+    c.language = language_of(order);
     c.student = QString::fromStdString(open.person.name);
     c.instructor = QString::fromStdString(order.record.signed_by);
     c.place = QString::fromStdString(order.record.place);
     c.date = QDate::fromString(QString::fromStdString(open.clip.filmed_on), Qt::ISODate);
     c.next = QDate::fromString(QString::fromStdString(order.record.review_on), Qt::ISODate);
     c.large = order.record.large;
-    if (const auto praise = Praise::read(order.record.praise); praise.better) {
-        c.praise =
-            better_words(praise.key, better->at(praise.key), catalogue, order.units, order.record.hide_identity && order.record.hide_date) +
-            QLatin1Char('.');
-    } else if (!praise.empty()) {
-        for (const auto& f : findings)
-            if (praise.key.means(f) && f.verdict == Verdict::inside) c.praise = text::praise(f, open.review->movement);
-    }
-    const FieldSource fields = field_source(order, catalogue, std::move(*better));
+    const bool no_days = order.record.hide_identity && order.record.hide_date;
+    if (matter->grown)
+        c.praise = better_words(*matter->grown, matter->better.at(*matter->grown), catalogue, order.units, no_days) + QLatin1Char('.');
+    else if (matter->inside)
+        c.praise = text::praise(*matter->inside, open.review->movement);
+    const FieldSource fields = field_source(order, catalogue, std::move(matter->better));
     for (const auto& [to, words] : {std::pair{&c.opening, &order.record.opening}, {&c.closing, &order.record.closing}}) {
         auto text = filled(QString::fromStdString(*words), fields);
         if (!text) return tl::unexpected(text.error());
@@ -163,7 +127,7 @@ Result<LetterContent> compose(const LetterOrder& order, const Library& library, 
 
 Result<Outgoing> send_letter(const LetterOrder& order, const std::filesystem::path& file, Library& library, const Catalogue& catalogue) {
     if (auto ok = name_is_fit(order, file); !ok) return tl::unexpected(ok.error());
-    if (auto ok = library.save_letter(order.record); !ok) return tl::unexpected(ok.error());
+    if (auto ok = library.letters().save(order.record); !ok) return tl::unexpected(ok.error());
     auto content = compose(order, library, catalogue);
     if (!content) return tl::unexpected(content.error());
     const bool html = file.extension() == ".html", plain = file.extension() == ".txt";
@@ -173,20 +137,20 @@ Result<Outgoing> send_letter(const LetterOrder& order, const std::filesystem::pa
     if (!bytes) return tl::unexpected(bytes.error());
     const std::string_view all(bytes->constData(), static_cast<std::size_t>(bytes->size()));
     if (auto ok = write_whole(file, all); !ok) return tl::unexpected(ok.error());
-    SentLetter s = sent(order, html ? "html" : plain ? "text" : "pdf", file);
+    SentLetter s = sent_of(*order.open, order.record, html ? "html" : plain ? "text" : "pdf", file, now());
     s.body = body_of(*content);
     s.file = std::string(all);
-    if (auto ok = library.keep_sent(s); !ok) return tl::unexpected(ok.error());
+    if (auto ok = library.letters().keep_sent(s); !ok) return tl::unexpected(ok.error());
     return Outgoing{std::move(*content), std::move(*bytes)};
 }
 
 Result<bool> keep_printed(const LetterOrder& order, const LetterContent& content, Library& library) {
     const auto bytes = letter_pdf(content, order.record.hide_identity);
     if (!bytes) return tl::unexpected(bytes.error());
-    SentLetter s = sent(order, "print", {});
+    SentLetter s = sent_of(*order.open, order.record, "print", {}, now());
     s.body = body_of(content);
     s.file = std::string(bytes->constData(), static_cast<std::size_t>(bytes->size()));
-    return library.keep_sent(s).map([](std::int64_t) { return true; });
+    return library.letters().keep_sent(s).map([](std::int64_t) { return true; });
 }
 
 Result<bool> send_clip(const LetterOrder& order, const std::string& finding, const std::filesystem::path& file, Library& library,
@@ -199,9 +163,9 @@ Result<bool> send_clip(const LetterOrder& order, const std::string& finding, con
     SlowClip what = stretch_of(*f, *of.review);
     what.hide = order.record.hide_identity;
     if (auto ok = write_slow_clip(file, of.file, of.track, what, Theme(), stop, progress); !ok) return ok;
-    SentLetter s = sent(order, "clip", file);
+    SentLetter s = sent_of(*order.open, order.record, "clip", file, now());
     s.body = nlohmann::json{{"finding", finding}, {"from_s", what.from_s}, {"to_s", what.to_s}}.dump();
-    return library.keep_sent(s).map([](std::int64_t) { return true; });
+    return library.letters().keep_sent(s).map([](std::int64_t) { return true; });
 }
 
 } // namespace bevel::ui

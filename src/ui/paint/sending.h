@@ -1,6 +1,6 @@
 // From the record as it stands at the moment of saving to what goes out: composed, hidden where asked, written, kept as sent.
 #pragma once
-#include "desk/open_review.h"
+#include "desk/letter.h"
 #include "ui/paint/fields.h"
 #include "ui/paint/letter_document.h"
 
@@ -13,9 +13,10 @@ struct LetterOrder {
     Units units;
     std::shared_ptr<const std::vector<Movement>> movements; // names of what is to be practised
     std::string alias;                                      // stands for the name where that is hidden
-    /// "en", "de": the letter's own, else the one the program speaks.
-    QString language() const;
 };
+
+/// "en", "de": the letter's own, else the one the program speaks.
+QString language_of(const LetterOrder& order);
 
 FieldSource field_source(const LetterOrder& order, const Catalogue& catalogue, Better better);
 /// "Front knee past toe, left: 4 cm (± 2 cm) better since 3 October."

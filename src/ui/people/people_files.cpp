@@ -91,15 +91,15 @@ void PeoplePage::read_people_from(const QString& file) {
             if (!text) return tl::unexpected(text.error());
             const auto all = people_from_csv(*text);
             if (!all) return tl::unexpected(all.error());
-            const auto there = lib->people();
+            const auto there = lib->people().all();
             if (!there) return tl::unexpected(there.error());
             int taken = 0;
             auto ok = lib->together([&]() -> Result<bool> {
                 for (const auto& p : *all) {
                     if (std::any_of(there->begin(), there->end(), [&](const Person& x) { return x.name == p.person.name; })) continue;
-                    const auto id = lib->add_person(p.person);
+                    const auto id = lib->people().add(p.person);
                     if (!id) return tl::unexpected(id.error());
-                    if (auto kept = lib->set_facts(*id, p.facts); !kept) return kept;
+                    if (auto kept = lib->people().set_facts(*id, p.facts); !kept) return kept;
                     ++taken;
                 }
                 return true;

@@ -86,22 +86,16 @@ void PeoplePage::build() {
     tabs_->setObjectName(QStringLiteral("personTabs"));
     tabs_->setAccessibleName(tr("About the person"));
     tabs_->addTab(build_change(), tr("What changed"));
-    record_ = new QTableWidget(0, 3);
-    record_->setObjectName(QStringLiteral("record"));
-    record_->setAccessibleName(tr("Record"));
-    record_->setHorizontalHeaderLabels({tr("Day"), tr("What"), tr("Words")});
-    record_->verticalHeader()->hide();
-    record_->setShowGrid(false);
+    record_rows_ = new RowsModel<RecordLine>({{tr("Day"), [](const RecordLine& l) { return day_words(l.day); }},
+                                              {tr("What"), [this](const RecordLine& l) { return record_words(l, session_).first; }},
+                                              {tr("Words"), [this](const RecordLine& l) { return record_words(l, session_).second; }}});
+    record_ = table_of(record_rows_, QStringLiteral("record"), tr("Record"), {2});
     record_->setWordWrap(true);
-    record_->setEditTriggers(QAbstractItemView::NoEditTriggers);
-    record_->setSelectionBehavior(QAbstractItemView::SelectRows);
-    record_->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
-    record_->horizontalHeader()->setSectionResizeMode(2, QHeaderView::Stretch);
     record_->verticalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
     record_->setToolTip(tr("Enter or a double click opens the clip"));
-    connect(record_, &QTableWidget::cellActivated, this, [this](int row) {
-        const auto id = record_->item(row, 0)->data(Qt::UserRole).toLongLong();
-        if (id != 0) session_.workspace->go(QStringLiteral("review"), {id});
+    connect(record_, &QTableView::activated, this, [this](const QModelIndex& i) {
+        const RecordLine* l = record_rows_->at(i);
+        if (l && l->clip != 0) session_.workspace->go(QStringLiteral("review"), {l->clip});
     });
     tabs_->addTab(record_, tr("Record"));
     letters_ = new QListWidget;
@@ -146,17 +140,25 @@ QWidget* PeoplePage::build_change() {
     movement_ = new QComboBox;
     movement_->setObjectName(QStringLiteral("changeMovement"));
     movement_->setAccessibleName(tr("Movement"));
-    changes_ = new QTableWidget(0, 4);
-    changes_->setObjectName(QStringLiteral("changes"));
-    changes_->setAccessibleName(tr("Figures and what became of them"));
-    changes_->setHorizontalHeaderLabels({tr("Figure"), tr("Before"), tr("Now"), tr("Change")});
-    changes_->verticalHeader()->hide();
-    changes_->setShowGrid(false);
-    changes_->setEditTriggers(QAbstractItemView::NoEditTriggers);
-    changes_->setSelectionBehavior(QAbstractItemView::SelectRows);
-    changes_->setSelectionMode(QAbstractItemView::SingleSelection);
-    changes_->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
-    changes_->horizontalHeader()->setSectionResizeMode(0, QHeaderView::Stretch);
+    const auto figure = [this](const FigureTrend& t, const KeptFigure* p) {
+        return p ? text::with_sigma(p->value, std::hypot(p->own, p->of_clip), QString::fromStdString(t.points.back().unit),
+                                    session_.settings.units(Motion{}))
+                 : tr("–");
+    };
+    change_rows_ = new RowsModel<FigureTrend>({{tr("Figure"), [this](const FigureTrend& t) { return name_of(t, session_); }},
+                                               {tr("Before"),
+                                                [figure](const FigureTrend& t) {
+                                                    const auto& line = newest_line(t);
+                                                    return figure(t, line.size() > 1 ? &t.points[line[line.size() - 2]] : nullptr);
+                                                }},
+                                               {tr("Now"), [figure](const FigureTrend& t) { return figure(t, &t.points.back()); }},
+                                               {tr("Change"), [this](const FigureTrend& t) { return change_of(t, session_); },
+                                                [this](const FigureTrend& t) {
+                                                    if (!t.last || t.last->turn == Turn::none) return QColor();
+                                                    return t.last->turn == Turn::better ? session_.theme.palette.inside
+                                                                                        : session_.theme.palette.outside;
+                                                }}});
+    changes_ = table_of(change_rows_, QStringLiteral("changes"), tr("Figures and what became of them"), {0});
     trend_ = new TrendView(session_);
     auto* box = new QVBoxLayout(w);
     box->setContentsMargins(8, 8, 8, 8);
@@ -179,7 +181,7 @@ QWidget* PeoplePage::build_change() {
     connect(movement_, &QComboBox::currentIndexChanged, this, [this] {
         if (!filling_) fill_changes();
     });
-    connect(changes_, &QTableWidget::currentCellChanged, this, &PeoplePage::show_trend);
+    connect(changes_->selectionModel(), &QItemSelectionModel::currentChanged, this, &PeoplePage::show_trend);
     connect(trend_, &TrendView::wanted, this, [this](qint64 clip) { session_.workspace->go(QStringLiteral("review"), {clip}); });
     return w;
 }
@@ -340,13 +342,13 @@ void PeoplePage::open(Ref ref) {
         if (ref.clip == 0) return load_people(shown());
     }
     session_.background->run<Result<Clip>>(
-        this, [lib = session_.library, clip](std::stop_token) { return lib->clip(clip); },
+        this, [lib = session_.library, clip](std::stop_token) { return lib->clips().get(clip); },
         [this](const Result<Clip>& c) { load_people(c ? c->person : 0); });
 }
 
 void PeoplePage::load_people(qint64 choose) {
     session_.background->run<Result<std::vector<Person>>>(
-        this, [lib = session_.library](std::stop_token) { return lib->people(); },
+        this, [lib = session_.library](std::stop_token) { return lib->people().all(); },
         [this, asked = choose, before = wanted_](const Result<std::vector<Person>>& people) {
             if (!people) return problem(people.error());
             const qint64 chosen = wanted_ != before ? wanted_ : asked; // somebody was chosen meanwhile
@@ -402,7 +404,7 @@ void PeoplePage::measure_next() {
         [lib = session_.library, forms = session_.forms(), clip = sheet_->unmeasured.front()](std::stop_token) -> Result<bool> {
             const auto open = load_review(*lib, forms, clip, {});
             // What cannot be judged has no figures, and that is kept too.
-            return lib->keep_figures(clip, open ? figures_of(*(*open)->review) : std::vector<KeptFigure>());
+            return lib->records().keep_figures(clip, open ? figures_of(*(*open)->review) : std::vector<KeptFigure>());
         },
         [this, run](const Result<bool>& ok) {
             if (run != measuring_) return;
@@ -455,34 +457,19 @@ void PeoplePage::fill_changes() {
         return first * 10 + (info ? static_cast<int>(info->family) : 9);
     };
     std::stable_sort(rows.begin(), rows.end(), [&](std::size_t a, std::size_t b) { return weight(a) < weight(b); });
-    const Units units = session_.settings.units(Motion{});
-    changes_->setRowCount(static_cast<int>(rows.size()));
-    for (int r = 0; r < changes_->rowCount(); ++r) {
-        const auto i = rows[static_cast<std::size_t>(r)];
-        const auto& t = sheet_->trends[i];
-        const QString unit = QString::fromStdString(t.points.back().unit);
-        const auto sigma = [](const KeptFigure& p) { return std::hypot(p.own, p.of_clip); };
-        const auto& line = newest_line(t);
-        const KeptFigure* before = line.size() > 1 ? &t.points[line[line.size() - 2]] : nullptr;
-        const KeptFigure& now = t.points.back();
-        const std::array<QString, 4> cells{name_of(t, session_),
-                                           before ? text::with_sigma(before->value, sigma(*before), unit, units) : tr("–"),
-                                           text::with_sigma(now.value, sigma(now), unit, units), change_of(t, session_)};
-        for (int c = 0; c < 4; ++c) {
-            auto* it = new QTableWidgetItem(cells[static_cast<std::size_t>(c)]);
-            it->setData(Qt::UserRole, static_cast<int>(i));
-            if (c == 3 && t.last && t.last->turn != Turn::none)
-                it->setForeground(t.last->turn == Turn::better ? session_.theme.palette.inside : session_.theme.palette.outside);
-            changes_->setItem(r, c, it);
-        }
-    }
-    if (!rows.empty()) changes_->setCurrentCell(0, 0);
+    std::vector<FigureTrend> shown;
+    for (const auto i : rows) shown.push_back(sheet_->trends[i]);
+    change_rows_->set_rows(std::move(shown));
+    if (!rows.empty()) changes_->setCurrentIndex(change_rows_->index(0, 0));
     show_trend(); // the same row may be another figure now
 }
 
+const FigureTrend* PeoplePage::chosen_trend() const {
+    return sheet_ ? change_rows_->at(changes_->currentIndex()) : nullptr;
+}
+
 void PeoplePage::show_trend() {
-    const auto* it = sheet_ && changes_->currentRow() >= 0 ? changes_->item(changes_->currentRow(), 0) : nullptr;
-    const FigureTrend* t = it ? &sheet_->trends[static_cast<std::size_t>(it->data(Qt::UserRole).toInt())] : nullptr;
+    const FigureTrend* t = chosen_trend();
     const FigureTrend* other = nullptr;
     if (t && !t->points.back().side.empty())
         for (const auto& x : sheet_->trends)
@@ -496,9 +483,9 @@ void PeoplePage::show_trend() {
 
 /// The last clip of the line with its first beside it.
 void PeoplePage::side_by_side() {
-    const auto* it = sheet_ && changes_->currentRow() >= 0 ? changes_->item(changes_->currentRow(), 0) : nullptr;
-    if (!it) return;
-    const FigureTrend& t = sheet_->trends[static_cast<std::size_t>(it->data(Qt::UserRole).toInt())];
+    const FigureTrend* chosen = chosen_trend();
+    if (!chosen) return;
+    const FigureTrend& t = *chosen;
     const auto& line = newest_line(t);
     Ref ref;
     ref.clip = t.points[line.back()].clip;
@@ -572,17 +559,7 @@ void PeoplePage::fill_letters() {
 }
 
 void PeoplePage::fill_record() {
-    record_->setRowCount(static_cast<int>(sheet_->record.size()));
-    for (int r = 0; r < record_->rowCount(); ++r) {
-        const auto& l = sheet_->record[static_cast<std::size_t>(r)];
-        const auto [what, words] = record_words(l, session_);
-        const std::array<QString, 3> cells{day_words(l.day), what, words};
-        for (int c = 0; c < 3; ++c) {
-            auto* it = new QTableWidgetItem(cells[static_cast<std::size_t>(c)]);
-            it->setData(Qt::UserRole, static_cast<qint64>(l.clip));
-            record_->setItem(r, c, it);
-        }
-    }
+    record_rows_->set_rows(sheet_->record);
 }
 
 void PeoplePage::fill_limits() {
@@ -681,7 +658,7 @@ void PeoplePage::facts_changed() {
         const PersonFacts& f = done ? now : before;
         if (sheet_ && sheet_->person.id == id) sheet_->facts = f;
         session_.background->run<Result<bool>>(
-            this, [lib = session_.library, id, f](std::stop_token) { return lib->set_facts(id, f); },
+            this, [lib = session_.library, id, f](std::stop_token) { return lib->people().set_facts(id, f); },
             [this](const Result<bool>& ok) {
                 if (!ok) return problem(ok.error());
                 load_sheet();
@@ -700,7 +677,7 @@ void PeoplePage::person_changed() {
         const Person& p = done ? now : before;
         if (sheet_ && sheet_->person.id == p.id) sheet_->person.name = p.name, sheet_->person.notes = p.notes;
         session_.background->run<Result<bool>>(
-            this, [lib = session_.library, p](std::stop_token) { return lib->update_person(p); },
+            this, [lib = session_.library, p](std::stop_token) { return lib->people().update(p); },
             [this, id = p.id](const Result<bool>& ok) {
                 if (!ok) return problem(ok.error());
                 session_.workspace->touched(0);
@@ -718,7 +695,7 @@ void PeoplePage::height_changed() {
         if (sheet_ && sheet_->person.id == id) sheet_->person.stature_m = m;
         const std::string today = QDate::currentDate().toString(Qt::ISODate).toStdString();
         session_.background->run<Result<bool>>(
-            this, [lib = session_.library, id, m, today](std::stop_token) { return lib->set_height(id, today, m); },
+            this, [lib = session_.library, id, m, today](std::stop_token) { return lib->people().set_height(id, today, m); },
             [this](const Result<bool>& ok) {
                 if (!ok) return problem(ok.error());
                 load_sheet();
@@ -728,7 +705,7 @@ void PeoplePage::height_changed() {
 
 void PeoplePage::keep_limit(const Agreement& a) {
     session_.background->run<Result<std::int64_t>>(
-        this, [lib = session_.library, a](std::stop_token) { return lib->save_agreement(a); },
+        this, [lib = session_.library, a](std::stop_token) { return lib->decisions().save_agreement(a); },
         [this](const Result<std::int64_t>& id) {
             if (!id) return problem(id.error());
             session_.workspace->rules_changed();
@@ -764,7 +741,7 @@ void PeoplePage::add_person() {
     p.name = name.toStdString();
     p.stature_m = cm / 100;
     session_.background->run<Result<std::int64_t>>(
-        this, [lib = session_.library, p](std::stop_token) { return lib->add_person(p); },
+        this, [lib = session_.library, p](std::stop_token) { return lib->people().add(p); },
         [this](const Result<std::int64_t>& id) {
             if (!id) return problem(id.error());
             session_.workspace->touched(0);

@@ -3,6 +3,7 @@
 #include "ui/people/person_files.h"
 #include "ui/people/trend_view.h"
 #include "ui/shell/place.h"
+#include "ui/shell/rows_model.h"
 
 class QCheckBox;
 class QComboBox;
@@ -13,6 +14,7 @@ class QListWidget;
 class QPlainTextEdit;
 class QPushButton;
 class QStackedLayout;
+class QTableView;
 class QTableWidget;
 class QTabWidget;
 
@@ -70,6 +72,7 @@ private:
     void take_up(int row); // a suggestion from left against right
     void fill_letters();
     void side_by_side();
+    const FigureTrend* chosen_trend() const; // of the table; null without one
     void write_bundle_to(const QString& file, bool films);
     void read_bundle_from(const QString& file);
     void read_people_from(const QString& file);
@@ -85,7 +88,10 @@ private:
     QListWidget *list_ = nullptr, *limits_ = nullptr;
     QLabel *title_ = nullptr, *words_ = nullptr, *count_ = nullptr, *right_ = nullptr;
     QTabWidget* tabs_ = nullptr;
-    QTableWidget *changes_ = nullptr, *record_ = nullptr, *taught_ = nullptr;
+    RowsModel<RecordLine>* record_rows_ = nullptr;
+    RowsModel<FigureTrend>* change_rows_ = nullptr;
+    QTableView *changes_ = nullptr, *record_ = nullptr;
+    QTableWidget* taught_ = nullptr;
     QComboBox *movement_ = nullptr, *language_ = nullptr, *lengths_ = nullptr, *ladder_ = nullptr;
     QLineEdit* email_ = nullptr;
     QListWidget *uneven_ = nullptr, *letters_ = nullptr;

@@ -46,7 +46,7 @@ void PeoplePage::fill_right() {
 void PeoplePage::change_right() {
     if (!sheet_ || session_.library->read_only()) return;
     session_.background->run<Result<PersonNeutral>>(
-        this, [lib = session_.library, id = sheet_->person.id](std::stop_token) { return lib->neutral(id); },
+        this, [lib = session_.library, id = sheet_->person.id](std::stop_token) { return lib->people().neutral(id); },
         [this, id = sheet_->person.id](const Result<PersonNeutral>& now) {
             if (!sheet_ || sheet_->person.id != id) return;
             // One that cannot be read is set anew.
@@ -70,7 +70,7 @@ void PeoplePage::open_right() {
             tr("what is right"),
             [this, person](const PersonNeutral& n) {
                 session_.background->run<Result<bool>>(
-                    this, [lib = session_.library, person, n](std::stop_token) { return lib->set_neutral(person, n); },
+                    this, [lib = session_.library, person, n](std::stop_token) { return lib->people().set_neutral(person, n); },
                     [this, person](const Result<bool>& ok) {
                         if (!ok) return problem(ok.error());
                         session_.workspace->remeasured_person(person);

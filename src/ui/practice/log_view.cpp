@@ -17,7 +17,6 @@
 #include <QPainter>
 #include <QPushButton>
 #include <QSpinBox>
-#include <QTableWidget>
 
 namespace bevel::ui {
 
@@ -210,18 +209,17 @@ private:
 
 LogView::LogView(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
     weeks_ = new Weeks(session_);
-    table_ = new QTableWidget(0, 6);
-    table_->setObjectName(QStringLiteral("practiceLog"));
-    table_->setAccessibleName(tr("Practice log"));
-    table_->setHorizontalHeaderLabels({tr("Day"), tr("What"), tr("Minutes"), tr("Effort"), tr("How it felt"), tr("Pain")});
-    table_->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
-    table_->verticalHeader()->hide();
-    table_->setShowGrid(false);
-    table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
-    table_->setSelectionBehavior(QAbstractItemView::SelectRows);
-    table_->horizontalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
-    table_->horizontalHeader()->setSectionResizeMode(1, QHeaderView::Stretch);
-    table_->horizontalHeader()->setSectionResizeMode(4, QHeaderView::Stretch);
+    rows_ = new RowsModel<PracticeLog>(
+        {{tr("Day"),
+          [](const PracticeLog& l) {
+              return QLocale().toString(QDate::fromString(QString::fromStdString(l.day), Qt::ISODate), QLocale::ShortFormat);
+          }},
+         {tr("What"), [](const PracticeLog& l) { return QString::fromStdString(l.title); }},
+         {tr("Minutes"), [](const PracticeLog& l) { return QLocale().toString(l.minutes, 'f', 0); }},
+         {tr("Effort"), [](const PracticeLog& l) { return l.effort ? QString::number(*l.effort) : QString(); }},
+         {tr("How it felt"), [](const PracticeLog& l) { return QString::fromStdString(l.felt); }},
+         {tr("Pain"), [](const PracticeLog& l) { return QString::fromStdString(l.pain); }}});
+    table_ = table_of(rows_, QStringLiteral("practiceLog"), tr("Practice log"), {1, 4});
     words_ = new QLabel;
     words_->setObjectName(QStringLiteral("logWords"));
     words_->setWordWrap(true);
@@ -240,10 +238,10 @@ LogView::LogView(Session& session, QWidget* parent) : QWidget(parent), session_(
         add(log);
     }));
     drop_ = button("logDrop", tr("Take out"), [this] {
-        const int r = table_->currentRow();
-        if (r < 0) return;
+        const PracticeLog* l = rows_->at(table_->currentIndex());
+        if (!l) return;
         session_.background->run<Result<bool>>(
-            this, [lib = session_.library, id = all_[static_cast<std::size_t>(r)].id](std::stop_token) { return lib->drop_practice(id); },
+            this, [lib = session_.library, id = l->id](std::stop_token) { return lib->practice().drop(id); },
             [this](const Result<bool>& ok) { ok ? reload() : words_->setText(text::error(ok.error())); });
     });
     row->addWidget(drop_);
@@ -256,8 +254,11 @@ LogView::LogView(Session& session, QWidget* parent) : QWidget(parent), session_(
     box->addWidget(words_);
     box->addWidget(table_, 3);
     box->addLayout(row);
-    connect(table_, &QTableWidget::currentCellChanged, this, [this](int r) { drop_->setEnabled(r >= 0); });
-    connect(table_, &QTableWidget::cellActivated, this, [this](int r) { add(all_[static_cast<std::size_t>(r)]); });
+    connect(table_->selectionModel(), &QItemSelectionModel::currentChanged, this,
+            [this](const QModelIndex& i) { drop_->setEnabled(i.isValid()); });
+    connect(table_, &QTableView::activated, this, [this](const QModelIndex& i) {
+        if (const PracticeLog* l = rows_->at(i)) add(*l);
+    });
     drop_->setEnabled(false);
 }
 
@@ -269,7 +270,7 @@ void LogView::show_person(qint64 id, const QString& name) {
 
 void LogView::reload() {
     session_.background->run<Result<std::vector<PracticeLog>>>(
-        this, [lib = session_.library, id = person_](std::stop_token) { return lib->practice(id); },
+        this, [lib = session_.library, id = person_](std::stop_token) { return lib->practice().of(id); },
         [this, id = person_](Result<std::vector<PracticeLog>> all) {
             if (id != person_) return;
             if (!all) return words_->setText(text::error(all.error()));
@@ -290,11 +291,11 @@ void LogView::keep_step(qint64 person, int balance_step) {
     session_.background->run<Result<bool>>(
         this,
         [lib = session_.library, person, balance_step](std::stop_token) -> Result<bool> {
-            auto facts = lib->facts(person);
+            auto facts = lib->people().facts(person);
             if (!facts) return tl::unexpected(facts.error());
             if (facts->balance_step == balance_step) return true;
             facts->balance_step = balance_step;
-            return lib->set_facts(person, *facts);
+            return lib->people().set_facts(person, *facts);
         },
         [this](const Result<bool>& ok) {
             if (!ok) words_->setText(text::error(ok.error()));
@@ -303,7 +304,7 @@ void LogView::keep_step(qint64 person, int balance_step) {
 
 void LogView::keep(const PracticeLog& log) {
     session_.background->run<Result<std::int64_t>>(
-        this, [lib = session_.library, log](std::stop_token) { return lib->keep_practice(log); },
+        this, [lib = session_.library, log](std::stop_token) { return lib->practice().keep(log); },
         [this](const Result<std::int64_t>& id) {
             if (!id) return words_->setText(text::error(id.error()));
             session_.workspace->touched(0);
@@ -324,17 +325,8 @@ void LogView::fill() {
     }
     weeks_->weeks = weeks_of(days, QDate::currentDate().toString(Qt::ISODate).toStdString());
     weeks_->update();
-    table_->setRowCount(static_cast<int>(all_.size()));
-    for (std::size_t i = 0; i < all_.size(); ++i) {
-        const auto& l = all_[i];
-        const QStringList cells{QLocale().toString(QDate::fromString(QString::fromStdString(l.day), Qt::ISODate), QLocale::ShortFormat),
-                                QString::fromStdString(l.title),
-                                QLocale().toString(l.minutes, 'f', 0),
-                                l.effort ? QString::number(*l.effort) : QString(),
-                                QString::fromStdString(l.felt),
-                                QString::fromStdString(l.pain)};
-        for (int c = 0; c < cells.size(); ++c) table_->setItem(static_cast<int>(i), c, new QTableWidgetItem(cells[c]));
-    }
+    rows_->set_rows(all_);
+    drop_->setEnabled(table_->currentIndex().isValid());
     QStringList words;
     if (left + right > 0) words << tr("Repeats: %1 left, %2 right.").arg(left).arg(right);
     if (!all_.empty() && !all_.front().pain.empty())
@@ -372,12 +364,14 @@ void LogView::write_pdf(const QString& file) {
     QString h =
         QStringLiteral("<h1>%1</h1><p><img src=\"weeks\" width=\"560\"></p><table width=\"100%\" cellspacing=\"0\" cellpadding=\"3\"><tr>")
             .arg((name_.isEmpty() ? tr("Practice") : tr("Practice of %1").arg(name_)).toHtmlEscaped());
-    for (int c = 0; c < table_->columnCount(); ++c)
-        h += QStringLiteral("<th align=\"left\">%1</th>").arg(table_->horizontalHeaderItem(c)->text().toHtmlEscaped());
+    for (int c = 0; c < rows_->columnCount(); ++c)
+        h += QStringLiteral("<th align=\"left\">%1</th>")
+                 .arg(rows_->headerData(c, Qt::Horizontal, Qt::DisplayRole).toString().toHtmlEscaped());
     h += QStringLiteral("</tr>");
-    for (int r = 0; r < table_->rowCount(); ++r) {
+    for (int r = 0; r < rows_->rowCount(); ++r) {
         h += QStringLiteral("<tr>");
-        for (int c = 0; c < table_->columnCount(); ++c) h += QStringLiteral("<td>%1</td>").arg(table_->item(r, c)->text().toHtmlEscaped());
+        for (int c = 0; c < rows_->columnCount(); ++c)
+            h += QStringLiteral("<td>%1</td>").arg(rows_->index(r, c).data().toString().toHtmlEscaped());
         h += QStringLiteral("</tr>");
     }
     h += QStringLiteral("</table><p>%1</p>").arg(text::caution(QStringLiteral("general")).toHtmlEscaped());

@@ -1,6 +1,7 @@
 // What was practised: told in ten seconds, week by week, left against right.
 #pragma once
 #include "core/practice/log.h"
+#include "ui/shell/rows_model.h"
 #include "ui/shell/session.h"
 #include <QDialog>
 #include <QWidget>
@@ -11,7 +12,7 @@ class QLineEdit;
 class QPushButton;
 class QSlider;
 class QSpinBox;
-class QTableWidget;
+class QTableView;
 
 namespace bevel::ui {
 
@@ -58,7 +59,8 @@ private:
     qint64 person_ = 0;
     QString name_;
     std::vector<PracticeLog> all_;
-    QTableWidget* table_ = nullptr;
+    RowsModel<PracticeLog>* rows_ = nullptr;
+    QTableView* table_ = nullptr;
     Weeks* weeks_ = nullptr;
     QLabel* words_ = nullptr;
     QPushButton* drop_ = nullptr;

@@ -251,7 +251,7 @@ void PracticePage::open(Ref ref) {
 
 void PracticePage::load_people(qint64 choose) {
     session_.background->run<Result<std::vector<Person>>>(
-        this, [lib = session_.library](std::stop_token) { return lib->people(); },
+        this, [lib = session_.library](std::stop_token) { return lib->people().all(); },
         [this, choose](const Result<std::vector<Person>>& people) {
             if (!people) return notice_->problem(text::error(people.error()));
             form_->set_people(*people, choose);
@@ -411,7 +411,7 @@ void PracticePage::keep_plan(const QString& name) {
     session_.background->run<Result<bool>>(
         this,
         [lib = session_.library, form = OwnForm{name.toStdString(), plan_text(p)}](std::stop_token) {
-            return lib->keep_form(form, Own::plan);
+            return lib->forms().keep(form, Own::plan);
         },
         [this, name](const Result<bool>& ok) {
             ok ? notice_->say(tr("Kept as “%1”.").arg(name)) : notice_->problem(text::error(ok.error()));
@@ -420,7 +420,7 @@ void PracticePage::keep_plan(const QString& name) {
 
 void PracticePage::choose_template() {
     session_.background->run<Result<std::vector<OwnForm>>>(
-        this, [lib = session_.library](std::stop_token) { return lib->own_forms(Own::plan); },
+        this, [lib = session_.library](std::stop_token) { return lib->forms().all(Own::plan); },
         [this](const Result<std::vector<OwnForm>>& all) {
             if (!all) return notice_->problem(text::error(all.error()));
             if (all->empty()) return notice_->say(tr("No plan was kept yet."));

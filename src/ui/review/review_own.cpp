@@ -28,7 +28,7 @@ void ReviewPage::show_model() {
         this,
         [lib = session_.library, forms = session_.forms(), tongue = spoken_language().toStdString(), id = state_.open->clip.id,
          movement = state_.open->review->movement.id](std::stop_token) -> Loaded {
-            const auto model = lib->model_of(movement);
+            const auto model = lib->forms().model_of(movement);
             if (model == 0 || model == id) return std::shared_ptr<const OpenReview>();
             return load_review(*lib, forms, model, tongue);
         },
@@ -65,8 +65,8 @@ void ReviewPage::be_model() {
     session_.background->run<Result<bool>>(
         this,
         [lib = session_.library, id = state_.open->clip.id, movement = state_.open->review->movement.id](std::stop_token) -> Result<bool> {
-            const bool is = lib->model_of(movement) == id;
-            if (auto ok = lib->set_model(movement, is ? 0 : id); !ok) return ok;
+            const bool is = lib->forms().model_of(movement) == id;
+            if (auto ok = lib->forms().set_model(movement, is ? 0 : id); !ok) return ok;
             return !is;
         },
         [this, name = said(state_.open->review->movement.name)](const Result<bool>& now) {
@@ -95,10 +95,10 @@ void ReviewPage::see(const Remark& s) {
         [lib = session_.library, now](std::stop_token) -> Result<std::int64_t> {
             std::int64_t id = 0;
             auto ok = lib->together([&]() -> Result<bool> {
-                const auto made = lib->save_seen(now);
+                const auto made = lib->decisions().save_seen(now);
                 if (!made) return tl::unexpected(made.error());
                 id = *made;
-                return lib->drop_seen(id);
+                return lib->decisions().drop_seen(id);
             });
             if (!ok) return tl::unexpected(ok.error());
             return id;
@@ -132,10 +132,10 @@ void ReviewPage::keep_seen(const QString& what, const Remark& s, bool there) {
                 this,
                 [lib = session_.library, s, on](std::stop_token) {
                     return lib->together([&]() -> Result<bool> {
-                        if (!on) return lib->drop_seen(s.id);
-                        if (auto ok = lib->save_seen(s); !ok) return tl::unexpected(ok.error());
+                        if (!on) return lib->decisions().drop_seen(s.id);
+                        if (auto ok = lib->decisions().save_seen(s); !ok) return tl::unexpected(ok.error());
                         // What was written down is meant to be said.
-                        return lib->decide(s.clip, {FindingKey::seen_check(s.id), s.side, Choice::kept});
+                        return lib->decisions().decide(s.clip, {FindingKey::seen_check(s.id), s.side, Choice::kept});
                     });
                 },
                 [this, clip = s.clip](const Result<bool>& ok) {
@@ -213,10 +213,10 @@ void ReviewPage::set_breaths(const QString& what, const std::vector<BreathMark>&
                 this,
                 [lib = session_.library, clip, marks](std::stop_token) {
                     return lib->together([&]() -> Result<bool> {
-                        auto track = lib->load_track(clip);
+                        auto track = lib->tracks().load(clip);
                         if (!track) return tl::unexpected(track.error());
                         track->layers.breaths = marks;
-                        return lib->save_track(clip, *track);
+                        return lib->tracks().save(clip, *track);
                     });
                 },
                 [this, clip, n = static_cast<int>(marks.size())](const Result<bool>& ok) {

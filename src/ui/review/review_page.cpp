@@ -171,7 +171,7 @@ void ReviewPage::build() {
         Phrase p = phrase_of(*state_.open, f, words.toStdString());
         p.last_on = QDate::currentDate().toString(Qt::ISODate).toStdString();
         session_.background->run<Result<std::int64_t>>(
-            this, [lib = session_.library, p](std::stop_token) { return lib->keep_phrase(p); },
+            this, [lib = session_.library, p](std::stop_token) { return lib->letters().keep_phrase(p); },
             [this](const Result<std::int64_t>& ok) {
                 if (!ok) problem(ok.error());
             });
@@ -314,7 +314,10 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
     // Its figures are kept, so that they can be followed from clip to clip.
     if (!session_.library->read_only() && open->clip.person != 0)
         session_.background->run<Result<bool>>(
-            this, [lib = session_.library, open](std::stop_token) { return lib->keep_figures(open->clip.id, figures_of(*open->review)); },
+            this,
+            [lib = session_.library, open](std::stop_token) {
+                return lib->records().keep_figures(open->clip.id, figures_of(*open->review));
+            },
             [](const Result<bool>&) {});
     renew_neutral();
     let_compete();
@@ -397,7 +400,7 @@ void ReviewPage::decide(const Finding& f, Choice choice, const QString& wording)
 void ReviewPage::apply(const Decision& d) {
     state_.set_decision(d);
     session_.background->run<Result<bool>>(
-        this, [lib = session_.library, clip = state_.open->clip.id, d](std::stop_token) { return lib->decide(clip, d); },
+        this, [lib = session_.library, clip = state_.open->clip.id, d](std::stop_token) { return lib->decisions().decide(clip, d); },
         [this, clip = state_.open->clip.id](const Result<bool>& ok) {
             if (ok) {
                 emit decided();
@@ -424,12 +427,15 @@ void ReviewPage::agree(const QString& check) {
     };
     connect(dialog, &AgreementDialog::agreed, this, [this, kept](const Agreement& a) {
         session_.background->run<Result<bool>>(
-            this, [lib = session_.library, a](std::stop_token) { return lib->save_agreement(a).map([](std::int64_t) { return true; }); },
+            this,
+            [lib = session_.library, a](std::stop_token) {
+                return lib->decisions().save_agreement(a).map([](std::int64_t) { return true; });
+            },
             kept);
     });
     connect(dialog, &AgreementDialog::ended, this, [this, kept](std::int64_t id) {
         session_.background->run<Result<bool>>(
-            this, [lib = session_.library, id](std::stop_token) { return lib->remove_agreement(id); }, kept);
+            this, [lib = session_.library, id](std::stop_token) { return lib->decisions().remove_agreement(id); }, kept);
     });
     dialog->open();
 }
@@ -611,7 +617,7 @@ void ReviewPage::give_file(const QString& file) {
     session_.background->run<Result<bool>>(
         this,
         [lib = session_.library, id = state_.open->clip.id, path = file.toStdString()](std::stop_token) {
-            return lib->replace_file(id, path);
+            return lib->clips().replace_file(id, path);
         },
         [this](const Result<bool>& ok) {
             if (ok)

@@ -32,7 +32,7 @@ void ReviewPage::mark_right() {
     session_.background->run<Result<Known>>(
         this,
         [lib = session_.library, open = state_.open, now](std::stop_token) -> Result<Known> {
-            auto had = lib->neutral(open->clip.person);
+            auto had = lib->people().neutral(open->clip.person);
             if (!had) return tl::unexpected(had.error());
             return Known{std::move(*had), figures_at(open->review->motion, now)};
         },
@@ -61,7 +61,7 @@ void ReviewPage::take_range() {
     if (state_.open->clip.person == 0) return notice_->problem(tr("Say first whose clip this is: what is right belongs to a person."));
     play(false);
     session_.background->run<Result<PersonNeutral>>(
-        this, [lib = session_.library, person = state_.open->clip.person](std::stop_token) { return lib->neutral(person); },
+        this, [lib = session_.library, person = state_.open->clip.person](std::stop_token) { return lib->people().neutral(person); },
         [this, of = state_.open](const Result<PersonNeutral>& had) {
             if (of != state_.open) return;
             if (!had) return problem(had.error());
@@ -100,7 +100,7 @@ void ReviewPage::keep_neutral(const QString& what, std::int64_t person, const Pe
         what,
         [this, person, said_then, after_text = neutral_text(after)](const PersonNeutral& n) {
             session_.background->run<Result<bool>>(
-                this, [lib = session_.library, person, n](std::stop_token) { return lib->set_neutral(person, n); },
+                this, [lib = session_.library, person, n](std::stop_token) { return lib->people().set_neutral(person, n); },
                 [this, person, words = neutral_text(n) == after_text ? said_then : QString()](const Result<bool>& ok) {
                     if (!ok) return problem(ok.error());
                     if (!state_.open || state_.open->clip.person != person) return;

@@ -12,7 +12,7 @@ void ReviewPage::be_as_named() {
         tr("what the clip shows"),
         [this, clip = state_.open->clip.id](const std::string& movement) {
             session_.background->run<Result<bool>>(
-                this, [lib = session_.library, clip, movement](std::stop_token) { return lib->set_as_named(clip, movement); },
+                this, [lib = session_.library, clip, movement](std::stop_token) { return lib->clips().set_as_named(clip, movement); },
                 [this, clip](const Result<bool>& ok) {
                     if (!ok) return problem(ok.error());
                     session_.workspace->touched(clip);
@@ -35,10 +35,10 @@ void ReviewPage::be_another(const std::string& movement) {
             session_.background->run<Result<Looked>>(
                 this,
                 [lib = session_.library, forms = session_.forms(), now](std::stop_token) -> Result<Looked> {
-                    if (auto ok = lib->set_as_named(now.id, now.as_named); !ok) return tl::unexpected(ok.error());
-                    auto clip = lib->clip(now.id);
+                    if (auto ok = lib->clips().set_as_named(now.id, now.as_named); !ok) return tl::unexpected(ok.error());
+                    auto clip = lib->clips().get(now.id);
                     if (!clip) return tl::unexpected(clip.error());
-                    const auto people = lib->people();
+                    const auto people = lib->people().all();
                     if (!people) return tl::unexpected(people.error());
                     Person person;
                     for (const auto& p : *people)
@@ -66,7 +66,7 @@ void ReviewPage::let_compete() {
         [lib = session_.library, forms = session_.forms(), open](const std::stop_token& stop) -> Result<bool> {
             const auto better = elsewhere(*open->review, *forms.movements, stop);
             if (stop.stop_requested()) return false;
-            if (auto ok = lib->set_which(open->clip.id, which_json({open->clip.movement, better})); !ok) return ok;
+            if (auto ok = lib->clips().set_which(open->clip.id, which_json({open->clip.movement, better})); !ok) return ok;
             return !better.empty();
         },
         [this, open](const Result<bool>& found) {

@@ -125,7 +125,7 @@ void SettingsDialog::read_sender() {
     session_.background->run<Sender>(
         this,
         [lib = session_.library](std::stop_token) {
-            return Sender{lib->setting("signed_by"), lib->setting("place")};
+            return Sender{lib->settings().get("signed_by"), lib->settings().get("place")};
         },
         [this](const Sender& s) {
             signed_->setText(QString::fromStdString(s.first));
@@ -154,7 +154,7 @@ void SettingsDialog::keep() {
         session_.background->run<bool>(
             session_.jobs,
             [lib = session_.library, by = signed_->text().toStdString(), place = place_->text().toStdString()](std::stop_token) {
-                return lib->set_setting("signed_by", by).has_value() && lib->set_setting("place", place).has_value();
+                return lib->settings().set("signed_by", by).has_value() && lib->settings().set("place", place).has_value();
             },
             [](bool) {});
     emit chosen(settings());

@@ -1,12 +1,11 @@
 #include "ui/shell/shortcut_sheet.h"
-#include <QHeaderView>
+#include "ui/shell/rows_model.h"
 #include <QLineEdit>
-#include <QTableWidget>
 #include <QVBoxLayout>
 
 namespace bevel::ui {
 
-ShortcutSheet::ShortcutSheet(const Actions& actions, QWidget* parent) : QDialog(parent), actions_(actions) {
+ShortcutSheet::ShortcutSheet(const Actions& actions, QWidget* parent) : QDialog(parent) {
     setObjectName(QStringLiteral("shortcutSheet"));
     setWindowTitle(tr("Keys"));
     resize(560, 560);
@@ -15,37 +14,29 @@ ShortcutSheet::ShortcutSheet(const Actions& actions, QWidget* parent) : QDialog(
     search->setAccessibleName(tr("Search"));
     search->setPlaceholderText(tr("What do you want to do?"));
     search->setClearButtonEnabled(true);
-    table_ = new QTableWidget(0, 3);
-    table_->setObjectName(QStringLiteral("shortcuts"));
-    table_->setAccessibleName(tr("Keys"));
-    table_->setHorizontalHeaderLabels({tr("What"), tr("Keys"), tr("Menu")});
-    table_->horizontalHeader()->setSectionResizeMode(0, QHeaderView::Stretch);
-    table_->horizontalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter);
-    table_->setColumnWidth(1, 170);
-    table_->verticalHeader()->hide();
-    table_->setShowGrid(false);
-    table_->setEditTriggers(QAbstractItemView::NoEditTriggers);
-    table_->setSelectionMode(QAbstractItemView::NoSelection);
+    using Row = Actions::Row;
+    auto* all = new RowsModel<Row>({{tr("What"), [](const Row& r) { return r.action->text().remove(QLatin1Char('&')); }},
+                                    {tr("Keys"),
+                                     [](const Row& r) {
+                                         QStringList keys;
+                                         for (const auto& k : r.action->shortcuts()) keys << k.toString(QKeySequence::NativeText);
+                                         return keys.join(tr(" or "));
+                                     }},
+                                    {tr("Menu"), [](const Row& r) { return Actions::title(r.menu).remove(QLatin1Char('&')); }}},
+                                   this);
+    std::vector<Row> rows;
+    for (const auto& r : actions.rows())
+        if (!r.action->shortcuts().isEmpty()) rows.push_back(r);
+    all->set_rows(std::move(rows));
+    auto* found = new WordsFilter(this);
+    found->setSourceModel(all);
+    auto* table = table_of(found, QStringLiteral("shortcuts"), tr("Keys"), {0});
+    table->horizontalHeader()->setSectionResizeMode(1, QHeaderView::Interactive);
+    table->setColumnWidth(1, 170);
     auto* box = new QVBoxLayout(this);
     box->addWidget(search);
-    box->addWidget(table_, 1);
-    connect(search, &QLineEdit::textChanged, this, &ShortcutSheet::fill);
-    fill({});
-}
-
-void ShortcutSheet::fill(const QString& words) {
-    table_->setRowCount(0);
-    for (const auto& r : actions_.rows()) {
-        if (r.action->shortcuts().isEmpty()) continue;
-        QStringList keys;
-        for (const auto& k : r.action->shortcuts()) keys << k.toString(QKeySequence::NativeText);
-        const QString what = r.action->text().remove(QLatin1Char('&')), menu = Actions::title(r.menu).remove(QLatin1Char('&'));
-        const QStringList cells{what, keys.join(tr(" or ")), menu};
-        if (!words.trimmed().isEmpty() && !cells.join(QLatin1Char(' ')).contains(words.trimmed(), Qt::CaseInsensitive)) continue;
-        const int row = table_->rowCount();
-        table_->insertRow(row);
-        for (int c = 0; c < cells.size(); ++c) table_->setItem(row, c, new QTableWidgetItem(cells[c]));
-    }
+    box->addWidget(table, 1);
+    connect(search, &QLineEdit::textChanged, found, &WordsFilter::look_for);
 }
 
 } // namespace bevel::ui

@@ -1,0 +1,60 @@
+#include "desk/letter.h"
+#include <algorithm>
+
+namespace bevel {
+namespace {
+
+bool is_said(const Finding& f) {
+    return f.verdict == Verdict::outside || f.verdict == Verdict::edge;
+}
+
+} // namespace
+
+Result<LetterMatter> letter_matter(const OpenReview& open, const LetterRecord& record, const Library& library) {
+    if (!open.review->held_back.empty()) return fail(Code::cannot_judge, "held_back"); // nothing is judged, nothing is to be said
+    LetterMatter out;
+    auto decisions = library.decisions().of(open.clip.id);
+    if (!decisions) return tl::unexpected(decisions.error());
+    out.decisions = std::move(*decisions);
+    auto better = better_in(library, open.clip, *open.review);
+    if (!better) return tl::unexpected(better.error());
+    out.better = std::move(*better);
+    const auto& findings = open.review->findings;
+    // What is no longer told or outside (another height, another school) is not sent, and not left out in silence either.
+    for (const auto& text : record.checks) {
+        const auto key = FindingKey::read(text);
+        if (std::none_of(findings.begin(), findings.end(), [&](const Finding& f) { return key.means(f) && is_said(f); }))
+            return fail(Code::no_longer_so, text);
+    }
+    for (const auto& f : findings) {
+        const auto remark = remark_of(f, findings);
+        if (remark.front() != &f || !is_said(f)) continue;
+        if (std::any_of(record.checks.begin(), record.checks.end(),
+                        [&](const std::string& k) { return means_one_of(FindingKey::read(k), remark); }))
+            out.corrections.push_back(f);
+    }
+    const auto praise = Praise::read(record.praise);
+    if (praise.better) {
+        if (!out.better.contains(praise.key)) return fail(Code::no_longer_so, praise.key.text());
+        out.grown = praise.key;
+    } else if (!praise.empty()) {
+        const auto f = std::find_if(findings.begin(), findings.end(),
+                                    [&](const Finding& x) { return praise.key.means(x) && x.verdict == Verdict::inside; });
+        if (f != findings.end()) out.inside = *f;
+    }
+    return out;
+}
+
+SentLetter sent_of(const OpenReview& open, const LetterRecord& record, const std::string& kind, const std::filesystem::path& file,
+                   const std::string& now) {
+    SentLetter s;
+    s.person = open.person.id;
+    s.clip = open.clip.id;
+    s.sent_at = now;
+    s.kind = kind;
+    s.name = file.filename().string();
+    s.hidden = record.hide_identity;
+    return s;
+}
+
+} // namespace bevel

@@ -1,0 +1,25 @@
+// What a letter says, before it is put into words: which corrections still hold, what may be praised, what is kept of it when it went out.
+#pragma once
+#include "desk/changes.h"
+#include "desk/open_review.h"
+
+namespace bevel {
+
+struct LetterMatter {
+    std::vector<Finding> corrections; // one of each remark that was chosen, in the order of the review
+    std::vector<Decision> decisions;  // with the instructor's own words
+    Better better;                    // what may be said to be better
+    // What is praised: one or none of these.
+    std::optional<FindingKey> grown; // a key of `better`
+    std::optional<Finding> inside;   // a figure inside its band
+};
+
+/// As the record stands now: decisions are read from the library, so that a rewording is in it. Code::cannot_judge where nothing is judged
+/// (held back: the gate of a review, asked here too), no_longer_so for a correction or praise that does not hold any more.
+Result<LetterMatter> letter_matter(const OpenReview& open, const LetterRecord& record, const Library& library);
+
+/// What is kept of a letter that went out, but for its words and bytes. `now`: ISO date and time; `file`: empty where it was printed.
+SentLetter sent_of(const OpenReview& open, const LetterRecord& record, const std::string& kind, const std::filesystem::path& file,
+                   const std::string& now);
+
+} // namespace bevel
