@@ -49,7 +49,7 @@ bool is_whole(const Path& path, const Eigen::MatrixXd& reference, const Eigen::M
 class Aligner {
 public:
     Aligner(const Motion& motion, const Measures& measures, const Form& form)
-        : motion_(motion), measures_(measures), competes_(form.competes), axes_(axes_of(motion)),
+        : motion_(motion), measures_(measures), competes_(form.competes), linked_(form.linked), axes_(axes_of(motion)),
           own_(features(postures(motion, axes_), axes_)) {
         for (std::size_t e = 0; e < form.entries.size(); ++e)
             for (const Side s : {Side::left, Side::right})
@@ -79,7 +79,7 @@ public:
 
     Alignment run() {
         Alignment found = repetitions();
-        if (found.repetitions.empty()) found = stands();
+        if (found.repetitions.empty() && !linked_) found = stands();
         return found;
     }
 
@@ -158,7 +158,7 @@ private:
     /// The movement is known by its course and not by its size: where it does not fit well as it stands, it is tried smaller.
     Alignment repetitions() {
         Fit best = at_range();
-        if (competes_ || (!best.found.repetitions.empty() && best.mean_cost() < fair)) return best.found;
+        if (competes_ || linked_ || (!best.found.repetitions.empty() && best.mean_cost() < fair)) return best.found;
         for (const double smaller : {0.7, 0.5}) {
             range_ = smaller;
             for (auto& u : units_) {
@@ -393,7 +393,7 @@ private:
 
     const Motion& motion_;
     const Measures& measures_;
-    bool competes_;
+    bool competes_, linked_;
     Axes axes_;
     Features own_;
     std::vector<Unit> units_;

@@ -52,6 +52,24 @@ void fill(ReferenceModel::Course& course, const Motion& motion, const Measures& 
 
 } // namespace
 
+ReferenceModel::Course course_of(const Motion& motion, const Measures& measures, std::vector<double> borders) {
+    ReferenceModel::Course course;
+    course.borders = std::move(borders);
+    course.time_s = points_between(course.borders);
+    fill(course, motion, measures);
+    return course;
+}
+
+std::vector<ReferenceModel::Phase> phases_of(const Movement& movement) {
+    const auto& resting = rule_book().resting_roles;
+    std::vector<ReferenceModel::Phase> out;
+    for (const auto& p : movement.phases) {
+        const bool rests = p.pause || std::find(resting.begin(), resting.end(), p.role) != resting.end();
+        out.push_back({p.id, p.role, p.ends_at, p.ease == Ease::settle, rests});
+    }
+    return out;
+}
+
 std::optional<double> ReferenceModel::value(const std::string& id, std::optional<Side> of_part, Side lead, double t) const {
     const Course& c = of(lead);
     const auto it = c.curves.find(measure_key(id, of_part));
@@ -81,11 +99,7 @@ Reference::Reference(const Movement& movement, double stature_m)
     measures_ = measure(motion_);
     model_.movement = movement.id;
     model_.views = movement.best_views;
-    for (const auto& p : movement.phases) {
-        const auto& resting = rule_book().resting_roles;
-        const bool rests = p.pause || std::find(resting.begin(), resting.end(), p.role) != resting.end();
-        model_.phases.push_back({p.id, p.role, p.ends_at, p.ease == Ease::settle, rests});
-    }
+    model_.phases = phases_of(movement);
     model_.stature = stature_m;
     model_.hip_height = motion_.neutral.hip_height;
     if (motion_.frames() > 0) model_.quiet = motion_.own(0);
@@ -96,10 +110,7 @@ Reference::Reference(const Movement& movement, double stature_m)
         if (b.empty()) b.push_back(keys[i - 1].time);
         b.push_back(keys[i].time);
     }
-    for (auto& course : model_.course) {
-        course.time_s = points_between(course.borders);
-        fill(course, motion_, measures_);
-    }
+    for (auto& course : model_.course) course = course_of(motion_, measures_, std::move(course.borders));
     model_.symmetric = movement.symmetric();
 }
 

@@ -40,6 +40,11 @@ struct ReferenceModel {
     std::optional<double> value(const std::string& id, std::optional<Side> of_part, Side lead, double t) const;
 };
 
+/// The course of a performance between these borders of phases.
+ReferenceModel::Course course_of(const Motion& motion, const Measures& measures, std::vector<double> borders);
+/// What aligning asks of a movement's phases.
+std::vector<ReferenceModel::Phase> phases_of(const Movement& movement);
+
 class Reference {
 public:
     Reference(const Movement& movement, double stature_m);

@@ -127,10 +127,11 @@ struct Movement {
     std::optional<Tool> tool;
     std::optional<Recorded> recorded;
     std::vector<View> best_views;
-    std::string feature; // measure id whose rise and fall drives the repetitions
-    std::string twin_of; // id of a movement in whose place this one stands in a session: unasked, one of the two is enough
-    int repetitions = 2; // a side
-    Posture home;        // where each repetition starts and ends
+    std::string feature;          // measure id whose rise and fall drives the repetitions
+    std::string twin_of;          // id of a movement in whose place this one stands in a session: unasked, one of the two is enough
+    int repetitions = 2;          // a side
+    Posture home;                 // where each repetition starts and ends
+    std::optional<Posture> stand; // stood in quietly before it, where that is not home with long knees: of a part of a linked form
     std::vector<Phase> phases;
     std::vector<Check> checks;
     std::vector<std::string> needs;    // what its rules may ask for: "driver:feet|waist|arms", "tool", "seat", "heel_first", "toe_first"
@@ -156,6 +157,9 @@ Result<Movement> load_movement(const std::filesystem::path& file);
 /// A graded version as a movement of its own, under the same id; the rules make its checks. not_found without a change, bad_value with the
 /// place where what it makes of the movement is none.
 Result<Movement> make_version(const Movement& movement, const Version& version);
+/// The same movement done from another posture and in other phases, as within a linked form: those of its own that are left, and others
+/// before them. The rules make its checks; it need not end where it began. bad_value with the place where that is none.
+Result<Movement> with_phases(const Movement& movement, const Posture& stand, const Posture& home, std::vector<Phase> phases);
 /// The JSON of a posture, as in a movement file.
 nlohmann::json posture_json(const Posture& p);
 nlohmann::json version_json(const Version& v);

@@ -51,6 +51,16 @@ struct Posture {
     bool operator==(const Posture&) const = default;
 };
 
+/// Where a stretch of a linked form lies on the floor: its origin, SW (x to the left of the way faced at the start, z ahead), and the way
+/// it faces, degrees to the left from the start.
+struct FloorFrame {
+    double x = 0, z = 0, yaw = 0;
+    bool operator==(const FloorFrame&) const = default;
+    FloorFrame mirrored() const { return {-x, z, -yaw}; }
+};
+/// The same posture, with the places and turns of one frame told in another. Bends of the back and neck stay about the way faced.
+Posture seen_from(const Posture& p, const FloorFrame& in, const FloorFrame& from);
+
 /// Everything that moves smoothly, in solver units. Faults and sway act on these.
 struct Channels {
     struct Foot {

@@ -4,6 +4,7 @@
 #include <algorithm>
 #include <cmath>
 #include <numbers>
+#include <tuple>
 
 namespace bevel {
 namespace {
@@ -19,6 +20,14 @@ std::array<double, scalar_count> scalars(const Posture& p) {
             c.hand[0].drop, c.hand[1].drop, c.hand[0].support, c.hand[1].support,   c.seat};
 }
 
+/// Of the scalars: turns of pelvis and shoulders; leaning forward and aside.
+bool is_turn(std::size_t c) {
+    return c == 2 || c == 3;
+}
+bool is_tilt(std::size_t c) {
+    return c == 4 || c == 5;
+}
+
 const FootTarget& foot_of(const Posture& p, Side s) {
     return s == Side::left ? p.left_foot : p.right_foot;
 }
@@ -29,6 +38,28 @@ double smooth(double u) {
 }
 
 } // namespace
+
+Posture seen_from(const Posture& p, const FloorFrame& in, const FloorFrame& from) {
+    if (in == from) return p;
+    constexpr double rad = std::numbers::pi / 180;
+    const double turn = in.yaw - from.yaw;
+    Posture out = p;
+    auto turned = [](double x, double z, double by) { // to own left
+        return std::pair{x * std::cos(by) + z * std::sin(by), -x * std::sin(by) + z * std::cos(by)};
+    };
+    for (FootTarget* f : {&out.left_foot, &out.right_foot}) {
+        const auto [gx, gz] = turned(f->x, f->z, in.yaw * rad);
+        std::tie(f->x, f->z) = turned(gx + in.x - from.x, gz + in.z - from.z, -from.yaw * rad);
+    }
+    out.left_foot.toe_out += turn;
+    out.right_foot.toe_out -= turn;
+    out.pelvis_turn += turn;
+    out.shoulder_turn += turn;
+    const auto [aside, ahead] = turned(std::tan(p.side * rad), std::tan(p.lean * rad), turn * rad);
+    out.side = std::atan(aside) / rad;
+    out.lean = std::atan(ahead) / rad;
+    return out;
+}
 
 Score::Score(const Movement& movement, const ScoreOptions& o) : movement_(movement) {
     const Posture quiet = movement.quiet();
@@ -52,18 +83,25 @@ Score::Score(const Movement& movement, const ScoreOptions& o) : movement_(moveme
     build_channels();
 }
 
+Score::Score(Movement whole, std::vector<ScoreKey> keys) : movement_(std::move(whole)), keys_(std::move(keys)) {
+    build_channels();
+}
+
 void Score::build_channels() {
+    for (std::size_t i = 0; i < keys_.size(); ++i)
+        from_.push_back(i == 0 ? keys_[i].posture : seen_from(keys_[i - 1].posture, keys_[i - 1].frame, keys_[i].frame));
     std::vector<double> t;
     for (const auto& k : keys_) t.push_back(k.time);
     values_.assign(scalar_count, {});
     for (const auto& k : keys_) {
         const auto v = scalars(k.posture);
-        for (std::size_t c = 0; c < scalar_count; ++c) values_[c].push_back(v[c]);
+        for (std::size_t c = 0; c < scalar_count; ++c) values_[c].push_back(v[c] + (is_turn(c) ? k.frame.yaw : 0));
     }
     for (std::size_t c = 0; c < scalar_count; ++c) {
         slopes_.push_back(signal::monotone_slopes(t, values_[c]));
         for (std::size_t i = 0; i < keys_.size(); ++i)
-            if (keys_[i].ease == Ease::settle) slopes_[c][i] = 0;
+            if (keys_[i].ease == Ease::settle || (is_tilt(c) && i + 1 < keys_.size() && keys_[i].frame.yaw != keys_[i + 1].frame.yaw))
+                slopes_[c][i] = 0; // where the way faced changes, leaning forward becomes leaning aside
     }
 }
 
@@ -74,7 +112,8 @@ std::size_t Score::stretch_at(double t) const {
 
 double Score::channel(std::size_t which, std::size_t i, double u) const {
     const double h = keys_[i].time - keys_[i - 1].time;
-    return signal::quintic(values_[which][i - 1], slopes_[which][i - 1], values_[which][i], slopes_[which][i], h, u);
+    const double begin = is_tilt(which) ? (which == 4 ? from_[i].lean : from_[i].side) : values_[which][i - 1];
+    return signal::quintic(begin, slopes_[which][i - 1], values_[which][i], slopes_[which][i], h, u);
 }
 
 double Score::weight_left(double t) const {
@@ -84,7 +123,7 @@ double Score::weight_left(double t) const {
 }
 
 Channels::Foot Score::foot_at(std::size_t i, double u, Side side) const {
-    const FootTarget& a = foot_of(keys_[i - 1].posture, side);
+    const FootTarget& a = foot_of(from_[i], side);
     const FootTarget& b = foot_of(keys_[i].posture, side);
     constexpr double heel_pitch = 16, toe_pitch = -24, peel = -24;
     const double high = b.contact == Contact::off ? b.lift : a.lift;
@@ -155,8 +194,8 @@ Channels Score::at(double t) const {
     c.foot = {foot_at(i, u, Side::left), foot_at(i, u, Side::right)};
     c.weight_left = std::clamp(v(0), 0.0, 1.0);
     c.depth = v(1);
-    c.pelvis_turn = v(2);
-    c.shoulder_turn = v(3);
+    c.pelvis_turn = v(2) - keys_[i].frame.yaw;
+    c.shoulder_turn = v(3) - keys_[i].frame.yaw;
     c.lean = v(4);
     c.side = v(5);
     c.gaze_turn = v(6);

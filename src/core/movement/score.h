@@ -12,6 +12,7 @@ struct ScoreKey {
     int repetition = -1; // counted over both sides
     Side side = Side::left;
     Ease ease = Ease::flow;
+    FloorFrame frame{}; // of the stretch that ends here; its posture is told in it
 };
 
 struct ScoreOptions {
@@ -24,12 +25,16 @@ struct ScoreOptions {
 class Score {
 public:
     Score(const Movement& movement, const ScoreOptions& options);
+    /// Keys that were laid out already, as of a linked form. `whole`: its phases are those that the keys count.
+    Score(Movement whole, std::vector<ScoreKey> keys);
     double duration() const { return keys_.back().time; }
     const std::vector<ScoreKey>& keys() const { return keys_; }
     const Movement& movement() const { return movement_; }
     /// Stretch (index of its end key, at least 1) that holds time t.
     std::size_t stretch_at(double t) const;
     Channels at(double t) const;
+    /// Where the stretch at a time lies on the floor; the channels are told in it.
+    const FloorFrame& frame_at(double t) const { return keys_[stretch_at(t)].frame; }
     /// Weight alone, as `at` gives it.
     double weight_left(double t) const;
 
@@ -40,7 +45,8 @@ private:
 
     Movement movement_;
     std::vector<ScoreKey> keys_;
-    std::vector<std::vector<double>> values_, slopes_; // per channel, per key
+    std::vector<Posture> from_;                        // the posture that a stretch begins with, in its own frame
+    std::vector<std::vector<double>> values_, slopes_; // per channel, per key; turns as seen from the start
 };
 
 } // namespace bevel

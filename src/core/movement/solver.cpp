@@ -384,6 +384,18 @@ Pose Solver::solve(const Channels& c) const {
     return pose;
 }
 
+Pose placed(Pose pose, const FloorFrame& frame, double sw) {
+    if (frame == FloorFrame{}) return pose;
+    const Eigen::Matrix3d r = about_y(frame.yaw);
+    const Vec3 at(frame.x * sw, 0, frame.z * sw);
+    auto put = [&](const Vec3& p) { return Vec3(r * p + at); };
+    for (auto& p : pose.points) p = put(p);
+    for (auto& rod : pose.chair) rod.from = put(rod.from), rod.to = put(rod.to);
+    if (pose.tool) pose.tool = std::pair{put(pose.tool->first), put(pose.tool->second)};
+    for (auto& b : pose.bones) b.r = r * b.r, b.o = put(b.o);
+    return pose;
+}
+
 std::pair<Vec3, Vec3> tool_ends(const Body3& b, const Tool& tool, double stature_m) {
     auto palm = [&](Side s) {
         auto at = [&](Point p) { return b[static_cast<std::size_t>(on(s, p))]; };

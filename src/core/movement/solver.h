@@ -47,6 +47,9 @@ struct Pose {
     ExtraPoints marks() const;
 };
 
+/// The same pose where its frame lies in the room. `sw`: shoulder width, m.
+Pose placed(Pose pose, const FloorFrame& frame, double sw);
+
 /// Ends of what is held in both hands: in line with the palms, so far beyond the left hand and beyond the right.
 std::pair<Vec3, Vec3> tool_ends(const Body3& body, const Tool& tool, double stature_m);
 

@@ -98,6 +98,8 @@ json ground_json(const Motion& m) {
     return j;
 }
 
+} // namespace
+
 json finding_json(const Finding& f) {
     json j{{"rule", f.rule},
            {"check", f.check},
@@ -144,8 +146,6 @@ json finding_json(const Finding& f) {
     return j;
 }
 
-} // namespace
-
 namespace {
 /// Takes the repetitions out that show another movement. Where that would be all of them they stay, and that movement is given back.
 std::string leave_out(Alignment& a, const std::vector<Elsewhere>& elsewhere) {
@@ -168,23 +168,28 @@ std::string leave_out(Alignment& a, const std::vector<Elsewhere>& elsewhere) {
 }
 } // namespace
 
+MotionOptions motion_options(const ReviewOptions& options) {
+    MotionOptions mo;
+    mo.view = options.view;
+    mo.stature_m = options.stature_m;
+    mo.shoulder_width_m = options.shoulder_width_m;
+    mo.own = options.own;
+    return mo;
+}
+
+Track seen_by(const Track& track, const ReviewOptions& options) {
+    Track out = track;
+    out.layers.mirrored = out.layers.mirrored || options.mirrored;
+    return out;
+}
+
 Result<std::shared_ptr<const Review>> make_review(const Track& track, const Movement& movement, const ReviewOptions& options) {
     auto out = std::make_shared<Review>();
     out->movement = movement;
     apply(out->movement, options.school, BandLevel::school);
     apply(out->movement, options.adaptations, BandLevel::student);
     apply(out->movement, options.clip, BandLevel::clip);
-    MotionOptions mo;
-    mo.view = options.view;
-    mo.stature_m = options.stature_m;
-    mo.shoulder_width_m = options.shoulder_width_m;
-    mo.own = options.own;
-    Track flipped;
-    if (options.mirrored && !track.layers.mirrored) {
-        flipped = track;
-        flipped.layers.mirrored = true;
-    }
-    auto motion = make_motion(flipped.frames() > 0 ? flipped : track, mo);
+    auto motion = make_motion(options.mirrored && !track.layers.mirrored ? seen_by(track, options) : track, motion_options(options));
     if (!motion) return tl::unexpected(motion.error());
     out->motion = std::move(*motion);
     MeasureOptions measure_options;

@@ -3,6 +3,7 @@
 #include "core/judge/judge.h"
 #include "core/review/which.h"
 #include <memory>
+#include <nlohmann/json_fwd.hpp>
 
 namespace bevel {
 
@@ -42,6 +43,13 @@ Result<std::shared_ptr<const Review>> paired(const Review& first, std::shared_pt
 /// The moment of `to` that is the same moment of the movement as time t of `from`: in the repetition of the same side and number, else the
 /// last of that side, else the nearest in number. Between repetitions: as far on the way from one to the next. NaN without repetitions.
 double same_moment(const Alignment& from, double t, const Alignment& to);
+
+/// What a review asks of the ground.
+MotionOptions motion_options(const ReviewOptions& options);
+/// The track as it was meant: with left and right the other way round where the picture shows them swapped.
+Track seen_by(const Track& track, const ReviewOptions& options);
+/// A finding as review.json has it.
+nlohmann::json finding_json(const Finding& f);
 
 /// cannot_judge with a reason code (see make_motion and align).
 Result<std::shared_ptr<const Review>> make_review(const Track& track, const Movement& movement, const ReviewOptions& options);

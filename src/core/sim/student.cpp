@@ -87,13 +87,15 @@ Result<FaultSpec> parse_fault(const std::string& text) {
     return spec;
 }
 
-Student::Student(const Movement& movement, const StudentOptions& o)
-    : score_(movement, o.score), solver_(
-                                     [&] {
-                                         Rng rng(o.seed * 7919 + 11);
-                                         return vary(o, rng);
-                                     }(),
-                                     movement.quiet()),
+Student::Student(const Movement& movement, const StudentOptions& o) : Student(Score(movement, o.score), o) {}
+
+Student::Student(Score score, const StudentOptions& o)
+    : score_(std::move(score)), solver_(
+                                    [&] {
+                                        Rng rng(o.seed * 7919 + 11);
+                                        return vary(o, rng);
+                                    }(),
+                                    score_.movement().quiet()),
       options_(o) {
     Rng rng(o.seed);
     const auto& keys = score_.keys();
@@ -122,8 +124,9 @@ Student::Student(const Movement& movement, const StudentOptions& o)
                 after_shift_[j] = true;
     for (double& p : sway_phase_) p = rng.uniform(0, 2 * std::numbers::pi);
     for (double& m : mass_noise_) m = 1 + o.mass_spread * std::clamp(rng.gauss(), -2.0, 2.0);
-    for (std::size_t i = 0; i <= static_cast<std::size_t>(std::max(0, keys[n - 3].repetition + 1)); ++i)
-        repetition_size_.push_back(1 + o.size_spread * std::clamp(rng.gauss(), -2.0, 2.0));
+    int most_repetitions = 0;
+    for (const auto& k : keys) most_repetitions = std::max(most_repetitions, k.repetition + 1);
+    for (int i = 0; i <= most_repetitions; ++i) repetition_size_.push_back(1 + o.size_spread * std::clamp(rng.gauss(), -2.0, 2.0));
     run_clock(o, rng);
     int last = -1;
     for (const auto& k : keys) last = std::max(last, k.repetition);
@@ -133,6 +136,9 @@ Student::Student(const Movement& movement, const StudentOptions& o)
 }
 
 double Student::facing(double t) const {
+    const double s = score_time(t);
+    const FloorFrame& frame = score_.frame_at(s);
+    if (frame.yaw != 0 && options_.turn_deg == 0) return (frame.yaw + score_.at(s).pelvis_turn) * std::numbers::pi / 180;
     if (options_.turn_deg == 0) return 0;
     const double u = std::clamp((t - turn_from_ + 0.6) / (turn_to_ - turn_from_), 0.0, 1.0);
     return options_.turn_deg * std::numbers::pi / 180 * u * u * (3 - 2 * u);
@@ -303,7 +309,8 @@ Channels Student::faulty(double t) const {
             h.z *= size;
         }
     }
-    for (const auto& f : options_.faults) apply_fault(f, s, c);
+    if (only_.empty() || std::find(only_.begin(), only_.end(), key.repetition) != only_.end())
+        for (const auto& f : options_.faults) apply_fault(f, s, c);
     if (options_.stand_knee) {
         c.min_knee_flexion = std::min(c.min_knee_flexion, *options_.stand_knee);
         const double quiet = 1 - envelope(in_repetition_, s);
@@ -342,16 +349,8 @@ Pose Student::pose(double t) const {
     Pose pose = solver_.solve(faulty(t));
     if (const auto& tool = score_.movement().tool) pose.tool = tool_ends(pose.points, *tool, solver_.dims().stature);
     pose.chair = chair_of(seat_at(t), pose, solver_.dims());
-    if (options_.turn_deg == 0) return pose;
-    const Eigen::Matrix3d r = Eigen::AngleAxisd(facing(t), Vec3(0, 1, 0)).toRotationMatrix();
-    for (auto& p : pose.points) p = r * p;
-    for (auto& rod : pose.chair) rod.from = r * rod.from, rod.to = r * rod.to;
-    if (pose.tool) pose.tool = std::pair{Vec3(r * pose.tool->first), Vec3(r * pose.tool->second)};
-    for (auto& b : pose.bones) {
-        b.r = r * b.r;
-        b.o = r * b.o;
-    }
-    return pose;
+    if (options_.turn_deg != 0) return placed(std::move(pose), {0, 0, facing(t) * 180 / std::numbers::pi}, 1);
+    return placed(std::move(pose), score_.frame_at(score_time(t)), solver_.dims().shoulder_width);
 }
 
 std::vector<SegmentMass> Student::masses(const Pose& pose) const {

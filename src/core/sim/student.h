@@ -63,6 +63,8 @@ struct SegmentMass {
 class Student {
 public:
     Student(const Movement& movement, const StudentOptions& options);
+    /// Performs a linked form, or anything else that is laid out: `options.score` says nothing then.
+    Student(Score score, const StudentOptions& options);
     double duration() const { return static_cast<double>(clock_.size() - 1) * clock_step; }
     Pose pose(double t) const;
     /// Masses of this student's own body, spread over more segments than the measures know (trunk in three parts).
@@ -72,9 +74,12 @@ public:
     const Solver& solver() const { return solver_; }
     /// Score time at time t, and the time at which the score reaches s.
     double score_time(double t) const;
-    /// Where the student faces, rad to own left from the start.
+    /// The way the student faces, rad to own left from the start; in a linked form between the frames of its parts as the pelvis turns.
     double facing(double t) const;
     double time_of(double score_time) const;
+
+    /// Only the faults of these repetitions (of a linked form, parts); none: all of them.
+    void only_in(std::vector<int> repetitions) { only_ = std::move(repetitions); }
 
 private:
     Posture seat_at(double t) const;
@@ -95,6 +100,7 @@ private:
     std::vector<double> clock_; // score time at every clock step
     std::vector<bool> in_repetition_, shifting_, after_shift_, foot_off_, turning_, deep_, high_;
     std::vector<double> repetition_size_;
+    std::vector<int> only_;
     double turn_from_ = 0, turn_to_ = 0; // s, when the student turns
     std::array<double, 48> sway_phase_{};
     std::array<double, 5> mass_noise_{};

@@ -1,0 +1,311 @@
+#include "core/form/form_review.h"
+#include "core/align/align.h"
+#include <algorithm>
+#include <cmath>
+#include <map>
+#include <nlohmann/json.hpp>
+
+namespace bevel {
+namespace {
+
+using How = PartSeen::How;
+
+/// Time of a stretch in which nobody is seen: no body on the frame, or no frame.
+double unseen(const Motion& m, double from, double to) {
+    double sum = 0;
+    const double usual = 2.5 / std::max(1.0, m.rate);
+    for (std::size_t i = 0; i + 1 < m.frames(); ++i) {
+        const double a = std::max(from, m.time_s[i]), b = std::min(to, m.time_s[i + 1]);
+        if (b <= a) continue;
+        if (!m.valid[i] || !m.valid[i + 1] || m.time_s[i + 1] - m.time_s[i] > std::max(0.3, usual)) sum += b - a;
+    }
+    sum += std::max(0.0, std::min(to, m.time_s.front()) - from) + std::max(0.0, to - std::max(from, m.time_s.back()));
+    return sum;
+}
+
+/// Whether somebody moves at the very beginning or end of what is seen: the clip was cut there.
+bool moves_at(const Motion& m, double from, double to) {
+    double most = 0;
+    std::optional<std::size_t> first;
+    for (std::size_t i = 0; i < m.frames(); ++i) {
+        if (!m.valid[i] || m.time_s[i] < from || m.time_s[i] > to) continue;
+        if (!first) first = i;
+        for (const Point p : {left_wrist, right_wrist, left_hip, right_hip, left_ankle, right_ankle})
+            most = std::max(most, (m.m[i][static_cast<std::size_t>(p)] - m.m[*first][static_cast<std::size_t>(p)]).norm());
+    }
+    return most > 0.06 * m.stature;
+}
+
+/// The longest way through the parts as they were done that only goes forward: what is not on it is again or out of order.
+std::vector<bool> in_order(const std::vector<std::size_t>& done) {
+    const std::size_t n = done.size();
+    std::vector<double> best(n, 1);
+    std::vector<std::size_t> before(n, n);
+    for (std::size_t i = 0; i < n; ++i)
+        for (std::size_t k = 0; k < i; ++k)
+            if (done[k] < done[i] && best[k] + 1 > best[i]) best[i] = best[k] + 1, before[i] = k;
+    std::vector<bool> on(n, false);
+    if (n == 0) return on;
+    auto at = static_cast<std::size_t>(std::max_element(best.begin(), best.end()) - best.begin());
+    while (at < n) {
+        on[at] = true;
+        at = before[at];
+    }
+    return on;
+}
+
+class Reviewer {
+public:
+    Reviewer(FormReview& out, const ReviewOptions& options) : out_(out), options_(options) {}
+
+    Result<bool> run() {
+        const auto& models = out_.reference->models();
+        Form form;
+        form.linked = true;
+        for (std::size_t k = 0; k < models.size(); ++k) form.entries.push_back({&models[k], out_.reference->course().parts[k].side});
+        auto found = align(out_.motion, out_.measures, form);
+        if (!found) return tl::unexpected(found.error());
+        out_.left_out = found->left_out;
+        for (auto& r : found->repetitions) {
+            PartSeen p;
+            p.part = r.entry;
+            p.how = r.cut ? How::cut : How::done;
+            p.from_s = r.start_s, p.to_s = r.end_s;
+            p.repetition = std::move(r);
+            if (p.how == How::done) p.pace = (p.to_s - p.from_s) / out_.reference->course().parts[p.part].duration_s();
+            out_.parts.push_back(std::move(p));
+        }
+        order();
+        lacking();
+        for (auto& p : out_.parts) judge_part(p);
+        remarks();
+        drift();
+        return true;
+    }
+
+private:
+    void order() {
+        std::vector<std::size_t> done;
+        for (const auto& p : out_.parts) done.push_back(p.part);
+        const auto on = in_order(done);
+        for (std::size_t i = 0; i < done.size(); ++i) {
+            if (on[i]) continue;
+            const bool twice = std::count(done.begin(), done.end(), done[i]) > 1;
+            out_.parts[i].again = twice;
+            out_.parts[i].out_of_order = !twice;
+        }
+    }
+
+    /// What is not among the parts that were found, told apart by what happens where it would be.
+    void lacking() {
+        const auto& parts = out_.reference->course().parts;
+        std::vector<bool> there(parts.size(), false);
+        for (const auto& p : out_.parts) there[p.part] = true;
+        std::vector<PartSeen> all;
+        const double pace = usual_pace();
+        std::size_t next = 0; // part that would come
+        const double begin = out_.motion.time_s.front(), end = out_.motion.time_s.back();
+        auto lack = [&](std::size_t from, std::size_t to, double from_s, double to_s, bool first, bool last) {
+            double asked = 0;
+            std::vector<std::size_t> gone;
+            for (std::size_t k = from; k < to; ++k)
+                if (!there[k]) gone.push_back(k), asked += pace * parts[k].duration_s();
+            if (gone.empty()) return;
+            const double time = std::max(0.0, to_s - from_s), hidden = unseen(out_.motion, from_s, to_s);
+            How how = How::missing;
+            // Somebody who moves as the clip begins or ends did something before or after it.
+            const bool cut = (first && moves_at(out_.motion, begin, begin + 0.6)) || (last && moves_at(out_.motion, end - 0.6, end));
+            if (cut || hidden > 0.25 * asked)
+                how = How::not_seen;
+            else if (time - hidden > 0.5 * asked && !quiet(from_s, to_s))
+                how = How::unlike;
+            for (const auto k : gone) {
+                PartSeen p;
+                p.part = k;
+                p.how = how;
+                p.from_s = from_s, p.to_s = std::max(from_s, to_s);
+                all.push_back(std::move(p));
+            }
+        };
+        double at = begin;
+        bool first = true;
+        for (auto& p : out_.parts) {
+            if (!p.again && !p.out_of_order) {
+                lack(next, p.part, at, p.from_s, first, false);
+                next = p.part + 1;
+                first = false;
+            }
+            at = p.to_s;
+            all.push_back(std::move(p));
+        }
+        lack(next, parts.size(), at, end, first, true);
+        out_.parts = std::move(all);
+    }
+
+    double usual_pace() const {
+        std::vector<double> all;
+        for (const auto& p : out_.parts)
+            if (p.pace > 0) all.push_back(p.pace);
+        if (all.empty()) return 1;
+        std::nth_element(all.begin(), all.begin() + static_cast<std::ptrdiff_t>(all.size() / 2), all.end());
+        return all[all.size() / 2];
+    }
+
+    /// Whether hardly anything moves for most of a stretch.
+    bool quiet(double from, double to) const {
+        int still = 0, n = 0;
+        for (double t = from; t + 1 <= to; t += 0.5, ++n) still += moves_at(out_.motion, t, t + 1) ? 0 : 1;
+        return n == 0 || 2 * still > n;
+    }
+
+    void judge_part(PartSeen& p) {
+        if (p.how != How::done && p.how != How::cut) return;
+        const Movement& movement = *out_.reference->course().parts[p.part].movement;
+        const Alignment alone{{p.repetition}, {}};
+        auto states = options_.states;
+        const auto any = [&](auto of) { return std::any_of(movement.phases.begin(), movement.phases.end(), of); };
+        if (any([](const Phase& x) { return x.posture.seat > 0.5; })) states.push_back({true, p.from_s, p.to_s});
+        if (any([](const Phase& x) { return x.posture.left_hand.support > 0.5 || x.posture.right_hand.support > 0.5; }))
+            states.push_back({false, p.from_s, p.to_s});
+        const auto summaries = summarise(out_.motion, out_.measures, alone, movement, out_.reference->models()[p.part], states);
+        p.findings = judge(summaries, alone, movement);
+    }
+
+    void remarks() {
+        struct Key {
+            std::string rule, measure;
+            Direction direction;
+            Severity severity;
+            auto operator<=>(const Key&) const = default;
+        };
+        std::map<Key, FormRemark> all;
+        std::map<Key, std::vector<std::size_t>> parts;
+        std::map<std::pair<std::string, std::string>, std::vector<std::size_t>> told;
+        auto count = [](std::vector<std::size_t>& in, std::size_t part) {
+            if (in.empty() || in.back() != part) in.push_back(part);
+        };
+        for (std::size_t i = 0; i < out_.parts.size(); ++i)
+            for (std::size_t k = 0; k < out_.parts[i].findings.size(); ++k) {
+                const Finding& f = out_.parts[i].findings[k];
+                if (f.verdict == Verdict::cannot_tell) continue;
+                count(told[{f.rule, f.measure}], i);
+                if (f.verdict != Verdict::outside) continue;
+                const Key key{f.rule, f.measure, f.direction, f.severity};
+                all[key].findings.emplace_back(i, k);
+                count(parts[key], i);
+            }
+        for (auto& [key, r] : all) {
+            r.parts = static_cast<int>(parts[key].size());
+            r.told = static_cast<int>(told[{key.rule, key.measure}].size());
+            auto far = [&](const std::pair<std::size_t, std::size_t>& x) {
+                const Finding& f = out_.parts[x.first].findings[x.second];
+                return std::abs(f.excess()) / f.scale();
+            };
+            std::stable_sort(r.findings.begin(), r.findings.end(), [&](const auto& a, const auto& b) { return far(a) > far(b); });
+            out_.remarks.push_back(std::move(r));
+        }
+        std::stable_sort(out_.remarks.begin(), out_.remarks.end(), [&](const FormRemark& a, const FormRemark& b) {
+            const Finding &x = out_.leading(a), &y = out_.leading(b);
+            const bool sx = x.severity == Severity::safety, sy = y.severity == Severity::safety;
+            if (sx != sy) return sx;
+            if (x.family != y.family) return x.family < y.family;
+            return a.parts > b.parts;
+        });
+    }
+
+    void drift() {
+        if (out_.motion.from_pictures() || out_.parts.empty()) return;
+        const auto last = std::find_if(out_.parts.rbegin(), out_.parts.rend(), [](const PartSeen& p) { return p.how == How::done; });
+        const auto first = std::find_if(out_.parts.begin(), out_.parts.end(), [](const PartSeen& p) { return p.how == How::done; });
+        if (last == out_.parts.rend() || first->part != 0 || last->part + 1 != out_.reference->models().size()) return;
+        auto way = [](const Motion& m, double from, double to) {
+            auto at = [&](double t) {
+                const auto i = static_cast<std::size_t>(std::lower_bound(m.time_s.begin(), m.time_s.end(), t) - m.time_s.begin());
+                return mid(m.m[std::min(i, m.frames() - 1)], left_ankle);
+            };
+            Vec3 d = at(to) - at(from);
+            d.y() = 0;
+            return d;
+        };
+        const Motion& r = out_.reference->motion();
+        const Vec3 own = way(out_.motion, first->from_s, last->to_s),
+                   asked = way(r, out_.reference->span(first->part).first, out_.reference->span(last->part).second);
+        out_.drift_m = (own - asked).norm();
+    }
+
+    FormReview& out_;
+    const ReviewOptions& options_;
+};
+
+} // namespace
+
+std::string_view how_name(How h) {
+    constexpr std::array<std::string_view, 5> names{"done", "cut", "not_seen", "unlike", "missing"};
+    return names[static_cast<std::size_t>(h)];
+}
+
+Result<std::shared_ptr<const FormReview>> make_form_review(const Track& track, const LinkedForm& form, std::span<const Movement> movements,
+                                                           const ReviewOptions& options) {
+    auto course = link(form, movements, {options.school, options.adaptations, options.clip});
+    if (!course) return tl::unexpected(course.error());
+    auto out = std::make_shared<FormReview>();
+    out->form = form;
+    auto motion = make_motion(seen_by(track, options), motion_options(options));
+    if (!motion) return tl::unexpected(motion.error());
+    out->motion = std::move(*motion);
+    MeasureOptions measure_options;
+    measure_options.sex = options.sex;
+    out->measures = measure(out->motion, measure_options);
+    out->reference = std::make_shared<const FormReference>(*course, out->motion.stature);
+    if (auto ok = Reviewer(*out, options).run(); !ok) return tl::unexpected(ok.error());
+    return std::shared_ptr<const FormReview>(std::move(out));
+}
+
+std::string form_review_json(const FormReview& r, const std::string& clip, const std::string& school) {
+    using nlohmann::json;
+    const auto& course = r.reference->course();
+    json parts = json::array();
+    for (const auto& p : r.parts) {
+        const LinkedPart& part = course.parts[p.part];
+        json one{{"part", p.part + 1},
+                 {"entry", part.entry + 1},
+                 {"movement", part.movement->id},
+                 {"side", side_name(part.side)},
+                 {"how", how_name(p.how)},
+                 {"from_s", p.from_s},
+                 {"to_s", p.to_s}};
+        if (p.again) one["again"] = true;
+        if (p.out_of_order) one["out_of_order"] = true;
+        if (p.pace > 0) one["pace"] = p.pace;
+        if (p.how == How::done || p.how == How::cut) {
+            one["cost"] = p.repetition.cost;
+            json phases = json::array();
+            for (const auto& x : p.repetition.phases) phases.push_back({{"id", x.id}, {"start_s", x.start_s}, {"end_s", x.end_s}});
+            one["phases"] = phases;
+            json findings = json::array();
+            for (const auto& f : p.findings) findings.push_back(finding_json(f));
+            one["findings"] = findings;
+        }
+        parts.push_back(std::move(one));
+    }
+    json remarks = json::array();
+    for (const auto& m : r.remarks) {
+        json in = json::array();
+        for (const auto& [i, k] : m.findings) in.push_back({{"place", i}, {"finding", k}});
+        const Finding& f = r.leading(m);
+        remarks.push_back({{"rule", f.rule},
+                           {"measure", f.measure},
+                           {"direction", direction_name(f.direction)},
+                           {"severity", severity_name(f.severity)},
+                           {"parts", m.parts},
+                           {"told", m.told},
+                           {"cue", f.cue},
+                           {"findings", in}});
+    }
+    json out{{"clip", clip}, {"form", r.form.id}, {"view", view_name(r.motion.view)}, {"parts", parts}, {"remarks", remarks}};
+    if (r.drift_m) out["drift_m"] = *r.drift_m;
+    if (!school.empty()) out["school"] = school;
+    return out.dump(1, ' ', false, json::error_handler_t::replace) + "\n";
+}
+
+} // namespace bevel

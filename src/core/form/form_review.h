@@ -1,0 +1,56 @@
+// A clip held against a linked form: which of its parts are done, in which order, and how each is done.
+#pragma once
+#include "core/form/form_reference.h"
+#include "core/judge/judge.h"
+#include "core/review/review.h"
+
+namespace bevel {
+
+/// One part of the form in the clip, or the lack of it.
+struct PartSeen {
+    enum class How {
+        done,     // from its beginning to its end
+        cut,      // the clip, or what is seen of it, begins or ends in it
+        not_seen, // nobody is seen for so long where it would be; never said to be missing
+        unlike,   // something is done there for so long, and it is not like it
+        missing,  // what comes before and after it follow each other
+    };
+    std::size_t part = 0; // of the course
+    How how = How::done;
+    double from_s = 0, to_s = 0; // where it is done, else between what comes before and after it
+    /// Done before in this clip, or after what comes later in the form.
+    bool again = false, out_of_order = false;
+    Repetition repetition;         // of done and cut; its phases are those of the part's movement
+    std::vector<Finding> findings; // of it alone; repetitions count from 0
+    double pace = 0;               // its time over the reference's; 0 where it is not seen whole
+};
+std::string_view how_name(PartSeen::How h);
+
+/// Findings of one rule, measure, direction and severity over all parts.
+struct FormRemark {
+    std::vector<std::pair<std::size_t, std::size_t>> findings; // part of the review, finding of it; the farthest outside first
+    int parts = 0, told = 0;                                   // parts that are outside; parts in which it could be told
+};
+
+struct FormReview {
+    LinkedForm form;
+    std::shared_ptr<const FormReference> reference;
+    Motion motion;
+    Measures measures;
+    std::vector<PartSeen> parts;     // done, cut and unlike in order of time, with what is lacking where it would be
+    std::vector<NotJudged> left_out; // stretches like none of its parts
+    std::vector<FormRemark> remarks; // faults: safety first, then from the ground up, then by the number of parts
+    const Finding& leading(const FormRemark& r) const { return parts[r.findings.front().first].findings[r.findings.front().second]; }
+    /// Where the body ends against where the reference does, over the floor, m; nothing where the floor is not seen or the end is not.
+    std::optional<double> drift_m;
+};
+
+/// As make_review; cannot_judge "no_repetition" where nothing in the clip is like any part. not_found and bad_value as link. `options`:
+/// what is right for the person and the clip; competing movements are not asked.
+Result<std::shared_ptr<const FormReview>> make_form_review(const Track& track, const LinkedForm& form, std::span<const Movement> movements,
+                                                           const ReviewOptions& options);
+
+/// form_review.json as docs/cli.md lays it down.
+std::string form_review_json(const FormReview& review, const std::string& clip, const std::string& school = {});
+
+} // namespace bevel
