@@ -127,7 +127,7 @@ private slots:
             done += p.how == PartSeen::How::done && !p.again && !p.out_of_order;
             for (const auto& x : p.findings)
                 if (x.verdict == Verdict::outside)
-                    ++false_ones, wrong << QStringLiteral("%1 %2").arg(p.part + 1).arg(QString::fromStdString(x.key()));
+                    ++false_ones, wrong << QStringLiteral("%1 %2 in %3: %4 (%5 to %6)").arg(p.part + 1).arg(QString::fromStdString(x.key()), QString::fromStdString(x.phase)).arg(x.value).arg(x.low.value_or(-99)).arg(x.high.value_or(99));
         }
         qInfo("%s: %d of %zu parts in order, %d false (%s), %lld ms of %.0f s", f.id.c_str(), done, course->parts.size(), false_ones,
               qPrintable(wrong.join(QStringLiteral(", "))), timer.elapsed(), track.time_s.back());

@@ -55,6 +55,7 @@ public:
             for (const Side s : {Side::left, Side::right})
                 if (form.entries[e].side.value_or(s) == s) {
                     Unit u{e, s, form.entries[e].movement, {}, {}, {}, {}, {}};
+                    if (form.entries[e].joins > 0) u.joined_s = u.course().borders.at(form.entries[e].joins);
                     u.courses = features(postures(*u.model, u.course().time_s, u.course().posture, axes_), axes_);
                     units_.push_back(std::move(u));
                 }
@@ -212,6 +213,8 @@ private:
             u.stills = stills(u.times, speeds(u.courses, scale_.sd, u.times, slow_hz), still_share * usual_);
             u.times = moving(u.times, u.stills);
             u.rests.assign(u.times.size(), false);
+            if (u.joined_s > 0)
+                u.joined = static_cast<std::size_t>(std::lower_bound(u.times.begin(), u.times.end(), u.joined_s) - u.times.begin());
             for (std::size_t k = 0; k < u.times.size(); ++k) {
                 const auto& b = u.course().borders;
                 for (std::size_t p = 0; p < u.model->phases.size(); ++p)
@@ -307,7 +310,7 @@ private:
         still.row(0) = quiet_.row(0);
         for (std::size_t k = 0; k < units_.size(); ++k) still.row(static_cast<Eigen::Index>(k) + 1) = units_[k].rows.row(0);
         Fit out;
-        for (const auto& c : explained(units_, student, still, out.cost))
+        for (const auto& c : explained(units_, student, still, out.cost, linked_ ? of_parts : of_movements))
             if (auto r = fit(c, grid))
                 out.found.repetitions.push_back(std::move(*r));
             else

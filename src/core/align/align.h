@@ -59,6 +59,7 @@ struct Alignment {
 struct FormEntry {
     const ReferenceModel* movement = nullptr; // outlives the alignment's making
     std::optional<Side> side;                 // only that one; else both, in any order
+    std::size_t joins = 0;                    // so many of its first phases may have been done in another way, or not at all
 };
 struct Form {
     std::vector<FormEntry> entries;

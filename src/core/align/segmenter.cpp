@@ -11,8 +11,8 @@ namespace {
 /// the moments of all units are the states.)
 class Segmenter {
 public:
-    Segmenter(const std::vector<Unit>& units, const Eigen::MatrixXd& student, const Eigen::MatrixXd& still)
-        : units_(units), student_(student), still_(still), start_of_clip_(units.size()) {}
+    Segmenter(const std::vector<Unit>& units, const Eigen::MatrixXd& student, const Eigen::MatrixXd& still, const Prices& prices)
+        : units_(units), student_(student), still_(still), prices_(prices), start_of_clip_(units.size()) {}
 
     /// `cost` becomes that of the whole clip.
     std::vector<Chosen> run(double& cost) {
@@ -39,13 +39,10 @@ public:
     }
 
 private:
-    static constexpr double limit = 0.9;                // mean squared distance, in variances, from which a moment is better not explained
-    static constexpr double uneven = 0.03;              // price of leaving the reference's own pace
-    static constexpr double begun = 1;                  // of a repetition: what merely sways is no row of them
-    static constexpr double again = 20;                 // of the same side once more without a pause
-    static constexpr double cut = 1.5;                  // of a repetition that is not seen whole
-    static constexpr int apart = 10;                    // moments between stays in rows of one hold
-    static constexpr double skipped = 15, swapped = 40; // of an entry of a form left out, of one that comes before its turn
+    static constexpr double limit = 0.9; // mean squared distance, in variances, from which a moment is better not explained
+    static constexpr double begun = 1;   // of a repetition: what merely sways is no row of them
+    static constexpr double cut = 1.5;   // of a repetition that is not seen whole
+    static constexpr int apart = 10;     // moments between stays in rows of one hold
     /// At a moment for the first, second, third time, or resting there: another time, of any number.
     static constexpr std::size_t ways = 4, resting = 3;
     /// How a state was reached: ways * (steps - 1) + way within a repetition; from_idle + what came before; end_of + ways * unit + way;
@@ -63,10 +60,10 @@ private:
     /// Price of a unit after another, or of the first one.
     double price(std::size_t before, std::size_t next) const {
         const auto e = static_cast<double>(units_[next].entry);
-        if (before == start_of_clip_) return begun + skipped * e;
+        if (before == start_of_clip_) return begun + prices_.skipped * e;
         const double gap = e - static_cast<double>(units_[before].entry);
-        if (gap == 0) return begun + (before == next && units_[next].side ? again : 0);
-        return begun + (gap > 0 ? skipped * (gap - 1) : swapped);
+        if (gap == 0) return begun + (before == next && units_[next].side ? prices_.again : 0);
+        return begun + (gap > 0 ? prices_.skipped * (gap - 1) : prices_.swapped);
     }
 
     /// Cheapest way to begin a repetition of unit `next` after the step before; without one, the cheapest way to have ended.
@@ -106,14 +103,15 @@ private:
                 const double local = distance(units_[s].rows, static_cast<Eigen::Index>(i), student_, j);
                 double best = i == 0 ? open : j == 0 ? open + cut : inf;
                 How from = i == 0 ? how : j == 0 ? cut_in : none;
+                if (i > 0 && i == units_[s].joined && j > 0) best = open + prices_.other_join, from = how;
                 for (std::size_t k = 1; k <= 3 && k <= i && j > 0; ++k)
                     for (std::size_t h = 0; h < ways; ++h) {
-                        const double c = cost_[s][i - k][h] + uneven * static_cast<double>(k - 1);
+                        const double c = cost_[s][i - k][h] + prices_.uneven * static_cast<double>(k - 1);
                         if (c < best) best = c, from = static_cast<How>(ways * (k - 1) + h);
                     }
                 next[s][i][0] = best + local;
                 came_[s][static_cast<std::size_t>(j) * n + i] = from;
-                for (std::size_t h = 1; h < resting && j > 0; ++h) next[s][i][h] = cost_[s][i][h - 1] + local + uneven;
+                for (std::size_t h = 1; h < resting && j > 0; ++h) next[s][i][h] = cost_[s][i][h - 1] + local + prices_.uneven;
                 if (j == 0 || !units_[s].rests[i]) continue;
                 const auto before = std::min_element(cost_[s][i].begin(), cost_[s][i].end());
                 next[s][i][resting] = *before + local;
@@ -187,6 +185,7 @@ private:
 
     const std::vector<Unit>& units_;
     const Eigen::MatrixXd &student_, &still_;
+    const Prices& prices_;
     std::size_t start_of_clip_;                               // standing by after a unit, or before any
     std::vector<std::vector<std::array<double, ways>>> cost_; // of being at a moment in each way
     std::vector<double> idle_, next_idle_;
@@ -198,8 +197,9 @@ private:
 
 } // namespace
 
-std::vector<Chosen> explained(const std::vector<Unit>& units, const Eigen::MatrixXd& student, const Eigen::MatrixXd& still, double& cost) {
-    return Segmenter(units, student, still).run(cost);
+std::vector<Chosen> explained(const std::vector<Unit>& units, const Eigen::MatrixXd& student, const Eigen::MatrixXd& still, double& cost,
+                              const Prices& prices) {
+    return Segmenter(units, student, still, prices).run(cost);
 }
 
 } // namespace bevel::aligning

@@ -14,6 +14,8 @@ struct Unit {
     Eigen::MatrixXd rows; // in standard deviations
     std::vector<Still> stills;
     std::vector<bool> rests; // rows of a hold or an asked pause: stayed in for any length
+    double joined_s = 0;     // where it begins without its join, s of the reference; 0: nowhere but at the beginning
+    std::size_t joined = 0;  // row of that
     Side reference_side() const { return side.value_or(Side::left); }
     const ReferenceModel::Course& course() const { return model->of(reference_side()); }
 };
@@ -25,8 +27,18 @@ struct Chosen {
     std::vector<std::pair<int, int>> stays; // rows of the student, both inside, that were stayed in a hold, in order
 };
 
+/// What it costs to leave the order of a form, in what unlike moments cost: of an entry left out, of one that comes before its turn, of the
+/// same once more without a pause; of a part that begins without its join; and of leaving the reference's own pace, a moment.
+struct Prices {
+    double skipped = 15, swapped = 40, again = 20, uneven = 0.03, other_join = 2;
+};
+/// Of movements that are told apart within a clip, and of the parts of one form: there something else is easily taken for a part that was
+/// left out, done in a hurry.
+inline constexpr Prices of_movements{}, of_parts{3, 6, 4, 0.06, 2};
+
 /// Explains every moment of the clip (rows of `student`) either as a moment of a repetition of a unit or as standing by in one of the
 /// postures of `still`; `cost` becomes that of the whole clip.
-std::vector<Chosen> explained(const std::vector<Unit>& units, const Eigen::MatrixXd& student, const Eigen::MatrixXd& still, double& cost);
+std::vector<Chosen> explained(const std::vector<Unit>& units, const Eigen::MatrixXd& student, const Eigen::MatrixXd& still, double& cost,
+                              const Prices& prices = of_movements);
 
 } // namespace bevel::aligning

@@ -1,9 +1,11 @@
 #include "core/form/form_review.h"
 #include "core/align/align.h"
+#include "core/signal/signal.h"
 #include <algorithm>
 #include <cmath>
 #include <map>
 #include <nlohmann/json.hpp>
+#include <numbers>
 
 namespace bevel {
 namespace {
@@ -59,22 +61,35 @@ public:
     Reviewer(FormReview& out, const ReviewOptions& options) : out_(out), options_(options) {}
 
     Result<bool> run() {
-        const auto& models = out_.reference->models();
+        // Nobody knows yet which part it is, and so not the way that is to be faced: both are held against each other as the body points.
+        const bool room = !out_.motion.from_pictures();
+        const auto& models = room ? out_.reference->models_by_body() : out_.reference->models();
         Form form;
         form.linked = true;
-        for (std::size_t k = 0; k < models.size(); ++k) form.entries.push_back({&models[k], out_.reference->course().parts[k].side});
+        for (std::size_t k = 0; k < models.size(); ++k)
+            form.entries.push_back({&models[k], out_.reference->course().parts[k].side, out_.reference->course().parts[k].joins});
+        const std::vector<double> facing = out_.motion.facing;
+        if (room) out_.motion.facing = facing_by_body(out_.motion);
         auto found = align(out_.motion, out_.measures, form);
+        out_.motion.facing = facing;
         if (!found) return tl::unexpected(found.error());
         out_.left_out = found->left_out;
         for (auto& r : found->repetitions) {
             PartSeen p;
             p.part = r.entry;
-            p.how = r.cut ? How::cut : How::done;
+            // Whole but for the join, which nobody need do where something else came before.
+            const LinkedPart& part = out_.reference->course().parts[r.entry];
+            p.other_join = r.cut && part.joins > 0 && !r.phases.empty() && r.phases.front().index == part.joins &&
+                           r.phases.back().index + 1 == part.movement->phases.size();
+            p.how = r.cut && !p.other_join ? How::cut : How::done;
             p.from_s = r.start_s, p.to_s = r.end_s;
+            // What was put between two moments at which somebody is seen is nothing that was seen.
+            if (unseen(out_.motion, p.from_s, p.to_s) > 0.5 * (p.to_s - p.from_s)) continue;
             p.repetition = std::move(r);
-            if (p.how == How::done) p.pace = (p.to_s - p.from_s) / out_.reference->course().parts[p.part].duration_s();
+            if (p.how == How::done && !p.other_join) p.pace = (p.to_s - p.from_s) / part.duration_s();
             out_.parts.push_back(std::move(p));
         }
+        if (room && out_.reference->turns()) face_parts();
         order();
         lacking();
         for (auto& p : out_.parts) judge_part(p);
@@ -84,6 +99,60 @@ public:
     }
 
 private:
+    /// The way the student faces in each part: that of the part, turned by what the feet and the hips are turned against the reference's
+    /// throughout. What is worked out along it is worked out anew.
+    void face_parts() {
+        Motion& m = out_.motion;
+        const Motion& r = out_.reference->motion();
+        auto plan = [](const Body3& b, Point to, Point from) {
+            const Vec3 d = b[to] - b[from];
+            return std::atan2(d.x(), d.z());
+        };
+        std::vector<double> off(out_.parts.size(), 0);
+        double last = 0;
+        for (std::size_t k = 0; k < out_.parts.size(); ++k) {
+            const auto& p = out_.parts[k];
+            std::vector<double> apart;
+            const std::size_t joins = out_.reference->course().parts[p.part].joins;
+            for (std::size_t j = 0; j < p.repetition.student_s.size(); ++j) {
+                const double at = p.repetition.reference_s[j];
+                if (at < out_.reference->models()[p.part].course[0].borders[joins]) continue;
+                const auto a = frame_at(m, p.repetition.student_s[j]), b = frame_at(r, at);
+                if (!m.valid[a]) continue;
+                for (const auto& [to, from] : {std::pair{left_toe, left_heel},
+                                               {right_toe, right_heel},
+                                               {left_hip, right_hip},
+                                               {left_shoulder, right_shoulder},
+                                               {left_ankle, right_ankle}}) {
+                    const Vec3 d = r.m[b][to] - r.m[b][from];
+                    if (std::hypot(d.x(), d.z()) < 0.12) continue;
+                    apart.push_back(std::remainder(plan(m.m[a], to, from) - plan(r.m[b], to, from), 2 * std::numbers::pi));
+                }
+            }
+            if (!apart.empty()) {
+                // About the first, so that half turns are not torn apart.
+                for (double& v : apart) v = apart.front() + std::remainder(v - apart.front(), 2 * std::numbers::pi);
+                last = signal::median(apart);
+            }
+            off[k] = last;
+        }
+        std::size_t k = 0;
+        for (std::size_t i = 0; i < m.frames(); ++i) {
+            while (k + 1 < out_.parts.size() && m.time_s[i] >= out_.parts[k + 1].from_s) ++k;
+            const auto& p = out_.parts[k];
+            const double t = std::clamp(m.time_s[i], p.from_s, p.to_s);
+            m.facing[i] = out_.reference->facing(p.repetition.to_reference(t)) + off[k];
+        }
+        m.facing_sigma = std::hypot(m.facing_sigma, 2 * std::numbers::pi / 180);
+        MeasureOptions options;
+        options.sex = options_.sex;
+        out_.measures = measure(m, options);
+    }
+    static std::size_t frame_at(const Motion& m, double t) {
+        const auto i = static_cast<std::size_t>(std::lower_bound(m.time_s.begin(), m.time_s.end(), t) - m.time_s.begin());
+        return std::min(i, m.frames() - 1);
+    }
+
     void order() {
         std::vector<std::size_t> done;
         for (const auto& p : out_.parts) done.push_back(p.part);
@@ -276,6 +345,7 @@ std::string form_review_json(const FormReview& r, const std::string& clip, const
                  {"to_s", p.to_s}};
         if (p.again) one["again"] = true;
         if (p.out_of_order) one["out_of_order"] = true;
+        if (p.other_join) one["other_join"] = true;
         if (p.pace > 0) one["pace"] = p.pace;
         if (p.how == How::done || p.how == How::cut) {
             one["cost"] = p.repetition.cost;

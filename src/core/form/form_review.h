@@ -20,6 +20,7 @@ struct PartSeen {
     double from_s = 0, to_s = 0; // where it is done, else between what comes before and after it
     /// Done before in this clip, or after what comes later in the form.
     bool again = false, out_of_order = false;
+    bool other_join = false;       // done whole, but from elsewhere than the form has it: the join is not judged
     Repetition repetition;         // of done and cut; its phases are those of the part's movement
     std::vector<Finding> findings; // of it alone; repetitions count from 0
     double pace = 0;               // its time over the reference's; 0 where it is not seen whole

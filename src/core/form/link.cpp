@@ -13,11 +13,29 @@ namespace {
 
 constexpr double near_sw = 0.04, near_deg = 3; // a foot that stands so near to where it is to be stays
 constexpr double most_turn = 62;               // degrees of one join; more is done in several
-constexpr double rad = std::numbers::pi / 180;
+
+constexpr double in_rad = std::numbers::pi / 180;
 
 /// The way a foot points, outward +, with what it was turned on the spot.
 double points(const FootTarget& f) {
     return f.toe_out + f.heel_turn + f.ball_turn;
+}
+/// Where its ankle stands after that, SW, for a body of usual proportions (as Solver places it).
+struct Spot {
+    double x = 0, z = 0;
+};
+Spot spot(const FootTarget& f, Side side) {
+    static const BodyDims dims = BodyDims::of_stature(1.70);
+    constexpr double ball_share = 0.72;
+    const double heel = dims.heel_behind / dims.shoulder_width, ball = ball_share * dims.foot_length / dims.shoulder_width;
+    const double out = side == Side::left ? in_rad : -in_rad;
+    double yaw = out * f.toe_out;
+    Spot h{f.x - heel * std::sin(yaw), f.z - heel * std::cos(yaw)};
+    yaw += out * f.heel_turn;
+    const Spot b{h.x + ball * std::sin(yaw), h.z + ball * std::cos(yaw)};
+    yaw += out * f.ball_turn;
+    h = {b.x - ball * std::sin(yaw), b.z - ball * std::cos(yaw)};
+    return {h.x + heel * std::sin(yaw), h.z + heel * std::cos(yaw)};
 }
 FootTarget& foot(Posture& p, Side s) {
     return s == Side::left ? p.left_foot : p.right_foot;
@@ -82,22 +100,22 @@ Side staying(const Posture& end, const Posture& next) {
 Join join(const Posture& end, const FloorFrame& at, const Posture& next, double turn, double step_s) {
     const Side stays = staying(end, next), moves = other(stays);
     Join out;
-    // The frame of what comes next lies so that the foot that stays is where it is asked.
+    // The frame of what comes next lies so that the foot that stays is where it is asked, once it is turned.
     out.frame.yaw = at.yaw + turn;
-    const Posture here = seen_from(end, at, {0, 0, out.frame.yaw});
-    out.frame.x = 0, out.frame.z = 0;
-    const double dx = foot(here, stays).x - foot(next, stays).x, dz = foot(here, stays).z - foot(next, stays).z;
-    const double yaw = out.frame.yaw * rad;
+    FootTarget planted = foot(seen_from(end, at, {0, 0, out.frame.yaw}), stays);
+    const double twist = points(foot(next, stays)) - points(planted);
+    const bool turns = std::abs(twist) > near_deg && planted.contact != Contact::off;
+    if (turns) planted.heel_turn += twist;
+    const Spot here = spot(planted, stays), asked = spot(foot(next, stays), stays);
+    const double dx = here.x - asked.x, dz = here.z - asked.z, yaw = out.frame.yaw * in_rad;
     out.frame.x = dx * std::cos(yaw) + dz * std::sin(yaw);
     out.frame.z = -dx * std::sin(yaw) + dz * std::cos(yaw);
     out.home = seen_from(end, at, out.frame);
-    const FootTarget &s0 = foot(out.home, stays), &m0 = foot(out.home, moves), &s1 = foot(next, stays), &m1 = foot(next, moves);
-    const double twist = points(s1) - points(s0);
-    const bool turns = std::abs(twist) > near_deg && s0.contact != Contact::off;
-    const bool steps = m1.contact == Contact::off || m0.contact == Contact::off || std::hypot(m0.x - m1.x, m0.z - m1.z) > near_sw ||
+    const FootTarget &m0 = foot(out.home, moves), &m1 = foot(next, moves);
+    const Spot from = spot(m0, moves), to = spot(m1, moves);
+    const bool steps = m1.contact == Contact::off || m0.contact == Contact::off || std::hypot(from.x - to.x, from.z - to.z) > near_sw ||
                        std::abs(points(m0) - points(m1)) > near_deg;
-    FootTarget planted = s0; // the one that stays, as it stands in the end
-    std::vector<Posture> keys;
+    planted = foot(out.home, stays); // as it stands in the end
     auto add = [&](const char* id, const char* name, const char* role, double seconds, const Posture& p) {
         out.phases.push_back(join_phase(id, name, role, seconds, p));
     };
@@ -120,7 +138,8 @@ Join join(const Posture& end, const FloorFrame& at, const Posture& next, double 
     }
     if (steps) {
         Posture over = on_the_way(0.97);
-        if (m0.contact != Contact::off && weight_on(out.home, stays) < 0.9) add("join_over", "Weight over", "unweight", step_s, over);
+        const Posture& before = out.phases.empty() ? out.home : out.phases.back().posture;
+        if (m0.contact != Contact::off && weight_on(before, stays) < 0.9) add("join_over", "Weight over", "unweight", step_s, over);
         if (m1.contact != Contact::off) {
             Posture lifted = on_the_way(0.98);
             FootTarget& f = foot(lifted, moves);
@@ -136,7 +155,7 @@ Join join(const Posture& end, const FloorFrame& at, const Posture& next, double 
             foot(placed, moves) = m1;
             foot(placed, moves).contact = Contact::flat;
             placed.depth = std::min(placed.depth, 0.92);
-            add("join_place", "Place the foot", "close", 0.8 * step_s, placed);
+            add("join_place", "Place the foot", "gather", 0.8 * step_s, placed);
             out.phases.back().ends_at = "foot_flat";
         }
     }
@@ -153,9 +172,9 @@ Join join(const Posture& end, const FloorFrame& at, const Posture& next, double 
     const double how_far = std::max({hands / 0.15, turned / 8, std::abs(reached.weight_left - arrived.weight_left) / 0.1,
                                      std::abs(reached.depth - arrived.depth) / 0.03, std::abs(reached.lean - arrived.lean) / 6,
                                      std::abs(reached.low_back + reached.upper_back - arrived.low_back - arrived.upper_back) / 10});
-    if (!out.phases.empty() || how_far > 1)
+    if (!out.phases.empty() || steps || how_far > 1)
         add("join_on", steps && m1.contact == Contact::off ? "Lift the foot" : "Settle into it",
-            steps && m1.contact == Contact::off ? "lift" : "close", std::clamp(0.35 * how_far, 0.8, 1.5) * step_s, arrived);
+            steps && m1.contact == Contact::off ? "lift" : "gather", std::clamp(0.35 * how_far, 0.8, 1.5) * step_s, arrived);
     return out;
 }
 
@@ -268,6 +287,8 @@ private:
                 else
                     j.home = step.home;
                 if (k > 0) j.home = seen_from(j.home, frame_, step.frame);
+                // On the way of a wide turn nothing settles.
+                if (k + 1 < joins && step.phases.size() > 1 && step.phases.back().id == "join_on") step.phases.pop_back();
                 for (auto& p : step.phases) {
                     if (k > 0) p.id += "_" + std::to_string(k + 1);
                     phases.push_back(p);
@@ -304,6 +325,9 @@ private:
         return true;
     }
 
+    /// Height of the hips in a quiet stand, m, of a usual body.
+    static double hips_of(const Posture& quiet) { return Solver(BodyDims::of_stature(1.70), quiet).neutral_hip_height(); }
+
     /// The movement of an entry, with its figure as the school and the student have it.
     Result<const Movement*> base_of(const FormPart& part) {
         auto& made = bases_[{part.movement, part.version}];
@@ -317,6 +341,11 @@ private:
         apply(*base, bands_.school, BandLevel::school);
         apply(*base, bands_.student, BandLevel::student);
         apply(*base, bands_.clip, BandLevel::clip);
+        if (out_.parts.empty()) first_hips_ = hips_of(base->quiet());
+        // Heights are shares of the quiet stand's, and there is one quiet stand for all: that of the first movement.
+        const double scale = hips_of(base->quiet()) / first_hips_;
+        base->home.depth *= scale;
+        for (auto& p : base->phases) p.posture.depth *= scale;
         made = std::move(base);
         return made.get();
     }
@@ -379,6 +408,7 @@ private:
     const FormBands& bands_;
     std::map<std::pair<std::string, std::string>, std::unique_ptr<Movement>> bases_;
     LinkedCourse out_;
+    double first_hips_ = 1;
     Posture end_;      // where the part before left off, in its frame
     FloorFrame frame_; // of that
     std::vector<std::pair<const Movement*, std::shared_ptr<const Movement>>> known_;

@@ -292,7 +292,10 @@ Result<Movement> with_phases(const Movement& of, const Posture& stand, const Pos
     m.phases = std::move(phases);
     m.recorded.reset();
     const bool returns = std::any_of(m.phases.begin(), m.phases.end(), [](const Phase& p) { return p.role == "return"; });
-    if (!returns) std::erase(m.needs, "returns");
+    // Coming back is asked of who goes out from there.
+    const auto apart = [](const FootTarget& a, const FootTarget& b) { return std::hypot(a.x - b.x, a.z - b.z) > 0.05; };
+    const auto moved = [&](const Posture& p) { return apart(p.left_foot, home.left_foot) || apart(p.right_foot, home.right_foot); };
+    if (!returns || moved(m.phases.back().posture)) std::erase(m.needs, "returns");
     return guarded(*of.source, [&](const json& j) {
         m.checks.clear();
         make_checks(m, without_phases(j, m), rule_book());

@@ -3,6 +3,7 @@
 #include "core/signal/signal.h"
 #include <algorithm>
 #include <cmath>
+#include <map>
 #include <numbers>
 
 namespace bevel::sim {
@@ -101,13 +102,16 @@ Student::Student(Score score, const StudentOptions& o)
     const auto& keys = score_.keys();
     const auto n = keys.size();
     for (auto* v : {&in_repetition_, &shifting_, &after_shift_, &foot_off_, &turning_, &deep_, &high_}) v->assign(n, false);
-    double least = 2, most = 0;
+    // Deep and high are of the repetition: the parts of a form differ in it.
+    std::map<int, std::pair<double, double>> depths;
     for (const auto& k : keys) {
+        auto& [least, most] = depths.try_emplace(k.repetition, 2.0, 0.0).first->second;
         least = std::min(least, k.posture.depth);
         if (k.phase >= 0) most = std::max(most, k.posture.depth);
     }
     for (std::size_t i = 1; i < n; ++i) {
         const Posture &a = keys[i - 1].posture, &b = keys[i].posture;
+        const auto [least, most] = depths.at(keys[i].repetition);
         const bool off = a.left_foot.contact == Contact::off || b.left_foot.contact == Contact::off ||
                          a.right_foot.contact == Contact::off || b.right_foot.contact == Contact::off;
         in_repetition_[i] = keys[i].phase >= 0;
