@@ -310,11 +310,19 @@ private:
         still.row(0) = quiet_.row(0);
         for (std::size_t k = 0; k < units_.size(); ++k) still.row(static_cast<Eigen::Index>(k) + 1) = units_[k].rows.row(0);
         Fit out;
-        for (const auto& c : explained(units_, student, still, out.cost, linked_ ? of_parts : of_movements))
+        for (const auto& c :
+             linked_ ? explained(units_, student, still, out.cost, of_parts, standing(grid)) : explained(units_, student, still, out.cost))
             if (auto r = fit(c, grid))
                 out.found.repetitions.push_back(std::move(*r));
             else
                 out.found.left_out.push_back(r.error());
+        return out;
+    }
+
+    /// In a form who moves does something: it is not taken for standing by as easily.
+    Series standing(const Series& grid) const {
+        Series out = speeds(own_, scale_.sd, grid, slow_hz);
+        for (double& v : out) v = standing_price * (1 + 2 * std::clamp(v / std::max(1e-6, usual_), 0.0, 1.0));
         return out;
     }
 

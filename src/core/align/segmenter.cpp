@@ -11,8 +11,9 @@ namespace {
 /// the moments of all units are the states.)
 class Segmenter {
 public:
-    Segmenter(const std::vector<Unit>& units, const Eigen::MatrixXd& student, const Eigen::MatrixXd& still, const Prices& prices)
-        : units_(units), student_(student), still_(still), prices_(prices), start_of_clip_(units.size()) {}
+    Segmenter(const std::vector<Unit>& units, const Eigen::MatrixXd& student, const Eigen::MatrixXd& still, const Prices& prices,
+              const Series& standing)
+        : units_(units), student_(student), still_(still), prices_(prices), standing_(standing), start_of_clip_(units.size()) {}
 
     /// `cost` becomes that of the whole clip.
     std::vector<Chosen> run(double& cost) {
@@ -53,7 +54,8 @@ private:
 
     double idle_cost(Eigen::Index j) const {
         double best = limit;
-        for (Eigen::Index k = 0; k < still_.rows(); ++k) best = std::min(best, distance(still_, k, student_, j) + 0.05);
+        const double price = standing_.empty() ? standing_price : standing_[static_cast<std::size_t>(j)];
+        for (Eigen::Index k = 0; k < still_.rows(); ++k) best = std::min(best, distance(still_, k, student_, j) + price);
         return best;
     }
 
@@ -186,6 +188,7 @@ private:
     const std::vector<Unit>& units_;
     const Eigen::MatrixXd &student_, &still_;
     const Prices& prices_;
+    const Series& standing_;
     std::size_t start_of_clip_;                               // standing by after a unit, or before any
     std::vector<std::vector<std::array<double, ways>>> cost_; // of being at a moment in each way
     std::vector<double> idle_, next_idle_;
@@ -198,8 +201,8 @@ private:
 } // namespace
 
 std::vector<Chosen> explained(const std::vector<Unit>& units, const Eigen::MatrixXd& student, const Eigen::MatrixXd& still, double& cost,
-                              const Prices& prices) {
-    return Segmenter(units, student, still, prices).run(cost);
+                              const Prices& prices, const Series& standing) {
+    return Segmenter(units, student, still, prices, standing).run(cost);
 }
 
 } // namespace bevel::aligning

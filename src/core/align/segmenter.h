@@ -28,7 +28,7 @@ struct Chosen {
 };
 
 /// What it costs to leave the order of a form, in what unlike moments cost: of an entry left out, of one that comes before its turn, of the
-/// same once more without a pause; of a part that begins without its join; and of leaving the reference's own pace, a moment.
+/// same once more without a pause; of a part that begins without its join; of leaving the reference's own pace, a moment.
 struct Prices {
     double skipped = 15, swapped = 40, again = 20, uneven = 0.03, other_join = 2;
 };
@@ -36,9 +36,13 @@ struct Prices {
 /// left out, done in a hurry.
 inline constexpr Prices of_movements{}, of_parts{3, 6, 4, 0.06, 2};
 
+/// What standing by costs a moment beside being unlike the postures that are stood by in, where nobody moves.
+inline constexpr double standing_price = 0.05;
+
 /// Explains every moment of the clip (rows of `student`) either as a moment of a repetition of a unit or as standing by in one of the
-/// postures of `still`; `cost` becomes that of the whole clip.
+/// postures of `still`; `cost` becomes that of the whole clip. `standing`: its price at each
+/// moment, where that is not the same throughout.
 std::vector<Chosen> explained(const std::vector<Unit>& units, const Eigen::MatrixXd& student, const Eigen::MatrixXd& still, double& cost,
-                              const Prices& prices = of_movements);
+                              const Prices& prices = of_movements, const Series& standing = {});
 
 } // namespace bevel::aligning
