@@ -172,6 +172,24 @@ private slots:
         QCOMPARE(run({"review", at("v.csv"), "--movement", "brush_and_push/Flying", "--view", "3d", "-o", at("x.json")}, &err), 2);
         QVERIFY2(err.contains(QStringLiteral("Arms only")), qPrintable(err));
     }
+    void a_linked_form_is_performed_and_seen_whole() {
+        QCOMPARE(run({"forms", "follow_step_six"}), 0);
+        QCOMPARE(run({"simulate", "--form", "follow_step_six", "--fault", "head_forward=9", "--in", "3", "--truth", at("form.csv")}), 0);
+        QCOMPARE(run({"review", at("form.csv"), "--form", "follow_step_six", "--view", "3d", "-o", at("form.json")}), 0);
+        const auto j = nlohmann::json::parse(*read_text(at("form.json").toStdString(), 200U << 20U));
+        QCOMPARE(j["form"], "follow_step_six");
+        QCOMPARE(j["parts"].size(), std::size_t{6});
+        for (const auto& p : j["parts"]) {
+            QVERIFY(p["how"] == "done");
+            for (const auto& f : p["findings"])
+                if (f["verdict"] == "outside") QVERIFY(p["part"] == 3);
+        }
+        QVERIFY(!j["remarks"].empty());
+        QString err;
+        QCOMPARE(run({"review", at("form.csv"), "--form", "no_such_form", "-o", at("x.json")}, &err), 3);
+        QCOMPARE(run({"simulate", "--form", "follow_step_six", "--in", "7"}, &err), 2);
+        QCOMPARE(run({"review", at("form.csv"), "--form", "follow_step_six", "--movement", "walk_forward", "-o", at("x.json")}, &err), 2);
+    }
     void a_hand_on_a_chair_is_told_in_the_review() {
         QCOMPARE(run({"simulate", "--movement", "part_the_horses_mane", "--repetitions", "1", "--truth", at("s.csv")}), 0);
         QCOMPARE(run({"review", at("s.csv"), "--movement", "part_the_horses_mane", "--view", "3d", "--support", "all", "-o", at("s.json")}),

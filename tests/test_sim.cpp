@@ -108,7 +108,7 @@ private slots:
     }
     void the_score_has_no_jumps_and_ends_where_it_began() {
         for (const auto& m : load_movements(test::data_dir())) {
-            const Score score(m, {});
+            const Score score(m, ScoreOptions{});
             double last_weight = score.at(0).weight_left, last_depth = score.at(0).depth;
             for (double t = 0.01; t < score.duration(); t += 0.01) {
                 const auto c = score.at(t);

@@ -137,8 +137,8 @@ void one(const LinkedForm& form, const Build& build, std::uint64_t seed) {
                 const auto& span = plain.spans[p.part];
                 late = late || std::abs(p.from_s - span.first) > 1.5 || std::abs(p.to_s - span.second) > 1.5;
             }
-            for (const auto& f : p.findings)
-                if (f.verdict == Verdict::outside) {
+            for (const auto k : p.findings)
+                if (const Finding& f = r.review->findings[k]; f.verdict == Verdict::outside) {
                     ++any;
                     grave += f.severity == Severity::safety || f.severity == Severity::ground || f.severity == Severity::timing ? 1 : 0;
                     const std::lock_guard lock(out_lock);
@@ -155,7 +155,9 @@ void one(const LinkedForm& form, const Build& build, std::uint64_t seed) {
         const PartSeen* before = seen(**faultless, part);
         // Asked of this part at all, and told in it.
         const auto tells = [&](const Finding& f) { return f.measure == c.measure && f.verdict != Verdict::cannot_tell && f.high; };
-        if (!before || std::none_of(before->findings.begin(), before->findings.end(), tells)) continue;
+        if (!before || std::none_of(before->findings.begin(), before->findings.end(),
+                                    [&](std::size_t k) { return tells((*faultless)->review->findings[k]); }))
+            continue;
         auto with = o;
         with.faults = {{c.fault, c.size, c.fault == sim::Fault::lean_side ? std::optional(Side::left) : std::nullopt}};
         const auto done = performed(*course, with, {static_cast<int>(part)});
@@ -164,8 +166,9 @@ void one(const LinkedForm& form, const Build& build, std::uint64_t seed) {
         bool told = false, elsewhere = false;
         if (r)
             for (const auto& p : (*r)->parts)
-                for (const auto& f : p.findings)
-                    if (f.measure == c.measure && f.verdict == Verdict::outside && f.direction == c.direction)
+                for (const auto k : p.findings)
+                    if (const Finding& f = (*r)->review->findings[k];
+                        f.measure == c.measure && f.verdict == Verdict::outside && f.direction == c.direction)
                         (p.part == part ? told : elsewhere) = true;
         count("faults in one part: told in it", told, at);
         count("faults in one part: told in no other", !elsewhere, at);

@@ -185,6 +185,8 @@ int main(int argc, char** argv) {
         session.movements = session.shipped;
         session.shipped_schools = load_schools(data);
         session.schools = session.shipped_schools;
+        session.shipped_linked = load_forms(data);
+        session.set_linked(session.shipped_linked);
         session.model_dir = find_model_dir(argv[0]);
         ui::Background background, copies, finder;
         session.background = &background, session.copies = &copies, session.finder = &finder;

@@ -80,6 +80,8 @@ int main(int argc, char** argv) {
     session.movements = session.shipped;
     session.shipped_schools = load_schools(data);
     session.schools = session.shipped_schools;
+    session.shipped_linked = load_forms(data);
+    session.set_linked(session.shipped_linked);
     session.theme = ui::Theme(args.contains(QStringLiteral("--dark")));
     ui::Background background, copies, finder;
     session.background = &background;

@@ -104,6 +104,101 @@
     </message>
 </context>
 <context>
+    <name>PartWords</name>
+    <message>
+        <source>%1 to %2</source>
+        <comment>parts from … to …</comment>
+        <translation>%1 bis %2</translation>
+    </message>
+    <message>
+        <source>done, begun from elsewhere than the form has it</source>
+        <translation>gemacht, von anderswo begonnen, als die Form es vorsieht</translation>
+    </message>
+    <message>
+        <source>done</source>
+        <translation>gemacht</translation>
+    </message>
+    <message>
+        <source>seen in part</source>
+        <translation>zum Teil zu sehen</translation>
+    </message>
+    <message>
+        <source>not in the picture: nothing is said of it</source>
+        <translation>nicht im Bild: darüber wird nichts gesagt</translation>
+    </message>
+    <message>
+        <source>something else is done here</source>
+        <translation>hier wird etwas anderes gemacht</translation>
+    </message>
+    <message>
+        <source>left out</source>
+        <translation>ausgelassen</translation>
+    </message>
+    <message>
+        <source>turned away from what one camera can tell: not judged</source>
+        <translation>von dem abgewandt, was eine Kamera sehen kann: nicht beurteilt</translation>
+    </message>
+    <message>
+        <source>done again</source>
+        <translation>noch einmal gemacht</translation>
+    </message>
+    <message>
+        <source>done out of order</source>
+        <translation>außer der Reihe gemacht</translation>
+    </message>
+    <message numerus="yes">
+        <source>; %n figure(s) outside</source>
+        <translation>
+            <numerusform>; %n Wert außerhalb</numerusform>
+            <numerusform>; %n Werte außerhalb</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>; slower than the form has it (× %1)</source>
+        <translation>; langsamer, als die Form es vorsieht (× %1)</translation>
+    </message>
+    <message>
+        <source>; quicker than the form has it (× %1)</source>
+        <translation>; schneller, als die Form es vorsieht (× %1)</translation>
+    </message>
+    <message>
+        <source>%1. %2: %3</source>
+        <comment>number, name, how a part is done</comment>
+        <translation>%1. %2: %3</translation>
+    </message>
+    <message numerus="yes">
+        <source>all %n part(s) in their order</source>
+        <translation>
+            <numerusform>der eine Teil</numerusform>
+            <numerusform>alle %n Teile in ihrer Reihe</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>%1 of %2 parts in their order</source>
+        <translation>%1 von %2 Teilen in ihrer Reihe</translation>
+    </message>
+    <message>
+        <source>left out: %1</source>
+        <translation>ausgelassen: %1</translation>
+    </message>
+    <message>
+        <source>something else done: %1</source>
+        <translation>etwas anderes gemacht: %1</translation>
+    </message>
+    <message>
+        <source>done again: %1</source>
+        <translation>noch einmal gemacht: %1</translation>
+    </message>
+    <message>
+        <source>out of order: %1</source>
+        <translation>außer der Reihe: %1</translation>
+    </message>
+    <message>
+        <source>not in the picture: %1</source>
+        <translation>nicht im Bild: %1</translation>
+    </message>
+</context>
+<context>
     <name>arrivals</name>
     <message>
         <source>The body on the newest frame</source>
@@ -999,6 +1094,10 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>Something else: figures and safety only</source>
         <translation>Etwas anderes: nur Zahlen und Sicherheit</translation>
     </message>
+    <message>
+        <source>Form: %1</source>
+        <translation>Form: %1</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::ColumnView</name>
@@ -1629,6 +1728,21 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>before and after: where it begins and ends</source>
         <translation>davor und danach: wo sie beginnt und endet</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::FormStrip</name>
+    <message>
+        <source>Parts of the form</source>
+        <translation>Teile der Form</translation>
+    </message>
+    <message>
+        <source>Parts</source>
+        <translation>Teile</translation>
+    </message>
+    <message>
+        <source>Part %1, %2</source>
+        <translation>Teil %1, %2</translation>
     </message>
 </context>
 <context>
@@ -12091,6 +12205,146 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <source>least distance of the tool from the axes of trunk, head and shins</source>
         <translation>kleinster Abstand des Geräts von den Achsen von Rumpf, Kopf und Unterschenkeln</translation>
     </message>
+    <message>
+        <source>A slow form of twenty-four parts along a line and back again.</source>
+        <translation>Eine langsame Form aus vierundzwanzig Teilen auf einer Linie hin und wieder zurück.</translation>
+    </message>
+    <message>
+        <source>A step to each side of the front, a turn to the left, a strike and a push, and home.</source>
+        <translation>Ein Schritt nach jeder Seite vorn, eine Drehung nach links, ein Schlag und ein Schieben, und zurück.</translation>
+    </message>
+    <message>
+        <source>An hour of standing parts in one flow, from loosening to the quiet stand, with a settle between the kinds.</source>
+        <translation>Eine Stunde stehender Teile in einem Fluss, vom Lockern bis zum ruhigen Stand, mit einem Sinken zwischen den Arten.</translation>
+    </message>
+    <message>
+        <source>Class Flow of Fifteen</source>
+        <translation>Stundenfluss mit fünfzehn</translation>
+    </message>
+    <message>
+        <source>Clouds with a step along a line, to the left and back to the right.</source>
+        <translation>Wolken mit Schritt auf einer Linie, nach links und zurück nach rechts.</translation>
+    </message>
+    <message>
+        <source>Come to rest</source>
+        <translation>Zur Ruhe kommen</translation>
+    </message>
+    <message>
+        <source>Eight Parts with a Settle Between</source>
+        <translation>Acht Teile mit Sinken dazwischen</translation>
+    </message>
+    <message>
+        <source>Eight standing parts; after each one the arms rise and sink once.</source>
+        <translation>Acht stehende Teile; nach jedem heben und senken sich die Arme einmal.</translation>
+    </message>
+    <message>
+        <source>Four empty steps forward, a turn, and four back to where it began.</source>
+        <translation>Vier leere Schritte vor, eine Drehung und vier zurück zum Anfang.</translation>
+    </message>
+    <message>
+        <source>On a chair from beginning to end: rise and sink, look behind, open and close, pass the hands.</source>
+        <translation>Von Anfang bis Ende auf dem Stuhl: heben und senken, zurückschauen, öffnen und schließen, die Hände wechseln.</translation>
+    </message>
+    <message>
+        <source>Place the foot</source>
+        <translation>Fuß setzen</translation>
+    </message>
+    <message>
+        <source>Rise and settle</source>
+        <translation>Heben und sinken</translation>
+    </message>
+    <message>
+        <source>Seated Set</source>
+        <translation>Folge im Sitzen</translation>
+    </message>
+    <message>
+        <source>Settle again</source>
+        <translation>Noch einmal sinken</translation>
+    </message>
+    <message>
+        <source>Settle at the end</source>
+        <translation>Sinken am Ende</translation>
+    </message>
+    <message>
+        <source>Settle into it</source>
+        <translation>Hineinsinken</translation>
+    </message>
+    <message>
+        <source>Six Parts with a Turn</source>
+        <translation>Sechs Teile mit Drehung</translation>
+    </message>
+    <message>
+        <source>Six with a Follow Step</source>
+        <translation>Sechs mit Nachschritt</translation>
+    </message>
+    <message>
+        <source>Staff: Close with a Turn</source>
+        <translation>Stab: Schluss mit Drehung</translation>
+    </message>
+    <message>
+        <source>Steps that the other foot follows, left and right in turn.</source>
+        <translation>Schritte, denen der andere Fuß folgt, links und rechts im Wechsel.</translation>
+    </message>
+    <message>
+        <source>Steps to the Side</source>
+        <translation>Schritte zur Seite</translation>
+    </message>
+    <message>
+        <source>Swing again</source>
+        <translation>Noch einmal schwingen</translation>
+    </message>
+    <message>
+        <source>Swing to a close</source>
+        <translation>Ausschwingen</translation>
+    </message>
+    <message>
+        <source>Swings that Never Stop</source>
+        <translation>Schwünge ohne Halt</translation>
+    </message>
+    <message>
+        <source>The staff is raised and carried round with the waist to both sides.</source>
+        <translation>Der Stab wird gehoben und mit der Taille nach beiden Seiten herumgetragen.</translation>
+    </message>
+    <message>
+        <source>The waist swings the arms while the feet change: still, with pivots, in a wide stance, and back.</source>
+        <translation>Die Taille schwingt die Arme, während die Füße wechseln: still, mit Drehen, im weiten Stand und zurück.</translation>
+    </message>
+    <message>
+        <source>Turn the foot</source>
+        <translation>Fuß drehen</translation>
+    </message>
+    <message>
+        <source>Turned back</source>
+        <translation>Zurückgedreht</translation>
+    </message>
+    <message>
+        <source>Turned to the left</source>
+        <translation>Nach links gedreht</translation>
+    </message>
+    <message>
+        <source>Twelve at the Quay</source>
+        <translation>Zwölf am Kai</translation>
+    </message>
+    <message>
+        <source>Twelve parts of a slow form: out along one line, with a turn and back.</source>
+        <translation>Zwölf Teile einer langsamen Form: auf einer Linie hinaus, mit einer Drehung und zurück.</translation>
+    </message>
+    <message>
+        <source>Twenty-Four, There and Back</source>
+        <translation>Vierundzwanzig, hin und zurück</translation>
+    </message>
+    <message>
+        <source>Walk, Turn, Walk Back</source>
+        <translation>Gehen, drehen, zurückgehen</translation>
+    </message>
+    <message>
+        <source>Weight off the foot</source>
+        <translation>Gewicht vom Fuß</translation>
+    </message>
+    <message>
+        <source>Weight over</source>
+        <translation>Gewicht hinüber</translation>
+    </message>
 </context>
 <context>
     <name>fields</name>
@@ -13889,6 +14143,28 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>Held against a moment of this very clip that was marked as right: nothing is praised for it.</source>
         <translation>Gemessen an einem Moment eben dieses Clips, der als richtig markiert wurde: Gelobt wird dafür nichts.</translation>
+    </message>
+    <message>
+        <source>%1 (%2)</source>
+        <comment>name and number of a part</comment>
+        <translation>%1 (%2)</translation>
+    </message>
+    <message numerus="yes">
+        <source>in %n part(s), most in %1</source>
+        <translation>
+            <numerusform>in %n Teil, am meisten in %1</numerusform>
+            <numerusform>in %n Teilen, am meisten in %1</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>in %1</source>
+        <comment>parts of a form</comment>
+        <translation>in %1</translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <comment>part of a form: phase</comment>
+        <translation>%1: %2</translation>
     </message>
 </context>
 </TS>

@@ -145,14 +145,17 @@ Asked read_words(int argc, char** argv) {
     return {words.isSet(demo_option), words.isSet(dark_option), words.value(library_option), words.positionalArguments(), std::nullopt};
 }
 
-/// The session's movements and schools, with the instructor's own.
-void load_forms(ui::Session& session, const std::filesystem::path& data) {
+/// The session's movements, schools and linked forms, with the instructor's own.
+void load_lists(ui::Session& session, const std::filesystem::path& data) {
     session.shipped = load_movements(data);
     const auto own = session.library->forms().all();
     session.movements = own ? with_own(session.shipped, *own) : session.shipped;
     session.shipped_schools = load_schools(data);
     const auto own_schools = session.library->forms().all(Own::school);
     session.schools = own_schools ? with_own(session.shipped_schools, *own_schools) : session.shipped_schools;
+    session.shipped_linked = bevel::load_forms(data);
+    const auto own_linked = session.library->forms().all(Own::linked);
+    session.set_linked(own_linked ? with_own(session.shipped_linked, *own_linked) : session.shipped_linked);
 }
 
 } // namespace
@@ -209,7 +212,7 @@ int main(int argc, char** argv) {
     if (asked.dark) session.settings.theme = ui::ThemeChoice::dark;
     session.catalogue = std::move(*catalogue);
     session.library = std::make_shared<Library>(std::move(*library));
-    load_forms(session, data);
+    load_lists(session, data);
     session.model_dir = find_model_dir(argv[0]);
     ui::Background background, copies, finder;
     session.background = &background;

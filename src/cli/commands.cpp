@@ -1,6 +1,7 @@
 #include "cli/commands.h"
 #include "cli/args.h"
 #include "core/files.h"
+#include "core/form/form_review.h"
 #include "core/ground/derive.h"
 #include "core/review/free.h"
 #include "core/review/points_csv.h"
@@ -69,6 +70,17 @@ struct Progress {
 
 bool is_points(const fs::path& p) {
     return p.extension() == ".csv";
+}
+
+/// A shipped form by its id, or a file's.
+Result<LinkedForm> form_called(const std::string& name, const Environment& env) {
+    if (name.ends_with(".json")) {
+        const auto text = read_text(name, 1 << 20);
+        return text ? parse_form(*text) : Result<LinkedForm>(tl::unexpected(text.error()));
+    }
+    for (auto& f : load_forms(find_data_dir(env.program)))
+        if (f.id == name) return f;
+    return fail(Code::not_found, "form '" + name + "'");
 }
 
 Result<TrackResult> find_bodies(const fs::path& clip, const std::string& model, const Environment& env) {
@@ -147,14 +159,30 @@ int wrong_use(const std::string& what) {
 }
 
 int simulate(const Words& words, const Environment& env) {
-    const auto args =
-        Args::parse(words, {"--movement", "--fault",       "--view",          "--size",  "--fps",  "--seed",     "--height-cm",
-                            "-o",         "--truth",       "--distance",      "--tilt",  "--roll", "--exposure", "--shake",
-                            "--tempo",    "--repetitions", "--camera-height", "--looks", "--from", "--to"});
+    const auto args = Args::parse(words, {"--movement",      "--form",  "--in",        "--fault", "--view",  "--size",
+                                          "--fps",           "--seed",  "--height-cm", "-o",      "--truth", "--distance",
+                                          "--tilt",          "--roll",  "--exposure",  "--shake", "--tempo", "--repetitions",
+                                          "--camera-height", "--looks", "--from",      "--to"});
     if (!args) return complain(args.error());
     if (!args->positional.empty()) return wrong_use("unexpected '" + args->positional[0] + "'");
-    const auto movement = movement_called(args->text("--movement"), env);
+    // A linked form, or one movement again and again.
+    std::optional<LinkedCourse> course;
+    if (const auto id = args->text("--form")) {
+        const auto form = form_called(*id, env);
+        if (!form) return complain(form.error());
+        auto linked = link(*form, load_movements(find_data_dir(env.program)));
+        if (!linked) return complain(linked.error());
+        course = std::move(*linked);
+    }
+    const auto movement = course ? Result<Movement>(course->whole) : movement_called(args->text("--movement"), env);
     if (!movement) return complain(movement.error());
+    std::vector<int> only;
+    for (const auto& part : args->all("--in")) {
+        const int k = std::atoi(part.c_str());
+        if (!course || k < 1 || k > static_cast<int>(course->parts.size()))
+            return wrong_use("--in must be the number of a part of the form");
+        only.push_back(k - 1);
+    }
     sim::TakeOptions o;
     o.student.score.repetitions = movement->repetitions;
     struct Number {
@@ -189,12 +217,12 @@ int simulate(const Words& words, const Environment& env) {
     for (const auto& f : args->all("--fault")) {
         const auto spec = sim::parse_fault(f);
         if (!spec) return complain(spec.error());
-        if (spec->size > 0)
+        if (spec->size > 0 && !course)
             if (auto ok = sim::shows(*movement, o.student, *spec); !ok) return complain(ok.error());
         o.student.faults.push_back(*spec);
     }
     if (const auto bad = o.phone.validate(); !bad.empty()) return wrong_use("--" + bad + " is out of range");
-    const sim::Take take(*movement, o);
+    const sim::Take take(course ? course->score() : Score(*movement, o.student.score), o, only);
     const auto truth = args->text("--truth");
     const auto out = args->text("-o");
     if (truth)
@@ -224,13 +252,32 @@ int track(const Words& words, const Environment& env) {
     return 0;
 }
 
+namespace {
+int review_form(const std::string& id, const Track& points, const ReviewOptions& options, const std::string& input,
+                const std::string& school, const std::string& out, const Environment& env) {
+    const auto form = form_called(id, env);
+    if (!form) return complain(form.error());
+    const auto made = make_form_review(points, *form, load_movements(find_data_dir(env.program)), options);
+    if (!made) return complain(made.error());
+    const auto& parts = (*made)->reference->course().parts;
+    for (const auto& p : (*made)->parts)
+        if (p.how != PartSeen::How::done || p.again || p.out_of_order)
+            std::fprintf(stderr, "part %zu (%s): %s%s%s\n", p.part + 1, parts[p.part].movement->id.c_str(),
+                         std::string(how_name(p.how)).c_str(), p.again ? ", again" : "", p.out_of_order ? ", out of order" : "");
+    if (auto ok = write_whole(out, form_review_json(**made, input, school)); !ok) return complain(ok.error());
+    return 0;
+}
+} // namespace
+
 int review(const Words& words, const Environment& env) {
-    const auto args = Args::parse(words, {"-o", "--movement", "--view", "--height-cm", "--school", "--model", "--support"},
+    const auto args = Args::parse(words, {"-o", "--movement", "--form", "--view", "--height-cm", "--school", "--model", "--support"},
                                   {"--mirrored", "--seated", "--as-named"});
     if (!args) return complain(args.error());
     const auto out = args->text("-o");
     if (args->positional.size() != 1 || !out) return wrong_use("review takes one clip or points.csv and -o review.json");
-    const auto movement = movement_called(args->text("--movement"), env);
+    const auto form_id = args->text("--form");
+    if (form_id && args->text("--movement")) return wrong_use("--movement or --form, not both");
+    const auto movement = form_id ? Result<Movement>(Movement{}) : movement_called(args->text("--movement"), env);
     if (!movement) return complain(movement.error());
     ReviewOptions o;
     if (const auto v = args->text("--view")) {
@@ -274,6 +321,7 @@ int review(const Words& words, const Environment& env) {
         points = std::move(found->track);
     }
     o.mirrored = args->flag("--mirrored");
+    if (form_id) return review_form(*form_id, *points, o, input.string(), args->text("--school").value_or(""), *out, env);
     const auto made = args->flag("--as-named") ? make_review(*points, *movement, o).map([](auto r) {
         return Competed{std::move(r), {}};
     })
@@ -299,6 +347,35 @@ int movements(const Words& words, const Environment& env) {
         std::printf("\n");
     }
     for (const auto& p : problems) std::fprintf(stderr, "%s\n", p.context.c_str());
+    return problems.empty() ? 0 : 3;
+}
+
+int forms(const Words& words, const Environment& env) {
+    if (words.size() > 1) return wrong_use("forms takes the id of one form, or nothing");
+    std::vector<Error> problems;
+    const auto data = find_data_dir(env.program);
+    const auto all = load_forms(data, &problems);
+    const auto movements = load_movements(data);
+    bool found = words.empty();
+    for (const auto& f : all) {
+        if (!words.empty() && f.id != words[0]) continue;
+        found = true;
+        const auto course = link(f, movements);
+        if (!course) return complain(course.error());
+        std::printf("%-28s %s (%s); %zu parts, %.0f s\n", f.id.c_str(), f.name.c_str(), f.kind.c_str(), course->parts.size(),
+                    course->keys.back().time);
+        if (words.empty()) continue;
+        for (std::size_t k = 0; k < course->parts.size(); ++k) {
+            const auto& p = course->parts[k];
+            std::printf("  %2zu  %-5s %s", k + 1, std::string(side_name(p.side)).c_str(),
+                        f.parts[p.entry].name.value_or(p.movement->name).c_str());
+            for (std::size_t j = 0; j < p.joins; ++j)
+                std::printf("%s%s", j == 0 ? "; joined by: " : ", ", p.movement->phases[j].name.c_str());
+            std::printf("\n");
+        }
+    }
+    for (const auto& p : problems) std::fprintf(stderr, "%s\n", p.context.c_str());
+    if (!found) return wrong_use("no form '" + words[0] + "'");
     return problems.empty() ? 0 : 3;
 }
 

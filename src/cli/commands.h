@@ -20,6 +20,7 @@ int track(const Words& words, const Environment& env);
 int review(const Words& words, const Environment& env);
 int letter(const Words& words, const Environment& env);
 int movements(const Words& words, const Environment& env);
+int forms(const Words& words, const Environment& env);
 int measures(const Words& words, const Environment& env);
 int demo(const Words& words, const Environment& env);
 int plan(const Words& words, const Environment& env);

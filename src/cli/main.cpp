@@ -12,10 +12,10 @@ namespace {
 constexpr const char* usage =
     "bevel-cli - measures and judges clips of tai chi and qigong practice\n"
     "\n"
-    "  bevel-cli simulate --movement ID [--fault NAME[.left|.right]=SIZE]... [--view V] [--size WxH] [--fps N]\n"
+    "  bevel-cli simulate --movement ID|--form ID [--in PART]... [--fault NAME[.left|.right]=SIZE]... [--view V] [--size WxH] [--fps N]\n"
     "                     [--seed N] [--height-cm H] [-o clip.mp4] [--truth truth.csv]\n"
     "  bevel-cli track CLIP -o points.csv [--model lite|full|heavy]\n"
-    "  bevel-cli review CLIP|points.csv --movement ID [--view V] [--height-cm H] [--school ID] -o review.json\n"
+    "  bevel-cli review CLIP|points.csv --movement ID|--form ID [--view V] [--height-cm H] [--school ID] -o review.json\n"
     "  bevel-cli letter review.json -o letter.pdf|letter.html\n"
     "  bevel-cli letter --library FOLDER --clip ID -o letter.pdf|letter.html|letter.txt\n"
     "  bevel-cli plan needs.json -o plan.json [--library FOLDER --person NAME...]\n"
@@ -24,6 +24,7 @@ constexpr const char* usage =
     "  bevel-cli library bundle FOLDER --person NAME [--films] -o FILE.zip\n"
     "  bevel-cli library import FOLDER CLIP|BUNDLE... [--mirrored] [--even-if-same] [--do-not-find]\n"
     "  bevel-cli movements\n"
+    "  bevel-cli forms [ID]\n"
     "  bevel-cli measures\n"
     "  bevel-cli demo --make FOLDER\n"
     "\n"
@@ -35,8 +36,8 @@ int main(int argc, char** argv) {
     ::umask(077); // clips of people are private: what is written is for its owner alone
     using namespace bevel::cli;
     const std::map<std::string, int (*)(const Words&, const Environment&)> commands{
-        {"simulate", simulate}, {"track", track}, {"review", review}, {"letter", letter},  {"movements", movements},
-        {"measures", measures}, {"demo", demo},   {"plan", plan},     {"library", library}};
+        {"simulate", simulate}, {"track", track},       {"review", review}, {"letter", letter}, {"movements", movements},
+        {"forms", forms},       {"measures", measures}, {"demo", demo},     {"plan", plan},     {"library", library}};
     const Words words(argv + 1, argv + argc);
     if (words.empty() || words[0] == "--help" || words[0] == "-h") {
         std::cout << usage;

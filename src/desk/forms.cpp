@@ -13,6 +13,7 @@ template <class T> std::shared_ptr<const T> named(const std::shared_ptr<const st
 } // namespace
 
 std::shared_ptr<const Movement> Forms::movement(const std::string& id) const {
+    if (id.starts_with(form_prefix)) return named(faces, id);
     auto m = named(movements, id);
     if (!m && id == free_id) return {std::shared_ptr<const Movement>(), &free_practice()};
     return m;
@@ -20,6 +21,15 @@ std::shared_ptr<const Movement> Forms::movement(const std::string& id) const {
 std::shared_ptr<const Movement> Forms::movement(const std::string& id, const std::string& version) const {
     const auto m = movement(id);
     return m ? std::shared_ptr<const Movement>(m, &m->as(version)) : nullptr;
+}
+std::shared_ptr<const LinkedForm> Forms::form(const std::string& id) const {
+    return id.starts_with(form_prefix) ? named(linked, id.substr(form_prefix.size())) : nullptr;
+}
+std::vector<Movement> Forms::faces_of(const std::vector<LinkedForm>& linked, const std::vector<Movement>& movements) {
+    std::vector<Movement> out;
+    for (const auto& f : linked)
+        if (auto face = face_of(f, movements)) out.push_back(std::move(*face));
+    return out;
 }
 std::shared_ptr<const School> Forms::school(const std::string& id) const {
     return named(schools, id);

@@ -1,5 +1,6 @@
 #include "desk/intake.h"
 #include "core/days.h"
+#include "core/form/form_review.h"
 #include "desk/open_review.h"
 #include "media/clip.h"
 #include "media/steady.h"
@@ -86,6 +87,11 @@ Result<Taken> take_in(Library& library, const std::filesystem::path& file, bool 
 /// What a person says a clip shows need not compete.
 Result<Competed> competed(const Forms& forms, const Clip& clip, const Track& track, const Movement& movement, ReviewOptions options,
                           const std::stop_token& stop) {
+    if (const auto form = forms.form(clip.movement)) { // its parts are held against each other
+        const auto whole = make_form_review(track, *form, *forms.movements, options);
+        if (!whole) return tl::unexpected(whole.error());
+        return Competed{(*whole)->review, {}};
+    }
     if (clip.as_named == clip.movement) {
         auto plain = make_review(track, movement, options);
         if (!plain) return tl::unexpected(plain.error());

@@ -46,9 +46,16 @@ Result<std::shared_ptr<OpenReview>> load_one(const Library& library, const Forms
     if (const auto facts = library.people().facts(clip->person)) open->language = facts->language.empty() ? language : facts->language;
     if (const auto c = library.records().condition(id)) open->condition = *c;
     const auto options = review_options(forms, *clip, open->person, open->agreements, taught, open->condition);
-    auto review = make_review(*track, *movement, options);
-    if (!review) return tl::unexpected(review.error());
-    open->review = *review;
+    if (const auto form = forms.form(clip->movement)) {
+        auto whole = make_form_review(*track, *form, *forms.movements, options);
+        if (!whole) return tl::unexpected(whole.error());
+        open->whole = *whole;
+        open->review = (*whole)->review;
+    } else {
+        auto review = make_review(*track, *movement, options);
+        if (!review) return tl::unexpected(review.error());
+        open->review = *review;
+    }
     if (clip->as_named != clip->movement)
         if (const auto which = parse_which(clip->which); which && which->movement == clip->movement) open->elsewhere = which->better;
     open->track = drawn_points(*track);
@@ -149,7 +156,7 @@ std::shared_ptr<const Review> with_seen(std::shared_ptr<const Review> review, co
 
 std::shared_ptr<const OpenReview> judged_by_bands(const OpenReview& open, const Forms& forms, const std::vector<Decision>& decisions) {
     const auto now = forms.movement(open.clip.movement, open.taught.version);
-    if (!now || open.partner) return {};
+    if (!now || open.partner || open.whole) return {};
     const auto options = review_options(forms, open.clip, open.person, open.agreements, open.taught, open.condition);
     Movement movement = *now;
     apply(movement, options.school, BandLevel::school);

@@ -1,5 +1,6 @@
 // The one way to a review of a clip of the library: for the window, a letter, the headless program, the bench.
 #pragma once
+#include "core/form/form_review.h"
 #include "core/judge/finding_key.h"
 #include "core/review/review.h"
 #include "desk/forms.h"
@@ -31,6 +32,7 @@ struct OpenReview {
     };
     std::map<FindingKey, Repeated> repeated;
     std::vector<Agreement> agreements;         // in force for this clip
+    std::shared_ptr<const FormReview> whole;   // of a linked form: its parts; `review` is its review then
     std::shared_ptr<const OpenReview> partner; // the other clip of a pair; findings of both are in `review`
     /// What a finding's times are of.
     const OpenReview& of(const Finding& f) const { return f.of_clip == 1 && partner ? *partner : *this; }

@@ -31,7 +31,7 @@ std::vector<T> overlaid(const std::vector<T>& shipped, const std::vector<OwnForm
 
 /// Statement about the table of movements, schools, templates or plans.
 std::string about(Own what, const std::string& before, const std::string& after) {
-    static constexpr std::array<const char*, 4> tables{" own_form ", " own_school ", " own_letter ", " own_plan "};
+    static constexpr std::array<const char*, 5> tables{" own_form ", " own_school ", " own_letter ", " own_plan ", " own_linked "};
     return before + tables[static_cast<std::size_t>(what)] + after;
 }
 
@@ -45,6 +45,11 @@ std::vector<Movement> with_own(const std::vector<Movement>& shipped, const std::
 std::vector<School> with_own(const std::vector<School>& shipped, const std::vector<OwnForm>& own, std::vector<Error>* problems) {
     return overlaid(
         shipped, own, [](const std::string& body) { return parse_school(body); }, problems);
+}
+
+std::vector<LinkedForm> with_own(const std::vector<LinkedForm>& shipped, const std::vector<OwnForm>& own, std::vector<Error>* problems) {
+    return overlaid(
+        shipped, own, [](const std::string& body) { return parse_form(body); }, problems);
 }
 
 Result<std::vector<OwnForm>> FormStore::all(Own what) const {

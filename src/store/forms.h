@@ -1,6 +1,6 @@
 // Movements and schools of an instructor's own: copies of shipped ones that were changed, or new ones. Kept as the text of their files.
 #pragma once
-#include "core/movement/movement.h"
+#include "core/form/form.h"
 #include "store/stores.h"
 
 namespace bevel {
@@ -10,5 +10,7 @@ namespace bevel {
 std::vector<Movement> with_own(const std::vector<Movement>& shipped, const std::vector<OwnForm>& own,
                                std::vector<Error>* problems = nullptr);
 std::vector<School> with_own(const std::vector<School>& shipped, const std::vector<OwnForm>& own, std::vector<Error>* problems = nullptr);
+std::vector<LinkedForm> with_own(const std::vector<LinkedForm>& shipped, const std::vector<OwnForm>& own,
+                                 std::vector<Error>* problems = nullptr);
 
 } // namespace bevel

@@ -31,8 +31,8 @@ struct Person {
 enum class ClipState { waiting, tracked, reviewed, failed, asked };
 std::string_view state_name(ClipState s);
 
-/// A movement, a school, a template of letters or a plan of the instructor's own, as the text of its file.
-enum class Own { movement, school, letter, plan };
+/// A movement, a school, a template of letters, a plan or a linked form of the instructor's own, as the text of its file.
+enum class Own { movement, school, letter, plan, linked };
 struct OwnForm {
     std::string id, body;
 };

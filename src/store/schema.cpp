@@ -153,6 +153,16 @@ const std::array<const char*, newest_schema> schema_steps{
     "CREATE INDEX clip_line ON clip(person, movement, filmed_on, arrived_on, pair);"
     // Files outside the library that are being written: a killed run's are removed at the next start.
     "CREATE TABLE pending(file TEXT PRIMARY KEY);",
+    // 18: linked forms of the instructor's own; one clip may tell figures of several movements
+    "CREATE TABLE own_linked(id TEXT PRIMARY KEY, body TEXT NOT NULL);"
+    "CREATE TABLE figure_18(clip INTEGER NOT NULL REFERENCES clip(id), movement TEXT NOT NULL, view TEXT NOT NULL, check_id TEXT NOT NULL, "
+    "side TEXT NOT NULL, measure TEXT NOT NULL, unit TEXT NOT NULL, value REAL NOT NULL, own REAL NOT NULL, of_clip REAL NOT NULL, "
+    "person_part REAL NOT NULL, low REAL, high REAL, matters REAL NOT NULL, judged INTEGER NOT NULL, reference INTEGER NOT NULL, version "
+    "TEXT NOT NULL DEFAULT '', PRIMARY KEY(clip, movement, check_id, side));"
+    "INSERT INTO figure_18 SELECT clip, movement, view, check_id, side, measure, unit, value, own, of_clip, person_part, low, high, matters, "
+    "judged, reference, version FROM figure;"
+    "DROP TABLE figure;"
+    "ALTER TABLE figure_18 RENAME TO figure;",
 };
 
 } // namespace bevel

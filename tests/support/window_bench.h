@@ -25,6 +25,8 @@ struct Bench {
         session.movements = with_own(session.shipped, *session.library->forms().all());
         session.shipped_schools = load_schools(test::data_dir());
         session.schools = with_own(session.shipped_schools, *session.library->forms().all(Own::school));
+        session.shipped_linked = load_forms(test::data_dir());
+        session.set_linked(with_own(session.shipped_linked, *session.library->forms().all(Own::linked)));
         session.model_dir = std::filesystem::path(BEVEL_SOURCE_DIR) / "models";
         session.background = &background;
         session.copies = &copies;

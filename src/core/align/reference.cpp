@@ -1,6 +1,7 @@
 #include "core/align/reference.h"
 #include <algorithm>
 #include <cmath>
+#include <numbers>
 
 namespace bevel {
 namespace {
@@ -80,13 +81,12 @@ std::optional<double> ReferenceModel::value(const std::string& id, std::optional
     return v[a] + share * (v[b] - v[a]);
 }
 
-Reference::Reference(const Movement& movement, double stature_m)
-    : score_(movement, one_of_each()), solver_(BodyDims::of_stature(stature_m), movement.quiet()) {
+void Reference::perform(double stature_m) {
     Track track;
     const double rate = 30;
     for (int i = 0; i <= static_cast<int>(score_.duration() * rate); ++i) {
         track.time_s.push_back(i / rate);
-        track.m.emplace_back(solver_.solve(score_.at(i / rate)).points);
+        track.m.emplace_back(pose(i / rate).points);
         track.px.emplace_back();
     }
     MotionOptions o;
@@ -96,13 +96,13 @@ Reference::Reference(const Movement& movement, double stature_m)
     o.filter = false;
     o.errors = false;
     if (auto m = make_motion(track, o)) motion_ = std::move(*m);
+}
+
+Reference::Reference(const Movement& movement, double stature_m)
+    : score_(movement, one_of_each()), solver_(BodyDims::of_stature(stature_m), movement.quiet()) {
+    perform(stature_m);
     measures_ = measure(motion_);
-    model_.movement = movement.id;
-    model_.views = movement.best_views;
-    model_.phases = phases_of(movement);
-    model_.stature = stature_m;
-    model_.hip_height = motion_.neutral.hip_height;
-    if (motion_.frames() > 0) model_.quiet = motion_.own(0);
+    describe(stature_m);
     const auto& keys = score_.keys();
     for (std::size_t i = 1; i < keys.size(); ++i) {
         if (keys[i].phase < 0) continue;
@@ -112,6 +112,53 @@ Reference::Reference(const Movement& movement, double stature_m)
     }
     for (auto& course : model_.course) course = course_of(motion_, measures_, std::move(course.borders));
     model_.symmetric = movement.symmetric();
+}
+
+Reference::Reference(Score course, double stature_m, const std::function<bool(int)>& joins)
+    : score_(std::move(course)), solver_(BodyDims::of_stature(stature_m), score_.movement().quiet()) {
+    perform(stature_m);
+    const auto& keys = score_.keys();
+    // Frames of the stretches, and how far on the way to each in its joins.
+    constexpr double rad = std::numbers::pi / 180;
+    std::vector<double> from(keys.size(), keys.front().frame.yaw), begin(keys.size(), 0), end(keys.size(), 0);
+    for (std::size_t i = 1; i < keys.size();) {
+        std::size_t k = i;
+        const bool joined = keys[i].phase >= 0 && joins(keys[i].phase);
+        while (k + 1 < keys.size() && keys[k + 1].repetition == keys[i].repetition &&
+               (keys[k + 1].phase >= 0 && joins(keys[k + 1].phase)) == joined)
+            ++k;
+        for (std::size_t s = i; s <= k; ++s) {
+            from[s] = joined ? keys[i - 1].frame.yaw : keys[s].frame.yaw;
+            begin[s] = keys[i - 1].time, end[s] = keys[k].time;
+        }
+        i = k + 1;
+    }
+    for (std::size_t i = 0; i < motion_.frames(); ++i) {
+        const auto s = score_.stretch_at(motion_.time_s[i]);
+        const double u = end[s] > begin[s] ? std::clamp((motion_.time_s[i] - begin[s]) / (end[s] - begin[s]), 0.0, 1.0) : 1;
+        const double yaw = from[s] + (keys[s].frame.yaw - from[s]) * u * u * (3 - 2 * u);
+        motion_.facing[i] = (yaw - keys.front().frame.yaw) * rad;
+    }
+    measures_ = measure(motion_);
+    describe(stature_m);
+    auto& borders = model_.course[0].borders;
+    for (std::size_t i = 1; i < keys.size(); ++i) {
+        if (keys[i].phase < 0) continue;
+        if (borders.empty()) borders.push_back(keys[i - 1].time);
+        borders.push_back(keys[i].time);
+    }
+    model_.course[0] = course_of(motion_, measures_, std::move(borders));
+    model_.course[1] = model_.course[0];
+}
+
+void Reference::describe(double stature_m) {
+    const Movement& movement = score_.movement();
+    model_.movement = movement.id;
+    model_.views = movement.best_views;
+    model_.phases = phases_of(movement);
+    model_.stature = stature_m;
+    model_.hip_height = motion_.neutral.hip_height;
+    if (motion_.frames() > 0) model_.quiet = motion_.own(0);
 }
 
 } // namespace bevel

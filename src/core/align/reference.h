@@ -4,6 +4,7 @@
 #include "core/measure/measures.h"
 #include "core/movement/score.h"
 #include "core/movement/solver.h"
+#include <functional>
 #include <span>
 
 namespace bevel {
@@ -48,11 +49,17 @@ std::vector<ReferenceModel::Phase> phases_of(const Movement& movement);
 class Reference {
 public:
     Reference(const Movement& movement, double stature_m);
+    /// Of a course that is laid out, as of a linked form, which goes once through all of its phases whoever leads; the way faced is that of
+    /// its frames, from one to the next in the course of the phases that are joins (`joins`: of a phase, its index in the score's
+    /// movement).
+    Reference(Score course, double stature_m, const std::function<bool(int)>& joins);
+    virtual ~Reference() = default;
     const ReferenceModel& model() const { return model_; }
     const Movement& movement() const { return score_.movement(); }
     const Motion& motion() const { return motion_; }
     const Measures& measures() const { return measures_; }
-    Pose pose(double t) const { return solver_.solve(score_.at(t)); }
+    Pose pose(double t) const { return placed(solver_.solve(score_.at(t)), score_.frame_at(t), solver_.dims().shoulder_width); }
+    const Score& score() const { return score_; }
     const Solver& solver() const { return solver_; }
     double rate() const { return motion_.rate; }
 
@@ -60,6 +67,8 @@ public:
     const std::vector<double>& borders(Side side) const { return model_.of(side).borders; }
 
 private:
+    void perform(double stature_m);  // the motion of the course
+    void describe(double stature_m); // what the model has of the movement
     Score score_;
     Solver solver_;
     Motion motion_;

@@ -112,4 +112,31 @@ std::vector<LinkedForm> load_forms(const std::filesystem::path& data_dir, std::v
     return out;
 }
 
+std::optional<Movement> face_of(const LinkedForm& form, std::span<const Movement> movements) {
+    std::optional<Movement> face;
+    for (const auto& p : form.parts) {
+        const auto it = std::find_if(movements.begin(), movements.end(), [&](const Movement& m) { return m.id == p.movement; });
+        if (it == movements.end()) continue;
+        const Asks asks = asks_of(*it, p.version);
+        if (!face) {
+            face = *it;
+            face->asks = asks;
+            face->checks.clear(), face->versions.clear(), face->drills.clear(), face->images.clear(), face->attention.clear();
+            face->recorded.reset();
+            face->source.reset();
+        }
+        for (const auto& part : Asks::parts()) face->asks.*part.value = std::max(face->asks.*part.value, asks.*part.value);
+        for (const auto& c : it->cautions)
+            if (std::find(face->cautions.begin(), face->cautions.end(), c) == face->cautions.end()) face->cautions.push_back(c);
+    }
+    if (!face) return face;
+    face->id = clip_id(form);
+    face->name = form.name, face->kind = form.kind, face->about = form.about, face->pinyin = form.pinyin;
+    face->own = form.own;
+    face->twin_of.clear();
+    for (const auto& c : form.cautions)
+        if (std::find(face->cautions.begin(), face->cautions.end(), c) == face->cautions.end()) face->cautions.push_back(c);
+    return face;
+}
+
 } // namespace bevel

@@ -30,6 +30,15 @@ struct LinkedForm {
     std::shared_ptr<const std::string> source;
 };
 
+/// What a clip of a form is of, in place of a movement's id: "form:ID".
+inline constexpr std::string_view form_prefix = "form:";
+inline std::string clip_id(const LinkedForm& f) {
+    return std::string(form_prefix) + f.id;
+}
+/// The form as lists of movements name it: its names, what it asks at the most, the cautions of all its parts. It has no checks, and its
+/// figure is that of its first movement; nothing where that is not there.
+std::optional<Movement> face_of(const LinkedForm& form, std::span<const Movement> movements);
+
 /// bad_value naming the place. Whether its movements are there is asked when it is linked.
 Result<LinkedForm> parse_form(const std::string& text);
 std::string form_json(const LinkedForm& form);
@@ -63,6 +72,9 @@ struct LinkedCourse {
 struct FormBands {
     std::vector<BandChange> school, student, clip;
 };
+
+/// What the phases of joins are called.
+const std::vector<std::string>& join_names();
 
 /// not_found with the name of a movement, a version or a phase that is not there; bad_value with the place of what cannot be linked.
 Result<LinkedCourse> link(const LinkedForm& form, std::span<const Movement> movements, const FormBands& bands = {});

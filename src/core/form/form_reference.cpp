@@ -1,12 +1,11 @@
 #include "core/form/form_reference.h"
 #include "core/signal/signal.h"
+#include <algorithm>
 #include <cmath>
 #include <numbers>
 
 namespace bevel {
 namespace {
-
-constexpr double rad = std::numbers::pi / 180;
 
 double wrap(double a) {
     return std::remainder(a, 2 * std::numbers::pi);
@@ -50,71 +49,49 @@ std::vector<double> facing_by_body(const Motion& m) {
     return n > 12 ? signal::low_pass(m.time_s, yaw, 0.7) : yaw;
 }
 
+namespace {
+/// Whether a phase of the whole is of a join.
+std::function<bool(int)> joins_of(const LinkedCourse& course) {
+    std::vector<bool> joins;
+    for (const auto& p : course.parts)
+        for (std::size_t k = 0; k < p.movement->phases.size(); ++k) joins.push_back(k < p.joins);
+    return [joins](int phase) { return joins.at(static_cast<std::size_t>(phase)); };
+}
+} // namespace
+
 FormReference::FormReference(const LinkedCourse& course, double stature_m)
-    : course_(course), score_(course_.score()), solver_(BodyDims::of_stature(stature_m), course_.stand) {
-    Track track;
-    const double rate = 30;
-    for (int i = 0; i <= static_cast<int>(score_.duration() * rate); ++i) {
-        track.time_s.push_back(i / rate);
-        track.m.emplace_back(pose_of(score_, solver_, i / rate).points);
-        track.px.emplace_back();
-    }
-    MotionOptions o;
-    o.view = View::three_d;
-    o.stature_m = stature_m;
-    o.filter = false;
-    o.errors = false;
-    if (auto m = make_motion(track, o)) motion_ = std::move(*m);
-    for (std::size_t i = 0; i < motion_.frames(); ++i) motion_.facing[i] = facing(motion_.time_s[i]);
-    measures_ = measure(motion_);
-    Motion by_body = motion_;
-    by_body.facing = facing_by_body(motion_);
+    : Reference(course.score(), stature_m, joins_of(course)), course_(course) {
+    Motion by_body = motion();
+    by_body.facing = facing_by_body(motion());
+    std::size_t phases = 0;
     for (std::size_t k = 0; k < course_.parts.size(); ++k) {
         const LinkedPart& part = course_.parts[k];
-        ReferenceModel model;
-        model.movement = part.movement->id;
-        model.views = part.movement->best_views;
-        model.phases = phases_of(*part.movement);
-        model.stature = stature_m;
-        model.hip_height = motion_.neutral.hip_height;
-        if (motion_.frames() > 0) model.quiet = motion_.own(0);
-        std::vector<double> borders;
-        for (std::size_t i = 1; i < course_.keys.size(); ++i) {
-            if (course_.keys[i].repetition != static_cast<int>(k)) continue;
-            if (borders.empty()) borders.push_back(course_.keys[i - 1].time);
-            borders.push_back(course_.keys[i].time);
-        }
+        ReferenceModel one;
+        one.movement = part.movement->id;
+        one.views = part.movement->best_views;
+        one.phases = phases_of(*part.movement);
+        one.stature = stature_m;
+        one.hip_height = model().hip_height;
+        one.quiet = model().quiet;
+        const auto& all = model().course[0].borders;
+        const auto from = all.begin() + static_cast<std::ptrdiff_t>(phases);
+        std::vector<double> borders(from, from + static_cast<std::ptrdiff_t>(part.movement->phases.size()) + 1);
+        first_phase_.push_back(phases);
+        phases += part.movement->phases.size();
         // Whichever side is asked for, it is the one that leads here.
-        ReferenceModel plain = model;
+        ReferenceModel plain = one;
         plain.course[0] = plain.course[1] = course_of(by_body, {}, borders);
         by_body_.push_back(std::move(plain));
-        model.course[0] = course_of(motion_, measures_, std::move(borders));
-        model.course[1] = model.course[0];
-        models_.push_back(std::move(model));
+        one.course[0] = course_of(motion(), measures(), std::move(borders));
+        one.course[1] = one.course[0];
+        models_.push_back(std::move(one));
     }
 }
 
 double FormReference::facing(double t) const {
-    const auto& keys = score_.keys();
-    const double start = keys.front().frame.yaw;
-    const auto& key = keys[score_.stretch_at(t)];
-    double yaw = key.frame.yaw;
-    // While the feet find their new places, on the way from the old frame.
-    const auto k = static_cast<std::size_t>(std::max(0, key.repetition));
-    if (key.repetition > 0 && course_.parts[k].joins > 0) {
-        const double before = course_.parts[k - 1].frame.yaw;
-        double from = 0, to = 0;
-        std::size_t phase = 0;
-        for (std::size_t i = 1; i < keys.size(); ++i) {
-            if (keys[i].repetition != key.repetition) continue;
-            if (phase == 0) from = keys[i - 1].time;
-            if (phase < course_.parts[k].joins) to = keys[i].time;
-            ++phase;
-        }
-        const double u = to > from ? std::clamp((t - from) / (to - from), 0.0, 1.0) : 1;
-        yaw = before + (yaw - before) * u * u * (3 - 2 * u);
-    }
-    return (yaw - start) * rad;
+    const auto& at = motion().time_s;
+    const auto it = std::lower_bound(at.begin(), at.end(), t);
+    return motion().facing[static_cast<std::size_t>(std::min(it, at.end() - 1) - at.begin())];
 }
 
 bool FormReference::turns() const {

@@ -11,32 +11,27 @@ Pose pose_of(const Score& score, const Solver& solver, double t);
 /// The way a body points on each frame, rad: hips, shoulders and feet together, slower than half a second. Points in metres.
 std::vector<double> facing_by_body(const Motion& motion);
 
-class FormReference {
+class FormReference : public Reference {
 public:
     FormReference(const LinkedCourse& course, double stature_m);
     const LinkedCourse& course() const { return course_; }
-    const Score& score() const { return score_; }
-    const Solver& solver() const { return solver_; }
-    const Motion& motion() const { return motion_; }
-    const Measures& measures() const { return measures_; }
     /// Of each part, in the order of the course; its phases are the join's and its own. The way faced is that of the part's frame.
     const std::vector<ReferenceModel>& models() const { return models_; }
     /// The same without measures, facing as the body points: what a clip is aligned with, whose own frames nobody knows yet.
     const std::vector<ReferenceModel>& models_by_body() const { return by_body_; }
-    /// The way faced at a time of the whole, rad to own left from the start; from one frame to the next in the course of the join.
+    /// The way faced at a time of the whole, rad to own left from the start.
     double facing(double t) const;
     /// Whether it turns at all.
     bool turns() const;
     /// Times of the whole at which a part begins and ends.
     std::pair<double, double> span(std::size_t part) const;
+    /// Number of the first phase of a part among those of the whole.
+    std::size_t first_phase(std::size_t part) const { return first_phase_.at(part); }
 
 private:
     LinkedCourse course_;
-    Score score_;
-    Solver solver_;
-    Motion motion_;
-    Measures measures_;
     std::vector<ReferenceModel> models_, by_body_;
+    std::vector<std::size_t> first_phase_;
 };
 
 } // namespace bevel

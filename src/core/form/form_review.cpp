@@ -2,10 +2,16 @@
 #include "core/align/align.h"
 #include "core/signal/signal.h"
 #include <algorithm>
+#include <atomic>
 #include <cmath>
+#include <future>
+#include <iterator>
 #include <map>
 #include <nlohmann/json.hpp>
 #include <numbers>
+#include <set>
+#include <thread>
+#include <tuple>
 
 namespace bevel {
 namespace {
@@ -58,23 +64,26 @@ std::vector<bool> in_order(const std::vector<std::size_t>& done) {
 
 class Reviewer {
 public:
-    Reviewer(FormReview& out, const ReviewOptions& options) : out_(out), options_(options) {}
+    Reviewer(FormReview& out, Review& review, const ReviewOptions& options) : out_(out), review_(review), options_(options) {}
 
     Result<bool> run() {
         // Nobody knows yet which part it is, and so not the way that is to be faced: both are held against each other as the body points.
-        const bool room = !out_.motion.from_pictures();
+        Motion& motion = review_.motion;
+        const bool room = !motion.from_pictures();
         const auto& models = room ? out_.reference->models_by_body() : out_.reference->models();
         Form form;
         form.linked = true;
         for (std::size_t k = 0; k < models.size(); ++k)
             form.entries.push_back({&models[k], out_.reference->course().parts[k].side, out_.reference->course().parts[k].joins});
-        const std::vector<double> facing = out_.motion.facing;
-        if (room) out_.motion.facing = facing_by_body(out_.motion);
-        auto found = align(out_.motion, out_.measures, form);
-        out_.motion.facing = facing;
+        const std::vector<double> facing = motion.facing;
+        if (room) motion.facing = facing_by_body(motion);
+        auto found = align(motion, review_.measures, form);
+        motion.facing = facing;
         if (!found) return tl::unexpected(found.error());
-        out_.left_out = found->left_out;
+        review_.alignment.left_out = found->left_out;
         for (auto& r : found->repetitions) {
+            // What was put between two moments at which somebody is seen is nothing that was seen.
+            if (unseen(motion, r.start_s, r.end_s) > 0.5 * (r.end_s - r.start_s)) continue;
             PartSeen p;
             p.part = r.entry;
             // Whole but for the join, which nobody need do where something else came before.
@@ -82,17 +91,19 @@ public:
             p.other_join = r.cut && part.joins > 0 && !r.phases.empty() && r.phases.front().index == part.joins &&
                            r.phases.back().index + 1 == part.movement->phases.size();
             p.how = r.cut && !p.other_join ? How::cut : How::done;
+            p.turned = turned(r.entry);
             p.from_s = r.start_s, p.to_s = r.end_s;
-            // What was put between two moments at which somebody is seen is nothing that was seen.
-            if (unseen(out_.motion, p.from_s, p.to_s) > 0.5 * (p.to_s - p.from_s)) continue;
-            p.repetition = std::move(r);
             if (p.how == How::done && !p.other_join) p.pace = (p.to_s - p.from_s) / part.duration_s();
+            p.repetition = own_.size();
+            own_.push_back(std::move(r));
             out_.parts.push_back(std::move(p));
         }
+        if (own_.empty()) return fail(Code::cannot_judge, "no_repetition");
         if (room && out_.reference->turns()) face_parts();
         order();
         lacking();
-        for (auto& p : out_.parts) judge_part(p);
+        judge_parts();
+        put_together();
         remarks();
         drift();
         return true;
@@ -102,7 +113,7 @@ private:
     /// The way the student faces in each part: that of the part, turned by what the feet and the hips are turned against the reference's
     /// throughout. What is worked out along it is worked out anew.
     void face_parts() {
-        Motion& m = out_.motion;
+        Motion& m = review_.motion;
         const Motion& r = out_.reference->motion();
         auto plan = [](const Body3& b, Point to, Point from) {
             const Vec3 d = b[to] - b[from];
@@ -114,10 +125,10 @@ private:
             const auto& p = out_.parts[k];
             std::vector<double> apart;
             const std::size_t joins = out_.reference->course().parts[p.part].joins;
-            for (std::size_t j = 0; j < p.repetition.student_s.size(); ++j) {
-                const double at = p.repetition.reference_s[j];
+            for (std::size_t j = 0; j < own_[*p.repetition].student_s.size(); ++j) {
+                const double at = own_[*p.repetition].reference_s[j];
                 if (at < out_.reference->models()[p.part].course[0].borders[joins]) continue;
-                const auto a = frame_at(m, p.repetition.student_s[j]), b = frame_at(r, at);
+                const auto a = frame_at(m, own_[*p.repetition].student_s[j]), b = frame_at(r, at);
                 if (!m.valid[a]) continue;
                 for (const auto& [to, from] : {std::pair{left_toe, left_heel},
                                                {right_toe, right_heel},
@@ -141,12 +152,12 @@ private:
             while (k + 1 < out_.parts.size() && m.time_s[i] >= out_.parts[k + 1].from_s) ++k;
             const auto& p = out_.parts[k];
             const double t = std::clamp(m.time_s[i], p.from_s, p.to_s);
-            m.facing[i] = out_.reference->facing(p.repetition.to_reference(t)) + off[k];
+            m.facing[i] = out_.reference->facing(own_[*p.repetition].to_reference(t)) + off[k];
         }
         m.facing_sigma = std::hypot(m.facing_sigma, 2 * std::numbers::pi / 180);
         MeasureOptions options;
         options.sex = options_.sex;
-        out_.measures = measure(m, options);
+        review_.measures = measure(m, options);
     }
     static std::size_t frame_at(const Motion& m, double t) {
         const auto i = static_cast<std::size_t>(std::lower_bound(m.time_s.begin(), m.time_s.end(), t) - m.time_s.begin());
@@ -173,17 +184,19 @@ private:
         std::vector<PartSeen> all;
         const double pace = usual_pace();
         std::size_t next = 0; // part that would come
-        const double begin = out_.motion.time_s.front(), end = out_.motion.time_s.back();
-        auto lack = [&](std::size_t from, std::size_t to, double from_s, double to_s, bool first, bool last) {
+        const double begin = review_.motion.time_s.front(), end = review_.motion.time_s.back();
+        // `around`: with the parts before and after it, which may have been stretched over what nobody saw.
+        auto lack = [&](std::size_t from, std::size_t to, double from_s, double to_s, std::pair<double, double> around, bool first,
+                        bool last) {
             double asked = 0;
             std::vector<std::size_t> gone;
             for (std::size_t k = from; k < to; ++k)
                 if (!there[k]) gone.push_back(k), asked += pace * parts[k].duration_s();
             if (gone.empty()) return;
-            const double time = std::max(0.0, to_s - from_s), hidden = unseen(out_.motion, from_s, to_s);
+            const double time = std::max(0.0, to_s - from_s), hidden = unseen(review_.motion, around.first, around.second);
             How how = How::missing;
             // Somebody who moves as the clip begins or ends did something before or after it.
-            const bool cut = (first && moves_at(out_.motion, begin, begin + 0.6)) || (last && moves_at(out_.motion, end - 0.6, end));
+            const bool cut = (first && moves_at(review_.motion, begin, begin + 0.6)) || (last && moves_at(review_.motion, end - 0.6, end));
             if (cut || hidden > 0.25 * asked)
                 how = How::not_seen;
             else if (time - hidden > 0.5 * asked && !quiet(from_s, to_s))
@@ -191,23 +204,24 @@ private:
             for (const auto k : gone) {
                 PartSeen p;
                 p.part = k;
-                p.how = how;
+                p.how = turned(k) ? How::not_seen : how;
+                p.turned = turned(k);
                 p.from_s = from_s, p.to_s = std::max(from_s, to_s);
                 all.push_back(std::move(p));
             }
         };
-        double at = begin;
+        double at = begin, before = begin;
         bool first = true;
         for (auto& p : out_.parts) {
             if (!p.again && !p.out_of_order) {
-                lack(next, p.part, at, p.from_s, first, false);
+                lack(next, p.part, at, p.from_s, {before, p.to_s}, first, false);
                 next = p.part + 1;
                 first = false;
             }
-            at = p.to_s;
+            at = p.to_s, before = p.from_s;
             all.push_back(std::move(p));
         }
-        lack(next, parts.size(), at, end, first, true);
+        lack(next, parts.size(), at, end, {before, end}, first, true);
         out_.parts = std::move(all);
     }
 
@@ -223,21 +237,90 @@ private:
     /// Whether hardly anything moves for most of a stretch.
     bool quiet(double from, double to) const {
         int still = 0, n = 0;
-        for (double t = from; t + 1 <= to; t += 0.5, ++n) still += moves_at(out_.motion, t, t + 1) ? 0 : 1;
+        for (double t = from; t + 1 <= to; t += 0.5, ++n) still += moves_at(review_.motion, t, t + 1) ? 0 : 1;
         return n == 0 || 2 * still > n;
     }
 
-    void judge_part(PartSeen& p) {
-        if (p.how != How::done && p.how != How::cut) return;
+    /// Each by itself, on both hands.
+    void judge_parts() {
+        std::vector<std::vector<Finding>> found(out_.parts.size());
+        std::atomic<std::size_t> next{0};
+        const auto work = [&] {
+            for (std::size_t k = next++; k < out_.parts.size(); k = next++) found[k] = judged(out_.parts[k]);
+        };
+        std::jthread other(work);
+        work();
+        other.join();
+        for (auto& of : found)
+            review_.findings.insert(review_.findings.end(), std::move_iterator(of.begin()), std::move_iterator(of.end()));
+    }
+
+    /// One camera is told from where it stands for most of the clip: what faces elsewhere is seen from another side than the clip's.
+    bool turned(std::size_t part) const {
+        constexpr double most_deg = 20;
+        const auto& parts = out_.reference->course().parts;
+        return review_.motion.from_pictures() && std::abs(parts[part].frame.yaw - parts.front().frame.yaw) > most_deg;
+    }
+
+    std::vector<Finding> judged(PartSeen& p) const {
+        if ((p.how != How::done && p.how != How::cut) || p.turned) return {};
         const Movement& movement = *out_.reference->course().parts[p.part].movement;
-        const Alignment alone{{p.repetition}, {}};
+        const Alignment alone{{own_[*p.repetition]}, {}};
         auto states = options_.states;
         const auto any = [&](auto of) { return std::any_of(movement.phases.begin(), movement.phases.end(), of); };
         if (any([](const Phase& x) { return x.posture.seat > 0.5; })) states.push_back({true, p.from_s, p.to_s});
         if (any([](const Phase& x) { return x.posture.left_hand.support > 0.5 || x.posture.right_hand.support > 0.5; }))
             states.push_back({false, p.from_s, p.to_s});
-        const auto summaries = summarise(out_.motion, out_.measures, alone, movement, out_.reference->models()[p.part], states);
-        p.findings = judge(summaries, alone, movement);
+        p.summaries = summarise(review_.motion, review_.measures, alone, movement, out_.reference->models()[p.part], states);
+        const std::string number = std::to_string(p.part + 1), before = number + ".";
+        auto out = judge(p.summaries, alone, movement);
+        for (auto& f : out) {
+            f.part = number;
+            f.phase = f.phase.empty() ? f.phase : before + f.phase;
+            for (auto& x : f.phases) x.phase = before + x.phase, renumber(x.repetitions, *p.repetition);
+            if (!f.sure_phase.empty()) f.sure_phase = before + f.sure_phase;
+            renumber(f.repetitions, *p.repetition);
+            for (auto& o : f.outcomes) o.repetition = static_cast<int>(*p.repetition);
+        }
+        return out;
+    }
+
+    static void renumber(std::vector<int>& repetitions, std::size_t to) {
+        for (int& r : repetitions) r = static_cast<int>(to);
+    }
+
+    /// Repetitions and checks of the parts as those of the whole.
+    void put_together() {
+        const auto& course = out_.reference->course();
+        for (auto& r : own_) {
+            const std::size_t first = out_.reference->first_phase(r.entry);
+            for (auto& p : r.phases) p.index += first, p.id = course.whole.phases[p.index].id;
+            for (auto& s : r.stops) s.phase += first;
+            review_.alignment.repetitions.push_back(r);
+        }
+        for (std::size_t k = 0; k < course.parts.size(); ++k)
+            for (Check c : course.parts[k].movement->checks) {
+                c.part = std::to_string(k + 1);
+                if (c.phases.empty())
+                    for (const auto& p : course.parts[k].movement->phases) c.phases.push_back(p.id);
+                for (auto& id : c.phases) id = c.part + "." + id;
+                for (auto& e : c.events)
+                    for (auto& id : e.phases) id = c.part + "." + id;
+                review_.movement.checks.push_back(std::move(c));
+            }
+        // Safety first, then from the ground up; what is outside before what is not, in order of time.
+        const auto rank = [](const Finding& f) {
+            const bool outside = f.verdict == Verdict::outside;
+            return std::tuple(!(outside && f.severity == Severity::safety), f.family, !outside, f.verdict, f.rule, f.check);
+        };
+        std::stable_sort(review_.findings.begin(), review_.findings.end(),
+                         [&](const Finding& a, const Finding& b) { return rank(a) < rank(b); });
+        for (auto& p : out_.parts)
+            for (std::size_t k = 0; k < review_.findings.size() && p.repetition; ++k)
+                if (of_repetition(review_.findings[k]) == *p.repetition) p.findings.push_back(k);
+    }
+    static std::size_t of_repetition(const Finding& f) {
+        return f.outcomes.empty() ? static_cast<std::size_t>(-1) : static_cast<std::size_t>(f.outcomes.front().repetition);
     }
 
     void remarks() {
@@ -248,33 +331,26 @@ private:
             auto operator<=>(const Key&) const = default;
         };
         std::map<Key, FormRemark> all;
-        std::map<Key, std::vector<std::size_t>> parts;
-        std::map<std::pair<std::string, std::string>, std::vector<std::size_t>> told;
-        auto count = [](std::vector<std::size_t>& in, std::size_t part) {
-            if (in.empty() || in.back() != part) in.push_back(part);
-        };
-        for (std::size_t i = 0; i < out_.parts.size(); ++i)
-            for (std::size_t k = 0; k < out_.parts[i].findings.size(); ++k) {
-                const Finding& f = out_.parts[i].findings[k];
-                if (f.verdict == Verdict::cannot_tell) continue;
-                count(told[{f.rule, f.measure}], i);
-                if (f.verdict != Verdict::outside) continue;
-                const Key key{f.rule, f.measure, f.direction, f.severity};
-                all[key].findings.emplace_back(i, k);
-                count(parts[key], i);
-            }
+        std::map<Key, std::set<std::string>> parts;
+        std::map<std::pair<std::string, std::string>, std::set<std::string>> told;
+        for (std::size_t k = 0; k < review_.findings.size(); ++k) {
+            const Finding& f = review_.findings[k];
+            if (f.verdict == Verdict::cannot_tell) continue;
+            told[{f.rule, f.measure}].insert(f.part);
+            if (f.verdict != Verdict::outside) continue;
+            const Key key{f.rule, f.measure, f.direction, f.severity};
+            all[key].findings.push_back(k);
+            parts[key].insert(f.part);
+        }
         for (auto& [key, r] : all) {
             r.parts = static_cast<int>(parts[key].size());
             r.told = static_cast<int>(told[{key.rule, key.measure}].size());
-            auto far = [&](const std::pair<std::size_t, std::size_t>& x) {
-                const Finding& f = out_.parts[x.first].findings[x.second];
-                return std::abs(f.excess()) / f.scale();
-            };
-            std::stable_sort(r.findings.begin(), r.findings.end(), [&](const auto& a, const auto& b) { return far(a) > far(b); });
+            auto far = [&](std::size_t k) { return std::abs(review_.findings[k].excess()) / review_.findings[k].scale(); };
+            std::stable_sort(r.findings.begin(), r.findings.end(), [&](std::size_t a, std::size_t b) { return far(a) > far(b); });
             out_.remarks.push_back(std::move(r));
         }
         std::stable_sort(out_.remarks.begin(), out_.remarks.end(), [&](const FormRemark& a, const FormRemark& b) {
-            const Finding &x = out_.leading(a), &y = out_.leading(b);
+            const Finding &x = review_.findings[a.findings.front()], &y = review_.findings[b.findings.front()];
             const bool sx = x.severity == Severity::safety, sy = y.severity == Severity::safety;
             if (sx != sy) return sx;
             if (x.family != y.family) return x.family < y.family;
@@ -283,7 +359,7 @@ private:
     }
 
     void drift() {
-        if (out_.motion.from_pictures() || out_.parts.empty()) return;
+        if (review_.motion.from_pictures() || out_.parts.empty()) return;
         const auto last = std::find_if(out_.parts.rbegin(), out_.parts.rend(), [](const PartSeen& p) { return p.how == How::done; });
         const auto first = std::find_if(out_.parts.begin(), out_.parts.end(), [](const PartSeen& p) { return p.how == How::done; });
         if (last == out_.parts.rend() || first->part != 0 || last->part + 1 != out_.reference->models().size()) return;
@@ -297,13 +373,15 @@ private:
             return d;
         };
         const Motion& r = out_.reference->motion();
-        const Vec3 own = way(out_.motion, first->from_s, last->to_s),
+        const Vec3 own = way(review_.motion, first->from_s, last->to_s),
                    asked = way(r, out_.reference->span(first->part).first, out_.reference->span(last->part).second);
         out_.drift_m = (own - asked).norm();
     }
 
     FormReview& out_;
+    Review& review_;
     const ReviewOptions& options_;
+    std::vector<Repetition> own_; // of the parts, by their own phases
 };
 
 } // namespace
@@ -317,17 +395,35 @@ Result<std::shared_ptr<const FormReview>> make_form_review(const Track& track, c
                                                            const ReviewOptions& options) {
     auto course = link(form, movements, {options.school, options.adaptations, options.clip});
     if (!course) return tl::unexpected(course.error());
-    auto out = std::make_shared<FormReview>();
-    out->form = form;
     auto motion = make_motion(seen_by(track, options), motion_options(options));
     if (!motion) return tl::unexpected(motion.error());
-    out->motion = std::move(*motion);
+    auto out = std::make_shared<FormReview>();
+    auto review = std::make_shared<Review>();
+    out->form = form;
+    review->motion = std::move(*motion);
     MeasureOptions measure_options;
     measure_options.sex = options.sex;
-    out->measures = measure(out->motion, measure_options);
-    out->reference = std::make_shared<const FormReference>(*course, out->motion.stature);
-    if (auto ok = Reviewer(*out, options).run(); !ok) return tl::unexpected(ok.error());
+    auto reference = std::async(std::launch::async, [&] { return std::make_shared<const FormReference>(*course, review->motion.stature); });
+    review->measures = measure(review->motion, measure_options);
+    out->reference = reference.get();
+    review->reference = out->reference;
+    review->movement = course->whole;
+    review->movement.id = clip_id(form);
+    if (auto ok = Reviewer(*out, *review, options).run(); !ok) return tl::unexpected(ok.error());
+    out->review = std::move(review);
     return std::shared_ptr<const FormReview>(std::move(out));
+}
+
+std::vector<KeptFigure> figures_of(const FormReview& review) {
+    std::vector<KeptFigure> out;
+    std::set<std::tuple<std::string, std::string, std::string>> there;
+    for (const auto& p : review.parts) {
+        if (p.how != How::done || p.other_join || p.again) continue;
+        const Movement& movement = *review.reference->course().parts[p.part].movement;
+        for (auto& f : figures_of(p.summaries, movement, review.review->motion.view))
+            if (there.insert({f.movement, f.check, f.side}).second) out.push_back(std::move(f));
+    }
+    return out;
 }
 
 std::string form_review_json(const FormReview& r, const std::string& clip, const std::string& school) {
@@ -346,14 +442,16 @@ std::string form_review_json(const FormReview& r, const std::string& clip, const
         if (p.again) one["again"] = true;
         if (p.out_of_order) one["out_of_order"] = true;
         if (p.other_join) one["other_join"] = true;
+        if (p.turned) one["turned"] = true;
         if (p.pace > 0) one["pace"] = p.pace;
-        if (p.how == How::done || p.how == How::cut) {
-            one["cost"] = p.repetition.cost;
+        if (p.repetition) {
+            const Repetition& rep = r.review->alignment.repetitions[*p.repetition];
+            one["cost"] = rep.cost;
             json phases = json::array();
-            for (const auto& x : p.repetition.phases) phases.push_back({{"id", x.id}, {"start_s", x.start_s}, {"end_s", x.end_s}});
+            for (const auto& x : rep.phases) phases.push_back({{"id", x.id}, {"start_s", x.start_s}, {"end_s", x.end_s}});
             one["phases"] = phases;
             json findings = json::array();
-            for (const auto& f : p.findings) findings.push_back(finding_json(f));
+            for (const auto k : p.findings) findings.push_back(finding_json(r.review->findings[k]));
             one["findings"] = findings;
         }
         parts.push_back(std::move(one));
@@ -361,7 +459,7 @@ std::string form_review_json(const FormReview& r, const std::string& clip, const
     json remarks = json::array();
     for (const auto& m : r.remarks) {
         json in = json::array();
-        for (const auto& [i, k] : m.findings) in.push_back({{"place", i}, {"finding", k}});
+        for (const auto k : m.findings) in.push_back({{"part", r.review->findings[k].part}, {"check", r.review->findings[k].key()}});
         const Finding& f = r.leading(m);
         remarks.push_back({{"rule", f.rule},
                            {"measure", f.measure},
@@ -372,7 +470,7 @@ std::string form_review_json(const FormReview& r, const std::string& clip, const
                            {"cue", f.cue},
                            {"findings", in}});
     }
-    json out{{"clip", clip}, {"form", r.form.id}, {"view", view_name(r.motion.view)}, {"parts", parts}, {"remarks", remarks}};
+    json out{{"clip", clip}, {"form", r.form.id}, {"view", view_name(r.review->motion.view)}, {"parts", parts}, {"remarks", remarks}};
     if (r.drift_m) out["drift_m"] = *r.drift_m;
     if (!school.empty()) out["school"] = school;
     return out.dump(1, ' ', false, json::error_handler_t::replace) + "\n";

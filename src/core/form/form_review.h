@@ -3,6 +3,7 @@
 #include "core/form/form_reference.h"
 #include "core/judge/judge.h"
 #include "core/review/review.h"
+#include "core/review/trend.h"
 
 namespace bevel {
 
@@ -20,28 +21,30 @@ struct PartSeen {
     double from_s = 0, to_s = 0; // where it is done, else between what comes before and after it
     /// Done before in this clip, or after what comes later in the form.
     bool again = false, out_of_order = false;
-    bool other_join = false;       // done whole, but from elsewhere than the form has it: the join is not judged
-    Repetition repetition;         // of done and cut; its phases are those of the part's movement
-    std::vector<Finding> findings; // of it alone; repetitions count from 0
-    double pace = 0;               // its time over the reference's; 0 where it is not seen whole
+    bool turned = false;                   // faces elsewhere than one camera can tell: not judged, and never missing
+    bool other_join = false;               // done whole, but from elsewhere than the form has it: the join is not judged
+    std::optional<std::size_t> repetition; // of the review's alignment; of done and cut
+    std::vector<std::size_t> findings;     // of the review, that are of this part alone
+    Summaries summaries;                   // of it, as its own movement's checks see it
+    double pace = 0;                       // its time over the reference's; 0 where it is not seen whole
 };
 std::string_view how_name(PartSeen::How h);
 
 /// Findings of one rule, measure, direction and severity over all parts.
 struct FormRemark {
-    std::vector<std::pair<std::size_t, std::size_t>> findings; // part of the review, finding of it; the farthest outside first
-    int parts = 0, told = 0;                                   // parts that are outside; parts in which it could be told
+    std::vector<std::size_t> findings; // of the review; the farthest outside first
+    int parts = 0, told = 0;           // parts that are outside; parts in which it could be told
 };
 
 struct FormReview {
     LinkedForm form;
     std::shared_ptr<const FormReference> reference;
-    Motion motion;
-    Measures measures;
+    /// The whole clip as one review: the movement is the course (phases "PART.PHASE"), each part that is done is a repetition, in order of
+    /// time, and the findings are of one part each (Finding::part). Bands are not judged anew from its summaries: there are none.
+    std::shared_ptr<const Review> review;
     std::vector<PartSeen> parts;     // done, cut and unlike in order of time, with what is lacking where it would be
-    std::vector<NotJudged> left_out; // stretches like none of its parts
     std::vector<FormRemark> remarks; // faults: safety first, then from the ground up, then by the number of parts
-    const Finding& leading(const FormRemark& r) const { return parts[r.findings.front().first].findings[r.findings.front().second]; }
+    const Finding& leading(const FormRemark& r) const { return review->findings[r.findings.front()]; }
     /// Where the body ends against where the reference does, over the floor, m; nothing where the floor is not seen or the end is not.
     std::optional<double> drift_m;
 };
@@ -50,6 +53,10 @@ struct FormReview {
 /// what is right for the person and the clip; competing movements are not asked.
 Result<std::shared_ptr<const FormReview>> make_form_review(const Track& track, const LinkedForm& form, std::span<const Movement> movements,
                                                            const ReviewOptions& options);
+
+/// Figures of the parts that were done whole, each as one of its own movement, so that they join what other clips of it told; of a movement
+/// that comes more than once, as it was done first.
+std::vector<KeptFigure> figures_of(const FormReview& review);
 
 /// form_review.json as docs/cli.md lays it down.
 std::string form_review_json(const FormReview& review, const std::string& clip, const std::string& school = {});

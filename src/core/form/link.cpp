@@ -379,6 +379,7 @@ private:
         keys.push_back({t += approach_s, whole.home, -1, -1, Side::left, Ease::flow, first});
         for (std::size_t k = 0; k < out_.parts.size(); ++k) {
             const LinkedPart& part = out_.parts[k];
+            whole.part_names.push_back(form_.parts[part.entry].name.value_or(part.movement->name));
             for (const Phase& p : part.movement->phases) {
                 Phase one = p;
                 one.id = std::to_string(k + 1) + "." + p.id;
@@ -415,6 +416,12 @@ private:
 };
 
 } // namespace
+
+const std::vector<std::string>& join_names() {
+    static const std::vector<std::string> all{"Weight off the foot", "Turn the foot",  "Weight over",
+                                              "Lift the foot",       "Place the foot", "Settle into it"};
+    return all;
+}
 
 Result<LinkedCourse> link(const LinkedForm& form, std::span<const Movement> movements, const FormBands& bands) {
     return Linker(form, movements, bands).run();

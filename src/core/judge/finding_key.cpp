@@ -21,7 +21,7 @@ std::string side_of(const std::optional<Side>& side) {
 } // namespace
 
 FindingKey FindingKey::of(const Finding& f) {
-    return {{}, f.check, f.side, f.direction};
+    return {f.part, f.check, f.side, f.direction};
 }
 
 FindingKey FindingKey::read(std::string_view text) {
@@ -55,7 +55,7 @@ std::string FindingKey::text() const {
 }
 
 bool FindingKey::means(const Finding& f) const {
-    return check == f.check && side == f.side && (direction == Direction::none || direction == f.direction);
+    return part == f.part && check == f.check && side == f.side && (direction == Direction::none || direction == f.direction);
 }
 
 FindingKey FindingKey::either() const {

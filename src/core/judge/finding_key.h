@@ -7,7 +7,7 @@
 namespace bevel {
 
 struct FindingKey {
-    std::string part;  // of a form: the entry it rests on; empty for a movement by itself
+    std::string part;  // of a linked form: Finding::part; empty for a movement by itself
     std::string check; // its id; for something that the instructor saw "seen:N"
     std::optional<Side> side;
     Direction direction = Direction::none; // end of the band it is beyond; none: either, or what is praised

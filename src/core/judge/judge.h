@@ -40,6 +40,7 @@ struct PhaseFinding {
 
 struct Finding {
     std::string check, rule, measure, unit, phase; // phase: id of the one where it shows most
+    std::string part;                              // of a linked form: number of the part it is of, from 1; else empty
     std::optional<Side> side;
     Direction direction = Direction::none; // which end of the band it is beyond
     Family family = Family::feet;

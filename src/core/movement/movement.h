@@ -127,11 +127,12 @@ struct Movement {
     std::optional<Tool> tool;
     std::optional<Recorded> recorded;
     std::vector<View> best_views;
-    std::string feature;          // measure id whose rise and fall drives the repetitions
-    std::string twin_of;          // id of a movement in whose place this one stands in a session: unasked, one of the two is enough
-    int repetitions = 2;          // a side
-    Posture home;                 // where each repetition starts and ends
-    std::optional<Posture> stand; // stood in quietly before it, where that is not home with long knees: of a part of a linked form
+    std::string feature;                 // measure id whose rise and fall drives the repetitions
+    std::vector<std::string> part_names; // of a linked form's whole course: by part; the phases are "PART.PHASE" then, from 1
+    std::string twin_of;                 // id of a movement in whose place this one stands in a session: unasked, one of the two is enough
+    int repetitions = 2;                 // a side
+    Posture home;                        // where each repetition starts and ends
+    std::optional<Posture> stand;        // stood in quietly before it, where that is not home with long knees: of a part of a linked form
     std::vector<Phase> phases;
     std::vector<Check> checks;
     std::vector<std::string> needs;    // what its rules may ask for: "driver:feet|waist|arms", "tool", "seat", "heel_first", "toe_first"

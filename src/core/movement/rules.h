@@ -93,6 +93,7 @@ struct Check {
     std::string film;                  // what to film where it cannot be told
     std::vector<BandStep> stack;       // where the band comes from, lowest level first
     std::vector<std::string> off_with; // states with which it cannot be told: "support", "seat"
+    std::string part{};                // of a linked form: number of the part it is of (Finding::part); else empty
 };
 
 struct RuleCheck {

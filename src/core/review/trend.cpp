@@ -39,23 +39,27 @@ double beyond(double v, const KeptFigure& f) {
 } // namespace
 
 std::vector<KeptFigure> figures_of(const Review& r) {
-    std::vector<KeptFigure> out;
     // Of another movement; or of practice that is another thing each time, whose figures make no line.
-    if (!r.held_back.empty() || r.movement.id == free_id) return out;
-    for (const auto& v : r.summaries.values) {
+    if (!r.held_back.empty() || r.movement.id == free_id) return {};
+    return figures_of(r.summaries, r.movement, r.motion.view);
+}
+
+std::vector<KeptFigure> figures_of(const Summaries& summaries, const Movement& movement, View view) {
+    std::vector<KeptFigure> out;
+    for (const auto& v : summaries.values) {
         std::vector<const RepetitionValue*> told;
         for (const auto& x : v.repetitions)
             if (x.absent == Absent::none && x.whole == Absent::none && std::isfinite(x.value)) told.push_back(&x);
-        if (told.empty() || v.check >= r.movement.checks.size()) continue;
-        const Check& c = r.movement.checks[v.check];
+        if (told.empty() || v.check >= movement.checks.size()) continue;
+        const Check& c = movement.checks[v.check];
         const auto all = combine(told);
         KeptFigure f;
-        f.view = view_name(r.motion.view);
-        f.movement = r.movement.id;
-        f.version = r.movement.version;
+        f.view = view_name(view);
+        f.movement = movement.id;
+        f.version = movement.version;
         f.check = c.id;
         f.measure = c.measure;
-        f.unit = v.check < r.summaries.units.size() ? r.summaries.units[v.check] : "";
+        f.unit = v.check < summaries.units.size() ? summaries.units[v.check] : "";
         f.side = v.side ? std::string(side_name(*v.side)) : "";
         f.value = all.value, f.own = all.own, f.of_clip = all.clip, f.person = all.person;
         f.low = c.low, f.high = c.high;

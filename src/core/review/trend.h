@@ -20,6 +20,7 @@ struct KeptFigure {
 
 /// The figures of a review, one a check and side that could be told.
 std::vector<KeptFigure> figures_of(const Review& review);
+std::vector<KeptFigure> figures_of(const Summaries& summaries, const Movement& movement, View view);
 
 /// Indices of points that may be compared, in order of day: another view, graded version or band begins a new line.
 std::vector<std::vector<std::size_t>> lines_of(std::span<const KeptFigure> points);

@@ -4,7 +4,10 @@
 
 namespace bevel::sim {
 
-Take::Take(const Movement& movement, const TakeOptions& o) : options_(o), student_(movement, o.student) {
+Take::Take(const Movement& movement, const TakeOptions& o) : Take(Score(movement, o.student.score), o) {}
+
+Take::Take(Score score, const TakeOptions& o, std::vector<int> only) : options_(o), student_(std::move(score), o.student) {
+    student_.only_in(std::move(only));
     std::vector<double> scene; // time of the performance at each frame; the clip's own time starts at 0
     const double to = std::min(o.to_s, student_.duration());
     Rng clock(o.phone.seed * 131 + 17);

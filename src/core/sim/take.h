@@ -19,6 +19,8 @@ struct TakeOptions {
 class Take {
 public:
     Take(const Movement& movement, const TakeOptions& options);
+    /// Of a performance that is laid out, as of a linked form. `only`: the repetitions (parts) that have the faults; none: all.
+    Take(Score score, const TakeOptions& options, std::vector<int> only = {});
     const Student& student() const { return student_; }
     double start_s() const { return options_.from_s; } // where in the performance the clip begins
     const Truth& truth() const { return truth_; }

@@ -353,6 +353,8 @@ void ClipForm::fill(const ClipRow& row) {
         movement_->addItem(name, QString::fromStdString(m.id));
     }
     movement_->insertSeparator(movement_->count());
+    for (const auto& f : session_.faces.all()) movement_->addItem(tr("Form: %1").arg(said(f.name)), QString::fromStdString(f.id));
+    movement_->insertSeparator(movement_->count());
     movement_->addItem(tr("Something else: figures and safety only"), QLatin1String(free_id));
     std::string movement = c.movement;
     if (movement.empty() && !guess_.movements.empty()) movement = guess_.movements.front().movement;

@@ -44,6 +44,7 @@ void FormsPage::apply(const std::string& id, const std::optional<std::string>& t
     std::vector<OwnForm> all;
     for (const auto& [key, body] : own_) all.push_back({key, body});
     session_.movements = with_own(session_.shipped, all);
+    session_.set_linked(*session_.linked.now());
     session_.workspace->rules_changed();
     session_.background->run<Result<bool>>(
         this,

@@ -4,6 +4,7 @@
 #include "ui/review/agreement_dialog.h"
 #include "ui/review/figures_table.h"
 #include "ui/review/findings_column.h"
+#include "ui/review/form_strip.h"
 #include "ui/shell/elided_label.h"
 #include "ui/shell/empty_state.h"
 #include "ui/shell/step.h"
@@ -163,6 +164,7 @@ void ReviewPage::build() {
     reference_ = new PictureView(session_, state_, Shows::reference);
     column_ = new ColumnView(session_, state_);
     time_ = new TimeView(session_, state_);
+    parts_ = new FormStrip(session_, state_);
     floor_ = new FloorView(session_, state_);
     figures_ = new FiguresTable(session_, state_);
     findings_ = new FindingsColumn(session_, state_);
@@ -196,6 +198,7 @@ void ReviewPage::build() {
     middle->setSpacing(6);
     middle->addLayout(pictures, 11);
     middle->addWidget(transport);
+    middle->addWidget(parts_);
     middle->addWidget(time_, 9);
     auto* right = new QVBoxLayout;
     right->setSpacing(6);
@@ -283,7 +286,7 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
     const auto& r = *open->review;
     title_->setText(tr("%1 · %2").arg(QString::fromStdString(open->person.name), text::movement(r.movement)));
     state_.beside.reset();
-    where_->setText(tr("%1, %2").arg(text::view(r.motion.view), text::repetitions(r)));
+    where_->setText(tr("%1, %2").arg(text::view(r.motion.view), open->whole ? text::parts_seen(*open->whole) : text::repetitions(r)));
     if (open->partner)
         where_->setText(
             tr("%1 and %2, %3").arg(text::view(r.motion.view), text::view(open->partner->review->motion.view), text::repetitions(r)));
@@ -302,6 +305,7 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
     state_.set_zoom(1, {0.5, 0.5});
     // The first thing seen is what matters most.
     state_.family = r.findings.empty() ? Family::feet : r.findings.front().family;
+    parts_->show_review();
     time_->rebuild();
     findings_->fill();
     if (r.findings.empty())
@@ -316,7 +320,7 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
         session_.background->run<Result<bool>>(
             this,
             [lib = session_.library, open](std::stop_token) {
-                return lib->records().keep_figures(open->clip.id, figures_of(*open->review));
+                return lib->records().keep_figures(open->clip.id, open->whole ? figures_of(*open->whole) : figures_of(*open->review));
             },
             [](const Result<bool>&) {});
     renew_neutral();

@@ -18,6 +18,7 @@ namespace bevel::ui {
 class EmptyState;
 class FiguresTable;
 class FindingsColumn;
+class FormStrip;
 
 class ReviewPage : public Place {
     Q_OBJECT
@@ -112,6 +113,7 @@ private:
     ColumnView* column_ = nullptr;
     TimeView* time_ = nullptr;
     FloorView* floor_ = nullptr;
+    FormStrip* parts_ = nullptr;
     FiguresTable* figures_ = nullptr;
     FindingsColumn* findings_ = nullptr;
     QComboBox* speed_ = nullptr;

@@ -59,7 +59,8 @@ void ReviewPage::be_another(const std::string& movement) {
 /// Clips of before the others competed: they do so now, while the review is there already.
 void ReviewPage::let_compete() {
     const auto open = state_.open;
-    if (!open || session_.library->read_only() || open->clip.movement.empty() || open->clip.as_named == open->clip.movement) return;
+    if (!open || open->whole || session_.library->read_only() || open->clip.movement.empty() || open->clip.as_named == open->clip.movement)
+        return;
     if (const auto which = parse_which(open->clip.which); which && which->movement == open->clip.movement) return;
     session_.background->run<Result<bool>>(
         this,

@@ -23,6 +23,9 @@ struct Session {
     Versions<Movement> movements;     // with the instructor's own
     std::vector<School> shipped_schools;
     Versions<School> schools; // with the instructor's own
+    std::vector<LinkedForm> shipped_linked;
+    Versions<LinkedForm> linked; // with the instructor's own
+    Versions<Movement> faces;    // of these
     Catalogue catalogue;
     Theme theme;
     Settings settings;
@@ -45,7 +48,12 @@ struct Session {
         return [this] { return forms(); };
     }
     /// As they stand now, for work that goes on elsewhere.
-    Forms forms() const { return {movements.now(), schools.now()}; }
+    Forms forms() const { return {movements.now(), schools.now(), linked.now(), faces.now()}; }
+    /// Linked forms as they are from now on; again when the movements change.
+    void set_linked(std::vector<LinkedForm> all) {
+        faces = Forms::faces_of(all, *movements.now());
+        linked = std::move(all);
+    }
     /// Null for one that is not known. Whoever holds it may keep it, whatever is edited meanwhile.
     std::shared_ptr<const Movement> movement(const std::string& id) const { return forms().movement(id); }
     /// As somebody practises it: in the graded version that they are taught.

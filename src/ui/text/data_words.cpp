@@ -1,5 +1,6 @@
 #include "ui/text/data_words.h"
 #include "core/files.h"
+#include "core/form/form.h"
 #include "core/movement/movement.h"
 #include "desk/open_review.h"
 #include <nlohmann/json.hpp>
@@ -30,12 +31,13 @@ Result<std::set<std::string>> data_words(const std::filesystem::path& data_dir) 
     namespace fs = std::filesystem;
     std::vector<fs::path> files{data_dir / "measures.json", data_dir / "rules.json", data_dir / "free.json"};
     std::error_code ec;
-    for (const char* folder : {"movements", "schools"})
+    for (const char* folder : {"movements", "schools", "forms"})
         for (const auto& f : fs::directory_iterator(data_dir / folder, ec))
             if (f.path().string().ends_with(".json") && !f.path().string().ends_with(".schema.json")) files.push_back(f.path());
     std::set<std::string> out(role_names().begin(), role_names().end());
     out.insert(stance_names().begin(), stance_names().end());
     out.insert(reasons_said().begin(), reasons_said().end());
+    out.insert(join_names().begin(), join_names().end());
     for (const auto& f : files) {
         const auto source = read_text(f, 1 << 22);
         if (!source) return tl::unexpected(source.error());

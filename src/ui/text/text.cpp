@@ -338,7 +338,7 @@ QStringList why(const Finding& f, const Review& review, const Catalogue& c, cons
     if (const auto* m = c.find(QString::fromStdString(f.measure))) out << TextWords::tr("Measured: %1.").arg(m->definition());
     const Check* check = nullptr;
     for (const auto& k : review.movement.checks)
-        if (k.id == f.check) check = &k;
+        if (k.id == f.check && k.part == f.part) check = &k;
     const auto part = own_part_of(f.measure, f.side);
     const auto& own = part ? review.motion.neutral.own.of(*part) : std::optional<OwnFigure>();
     if (f.own_neutral)
@@ -464,6 +464,18 @@ QString praise(const Finding& f, const Movement& m) {
 
 QString where(const std::vector<const Finding*>& remark, const Movement& m) {
     QStringList out;
+    // Of a linked form: in which of its parts; where in them is said by each.
+    std::vector<std::string> parts;
+    for (const auto* f : remark)
+        if (!f->part.empty() && std::find(parts.begin(), parts.end(), f->part) == parts.end()) parts.push_back(f->part);
+    if (!parts.empty()) {
+        QStringList names;
+        for (const auto& p : parts)
+            names << TextWords::tr("%1 (%2)", "name and number of a part").arg(part_name(m, p), QString::fromStdString(p));
+        if (names.size() > 3) return TextWords::tr("in %n part(s), most in %1", nullptr, static_cast<int>(names.size())).arg(names.front());
+        return names.size() == 1 ? TextWords::tr("in %1 alone").arg(names.front())
+                                 : TextWords::tr("in %1", "parts of a form").arg(names.join(QStringLiteral(", ")));
+    }
     bool left = false, right = false, phases = false;
     std::size_t told = 0;
     std::vector<std::string> ids;
@@ -555,8 +567,12 @@ QString rule_sentence(const RuleCheck& rc, const Catalogue& c, const Units& unit
 }
 
 QString phase(const Movement& m, const std::string& id) {
+    const auto dot = m.part_names.empty() ? std::string::npos : id.find('.');
     for (const auto& p : m.phases)
-        if (p.id == id) return said(p.name);
+        if (p.id == id)
+            return dot == std::string::npos
+                       ? said(p.name)
+                       : TextWords::tr("%1: %2", "part of a form: phase").arg(part_name(m, id.substr(0, dot)), said(p.name));
     return {};
 }
 

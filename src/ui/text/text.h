@@ -1,5 +1,6 @@
 // All sentences: names of measures, figures with units, verdicts, reasons and cautions. The core speaks in codes only.
 #pragma once
+#include "core/form/form_review.h"
 #include "core/review/review.h"
 #include "desk/intake.h"
 #include "store/library.h"
@@ -45,6 +46,14 @@ private:
 };
 
 namespace text {
+
+/// What a linked form calls one of its parts ("3", from 1; of the whole course).
+QString part_name(const Movement& whole, const std::string& part);
+QString part_name(const FormReview& whole, std::size_t part);
+/// "3. Brush the Knee: done; 2 figures outside".
+QString part_seen(const FormReview& whole, const PartSeen& p);
+/// "22 of 24 parts in their order · left out: 7 · not in the picture: 12".
+QString parts_seen(const FormReview& whole);
 QString family(Family f);
 QString side(Side s); // "left" / "right"
 QString view(View v);
