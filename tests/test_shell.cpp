@@ -595,7 +595,8 @@ private slots:
                                   {QStringLiteral("Count"), [](const Row& r) { return QString::number(r.count); },
                                    [](const Row& r) { return r.count > 5 ? QColor(Qt::red) : QColor(); }}});
         const QAbstractItemModelTester tester(&model, QAbstractItemModelTester::FailureReportingMode::QtTest);
-        ui::WordsFilter found;
+        QObject owner; // else the table would own what stands here
+        ui::WordsFilter found(&owner);
         found.setSourceModel(&model);
         const QAbstractItemModelTester filtered(&found, QAbstractItemModelTester::FailureReportingMode::QtTest);
         std::unique_ptr<QTableView> table(ui::table_of(&found, QStringLiteral("t"), QStringLiteral("T"), {0}));
