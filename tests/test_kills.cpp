@@ -247,8 +247,8 @@ class TestKills : public QObject {
         if (work == "upgrade") { // as an earlier program left it: one table less
             sqlite3* db = nullptr;
             sqlite3_open((folder / "library" / "library.sqlite").string().c_str(), &db);
-            sqlite3_exec(db, "DROP TABLE pending; PRAGMA user_version=16; ALTER TABLE person DROP COLUMN neutral", nullptr, nullptr,
-                         nullptr);
+            sqlite3_exec(db, "DROP TABLE own_linked; DROP TABLE pending; PRAGMA user_version=16; ALTER TABLE person DROP COLUMN neutral",
+                         nullptr, nullptr, nullptr);
             sqlite3_close(db);
         }
         return folder;

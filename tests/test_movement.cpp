@@ -138,6 +138,9 @@ private slots:
                 ++schools;
             }
         QVERIFY(schools >= 8);
+        for (const auto& form : std::filesystem::directory_iterator(dir / "forms"))
+            if (form.path().filename() != "form.schema.json")
+                QVERIFY2(valid(dir / "forms/form.schema.json", form.path()), form.path().c_str());
         QVERIFY(valid(dir / "rules.schema.json", dir / "rules.json"));
         QVERIFY(valid(dir / "measures.schema.json", dir / "measures.json"));
         QVERIFY(!valid(dir / "rules.schema.json", dir / "measures.json"));

@@ -493,7 +493,7 @@ void draw_ruler(QPainter& p, const QRectF& rect, const Review& review, const Tim
     }
     int n = 0;
     for (const auto& rep : review.alignment.repetitions) {
-        ++n;
+        n = review.movement.part_names.empty() ? n + 1 : static_cast<int>(rep.entry) + 1; // parts of a form by their own number
         const QRectF r(QPointF(map.x(rep.start_s, rect), rect.top()), QPointF(map.x(rep.end_s, rect), rect.top() + half));
         p.setPen(side_colour(theme, rep));
         p.setFont(theme.font(10.5, QFont::DemiBold));

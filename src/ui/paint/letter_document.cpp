@@ -318,12 +318,12 @@ LetterContent compose_letter(const LetterSource& source, const Catalogue& catalo
         const std::string own = wording_of(source.decisions, f);
         item.cue = !own.empty() ? QString::fromStdString(own) : said(f.cue);
         const QString unit = QString::fromStdString(f.unit);
+        const QString where = text::where(remark_of(f, source.review->findings), movement);
         if (!f.by_hand)
             item.figure = LetterWords::tr("%1 (± %2; aim: %3), %4")
                               .arg(text::headline(f, catalogue, source.units), text::figure(f.sigma, unit, source.units),
-                                   text::aim(f, source.units), text::repetitions(f));
-        if (const QString where = text::where(remark_of(f, source.review->findings), movement); !f.by_hand && !where.isEmpty())
-            item.figure = QStringLiteral("%1; %2").arg(item.figure, where);
+                                   text::aim(f, source.units), f.part.empty() ? text::repetitions(f) : where);
+        if (!f.by_hand && f.part.empty() && !where.isEmpty()) item.figure = QStringLiteral("%1; %2").arg(item.figure, where);
         item.caution = text::caution_of(f);
         const auto with =
             std::find_if(source.with.begin(), source.with.end(), [&](const auto& w) { return FindingKey::read(w.first).means(f); });

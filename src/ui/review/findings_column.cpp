@@ -95,8 +95,8 @@ QWidget* FindingsColumn::card(const Finding& f, const std::vector<const Finding*
         if (!f.film.empty()) facts << said(f.film);
     } else {
         const QString unit = QString::fromStdString(f.unit);
-        facts << tr("%1, band %2").arg(text::with_sigma(f.value, f.sigma, unit, state_.units), text::aim(f, state_.units))
-              << text::repetitions(f);
+        facts << tr("%1, band %2").arg(text::with_sigma(f.value, f.sigma, unit, state_.units), text::aim(f, state_.units));
+        if (const QString often = text::repetitions(f); !often.isEmpty()) facts << often;
         if (const QString where = text::where(remark, state_.open->review->movement); !where.isEmpty()) facts << where;
         if (state_.open->partner) facts << tr("told by the clip %1").arg(text::view(state_.open->of(f).review->motion.view));
         if (f.contradicted()) facts << tr("the other clip says otherwise: look at Why");

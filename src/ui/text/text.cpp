@@ -304,7 +304,7 @@ QString repetitions(const Review& r) {
 
 QString repetitions(const Finding& f) {
     const auto bad = static_cast<int>(f.repetitions.size());
-    if (f.judged == 0) return {};
+    if (f.judged == 0 || !f.part.empty()) return {}; // a part of a form is done once; in how many parts is said by where()
     if (bad == 0) return f.judged == 1 ? TextWords::tr("1 repetition") : TextWords::tr("%1 repetitions").arg(f.judged);
     if (bad == f.judged && bad > 1) return TextWords::tr("in all %1 repetitions").arg(bad);
     return TextWords::tr("in %1 of %2 repetitions").arg(bad).arg(f.judged);
