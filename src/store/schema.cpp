@@ -159,7 +159,8 @@ const std::array<const char*, newest_schema> schema_steps{
     "side TEXT NOT NULL, measure TEXT NOT NULL, unit TEXT NOT NULL, value REAL NOT NULL, own REAL NOT NULL, of_clip REAL NOT NULL, "
     "person_part REAL NOT NULL, low REAL, high REAL, matters REAL NOT NULL, judged INTEGER NOT NULL, reference INTEGER NOT NULL, version "
     "TEXT NOT NULL DEFAULT '', PRIMARY KEY(clip, movement, check_id, side));"
-    "INSERT INTO figure_18 SELECT clip, movement, view, check_id, side, measure, unit, value, own, of_clip, person_part, low, high, matters, "
+    "INSERT INTO figure_18 SELECT clip, movement, view, check_id, side, measure, unit, value, own, of_clip, person_part, low, high, "
+    "matters, "
     "judged, reference, version FROM figure;"
     "DROP TABLE figure;"
     "ALTER TABLE figure_18 RENAME TO figure;",

@@ -404,7 +404,9 @@ void PeoplePage::measure_next() {
         [lib = session_.library, forms = session_.forms(), clip = sheet_->unmeasured.front()](std::stop_token) -> Result<bool> {
             const auto open = load_review(*lib, forms, clip, {});
             // What cannot be judged has no figures, and that is kept too.
-            return lib->records().keep_figures(clip, !open ? std::vector<KeptFigure>() : (*open)->whole ? figures_of(*(*open)->whole) : figures_of(*(*open)->review));
+            return lib->records().keep_figures(clip, !open            ? std::vector<KeptFigure>()
+                                                     : (*open)->whole ? figures_of(*(*open)->whole)
+                                                                      : figures_of(*(*open)->review));
         },
         [this, run](const Result<bool>& ok) {
             if (run != measuring_) return;
