@@ -116,7 +116,14 @@ private slots:
         QVERIFY2(fastest < 3.2, qPrintable(where_fast));
         QVERIFY2(slid < 0.002, qPrintable(where_slid));
         QVERIFY2(out * 50 < frames, qPrintable(where_out));
-        for (const auto& part : course->parts) QVERIFY(!part.movement->checks.empty());
+        for (const auto& part : course->parts) {
+            QVERIFY(!part.movement->checks.empty());
+            // What any part warns of and asks, the whole does.
+            for (const auto& c : part.movement->cautions)
+                QVERIFY2(std::find(course->whole.cautions.begin(), course->whole.cautions.end(), c) != course->whole.cautions.end(),
+                         c.c_str());
+            for (const auto& a : Asks::parts()) QVERIFY2(course->whole.asks.*a.value >= part.movement->asks.*a.value, a.name);
+        }
     }
 
     void what_is_left_out_done_twice_or_swapped_is_said() {

@@ -10,7 +10,6 @@
 #include <nlohmann/json.hpp>
 #include <numbers>
 #include <set>
-#include <thread>
 #include <tuple>
 
 namespace bevel {
@@ -248,9 +247,9 @@ private:
         const auto work = [&] {
             for (std::size_t k = next++; k < out_.parts.size(); k = next++) found[k] = judged(out_.parts[k]);
         };
-        std::jthread other(work);
+        auto other = std::async(std::launch::async, work); // what it throws is thrown here
         work();
-        other.join();
+        other.get();
         for (auto& of : found)
             review_.findings.insert(review_.findings.end(), std::move_iterator(of.begin()), std::move_iterator(of.end()));
     }

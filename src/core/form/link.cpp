@@ -362,6 +362,11 @@ private:
         return nullptr;
     }
 
+    static void add_cautions(std::vector<std::string>& to, const std::vector<std::string>& more) {
+        for (const auto& c : more)
+            if (std::find(to.begin(), to.end(), c) == to.end()) to.push_back(c);
+    }
+
     void finish() {
         constexpr double quiet_before_s = 1.5, approach_s = 1.5, quiet_after_s = 1.0;
         Movement& whole = out_.whole;
@@ -380,6 +385,10 @@ private:
         for (std::size_t k = 0; k < out_.parts.size(); ++k) {
             const LinkedPart& part = out_.parts[k];
             whole.part_names.push_back(form_.parts[part.entry].name.value_or(part.movement->name));
+            // Who does the whole does each of its parts: what any of them asks and warns of holds for it.
+            for (const auto& asked : Asks::parts())
+                whole.asks.*asked.value = std::max(whole.asks.*asked.value, part.movement->asks.*asked.value);
+            add_cautions(whole.cautions, part.movement->cautions);
             for (const Phase& p : part.movement->phases) {
                 Phase one = p;
                 one.id = std::to_string(k + 1) + "." + p.id;
@@ -389,6 +398,7 @@ private:
                 whole.phases.push_back(std::move(one));
             }
         }
+        add_cautions(whole.cautions, form_.cautions);
         // Where it ends in a step, the feet come together again.
         const Posture &last = keys.back().posture, home = out_.parts.front().as_done(out_.parts.front().movement->home);
         Join j = join(last, frame_, home, 0, form_.join_s);
