@@ -3,6 +3,7 @@
 #include "core/ground/derive.h"
 #include "support/table.h"
 #include "support/window_bench.h"
+#include "ui/shell/left_edit.h"
 #include "ui/shell/open_library.h"
 #include "ui/text/data_words.h"
 #include <map>
@@ -12,6 +13,7 @@
 #include <QAccessible>
 #include <QApplication>
 #include <QCheckBox>
+#include <QClipboard>
 #include <QComboBox>
 #include <QDialog>
 #include <QDialogButtonBox>
@@ -84,6 +86,17 @@ class TestShell : public QObject {
     test::Copy copy_;
 
 private slots:
+    void nothing_pasted_is_nothing_typed() {
+        ui::LeftEdit edit;
+        edit.show();
+        edit.setPlainText(QStringLiteral("kept"));
+        QGuiApplication::clipboard()->setMimeData(new QMimeData); // as when the program that it came from is gone
+        QTest::keyClick(&edit, Qt::Key_V, Qt::ControlModifier);
+        QCOMPARE(edit.toPlainText(), QStringLiteral("kept"));
+        QGuiApplication::clipboard()->setText(QStringLiteral("and "));
+        QTest::keyClick(&edit, Qt::Key_V, Qt::ControlModifier);
+        QCOMPARE(edit.toPlainText(), QStringLiteral("and kept"));
+    }
     /// What stands in the way of a library is said, with the ways out that there are.
     void a_library_that_cannot_be_opened_offers_ways_out() {
         QTemporaryDir dir;

@@ -1,6 +1,7 @@
 #include "ui/forms/learn_dialog.h"
 #include "core/ground/derive.h"
 #include "desk/open_review.h"
+#include "ui/shell/left_edit.h"
 #include "ui/shell/step.h"
 #include "ui/text/data_words.h"
 #include <QComboBox>
@@ -11,7 +12,6 @@
 #include <QLineEdit>
 #include <QListWidget>
 #include <QPainter>
-#include <QPlainTextEdit>
 #include <QPushButton>
 #include <QShortcut>
 #include <QStyle>
@@ -190,7 +190,7 @@ QWidget* LearnDialog::build_side() {
     lead_->addItem(tr("the left"), 0);
     lead_->addItem(tr("the right"), 1);
     lead_->addItem(tr("both sides alike"), 2);
-    attention_ = new QPlainTextEdit;
+    attention_ = new LeftEdit;
     attention_->setObjectName(QStringLiteral("learnAttention"));
     attention_->setTabChangesFocus(true);
     attention_->setFixedHeight(session_.theme.wide(84));

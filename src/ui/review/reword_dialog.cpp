@@ -1,9 +1,9 @@
 #include "ui/review/reword_dialog.h"
+#include "ui/shell/left_edit.h"
 #include <QDialogButtonBox>
 #include <QKeyEvent>
 #include <QLabel>
 #include <QListWidget>
-#include <QPlainTextEdit>
 #include <QPushButton>
 #include <QVBoxLayout>
 
@@ -14,7 +14,7 @@ RewordDialog::RewordDialog(const QString& now, const std::vector<Phrase>& before
     setWindowTitle(tr("In your own words"));
     resize(520, before.empty() ? 220 : 360);
     auto* ask = new QLabel(tr("What should the student do?"));
-    words_ = new QPlainTextEdit(now);
+    words_ = new LeftEdit(now);
     words_->setObjectName(QStringLiteral("rewordWords"));
     words_->setAccessibleName(ask->text());
     words_->setTabChangesFocus(true);

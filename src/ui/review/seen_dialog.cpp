@@ -1,10 +1,10 @@
 #include "ui/review/seen_dialog.h"
+#include "ui/shell/left_edit.h"
 #include "ui/text/text.h"
 #include <QCheckBox>
 #include <QComboBox>
 #include <QDialogButtonBox>
 #include <QFormLayout>
-#include <QPlainTextEdit>
 #include <QPushButton>
 #include <QVBoxLayout>
 
@@ -22,7 +22,7 @@ SeenDialog::SeenDialog(Family family, double time_s, QWidget* parent) : QDialog(
     side_->addItem(tr("no side"), QString());
     side_->addItem(text::side(Side::left), QStringLiteral("left"));
     side_->addItem(text::side(Side::right), QStringLiteral("right"));
-    words_ = new QPlainTextEdit;
+    words_ = new LeftEdit;
     words_->setObjectName(QStringLiteral("seenWords"));
     words_->setTabChangesFocus(true);
     words_->setMinimumSize(360, 70);

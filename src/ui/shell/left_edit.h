@@ -1,5 +1,6 @@
-// A field of several lines.
+// A field of several lines, for whatever is typed.
 #pragma once
+#include <QMimeData>
 #include <QPlainTextEdit>
 
 namespace bevel::ui {
@@ -16,6 +17,10 @@ protected:
     void focusOutEvent(QFocusEvent* e) override {
         QPlainTextEdit::focusOutEvent(e);
         emit left();
+    }
+    /// Qt 6.4 reads the first format of what is pasted, which an empty clipboard has not: the program would end.
+    void insertFromMimeData(const QMimeData* pasted) override {
+        if (pasted && !pasted->formats().isEmpty()) QPlainTextEdit::insertFromMimeData(pasted);
     }
 };
 
