@@ -1,12 +1,16 @@
 // Forms in the real window: found by name and kind, played from any side, with its phases, rules and faults.
+#include "core/files.h"
 #include "support/window_bench.h"
 #include "ui/forms/course_view.h"
+#include "ui/forms/floor_path_view.h"
+#include "ui/forms/forms_page.h"
 #include "ui/forms/schools_dialog.h"
 #include "ui/paint/card.h"
 #include <cmath>
 #include <QComboBox>
 #include <QDoubleSpinBox>
 #include <QFile>
+#include <QFileInfo>
 #include <QLabel>
 #include <QLineEdit>
 #include <QListWidget>
@@ -15,10 +19,12 @@
 #include <QPushButton>
 #include <QSignalSpy>
 #include <QSlider>
+#include <QSpinBox>
 #include <QTableWidget>
 #include <QTabWidget>
 #include <QTextBrowser>
 #include <QToolButton>
+#include <QUndoStack>
 
 using namespace bevel;
 using test::Bench;
@@ -146,6 +152,111 @@ private slots:
         const auto without = with_own(b.session.shipped, {{"strange", "{\"id\": \"strange\", \"hologram\": true}"}}, &problems);
         QVERIFY(without.size() == b.session.shipped.size() && problems.size() == 1);
     }
+    /// Movements one after another, made, put in order, undone, kept, carried in a file, and shown with their way over the floor.
+    void a_form_is_made_changed_and_carried_in_a_file() {
+        const QString file = copy_.dir.filePath(QStringLiteral("form.json"));
+        QString id;
+        {
+            Bench b(copy_.demo);
+            auto* page = come(b);
+            auto find = [&](const char* name) { return page->findChild<QPushButton*>(QLatin1String(name)); };
+            auto form = [&] { return b.session.forms().form(page->shown().toStdString()); };
+            auto box = [&](const char* name) { return page->findChild<QComboBox*>(QLatin1String(name)); };
+            auto choose = [&](const char* name, const QVariant& data) {
+                auto* c = box(name);
+                const int at = c->findData(data);
+                QVERIFY2(at >= 0, name);
+                c->setCurrentIndex(at);
+                emit c->activated(at);
+            };
+            page->show_movement(QStringLiteral("walk_forward"));
+            find("newLinked")->click();
+            id = page->shown();
+            QVERIFY(id.startsWith(QStringLiteral("form:")) && form() && form()->own && form()->parts.size() == 1);
+            QCOMPARE(form()->parts[0].movement, std::string("walk_forward"));
+            auto* parts = page->findChild<QListWidget*>(QStringLiteral("linkedParts"));
+            QVERIFY(parts->isVisible());
+            // Another after it, led by the other side, after a turn.
+            choose("addPart", QStringLiteral("push_and_sit_back"));
+            find("addPartNow")->click();
+            QCOMPARE(form()->parts.size(), 2U);
+            QCOMPARE(parts->currentRow(), 1);
+            choose("partSide", 1);
+            page->findChild<QSpinBox*>(QStringLiteral("partTurn"))->setValue(-45);
+            page->findChild<QDoubleSpinBox*>(QStringLiteral("partPace"))->setValue(150);
+            QVERIFY(form()->parts[1].side == Side::right && form()->parts[1].turn == -45 && form()->parts[1].pace == 1.5);
+            find("partTwice")->click();
+            QCOMPARE(form()->parts.size(), 3U);
+            QVERIFY(form()->parts[2].side == Side::left && form()->parts[2].turn == 0);
+            find("partUp")->click();
+            QVERIFY(form()->parts[1].side == Side::left && parts->currentRow() == 1);
+            page->undo().undo();
+            QVERIFY(form()->parts[2].side == Side::left);
+            page->undo().redo();
+            QVERIFY(form()->parts[1].side == Side::left);
+            auto* name = page->findChild<QLineEdit*>(QStringLiteral("linkedName"));
+            name->setText(QStringLiteral("<b>Three</b> at the Quay"));
+            emit name->editingFinished();
+            QCOMPARE(form()->name, std::string("<b>Three</b> at the Quay"));
+            auto* list = page->findChild<QListWidget*>(QStringLiteral("forms"));
+            QVERIFY(list->currentItem()->text().startsWith(QStringLiteral("<b>Three</b> at the Quay")));
+            // A name that is none changes nothing, and is said.
+            name->clear();
+            emit name->editingFinished();
+            QVERIFY(test::says(*b.window, QStringLiteral("That cannot be: name")));
+            QCOMPARE(form()->name, std::string("<b>Three</b> at the Quay"));
+            // The figure does all of it, and the table names the parts.
+            auto* rows = page->findChild<QTableWidget*>(QStringLiteral("phases"));
+            QTRY_COMPARE_WITH_TIMEOUT(rows->rowCount(), 3, 20000);
+            QTRY_VERIFY_WITH_TIMEOUT(page->figure().duration() > 12, 20000);
+            page->findChild<QTabWidget*>(QStringLiteral("formTabs"))->setCurrentIndex(1);
+            rows->setCurrentCell(2, 0);
+            QCOMPARE(page->figure().part(), 2);
+            auto* floor = page->findChild<ui::FloorPathView*>(QStringLiteral("floorPath"));
+            QVERIFY(floor->isVisible());
+            const auto told = floor->spoken();
+            QVERIFY(told.size() >= 2 && told[0].name.startsWith(QStringLiteral("1. ")));
+            QTest::mouseClick(floor, Qt::LeftButton, {}, told[0].at.center());
+            QVERIFY(page->figure().time() > 0);
+            QTRY_VERIFY(b.background.idle());
+            page->write_form(file);
+            QTRY_VERIFY(QFileInfo::exists(file));
+            QTRY_VERIFY(b.copies.idle());
+            const QString card = copy_.dir.filePath(QStringLiteral("form.html"));
+            page->write_card(card);
+            QTRY_VERIFY_WITH_TIMEOUT(QFileInfo::exists(card), 30000);
+            QTRY_VERIFY(b.copies.idle());
+            const auto html = read_text(card.toStdString(), 32U << 20U);
+            QVERIFY(html && html->find("&lt;b&gt;Three&lt;/b&gt; at the Quay") != std::string::npos);
+            QVERIFY(html->find("<b>Three") == std::string::npos);
+        }
+        // It is there after a restart; deleted, it comes back from its file.
+        Bench b(copy_.demo);
+        auto* page = come(b);
+        QVERIFY(b.session.forms().form(id.toStdString()));
+        page->show_movement(id);
+        auto* reset = page->findChild<QPushButton*>(QStringLiteral("resetLinked"));
+        QCOMPARE(reset->text(), QStringLiteral("Delete it"));
+        reset->click();
+        QVERIFY(!b.session.forms().form(id.toStdString()));
+        QVERIFY(!page->shown().isEmpty() && page->shown() != id); // another one is shown
+        page->read_form(file);
+        QTRY_VERIFY(b.session.forms().form(id.toStdString()));
+        QCOMPARE(b.session.forms().form(id.toStdString())->parts.size(), 3U);
+        page->findChild<QTabWidget*>(QStringLiteral("formTabs"))->setCurrentIndex(3);
+        // What cannot be a form says what is wrong, and changes nothing.
+        for (const auto& [text, words] :
+             {std::pair{QByteArray(R"({"id":"x","name":"X","parts":[]})"), "That is no form Bevel can read"},
+              {QByteArray(R"({"id":"x","name":"X","parts":[{"movement":"no_such"}]})"), "That cannot be done"}}) {
+            QFile f(copy_.dir.filePath(QStringLiteral("bad.json")));
+            QVERIFY(f.open(QIODevice::WriteOnly | QIODevice::Truncate) && f.write(text) > 0);
+            f.close();
+            page->read_form(f.fileName());
+            QTRY_VERIFY2(test::says(*b.window, QLatin1String(words)), words);
+            QVERIFY(!b.session.forms().form("form:x"));
+        }
+        QVERIFY(b.session.library->forms().drop(id.mid(5).toStdString(), Own::linked).has_value());
+    }
     void a_school_is_copied_changed_and_carried_in_a_file() {
         const QString file = copy_.dir.filePath(QStringLiteral("school.json"));
         {
@@ -258,7 +369,7 @@ private slots:
         auto* page = come(b);
         auto* list = page->findChild<QListWidget*>(QStringLiteral("forms"));
         auto* search = page->findChild<QLineEdit*>(QStringLiteral("searchForms"));
-        QCOMPARE(list->count(), static_cast<int>(b.session.movements.size()));
+        QCOMPARE(list->count(), static_cast<int>(b.session.movements.size() + b.session.faces.size()));
         QVERIFY(list->count() >= 21);
         // By its English name, by pinyin with and without the tones, whatever the case.
         for (const char* words : {"crane spreads", "BÁI HÈ", "bai he liang"}) {

@@ -1,4 +1,5 @@
 // Linked forms: one continuous course that a body can do, each part known again and judged by itself, what is lacking told apart.
+#include "core/form/floor_path.h"
 #include "core/form/form_review.h"
 #include "core/sim/student.h"
 #include "core/sim/take.h"
@@ -42,6 +43,18 @@ class TestLinked : public QObject {
         return out;
     }
 
+    /// Every part in words, for the message of a test.
+    static QString told(const FormReview& r) {
+        QString all;
+        for (const auto& p : r.parts)
+            all += QStringLiteral(" %1:%2 %3-%4")
+                       .arg(p.part + 1)
+                       .arg(QString::fromStdString(std::string(how_name(p.how))))
+                       .arg(p.from_s, 0, 'f', 1)
+                       .arg(p.to_s, 0, 'f', 1);
+        return all;
+    }
+
 private slots:
     void initTestCase() {
         const fs::path data = fs::path(BEVEL_SOURCE_DIR) / "data";
@@ -51,6 +64,55 @@ private slots:
         for (const auto& p : problems) qWarning("%s", p.context.c_str());
         QVERIFY(problems.empty());
         QVERIFY(forms_.size() >= 10);
+    }
+
+    void the_way_over_the_floor_is_that_of_the_feet() {
+        for (const auto& f : forms_) {
+            const auto course = link(f, movements_);
+            QVERIFY(course);
+            const sim::Student student(course->score(), {});
+            const FloorPath path = floor_path(course->score(), student.solver());
+            // At every key somebody stands, and no foot stands at two places at once.
+            for (const auto& key : course->keys) {
+                int left = 0, right = 0;
+                for (const auto& p : path.prints)
+                    if (p.from_s <= key.time && key.time <= p.to_s) ++(p.side == Side::left ? left : right);
+                QVERIFY2(left + right >= 1 && left <= 1 && right <= 1, f.id.c_str());
+            }
+            for (const auto& p : path.prints) {
+                QVERIFY(p.to_s >= p.from_s && p.part < static_cast<int>(course->parts.size()));
+                QVERIFY2((p.toe - p.heel).norm() > 0.1 && (p.toe - p.heel).norm() < 0.4, f.id.c_str());
+            }
+            // The mirror image of the form has the mirror image of its way.
+            LinkedForm other_way = f;
+            for (auto& p : other_way.parts) p.side = other(p.side), p.turn = -p.turn;
+            const auto mirror = link(other_way, movements_);
+            QVERIFY(mirror);
+            const FloorPath back = floor_path(mirror->score(), student.solver());
+            QCOMPARE(back.way.size(), path.way.size());
+            const double off = (back.way.back().second + path.way.back().second).x();
+            QVERIFY2(std::abs(off) < 0.02 && std::abs(back.way.back().second.z() - path.way.back().second.z()) < 0.02, f.id.c_str());
+        }
+        // Four steps out, a turn, four steps back.
+        const auto there = std::find_if(forms_.begin(), forms_.end(), [](const LinkedForm& f) { return f.id == "walk_turn_walk_back"; });
+        const auto course = link(*there, movements_);
+        const sim::Student student(course->score(), {});
+        const FloorPath path = floor_path(course->score(), student.solver());
+        QVERIFY2(path.deep_m() > 1.5 && path.deep_m() < 4 && path.wide_m() < 1.5,
+                 qPrintable(QString("%1 %2").arg(path.deep_m()).arg(path.wide_m())));
+    }
+    void a_form_is_known_by_what_its_parts_ask_and_train() {
+        for (const auto& f : forms_) {
+            const auto face = face_of(f, movements_);
+            QVERIFY(face && face->id == "form:" + f.id);
+            for (const auto& p : f.parts) {
+                const auto m = std::find_if(movements_.begin(), movements_.end(), [&](const Movement& x) { return x.id == p.movement; });
+                for (const auto& t : m->trains)
+                    QVERIFY2(std::find(face->trains.begin(), face->trains.end(), t) != face->trains.end(), (f.id + t).c_str());
+                const Asks asks = asks_of(*m, p.version);
+                QVERIFY(face->asks.knees >= asks.knees && face->asks.balance >= asks.balance);
+            }
+        }
     }
 
     void every_form_links_to_one_course_that_a_body_can_do_data() {
@@ -163,13 +225,7 @@ private slots:
                 if (t.time_s[i] > (*seen)->parts[part].from_s + 0.3 && t.time_s[i] < (*seen)->parts[part].to_s - 0.3) t.m[i].reset();
             const auto r = reviewed(t, f);
             QVERIFY(r.has_value());
-            QString all;
-            for (const auto& p : (*r)->parts)
-                all += QStringLiteral(" %1:%2 %3-%4")
-                           .arg(p.part + 1)
-                           .arg(QString::fromStdString(std::string(how_name(p.how))))
-                           .arg(p.from_s, 0, 'f', 1)
-                           .arg(p.to_s, 0, 'f', 1);
+            const QString all = told(**r);
             QVERIFY2(of(**r, PartSeen::How::missing).empty(), qPrintable(QString::number(part + 1) + all));
             QVERIFY2(of(**r, PartSeen::How::unlike).empty(), qPrintable(QString::number(part + 1) + all));
             const auto hidden = of(**r, PartSeen::How::not_seen);
@@ -185,7 +241,7 @@ private slots:
             }
         const auto r = reviewed(cut, f);
         QVERIFY(r.has_value());
-        QVERIFY(of(**r, PartSeen::How::missing).empty());
+        QVERIFY2(of(**r, PartSeen::How::missing).empty(), qPrintable(told(**r)));
         QVERIFY(!of(**r, PartSeen::How::done).empty());
     }
     /// From one camera a part that faces elsewhere is neither judged nor said to be missing.

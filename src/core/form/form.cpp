@@ -125,6 +125,8 @@ std::optional<Movement> face_of(const LinkedForm& form, std::span<const Movement
             face->recorded.reset();
             face->source.reset();
         }
+        for (const auto& t : it->trains)
+            if (std::find(face->trains.begin(), face->trains.end(), t) == face->trains.end()) face->trains.push_back(t);
         for (const auto& part : Asks::parts()) face->asks.*part.value = std::max(face->asks.*part.value, asks.*part.value);
         for (const auto& c : it->cautions)
             if (std::find(face->cautions.begin(), face->cautions.end(), c) == face->cautions.end()) face->cautions.push_back(c);

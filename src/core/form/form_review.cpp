@@ -43,6 +43,29 @@ bool moves_at(const Motion& m, double from, double to) {
     return most > 0.06 * m.stature;
 }
 
+/// Whether somebody stands (or sits) there as before or after the form, as the figure in its quiet stand: hips and hands as high, the feet
+/// as far apart, the hips between them. Whoever is still in the middle of it for that moment is not at its end, however little moves.
+bool rests_as(const Motion& m, double from, double to, const Pose& stand, double figure_m) {
+    constexpr double near = 0.07, near_over_feet = 0.025; // of stature; a shift of weight moves the hips by three times that
+    const auto told = [](const Body3& b, double stature) {
+        const Vec3 hips = mid(b, left_hip), feet = mid(b, left_ankle);
+        const auto at = [&](Point p) { return b[static_cast<std::size_t>(p)]; };
+        return std::array<double, 5>{hips.y() / stature, at(left_wrist).y() / stature, at(right_wrist).y() / stature,
+                                     (at(left_ankle) - at(right_ankle)).norm() / stature,
+                                     std::hypot(hips.x() - feet.x(), hips.z() - feet.z()) / stature};
+    };
+    const auto quiet = told(stand.points, figure_m);
+    std::array<std::vector<double>, 5> off;
+    for (std::size_t i = 0; i < m.frames(); ++i) {
+        if (!m.valid[i] || m.time_s[i] < from || m.time_s[i] > to) continue;
+        const auto now = told(m.m[i], m.stature);
+        for (std::size_t k = 0; k < off.size(); ++k) off[k].push_back(now[k] - quiet[k]);
+    }
+    for (std::size_t k = 0; k < off.size(); ++k)
+        if (off[k].empty() || std::abs(signal::median(off[k])) > (k + 1 < off.size() ? near : near_over_feet)) return false;
+    return true;
+}
+
 /// The longest way through the parts as they were done that only goes forward: what is not on it is again or out of order.
 std::vector<bool> in_order(const std::vector<std::size_t>& done) {
     const std::size_t n = done.size();
@@ -194,8 +217,9 @@ private:
             if (gone.empty()) return;
             const double time = std::max(0.0, to_s - from_s), hidden = unseen(review_.motion, around.first, around.second);
             How how = How::missing;
-            // Somebody who moves as the clip begins or ends did something before or after it.
-            const bool cut = (first && moves_at(review_.motion, begin, begin + 0.6)) || (last && moves_at(review_.motion, end - 0.6, end));
+            // Somebody who is on the way as the clip begins or ends did something before or after it.
+            const bool cut = (first && on_the_way(begin, begin + edge_s, 0)) ||
+                             (last && on_the_way(end - edge_s, end, out_.reference->score().duration()));
             if (cut || hidden > 0.25 * asked)
                 how = How::not_seen;
             else if (time - hidden > 0.5 * asked && !quiet(from_s, to_s))
@@ -222,6 +246,13 @@ private:
         }
         lack(next, parts.size(), at, end, {before, end}, first, true);
         out_.parts = std::move(all);
+    }
+
+    static constexpr double edge_s = 0.6;
+    /// Whether somebody is in the middle of it, where the form's figure would stand quietly (`stands_s` of the score).
+    bool on_the_way(double from, double to, double stands_s) const {
+        const Motion& m = review_.motion;
+        return moves_at(m, from, to) || !rests_as(m, from, to, out_.reference->pose(stands_s), out_.reference->solver().dims().stature);
     }
 
     double usual_pace() const {

@@ -88,17 +88,18 @@ Phase join_phase(const char* id, const char* name, const char* role, double seco
     return p;
 }
 
-/// The foot that stays: the one that what comes next leaves on the floor, else the one with more weight.
-Side staying(const Posture& end, const Posture& next) {
+/// The foot that stays: the one that what comes next leaves on the floor, else the one with more weight; with even weight that of the side
+/// that leads next, so that a form and its mirror image are joined alike.
+Side staying(const Posture& end, const Posture& next, Side leads) {
     for (const Side s : {Side::left, Side::right})
         if (foot(next, other(s)).contact == Contact::off || foot(end, other(s)).contact == Contact::off) return s;
     const double w = std::abs(next.weight_left - 0.5) > 0.2 ? next.weight_left : end.weight_left;
-    return w >= 0.5 - 1e-9 ? Side::left : Side::right;
+    return std::abs(w - 0.5) < 1e-6 ? leads : w > 0.5 ? Side::left : Side::right;
 }
 
 /// What the feet must do from one posture to the next, facing so much farther to the left.
-Join join(const Posture& end, const FloorFrame& at, const Posture& next, double turn, double step_s) {
-    const Side stays = staying(end, next), moves = other(stays);
+Join join(const Posture& end, const FloorFrame& at, const Posture& next, Side leads, double turn, double step_s) {
+    const Side stays = staying(end, next, leads), moves = other(stays);
     Join out;
     // The frame of what comes next lies so that the foot that stays is where it is asked, once it is turned.
     out.frame.yaw = at.yaw + turn;
@@ -281,7 +282,7 @@ private:
             j.home = end_, j.frame = frame_;
         } else {
             for (int k = 0; k < joins; ++k) {
-                Join step = join(end_, frame_, k + 1 < joins ? one.as_done(m.home) : begin, turn / joins, form_.join_s);
+                Join step = join(end_, frame_, k + 1 < joins ? one.as_done(m.home) : begin, one.side, turn / joins, form_.join_s);
                 if (k > 0) // one part has one frame: what was done before is told in the new one
                     for (auto& p : phases) p.posture = seen_from(p.posture, frame_, step.frame);
                 else
@@ -401,7 +402,7 @@ private:
         add_cautions(whole.cautions, form_.cautions);
         // Where it ends in a step, the feet come together again.
         const Posture &last = keys.back().posture, home = out_.parts.front().as_done(out_.parts.front().movement->home);
-        Join j = join(last, frame_, home, 0, form_.join_s);
+        Join j = join(last, frame_, home, out_.parts.back().side, 0, form_.join_s);
         Posture closed = last;
         if (j.phases.size() > 1) {
             for (const Phase& p : j.phases) keys.push_back({t += p.duration_s, p.posture, -1, -1, Side::left, p.ease, j.frame});

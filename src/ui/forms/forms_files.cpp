@@ -3,6 +3,7 @@
 #include "ui/forms/form_editor.h"
 #include "ui/forms/forms_page.h"
 #include "ui/forms/learn_dialog.h"
+#include "ui/forms/linked_editor.h"
 #include "ui/forms/schools_dialog.h"
 #include "ui/paint/card.h"
 #include "ui/shell/step.h"
@@ -12,6 +13,7 @@
 #include <QComboBox>
 #include <QFileDialog>
 #include <QLabel>
+#include <QStackedWidget>
 #include <QTabWidget>
 #include <QTextBrowser>
 
@@ -60,7 +62,7 @@ void FormsPage::apply(const std::string& id, const std::optional<std::string>& t
         const int phase = editor_->phase();
         fill_ways();
         show_way();
-        if (tabs_->currentWidget() == editor_) go_to_phase(phase); // what was changed is looked at
+        if (tabs_->currentWidget() == change_) go_to_phase(phase); // what was changed is looked at
     }
 }
 
@@ -95,27 +97,32 @@ void FormsPage::copy_shown() {
 
 void FormsPage::export_shown() {
     const auto m = movement();
-    if (!m || !m->source) return;
+    if (!m) return;
+    const auto form = linked();
     const QString& folder = session_.settings.export_folder;
-    const QString name = QString::fromStdString(m->id) + QStringLiteral(".json");
-    const QString file = QFileDialog::getSaveFileName(this, tr("Export the movement"),
-                                                      folder.isEmpty() ? name : folder + QLatin1Char('/') + name, tr("Movements (*.json)"));
+    const QString name = QString::fromStdString(form ? form->id : m->id) + QStringLiteral(".json");
+    const QString file = QFileDialog::getSaveFileName(this, form ? tr("Export the form") : tr("Export the movement"),
+                                                      folder.isEmpty() ? name : folder + QLatin1Char('/') + name,
+                                                      form ? tr("Forms (*.json)") : tr("Movements (*.json)"));
     if (!file.isEmpty()) write_form(file);
 }
 
 void FormsPage::write_form(const QString& file) {
+    const auto form = linked();
     const auto m = movement();
-    if (!m || !m->source) return;
+    const auto source = form ? form->source : m ? m->source : nullptr;
+    if (!source) return;
     session_.files().run<Result<bool>>(
-        this, [text = *m->source, path = file.toStdString()](std::stop_token) { return write_whole(path, text); },
-        [this, file](const Result<bool>& ok) { ok ? editor_->say(tr("Saved: %1").arg(file)) : editor_->problem(text::error(ok.error())); });
+        this, [text = *source, path = file.toStdString()](std::stop_token) { return write_whole(path, text); },
+        [this, file](const Result<bool>& ok) { tell(ok ? tr("Saved: %1").arg(file) : text::error(ok.error()), !ok); });
 }
 
 void FormsPage::print_card() {
     const auto m = movement();
     if (!m) return;
     const QString& folder = session_.settings.export_folder;
-    const QString name = QStringLiteral("card-%1.pdf").arg(QString::fromStdString(m->id));
+    const auto form = linked();
+    const QString name = QStringLiteral("card-%1.pdf").arg(QString::fromStdString(form ? form->id : m->id));
     const QString file =
         QFileDialog::getSaveFileName(this, tr("Card of %1").arg(said(m->name)), folder.isEmpty() ? name : folder + QLatin1Char('/') + name,
                                      tr("PDF (*.pdf);;HTML (*.html)"));
@@ -127,8 +134,11 @@ void FormsPage::write_card(const QString& file) {
     if (!m) return;
     session_.files().run<Result<bool>>(
         this,
-        [movement = *m, path = file.toStdString()](std::stop_token) -> Result<bool> {
-            const auto bytes = path.ends_with(".html") ? Result<QByteArray>(card_html(movement).toUtf8()) : card_pdf(movement);
+        [movement = *m, form = linked(), all = session_.movements.now(), path = file.toStdString()](std::stop_token) -> Result<bool> {
+            const bool html = path.ends_with(".html");
+            const auto bytes = form   ? form_card(*form, *all, html)
+                               : html ? Result<QByteArray>(card_html(movement).toUtf8())
+                                      : card_pdf(movement);
             if (!bytes) return tl::unexpected(bytes.error());
             return write_whole(path, std::string_view(bytes->constData(), static_cast<std::size_t>(bytes->size())));
         },
@@ -138,8 +148,16 @@ void FormsPage::write_card(const QString& file) {
         });
 }
 
+/// At the editor that is shown.
+void FormsPage::tell(const QString& words, bool wrong) {
+    if (linked())
+        wrong ? linked_editor_->problem(words) : linked_editor_->say(words);
+    else
+        wrong ? editor_->problem(words) : editor_->say(words);
+}
+
 void FormsPage::import_form() {
-    const QString file = QFileDialog::getOpenFileName(this, tr("Import a movement"), QString(), tr("Movements (*.json)"));
+    const QString file = QFileDialog::getOpenFileName(this, tr("Import a movement or a form"), QString(), tr("Movements, forms (*.json)"));
     if (!file.isEmpty()) read_form(file);
 }
 
@@ -147,10 +165,15 @@ void FormsPage::read_form(const QString& file) {
     session_.files().run<Result<std::string>>(
         this, [path = file.toStdString()](std::stop_token) { return read_text(path, 1 << 20); },
         [this](const Result<std::string>& text) {
-            if (!text) return editor_->problem(text::error(text.error()));
+            if (!text) return tell(text::error(text.error()), true);
+            const auto form = parse_form(*text);
+            if (form) return edit_linked(tr("an imported form"), form->id, *text);
             const auto m = parse_movement(*text);
-            if (!m) return editor_->problem(tr("That is no movement Bevel can read: %1").arg(QString::fromStdString(m.error().context)));
-            edit(tr("an imported movement"), m->id, *text);
+            if (m) return edit(tr("an imported movement"), m->id, *text);
+            // Which of the two it was meant to be shows in what it holds.
+            const bool parts = text->find("\"parts\"") != std::string::npos;
+            const QString why = QString::fromStdString((parts ? form.error() : m.error()).context);
+            tell(parts ? tr("That is no form Bevel can read: %1").arg(why) : tr("That is no movement Bevel can read: %1").arg(why), true);
         });
 }
 
@@ -196,7 +219,7 @@ void FormsPage::apply_school(const std::string& id, const std::optional<std::str
             if (!ok) editor_->problem(text::error(ok.error()));
         });
     fill_schools();
-    if (const auto m = way()) rules_->setHtml(rules_html(*m));
+    if (const auto m = way(); m && !linked()) rules_->setHtml(rules_html(*m));
     for (auto* d : findChildren<SchoolsDialog*>()) d->fill();
 }
 

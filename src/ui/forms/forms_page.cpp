@@ -1,8 +1,10 @@
 #include "ui/forms/forms_page.h"
 #include "core/movement/astray.h"
 #include "ui/forms/course_view.h"
+#include "ui/forms/floor_path_view.h"
 #include "ui/forms/form_editor.h"
 #include "ui/forms/learn_dialog.h"
+#include "ui/forms/linked_editor.h"
 #include "ui/forms/schools_dialog.h"
 #include "ui/text/data_words.h"
 #include <cmath>
@@ -13,6 +15,7 @@
 #include <QListWidget>
 #include <QPushButton>
 #include <QSlider>
+#include <QStackedWidget>
 #include <QTableWidget>
 #include <QTabWidget>
 #include <QTextBrowser>
@@ -65,6 +68,8 @@ FormsPage::FormsPage(Session& session, QWidget* parent) : Place(session, "forms"
         if (m.own && m.source) own_[m.id] = *m.source;
     for (const auto& s : session_.schools.all())
         if (s.own && s.source) own_schools_[s.id] = *s.source;
+    for (const auto& f : session_.linked.all())
+        if (f.own && f.source) own_linked_[f.id] = *f.source;
     build();
     fill_list();
 }
@@ -84,6 +89,7 @@ QWidget* FormsPage::build_list() {
     kind_->setObjectName(QStringLiteral("kind"));
     kind_->setAccessibleName(tr("Kind"));
     kind_->addItem(tr("every kind"), QString());
+    kind_->addItem(tr("whole forms"), QString::fromUtf8(form_prefix.data(), static_cast<qsizetype>(form_prefix.size())));
     std::set<std::string> kinds, trains;
     for (const auto& m : session_.movements.all()) {
         kinds.insert(m.kind);
@@ -115,9 +121,16 @@ QWidget* FormsPage::build_list() {
     auto* learn = new QPushButton(tr("From clips …"));
     learn->setObjectName(QStringLiteral("learnForm"));
     learn->setToolTip(tr("Your way of a movement, or one that is not among the forms: told from clips that show it"));
+    auto* linking = new QPushButton(tr("New form"));
+    linking->setObjectName(QStringLiteral("newLinked"));
+    linking->setToolTip(tr("Movements one after another, as one form of your own"));
+    auto* making = new QHBoxLayout;
+    making->addWidget(learn);
+    making->addWidget(linking);
     box->addWidget(list_, 1);
-    box->addWidget(learn);
+    box->addLayout(making);
     box->addWidget(count_);
+    connect(linking, &QPushButton::clicked, this, &FormsPage::new_linked);
     connect(learn, &QPushButton::clicked, this, [this] { learn_from(0); });
     connect(search_, &QLineEdit::textChanged, this, &FormsPage::fill_list);
     for (auto* b : {kind_, trains_, asks_}) connect(b, &QComboBox::currentIndexChanged, this, &FormsPage::fill_list);
@@ -195,6 +208,12 @@ QWidget* FormsPage::build_figure() {
     });
     connect(lane_, &QComboBox::currentIndexChanged, this, [this] { course_->show_lane(lane_->currentData().toString().toStdString()); });
     connect(way_, &QComboBox::currentIndexChanged, this, &FormsPage::show_way);
+    floor_ = new FloorPathView(session_);
+    connect(floor_, &FloorPathView::chosen, this, [this](double t) { figure_->play(false), figure_->set_time(t); });
+    stage_ = new QStackedWidget;
+    stage_->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+    stage_->addWidget(course_);
+    stage_->addWidget(floor_);
     size_ = new QSlider(Qt::Horizontal);
     size_->setObjectName(QStringLiteral("faultSize"));
     size_->setAccessibleName(tr("How large the fault is"));
@@ -220,7 +239,7 @@ QWidget* FormsPage::build_figure() {
     for (auto* s : {size_, around_}) s->setMinimumWidth(54);
     box->addWidget(figure_, 1);
     box->addLayout(bar);
-    box->addWidget(course_);
+    box->addWidget(stage_);
     box->addLayout(second);
     connect(play_, &QToolButton::toggled, figure_, &FigureView::play);
     connect(figure_, &FigureView::played, this, [this](bool on) {
@@ -240,8 +259,9 @@ QWidget* FormsPage::build_figure() {
     connect(figure_, &FigureView::moved, this, [this](double t) {
         const QSignalBlocker quiet(time_);
         course_->set_time(t);
+        floor_->set_time(t);
         if (!time_->isSliderDown()) time_->setValue(static_cast<int>(1000 * t / std::max(0.1, figure_->duration())));
-        const int row = figure_->phase().first;
+        const int row = linked() ? figure_->part() : figure_->phase().first;
         if (phases_->currentRow() != row) {
             const QSignalBlocker still(phases_);
             phases_->setCurrentCell(row, 0);
@@ -311,7 +331,21 @@ QWidget* FormsPage::build_words() {
     tabs_->addTab(parts, tr("Phases"));
     tabs_->addTab(judged, tr("Rules"));
     editor_ = new FormEditor(session_);
-    tabs_->addTab(editor_, tr("Change"));
+    linked_editor_ = new LinkedEditor(session_);
+    change_ = new QStackedWidget;
+    change_->addWidget(editor_);
+    change_->addWidget(linked_editor_);
+    tabs_->addTab(change_, tr("Change"));
+    connect(linked_editor_, &LinkedEditor::edited, this, [this](const QString& what, const std::string& text) {
+        if (const auto f = linked()) edit_linked(what, f->id, text);
+    });
+    connect(linked_editor_, &LinkedEditor::entry_chosen, this, &FormsPage::go_to_entry);
+    connect(linked_editor_, &LinkedEditor::copy_asked, this, &FormsPage::copy_linked);
+    connect(linked_editor_, &LinkedEditor::reset_asked, this, [this] {
+        if (const auto f = linked()) edit_linked(tr("your own form"), f->id, std::nullopt);
+    });
+    connect(linked_editor_, &LinkedEditor::export_asked, this, &FormsPage::export_shown);
+    connect(linked_editor_, &LinkedEditor::import_asked, this, &FormsPage::import_form);
     connect(editor_, &FormEditor::edited, this,
             [this](const QString& what, const std::string& text) { edit(what, shown().toStdString(), text); });
     connect(editor_, &FormEditor::phase_chosen, this, &FormsPage::go_to_phase);
@@ -320,7 +354,7 @@ QWidget* FormsPage::build_words() {
     connect(editor_, &FormEditor::export_asked, this, &FormsPage::export_shown);
     connect(editor_, &FormEditor::import_asked, this, &FormsPage::import_form);
     connect(school_, &QComboBox::currentIndexChanged, this, [this] {
-        if (const auto m = way()) rules_->setHtml(rules_html(*m));
+        if (const auto m = way(); m && !linked()) rules_->setHtml(rules_html(*m));
     });
     return tabs_;
 }
@@ -359,6 +393,9 @@ void FormsPage::fill_ways() {
 void FormsPage::show_way() {
     const auto m = way();
     if (!m) return;
+    if (linked()) return show_linked();
+    turn_to(false);
+    ++form_run_; // a form that is being made is not waited for
     figure_->play(false);
     figure_->show_movement(*m);
     course_->show_movement(*m);
@@ -370,6 +407,7 @@ void FormsPage::show_way() {
 void FormsPage::go_to_phase(int row) {
     const auto m = way();
     if (!m || row < 0) return;
+    if (linked()) return go_to_part(row);
     double t = 3; // quiet and approach come first
     for (int i = 0; i <= row && i < static_cast<int>(m->phases.size()) && row < static_cast<int>(m->phases.size()); ++i)
         t += m->phases[static_cast<std::size_t>(i)].duration_s;
@@ -389,23 +427,36 @@ void FormsPage::fill_list() {
     {
         const QSignalBlocker quiet(list_);
         list_->clear();
-        for (const auto& m : session_.movements.all()) {
+        std::vector<std::shared_ptr<const Movement>> all_of_them;
+        for (const auto& in : {session_.movements.now(), session_.faces.now()})
+            for (const auto& m : *in) all_of_them.emplace_back(in, &m);
+        for (const auto& one : all_of_them) {
+            const Movement& m = *one;
+            const bool form = m.id.starts_with(form_prefix);
             const QString name = said(m.name), pinyin = QString::fromStdString(m.pinyin);
             const QString all = folded(name + QLatin1Char(' ') + QString::fromStdString(m.name) + QLatin1Char(' ') + pinyin);
             if (!words.isEmpty() && !all.contains(words)) continue;
-            if (const QString k = kind_->currentData().toString(); !k.isEmpty() && k.toStdString() != m.kind) continue;
+            if (const std::string k = kind_->currentData().toString().toStdString(); !k.empty() && (k == form_prefix ? !form : k != m.kind))
+                continue;
             if (const QString t = trains_->currentData().toString();
                 !t.isEmpty() && std::find(m.trains.begin(), m.trains.end(), t.toStdString()) == m.trains.end())
                 continue;
             if (((asks & 1) != 0 && m.asks.knees > 1) || ((asks & 2) != 0 && m.asks.balance > 1)) continue;
-            auto* item = new QListWidgetItem(pinyin.isEmpty() ? name : name + QLatin1Char('\n') + pinyin, list_);
+            QString below = pinyin;
+            if (form) {
+                int parts = 0;
+                for (const auto& p : session_.forms().form(m.id)->parts) parts += p.repeats;
+                below = tr("whole form, %n part(s)", nullptr, parts);
+            }
+            auto* item = new QListWidgetItem(below.isEmpty() ? name : name + QLatin1Char('\n') + below, list_);
             item->setData(Qt::UserRole, QString::fromStdString(m.id));
         }
         list_->sortItems(); // by the name that is shown, in whatever language
     }
-    count_->setText(list_->count() == static_cast<int>(session_.movements.size())
-                        ? tr("%n movement(s)", nullptr, list_->count())
-                        : tr("%1 of %2 movements").arg(list_->count()).arg(session_.movements.size()));
+    const auto whole = static_cast<int>(session_.movements.size()), forms = static_cast<int>(session_.faces.size());
+    count_->setText(list_->count() == whole + forms
+                        ? tr("%n movement(s)", nullptr, whole) + QStringLiteral(", ") + tr("%n form(s)", "whole forms", forms)
+                        : tr("%1 of %2").arg(list_->count()).arg(whole + forms));
     for (int i = 0; i < list_->count(); ++i)
         if (list_->item(i)->data(Qt::UserRole).toString() == had) return list_->setCurrentRow(i);
     if (list_->count() > 0) list_->setCurrentRow(0);
@@ -437,7 +488,7 @@ void FormsPage::fill_faults() {
     fault_->setCurrentIndex(0);
     size_->setEnabled(false);
     const auto m = way();
-    if (!m) return;
+    if (!m || linked()) return; // of a form, those of the body alone
     std::set<QString> named;
     for (std::size_t k = 0; k < m->checks.size(); ++k) {
         const auto& c = m->checks[k];
@@ -513,6 +564,14 @@ void FormsPage::add_actions(Actions& actions) {
     actions.add(
         this, M::file, "learnForm", tr("A movement from clips …"), {QKeySequence(Qt::CTRL | Qt::Key_L)}, [this] { learn_from(0); },
         tr("Your way of a movement, or one that is not among the forms: told from clips that show it"));
+    for (const auto& [name, label, key, by] : {std::tuple{"partEarlier", tr("This part of the form earlier"), Qt::Key_Up, -1},
+                                               {"partLater", tr("This part of the form later"), Qt::Key_Down, 1}})
+        actions.add(this, M::edit, name, label, {QKeySequence(Qt::ALT | key)}, [this, by = by] {
+            if (linked() && tabs_->currentWidget() == change_) linked_editor_->move_part(by);
+        });
+    actions.add(
+        this, M::file, "newLinkedAction", tr("New form"), {QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_N)}, [this] { new_linked(); },
+        tr("Movements one after another, as one form of your own"));
     actions.add(this, M::edit, "findForm", tr("Search the movements"), {QKeySequence::Find}, [this] { search_->setFocus(); });
 }
 

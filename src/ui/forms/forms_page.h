@@ -1,6 +1,8 @@
 // The movements Bevel knows: found by name, kind and what they train; seen from any side at any pace; their phases, rules, drills; and what
 // each fault looks like beside the right one.
 #pragma once
+#include "ui/forms/shown_form.h"
+#include "ui/jobs/background.h"
 #include "ui/pictures/figure_view.h"
 #include "ui/shell/place.h"
 
@@ -9,6 +11,7 @@ class QLabel;
 class QLineEdit;
 class QListWidget;
 class QSlider;
+class QStackedWidget;
 class QTabWidget;
 class QTextBrowser;
 class QTableWidget;
@@ -17,7 +20,9 @@ class QToolButton;
 namespace bevel::ui {
 
 class CourseView;
+class FloorPathView;
 class FormEditor;
+class LinkedEditor;
 
 class FormsPage : public Place {
     Q_OBJECT
@@ -29,7 +34,7 @@ public:
     void add_actions(Actions& actions) override;
     void new_theme() override;
     FigureView& figure() { return *figure_; }
-    /// Id of the movement that is shown.
+    /// Id of the movement that is shown; "form:ID" of a linked form.
     QString shown() const;
     void show_movement(const QString& id);
     /// What a finding looks like beside the right one: the check and the end of its band it is beyond.
@@ -41,6 +46,8 @@ public:
     /// A movement from clips that show it; `clip` is chosen from the start.
     void learn_from(qint64 clip);
     void show_schools();
+    /// A form of one's own, begun with the movement that is shown.
+    void new_linked();
 
 private:
     void build();
@@ -68,9 +75,28 @@ private:
     void export_shown();
     void import_form();
     void print_card();
+    void tell(const QString& words, bool wrong);
 
-    std::map<std::string, std::string> own_, own_schools_; // texts
+    // Of a linked form, in forms_linked.cpp.
+    std::shared_ptr<const LinkedForm> linked() const; // null where a movement is shown
+    void turn_to(bool form);
+    void show_linked();
+    void fill_linked_words();
+    void go_to_part(int part);
+    void go_to_entry(int entry);
+    void edit_linked(const QString& what, const std::string& id, const std::optional<std::string>& text);
+    void apply_linked(const std::string& id, const std::optional<std::string>& text);
+    std::string free_linked_id(const std::string& wish) const;
+    void copy_linked();
+
+    std::map<std::string, std::string> own_, own_schools_, own_linked_; // texts
     FormEditor* editor_ = nullptr;
+    LinkedEditor* linked_editor_ = nullptr;
+    FloorPathView* floor_ = nullptr;
+    QStackedWidget *stage_ = nullptr, *change_ = nullptr; // under the figure; what is changed
+    std::shared_ptr<const ShownForm> shown_form_;         // null while it is made
+    int form_run_ = 0;
+    Background form_work_; // its own: it does not wait behind the copying of a clip
 
     QLineEdit* search_ = nullptr;
     QComboBox *kind_ = nullptr, *trains_ = nullptr, *asks_ = nullptr, *fault_ = nullptr, *speed_ = nullptr, *school_ = nullptr,

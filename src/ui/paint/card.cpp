@@ -37,31 +37,33 @@ QString words_of(const Phase& p) {
     return breath.isEmpty() ? said(p.name) : CardWords::tr("%1 – %2").arg(said(p.name), breath);
 }
 
-QString card_body(const Movement& m, const std::function<QString(std::size_t)>& picture, int width) {
-    QString h = QStringLiteral("<h1>%1</h1>").arg(said(m.name).toHtmlEscaped());
-    if (!m.pinyin.empty()) h += QStringLiteral("<p><i>%1</i></p>").arg(QString::fromStdString(m.pinyin).toHtmlEscaped());
-    h += QStringLiteral("<p>%1</p><table cellspacing=\"0\" cellpadding=\"4\"><tr>").arg(said(m.about).toHtmlEscaped());
-    for (std::size_t i = 0; i < m.phases.size(); ++i) {
+/// What stands on a card, in order.
+struct Card {
+    QString title;
+    QStringList above; // HTML, over the pictures
+    std::vector<QImage> pictures;
+    QStringList captions; // plain, by picture
+    QStringList below;    // HTML
+};
+
+QString paragraph(const QString& plain, const char* around = nullptr) {
+    const QString text = plain.toHtmlEscaped();
+    return around ? QStringLiteral("<p><%1>%2</%1></p>").arg(QLatin1String(around), text) : QStringLiteral("<p>%1</p>").arg(text);
+}
+
+QString card_body(const Card& card, const std::function<QString(std::size_t)>& picture, int width) {
+    QString h = QStringLiteral("<h1>%1</h1>").arg(card.title.toHtmlEscaped()) + card.above.join(QString());
+    h += QStringLiteral("<table cellspacing=\"0\" cellpadding=\"4\"><tr>");
+    for (std::size_t i = 0; i < card.pictures.size(); ++i) {
         if (i > 0 && i % 4 == 0) h += QStringLiteral("</tr><tr>");
         h += QStringLiteral(
                  "<td width=\"25%\" valign=\"top\" align=\"center\"><img alt=\"\" width=\"%1\" src=\"%2\"><br><small>%3. %4</small></td>")
                  .arg(width)
                  .arg(picture(i))
                  .arg(i + 1)
-                 .arg(words_of(m.phases[i]).toHtmlEscaped());
+                 .arg(card.captions.value(static_cast<qsizetype>(i)).toHtmlEscaped());
     }
-    h += QStringLiteral("</tr></table><p>%1</p>")
-             .arg((m.symmetric() ? CardWords::tr("%n time(s).", nullptr, 2 * m.repetitions)
-                                 : CardWords::tr("%n time(s) to each side; the other side is its mirror image.", nullptr, m.repetitions))
-                      .toHtmlEscaped());
-    if (!m.attention.empty()) {
-        h += QStringLiteral("<ul>");
-        for (const auto& a : m.attention) h += QStringLiteral("<li>%1</li>").arg(said(a).toHtmlEscaped());
-        h += QStringLiteral("</ul>");
-    }
-    for (const auto& image : m.images) h += QStringLiteral("<p><i>%1</i></p>").arg(said(image).toHtmlEscaped());
-    for (const auto& c : text::cautions_for({}, &m)) h += QStringLiteral("<p><b>%1</b></p>").arg(c.toHtmlEscaped());
-    return h;
+    return h + QStringLiteral("</tr></table>") + card.below.join(QString());
 }
 
 constexpr int wide = 216, high = 380, feet_high = 110;
@@ -116,13 +118,77 @@ std::vector<QImage> phase_pictures(const Movement& movement, int width, int heig
     return out;
 }
 
-QString card_html(const Movement& movement) {
-    const auto pictures = phase_pictures(movement, wide, high);
+namespace {
+
+Card card_of(const Movement& m) {
+    Card card;
+    card.title = said(m.name);
+    if (!m.pinyin.empty()) card.above << paragraph(QString::fromStdString(m.pinyin), "i");
+    card.above << paragraph(said(m.about));
+    card.pictures = phase_pictures(m, wide, high);
+    for (const auto& p : m.phases) card.captions << words_of(p);
+    card.below << paragraph(m.symmetric()
+                                ? CardWords::tr("%n time(s).", nullptr, 2 * m.repetitions)
+                                : CardWords::tr("%n time(s) to each side; the other side is its mirror image.", nullptr, m.repetitions));
+    QString points;
+    for (const auto& a : m.attention) points += QStringLiteral("<li>%1</li>").arg(said(a).toHtmlEscaped());
+    if (!points.isEmpty()) card.below << QStringLiteral("<ul>%1</ul>").arg(points);
+    for (const auto& image : m.images) card.below << paragraph(said(image), "i");
+    for (const auto& c : text::cautions_for({}, &m)) card.below << paragraph(c, "b");
+    return card;
+}
+
+/// Of each part the picture in which it shows most: the deepest or farthest turned end of one of its own phases.
+Card card_of(const LinkedForm& form, const LinkedCourse& course, const Movement& face) {
+    Card card;
+    card.title = said(form.name);
+    if (!form.pinyin.empty()) card.above << paragraph(QString::fromStdString(form.pinyin), "i");
+    if (!form.about.empty()) card.above << paragraph(said(form.about));
+    sim::StudentOptions o;
+    o.proportion_spread = o.mass_spread = o.tempo_spread = o.size_spread = o.sway = 0;
+    const sim::Student student(course.score(), o);
+    const sim::Film film(student.solver(), clay(), paper_phone(wide, high - feet_high, 25));
+    const Theme theme;
+    const double sw = student.dims().shoulder_width;
+    for (std::size_t k = 0; k < course.parts.size(); ++k) {
+        const auto& part = course.parts[k];
+        std::size_t shows = part.joins;
+        double most = -1;
+        for (std::size_t i = part.joins; i < part.movement->phases.size(); ++i) {
+            const Posture& p = part.movement->phases[i].posture;
+            const double much = (1 - p.depth) * 4 + std::abs(p.pelvis_turn) / 60 + std::abs(p.weight_left - 0.5) +
+                                std::abs(hand_height(p.left_hand)) + std::abs(hand_height(p.right_hand)) +
+                                (p.left_foot.contact == Contact::off || p.right_foot.contact == Contact::off ? 0.6 : 0);
+            if (much > most) most = much, shows = i;
+        }
+        double at = 0;
+        std::size_t phase = 0;
+        for (const auto& key : course.keys)
+            if (key.repetition == static_cast<int>(k) && phase++ == shows) at = key.time;
+        const Pose here = student.pose(student.time_of(at));
+        const Vec3 hips = mid(here.points, left_hip);
+        const Pose seen = placed(here, {-hips.x() / sw, -hips.z() / sw, 0}, sw);
+        QImage im(wide, high, QImage::Format_RGB32);
+        im.fill(Qt::white);
+        QPainter p(&im);
+        p.setRenderHint(QPainter::Antialiasing);
+        p.drawImage(0, 0, to_image(film.shoot(seen, 0)));
+        draw_feet(p, QRectF(0, high - feet_high, wide, feet_high), seen.points, theme);
+        p.end();
+        card.pictures.push_back(std::move(im));
+        const QString name = said(course.whole.part_names[k]);
+        card.captions << (part.movement->symmetric() ? name : CardWords::tr("%1 (%2)").arg(name, text::side(part.side)));
+    }
+    for (const auto& c : text::cautions_for({}, &face)) card.below << paragraph(c, "b");
+    return card;
+}
+
+QString html_of(const Card& card) {
     auto inside = [&](std::size_t i) {
         QByteArray png;
         QBuffer out(&png);
         out.open(QIODevice::WriteOnly);
-        if (i < pictures.size()) pictures[i].save(&out, "PNG");
+        if (i < card.pictures.size()) card.pictures[i].save(&out, "PNG");
         return QStringLiteral("data:image/png;base64,") + QString::fromLatin1(png.toBase64());
     };
     return QStringLiteral(
@@ -130,18 +196,35 @@ QString card_html(const Movement& movement) {
                "Sans',sans-serif;font-size:1.15em;max-width:48em;margin:2em auto;padding:0 1em;line-height:1.45;color:#2b2622;"
                "background:#fdfaf3}td{vertical-align:top;text-align:center}img{max-width:100%;height:auto}</style></head><body>%3"
                "</body></html>\n")
-        .arg(spoken_language(), text::movement(movement).toHtmlEscaped(), card_body(movement, inside, 150));
+        .arg(spoken_language(), card.title.toHtmlEscaped(), card_body(card, inside, 150));
 }
 
-Result<QByteArray> card_pdf(const Movement& movement) {
+Result<QByteArray> pdf_of(const Card& card) {
     PagePdf page;
-    page.title = text::movement(movement);
+    page.title = card.title;
     page.font = Theme().font(12);
-    const auto pictures = phase_pictures(movement, wide, high);
-    for (std::size_t i = 0; i < pictures.size(); ++i) page.images[QStringLiteral("phase%1").arg(i)] = pictures[i];
+    for (std::size_t i = 0; i < card.pictures.size(); ++i) page.images[QStringLiteral("phase%1").arg(i)] = card.pictures[i];
     page.html = card_body(
-        movement, [](std::size_t i) { return QStringLiteral("phase%1").arg(i); }, 96);
+        card, [](std::size_t i) { return QStringLiteral("phase%1").arg(i); }, 96);
     return page_pdf(page);
+}
+
+} // namespace
+
+QString card_html(const Movement& movement) {
+    return html_of(card_of(movement));
+}
+Result<QByteArray> card_pdf(const Movement& movement) {
+    return pdf_of(card_of(movement));
+}
+
+Result<QByteArray> form_card(const LinkedForm& form, std::span<const Movement> movements, bool html) {
+    const auto course = link(form, movements);
+    if (!course) return tl::unexpected(course.error());
+    const auto face = face_of(form, movements);
+    if (!face) return fail(Code::not_found, form.id);
+    const Card card = card_of(form, *course, *face);
+    return html ? Result<QByteArray>(html_of(card).toUtf8()) : pdf_of(card);
 }
 
 } // namespace bevel::ui

@@ -1,6 +1,7 @@
 // A movement on a sheet of paper: its figure at the end of each phase with the feet from above, what is done, the breath, points of
 // attention, cautions. For students, made from the movement itself.
 #pragma once
+#include "core/form/form.h"
 #include "core/movement/movement.h"
 #include "core/result.h"
 #include "core/sim/film.h"
@@ -19,5 +20,8 @@ std::vector<QImage> phase_pictures(const Movement& movement, int width, int heig
 /// One HTML file with its pictures inside.
 QString card_html(const Movement& movement);
 Result<QByteArray> card_pdf(const Movement& movement);
+/// The same of a linked form: each part once, in its order, the way it is faced there. As one HTML file or as PDF; the error is that of
+/// linking it.
+Result<QByteArray> form_card(const LinkedForm& form, std::span<const Movement> movements, bool html);
 
 } // namespace bevel::ui

@@ -4,13 +4,43 @@
 
 namespace bevel::ui {
 
-std::shared_ptr<const sim::Student> figure_of(const Movement& movement, const std::optional<sim::FaultSpec>& fault) {
+namespace {
+
+sim::StudentOptions plain(const std::optional<sim::FaultSpec>& fault) {
     sim::StudentOptions o;
     o.score.repetitions = 1;
     o.proportion_spread = o.mass_spread = o.tempo_spread = o.size_spread = 0;
     o.sway = 0;
     if (fault) o.faults.push_back(*fault);
-    return std::make_shared<const sim::Student>(movement, o);
+    return o;
+}
+
+/// As the camera sees it. It goes along with the hips, but not with every shift of weight from foot to foot.
+Pose seen(const sim::Student& student, const FigureWish& wish) {
+    Pose pose = student.pose(wish.time_s);
+    if (!wish.follow) return pose;
+    constexpr int steps = 4;
+    constexpr double step_s = 0.6;
+    Vec3 at = Vec3::Zero();
+    double sum = 0;
+    for (int k = -steps; k <= steps; ++k) {
+        const double w = steps + 1 - std::abs(k);
+        at += w * mid(student.pose(std::clamp(wish.time_s + k * step_s, 0.0, student.duration())).points, left_hip);
+        sum += w;
+    }
+    at /= sum;
+    const double sw = student.dims().shoulder_width;
+    return placed(std::move(pose), {-at.x() / sw, -at.z() / sw, 0}, sw);
+}
+
+} // namespace
+
+std::shared_ptr<const sim::Student> figure_of(const Movement& movement, const std::optional<sim::FaultSpec>& fault) {
+    return std::make_shared<const sim::Student>(movement, plain(fault));
+}
+
+std::shared_ptr<const sim::Student> figure_of(const Score& score, const std::optional<sim::FaultSpec>& fault) {
+    return std::make_shared<const sim::Student>(score, plain(fault));
 }
 
 FigureSource::FigureSource(QObject* parent) : QObject(parent) {
@@ -52,8 +82,8 @@ void FigureSource::draw(const std::stop_token& stop) {
         }
         auto shot = std::make_shared<FigureShot>();
         shot->wish = now;
-        shot->right = to_image(right->shoot(now.right->pose(now.time_s), 0));
-        if (faulty) shot->faulty = to_image(faulty->shoot(now.faulty->pose(now.time_s), 0));
+        shot->right = to_image(right->shoot(seen(*now.right, now), 0));
+        if (faulty) shot->faulty = to_image(faulty->shoot(seen(*now.faulty, now), 0));
         mail_.post([this, shot = std::move(shot)] { emit ready(shot); });
     }
 }

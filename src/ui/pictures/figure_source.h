@@ -17,6 +17,7 @@ struct FigureWish {
     double time_s = 0, azimuth_deg = 0;                // to the student's own left, where the camera stands
     int width = 400, height = 480;                     // of one figure
     double farther = 1;                                // the camera, times its usual distance
+    bool follow = false;                               // the camera goes where the body goes, keeping its side of the room
     int scene = 0;                                     // goes up when the students are others
 };
 struct FigureShot {
@@ -45,5 +46,8 @@ private:
 
 /// A student of 1.7 m who does a movement once on each side, without any spread of their own; with a fault when one is given.
 std::shared_ptr<const sim::Student> figure_of(const Movement& movement, const std::optional<sim::FaultSpec>& fault);
+
+/// The same of a whole that is laid out, as of a linked form.
+std::shared_ptr<const sim::Student> figure_of(const Score& score, const std::optional<sim::FaultSpec>& fault);
 
 } // namespace bevel::ui

@@ -38,9 +38,20 @@ void FigureView::show_movement(const Movement& movement) {
     set_time(0);
 }
 
+void FigureView::show_course(const Movement& whole, std::shared_ptr<const sim::Student> figure) {
+    movement_ = whole;
+    right_ = std::move(figure);
+    faulty_.reset();
+    shot_.reset();
+    ++scene_;
+    duration_ = right_->score().duration();
+    set_time(0);
+}
+
 void FigureView::show_fault(const std::optional<sim::FaultSpec>& fault) {
     if (!movement_) return;
-    faulty_ = fault ? figure_of(*movement_, fault) : nullptr;
+    const bool linked = !movement_->part_names.empty();
+    faulty_ = !fault ? nullptr : linked ? figure_of(right_->score(), fault) : figure_of(*movement_, fault);
     ++scene_;
     ask();
 }
@@ -89,6 +100,7 @@ void FigureView::ask() {
     w.width = static_cast<int>((faulty_ ? 0.5 : 1.0) * width());
     w.height = height() - 96;
     w.scene = scene_;
+    w.follow = movement_ && !movement_->part_names.empty();
     source_.wish(w);
 }
 
@@ -96,6 +108,10 @@ std::pair<int, Side> FigureView::phase() const {
     if (!right_) return {-1, Side::left};
     const auto& key = right_->score().keys()[right_->score().stretch_at(time_)];
     return {key.phase, key.side};
+}
+
+int FigureView::part() const {
+    return right_ ? right_->score().keys()[right_->score().stretch_at(time_)].repetition : -1;
 }
 
 void FigureView::mousePressEvent(QMouseEvent* e) {
@@ -113,7 +129,11 @@ void FigureView::paint_feet(QPainter& p, const QRectF& r) const {
     p.save();
     p.setClipRect(r);
     const double scale = r.height() / 1.1; // metres in the view, forward
-    auto at = [&](const Vec3& v) { return QPointF(r.center().x() - v.x() * scale, r.center().y() + (0.25 - v.z()) * scale); };
+    const bool goes = movement_ && !movement_->part_names.empty();
+    const Vec3 from = goes ? Vec3(mid(pose.points, left_ankle)) : Vec3(0, 0, 0.25); // of a form that goes through the room, round its feet
+    auto at = [&](const Vec3& v) {
+        return QPointF(r.center().x() - (v.x() - from.x()) * scale, r.center().y() + (from.z() - v.z()) * scale);
+    };
     for (const Side s : {Side::left, Side::right}) {
         const Vec3 &heel = pose.points[static_cast<std::size_t>(on(s, left_heel))],
                    &toe = pose.points[static_cast<std::size_t>(on(s, left_toe))];
@@ -134,6 +154,49 @@ void FigureView::paint_feet(QPainter& p, const QRectF& r) const {
     p.setFont(session_.theme.font(9.5));
     p.drawText(r, Qt::AlignLeft | Qt::AlignBottom, tr("from above"));
     p.restore();
+}
+
+/// Where it is in words, its breath, and the phases (of a form, its parts) as a line of steps, as long as they last; the mark is now.
+void FigureView::paint_words(QPainter& p, const QRectF& foot) const {
+    const Palette& c = session_.theme.palette;
+    const double plan = width() < 330 ? 72 : 130, words_at = plan + 22; // beside a list there is little room
+    paint_feet(p, QRectF(8, foot.top() + 4, plan, foot.height() - 8));
+    const auto [index, side] = phase();
+    QString words = tr("standing quietly"), breath;
+    if (index >= 0) {
+        const auto& ph = movement_->phases[static_cast<std::size_t>(index)];
+        const int n = part();
+        breath = tr("breath %1").arg(text::breath(ph.breath));
+        if (n >= 0 && n < static_cast<int>(movement_->part_names.size())) {
+            words = tr("%1. %2 (%3)", "number of a part of a form, its name, the side that leads")
+                        .arg(n + 1)
+                        .arg(said(movement_->part_names[static_cast<std::size_t>(n)]), text::side(side));
+            breath = QStringLiteral("%1 · %2").arg(said(ph.name), breath);
+        } else {
+            words = movement_->symmetric() ? said(ph.name) : tr("%1 (%2)").arg(said(ph.name), text::side(side));
+        }
+    }
+    p.setPen(c.ink);
+    p.setFont(session_.theme.font(12, QFont::DemiBold));
+    const QRectF place(words_at, foot.top() + 10, width() - words_at - 8, 26);
+    p.drawText(place, Qt::AlignLeft | Qt::AlignVCenter, p.fontMetrics().elidedText(words, Qt::ElideRight, static_cast<int>(place.width())));
+    p.setFont(session_.theme.font(10.5));
+    p.setPen(c.faint);
+    p.drawText(place.translated(0, 24), Qt::AlignLeft | Qt::AlignVCenter,
+               p.fontMetrics().elidedText(breath, Qt::ElideRight, static_cast<int>(place.width())));
+    const auto& keys = right_->score().keys();
+    const QRectF line(words_at, foot.bottom() - 22, width() - words_at - 16, 10);
+    auto x = [&](double t) { return line.left() + t / std::max(0.1, duration_) * line.width(); };
+    for (std::size_t i = 1; i < keys.size(); ++i) {
+        if (keys[i].phase < 0) continue;
+        QColor fill = session_.theme.side(keys[i].side);
+        const bool linked = !movement_->part_names.empty(); // its parts are the steps then
+        fill.setAlphaF((linked ? keys[i].repetition : keys[i].phase) % 2 == 0 ? 0.65F : 0.35F);
+        const double gap = linked && i + 1 < keys.size() && keys[i + 1].repetition == keys[i].repetition ? 0 : 1;
+        p.fillRect(QRectF(QPointF(x(keys[i - 1].time), line.top()), QPointF(x(keys[i].time) - gap, line.bottom())), fill);
+    }
+    p.setPen(QPen(c.ink, 2));
+    p.drawLine(QPointF(x(time_), line.top() - 5), QPointF(x(time_), line.bottom() + 5));
 }
 
 void FigureView::paintEvent(QPaintEvent*) {
@@ -160,37 +223,7 @@ void FigureView::paintEvent(QPaintEvent*) {
         p.setPen(c.faint);
         p.drawText(figures, Qt::AlignCenter, tr("The picture is being made …"));
     }
-    if (right_ && movement_) {
-        const double plan = width() < 330 ? 72 : 130, words_at = plan + 22; // beside a list there is little room
-        paint_feet(p, QRectF(8, foot.top() + 4, plan, foot.height() - 8));
-        const auto [index, side] = phase();
-        QString words = tr("standing quietly"), breath;
-        if (index >= 0) {
-            const auto& ph = movement_->phases[static_cast<std::size_t>(index)];
-            words = movement_->symmetric() ? said(ph.name) : tr("%1 (%2)").arg(said(ph.name), text::side(side));
-            breath = tr("breath %1").arg(text::breath(ph.breath));
-        }
-        p.setPen(c.ink);
-        p.setFont(session_.theme.font(12, QFont::DemiBold));
-        const QRectF place(words_at, foot.top() + 10, width() - words_at - 8, 26);
-        p.drawText(place, Qt::AlignLeft | Qt::AlignVCenter,
-                   p.fontMetrics().elidedText(words, Qt::ElideRight, static_cast<int>(place.width())));
-        p.setFont(session_.theme.font(10.5));
-        p.setPen(c.faint);
-        p.drawText(place.translated(0, 24), Qt::AlignLeft | Qt::AlignVCenter, breath);
-        // The phases as a line of steps, as long as they last; the mark is where it is.
-        const auto& keys = right_->score().keys();
-        const QRectF line(words_at, foot.bottom() - 22, width() - words_at - 16, 10);
-        auto x = [&](double t) { return line.left() + t / std::max(0.1, duration_) * line.width(); };
-        for (std::size_t i = 1; i < keys.size(); ++i) {
-            if (keys[i].phase < 0) continue;
-            QColor fill = session_.theme.side(keys[i].side);
-            fill.setAlphaF(keys[i].phase % 2 == 0 ? 0.65F : 0.35F);
-            p.fillRect(QRectF(QPointF(x(keys[i - 1].time), line.top()), QPointF(x(keys[i].time) - 1, line.bottom())), fill);
-        }
-        p.setPen(QPen(c.ink, 2));
-        p.drawLine(QPointF(x(time_), line.top() - 5), QPointF(x(time_), line.bottom() + 5));
-    }
+    if (right_ && movement_) paint_words(p, foot);
     p.setPen(c.line);
     p.setBrush(Qt::NoBrush);
     p.drawRect(rect().adjusted(0, 0, -1, -1));

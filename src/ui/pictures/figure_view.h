@@ -13,6 +13,8 @@ class FigureView : public QWidget {
 public:
     explicit FigureView(const Session& session, QWidget* parent = nullptr);
     void show_movement(const Movement& movement);
+    /// A linked form from its beginning to its end; `figure` performs its course.
+    void show_course(const Movement& whole, std::shared_ptr<const sim::Student> figure);
     /// A fault beside the right one; none: the right one alone.
     void show_fault(const std::optional<sim::FaultSpec>& fault);
     /// Another way of the movement beside the right one.
@@ -27,6 +29,8 @@ public:
     void set_speed(double times) { speed_ = times; }
     /// Phase and side at the shown moment; -1 outside of the repetitions.
     std::pair<int, Side> phase() const;
+    /// Of a linked form: the part at the shown moment; -1 outside of all of them.
+    int part() const;
     bool is_current() const { return shot_ && shot_->wish.scene == scene_ && shot_->wish.time_s == clock(time_); }
     /// Pictures that were shown since it plays.
     int shown() const { return shown_; }
@@ -47,6 +51,7 @@ private:
     void ask();
     double clock(double score_s) const;
     void paint_feet(QPainter& p, const QRectF& r) const;
+    void paint_words(QPainter& p, const QRectF& foot) const;
     const Session& session_;
     FigureSource source_;
     std::optional<Movement> movement_;
