@@ -1,5 +1,7 @@
 // The desk: what an instructor does, without a window. Keys of findings in every form that was ever kept; from points to a review, a
 // decision, what became better; people's needs; the file of needs.
+#include "core/files.h"
+#include "core/form/pieces.h"
 #include "core/review/agreed.h"
 #include "desk/changes.h"
 #include "desk/intake.h"
@@ -299,6 +301,65 @@ private slots:
                      static_cast<std::uint64_t>(QDate::fromString(QLatin1String(day), Qt::ISODate).toJulianDay()) * 1000003 + 3);
         QVERIFY(seed_of_day("2026-11-30", 1) != seed_of_day("2026-11-29", 1));
         (void)seed_of_day("", 1), (void)seed_of_day("2026-99-99", 1), (void)seed_of_day("nonsense..", 1);
+    }
+
+    /// A letter about a form asks for its parts' movements, and the parts it named are done more often when the form grows.
+    void a_letter_about_a_form_reaches_the_plan() {
+        auto lib = *Library::open(path("forms-library"));
+        const auto who = person(lib, "Ada");
+        const auto film = path("form-film.mp4");
+        QVERIFY(write_whole(film, "a film"));
+        Clip c;
+        c.person = who, c.movement = "form:follow_step_six", c.view = "front", c.filmed_on = c.arrived_on = "2026-11-20";
+        const auto id = lib.clips().add(c, film);
+        QVERIFY(id.has_value());
+        LetterRecord l;
+        l.clip = *id;
+        l.checks = {FindingKey{"3", "flat_before_shift", std::nullopt, Direction::low}.text(),
+                    FindingKey{"4", "trunk_lean", std::nullopt, Direction::high}.text(),
+                    FindingKey{"40", "trunk_lean", std::nullopt, Direction::high}.text()};
+        l.sent_on = "2026-11-21";
+        QVERIFY(lib.letters().save(l).has_value());
+        const auto n = person_needs(lib, who, "2026-11-30", forms_);
+        QVERIFY(n.has_value());
+        QCOMPARE(n->asked.size(), 2U); // there is no fortieth part
+        QCOMPARE(n->asked[0].movement, std::string("follow_step"));
+        QCOMPARE(n->asked[1].movement, std::string("push_and_sit_back"));
+        for (const char* m : {"form:follow_step_six", "follow_step", "push_and_sit_back", "opening_rise_and_sink"})
+            QVERIFY2(std::find(n->practised.begin(), n->practised.end(), m) != n->practised.end(), m);
+        const auto form = forms_.form("form:follow_step_six");
+        const FormToGrow grow = grow_form(*form, *n, 6);
+        QCOMPARE(grow.weak, (std::vector<int>{3, 4}));
+        Needs needs;
+        needs.minutes = 30;
+        know_person(needs, *n);
+        needs.form = grow;
+        const auto all = with_pieces(*forms_.movements, *form, false);
+        const auto plan = propose(needs, all);
+        QVERIFY(plan.has_value());
+        std::vector<std::string> pieces;
+        for (const auto& i : plan->items)
+            if (PieceId::read(i.movement)) pieces.push_back(i.movement);
+        QVERIFY2(pieces.size() >= 5, "the weak parts, their joins, the whole");
+        QCOMPARE(pieces[0], std::string("form:follow_step_six/3-3"));
+        QCOMPARE(pieces[1], std::string("form:follow_step_six/2~3"));
+        QCOMPARE(pieces[4], std::string("form:follow_step_six/1-6"));
+        for (const auto& out : plan->left_out) QVERIFY(out.code != LeftOut::Code::unknown);
+    }
+    void a_form_in_needs_is_read_strictly() {
+        const auto& all = *forms_.movements;
+        const auto n = parse_needs(R"({"form": {"id": "seated_set", "known": 3, "weak": [2], "mirrored": true, "recall": true}})", all,
+                                   *forms_.linked);
+        QVERIFY2(n, n ? "" : n.error().context.c_str());
+        QVERIFY(n->form && n->form->known == 3 && n->form->mirrored && n->form->recall && n->form->weak == std::vector<int>{2});
+        QVERIFY(!n->form->steps.empty());
+        for (const char* bad : {R"({"form": "seated_set"})", R"({"form": {}})", R"({"form": {"id": "no_such"}})",
+                                R"({"form": {"id": "seated_set", "known": 99}})", R"({"form": {"id": "seated_set", "weak": [0]}})",
+                                R"({"form": {"id": "seated_set", "weak": [1.5]}})", R"({"form": {"id": "seated_set", "weak": 2}})",
+                                R"({"form": {"id": "seated_set", "knwon": 2}})", R"({"form": {"id": "seated_set", "recall": 1}})"}) {
+            const auto not_one = parse_needs(bad, all, *forms_.linked);
+            QVERIFY2(!not_one && not_one.error().context.starts_with("form"), bad);
+        }
     }
 
     void needs_are_read_strictly() {

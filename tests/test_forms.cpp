@@ -219,6 +219,11 @@ private slots:
             QTest::mouseClick(floor, Qt::LeftButton, {}, told[0].at.center());
             QVERIFY(page->figure().time() > 0);
             QTRY_VERIFY(b.background.idle());
+            find("practiseForm")->click();
+            QVERIFY(b.window->practice()->isVisible());
+            QCOMPARE(b.window->practice()->findChild<QComboBox*>(QStringLiteral("planForm"))->currentData().toString(), id.mid(5));
+            come(b);
+            page->show_movement(id);
             page->write_form(file);
             QTRY_VERIFY(QFileInfo::exists(file));
             QTRY_VERIFY(b.copies.idle());

@@ -1,12 +1,14 @@
 // Linked forms: one continuous course that a body can do, each part known again and judged by itself, what is lacking told apart.
 #include "core/form/floor_path.h"
 #include "core/form/form_review.h"
+#include "core/form/pieces.h"
 #include "core/sim/student.h"
 #include "core/sim/take.h"
 #include <cmath>
 #include <nlohmann/json.hpp>
 #include <QElapsedTimer>
 #include <QTest>
+#include <set>
 
 using namespace bevel;
 namespace fs = std::filesystem;
@@ -100,6 +102,48 @@ private slots:
         const FloorPath path = floor_path(course->score(), student.solver());
         QVERIFY2(path.deep_m() > 1.5 && path.deep_m() < 4 && path.wide_m() < 1.5,
                  qPrintable(QString("%1 %2").arg(path.deep_m()).arg(path.wide_m())));
+    }
+    void a_piece_is_the_same_stretch_of_the_whole() {
+        for (const auto& f : forms_) {
+            const auto course = link(f, movements_);
+            const auto pieces = pieces_of(f, movements_);
+            QVERIFY(course && pieces);
+            const Score whole = course->score();
+            const int count = static_cast<int>(course->parts.size());
+            std::set<std::string> ids;
+            for (const auto& m : *pieces) {
+                QVERIFY2(ids.insert(m.id).second, m.id.c_str()); // each once
+                const auto id = PieceId::read(m.id);
+                QVERIFY(id && id->text() == m.id && id->form == f.id && m.course);
+                QCOMPARE(static_cast<int>(m.part_names.size()), id->to - id->from + 1);
+                QVERIFY(m.symmetric());
+                const Score score(m, ScoreOptions{});
+                QVERIFY(score.duration() > 0.5);
+                double phases = 0;
+                for (const auto& k : score.keys()) phases = std::max(phases, static_cast<double>(k.phase));
+                QCOMPARE(static_cast<std::size_t>(phases) + 1, m.phases.size());
+                // What it asks is what its parts ask, no more and no less.
+                Asks asks;
+                for (int k = id->from - 1; k < id->to; ++k)
+                    for (const auto& p : Asks::parts())
+                        asks.*p.value = std::max(asks.*p.value, course->parts[static_cast<std::size_t>(k)].movement->asks.*p.value);
+                for (const auto& p : Asks::parts()) QCOMPARE(m.asks.*p.value, asks.*p.value);
+                // At each of its keys the body is where it is in the whole.
+                double from = -1;
+                for (const auto& k : course->keys)
+                    if (k.phase >= 0 && course->whole.phases[static_cast<std::size_t>(k.phase)].id == m.phases.front().id) from = k.time;
+                double own = -1;
+                for (const auto& k : score.keys())
+                    if (k.phase == 0) own = k.time;
+                const FloorFrame a = whole.frame_at(from), b = score.frame_at(own);
+                QVERIFY(std::abs(a.x - b.x) + std::abs(a.z - b.z) + std::abs(a.yaw - b.yaw) < 1e-9);
+            }
+            QVERIFY(ids.contains(PieceId{f.id, 1, count}.text()));
+            for (int k = 2; k <= count; ++k) QVERIFY(ids.contains(PieceId{f.id, k - 1, k, true}.text()));
+        }
+        for (const char* bad : {"form:x", "form:x/", "form:x/0-2", "form:x/3-2", "form:x/1~3", "form:x/1-2/n", "form:x/1-2-3", "walk/1-2",
+                                "form:x/99999999999-2"})
+            QVERIFY2(!PieceId::read(bad), bad);
     }
     void a_form_is_known_by_what_its_parts_ask_and_train() {
         for (const auto& f : forms_) {

@@ -1,5 +1,6 @@
 // Plans against hand-made cases and by properties; the pacer's course, its sound and its captions.
 #include "core/align/reference.h"
+#include "core/form/pieces.h"
 #include "core/practice/gate.h"
 #include "core/practice/pacer.h"
 #include "core/rng.h"
@@ -182,6 +183,122 @@ QString wrong(const Plan& p, const Needs& n) {
 class TestPlan : public QObject {
     Q_OBJECT
 private slots:
+    void a_form_grows_step_by_step_within_the_gate_and_the_time() {
+        const auto forms = load_forms(BEVEL_SOURCE_DIR "/data");
+        Rng rng(31);
+        int grown = 0, stopped = 0;
+        for (const auto& f : forms) {
+            for (int trial = 0; trial < 5; ++trial) {
+                Needs n = random_needs(rng);
+                n.minutes = std::floor(rng.uniform(12, 75));
+                n.sequence.clear();
+                FormToGrow grow;
+                grow.form = f.id;
+                grow.steps = steps_of(f);
+                const int count = grow.steps.back().second;
+                grow.known = static_cast<int>(rng.uniform(0, count + 0.99));
+                grow.weak = {1 + static_cast<int>(rng.uniform(0, count - 0.01))};
+                grow.mirrored = rng.uniform() < 0.4;
+                grow.recall = rng.uniform() < 0.5;
+                n.form = grow;
+                std::vector<Movement> all = movements();
+                const auto pieces = pieces_of(f, movements(), grow.mirrored);
+                QVERIFY(pieces.has_value());
+                all.insert(all.end(), pieces->begin(), pieces->end());
+                const auto plan = propose(n, all);
+                QVERIFY2(plan.has_value(), f.id.c_str());
+                QVERIFY2(plan->total_s() < 60 * n.minutes + 31, f.id.c_str());
+                int known = grow.known, done = 0;
+                for (const auto& i : plan->items) {
+                    const auto piece = PieceId::read(i.movement);
+                    if (!piece) continue;
+                    ++done;
+                    QVERIFY(piece->form == f.id && piece->mirrored == grow.mirrored && piece->to <= count);
+                    QVERIFY(i.times > 0 && i.left == 0 && i.right == 0 && i.practice_s > 0);
+                    QVERIFY2(!barred(i, n, all), i.movement.c_str()); // one gate, asked everywhere
+                    QVERIFY(!i.recall || (grow.recall && piece->to == grow.known));
+                    // A part that is new is done alone, and joined to what is known, before the form goes so far.
+                    if (piece->from == 1 && !piece->join) known = std::max(known, piece->to);
+                    QVERIFY2(piece->to <= known + 1 || (piece->from > grow.known), i.movement.c_str());
+                }
+                grown += done > 1 ? 1 : 0;
+                for (const auto& l : plan->left_out) stopped += PieceId::read(l.movement) ? 1 : 0;
+                // The plan is text and comes back; nothing of it is said twice; a run through it ends when the plan does.
+                const auto again = parse_plan(plan_text(*plan));
+                QVERIFY(again && plan_text(*again) == plan_text(*plan));
+                const Timeline t = timeline_of(*plan, all, {});
+                QVERIFY(std::abs(t.length_s - plan->total_s()) < 0.01);
+            }
+        }
+        QVERIFY2(grown > 15, qPrintable(QString::number(grown)));
+        QVERIFY2(stopped > 3, qPrintable(QString::number(stopped))); // by limits or by the time, and said
+    }
+    void who_may_not_do_a_part_is_not_led_through_the_form() {
+        // A seated person is not led through a standing form, whatever it grows from; the seated one grows.
+        const auto forms = load_forms(BEVEL_SOURCE_DIR "/data");
+        for (const auto& f : forms) {
+            Needs n;
+            n.minutes = 40;
+            n.limits = {"seated"};
+            n.form = FormToGrow{f.id, steps_of(f), 0, {}, false, false};
+            std::vector<Movement> all = movements();
+            const auto pieces = pieces_of(f, movements());
+            all.insert(all.end(), pieces->begin(), pieces->end());
+            const auto plan = propose(n, all);
+            QVERIFY(plan.has_value());
+            int led = 0;
+            for (const auto& i : plan->items) led += PieceId::read(i.movement) ? 1 : 0;
+            if (f.id == "seated_set")
+                QVERIFY(led > 3);
+            else
+                QVERIFY2(led == 0 && std::any_of(plan->left_out.begin(), plan->left_out.end(),
+                                                 [](const LeftOut& l) { return PieceId::read(l.movement).has_value(); }),
+                         f.id.c_str()); // and it is said
+        }
+    }
+    void the_parts_of_a_form_are_called_by_their_names() {
+        const auto forms = load_forms(BEVEL_SOURCE_DIR "/data");
+        const auto f = std::find_if(forms.begin(), forms.end(), [](const LinkedForm& x) { return x.id == "follow_step_six"; });
+        const auto pieces = pieces_of(*f, movements());
+        for (const bool recall : {false, true}) {
+            Plan plan;
+            plan.minutes = 5;
+            PlanItem i;
+            i.part = PlanPart::sequence;
+            i.movement = "form:follow_step_six/1-6";
+            i.times = 2;
+            i.recall = recall;
+            plan.items.push_back(i);
+            settle_plan(plan, *pieces);
+            const Timeline t = timeline_of(plan, *pieces, {});
+            std::vector<const Call*> names;
+            for (const auto& c : t.calls)
+                if (c.code == "part" || c.code == "was_part") names.push_back(&c);
+            QCOMPARE(names.size(), 12U);
+            QCOMPARE(names[0]->of, std::string("Opening: Rise and Sink"));
+            const auto& piece = *std::find_if(pieces->begin(), pieces->end(), [&](const Movement& m) { return m.id == i.movement; });
+            // Each is told before its part begins; from memory, once it is over.
+            const double once = piece.duration_s();
+            for (std::size_t k = 0; k < 6; ++k) {
+                double begins = -1, ends = 0;
+                for (std::size_t n = 1; n < piece.course->size(); ++n) {
+                    const auto& key = (*piece.course)[n];
+                    if (key.phase < 0 || key.repetition != static_cast<int>(k)) continue;
+                    if (begins < 0) begins = (*piece.course)[n - 1].time - (*piece.course)[2].time;
+                    ends = key.time - (*piece.course)[2].time;
+                }
+                const double told = names[6 + k]->at_s - once;
+                QVERIFY2(recall ? std::abs(told - ends) < 0.3 : told < begins + 0.3 && told > begins - 2.2,
+                         qPrintable(QString("%1: %2 of %3 to %4").arg(k).arg(told).arg(begins).arg(ends)));
+                QCOMPARE(names[k]->code, recall ? std::string("was_part") : std::string("part"));
+            }
+            // The figure is where the pacer is, phase by phase.
+            for (double at = 0.5; at < once; at += 3.7) {
+                const Moment m = moment_at(t, plan, *pieces, at);
+                QVERIFY(!m.phase.empty() && std::abs(m.movement_s - at) < 0.01);
+            }
+        }
+    }
     void initTestCase() { QVERIFY(movements().size() >= 44); }
 
     void an_ordinary_evening() {

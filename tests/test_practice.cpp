@@ -1,9 +1,12 @@
 // Practice in the real window: planning by mouse and keys, a run at sixty times its speed, the log, and what is exported, read again.
 #include "core/files.h"
+#include "core/form/pieces.h"
+#include "core/practice/gate.h"
 #include "media/clip.h"
 #include "media/sound.h"
 #include "support/table.h"
 #include "support/window_bench.h"
+#include "ui/practice/needs_form.h"
 #include "ui/text/practice_words.h"
 #include <QCheckBox>
 #include <QComboBox>
@@ -268,6 +271,83 @@ private slots:
         QTRY_VERIFY_WITH_TIMEOUT(read(csv).contains(QStringLiteral("warm hands")), 20000);
         QTRY_VERIFY_WITH_TIMEOUT(QFileInfo(pdf).size() > 5000, 20000);
         window->close();
+    }
+
+    /// A form piece by piece: planned, undone, run through by its figure and the names of its parts, kept to what one may do.
+    void a_form_is_practised_piece_by_piece() {
+        Bench b(copy_.demo);
+        auto* page = come(b);
+        auto* forms = page->findChild<QComboBox*>(QStringLiteral("planForm"));
+        auto* known = page->findChild<QSpinBox*>(QStringLiteral("planFormKnown"));
+        QVERIFY(!known->isVisibleTo(page)); // nothing is asked of it until one is chosen
+        page->findChild<QSpinBox*>(QStringLiteral("planMinutes"))->setValue(40);
+        const int at = forms->findData(QStringLiteral("follow_step_six"));
+        QVERIFY(at > 0);
+        forms->setCurrentIndex(at);
+        emit forms->activated(at);
+        QVERIFY(known->isVisibleTo(page));
+        QCOMPARE(known->maximum(), 6);
+        known->setValue(2);
+        auto* recall = page->findChild<QCheckBox*>(QStringLiteral("planFormRecall"));
+        recall->setChecked(true);
+        propose(page);
+        const auto pieces = [&] {
+            std::vector<PlanItem> out;
+            for (const auto& i : page->plan().items)
+                if (PieceId::read(i.movement)) out.push_back(i);
+            return out;
+        };
+        QVERIFY(pieces().size() >= 4);
+        QCOMPARE(pieces()[0].movement, std::string("form:follow_step_six/1-2"));
+        QVERIFY(pieces()[0].recall);
+        QCOMPARE(pieces()[1].movement, std::string("form:follow_step_six/3-3"));
+        auto* list = page->findChild<QListWidget*>(QStringLiteral("plan"));
+        QStringList lines;
+        for (int i = 0; i < list->count(); ++i) lines << list->item(i)->text();
+        const QString all = lines.join(QLatin1Char('\n'));
+        QVERIFY2(all.contains(QStringLiteral("Six with a Follow Step: parts 1 to 2, from memory")), qPrintable(all));
+        QVERIFY2(all.contains(QStringLiteral("Six with a Follow Step: from part 2 over into 3")), qPrintable(all));
+        QVERIFY(all.contains(QStringLiteral("3. Follow Step")));
+        // The run: its names are called, the figure rests where it goes by memory.
+        auto* window = page->run_now();
+        double now = 0;
+        window->run().set_clock([&] { return now; });
+        QTest::keyClick(window, Qt::Key_Space);
+        QStringList called;
+        connect(&window->run(), &ui::PacerRun::called, window,
+                [&](const Call& c) { called << QString::fromStdString(c.code + ":" + c.of); });
+        const Timeline& t = window->run().pacer().timeline();
+        bool drawn = false, hidden = false;
+        for (const auto& s : t.stretches) {
+            const auto piece = PieceId::read(s.movement);
+            if (!piece || s.kind != Stretch::Kind::repeat) continue;
+            now = 0.5 * (s.from_s + s.to_s);
+            window->run().tick();
+            QTest::qWait(60);
+            const bool from_memory = page->plan().items[s.item].recall;
+            if (from_memory) hidden = window->picture().figure.isNull();
+            if (!from_memory && !drawn) drawn = QTest::qWaitFor([&] { return !window->picture().figure.isNull(); }, 5000);
+            if (drawn && hidden) break;
+        }
+        QVERIFY(drawn && hidden);
+        QVERIFY2(called.contains(QStringLiteral("was_part:Opening: Rise and Sink")), qPrintable(called.join(QLatin1Char(' '))));
+        window->run().stop();
+        window->close();
+        // The sheet names them, and draws each part once.
+        QSignalSpy exported(page, &ui::PracticePage::exported);
+        const QString sheet = copy_.dir.filePath(QStringLiteral("form-sheet.html"));
+        page->export_to(sheet);
+        QTRY_COMPARE_WITH_TIMEOUT(exported.count(), 1, 120000);
+        const QString html = read(sheet);
+        QVERIFY(html.contains(QStringLiteral("parts 1 to 2, from memory")));
+        QCOMPARE(html.count(QStringLiteral("1. Opening: Rise and Sink</small>")), 1);
+        // Seated, nobody is led through it, and it is said.
+        const Plan standing = page->plan();
+        page->findChild<QCheckBox*>(QStringLiteral("planUnsteady"))->setChecked(true);
+        propose(page);
+        for (const auto& i : pieces()) QVERIFY(!barred(i, page->findChild<ui::NeedsForm*>()->needs(), *b.session.practice_movements()));
+        page->undo().undo();
+        QCOMPARE(plan_text(page->plan()), plan_text(standing));
     }
 
     void the_stop_key_stops() {

@@ -1,4 +1,5 @@
 #include "desk/needs.h"
+#include "core/form/pieces.h"
 #include <algorithm>
 #include <chrono>
 #include <cstdlib>
@@ -10,6 +11,15 @@ template <class T> bool holds(const std::vector<T>& all, const T& x) {
     return std::find(all.begin(), all.end(), x) != all.end();
 }
 
+/// Of the whole course, counted from 1; empty where there is no such part.
+std::string movement_of_part(const LinkedForm& form, int part) {
+    for (const auto& p : form.parts) {
+        if (part >= 1 && part <= p.repeats) return p.movement;
+        part -= p.repeats;
+    }
+    return {};
+}
+
 void take_limits(Needs& n, const PersonNeeds& one) {
     for (const auto& a : one.agreements)
         if (const auto limit = a.limit(); !limit.empty()) n.limits.insert(limit);
@@ -17,8 +27,11 @@ void take_limits(Needs& n, const PersonNeeds& one) {
 
 } // namespace
 
-Result<PersonNeeds> person_needs(const Library& library, std::int64_t id, const std::string& today) {
+Result<PersonNeeds> person_needs(const Library& library, std::int64_t id, const std::string& today, const Forms& forms) {
     PersonNeeds n;
+    const auto practises = [&](const std::string& movement) {
+        if (!movement.empty() && !holds(n.practised, movement)) n.practised.push_back(movement);
+    };
     const auto people = library.people().all();
     if (!people) return tl::unexpected(people.error());
     for (const auto& p : *people)
@@ -37,11 +50,12 @@ Result<PersonNeeds> person_needs(const Library& library, std::int64_t id, const 
     for (auto& a : *agreements)
         if ((a.from_day.empty() || a.from_day <= today) && (a.until_day.empty() || a.until_day >= today))
             n.agreements.push_back(std::move(a));
-    for (const auto& c : *clips)
-        if (!c.movement.empty() && std::find(n.practised.begin(), n.practised.end(), c.movement) == n.practised.end())
-            n.practised.push_back(c.movement);
-    for (const auto& t : n.facts.taught)
-        if (std::find(n.practised.begin(), n.practised.end(), t.movement) == n.practised.end()) n.practised.push_back(t.movement);
+    for (const auto& c : *clips) {
+        practises(c.movement);
+        if (const auto form = forms.form(c.movement)) // who does a form does what it is made of
+            for (const auto& p : form->parts) practises(p.movement);
+    }
+    for (const auto& t : n.facts.taught) practises(t.movement);
     // The newest letter about each movement, as it went out, with its homework.
     std::vector<std::string> seen;
     for (const auto& l : *letters) {
@@ -50,9 +64,16 @@ Result<PersonNeeds> person_needs(const Library& library, std::int64_t id, const 
         const auto drafts = library.letters().of(l.clip);
         if (!drafts || drafts->empty()) continue;
         for (const auto& key : drafts->front().checks) {
-            const std::string check = FindingKey::read(key).check;
+            const FindingKey finding = FindingKey::read(key);
+            const std::string& check = finding.check;
             AskedFor a;
             a.movement = l.movement;
+            if (const auto form = forms.form(l.movement)) { // of a part of a form: its movement
+                const int part = std::atoi(finding.part.c_str());
+                a.movement = movement_of_part(*form, part);
+                if (a.movement.empty()) continue;
+                n.weak[l.movement].push_back(part);
+            }
             for (const auto& rule : rule_book().rules)
                 for (const auto& rc : rule.checks)
                     if (rc.check.id == check) a.rule = rule.id;
@@ -90,6 +111,22 @@ void know_group(Needs& n, std::span<const PersonNeeds> group) {
                 std::all_of(group.begin(), group.end(), [&](const PersonNeeds& x) { return holds(x.practised, id); }))
                 n.practised.push_back(id);
     }
+}
+
+FormToGrow grow_form(const LinkedForm& form, const PersonNeeds& one, int known) {
+    FormToGrow out;
+    out.form = form.id;
+    out.steps = steps_of(form);
+    out.known = known;
+    if (const auto it = one.weak.find(clip_id(form)); it != one.weak.end()) out.weak = it->second;
+    return out;
+}
+
+std::vector<Movement> with_pieces(const std::vector<Movement>& movements, const LinkedForm& form, bool mirror) {
+    std::vector<Movement> out = movements;
+    if (auto pieces = pieces_of(form, movements, mirror))
+        out.insert(out.end(), std::make_move_iterator(pieces->begin()), std::make_move_iterator(pieces->end()));
+    return out;
 }
 
 std::uint64_t seed_of_day(const std::string& day, std::int64_t person) {

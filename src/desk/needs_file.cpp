@@ -1,5 +1,6 @@
 #include "desk/needs_file.h"
 #include "core/bounded_json.h"
+#include "core/form/pieces.h"
 #include "core/movement/rules.h"
 #include <algorithm>
 
@@ -94,6 +95,38 @@ AskedFor asked_of(const json& j, const Reader& r) {
     return a;
 }
 
+/// {"id", "known", "weak", "mirrored", "recall"}.
+FormToGrow form_of(const json& j, const std::vector<Movement>& movements, const std::vector<LinkedForm>& linked) {
+    const char* const what = "form: {id, known, weak, mirrored, recall}";
+    if (!j.is_object()) throw Bad{what};
+    for (const auto& [key, v] : j.items())
+        if (!known({"id", "known", "weak", "mirrored", "recall"}, key)) throw Bad{"form: '" + key + "' is not known"};
+    if (!j.contains("id") || !j["id"].is_string()) throw Bad{what};
+    const auto id = j["id"].get<std::string>();
+    const auto it = std::find_if(linked.begin(), linked.end(), [&](const LinkedForm& f) { return f.id == id; });
+    if (it == linked.end()) throw Bad{"form: no form '" + id + "'"};
+    FormToGrow out;
+    out.form = id;
+    out.steps = steps_of(*it);
+    const int count = out.steps.back().second;
+    const Reader own(j, movements);
+    try {
+        own.whole("known", out.known, 0, count);
+        own.flag("mirrored", out.mirrored), own.flag("recall", out.recall);
+    } catch (const Bad& b) {
+        throw Bad{"form: " + b.why};
+    }
+    if (j.contains("weak")) {
+        if (!j["weak"].is_array() || j["weak"].size() > 20) throw Bad{"form: weak: numbers of parts"};
+        for (const auto& w : j["weak"]) {
+            if (!w.is_number_integer() || w.get<std::int64_t>() < 1 || w.get<std::int64_t>() > count)
+                throw Bad{"form: weak: numbers of parts"};
+            out.weak.push_back(w.get<int>());
+        }
+    }
+    return out;
+}
+
 } // namespace
 
 const std::vector<std::string>& limit_names_of_needs() {
@@ -106,14 +139,14 @@ const std::vector<std::string>& care_names() {
     return n;
 }
 
-Result<Needs> parse_needs(const std::string& text, const std::vector<Movement>& movements) {
+Result<Needs> parse_needs(const std::string& text, const std::vector<Movement>& movements, const std::vector<LinkedForm>& linked) {
     if (text.size() > (1U << 20U)) return fail(Code::too_large, "needs");
     const auto read = bounded_json(text, "needs", {20000, 8});
     if (!read || !read->is_object()) return fail(Code::bad_value, "not an object in JSON");
     const json& parsed = *read;
-    static const std::vector<std::string> keys{"minutes",  "pace",  "breath_s", "limits",       "care",      "energy",   "dizzy",
-                                               "unsteady", "asked", "themes",   "wanted",       "practised", "versions", "sequence",
-                                               "chair",    "wall",  "stick",    "balance_step", "helper",    "seed",     "steadier"};
+    static const std::vector<std::string> keys{
+        "minutes",   "pace",     "breath_s", "limits", "care", "energy", "dizzy",        "unsteady", "asked", "themes",   "wanted",
+        "practised", "versions", "sequence", "chair",  "wall", "stick",  "balance_step", "helper",   "seed",  "steadier", "form"};
     try {
         for (const auto& [key, v] : parsed.items())
             if (!known(keys, key)) throw Bad{"'" + key + "' is not known"};
@@ -131,6 +164,7 @@ Result<Needs> parse_needs(const std::string& text, const std::vector<Movement>& 
         r.flag("chair", n.chair), r.flag("wall", n.wall), r.flag("stick", n.stick);
         for (auto& t : r.names("themes", nullptr)) n.themes.insert(t);
         n.wanted = r.movements("wanted"), n.practised = r.movements("practised"), n.sequence = r.movements("sequence");
+        if (parsed.contains("form")) n.form = form_of(parsed["form"], movements, linked);
         r.whole("balance_step", n.balance_step, 0, balance_steps);
         int seed = 0;
         r.whole("seed", seed, 0, 2000000000);

@@ -246,6 +246,7 @@ std::optional<Contact> contact_from_name(std::string_view name) {
 }
 
 bool Movement::symmetric() const {
+    if (course) return true; // it is done once, on both sides in its own order
     auto near = [](double a, double b) { return std::abs(a - b) < 1e-6; };
     auto foot = [&](const FootTarget& a, const FootTarget& b) {
         return near(a.x, b.x) && near(a.z, b.z) && near(a.toe_out, b.toe_out) && near(a.heel_turn, b.heel_turn) &&

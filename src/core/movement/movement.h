@@ -113,6 +113,8 @@ struct Recorded {
     std::vector<Spread> spread;
 };
 
+struct ScoreKey;
+
 struct Movement {
     std::string id, name, kind, about;
     std::string version;                        // name of the graded version that this is; empty: the movement itself
@@ -129,10 +131,13 @@ struct Movement {
     std::vector<View> best_views;
     std::string feature;                 // measure id whose rise and fall drives the repetitions
     std::vector<std::string> part_names; // of a linked form's whole course: by part; the phases are "PART.PHASE" then, from 1
-    std::string twin_of;                 // id of a movement in whose place this one stands in a session: unasked, one of the two is enough
-    int repetitions = 2;                 // a side
-    Posture home;                        // where each repetition starts and ends
-    std::optional<Posture> stand;        // stood in quietly before it, where that is not home with long knees: of a part of a linked form
+    /// Of a piece of a linked form: laid out on the floor already, so that it is performed once as it lies there, whoever would lead. Its
+    /// phases are those that the keys count.
+    std::shared_ptr<const std::vector<ScoreKey>> course;
+    std::string twin_of;          // id of a movement in whose place this one stands in a session: unasked, one of the two is enough
+    int repetitions = 2;          // a side
+    Posture home;                 // where each repetition starts and ends
+    std::optional<Posture> stand; // stood in quietly before it, where that is not home with long knees: of a part of a linked form
     std::vector<Phase> phases;
     std::vector<Check> checks;
     std::vector<std::string> needs;    // what its rules may ask for: "driver:feet|waist|arms", "tool", "seat", "heel_first", "toe_first"

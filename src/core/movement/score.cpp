@@ -62,6 +62,11 @@ Posture seen_from(const Posture& p, const FloorFrame& in, const FloorFrame& from
 }
 
 Score::Score(const Movement& movement, const ScoreOptions& o) : movement_(movement) {
+    if (movement.course) { // laid out already
+        keys_ = *movement.course;
+        build_channels();
+        return;
+    }
     const Posture quiet = movement.quiet();
     double t = 0;
     keys_.push_back({t, quiet, -1, -1, Side::left, Ease::settle});

@@ -24,6 +24,7 @@ struct ScoreOptions {
 
 class Score {
 public:
+    /// Of a movement that has its course, that course; the options say nothing then.
     Score(const Movement& movement, const ScoreOptions& options);
     /// Keys that were laid out already, as of a linked form. `whole`: its phases are those that the keys count.
     Score(Movement whole, std::vector<ScoreKey> keys);

@@ -1,4 +1,5 @@
 #include "core/practice/making.h"
+#include "core/form/pieces.h"
 #include <algorithm>
 #include <cmath>
 
@@ -122,7 +123,7 @@ void Making::use(PlanItem& item, const Pass& way) const {
 void Making::choose_from() {
     for (const auto& m : movements) {
         const Traits t = traits_of(m);
-        if (t.stand) continue;
+        if (t.stand || m.course) continue; // a piece of a form is done where the form grows
         const bool locked =
             std::any_of(needs.locked.begin(), needs.locked.end(), [&](const PlanItem& i) { return i.movement == m.id && i.drill.empty(); });
         if (locked) continue;
@@ -241,6 +242,58 @@ std::vector<PlanItem> Making::grown(std::size_t most) {
     for (std::size_t n = 1; n <= known.size(); ++n) {
         if (n > 1) out.push_back(item(PlanPart::join, {known[n - 2], known[n - 1]}));
         out.push_back(item(PlanPart::sequence, {known.begin(), known.begin() + static_cast<std::ptrdiff_t>(n)}));
+    }
+    return out;
+}
+
+std::vector<std::vector<PlanItem>> Making::form_steps() {
+    std::vector<std::vector<PlanItem>> out;
+    if (!needs.form) return out;
+    const FormToGrow& form = *needs.form;
+    constexpr int alone = 2, most_weak = 3;
+    // False where it may not be done today.
+    const auto add = [&](std::vector<PlanItem>& to, PlanPart part, int from, int until, int times, bool recall = false) {
+        const PieceId id{form.form, from, until, part == PlanPart::join, form.mirrored};
+        const Movement* m = movement_named(movements, id.text());
+        if (!m) return false;
+        const Pass way = gate(*m);
+        if (way.barred) {
+            left_out.push_back({m->id, *way.barred});
+            return false;
+        }
+        PlanItem i;
+        i.part = part;
+        i.movement = m->id;
+        i.times = times;
+        i.recall = recall;
+        i.why = {{PlanReason::Code::grows, "", ""}};
+        use(i, way);
+        i.first_side.clear(); // its sides are in the form's own order
+        i.practice_s = practice_seconds(i, movements, needs.pace, needs.breath_s, rules);
+        i.change_s = change_of_stance_s;
+        to.push_back(std::move(i));
+        return true;
+    };
+    const int count = form.steps.empty() ? 0 : form.steps.back().second, known = std::clamp(form.known, 0, count);
+    if (known > 0) {
+        std::vector<PlanItem> step;
+        int weak = 0;
+        for (const int w : form.weak) {
+            if (w < 1 || w > known || ++weak > most_weak) continue;
+            if (!add(step, PlanPart::sequence, w, w, alone) || (w > 1 && !add(step, PlanPart::join, w - 1, w, alone))) return out;
+        }
+        if (!add(step, PlanPart::sequence, 1, known, 1, form.recall)) return out;
+        out.push_back(std::move(step));
+    }
+    for (const auto& [from, to] : form.steps) {
+        if (to <= known) continue;
+        std::vector<PlanItem> step;
+        const int begin = std::max(from, known + 1);
+        bool can = true;
+        for (int k = begin; can && k <= to; ++k)
+            can = add(step, PlanPart::sequence, k, k, alone) && (k == 1 || add(step, PlanPart::join, k - 1, k, alone));
+        if (!can || (to > 1 && !add(step, PlanPart::sequence, 1, to, 1))) break;
+        out.push_back(std::move(step));
     }
     return out;
 }

@@ -49,6 +49,9 @@ struct Making {
     /// A sequence grown movement by movement, with its joins alone: (1), (2), join 1-2, 1-2, (3) ... In a sequence a movement is done as it
     /// is: what may not be done so today is left out of it, and said. At most `most` of them are in it.
     std::vector<PlanItem> grown(std::size_t most);
+    /// The same of a linked form, step by step: what is known, with its weakest parts before it; then of each step the parts alone, the
+    /// join into them, and the form up to there. It ends before the first step that may not be done today, which is said.
+    std::vector<std::vector<PlanItem>> form_steps();
 
 private:
     double varied(const std::string& id) const;

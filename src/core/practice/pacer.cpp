@@ -1,5 +1,6 @@
 #include "core/practice/pacer.h"
 #include "core/align/align.h"
+#include "core/movement/score.h"
 #include <algorithm>
 #include <cmath>
 
@@ -57,9 +58,11 @@ struct Laying {
         const double from = s.from_s;
         if (options.counts) call(from, Tone::count, "count", std::to_string(number));
         const Movement* m = movement_of(plan.items[n], movements, id);
-        if (!m || !options.breath_tones) return;
+        if (!m) return;
         double at_phase = from;
         const double scale = seconds / std::max(1e-6, m->duration_s());
+        if (m->course && m->part_names.size() > 1) name_parts(*m, from, scale, plan.items[n].recall);
+        if (!options.breath_tones) return;
         Breath before = Breath::free;
         for (const auto& p : m->phases) {
             if (p.breath != Breath::free && p.breath != before)
@@ -67,6 +70,33 @@ struct Laying {
             before = p.breath;
             at_phase += p.duration_s * scale;
         }
+    }
+
+    /// The parts of a piece of a form by their names: each shortly before it begins; from memory, each once it is over.
+    void name_parts(const Movement& m, double from, double scale, bool recall) {
+        constexpr double before_s = 1.6;
+        double score_s = 0, first = -1;
+        int part = -1;
+        for (const auto& key : *m.course) {
+            if (key.phase < 0 && part >= 0) break; // stood quietly after it
+            if (key.phase < 0) {
+                score_s = key.time;
+                continue;
+            }
+            if (first < 0) first = score_s; // the pacer's time runs over the phases alone
+            if (key.repetition != part) {
+                const double begins = from + scale * (score_s - first);
+                if (!recall) call(std::max(from, begins - before_s), Tone::none, "part", name_of(m, key.repetition), true);
+                if (recall && part >= 0) call(begins, Tone::none, "was_part", name_of(m, part), true);
+                part = key.repetition;
+            }
+            score_s = key.time;
+        }
+        if (recall && part >= 0) call(from + scale * (score_s - first), Tone::none, "was_part", name_of(m, part), true);
+    }
+    static std::string name_of(const Movement& m, int part) {
+        const auto k = static_cast<std::size_t>(part);
+        return k < m.part_names.size() ? m.part_names[k] : std::string();
     }
 
     void exercise(std::size_t n) {

@@ -68,6 +68,7 @@ struct PlanItem {
     int round = 0, rounds = 0;         // this round of how many of the same, with rests between; 0: it is done once
     std::string let_in;                // why the instructor lets it in although the gate bars it; printed with the plan
     std::vector<std::string> sequence; // movements one after the other
+    bool recall = false;               // from memory: the figure is hidden, names are told once a part is over
     std::vector<PlanReason> why;
     std::vector<std::string> cautions; // said before it, each once in a plan
     double seconds() const { return practice_s + change_s; }
@@ -106,6 +107,16 @@ struct AskedFor {
     double hold_s = 0;
 };
 
+/// A linked form that is practised piece by piece.
+struct FormToGrow {
+    std::string form;                       // id, without "form:"
+    std::vector<std::pair<int, int>> steps; // parts that are taught together, from 1 (steps_of)
+    int known = 0;                          // parts that are known already
+    std::vector<int> weak;                  // parts that are to be done more often
+    bool mirrored = false;                  // with left and right changed over
+    bool recall = false;                    // what is known, from memory
+};
+
 struct Needs {
     double minutes = 20;
     double pace = 1;     // 1.3: a third slower
@@ -121,6 +132,7 @@ struct Needs {
     std::vector<std::string> practised;          // movements the person knows
     std::map<std::string, std::string> versions; // graded version by movement, where the person is taught one
     std::vector<std::string> sequence;           // grown movement by movement
+    std::optional<FormToGrow> form;              // its pieces (pieces_of) are among the movements
     std::vector<PlanItem> locked;                // as they stand
     bool chair = true, wall = true, stick = false;
     int balance_step = 0;   // where the person stands on the ladder; 0: not known, free with the support in reach

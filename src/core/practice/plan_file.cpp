@@ -63,6 +63,7 @@ std::string plan_text(const Plan& plan) {
                          {"cautions", i.cautions}});
         if (i.rounds > 0) items.back()["round"] = i.round, items.back()["rounds"] = i.rounds;
         if (!i.let_in.empty()) items.back()["let_in"] = i.let_in;
+        if (i.recall) items.back()["recall"] = true;
     }
     for (const auto& l : plan.left_out) left.push_back({{"movement", l.movement}, {"why", left_names[static_cast<std::size_t>(l.code)]}});
     return json{
@@ -99,6 +100,10 @@ Result<Plan> parse_plan(const std::string& source) {
                 if (o.contains("rounds"))
                     i.rounds = static_cast<int>(number(o, "rounds", 0, 20)), i.round = static_cast<int>(number(o, "round", 0, 20));
                 if (o.contains("let_in")) i.let_in = text(o, "let_in");
+                if (o.contains("recall")) {
+                    if (!o["recall"].is_boolean()) throw Bad{"recall"};
+                    i.recall = o["recall"];
+                }
                 if (o.contains("ladder")) i.ladder = static_cast<int>(number(o, "ladder", 0, balance_steps));
                 for (const auto& [to, key] : {std::pair{&i.support, "support"}, {&i.locked, "locked"}}) {
                     if (!o.contains(key) || !o[key].is_boolean()) throw Bad{key};

@@ -1,4 +1,5 @@
 // The integer programme behind a proposed session, and its order.
+#include "core/form/pieces.h"
 #include "core/practice/making.h"
 #include "core/practice/programme.h"
 #include <algorithm>
@@ -151,8 +152,32 @@ private:
         }
     }
 
+    /// As many steps of the form as there is time for beside the loosening and the ends; what is beyond that is said.
+    void grow_form() {
+        const double room = all_s_ - fixed_s_ - (on(PlanRule::frame) ? 2 * stand_least_s : 0) -
+                            (on(PlanRule::loosening) ? (needs_.minutes <= short_session_min ? 0.35 : 0.2) * all_s_ : 0);
+        double used = 0;
+        bool full = false;
+        for (const auto& step : make_.form_steps()) {
+            double s = 0;
+            for (const auto& i : step) s += i.seconds();
+            if (full || used + s > room) {
+                if (!full) make_.left_out.push_back({step.back().movement, LeftOut::Code::no_room});
+                full = true;
+                continue;
+            }
+            used += s;
+            sequence_.insert(sequence_.end(), step.begin(), step.end());
+        }
+        fixed_s_ += used;
+    }
+
     /// False where what is to stay is longer than the time at hand.
     bool grow() {
+        if (needs_.form) {
+            grow_form();
+            return fixed_s_ + (on(PlanRule::frame) ? 2 * stand_least_s : 0) <= all_s_;
+        }
         // A sequence grows as far as there is time for it; what is beyond that is said.
         const double kept_s = fixed_s_, ends_s = on(PlanRule::frame) ? 2 * stand_least_s : 0;
         const auto already_out = make_.left_out;
@@ -405,7 +430,8 @@ private:
                     {a.movement, movement_named(movements_, a.movement) ? LeftOut::Code::no_room : LeftOut::Code::unknown});
         // Only what somebody asked for is told as left out.
         std::erase_if(plan_.left_out, [&](const LeftOut& l) {
-            return !has(needs_.wanted, l.movement) && !has(needs_.practised, l.movement) && !has(needs_.sequence, l.movement) &&
+            return !PieceId::read(l.movement) && !has(needs_.wanted, l.movement) && !has(needs_.practised, l.movement) &&
+                   !has(needs_.sequence, l.movement) &&
                    std::none_of(needs_.locked.begin(), needs_.locked.end(), [&](const PlanItem& i) { return i.movement == l.movement; }) &&
                    std::none_of(needs_.asked.begin(), needs_.asked.end(), [&](const AskedFor& a) { return a.movement == l.movement; });
         });

@@ -156,6 +156,12 @@ void FormsPage::tell(const QString& words, bool wrong) {
         wrong ? editor_->problem(words) : editor_->say(words);
 }
 
+void FormsPage::practise_shown() {
+    Ref ref;
+    ref.practise = shown();
+    if (!ref.practise.isEmpty()) session_.workspace->go(QStringLiteral("practice"), ref);
+}
+
 void FormsPage::import_form() {
     const QString file = QFileDialog::getOpenFileName(this, tr("Import a movement or a form"), QString(), tr("Movements, forms (*.json)"));
     if (!file.isEmpty()) read_form(file);

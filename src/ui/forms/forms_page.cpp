@@ -127,7 +127,12 @@ QWidget* FormsPage::build_list() {
     auto* making = new QHBoxLayout;
     making->addWidget(learn);
     making->addWidget(linking);
+    auto* practise = new QPushButton(tr("Practise it"));
+    practise->setObjectName(QStringLiteral("practiseForm"));
+    practise->setToolTip(tr("Into the next plan: a movement by name, a form piece by piece"));
+    connect(practise, &QPushButton::clicked, this, &FormsPage::practise_shown);
     box->addWidget(list_, 1);
+    box->addWidget(practise);
     box->addLayout(making);
     box->addWidget(count_);
     connect(linking, &QPushButton::clicked, this, &FormsPage::new_linked);
@@ -572,6 +577,9 @@ void FormsPage::add_actions(Actions& actions) {
     actions.add(
         this, M::file, "newLinkedAction", tr("New form"), {QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_N)}, [this] { new_linked(); },
         tr("Movements one after another, as one form of your own"));
+    actions.add(
+        this, M::clip, "practiseFormAction", tr("Practise it"), {QKeySequence(Qt::CTRL | Qt::SHIFT | Qt::Key_P)},
+        [this] { practise_shown(); }, tr("Into the next plan: a movement by name, a form piece by piece"));
     actions.add(this, M::edit, "findForm", tr("Search the movements"), {QKeySequence::Find}, [this] { search_->setFocus(); });
 }
 

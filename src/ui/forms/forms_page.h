@@ -75,6 +75,7 @@ private:
     void export_shown();
     void import_form();
     void print_card();
+    void practise_shown();
     void tell(const QString& words, bool wrong);
 
     // Of a linked form, in forms_linked.cpp.

@@ -371,7 +371,7 @@ void LinkedEditor::show_form(const LinkedForm& form, bool has_shipped) {
 void LinkedEditor::fill_phases(const Movement& m, const FormPart& part) {
     for (auto* box : {from_, until_}) {
         box->clear();
-        box->addItem(box == from_ ? tr("from its beginning") : tr("to its end"), QString());
+        box->addItem(box == from_ ? tr("from start") : tr("to end"), QString());
         for (const auto& p : m.phases)
             box->addItem(box == from_ ? tr("from: %1").arg(said(p.name)) : tr("until: %1").arg(said(p.name)), QString::fromStdString(p.id));
         box->setCurrentIndex(std::max(0, box->findData(QString::fromStdString(box == from_ ? part.from : part.until))));

@@ -9,6 +9,23 @@ QImage to_image(const sim::Image& im) {
     return QImage(im.rgb.data(), im.width, im.height, im.width * 3, QImage::Format_RGB888).copy();
 }
 
+Pose pose_seen(const sim::Student& student, double time_s, bool follow) {
+    Pose pose = student.pose(time_s);
+    if (!follow) return pose;
+    constexpr int steps = 4;
+    constexpr double step_s = 0.6;
+    Vec3 at = Vec3::Zero();
+    double sum = 0;
+    for (int k = -steps; k <= steps; ++k) {
+        const double w = steps + 1 - std::abs(k);
+        at += w * mid(student.pose(std::clamp(time_s + k * step_s, 0.0, student.duration())).points, left_hip);
+        sum += w;
+    }
+    at /= sum;
+    const double sw = student.dims().shoulder_width;
+    return placed(std::move(pose), {-at.x() / sw, -at.z() / sw, 0}, sw);
+}
+
 QRectF crop_of(const Track& t, double aspect) {
     std::vector<double> x0, x1, y0, y1;
     for (const auto& f : t.px) {

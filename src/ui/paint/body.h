@@ -2,6 +2,7 @@
 #pragma once
 #include "core/review/review.h"
 #include "core/sim/film.h"
+#include "core/sim/student.h"
 #include "ui/paint/theme.h"
 #include <functional>
 #include <memory>
@@ -10,6 +11,10 @@
 namespace bevel::ui {
 
 QImage to_image(const sim::Image& im);
+
+/// The pose of a student as a camera sees it. Where it follows, it goes along with the hips over the floor, but not with every shift of
+/// weight from foot to foot.
+Pose pose_seen(const sim::Student& student, double time_s, bool follow);
 
 /// Part of a picture that is shown, in its pixels.
 QRectF crop_of(const Track& track, double aspect);

@@ -1,4 +1,6 @@
 #include "ui/paint/card.h"
+#include "core/form/pieces.h"
+#include "core/movement/score.h"
 #include "ui/paint/body.h"
 #include "ui/paint/page_pdf.h"
 #include "ui/paint/theme.h"
@@ -96,25 +98,59 @@ sim::Looks clay() {
     return looks;
 }
 
-std::vector<QImage> phase_pictures(const Movement& movement, int width, int height) {
-    const Theme theme;
+namespace {
+
+sim::Student plain_student(const Movement& movement) {
     sim::StudentOptions o;
     o.score.repetitions = 1;
     o.proportion_spread = o.mass_spread = o.tempo_spread = o.size_spread = o.sway = 0;
-    const sim::Student student(movement, o);
+    return {movement, o};
+}
+
+/// The figure at a moment of its score over its feet.
+QImage picture_at(const sim::Student& student, const sim::Film& film, double score_s, int width, int height, bool follow) {
+    static const Theme theme;
+    const Pose pose = pose_seen(student, student.time_of(score_s), follow);
+    QImage im(width, height, QImage::Format_RGB32);
+    im.fill(Qt::white);
+    QPainter p(&im);
+    p.setRenderHint(QPainter::Antialiasing);
+    p.drawImage(0, 0, to_image(film.shoot(pose, 0)));
+    draw_feet(p, QRectF(0, height - feet_high, width, feet_high), pose.points, theme);
+    return im;
+}
+
+/// How much a posture shows of what it is of: low, turned, hands away from the belly, a foot off the floor.
+double shows(const Posture& p) {
+    return (1 - p.depth) * 4 + std::abs(p.pelvis_turn) / 60 + std::abs(p.weight_left - 0.5) + std::abs(hand_height(p.left_hand)) +
+           std::abs(hand_height(p.right_hand)) + (p.left_foot.contact == Contact::off || p.right_foot.contact == Contact::off ? 0.6 : 0);
+}
+
+/// Of each part of a piece of a form the end of that phase of its own that shows most.
+std::vector<double> telling_moments(const Movement& piece) {
+    std::vector<double> at, most;
+    for (const auto& key : *piece.course) {
+        if (key.phase < 0 || key.repetition < 0) continue;
+        const auto part = static_cast<std::size_t>(key.repetition);
+        if (part >= at.size()) at.resize(part + 1, key.time), most.resize(part + 1, -1);
+        const bool join = piece.phases[static_cast<std::size_t>(key.phase)].id.find(".join_") != std::string::npos;
+        if (const double much = join ? 0 : shows(key.posture); much > most[part]) most[part] = much, at[part] = key.time;
+    }
+    return at;
+}
+
+} // namespace
+
+std::vector<QImage> phase_pictures(const Movement& movement, int width, int height) {
+    const sim::Student student = plain_student(movement);
     const sim::Film film(student.solver(), clay(), paper_phone(width, height - feet_high, 25));
     std::vector<QImage> out;
-    for (const auto& key : student.score().keys()) {
-        if (key.repetition != 0 || key.phase < 0) continue;
-        const Pose pose = student.pose(student.time_of(key.time));
-        QImage im(width, height, QImage::Format_RGB32);
-        im.fill(Qt::white);
-        QPainter p(&im);
-        p.setRenderHint(QPainter::Antialiasing);
-        p.drawImage(0, 0, to_image(film.shoot(pose, 0)));
-        draw_feet(p, QRectF(0, height - feet_high, width, feet_high), pose.points, theme);
-        out.push_back(std::move(im));
+    if (movement.course) {
+        for (const double t : telling_moments(movement)) out.push_back(picture_at(student, film, t, width, height, true));
+        return out;
     }
+    for (const auto& key : student.score().keys())
+        if (key.repetition == 0 && key.phase >= 0) out.push_back(picture_at(student, film, key.time, width, height, false));
     return out;
 }
 
@@ -138,48 +174,20 @@ Card card_of(const Movement& m) {
     return card;
 }
 
-/// Of each part the picture in which it shows most: the deepest or farthest turned end of one of its own phases.
-Card card_of(const LinkedForm& form, const LinkedCourse& course, const Movement& face) {
+/// Of a piece that is a whole form: each part once, as it faces there.
+Card card_of_form(const LinkedForm& form, const Movement& whole) {
     Card card;
     card.title = said(form.name);
     if (!form.pinyin.empty()) card.above << paragraph(QString::fromStdString(form.pinyin), "i");
     if (!form.about.empty()) card.above << paragraph(said(form.about));
-    sim::StudentOptions o;
-    o.proportion_spread = o.mass_spread = o.tempo_spread = o.size_spread = o.sway = 0;
-    const sim::Student student(course.score(), o);
-    const sim::Film film(student.solver(), clay(), paper_phone(wide, high - feet_high, 25));
-    const Theme theme;
-    const double sw = student.dims().shoulder_width;
-    for (std::size_t k = 0; k < course.parts.size(); ++k) {
-        const auto& part = course.parts[k];
-        std::size_t shows = part.joins;
-        double most = -1;
-        for (std::size_t i = part.joins; i < part.movement->phases.size(); ++i) {
-            const Posture& p = part.movement->phases[i].posture;
-            const double much = (1 - p.depth) * 4 + std::abs(p.pelvis_turn) / 60 + std::abs(p.weight_left - 0.5) +
-                                std::abs(hand_height(p.left_hand)) + std::abs(hand_height(p.right_hand)) +
-                                (p.left_foot.contact == Contact::off || p.right_foot.contact == Contact::off ? 0.6 : 0);
-            if (much > most) most = much, shows = i;
+    card.pictures = phase_pictures(whole, wide, high);
+    for (const auto& name : whole.part_names) card.captions << said(name);
+    for (const auto& key : *whole.course) // the side that leads, behind its name
+        if (key.phase >= 0 && key.repetition >= 0) {
+            QString& words = card.captions[key.repetition];
+            if (!words.endsWith(QLatin1Char(')'))) words = CardWords::tr("%1 (%2)").arg(words, text::side(key.side));
         }
-        double at = 0;
-        std::size_t phase = 0;
-        for (const auto& key : course.keys)
-            if (key.repetition == static_cast<int>(k) && phase++ == shows) at = key.time;
-        const Pose here = student.pose(student.time_of(at));
-        const Vec3 hips = mid(here.points, left_hip);
-        const Pose seen = placed(here, {-hips.x() / sw, -hips.z() / sw, 0}, sw);
-        QImage im(wide, high, QImage::Format_RGB32);
-        im.fill(Qt::white);
-        QPainter p(&im);
-        p.setRenderHint(QPainter::Antialiasing);
-        p.drawImage(0, 0, to_image(film.shoot(seen, 0)));
-        draw_feet(p, QRectF(0, high - feet_high, wide, feet_high), seen.points, theme);
-        p.end();
-        card.pictures.push_back(std::move(im));
-        const QString name = said(course.whole.part_names[k]);
-        card.captions << (part.movement->symmetric() ? name : CardWords::tr("%1 (%2)").arg(name, text::side(part.side)));
-    }
-    for (const auto& c : text::cautions_for({}, &face)) card.below << paragraph(c, "b");
+    for (const auto& c : text::cautions_for({}, &whole)) card.below << paragraph(c, "b");
     return card;
 }
 
@@ -219,11 +227,14 @@ Result<QByteArray> card_pdf(const Movement& movement) {
 }
 
 Result<QByteArray> form_card(const LinkedForm& form, std::span<const Movement> movements, bool html) {
-    const auto course = link(form, movements);
-    if (!course) return tl::unexpected(course.error());
-    const auto face = face_of(form, movements);
-    if (!face) return fail(Code::not_found, form.id);
-    const Card card = card_of(form, *course, *face);
+    const auto pieces = pieces_of(form, movements);
+    if (!pieces) return tl::unexpected(pieces.error());
+    int count = 0;
+    for (const auto& p : form.parts) count += p.repeats;
+    const std::string id = PieceId{form.id, 1, count}.text();
+    const auto whole = std::find_if(pieces->begin(), pieces->end(), [&](const Movement& m) { return m.id == id; });
+    if (whole == pieces->end()) return fail(Code::not_found, id);
+    const Card card = card_of_form(form, *whole);
     return html ? Result<QByteArray>(html_of(card).toUtf8()) : pdf_of(card);
 }
 

@@ -14,7 +14,8 @@ namespace bevel::ui {
 sim::PhoneOptions paper_phone(int width, int height, double azimuth_deg);
 sim::Looks clay();
 
-/// Of each phase of a repetition on the left: the picture of the figure as the phase ends, the feet from above below it.
+/// Of each phase of a repetition on the left (of a piece of a form, of each of its parts): the picture of the figure as the phase ends, the
+/// feet from above below it.
 std::vector<QImage> phase_pictures(const Movement& movement, int width, int height);
 
 /// One HTML file with its pictures inside.

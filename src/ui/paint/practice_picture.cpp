@@ -35,6 +35,16 @@ void fit(QPainter& p, const QRectF& r, const QString& s, double pixels, int flag
 
 double score_time(const sim::Student& figure, double movement_s, std::optional<Side> side) {
     const auto& keys = figure.score().keys();
+    if (figure.score().movement().course) { // once through, whoever leads
+        double from = 0, to = 0;
+        bool begun = false;
+        for (std::size_t i = 0; i < keys.size(); ++i) {
+            if (keys[i].phase < 0) continue;
+            if (!std::exchange(begun, true)) from = i > 0 ? keys[i - 1].time : 0;
+            to = keys[i].time;
+        }
+        return std::clamp(from + movement_s, from, to);
+    }
     const Side wanted = side.value_or(Side::left);
     // The repetition of that side; the first where no side leads.
     int rep = -1;
@@ -98,14 +108,15 @@ PracticePicture practice_picture(const Timeline& t, const Plan& plan, const std:
                           : PacerWords::tr("of %1").arg(s.of);
         if (now)
             for (const auto& p : now->phases)
-                if (p.id == m.phase) out.words = said(p.name);
+                if (p.id == m.phase) out.words = i.recall ? PacerWords::tr("From memory") : said(p.name);
         break;
     }
     if (m.next_item) out.next = text::item_title(plan.items[*m.next_item], movements);
     // The newest of what is said stays to be read for a while.
     for (const auto& c : t.calls) {
         if (c.at_s > at_s) break;
-        if (c.at_s > at_s - 5 && (c.code == "attention" || c.code == "image" || c.code == "caution"))
+        if (c.at_s > at_s - 5 &&
+            (c.code == "attention" || c.code == "image" || c.code == "caution" || c.code == "part" || c.code == "was_part"))
             out.caption = text::call_words(c, movements);
     }
     return out;
@@ -282,7 +293,7 @@ Result<bool> write_practice_film(const std::filesystem::path& file, const Practi
         const Moment m = moment_at(t, film.plan, movements, at);
         const Stretch& stretch = t.stretches[m.stretch];
         const Movement* mv = movement_of(film.plan.items[stretch.item], movements, stretch.movement);
-        if (mv && stretch.kind != Stretch::Kind::settle) {
+        if (mv && stretch.kind != Stretch::Kind::settle && !film.plan.items[stretch.item].recall) {
             auto& one = figures[drawn_id(*mv)];
             if (!one.student) {
                 sim::StudentOptions o;
@@ -298,7 +309,7 @@ Result<bool> write_practice_film(const std::filesystem::path& file, const Practi
             const double score = score_time(*one.student, m.movement_s, stretch.side);
             const QString as = QStringLiteral("%1 %2").arg(QString::fromStdString(drawn_id(*mv))).arg(std::lround(score * film.fps));
             if (as != drawn_as) {
-                figure = to_image(one.film->shoot(one.student->pose(one.student->time_of(score)), 0));
+                figure = to_image(one.film->shoot(pose_seen(*one.student, one.student->time_of(score), mv->course != nullptr), 0));
                 if (film.mirrored) figure = figure.mirrored(true, false);
                 drawn_as = as;
             }

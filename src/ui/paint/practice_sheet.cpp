@@ -1,4 +1,5 @@
 #include "ui/paint/practice_sheet.h"
+#include "core/form/pieces.h"
 #include "ui/paint/card.h"
 #include "ui/paint/page_pdf.h"
 #include "ui/paint/practice_picture.h"
@@ -20,11 +21,19 @@ using Pictures = std::map<std::string, std::vector<QImage>>;
 /// Each movement once: a picture at the end of each phase.
 Pictures pictures_of(const Plan& plan, const std::vector<Movement>& movements) {
     Pictures out;
+    std::set<std::pair<std::string, int>> parts;
     for (const auto& i : plan.items) {
         if (i.part == PlanPart::settling || i.part == PlanPart::closing) continue;
         for (const auto& id : i.sequence.empty() ? std::vector<std::string>{i.movement} : i.sequence)
-            if (const Movement* m = movement_of(i, movements, id); m && !out.contains(drawn_id(*m)))
+            if (const Movement* m = movement_of(i, movements, id); m && !out.contains(drawn_id(*m))) {
+                // Of a form every part once, in whichever piece it comes first.
+                if (const auto piece = PieceId::read(m->id)) {
+                    bool fresh = false;
+                    for (int k = piece->from; k <= piece->to; ++k) fresh = parts.emplace(piece->form, k).second || fresh;
+                    if (!fresh) continue;
+                }
                 out[drawn_id(*m)] = phase_pictures(*m, 150, 250);
+            }
     }
     return out;
 }
@@ -64,7 +73,22 @@ QString sheet_body(const Plan& plan, const std::vector<Movement>& movements, con
             const auto it = m ? pictures.find(drawn_id(*m)) : pictures.end();
             if (it == pictures.end() || !shown.insert(it->first).second) continue; // drawn once
             h += QStringLiteral("<table cellspacing=\"0\" cellpadding=\"3\"><tr>");
-            for (std::size_t k = 0; k < m->phases.size() && k < it->second.size(); ++k) {
+            const auto piece = PieceId::read(m->id);
+            std::size_t cells = 0;
+            for (std::size_t k = 0; piece && k < m->part_names.size() && k < it->second.size(); ++k) {
+                const auto part = piece->from + static_cast<int>(k);
+                if (!shown.insert(QStringLiteral("%1/%2").arg(QString::fromStdString(piece->form)).arg(part).toStdString()).second)
+                    continue;
+                if (cells > 0 && cells % 5 == 0) h += QStringLiteral("</tr><tr>");
+                ++cells;
+                h += QStringLiteral(
+                         "<td valign=\"top\" align=\"center\"><img alt=\"\" width=\"%1\" src=\"%2\"><br><small>%3. %4</small></td>")
+                         .arg(wide)
+                         .arg(source(it->first, k))
+                         .arg(part)
+                         .arg(e(said(m->part_names[k])));
+            }
+            for (std::size_t k = 0; !piece && k < m->phases.size() && k < it->second.size(); ++k) {
                 if (k > 0 && k % 5 == 0) h += QStringLiteral("</tr><tr>");
                 const auto& p = m->phases[k];
                 const QString breath = p.breath == Breath::in    ? SheetWords::tr("in")

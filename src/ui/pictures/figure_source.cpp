@@ -15,24 +15,6 @@ sim::StudentOptions plain(const std::optional<sim::FaultSpec>& fault) {
     return o;
 }
 
-/// As the camera sees it. It goes along with the hips, but not with every shift of weight from foot to foot.
-Pose seen(const sim::Student& student, const FigureWish& wish) {
-    Pose pose = student.pose(wish.time_s);
-    if (!wish.follow) return pose;
-    constexpr int steps = 4;
-    constexpr double step_s = 0.6;
-    Vec3 at = Vec3::Zero();
-    double sum = 0;
-    for (int k = -steps; k <= steps; ++k) {
-        const double w = steps + 1 - std::abs(k);
-        at += w * mid(student.pose(std::clamp(wish.time_s + k * step_s, 0.0, student.duration())).points, left_hip);
-        sum += w;
-    }
-    at /= sum;
-    const double sw = student.dims().shoulder_width;
-    return placed(std::move(pose), {-at.x() / sw, -at.z() / sw, 0}, sw);
-}
-
 } // namespace
 
 std::shared_ptr<const sim::Student> figure_of(const Movement& movement, const std::optional<sim::FaultSpec>& fault) {
@@ -82,8 +64,8 @@ void FigureSource::draw(const std::stop_token& stop) {
         }
         auto shot = std::make_shared<FigureShot>();
         shot->wish = now;
-        shot->right = to_image(right->shoot(seen(*now.right, now), 0));
-        if (faulty) shot->faulty = to_image(faulty->shoot(seen(*now.faulty, now), 0));
+        shot->right = to_image(right->shoot(pose_seen(*now.right, now.time_s, now.follow), 0));
+        if (faulty) shot->faulty = to_image(faulty->shoot(pose_seen(*now.faulty, now.time_s, now.follow), 0));
         mail_.post([this, shot = std::move(shot)] { emit ready(shot); });
     }
 }

@@ -57,8 +57,10 @@ LogDialog::LogDialog(const Session& session, const PracticeLog& log, QWidget* pa
     if (!log.done.empty()) {
         QStringList done;
         for (const auto& d : log.done) {
-            const auto m = session.movement(d.movement);
-            const QString name = m ? said(m->name) : QString::fromStdString(d.movement);
+            const auto piece = PieceId::read(d.movement);
+            const auto m = session.movement(piece ? std::string(form_prefix) + piece->form : d.movement);
+            const QString one = m ? said(m->name) : QString::fromStdString(piece ? piece->form : d.movement);
+            const QString name = piece ? text::piece_title(*piece, one, {}) : one;
             done << (d.left + d.right > 0 ? tr("%1: %2 left, %3 right").arg(name).arg(d.left).arg(d.right)
                                           : tr("%1: %2").arg(name, text::minutes_words(d.seconds)));
         }

@@ -45,6 +45,7 @@ NeedsForm::NeedsForm(Session& session, QWidget* parent) : QWidget(parent), sessi
     auto* themes = build_themes();
     auto* place = build_place();
     auto* want = build_wanted();
+    auto* whole = build_form();
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(2, 0, 8, 0);
     box->setSpacing(4);
@@ -66,6 +67,8 @@ NeedsForm::NeedsForm(Session& session, QWidget* parent) : QWidget(parent), sessi
     box->addLayout(want);
     box->addWidget(wanted_);
     box->addWidget(grow_);
+    box->addWidget(heading(tr("A form, piece by piece")));
+    box->addLayout(whole);
     box->addStretch(1);
 }
 
@@ -221,6 +224,71 @@ QLayout* NeedsForm::build_wanted() {
     return want;
 }
 
+/// Which form, how much of it is known, and how it is done.
+QLayout* NeedsForm::build_form() {
+    form_ = new QComboBox;
+    name_widget(form_, "planForm", tr("A form, piece by piece"));
+    form_->setToolTip(
+        tr("Its parts one by one, the joins alone, and the whole up to there; the parts that the last letter asked for more often"));
+    form_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    form_->setMinimumContentsLength(14);
+    form_known_ = new QSpinBox;
+    name_widget(form_known_, "planFormKnown", tr("How many of its parts are known"));
+    form_known_->setToolTip(tr("So many parts are known; the next ones are new"));
+    form_known_->setPrefix(tr("known: "));
+    form_known_->setSpecialValueText(tr("all of it is new"));
+    form_mirrored_ = check("planFormMirrored", tr("sides changed over"), tr("The whole form with left and right changed over"));
+    form_recall_ =
+        check("planFormRecall", tr("from memory"), tr("What is known without the figure; the names are told once a part is over"));
+    fill_forms();
+    connect(form_, &QComboBox::activated, this, [this] {
+        form_chosen();
+        emit changed();
+    });
+    connect(form_known_, &QSpinBox::valueChanged, this, [this] {
+        if (!filling_) emit changed();
+    });
+    auto* box = new QGridLayout;
+    box->setVerticalSpacing(3);
+    box->addWidget(form_, 0, 0, 1, 2);
+    box->addWidget(form_known_, 1, 0, 1, 2);
+    box->addWidget(form_mirrored_, 2, 0);
+    box->addWidget(form_recall_, 2, 1);
+    return box;
+}
+
+void NeedsForm::fill_forms() {
+    const QVariant had = form_->currentData();
+    const QSignalBlocker quiet(form_);
+    form_->clear();
+    form_->addItem(tr("none"), QString());
+    std::vector<std::pair<QString, QString>> all;
+    for (const auto& f : session_.linked.all()) all.emplace_back(said(f.name), QString::fromStdString(f.id));
+    std::sort(all.begin(), all.end(), [](const auto& a, const auto& b) { return QString::localeAwareCompare(a.first, b.first) < 0; });
+    for (const auto& [name, id] : all) form_->addItem(name, id);
+    form_->setCurrentIndex(std::max(0, form_->findData(had)));
+    form_chosen();
+}
+
+void NeedsForm::choose_form(const std::string& id) {
+    form_->setCurrentIndex(std::max(0, form_->findData(QString::fromStdString(id))));
+    form_chosen();
+    emit changed();
+}
+
+/// What is asked of it only where one is chosen. Who has been filmed in it knows it.
+void NeedsForm::form_chosen() {
+    const auto f = session_.forms().form(std::string(form_prefix) + form_->currentData().toString().toStdString());
+    for (QWidget* w : std::initializer_list<QWidget*>{form_known_, form_mirrored_, form_recall_}) w->setVisible(f != nullptr);
+    if (!f) return;
+    const QSignalBlocker quiet(form_known_);
+    const int count = steps_of(*f).back().second;
+    form_known_->setRange(0, count);
+    form_known_->setSuffix(tr(" of %n part(s)", nullptr, count));
+    const auto& practised = known_.practised;
+    form_known_->setValue(std::find(practised.begin(), practised.end(), clip_id(*f)) != practised.end() ? count : 0);
+}
+
 void NeedsForm::set_people(const std::vector<Person>& people, qint64 choose) {
     filling_ = true;
     person_->clear();
@@ -258,6 +326,7 @@ void NeedsForm::set_known(const PersonNeeds& known) {
     group_known_.clear();
     group_->setVisible(person() == 0 && group_->count() > 0);
     say_known();
+    form_chosen();
     emit changed();
 }
 
@@ -319,6 +388,12 @@ Needs NeedsForm::needs() const {
     person() == 0 ? know_group(n, group_known_) : know_person(n, known_);
     std::vector<std::string> wanted;
     for (int i = 0; i < wanted_->count(); ++i) wanted.push_back(wanted_->item(i)->data(Qt::UserRole).toString().toStdString());
+    if (const auto f = session_.forms().form(std::string(form_prefix) + form_->currentData().toString().toStdString())) {
+        n.form = grow_form(*f, known_, form_known_->value());
+        n.form->mirrored = form_mirrored_->isChecked();
+        n.form->recall = form_recall_->isChecked();
+        session_.practise(n.form->form, n.form->mirrored);
+    }
     // What serves as well takes turns from day to day.
     n.seed = seed_of_day(today(), person());
     grow_->isChecked() && wanted.size() > 1 ? n.sequence = wanted : n.wanted = wanted;

@@ -27,6 +27,9 @@ public:
     QString person_name() const;
     Needs needs() const;
     void add_wanted(const std::string& movement);
+    /// Forms may have come or gone.
+    void fill_forms();
+    void choose_form(const std::string& id);
 
 signals:
     void person_chosen(qint64 id);
@@ -41,17 +44,19 @@ private:
     QLayout* build_themes();
     QLayout* build_place();
     QLayout* build_wanted();
+    QLayout* build_form();
+    void form_chosen();
     QCheckBox* check(const char* name, const QString& label, const QString& tip = {});
     Session& session_;
     void say_known();
     PersonNeeds known_;
     std::vector<PersonNeeds> group_known_; // none: one person, or nobody in particular
     bool filling_ = false;
-    QComboBox *person_ = nullptr, *movement_ = nullptr, *steadier_ = nullptr;
-    QSpinBox *minutes_ = nullptr, *energy_ = nullptr;
+    QComboBox *person_ = nullptr, *movement_ = nullptr, *steadier_ = nullptr, *form_ = nullptr;
+    QSpinBox *minutes_ = nullptr, *energy_ = nullptr, *form_known_ = nullptr;
     QDoubleSpinBox *pace_ = nullptr, *breath_ = nullptr;
     QCheckBox *dizzy_ = nullptr, *unsteady_ = nullptr, *chair_ = nullptr, *wall_ = nullptr, *stick_ = nullptr, *helper_ = nullptr,
-              *grow_ = nullptr;
+              *grow_ = nullptr, *form_mirrored_ = nullptr, *form_recall_ = nullptr;
     std::map<std::string, QCheckBox*> care_, themes_;
     QLabel* asked_ = nullptr;
     QListWidget *wanted_ = nullptr, *group_ = nullptr;

@@ -17,7 +17,7 @@
 namespace bevel::ui {
 
 PacerWindow::PacerWindow(Session& session, const Plan& plan, const PacerOptions& options, bool spoken, QWidget* parent)
-    : QWidget(parent, Qt::Window), session_(session), run_(std::make_unique<PacerRun>(plan, *session.movements.now(), options)),
+    : QWidget(parent, Qt::Window), session_(session), run_(std::make_unique<PacerRun>(plan, *session.practice_movements(), options)),
       spoken_(spoken), theme_(true, session.theme.scale()) {
     setObjectName(QStringLiteral("pacer"));
     setWindowTitle(tr("Practice"));
@@ -106,7 +106,7 @@ void PacerWindow::speak() {
     if (!spoken_) return;
     session_.files().run<Result<SpokenWords>>(
         this,
-        [t = run_->pacer().timeline(), movements = session_.movements.now(), language = spoken_language().toStdString(),
+        [t = run_->pacer().timeline(), movements = session_.practice_movements(), language = spoken_language().toStdString(),
          own = session_.library->folder() / "spoken"](const std::stop_token& stop) {
             return spoken_of(t, *movements, language, own, stop);
         },
@@ -127,7 +127,7 @@ void PacerWindow::show_large() {
 void PacerWindow::show_now() {
     const Pacer& p = run_->pacer();
     const QImage before = picture_.figure;
-    picture_ = practice_picture(p.timeline(), p.plan(), *session_.movements.now(), p.at_s());
+    picture_ = practice_picture(p.timeline(), p.plan(), *session_.practice_movements(), p.at_s());
     picture_.running = p.running();
     picture_.waits = p.waits();
     picture_.figure = before;
@@ -144,9 +144,9 @@ void PacerWindow::ask_figure() {
     if (p.timeline().stretches.empty()) return;
     const Moment m = p.now();
     const Stretch& s = p.timeline().stretches[m.stretch];
-    const auto movements = session_.movements.now(); // held while one of them is looked at
+    const auto movements = session_.practice_movements(); // held while one of them is looked at
     const Movement* mv = movement_of(p.plan().items[s.item], *movements, s.movement);
-    if (hide_->isChecked() || !mv || s.kind == Stretch::Kind::settle) {
+    if (hide_->isChecked() || p.plan().items[s.item].recall || !mv || s.kind == Stretch::Kind::settle) {
         picture_.figure = QImage();
         return;
     }
@@ -160,6 +160,7 @@ void PacerWindow::ask_figure() {
     w.width = static_cast<int>(0.42 * width());
     w.height = static_cast<int>(0.62 * height());
     w.farther = 1.3; // steps towards the camera stay in the picture
+    w.follow = mv->course != nullptr;
     w.scene = scene_;
     source_.wish(w);
 }
@@ -172,7 +173,7 @@ void PacerWindow::look_behind_time() {
     late_->setVisible(!droppable_.empty());
     if (droppable_.empty()) return;
     QStringList names;
-    for (const auto n : droppable_) names << text::item_title(p.plan().items[n], *session_.movements.now());
+    for (const auto n : droppable_) names << text::item_title(p.plan().items[n], *session_.practice_movements());
     late_->setText(
         tr("%n minute(s) behind: drop %1", nullptr, static_cast<int>(std::lround(behind / 60)))
             .arg(names.size() > 2 ? tr("%n exercise(s)", nullptr, static_cast<int>(names.size())) : names.join(QStringLiteral(", "))));

@@ -66,9 +66,10 @@ protected:
             for (const auto& i : plan->items) {
                 x += i.seconds() * scale;
                 if (help->pos().x() < x) {
-                    QToolTip::showText(
-                        help->globalPos(),
-                        text::item_title(i, *session_.movements.now()) + QStringLiteral(", ") + text::minutes_words(i.seconds()), this);
+                    QToolTip::showText(help->globalPos(),
+                                       text::item_title(i, *session_.practice_movements()) + QStringLiteral(", ") +
+                                           text::minutes_words(i.seconds()),
+                                       this);
                     break;
                 }
             }
@@ -190,7 +191,7 @@ void PlanView::change(const std::function<void(Plan&)>& how) {
     const Plan before = plan_;
     Plan after = plan_;
     how(after);
-    settle_plan(after, *session_.movements.now());
+    settle_plan(after, *session_.practice_movements());
     emit changed(before, after);
 }
 
@@ -231,7 +232,7 @@ void PlanView::insert(const std::string& movement, int row) {
     const Pass way = pass(*m, needs_);
     i.version = way.version, i.support = way.support, i.ladder = way.ladder, i.first_side = way.first_side;
     i.why = {{PlanReason::Code::wanted, "", ""}};
-    if (way.barred) emit barred(text::left_out({movement, *way.barred}, *session_.movements.now()));
+    if (way.barred) emit barred(text::left_out({movement, *way.barred}, *session_.practice_movements()));
     if (way.barred == LeftOut::Code::unknown) return;
     // What is barred stands there to be let in with a reason.
     change([&](Plan& p) { p.items.insert(p.items.begin() + std::clamp(row, 0, static_cast<int>(p.items.size())), std::move(i)); });
@@ -262,7 +263,7 @@ void PlanView::set_needs(const Needs& needs) {
 std::vector<int> PlanView::barred_rows() const {
     std::vector<int> out;
     for (std::size_t n = 0; n < plan_.items.size(); ++n)
-        if (bevel::barred(plan_.items[n], needs_, *session_.movements.now())) out.push_back(static_cast<int>(n));
+        if (bevel::barred(plan_.items[n], needs_, *session_.practice_movements())) out.push_back(static_cast<int>(n));
     return out;
 }
 
@@ -270,7 +271,7 @@ void PlanView::fill() {
     filling_ = true;
     const int at = list_->currentRow();
     list_->clear();
-    const auto snapshot = session_.movements.now();
+    const auto snapshot = session_.practice_movements();
     const auto& movements = *snapshot;
     double from = 0;
     for (const auto& i : plan_.items) {
@@ -318,7 +319,7 @@ void PlanView::show_item() {
     hold_s_->setVisible(i &&
                         (i->holds > 0 || i->part == PlanPart::opening || i->part == PlanPart::closing || i->part == PlanPart::settling));
     for (auto* b : {lock_, up_, down_, out_}) b->setEnabled(i != nullptr);
-    let_in_->setVisible(i && (!i->let_in.empty() || bevel::barred(*i, needs_, *session_.movements.now())));
+    let_in_->setVisible(i && (!i->let_in.empty() || bevel::barred(*i, needs_, *session_.practice_movements())));
     lock_->setText(i && i->locked ? tr("Unlock") : tr("Lock"));
     if (i) {
         left_->setValue(i->left), right_->setValue(i->right), times_->setValue(i->times), holds_->setValue(i->holds);

@@ -232,7 +232,7 @@ void PracticePage::connect_plan() {
     });
     connect(view_, &PlanView::chosen, this, [this](int r) {
         if (r < 0 || r >= static_cast<int>(view_->plan().items.size())) return;
-        const auto movements = session_.movements.now(); // held while one of them is looked at
+        const auto movements = session_.practice_movements(); // held while one of them is looked at
         if (const Movement* m = movement_of(view_->plan().items[static_cast<std::size_t>(r)], *movements))
             figure_->show_movement(*m), figure_->play(true);
     });
@@ -246,6 +246,12 @@ void PracticePage::connect_plan() {
 
 void PracticePage::open(Ref ref) {
     setFocus();
+    if (const std::string id = ref.practise.toStdString(); id.starts_with(form_prefix)) {
+        form_->fill_forms();
+        form_->choose_form(id.substr(form_prefix.size()));
+    } else if (!id.empty()) {
+        form_->add_wanted(id);
+    }
     load_people(ref.person != 0 ? ref.person : form_->person());
 }
 
@@ -270,9 +276,8 @@ void PracticePage::load_known() {
     }
     session_.background->run<Result<PersonNeeds>>(
         this,
-        [lib = session_.library, id, today = QDate::currentDate().toString(Qt::ISODate).toStdString()](std::stop_token) {
-            return person_needs(*lib, id, today);
-        },
+        [lib = session_.library, id, today = QDate::currentDate().toString(Qt::ISODate).toStdString(),
+         forms = session_.forms()](std::stop_token) { return person_needs(*lib, id, today, forms); },
         [this, id](const Result<PersonNeeds>& known) {
             if (id != form_->person()) return;
             if (!known) return notice_->problem(text::error(known.error()));
@@ -285,11 +290,11 @@ void PracticePage::load_known() {
 void PracticePage::load_group() {
     session_.background->run<Result<std::vector<PersonNeeds>>>(
         this,
-        [lib = session_.library, ids = form_->group(),
+        [lib = session_.library, ids = form_->group(), forms = session_.forms(),
          today = QDate::currentDate().toString(Qt::ISODate).toStdString()](std::stop_token) -> Result<std::vector<PersonNeeds>> {
             std::vector<PersonNeeds> out;
             for (const auto id : ids) {
-                auto one = person_needs(*lib, id, today);
+                auto one = person_needs(*lib, id, today, forms);
                 if (!one) return tl::unexpected(one.error());
                 out.push_back(std::move(*one));
             }
@@ -308,7 +313,7 @@ void PracticePage::propose_now() {
     const int run = ++run_;
     propose_->setEnabled(false);
     session_.files().run<Result<Plan>>(
-        this, [needs, movements = session_.movements.now()](std::stop_token) { return propose(needs, *movements); },
+        this, [needs, movements = session_.practice_movements()](std::stop_token) { return propose(needs, *movements); },
         [this, run, needs](Result<Plan> plan) {
             propose_->setEnabled(true);
             if (run != run_) return;
@@ -336,6 +341,7 @@ void PracticePage::apply(const Plan& plan) {
 }
 
 void PracticePage::show_plan(const Plan& plan) {
+    session_.practise(plan);
     view_->show_plan(plan, form_->needs());
     title_->setText(QString::fromStdString(plan.title));
     go_->setEnabled(!plan.items.empty());
@@ -360,7 +366,7 @@ bool PracticePage::passes(std::function<void()> then) {
         Plan without = view_->plan();
         QStringList names;
         for (auto r = rows.rbegin(); r != rows.rend(); ++r) {
-            names.prepend(text::item_title(without.items[static_cast<std::size_t>(*r)], *session_.movements.now()));
+            names.prepend(text::item_title(without.items[static_cast<std::size_t>(*r)], *session_.practice_movements()));
             without.items.erase(without.items.begin() + *r);
         }
         names.removeDuplicates();
@@ -458,7 +464,7 @@ void PracticePage::export_to(const QString& file) {
         session_.jobs->begin(JobKind::writing, tr("Writing %1").arg(QFileInfo(file).fileName()), [stop] { stop->request_stop(); });
     session_.files().run<Result<bool>>(
         this,
-        [=, all = session_.movements.now(), own = session_.library->folder() / "spoken",
+        [=, all = session_.practice_movements(), own = session_.library->folder() / "spoken",
          now = QDateTime::currentDateTime()](const std::stop_token& quit) -> Result<bool> {
             const std::stop_callback forward(quit, [&] { stop->request_stop(); });
             const auto& movements = *all;

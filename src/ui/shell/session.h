@@ -1,6 +1,7 @@
 // What every place needs, made once by main and handed down.
 #pragma once
-#include "core/movement/movement.h"
+#include "core/form/pieces.h"
+#include "core/practice/plan.h"
 #include "desk/intake.h"
 #include "store/library.h"
 #include "ui/jobs/background.h"
@@ -8,6 +9,7 @@
 #include "ui/shell/settings.h"
 #include "ui/shell/versions.h"
 #include "ui/text/text.h"
+#include <set>
 
 namespace bevel::ui {
 
@@ -24,8 +26,10 @@ struct Session {
     std::vector<School> shipped_schools;
     Versions<School> schools; // with the instructor's own
     std::vector<LinkedForm> shipped_linked;
-    Versions<LinkedForm> linked; // with the instructor's own
-    Versions<Movement> faces;    // of these
+    Versions<LinkedForm> linked;                         // with the instructor's own
+    Versions<Movement> faces;                            // of these
+    Versions<Movement> practised;                        // movements, with the pieces of forms that were asked for in practice
+    std::set<std::pair<std::string, bool>> practised_of; // of which forms, by id; whether with left and right changed over
     Catalogue catalogue;
     Theme theme;
     Settings settings;
@@ -53,6 +57,29 @@ struct Session {
     void set_linked(std::vector<LinkedForm> all) {
         faces = Forms::faces_of(all, *movements.now());
         linked = std::move(all);
+        cut_pieces();
+    }
+    /// What plans are made of and led by: movements, and pieces of the forms that were asked for.
+    std::shared_ptr<const std::vector<Movement>> practice_movements() const {
+        return practised_of.empty() ? movements.now() : practised.now();
+    }
+    /// From now on the pieces of a form are there too, for practice.
+    void practise(const std::string& form, bool mirrored) {
+        if (practised_of.emplace(form, mirrored).second) cut_pieces();
+    }
+    /// Those that a plan is of.
+    void practise(const Plan& plan) {
+        for (const auto& i : plan.items)
+            if (const auto piece = PieceId::read(i.movement)) practise(piece->form, piece->mirrored);
+    }
+    void cut_pieces() {
+        if (practised_of.empty()) return;
+        std::vector<Movement> all = *movements.now();
+        for (const auto& [id, mirrored] : practised_of)
+            if (const auto form = forms().form(std::string(form_prefix) + id))
+                if (auto pieces = pieces_of(*form, *movements.now(), mirrored))
+                    all.insert(all.end(), std::make_move_iterator(pieces->begin()), std::make_move_iterator(pieces->end()));
+        practised = std::move(all);
     }
     /// Null for one that is not known. Whoever holds it may keep it, whatever is edited meanwhile.
     std::shared_ptr<const Movement> movement(const std::string& id) const { return forms().movement(id); }

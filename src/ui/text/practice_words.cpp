@@ -1,4 +1,5 @@
 #include "ui/text/practice_words.h"
+#include "core/form/pieces.h"
 #include <cmath>
 #include <QCoreApplication>
 
@@ -11,7 +12,10 @@ struct PracticeWords {
 
 QString name_of(const std::vector<Movement>& movements, const std::string& id) {
     const Movement* m = movement_named(movements, id);
-    return m ? said(m->name) : QString::fromStdString(id);
+    const auto piece = PieceId::read(id);
+    if (!piece) return m ? said(m->name) : QString::fromStdString(id);
+    return piece_title(*piece, m ? said(m->name) : PracticeWords::tr("a form that is not there any more"),
+                       m && !m->part_names.empty() ? said(m->part_names.front()) : QString());
 }
 
 QString rule_name(const std::string& id) {
@@ -53,6 +57,14 @@ QString trained(const std::string& part) {
     return QString::fromStdString(part);
 }
 
+QString piece_title(const PieceId& piece, const QString& of, const QString& first) {
+    const QString form = piece.mirrored ? PracticeWords::tr("%1, left and right changed over").arg(of) : of;
+    if (piece.join) return PracticeWords::tr("%1: from part %2 over into %3").arg(form).arg(piece.from).arg(piece.to);
+    if (piece.from < piece.to) return PracticeWords::tr("%1: parts %2 to %3").arg(form).arg(piece.from).arg(piece.to);
+    return first.isEmpty() ? PracticeWords::tr("%1: part %2").arg(form).arg(piece.from)
+                           : PracticeWords::tr("%1: %2. %3", "form, number and name of a part").arg(form).arg(piece.from).arg(first);
+}
+
 QString item_title(const PlanItem& i, const std::vector<Movement>& movements) {
     if (i.part == PlanPart::settling) return PracticeWords::tr("Stand, two easy breaths");
     if (!i.sequence.empty()) {
@@ -62,6 +74,7 @@ QString item_title(const PlanItem& i, const std::vector<Movement>& movements) {
                                         : names.join(QStringLiteral(" – "));
     }
     const QString name = name_of(movements, i.movement);
+    if (i.recall) return PracticeWords::tr("%1, from memory").arg(name);
     if (!i.drill.empty()) return PracticeWords::tr("%1: %2").arg(name, said(i.drill));
     return i.version.empty() ? name : PracticeWords::tr("%1 (%2)").arg(name, said(i.version));
 }
@@ -209,6 +222,8 @@ QString balance_step(int step) {
 
 QString call_words(const Call& c, const std::vector<Movement>& movements, bool spoken) {
     const QString of = QString::fromStdString(c.of);
+    if (c.code == "part") return said(c.of);
+    if (c.code == "was_part") return PracticeWords::tr("that was: %1", "a part of a form, once it is over").arg(said(c.of));
     if (c.code == "movement" || c.code == "stand") {
         const Movement* m = movement_named(movements, c.of);
         const QString name = name_of(movements, c.of);

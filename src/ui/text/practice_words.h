@@ -1,5 +1,6 @@
 // What plans and their run say to people.
 #pragma once
+#include "core/form/pieces.h"
 #include "core/practice/pacer.h"
 #include "ui/text/text.h"
 #include <QStringList>
@@ -7,6 +8,8 @@
 namespace bevel::ui::text {
 
 QString part_of_plan(PlanPart p);
+/// Of a piece of a form: what it is called; `first`: name of its first part, where that is known.
+QString piece_title(const PieceId& piece, const QString& form, const QString& first);
 /// "Brush the Knee and Push", "Drill: Step without arms", "1–2: …".
 QString item_title(const PlanItem& i, const std::vector<Movement>& movements);
 /// "3 a side, right first", "8 times", "2 holds of 30 s", "1:30".
