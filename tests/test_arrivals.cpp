@@ -299,7 +299,7 @@ private slots:
         const auto folder = fresh();
         Bench b(folder);
         b.window->findChild<QTabWidget*>(QStringLiteral("arrivalTabs"))->setCurrentIndex(1);
-        QTRY_VERIFY_WITH_TIMEOUT(rows(table(b)) == 15 && b.background.idle(), 20000);
+        QTRY_VERIFY_WITH_TIMEOUT(rows(table(b)) == test::demo_clips && b.background.idle(), 20000);
         b.window->actions_table().find("keeping")->trigger();
         auto* dialog = b.window->arrivals()->findChild<ui::KeepingDialog*>();
         QVERIFY(dialog);

@@ -4,6 +4,7 @@
 #include "core/form/pieces.h"
 #include "core/review/agreed.h"
 #include "desk/changes.h"
+#include "desk/found.h"
 #include "desk/intake.h"
 #include "desk/library_forms.h"
 #include "desk/needs.h"
@@ -303,6 +304,31 @@ private slots:
         (void)seed_of_day("", 1), (void)seed_of_day("2026-99-99", 1), (void)seed_of_day("nonsense..", 1);
     }
 
+    void a_long_clip_is_guessed_to_be_a_form_and_a_short_one_a_movement() {
+        auto lib = *Library::open(path("guessing-library"));
+        const auto film = path("guess-film.mp4");
+        QVERIFY(write_whole(film, "a film"));
+        Clip c;
+        c.filmed_on = c.arrived_on = "2026-11-20";
+        const auto id = lib.clips().add(c, film);
+        QVERIFY(id.has_value());
+        sim::TakeOptions o = sim::take_of(5, 1.70);
+        o.phone.view = View::front;
+        o.phone.distance_m = 5;
+        const auto course = link(*forms_.form("form:follow_step_six"), *forms_.movements);
+        const Track whole = test::pixel_track(sim::Take(course->score(), o), 0.8, 5);
+        const auto guess = guess_clip(lib, *lib.clips().get(*id), whole, *forms_.movements, *forms_.linked);
+        QVERIFY(guess.has_value() && !guess->movements.empty());
+        QCOMPARE(guess->movements.front().movement, std::string("form:follow_step_six"));
+        QVERIFY(guess->movements.front().probability > 0.6);
+        // Many repetitions of one movement are that movement, however long.
+        o.student.score.repetitions = 4;
+        const Track same = test::pixel_track(sim::Take(*forms_.movement("part_the_horses_mane"), o), 0.8, 5);
+        QVERIFY(same.time_s.back() > 45);
+        const auto one = guess_clip(lib, *lib.clips().get(*id), same, *forms_.movements, *forms_.linked);
+        QVERIFY(one.has_value() && !one->movements.empty());
+        QCOMPARE(one->movements.front().movement, std::string("part_the_horses_mane"));
+    }
     /// A letter about a form asks for its parts' movements, and the parts it named are done more often when the form grows.
     void a_letter_about_a_form_reaches_the_plan() {
         auto lib = *Library::open(path("forms-library"));

@@ -2,6 +2,7 @@
 #include "core/form/floor_path.h"
 #include "core/form/form_review.h"
 #include "core/form/pieces.h"
+#include "core/form/which_form.h"
 #include "core/sim/student.h"
 #include "core/sim/take.h"
 #include <cmath>
@@ -145,6 +146,60 @@ private slots:
                                 "form:x/99999999999-2"})
             QVERIFY2(!PieceId::read(bad), bad);
     }
+    /// Nobody says what is in a clip: every movement is looked for at once, and the form is told from what was found.
+    void free_practice_is_searched_for_movements_and_forms_data() {
+        QTest::addColumn<int>("index");
+        for (std::size_t k = 0; k < forms_.size(); ++k) QTest::newRow(forms_[k].id.c_str()) << static_cast<int>(k);
+    }
+    void free_practice_is_searched_for_movements_and_forms() {
+        QFETCH(int, index);
+        const LinkedForm& f = forms_[static_cast<std::size_t>(index)];
+        sim::StudentOptions o;
+        o.seed = 21;
+        o.stature_m = 1.63;
+        o.tempo = 1.1;
+        const auto course = link(f, movements_);
+        const Track track = performed(*course, o);
+        ReviewOptions options;
+        options.stature_m = o.stature_m;
+        QElapsedTimer t;
+        t.start();
+        const auto parts = suggest_parts(track, movements_, options);
+        const auto ms = t.elapsed();
+        // What was found in time: the middle of each part is in a stretch of its movement.
+        const sim::Student student(course->score(), o);
+        int right = 0;
+        for (std::size_t k = 0; k < course->parts.size(); ++k) {
+            double from = -1, to = 0;
+            for (const auto& key : course->keys)
+                if (key.repetition == static_cast<int>(k)) {
+                    if (from < 0) from = key.time;
+                    to = key.time;
+                }
+            const double at = student.time_of(0.4 * from + 0.6 * to);
+            const std::string& is = f.parts[course->parts[k].entry].movement;
+            right += std::any_of(parts.begin(), parts.end(),
+                                 [&](const PartGuess& p) { return p.movement == is && p.from_s <= at && at <= p.to_s; })
+                         ? 1
+                         : 0;
+        }
+        const auto guess = guess_form(parts, forms_);
+        qInfo("%s: %d of %d parts found, form %s %.2f, %lld ms of %.0f s", f.id.c_str(), right, static_cast<int>(course->parts.size()),
+              guess.empty() ? "none" : guess.front().form.c_str(), guess.empty() ? 0.0 : guess.front().score, ms, track.time_s.back());
+        // A form of one movement alone is that movement; one done in a graded version is not searched for.
+        std::set<std::string> kinds;
+        bool versions = false;
+        for (const auto& p : f.parts) kinds.insert(p.movement), versions = versions || !p.version.empty();
+        if (kinds.size() < 2 || versions) {
+            QVERIFY(guess.empty() || guess.front().form == f.id || guess.front().score < 0.5);
+            return;
+        }
+        QVERIFY(!guess.empty());
+        QCOMPARE(guess.front().form, f.id);
+        QVERIFY(guess.front().score > 0.6 && (guess.size() < 2 || guess[1].score < guess.front().score - 0.1));
+        QVERIFY2(right >= 0.75 * static_cast<double>(course->parts.size()), qPrintable(QString::number(right)));
+    }
+
     void a_form_is_known_by_what_its_parts_ask_and_train() {
         for (const auto& f : forms_) {
             const auto face = face_of(f, movements_);

@@ -298,7 +298,7 @@ private slots:
         Bench b(copy_.demo);
         auto* page = b.window->arrivals();
         auto* table = page->findChild<QTableView*>(QStringLiteral("clips"));
-        QTRY_COMPARE_WITH_TIMEOUT(rows(table), 15, 20000);
+        QTRY_COMPARE_WITH_TIMEOUT(rows(table), test::demo_clips, 20000);
         // One that came in when hashes were kept.
         auto id = b.session.library->clips().add(*b.session.library->clips().get(1), copy_.clip);
         QVERIFY(id.has_value());
@@ -359,7 +359,7 @@ private slots:
         Bench b(copy_.demo);
         auto* page = b.window->arrivals();
         auto* table = page->findChild<QTableView*>(QStringLiteral("clips"));
-        QTRY_COMPARE_WITH_TIMEOUT(rows(table), 15, 20000);
+        QTRY_COMPARE_WITH_TIMEOUT(rows(table), test::demo_clips, 20000);
         for (const bool on : {true, false}) {
             for (int i = rows(table) - 1; i >= 0; --i) // the newest
                 if (cell(table, i, 0) == QLatin1String("Wen Adeyemi")) table->selectRow(i);
@@ -392,13 +392,13 @@ private slots:
         Bench b(folder);
         auto* page = b.window->arrivals();
         auto* table = page->findChild<QTableView*>(QStringLiteral("clips"));
-        QTRY_COMPARE_WITH_TIMEOUT(rows(table), 15, 20000);
+        QTRY_COMPARE_WITH_TIMEOUT(rows(table), test::demo_clips, 20000);
         // A folder that is watched: what lies in it comes in by itself.
         ui::Settings s = b.session.settings;
         s.inbox = inbox;
         s.model = ui::BodyModel::lite;
         b.window->apply(s);
-        QTRY_COMPARE_WITH_TIMEOUT(rows(table), 17, 30000);
+        QTRY_COMPARE_WITH_TIMEOUT(rows(table), test::demo_clips + 2, 30000);
         auto asked = [&] {
             int n = 0;
             for (const auto& c : clips_of(b)) n += c.state == ClipState::asked ? 1 : 0;
@@ -450,7 +450,7 @@ private slots:
         b.session.finding->rest(true);
         auto* page = b.window->arrivals();
         auto* table = page->findChild<QTableView*>(QStringLiteral("clips"));
-        QTRY_COMPARE_WITH_TIMEOUT(rows(table), 15, 20000);
+        QTRY_COMPARE_WITH_TIMEOUT(rows(table), test::demo_clips, 20000);
         const std::vector<std::int64_t> ids{1, 3, 4};
         for (const auto id : ids) QVERIFY(b.session.library->clips().set_state(id, ClipState::waiting, "").has_value());
         page->refresh();
@@ -484,7 +484,7 @@ private slots:
         Bench b(copy_.demo);
         auto* page = b.window->arrivals();
         auto* table = page->findChild<QTableView*>(QStringLiteral("clips"));
-        QTRY_COMPARE_WITH_TIMEOUT(rows(table), 15, 20000);
+        QTRY_COMPARE_WITH_TIMEOUT(rows(table), test::demo_clips, 20000);
         int row = -1;
         for (int i = 0; i < rows(table); ++i)
             if (cell(table, i, 0) == QLatin1String("Greta Olmstead")) row = i;
@@ -535,7 +535,7 @@ private slots:
         Bench b(folder);
         auto* page = b.window->arrivals();
         auto* table = page->findChild<QTableView*>(QStringLiteral("clips"));
-        QTRY_COMPARE_WITH_TIMEOUT(rows(table), 15, 20000);
+        QTRY_COMPARE_WITH_TIMEOUT(rows(table), test::demo_clips, 20000);
         auto choose = [&](const char* name) {
             for (int i = 0; i < rows(table); ++i)
                 if (cell(table, i, 0) == QLatin1String(name)) table->selectRow(i);

@@ -187,8 +187,27 @@ int main(int argc, char** argv) {
         parts.grab().save(QStringLiteral("%1/parts.png").arg(args[2]));
         ++taken;
     }
+    // A whole form, seen from the top through.
     for (const auto& c : *clips)
-        if (c.state == ClipState::reviewed) {
+        if (c.movement.starts_with(form_prefix) && session.library->clips().has_file(c)) {
+            bool opened = false;
+            const auto link = QObject::connect(window.review(), &ui::ReviewPage::opened, [&] { opened = true; });
+            window.open_review(c.id);
+            if (!wait([&] { return opened; }, 60000)) return 1;
+            QObject::disconnect(link);
+            auto& state = window.review()->state();
+            state.set_family(Family::spine);
+            for (const auto& f : state.open->review->findings)
+                if (f.verdict == Verdict::outside) {
+                    state.set_time(f.time_s);
+                    break;
+                }
+            if (!wait([&] { return window.review()->shows_current(); })) return 1;
+            settle(200); // painted
+            shot(QStringLiteral("review-form"));
+        }
+    for (const auto& c : *clips)
+        if (c.state == ClipState::reviewed && !c.movement.starts_with(form_prefix)) {
             bool opened = false;
             QObject::connect(window.review(), &ui::ReviewPage::opened, [&] { opened = true; });
             window.open_review(c.id);
@@ -270,6 +289,13 @@ int main(int argc, char** argv) {
             if (!wait([&] { return forms->figure().is_current() && forms->findChild<ui::CourseView*>()->is_told(); })) return 1;
             settle(100); // painted
             shot(QStringLiteral("forms"));
+            // A whole form, and its way over the floor.
+            forms->show_movement(QStringLiteral("form:twelve_at_the_quay"));
+            if (!wait([&] { return forms->figure().duration() > 120; })) return 1;
+            forms->figure().set_time(0.6 * forms->figure().duration());
+            if (!wait([&] { return forms->figure().is_current(); })) return 1;
+            settle(300); // painted
+            shot(QStringLiteral("forms-whole"));
             auto* fault = forms->findChild<QComboBox*>(QStringLiteral("fault"));
             forms->show_movement(QStringLiteral("part_the_horses_mane"));
             fault->setCurrentIndex(fault->findText(QStringLiteral("lean"), Qt::MatchContains));

@@ -564,11 +564,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>wie es die Aufnahme zeigt</translation>
     </message>
     <message>
-        <source>d MMM yyyy</source>
-        <comment>a day, as QDate writes it</comment>
-        <translation>d. MMM yyyy</translation>
-    </message>
-    <message>
         <source>Filming guide …</source>
         <translation>Filmanleitung …</translation>
     </message>
@@ -1258,6 +1253,11 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>breath %1</source>
         <translation>Atem %1</translation>
     </message>
+    <message>
+        <source>%1. %2 (%3)</source>
+        <comment>number of a part of a form, its name, the side that leads</comment>
+        <translation>%1. %2 (%3)</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::FiguresTable</name>
@@ -1518,6 +1518,35 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>Nothing is judged.</source>
         <translation>Nichts wird beurteilt.</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::FloorPathView</name>
+    <message>
+        <source>The way over the floor, from above</source>
+        <translation>Der Weg über den Boden, von oben</translation>
+    </message>
+    <message>
+        <source>Where the feet stand, from above, with the number of the part; a click goes to it</source>
+        <translation>Wo die Füße stehen, von oben, mit der Nummer des Teils; ein Klick geht dorthin</translation>
+    </message>
+    <message>
+        <source>Room: %1 m ahead, %2 m across</source>
+        <comment>of a form, with the arms</comment>
+        <translation>Platz: %1 m nach vorn, %2 m quer</translation>
+    </message>
+    <message>
+        <source>The form is being laid out …</source>
+        <translation>Die Form wird ausgelegt …</translation>
+    </message>
+    <message>
+        <source>%1. %2</source>
+        <comment>number and name of a part of a form</comment>
+        <translation>%1. %2</translation>
+    </message>
+    <message>
+        <source>begins with the %1 foot</source>
+        <translation>beginnt mit dem Fuß: %1</translation>
     </message>
 </context>
 <context>
@@ -1971,10 +2000,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         </translation>
     </message>
     <message>
-        <source>%1 of %2 movements</source>
-        <translation>%1 von %2 Bewegungen</translation>
-    </message>
-    <message>
         <source>Points of attention</source>
         <translation>Worauf zu achten ist</translation>
     </message>
@@ -2091,10 +2116,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Gespeichert: %1</translation>
     </message>
     <message>
-        <source>Import a movement</source>
-        <translation>Eine Bewegung einlesen</translation>
-    </message>
-    <message>
         <source>That is no movement Bevel can read: %1</source>
         <translation>Das ist keine Bewegung, die Bevel lesen kann: %1</translation>
     </message>
@@ -2184,6 +2205,132 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>as it is</source>
         <translation>so wie sie ist</translation>
+    </message>
+    <message>
+        <source>Export the form</source>
+        <translation>Form exportieren</translation>
+    </message>
+    <message>
+        <source>Forms (*.json)</source>
+        <translation>Formen (*.json)</translation>
+    </message>
+    <message>
+        <source>Import a movement or a form</source>
+        <translation>Bewegung oder Form importieren</translation>
+    </message>
+    <message>
+        <source>Movements, forms (*.json)</source>
+        <translation>Bewegungen, Formen (*.json)</translation>
+    </message>
+    <message>
+        <source>an imported form</source>
+        <translation>eine importierte Form</translation>
+    </message>
+    <message>
+        <source>That is no form Bevel can read: %1</source>
+        <translation>Das ist keine Form, die Bevel lesen kann: %1</translation>
+    </message>
+    <message>
+        <source>Parts</source>
+        <translation>Teile</translation>
+    </message>
+    <message>
+        <source>Part</source>
+        <translation>Teil</translation>
+    </message>
+    <message>
+        <source>leads</source>
+        <translation>führt</translation>
+    </message>
+    <message>
+        <source>taught with</source>
+        <translation>gelehrt mit</translation>
+    </message>
+    <message>
+        <source>That cannot be done in one: %1</source>
+        <translation>Das geht nicht in einem Zug: %1</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n part(s), %1 minutes</source>
+        <translation>
+            <numerusform>%n Teil, %1 Minuten</numerusform>
+            <numerusform>%n Teile, %1 Minuten</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>It ends where it began.</source>
+        <translation>Sie endet, wo sie begann.</translation>
+    </message>
+    <message>
+        <source>It ends %1 m from where it began.</source>
+        <translation>Sie endet %1 m von dort, wo sie begann.</translation>
+    </message>
+    <message>
+        <source>Each part is judged by the rules of its own movement, which stand there. Between the parts the steps, the weight, the knees and the balance are looked at, and over the whole what is one fault in several parts.</source>
+        <translation>Jeder Teil wird nach den Regeln seiner eigenen Bewegung beurteilt, die dort stehen. Zwischen den Teilen zählen Schritte, Gewicht, Knie und Gleichgewicht, und über das Ganze, was in mehreren Teilen ein und derselbe Fehler ist.</translation>
+    </message>
+    <message>
+        <source>The form&apos;s id cannot change.</source>
+        <translation>Die Kennung der Form kann sich nicht ändern.</translation>
+    </message>
+    <message>
+        <source>My form</source>
+        <translation>Meine Form</translation>
+    </message>
+    <message>
+        <source>a new form</source>
+        <translation>eine neue Form</translation>
+    </message>
+    <message>
+        <source>whole forms</source>
+        <translation>ganze Formen</translation>
+    </message>
+    <message>
+        <source>New form</source>
+        <translation>Neue Form</translation>
+    </message>
+    <message>
+        <source>Movements one after another, as one form of your own</source>
+        <translation>Bewegungen nacheinander, als eine eigene Form</translation>
+    </message>
+    <message>
+        <source>Practise it</source>
+        <translation>Üben</translation>
+    </message>
+    <message>
+        <source>Into the next plan: a movement by name, a form piece by piece</source>
+        <translation>In den nächsten Plan: eine Bewegung mit Namen, eine Form Stück für Stück</translation>
+    </message>
+    <message>
+        <source>your own form</source>
+        <translation>Ihre eigene Form</translation>
+    </message>
+    <message numerus="yes">
+        <source>whole form, %n part(s)</source>
+        <translation>
+            <numerusform>ganze Form, %n Teil</numerusform>
+            <numerusform>ganze Form, %n Teile</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n form(s)</source>
+        <comment>whole forms</comment>
+        <translation>
+            <numerusform>%n Form</numerusform>
+            <numerusform>%n Formen</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>%1 of %2</source>
+        <translation>%1 von %2</translation>
+    </message>
+    <message>
+        <source>This part of the form earlier</source>
+        <translation>Diesen Teil der Form früher</translation>
+    </message>
+    <message>
+        <source>This part of the form later</source>
+        <translation>Diesen Teil der Form später</translation>
     </message>
 </context>
 <context>
@@ -3650,6 +3797,285 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     </message>
 </context>
 <context>
+    <name>bevel::ui::LinkedEditor</name>
+    <message>
+        <source>Change the form</source>
+        <translation>Die Form ändern</translation>
+    </message>
+    <message>
+        <source>Make a copy</source>
+        <translation>Kopie anlegen</translation>
+    </message>
+    <message>
+        <source>A form of your own that begins as this one</source>
+        <translation>Eine eigene Form, die wie diese beginnt</translation>
+    </message>
+    <message>
+        <source>As shipped</source>
+        <translation>Wie geliefert</translation>
+    </message>
+    <message>
+        <source>Takes back all of your own changes to this form</source>
+        <translation>Nimmt alle eigenen Änderungen an dieser Form zurück</translation>
+    </message>
+    <message>
+        <source>Export …</source>
+        <translation>Exportieren …</translation>
+    </message>
+    <message>
+        <source>Writes the form to a file, for another instructor</source>
+        <translation>Schreibt die Form in eine Datei, für andere Lehrende</translation>
+    </message>
+    <message>
+        <source>Import …</source>
+        <translation>Importieren …</translation>
+    </message>
+    <message>
+        <source>Reads a form or a movement from a file</source>
+        <translation>Liest eine Form oder eine Bewegung aus einer Datei</translation>
+    </message>
+    <message>
+        <source>Name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>the name</source>
+        <translation>der Name</translation>
+    </message>
+    <message>
+        <source>What it is for</source>
+        <translation>Wozu sie dient</translation>
+    </message>
+    <message>
+        <source>what it is for</source>
+        <translation>wozu sie dient</translation>
+    </message>
+    <message>
+        <source>Parts in their order</source>
+        <translation>Teile in ihrer Folge</translation>
+    </message>
+    <message>
+        <source>Parts, in their order: drag, or Alt with ↑ ↓</source>
+        <translation>Teile in ihrer Folge: ziehen, oder Alt mit ↑ ↓</translation>
+    </message>
+    <message>
+        <source>The part one earlier</source>
+        <translation>Den Teil einen Platz früher</translation>
+    </message>
+    <message>
+        <source>The part one later</source>
+        <translation>Den Teil einen Platz später</translation>
+    </message>
+    <message>
+        <source>Again</source>
+        <translation>Noch einmal</translation>
+    </message>
+    <message>
+        <source>The same part once more after it, led by the other side</source>
+        <translation>Derselbe Teil danach noch einmal, von der anderen Seite geführt</translation>
+    </message>
+    <message>
+        <source>Take out</source>
+        <translation>Heraus</translation>
+    </message>
+    <message>
+        <source>The part is left out of the form</source>
+        <translation>Der Teil fällt aus der Form</translation>
+    </message>
+    <message>
+        <source>Movement to add</source>
+        <translation>Bewegung, die dazukommt</translation>
+    </message>
+    <message>
+        <source>Add it</source>
+        <translation>Dazu</translation>
+    </message>
+    <message>
+        <source>After the chosen part</source>
+        <translation>Nach dem gewählten Teil</translation>
+    </message>
+    <message>
+        <source>the order of the parts</source>
+        <translation>die Folge der Teile</translation>
+    </message>
+    <message>
+        <source>a part taken out</source>
+        <translation>ein Teil herausgenommen</translation>
+    </message>
+    <message>
+        <source>a part once more</source>
+        <translation>ein Teil noch einmal</translation>
+    </message>
+    <message>
+        <source>a part added</source>
+        <translation>ein Teil dazu</translation>
+    </message>
+    <message>
+        <source>Movement of the part</source>
+        <translation>Bewegung des Teils</translation>
+    </message>
+    <message>
+        <source>Graded version of the part</source>
+        <translation>Leichtere Weise des Teils</translation>
+    </message>
+    <message>
+        <source>Side that leads</source>
+        <translation>Seite, die führt</translation>
+    </message>
+    <message>
+        <source>left leads</source>
+        <translation>links führt</translation>
+    </message>
+    <message>
+        <source>right leads</source>
+        <translation>rechts führt</translation>
+    </message>
+    <message>
+        <source>in turn, left first</source>
+        <translation>im Wechsel, links zuerst</translation>
+    </message>
+    <message>
+        <source>in turn, right first</source>
+        <translation>im Wechsel, rechts zuerst</translation>
+    </message>
+    <message>
+        <source>First phase that is done</source>
+        <translation>Erste Phase, die getan wird</translation>
+    </message>
+    <message>
+        <source>Last phase that is done</source>
+        <translation>Letzte Phase, die getan wird</translation>
+    </message>
+    <message>
+        <source>The chosen part</source>
+        <translation>Der gewählte Teil</translation>
+    </message>
+    <message>
+        <source>the movement of a part</source>
+        <translation>die Bewegung eines Teils</translation>
+    </message>
+    <message>
+        <source>the version of a part</source>
+        <translation>die Weise eines Teils</translation>
+    </message>
+    <message>
+        <source>the side that leads</source>
+        <translation>die Seite, die führt</translation>
+    </message>
+    <message>
+        <source>the phases of a part</source>
+        <translation>die Phasen eines Teils</translation>
+    </message>
+    <message>
+        <source>called in this form</source>
+        <translation>heißt in dieser Form</translation>
+    </message>
+    <message>
+        <source>The name of the part in this form; empty: the movement&apos;s own</source>
+        <translation>Der Name des Teils in dieser Form; leer: der der Bewegung</translation>
+    </message>
+    <message>
+        <source>taught with</source>
+        <translation>gelehrt mit</translation>
+    </message>
+    <message>
+        <source>Parts of one group are taught together: the same word for all of them</source>
+        <translation>Teile einer Gruppe werden zusammen gelehrt: dasselbe Wort für alle</translation>
+    </message>
+    <message>
+        <source>the name of a part</source>
+        <translation>der Name eines Teils</translation>
+    </message>
+    <message>
+        <source>the group of a part</source>
+        <translation>die Gruppe eines Teils</translation>
+    </message>
+    <message>
+        <source>How often</source>
+        <translation>Wie oft</translation>
+    </message>
+    <message>
+        <source>How often it is done before the next part</source>
+        <translation>Wie oft er getan wird, ehe der nächste kommt</translation>
+    </message>
+    <message>
+        <source>Turn before it</source>
+        <translation>Drehung davor</translation>
+    </message>
+    <message>
+        <source>Turn before it, degrees: to own left above 0, to own right below</source>
+        <translation>Drehung davor, Grad: über 0 nach links, darunter nach rechts</translation>
+    </message>
+    <message>
+        <source>turn </source>
+        <translation>Drehung </translation>
+    </message>
+    <message>
+        <source>Time of the part</source>
+        <translation>Dauer des Teils</translation>
+    </message>
+    <message>
+        <source>How long it takes against the movement&apos;s own time: 100 % is its own, 150 % half as long again</source>
+        <translation>Wie lange er dauert, gemessen an der Bewegung selbst: 100 % ist ihre Zeit, 150 % die Hälfte länger</translation>
+    </message>
+    <message>
+        <source> % time</source>
+        <translation> % Dauer</translation>
+    </message>
+    <message>
+        <source>how often a part is done</source>
+        <translation>wie oft ein Teil getan wird</translation>
+    </message>
+    <message>
+        <source>the turn before a part</source>
+        <translation>die Drehung vor einem Teil</translation>
+    </message>
+    <message>
+        <source>the time of a part</source>
+        <translation>die Dauer eines Teils</translation>
+    </message>
+    <message>
+        <source>in turn</source>
+        <translation>im Wechsel</translation>
+    </message>
+    <message>
+        <source>As it came with Bevel. Any change makes it your own; it can be taken back.</source>
+        <translation>Wie mit Bevel geliefert. Jede Änderung macht sie zu Ihrer eigenen; sie lässt sich zurücknehmen.</translation>
+    </message>
+    <message>
+        <source>Your own version; the shipped one is kept.</source>
+        <translation>Ihre eigene Fassung; die gelieferte bleibt erhalten.</translation>
+    </message>
+    <message>
+        <source>A form of your own.</source>
+        <translation>Eine eigene Form.</translation>
+    </message>
+    <message>
+        <source>Delete it</source>
+        <translation>Löschen</translation>
+    </message>
+    <message>
+        <source>from start</source>
+        <translation>von Anfang</translation>
+    </message>
+    <message>
+        <source>to end</source>
+        <translation>bis Ende</translation>
+    </message>
+    <message>
+        <source>from: %1</source>
+        <translation>ab: %1</translation>
+    </message>
+    <message>
+        <source>until: %1</source>
+        <translation>bis: %1</translation>
+    </message>
+    <message>
+        <source>as it is</source>
+        <translation>wie sie ist</translation>
+    </message>
+</context>
+<context>
     <name>bevel::ui::LogDialog</name>
     <message>
         <source>How was it?</source>
@@ -4136,6 +4562,57 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>hips</source>
         <translation>Hüften</translation>
+    </message>
+    <message>
+        <source>A form, piece by piece</source>
+        <translation>Eine Form, Stück für Stück</translation>
+    </message>
+    <message>
+        <source>Its parts one by one, the joins alone, and the whole up to there; the parts that the last letter asked for more often</source>
+        <translation>Ihre Teile einzeln, die Übergänge allein und das Ganze bis dorthin; öfter die Teile, um die der letzte Brief bat</translation>
+    </message>
+    <message>
+        <source>How many of its parts are known</source>
+        <translation>Wie viele ihrer Teile bekannt sind</translation>
+    </message>
+    <message>
+        <source>So many parts are known; the next ones are new</source>
+        <translation>So viele Teile sind bekannt; die nächsten sind neu</translation>
+    </message>
+    <message>
+        <source>known: </source>
+        <translation>bekannt: </translation>
+    </message>
+    <message>
+        <source>all of it is new</source>
+        <translation>alles ist neu</translation>
+    </message>
+    <message>
+        <source>sides changed over</source>
+        <translation>Seiten vertauscht</translation>
+    </message>
+    <message>
+        <source>The whole form with left and right changed over</source>
+        <translation>Die ganze Form mit vertauschten Seiten</translation>
+    </message>
+    <message>
+        <source>from memory</source>
+        <translation>aus dem Kopf</translation>
+    </message>
+    <message>
+        <source>What is known without the figure; the names are told once a part is over</source>
+        <translation>Was bekannt ist, ohne die Figur; die Namen kommen, wenn ein Teil vorbei ist</translation>
+    </message>
+    <message>
+        <source>none</source>
+        <translation>keine</translation>
+    </message>
+    <message numerus="yes">
+        <source> of %n part(s)</source>
+        <translation>
+            <numerusform> von %n Teil</numerusform>
+            <numerusform> von %n Teilen</numerusform>
+        </translation>
     </message>
 </context>
 <context>
@@ -7345,6 +7822,10 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
             <numerusform>%n-mal zu jeder Seite; die andere Seite ist das Spiegelbild.</numerusform>
             <numerusform>%n-mal zu jeder Seite; die andere Seite ist das Spiegelbild.</numerusform>
         </translation>
+    </message>
+    <message>
+        <source>%1 (%2)</source>
+        <translation>%1 (%2)</translation>
     </message>
 </context>
 <context>
@@ -13119,6 +13600,52 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <source>%1 is left out: it is not among the forms.</source>
         <translation>%1 entfällt: Es ist nicht unter den Formen.</translation>
     </message>
+    <message>
+        <source>From memory</source>
+        <translation>Aus dem Kopf</translation>
+    </message>
+    <message>
+        <source>a form that is not there any more</source>
+        <translation>eine Form, die es nicht mehr gibt</translation>
+    </message>
+    <message>
+        <source>%1, left and right changed over</source>
+        <translation>%1, Seiten vertauscht</translation>
+    </message>
+    <message>
+        <source>%1: from part %2 over into %3</source>
+        <translation>%1: aus Teil %2 hinüber in %3</translation>
+    </message>
+    <message>
+        <source>%1: parts %2 to %3</source>
+        <translation>%1: Teile %2 bis %3</translation>
+    </message>
+    <message>
+        <source>%1: part %2</source>
+        <translation>%1: Teil %2</translation>
+    </message>
+    <message>
+        <source>%1: %2. %3</source>
+        <comment>form, number and name of a part</comment>
+        <translation>%1: %2. %3</translation>
+    </message>
+    <message>
+        <source>%1, from memory</source>
+        <translation>%1, aus dem Kopf</translation>
+    </message>
+    <message>
+        <source>the last letter asked for it</source>
+        <translation>der letzte Brief bat darum</translation>
+    </message>
+    <message>
+        <source>the form grows part by part</source>
+        <translation>die Form wächst Teil um Teil</translation>
+    </message>
+    <message>
+        <source>that was: %1</source>
+        <comment>a part of a form, once it is over</comment>
+        <translation>das war: %1</translation>
+    </message>
 </context>
 <context>
     <name>templates</name>
@@ -14165,6 +14692,16 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <source>%1: %2</source>
         <comment>part of a form: phase</comment>
         <translation>%1: %2</translation>
+    </message>
+    <message>
+        <source>d MMM</source>
+        <comment>a day of this year, as QDate writes it</comment>
+        <translation>d. MMM</translation>
+    </message>
+    <message>
+        <source>d MMM yyyy</source>
+        <comment>a day, as QDate writes it</comment>
+        <translation>d. MMM yyyy</translation>
     </message>
 </context>
 </TS>

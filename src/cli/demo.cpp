@@ -1,8 +1,10 @@
 #include "cli/args.h"
 #include "cli/commands.h"
 #include "cli/demo_scene.h"
+#include "core/form/form_review.h"
 #include "core/review/trend.h"
 #include "desk/found.h"
+#include "desk/library_forms.h"
 #include "media/tracker.h"
 #include <chrono>
 #include <cstdio>
@@ -13,9 +15,26 @@ namespace {
 
 namespace fs = std::filesystem;
 
-Result<bool> film_scene(const SceneClip& c, const Movement& movement, const fs::path& file) {
+/// The take behind a clip of the scene, of a movement or of a linked form.
+Result<sim::Take> performed(const SceneClip& c, const Forms& forms) {
     const auto options = scene_take(c);
-    const sim::Take take(movement, options);
+    if (const auto form = forms.form(c.movement)) {
+        const auto course = link(*form, *forms.movements);
+        if (!course) return tl::unexpected(course.error());
+        std::vector<int> only;
+        for (const int part : c.in) only.push_back(part - 1);
+        return sim::Take(course->score(), options, only);
+    }
+    const auto movement = forms.movement(c.movement);
+    if (!movement) return fail(Code::not_found, c.movement);
+    return sim::Take(*movement, options);
+}
+
+Result<bool> film_scene(const SceneClip& c, const Forms& forms, const fs::path& file) {
+    const auto options = scene_take(c);
+    const auto made = performed(c, forms);
+    if (!made) return tl::unexpected(made.error());
+    const sim::Take& take = *made;
     auto writer = ClipWriter::create(file, options.phone.width, options.phone.height, options.phone.fps, 27);
     if (!writer) return tl::unexpected(writer.error());
     for (std::size_t i = 0; i < take.frames(); ++i)
@@ -51,7 +70,7 @@ Result<bool> decide(Library& library, const Clip& clip, const Review& review, co
 class Scene {
 public:
     Scene(Library& library, const Environment& env, fs::path studio)
-        : library_(library), env_(env), studio_(std::move(studio)), movements_(load_movements(find_data_dir(env.program))) {}
+        : library_(library), env_(env), studio_(std::move(studio)), forms_(shipped_forms(find_data_dir(env.program))) {}
 
     Result<bool> run() {
         if (auto ok = library_.settings().set("signed_by", "Maren Oduya"); !ok) return ok;
@@ -66,6 +85,23 @@ public:
             if (auto ok = take_in(c); !ok) return ok;
         }
         if (auto ok = what_was_agreed(); !ok) return ok;
+        return library_.backups().compact();
+    }
+
+    /// Only the clips that an earlier scene has not.
+    Result<bool> add() {
+        const auto people = library_.people().all();
+        const auto clips = library_.clips().all();
+        if (!people) return tl::unexpected(people.error());
+        if (!clips) return tl::unexpected(clips.error());
+        for (const auto& s : scene_students()) {
+            const auto it = std::find_if(people->begin(), people->end(), [&](const Person& p) { return p.name == s.name; });
+            if (it == people->end()) return fail(Code::not_found, s.name);
+            people_.push_back(it->id);
+        }
+        for (const auto& c : scene_clips())
+            if (std::none_of(clips->begin(), clips->end(), [&](const Clip& x) { return fs::path(x.file).stem() == c.file; }))
+                if (auto ok = take_in(c); !ok) return ok;
         return library_.backups().compact();
     }
 
@@ -99,8 +135,8 @@ private:
             PracticeLog log;
             log.person = who(p.student);
             log.day = p.date, log.title = "At home", log.minutes = p.minutes, log.effort = p.effort, log.felt = p.felt, log.pain = p.pain;
-            const auto m = std::find_if(movements_.begin(), movements_.end(), [&](const Movement& x) { return x.id == p.movement; });
-            if (m == movements_.end()) return fail(Code::not_found, p.movement);
+            const auto m = forms_.movement(p.movement);
+            if (!m) return fail(Code::not_found, p.movement);
             log.done = {{p.movement, m->kind, p.left, p.right, (p.left + p.right) * m->duration_s()}};
             if (auto ok = library_.practice().keep(log); !ok) return tl::unexpected(ok.error());
         }
@@ -133,12 +169,12 @@ private:
     }
 
     Result<bool> take_in(const SceneClip& c) {
-        const auto m = std::find_if(movements_.begin(), movements_.end(), [&](const Movement& x) { return x.id == c.movement; });
-        if (m == movements_.end()) return fail(Code::not_found, c.movement);
+        const auto m = forms_.movement(c.movement);
+        if (!m) return fail(Code::not_found, c.movement);
         const fs::path file = studio_ / (std::string(c.file) + ".mp4");
         std::error_code ec;
         if (!fs::exists(file, ec))
-            if (auto ok = film_scene(c, *m, file); !ok) return ok;
+            if (auto ok = film_scene(c, forms_, file); !ok) return ok;
         std::printf("%s %.1f MB\n", c.file, static_cast<double>(fs::file_size(file, ec)) / 1e6);
         std::fflush(stdout);
         Clip clip;
@@ -164,17 +200,26 @@ private:
         ReviewOptions ro;
         ro.view = view_from_name(c.view);
         ro.stature_m = student.stature_m;
-        auto review = make_review(found->track, movement, ro);
-        if (!review) return tl::unexpected(review.error());
+        std::shared_ptr<const Review> review;
+        std::vector<KeptFigure> figures;
+        if (const auto form = forms_.form(c.movement)) {
+            const auto whole = make_form_review(found->track, *form, *forms_.movements, ro);
+            if (!whole) return tl::unexpected(whole.error());
+            review = (*whole)->review, figures = figures_of(**whole);
+        } else {
+            const auto made = make_review(found->track, movement, ro);
+            if (!made) return tl::unexpected(made.error());
+            review = *made, figures = figures_of(**made);
+        }
         Found what;
         what.track = &found->track;
-        what.review = review->get();
-        what.limits = limits_of(found->track, found->scene, &(*review)->movement);
+        what.review = review.get();
+        what.limits = limits_of(found->track, found->scene, &review->movement);
         auto kept = keep_found(library_, clip, what);
         if (!kept) return tl::unexpected(kept.error());
-        if (auto ok = library_.records().keep_figures(kept->id, figures_of(**review)); !ok) return ok;
+        if (auto ok = library_.records().keep_figures(kept->id, figures); !ok) return ok;
         if (c.then == SceneClip::Then::tracked) return true;
-        if (auto ok = decide(library_, *kept, **review, student.name); !ok) return ok;
+        if (auto ok = decide(library_, *kept, *review, student.name); !ok) return ok;
         if (auto ok = library_.clips().set_state(kept->id, ClipState::reviewed, ""); !ok) return ok;
         if (c.then == SceneClip::Then::sent)
             if (auto ok = send(*kept); !ok) return ok;
@@ -184,18 +229,18 @@ private:
     Library& library_;
     const Environment& env_;
     fs::path studio_;
-    std::vector<Movement> movements_;
+    Forms forms_;
     std::vector<std::int64_t> people_;
 };
 
 } // namespace
 
 int demo(const Words& words, const Environment& env) {
-    const auto args = Args::parse(words, {"--make", "--clips"});
+    const auto args = Args::parse(words, {"--make", "--add", "--clips"});
     if (!args) return complain(args.error());
-    const auto folder = args->text("--make");
-    if (!folder) return wrong_use("demo takes --make FOLDER [--clips FOLDER]");
-    if (fs::exists(fs::path(*folder) / "library.sqlite")) return wrong_use("there is a library in " + *folder + " already");
+    const auto make = args->text("--make"), add = args->text("--add"), folder = make ? make : add;
+    if (make.has_value() == add.has_value()) return wrong_use("demo takes --make FOLDER or --add FOLDER [--clips FOLDER]");
+    if (make && fs::exists(fs::path(*folder) / "library.sqlite")) return wrong_use("there is a library in " + *folder + " already");
     auto library = Library::open(*folder);
     if (!library) return complain(library.error());
     // Clips filmed before may be given, so that only what comes after filming is done anew.
@@ -203,7 +248,8 @@ int demo(const Words& words, const Environment& env) {
     const fs::path studio = clips ? fs::path(*clips) : fs::temp_directory_path() / ("bevel-scene-" + std::to_string(::getpid()));
     std::error_code ec;
     fs::create_directories(studio, ec);
-    const auto ok = Scene(*library, env, studio).run();
+    Scene scene(*library, env, studio);
+    const auto ok = make ? scene.run() : scene.add();
     if (!clips) fs::remove_all(studio, ec);
     return ok ? 0 : complain(ok.error());
 }

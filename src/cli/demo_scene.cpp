@@ -206,6 +206,23 @@ const std::vector<SceneClip>& scene_clips() {
          720,
          T::sent,
          false},
+        {"noor-six-front",
+         4,
+         "form:follow_step_six",
+         "front",
+         "2026-11-16",
+         1,
+         {"lean_side.left=17"},
+         1.0,
+         5.2,
+         3,
+         0,
+         0,
+         960,
+         720,
+         T::reviewed,
+         true,
+         {3, 5}},
     };
     return all;
 }

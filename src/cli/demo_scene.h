@@ -9,7 +9,7 @@ namespace bevel::cli {
 struct SceneClip {
     const char* file;
     int student;
-    const char* movement;
+    const char* movement; // id; "form:ID" of a linked form
     const char* view;
     const char* date;
     int repetitions;
@@ -18,6 +18,7 @@ struct SceneClip {
     int width, height;
     enum class Then { reviewed, tracked, waiting, sent } then; // sent: reviewed, and its letter went out two days later
     bool film_stays = true;                                    // else only points and record are kept, as films are not kept for ever
+    std::vector<int> in = {};                                  // of a linked form: the parts, from 1, that have the faults; none: all
 };
 
 struct SceneStudent {

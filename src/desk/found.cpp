@@ -1,4 +1,5 @@
 #include "desk/found.h"
+#include "core/form/which_form.h"
 #include "core/ground/derive.h"
 #include "core/review/look.h"
 #include "core/signal/signal.h"
@@ -117,7 +118,32 @@ double by_name(const std::vector<std::string>& file, const std::string& person) 
 
 } // namespace
 
-Result<ClipGuess> guess_clip(const Library& library, const Clip& clip, const Track& track, std::span<const Movement> movements) {
+namespace {
+
+/// A form that explains most of what was found in a long clip, as a guess of a movement; nothing where none does.
+std::optional<MovementGuess> form_guess(const Track& track, std::span<const Movement> movements, std::span<const LinkedForm> forms,
+                                        const ReviewOptions& o) {
+    constexpr double long_s = 45, least = 0.5;
+    constexpr int kinds = 3; // two movements in turn are no form yet
+    if (forms.empty() || track.time_s.empty() || track.time_s.back() - track.time_s.front() < long_s) return std::nullopt;
+    const auto parts = suggest_parts(track, movements, o);
+    const auto guessed = guess_form(parts, forms);
+    if (guessed.empty() || guessed.front().score < least || guessed.front().movements < kinds) return std::nullopt;
+    MovementGuess g;
+    g.movement = std::string(form_prefix) + guessed.front().form;
+    g.probability = guessed.front().score;
+    g.repetitions = 1;
+    double cost = 0, time = 0;
+    for (const auto& p : parts) cost += p.cost * (p.to_s - p.from_s), time += p.to_s - p.from_s;
+    g.cost = time > 0 ? cost / time : 0;
+    g.share = time / (track.time_s.back() - track.time_s.front());
+    return g;
+}
+
+} // namespace
+
+Result<ClipGuess> guess_clip(const Library& library, const Clip& clip, const Track& track, std::span<const Movement> movements,
+                             std::span<const LinkedForm> forms) {
     ClipGuess out;
     const auto people = library.people().all();
     if (!people) return tl::unexpected(people.error());
@@ -173,7 +199,10 @@ Result<ClipGuess> guess_clip(const Library& library, const Clip& clip, const Tra
     if (!out.people.empty())
         for (const auto& p : *people)
             if (p.id == out.people.front().person) o.stature_m = p.stature_m;
-    out.movements = guess_movement(track, movements, o);
+    if (const auto form = form_guess(track, movements, forms, o))
+        out.movements = {*form};
+    else
+        out.movements = guess_movement(track, movements, o);
     if (out.movements.size() > 3) out.movements.resize(3);
     return out;
 }

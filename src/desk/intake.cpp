@@ -163,7 +163,7 @@ Result<std::vector<std::int64_t>> cut_into(Library& library, const Forms& forms,
             if (auto ok = judge_clip(library, forms, person, *clip); !ok) return tl::unexpected(ok.error());
             continue;
         }
-        auto guess = guess_clip(library, *clip, *track, *forms.movements);
+        auto guess = guess_clip(library, *clip, *track, *forms.movements, *forms.linked);
         if (!guess) return tl::unexpected(guess.error());
         // What was chosen for the part is sure.
         if (!parts[i].movement.empty()) guess->movements = {{.movement = parts[i].movement, .probability = 1}};
@@ -177,7 +177,7 @@ Result<std::vector<std::int64_t>> cut_into(Library& library, const Forms& forms,
 namespace {
 /// Asked about with what it tells of itself; a person may have set a body on too few frames for that to be anything.
 Result<Clip> ask_about(Library& library, const Forms& forms, const Clip& clip, const Track& track) {
-    const auto guess = guess_clip(library, clip, track, *forms.movements);
+    const auto guess = guess_clip(library, clip, track, *forms.movements, *forms.linked);
     if (!guess) return tl::unexpected(guess.error());
     return keep_asked(library, clip, track, {}, *guess);
 }
@@ -231,7 +231,7 @@ std::optional<Error> find_body(Library& library, const std::function<Forms()>& f
     if (const auto now = library.clips().get(order.clip.id)) {
         const bool said_now = now->person != 0 && forms.movement(now->movement);
         if (found && !said_now) {
-            const auto guess = guess_clip(library, *now, found->track, *forms.movements);
+            const auto guess = guess_clip(library, *now, found->track, *forms.movements, *forms.linked);
             if (!guess) return guess.error();
             const auto kept = keep_asked(library, *now, found->track, std::move(limits), *guess);
             return kept ? std::nullopt : std::optional(kept.error());

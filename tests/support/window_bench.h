@@ -14,6 +14,8 @@
 
 namespace bevel::test {
 
+inline constexpr int demo_clips = 16; // of Lantern Quay
+
 struct Bench {
     ui::Session session;
     ui::Background background, copies, finder;

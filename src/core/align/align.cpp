@@ -49,8 +49,8 @@ bool is_whole(const Path& path, const Eigen::MatrixXd& reference, const Eigen::M
 class Aligner {
 public:
     Aligner(const Motion& motion, const Measures& measures, const Form& form)
-        : motion_(motion), measures_(measures), competes_(form.competes), linked_(form.linked), axes_(axes_of(motion)),
-          own_(features(postures(motion, axes_), axes_)) {
+        : motion_(motion), measures_(measures), competes_(form.competes), linked_(form.linked), any_order_(form.any_order),
+          axes_(axes_of(motion)), own_(features(postures(motion, axes_), axes_)) {
         for (std::size_t e = 0; e < form.entries.size(); ++e)
             for (const Side s : {Side::left, Side::right})
                 if (form.entries[e].side.value_or(s) == s) {
@@ -310,8 +310,10 @@ private:
         still.row(0) = quiet_.row(0);
         for (std::size_t k = 0; k < units_.size(); ++k) still.row(static_cast<Eigen::Index>(k) + 1) = units_[k].rows.row(0);
         Fit out;
-        for (const auto& c :
-             linked_ ? explained(units_, student, still, out.cost, of_parts, standing(grid)) : explained(units_, student, still, out.cost))
+        const auto chosen = linked_      ? explained(units_, student, still, out.cost, of_parts, standing(grid))
+                            : any_order_ ? explained(units_, student, still, out.cost, in_any_order, standing(grid))
+                                         : explained(units_, student, still, out.cost);
+        for (const auto& c : chosen)
             if (auto r = fit(c, grid))
                 out.found.repetitions.push_back(std::move(*r));
             else
@@ -404,7 +406,7 @@ private:
 
     const Motion& motion_;
     const Measures& measures_;
-    bool competes_, linked_;
+    bool competes_, linked_, any_order_;
     Axes axes_;
     Features own_;
     std::vector<Unit> units_;

@@ -63,8 +63,9 @@ struct FormEntry {
 };
 struct Form {
     std::vector<FormEntry> entries;
-    bool competes = false; // with others for the clip: held to its own size, and halts are not looked for
-    bool linked = false;   // one after another in this order, each led by its own side: held to its own size
+    bool competes = false;  // with others for the clip: held to its own size, and halts are not looked for
+    bool any_order = false; // whatever comes, in no order: as in free practice
+    bool linked = false;    // one after another in this order, each led by its own side: held to its own size
 };
 
 /// bad_value "form" without entries or with one that has no movement; cannot_judge "no_repetition" when nothing in the clip is like it.

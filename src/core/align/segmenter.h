@@ -35,6 +35,8 @@ struct Prices {
 /// Of movements that are told apart within a clip, and of the parts of one form: there something else is easily taken for a part that was
 /// left out, done in a hurry.
 inline constexpr Prices of_movements{}, of_parts{3, 6, 4, 0.06, 2};
+/// Where nothing is expected, nothing comes before its turn.
+inline constexpr Prices in_any_order{0, 0, 0, 0.03, 2};
 
 /// What standing by costs a moment beside being unlike the postures that are stood by in, where nobody moves.
 inline constexpr double standing_price = 0.05;

@@ -102,7 +102,8 @@ public:
         auto found = align(motion, review_.measures, form);
         motion.facing = facing;
         if (!found) return tl::unexpected(found.error());
-        review_.alignment.left_out = found->left_out;
+        // What is not judged is told by its parts; the feet coming together after the last one are none.
+        review_.alignment.left_out.clear();
         for (auto& r : found->repetitions) {
             // What was put between two moments at which somebody is seen is nothing that was seen.
             if (unseen(motion, r.start_s, r.end_s) > 0.5 * (r.end_s - r.start_s)) continue;

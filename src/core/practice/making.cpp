@@ -252,7 +252,8 @@ std::vector<std::vector<PlanItem>> Making::form_steps() {
     const FormToGrow& form = *needs.form;
     constexpr int alone = 2, most_weak = 3;
     // False where it may not be done today.
-    const auto add = [&](std::vector<PlanItem>& to, PlanPart part, int from, int until, int times, bool recall = false) {
+    const auto add = [&](std::vector<PlanItem>& to, PlanPart part, int from, int until, int times, bool recall = false,
+                         PlanReason::Code why = PlanReason::Code::grows) {
         const PieceId id{form.form, from, until, part == PlanPart::join, form.mirrored};
         const Movement* m = movement_named(movements, id.text());
         if (!m) return false;
@@ -266,7 +267,7 @@ std::vector<std::vector<PlanItem>> Making::form_steps() {
         i.movement = m->id;
         i.times = times;
         i.recall = recall;
-        i.why = {{PlanReason::Code::grows, "", ""}};
+        i.why = {{why, why == PlanReason::Code::grows ? form.form : std::string(), ""}};
         use(i, way);
         i.first_side.clear(); // its sides are in the form's own order
         i.practice_s = practice_seconds(i, movements, needs.pace, needs.breath_s, rules);
@@ -280,9 +281,12 @@ std::vector<std::vector<PlanItem>> Making::form_steps() {
         int weak = 0;
         for (const int w : form.weak) {
             if (w < 1 || w > known || ++weak > most_weak) continue;
-            if (!add(step, PlanPart::sequence, w, w, alone) || (w > 1 && !add(step, PlanPart::join, w - 1, w, alone))) return out;
+            constexpr auto asked = PlanReason::Code::asked;
+            if (!add(step, PlanPart::sequence, w, w, alone, false, asked) ||
+                (w > 1 && !add(step, PlanPart::join, w - 1, w, alone, false, asked)))
+                return out;
         }
-        if (!add(step, PlanPart::sequence, 1, known, 1, form.recall)) return out;
+        if (!add(step, PlanPart::sequence, 1, known, 1, form.recall, PlanReason::Code::practised)) return out;
         out.push_back(std::move(step));
     }
     for (const auto& [from, to] : form.steps) {

@@ -10,7 +10,8 @@
 namespace bevel {
 namespace {
 
-constexpr int nodes = 4000; // of the search
+constexpr int nodes = 4000;       // of the search
+constexpr double form_things = 2; // a form that grows, against other things in a session
 
 PlanItem stand(PlanPart part, const std::string& id, const std::string& version, double seconds) {
     PlanItem i;
@@ -223,9 +224,10 @@ private:
             lp_.row(to, -endless, high * all_s_ - fixed_loosening_);
         }
         if (on(PlanRule::few))
-            lp_.row(count_, -endless,
-                    std::max(2.0, most_things(needs_.minutes) -
-                                      (static_cast<double>(fixed_.size()) + 0.5 * static_cast<double>(sequence_.size()))));
+            lp_.row(
+                count_, -endless,
+                std::max(2.0, most_things(needs_.minutes) - (static_cast<double>(fixed_.size()) +
+                                                             (needs_.form ? form_things : 0.5 * static_cast<double>(sequence_.size())))));
     }
 
     void rows_of_large_joints() {

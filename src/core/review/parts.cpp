@@ -8,8 +8,7 @@
 namespace bevel {
 namespace {
 constexpr double most_between_s = 6, between_of_repetition = 1.5, around_s = 1.5;
-/// A repetition that fits worse than that is none of the movements (see guess.cpp).
-constexpr std::size_t most_candidates = 4;
+constexpr double most_way_s = 8, flush_s = 0.7; // of what lies between two movements that follow each other
 } // namespace
 
 std::vector<PartGuess> suggest_parts(const Track& track, std::span<const Movement> movements, const ReviewOptions& options) {
@@ -26,26 +25,14 @@ std::vector<PartGuess> suggest_parts(const Track& track, std::span<const Movemen
     const auto motion = make_motion(flipped.frames() > 0 ? flipped : track, mo);
     if (!motion || movements.empty()) return {};
     const auto measures = measure(*motion, {});
-    // Each movement by itself first: those that explain some of it well are then held against each other.
+    // All of them at once, in whatever order: each moment is of the one that explains it best together with what is about it.
     struct Candidate {
         const Movement* movement;
         std::unique_ptr<Reference> reference;
-        double fit;
     };
     std::vector<Candidate> all;
-    for (const auto& m : movements) {
-        auto reference = std::make_unique<Reference>(m, motion->stature);
-        const auto alone = align(*motion, measures, Form{{{&reference->model(), std::nullopt}}, true});
-        if (!alone) continue;
-        double fit = 0;
-        for (const auto& r : alone->repetitions)
-            if (r.cost < none_cost) fit += (r.end_s - r.start_s) * std::exp(-per_cost * r.cost);
-        if (fit > 0) all.push_back({&m, std::move(reference), fit});
-    }
-    if (all.empty()) return {};
-    std::stable_sort(all.begin(), all.end(), [](const Candidate& a, const Candidate& b) { return a.fit > b.fit; });
-    if (all.size() > most_candidates) all.resize(most_candidates);
-    Form form{{}, true};
+    for (const auto& m : movements) all.push_back({&m, std::make_unique<Reference>(m, motion->stature)});
+    Form form{{}, true, true};
     for (const auto& c : all) form.entries.push_back({&c.reference->model(), std::nullopt});
     const auto alignment = align(*motion, measures, form);
     if (!alignment) return {};
@@ -67,6 +54,27 @@ std::vector<PartGuess> suggest_parts(const Track& track, std::span<const Movemen
     }
     // What lasts no longer than the quiet stands about it is standing by that happened to fit.
     std::erase_if(out, [](const PartGuess& p) { return p.to_s - p.from_s < 2 * around_s; });
+    // A short stretch that goes over from what is before it into what is after, without any rest, is the way between them.
+    const auto between = [&](std::size_t i) {
+        if (i == 0 || i + 1 == out.size() || out[i].to_s - out[i].from_s > most_way_s) return false;
+        return out[i].from_s - out[i - 1].to_s < flush_s && out[i + 1].from_s - out[i].to_s < flush_s &&
+               out[i].movement != out[i - 1].movement && out[i].movement != out[i + 1].movement;
+    };
+    std::vector<PartGuess> kept;
+    for (std::size_t i = 0; i < out.size(); ++i)
+        if (!between(i)) kept.push_back(out[i]);
+    // What is one again without it.
+    out.clear();
+    for (const auto& p : kept) {
+        if (out.empty() || out.back().movement != p.movement || p.from_s - out.back().to_s > gap) {
+            out.push_back(p);
+            continue;
+        }
+        auto& one = out.back();
+        one.cost = (one.cost * one.repetitions + p.cost * p.repetitions) / (one.repetitions + p.repetitions);
+        one.repetitions += p.repetitions;
+        one.to_s = p.to_s;
+    }
     const double begin = track.layers.trim_from_s.value_or(measures.time_s.front()),
                  end = track.layers.trim_to_s.value_or(measures.time_s.back());
     const auto bare = out;

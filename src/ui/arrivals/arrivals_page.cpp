@@ -75,8 +75,7 @@ void ArrivalsPage::build_table() {
           }},
          {tr("On"),
           [](const ClipRow& r) {
-              const QDate date = QDate::fromString(QString::fromStdString(r.clip.filmed_on), Qt::ISODate);
-              return QLocale().toString(date, tr("d MMM yyyy", "a day, as QDate writes it"));
+              return text::day(r.clip.filmed_on, true); // the year is searched for
           }},
          {tr("State"), [this](const ClipRow& r) { return state_of(r); }, [this](const ClipRow& r) { return ink_of(r); }}},
         this);

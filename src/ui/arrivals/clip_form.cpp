@@ -463,10 +463,7 @@ void ClipForm::offer_pairs() {
             const bool free = c.pair == 0 || c.pair == row_->clip.id;
             if (c.id == row_->clip.id || p.id == 0 || c.person != p.id || c.movement != movement || !ready || !free) continue;
             const auto v = view_from_name(c.view);
-            pair_->addItem(tr("%1, %2").arg(v ? text::view(*v) : tr("as the clip shows"),
-                                            QLocale().toString(QDate::fromString(QString::fromStdString(c.filmed_on), Qt::ISODate),
-                                                               QLocale::ShortFormat)),
-                           QString::number(c.id));
+            pair_->addItem(tr("%1, %2").arg(v ? text::view(*v) : tr("as the clip shows"), text::day(c.filmed_on)), QString::number(c.id));
             const bool fits = c.filmed_on == row_->clip.filmed_on && c.view != view && !view.empty();
             if (c.id == row_->clip.pair || (row_->clip.state == ClipState::asked && fits && suggested == 0)) suggested = pair_->count() - 1;
         }

@@ -108,11 +108,9 @@ void EveningView::fill() {
             if (!side.empty()) words += QStringLiteral(", ") + text::side(side == "left" ? Side::left : Side::right);
             asked << words;
         }
-        const QString second =
-            w.unnamed         ? tr("person and movement are yet to be said")
-            : asked.isEmpty() ? tr("nothing was asked before")
-                              : tr("asked on %1: %2")
-                                    .arg(QLocale().toString(date_of(w.asked_on), QLocale::ShortFormat), asked.join(QStringLiteral("; ")));
+        const QString second = w.unnamed         ? tr("person and movement are yet to be said")
+                               : asked.isEmpty() ? tr("nothing was asked before")
+                                                 : tr("asked on %1: %2").arg(text::day(w.asked_on), asked.join(QStringLiteral("; ")));
         auto* it = new QListWidgetItem(first + QLatin1Char('\n') + second, list_);
         it->setData(Qt::UserRole, static_cast<qint64>(w.clip));
         it->setData(Qt::UserRole + 1, w.unnamed);
@@ -122,10 +120,10 @@ void EveningView::fill() {
     due_->clear();
     for (const auto& l : e.due()) {
         const auto m = session_.movement(l.movement);
-        auto* it = new QListWidgetItem(tr("%1 · %2 · by %3")
-                                           .arg(QString::fromStdString(l.name), m ? said(m->name) : QString::fromStdString(l.movement),
-                                                QLocale().toString(date_of(l.review_on), QLocale::ShortFormat)),
-                                       due_);
+        auto* it = new QListWidgetItem(
+            tr("%1 · %2 · by %3")
+                .arg(QString::fromStdString(l.name), m ? said(m->name) : QString::fromStdString(l.movement), text::day(l.review_on)),
+            due_);
         it->setData(Qt::UserRole, static_cast<qint64>(l.person));
     }
     due_->setVisible(due_->count() > 0);

@@ -290,8 +290,7 @@ void LearnDialog::show_list(const std::vector<ClipRow>& rows) {
     for (const auto& row : rows) {
         const auto m = session_.movement(row.clip.movement);
         const QString who = row.person.id != 0 ? QString::fromStdString(row.person.name) : QString::fromStdString(row.clip.named);
-        const QString day =
-            QLocale().toString(QDate::fromString(QString::fromStdString(row.clip.filmed_on), Qt::ISODate), QLocale::ShortFormat);
+        const QString day = text::day(row.clip.filmed_on);
         auto* it = new QListWidgetItem(tr("%1\n%2 %3").arg(who, m ? said(m->name) : tr("movement not said"), day), list_);
         it->setData(Qt::UserRole, static_cast<qint64>(row.clip.id));
         it->setFlags(it->flags() | Qt::ItemIsUserCheckable);

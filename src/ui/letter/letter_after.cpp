@@ -141,9 +141,7 @@ void LetterPage::fill_fields() {
 }
 
 void LetterPage::say_status() {
-    auto day = [](const std::string& iso) {
-        return QLocale().toString(QDate::fromString(QString::fromStdString(iso), Qt::ISODate), QLocale::ShortFormat);
-    };
+    auto day = [](const std::string& iso) { return text::day(iso); };
     const auto& s = status_of_;
     QString words = s.sent_on.empty()    ? tr("Draft: nothing was saved or sent yet.")
                     : s.how == "none"    ? tr("Done on %1 without a letter.").arg(day(s.sent_on))

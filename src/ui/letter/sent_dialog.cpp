@@ -57,8 +57,9 @@ SentDialog::SentDialog(const Session& session, const Person& person, QWidget* pa
     resize(760, 380);
     rows_ = new RowsModel<SentLetter>({{tr("When"),
                                         [](const SentLetter& l) {
-                                            return QLocale().toString(QDateTime::fromString(QString::fromStdString(l.sent_at), Qt::ISODate),
-                                                                      QLocale::ShortFormat);
+                                            const auto at = QDateTime::fromString(QString::fromStdString(l.sent_at), Qt::ISODate);
+                                            return QStringLiteral("%1, %2").arg(text::day(l.sent_at.substr(0, 10)),
+                                                                                QLocale().toString(at.time(), QLocale::ShortFormat));
                                         }},
                                        {tr("As"),
                                         [](const SentLetter& l) {

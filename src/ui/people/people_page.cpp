@@ -32,7 +32,7 @@ namespace bevel::ui {
 namespace {
 
 QString day_words(const std::string& iso) {
-    return iso.empty() ? QString() : QLocale().toString(QDate::fromString(QString::fromStdString(iso), Qt::ISODate), QLocale::ShortFormat);
+    return iso.empty() ? QString() : text::day(iso);
 }
 
 /// A change to a person, to be done and undone.

@@ -70,8 +70,8 @@ QString TrendView::words(const KeptFigure& p) const {
     const QString unit = QString::fromStdString(p.unit);
     const auto view = view_from_name(p.view);
     return tr("%1: %2, %3, %n repetition(s)", nullptr, p.judged)
-        .arg(QLocale().toString(QDate::fromString(QString::fromStdString(p.day), Qt::ISODate), QLocale::ShortFormat),
-             text::with_sigma(p.value, sigma_of(p), unit, session_.settings.units(Motion{})), view ? text::view(*view) : QString());
+        .arg(text::day(p.day), text::with_sigma(p.value, sigma_of(p), unit, session_.settings.units(Motion{})),
+             view ? text::view(*view) : QString());
 }
 
 QList<SpokenPart> TrendView::spoken() const {

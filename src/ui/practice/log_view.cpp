@@ -211,16 +211,13 @@ private:
 
 LogView::LogView(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
     weeks_ = new Weeks(session_);
-    rows_ = new RowsModel<PracticeLog>(
-        {{tr("Day"),
-          [](const PracticeLog& l) {
-              return QLocale().toString(QDate::fromString(QString::fromStdString(l.day), Qt::ISODate), QLocale::ShortFormat);
-          }},
-         {tr("What"), [](const PracticeLog& l) { return QString::fromStdString(l.title); }},
-         {tr("Minutes"), [](const PracticeLog& l) { return QLocale().toString(l.minutes, 'f', 0); }},
-         {tr("Effort"), [](const PracticeLog& l) { return l.effort ? QString::number(*l.effort) : QString(); }},
-         {tr("How it felt"), [](const PracticeLog& l) { return QString::fromStdString(l.felt); }},
-         {tr("Pain"), [](const PracticeLog& l) { return QString::fromStdString(l.pain); }}});
+    rows_ =
+        new RowsModel<PracticeLog>({{tr("Day"), [](const PracticeLog& l) { return text::day(l.day); }},
+                                    {tr("What"), [](const PracticeLog& l) { return QString::fromStdString(l.title); }},
+                                    {tr("Minutes"), [](const PracticeLog& l) { return QLocale().toString(l.minutes, 'f', 0); }},
+                                    {tr("Effort"), [](const PracticeLog& l) { return l.effort ? QString::number(*l.effort) : QString(); }},
+                                    {tr("How it felt"), [](const PracticeLog& l) { return QString::fromStdString(l.felt); }},
+                                    {tr("Pain"), [](const PracticeLog& l) { return QString::fromStdString(l.pain); }}});
     table_ = table_of(rows_, QStringLiteral("practiceLog"), tr("Practice log"), {1, 4});
     words_ = new QLabel;
     words_->setObjectName(QStringLiteral("logWords"));

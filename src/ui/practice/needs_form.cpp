@@ -285,6 +285,8 @@ void NeedsForm::form_chosen() {
     const int count = steps_of(*f).back().second;
     form_known_->setRange(0, count);
     form_known_->setSuffix(tr(" of %n part(s)", nullptr, count));
+    // What was said of it stays until it is of another form or of somebody else.
+    if (std::exchange(form_of_, std::pair{clip_id(*f), person()}) == std::pair{clip_id(*f), person()}) return;
     const auto& practised = known_.practised;
     form_known_->setValue(std::find(practised.begin(), practised.end(), clip_id(*f)) != practised.end() ? count : 0);
 }

@@ -52,6 +52,7 @@ private:
     PersonNeeds known_;
     std::vector<PersonNeeds> group_known_; // none: one person, or nobody in particular
     bool filling_ = false;
+    std::pair<std::string, qint64> form_of_; // form and person that the number of known parts is of
     QComboBox *person_ = nullptr, *movement_ = nullptr, *steadier_ = nullptr, *form_ = nullptr;
     QSpinBox *minutes_ = nullptr, *energy_ = nullptr, *form_known_ = nullptr;
     QDoubleSpinBox *pace_ = nullptr, *breath_ = nullptr;

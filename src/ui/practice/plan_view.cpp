@@ -275,9 +275,7 @@ void PlanView::fill() {
     const auto& movements = *snapshot;
     double from = 0;
     for (const auto& i : plan_.items) {
-        QStringList why;
-        for (const auto& w : i.why)
-            if (w.code != PlanReason::Code::variety && w.code != PlanReason::Code::settles) why << text::plan_reason(w, movements);
+        const QStringList why = text::plan_reasons(i.why, movements);
         const QString head = QStringLiteral("%1   %2%3 · %4")
                                  .arg(text::minutes_words(from), text::item_title(i, movements), i.locked ? tr("  (locked)") : QString(),
                                       text::item_amount(i));

@@ -120,8 +120,7 @@ QWidget* FindingsColumn::card(const Finding& f, const std::vector<const Finding*
         const auto& drills = state_.open->review->movement.drills;
         const auto drill = std::find_if(drills.begin(), drills.end(),
                                         [&](const Drill& d) { return std::find(d.rules.begin(), d.rules.end(), f.rule) != d.rules.end(); });
-        const QString since =
-            QLocale().toString(QDate::fromString(QString::fromStdString(it->second.first), Qt::ISODate), QLocale::ShortFormat);
+        const QString since = text::day(it->second.first);
         facts << (drill == drills.end()
                       ? tr("asked in %1 letters since %2 and not better: try other words").arg(it->second.times).arg(since)
                       : tr("asked in %1 letters since %2 and not better: try other words, or first the drill “%3”")
@@ -362,10 +361,7 @@ void FindingsColumn::fill() {
 /// What the last letter asked for, with what this clip says of it.
 void FindingsColumn::add_asked(QBoxLayout* box) {
     if (state_.open->asked.empty()) return;
-    auto* heading =
-        new QLabel(tr("Asked last time (%1)")
-                       .arg(QLocale().toString(QDate::fromString(QString::fromStdString(state_.open->asked.front().day), Qt::ISODate),
-                                               QLocale::ShortFormat)));
+    auto* heading = new QLabel(tr("Asked last time (%1)").arg(text::day(state_.open->asked.front().day)));
     heading->setObjectName(QStringLiteral("heading"));
     box->addWidget(heading);
     for (const auto& a : state_.open->asked) {

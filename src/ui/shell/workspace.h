@@ -10,7 +10,7 @@ struct Ref {
     bool learn = false; // Forms: a movement is to be learned from it
     qint64 person = 0;  // People, Practice
     qint64 beside = 0;  // Review: an earlier clip at the same moment
-    QString practise;   // Practice: a movement or, "form:ID", a form that is to be practised
+    QString practise{}; // Practice: a movement or, "form:ID", a form that is to be practised
 };
 
 class Workspace : public QObject {

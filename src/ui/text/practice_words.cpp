@@ -112,7 +112,8 @@ QString plan_reason(const PlanReason& r, const std::vector<Movement>& movements)
     case C::frame:
         return PracticeWords::tr("a still stand frames the session");
     case C::asked:
-        return PracticeWords::tr("the last letter asked for it (%1)").arg(rule_name(r.of));
+        return r.of.empty() ? PracticeWords::tr("the last letter asked for it")
+                            : PracticeWords::tr("the last letter asked for it (%1)").arg(rule_name(r.of));
     case C::drill_for:
         return PracticeWords::tr("isolates what is to be mended, before the whole");
     case C::prepares:
@@ -130,13 +131,30 @@ QString plan_reason(const PlanReason& r, const std::vector<Movement>& movements)
     case C::settles:
         return PracticeWords::tr("a moment to settle");
     case C::grows:
-        return PracticeWords::tr("the sequence grows movement by movement");
+        return r.of.empty() ? PracticeWords::tr("the sequence grows movement by movement")
+                            : PracticeWords::tr("the form grows part by part");
     case C::gentler:
         return PracticeWords::tr("in its easier way, by what was agreed or what today asks for");
     case C::variety:
         break;
     }
     return PracticeWords::tr("for variety");
+}
+
+QStringList plan_reasons(const std::vector<PlanReason>& why, const std::vector<Movement>& movements) {
+    using C = PlanReason::Code;
+    QStringList rules;
+    for (const auto& w : why)
+        if (w.code == C::asked && !w.of.empty() && !rules.contains(rule_name(w.of))) rules << rule_name(w.of);
+    QStringList out;
+    for (const auto& w : why) {
+        if (w.code == C::variety || w.code == C::settles) continue;
+        const QString words = w.code == C::asked && !rules.isEmpty()
+                                  ? PracticeWords::tr("the last letter asked for it (%1)").arg(rules.join(QStringLiteral(", ")))
+                                  : plan_reason(w, movements);
+        if (!out.contains(words)) out << words;
+    }
+    return out;
 }
 
 QString left_out(const LeftOut& l, const std::vector<Movement>& movements) {

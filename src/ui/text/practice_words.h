@@ -16,6 +16,8 @@ QString item_title(const PlanItem& i, const std::vector<Movement>& movements);
 QString item_amount(const PlanItem& i);
 QString minutes_words(double seconds); // m:ss
 QString plan_reason(const PlanReason& r, const std::vector<Movement>& movements);
+/// All that is worth saying of an item, each thing once: what several rules of a letter asked for is one reason.
+QStringList plan_reasons(const std::vector<PlanReason>& why, const std::vector<Movement>& movements);
 QString left_out(const LeftOut& l, const std::vector<Movement>& movements);
 QString plan_problem(const PlanProblem& p, const Plan& plan, const std::vector<Movement>& movements);
 /// Part of the body or thing a movement trains.

@@ -431,10 +431,18 @@ QString check_name(const std::string& id, const Catalogue& c) {
     return check ? c.name(QString::fromStdString(check->measure)) : QString::fromStdString(id);
 }
 
+QString day(const std::string& iso, bool year) {
+    const QDate date = QDate::fromString(QString::fromStdString(iso), Qt::ISODate);
+    if (!date.isValid()) return {};
+    const bool this_year = !year && date.year() == QDate::currentDate().year();
+    return locale_now().toString(date, this_year ? TextWords::tr("d MMM", "a day of this year, as QDate writes it")
+                                                 : TextWords::tr("d MMM yyyy", "a day, as QDate writes it"));
+}
+
 QString agreement(const Agreement& a, const Catalogue& c, const Units& units) {
     const Check* check = known_check(a.check);
     const QString unit = check ? QString::fromStdString(unit_of_measure(rule_book(), check->measure).value_or("")) : QString();
-    auto day = [](const std::string& iso) {
+    auto long_day = [](const std::string& iso) {
         return locale_now().toString(QDate::fromString(QString::fromStdString(iso), Qt::ISODate), QLocale::LongFormat);
     };
     const QString band = !a.limit().empty() ? TextWords::tr("for practice plans and reviews")
@@ -444,11 +452,11 @@ QString agreement(const Agreement& a, const Catalogue& c, const Units& units) {
     if (a.clip != 0)
         when = TextWords::tr("in this clip");
     else if (!a.from_day.empty() && !a.until_day.empty())
-        when = TextWords::tr("from %1 until %2").arg(day(a.from_day), day(a.until_day));
+        when = TextWords::tr("from %1 until %2").arg(long_day(a.from_day), long_day(a.until_day));
     else if (!a.until_day.empty())
-        when = TextWords::tr("until %1").arg(day(a.until_day));
+        when = TextWords::tr("until %1").arg(long_day(a.until_day));
     else
-        when = a.from_day.empty() ? TextWords::tr("always") : TextWords::tr("from %1 on").arg(day(a.from_day));
+        when = a.from_day.empty() ? TextWords::tr("always") : TextWords::tr("from %1 on").arg(long_day(a.from_day));
     return TextWords::tr("%1: %2, %3. %4").arg(check_name(a.check, c), band, when, said(a.reason));
 }
 

@@ -89,6 +89,8 @@ QStringList why(const Finding& f, const Review& review, const Catalogue& c, cons
 /// What is the matter, in one short line: "Right knee falls in: 11° (band up to 6°)".
 QString aim(const Finding& f, const Units& units = {}); // the band, as it stands in a sentence
 /// "Trunk lean: up to 20°, from 1 May 2026 on. A stiff hip."
+/// A day as people write it: "3 Nov", with its year where that is another or `year` asks for it. Empty for what is no ISO day.
+QString day(const std::string& iso, bool year = false);
 QString agreement(const Agreement& a, const Catalogue& c, const Units& units = {});
 QString check_name(const std::string& check, const Catalogue& c); // of the rules' checks, else its id
 QString movement(const Movement& m);                              // its name, with the graded version it is
