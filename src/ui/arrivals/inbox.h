@@ -9,6 +9,8 @@
 
 namespace bevel::ui {
 
+struct Session;
+
 class Inbox : public QObject {
     Q_OBJECT
 public:
