@@ -560,7 +560,7 @@ private slots:
         choose("Tomas Erikse");
         answer(QMessageBox::DestructiveRole);
         b.window->actions_table().find("erasePerson")->trigger();
-        QTRY_COMPARE_WITH_TIMEOUT(rows(table), 12, 20000);
+        QTRY_COMPARE_WITH_TIMEOUT(rows(table), test::demo_clips - 3, 20000);
         const auto people = *b.session.library->people().all();
         for (const auto& p : people) QVERIFY(p.name != "Tomas Erikse");
         bool said = false;
