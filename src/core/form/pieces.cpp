@@ -61,7 +61,7 @@ Movement cut(const LinkedForm& form, const LinkedCourse& course, const PieceId& 
             key.phase = static_cast<int>(m.phases.size()) - 1;
             key.repetition -= id.from - 1;
         }
-        keys->push_back(std::move(key));
+        keys->push_back(key);
     }
     m.course = std::move(keys);
     return m;
