@@ -343,12 +343,13 @@ private slots:
         l.clip = *id;
         l.checks = {FindingKey{"3", "flat_before_shift", std::nullopt, Direction::low}.text(),
                     FindingKey{"4", "trunk_lean", std::nullopt, Direction::high}.text(),
+                    FindingKey{"4", "knee_in", std::nullopt, Direction::high}.text(),
                     FindingKey{"40", "trunk_lean", std::nullopt, Direction::high}.text()};
         l.sent_on = "2026-11-21";
         QVERIFY(lib.letters().save(l).has_value());
         const auto n = person_needs(lib, who, "2026-11-30", forms_);
         QVERIFY(n.has_value());
-        QCOMPARE(n->asked.size(), 2U); // there is no fortieth part
+        QCOMPARE(n->asked.size(), 3U); // there is no fortieth part
         QCOMPARE(n->asked[0].movement, std::string("follow_step"));
         QCOMPARE(n->asked[1].movement, std::string("push_and_sit_back"));
         for (const char* m : {"form:follow_step_six", "follow_step", "push_and_sit_back", "opening_rise_and_sink"})

@@ -72,7 +72,7 @@ Result<PersonNeeds> person_needs(const Library& library, std::int64_t id, const 
                 const int part = std::atoi(finding.part.c_str());
                 a.movement = movement_of_part(*form, part);
                 if (a.movement.empty()) continue;
-                n.weak[l.movement].push_back(part);
+                if (auto& weak = n.weak[l.movement]; !holds(weak, part)) weak.push_back(part);
             }
             for (const auto& rule : rule_book().rules)
                 for (const auto& rc : rule.checks)
