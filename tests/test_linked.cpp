@@ -123,12 +123,21 @@ private slots:
                 double phases = 0;
                 for (const auto& k : score.keys()) phases = std::max(phases, static_cast<double>(k.phase));
                 QCOMPARE(static_cast<std::size_t>(phases) + 1, m.phases.size());
-                // What it asks is what its parts ask, no more and no less.
+                // What it asks is what its parts ask and the steps and turns between them, no more and no less.
                 Asks asks;
                 for (int k = id->from - 1; k < id->to; ++k)
                     for (const auto& p : Asks::parts())
                         asks.*p.value = std::max(asks.*p.value, course->parts[static_cast<std::size_t>(k)].movement->asks.*p.value);
+                bool steps = false, turns = false;
+                for (std::size_t i = 0; i < m.course->size(); ++i) {
+                    const auto& key = (*m.course)[i];
+                    steps = steps || key.posture.left_foot.contact == Contact::off || key.posture.right_foot.contact == Contact::off;
+                    turns = turns || (i > 0 && std::abs(std::remainder(key.frame.yaw - (*m.course)[i - 1].frame.yaw, 360)) > 89);
+                }
+                if (steps) asks.balance = std::max(asks.balance, 1);
+                if (turns) asks.turning = std::max(asks.turning, 2);
                 for (const auto& p : Asks::parts()) QCOMPARE(m.asks.*p.value, asks.*p.value);
+                QVERIFY2(!steps || std::find(m.cautions.begin(), m.cautions.end(), "balance") != m.cautions.end(), m.id.c_str());
                 // At each of its keys the body is where it is in the whole.
                 double from = -1;
                 for (const auto& k : course->keys)

@@ -256,6 +256,31 @@ private slots:
                          f.id.c_str()); // and it is said
         }
     }
+    /// A turn about is between the parts, and in none of their files.
+    void who_is_dizzy_is_not_led_to_turn_about() {
+        const auto forms = load_forms(BEVEL_SOURCE_DIR "/data");
+        int about = 0;
+        for (const auto& f : forms) {
+            const auto pieces = pieces_of(f, movements());
+            QVERIFY(pieces.has_value());
+            Needs n;
+            n.dizzy = true;
+            n.stick = true;
+            for (const auto& m : *pieces) {
+                double turn = 0;
+                for (std::size_t i = 1; i < m.course->size(); ++i)
+                    turn = std::max(turn, std::abs(std::remainder((*m.course)[i].frame.yaw - (*m.course)[i - 1].frame.yaw, 360)));
+                if (turn < 120) continue;
+                ++about;
+                QVERIFY2(barred(m, "", n).has_value(), m.id.c_str());
+                Needs twists;
+                twists.limits = {"no_twists"};
+                twists.stick = true;
+                QVERIFY2(barred(m, "", twists).has_value(), m.id.c_str());
+            }
+        }
+        QVERIFY(about > 5);
+    }
     void the_parts_of_a_form_are_called_by_their_names() {
         const auto forms = load_forms(BEVEL_SOURCE_DIR "/data");
         const auto f = std::find_if(forms.begin(), forms.end(), [](const LinkedForm& x) { return x.id == "follow_step_six"; });

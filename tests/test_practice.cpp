@@ -323,9 +323,8 @@ private slots:
             if (!piece || s.kind != Stretch::Kind::repeat) continue;
             now = 0.5 * (s.from_s + s.to_s);
             window->run().tick();
-            QTest::qWait(60);
             const bool from_memory = page->plan().items[s.item].recall;
-            if (from_memory) hidden = window->picture().figure.isNull();
+            if (from_memory) hidden = window->picture().figure.isNull() && window->picture().words == QStringLiteral("From memory");
             if (!from_memory && !drawn) drawn = QTest::qWaitFor([&] { return !window->picture().figure.isNull(); }, 5000);
             if (drawn && hidden) break;
         }

@@ -72,7 +72,14 @@ Result<PersonNeeds> person_needs(const Library& library, std::int64_t id, const 
                 const int part = std::atoi(finding.part.c_str());
                 a.movement = movement_of_part(*form, part);
                 if (a.movement.empty()) continue;
-                if (auto& weak = n.weak[l.movement]; !holds(weak, part)) weak.push_back(part);
+                auto& weak = n.weak[l.movement];
+                if (!holds(weak, part)) weak.push_back(part);
+                // One correction may be of several parts: all that were kept with it.
+                if (const auto decisions = library.decisions().of(l.clip))
+                    for (const auto& d : *decisions)
+                        if (const int other = std::atoi(d.key.part.c_str()); d.choice == Choice::kept && d.key.check == check &&
+                                                                             !movement_of_part(*form, other).empty() && !holds(weak, other))
+                            weak.push_back(other);
             }
             for (const auto& rule : rule_book().rules)
                 for (const auto& rc : rule.checks)

@@ -1,6 +1,7 @@
 #include "core/form/pieces.h"
 #include <algorithm>
 #include <charconv>
+#include <cmath>
 #include <set>
 
 namespace bevel {
@@ -18,6 +19,22 @@ std::optional<int> number(std::string_view& text) {
 void add_new(std::vector<std::string>& to, const std::vector<std::string>& more) {
     for (const auto& c : more)
         if (std::find(to.begin(), to.end(), c) == to.end()) to.push_back(c);
+}
+
+/// What the way between the parts asks, which none of them says: a step, and a turn of a right angle or more.
+void ask_for_joins(Movement& m, const std::vector<ScoreKey>& keys) {
+    constexpr double wide_turn = 89;
+    bool steps = false, turns = false;
+    for (std::size_t i = 0; i < keys.size(); ++i) {
+        const Posture& p = keys[i].posture;
+        steps = steps || p.left_foot.contact == Contact::off || p.right_foot.contact == Contact::off;
+        turns = turns || (i > 0 && std::abs(std::remainder(keys[i].frame.yaw - keys[i - 1].frame.yaw, 360)) > wide_turn);
+    }
+    if (steps) {
+        m.asks.balance = std::max(m.asks.balance, 1);
+        add_new(m.cautions, {"balance"});
+    }
+    if (turns) m.asks.turning = std::max(m.asks.turning, 2);
 }
 
 /// From one key of the course to another, both with their stretches; what was reached before is where it begins.
@@ -63,6 +80,7 @@ Movement cut(const LinkedForm& form, const LinkedCourse& course, const PieceId& 
         }
         keys->push_back(key);
     }
+    ask_for_joins(m, *keys);
     m.course = std::move(keys);
     return m;
 }

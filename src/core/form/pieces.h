@@ -1,5 +1,6 @@
 // Pieces of a linked form for practice: some of its parts in a row, or a join alone, as movements that lie on the floor as they do in the
-// whole (Movement::course). They are shown, led and planned like any movement; nothing is judged by them.
+// whole (Movement::course). They ask what their parts ask, and what the way between them does. They are shown, led and planned like any
+// movement; nothing is judged by them.
 #pragma once
 #include "core/form/form.h"
 

@@ -2,7 +2,6 @@
 #include "ui/paint/page_pdf.h"
 #include <cmath>
 #include <QCoreApplication>
-#include <QDate>
 
 namespace bevel::ui {
 namespace {
@@ -10,11 +9,6 @@ namespace {
 struct Words {
     Q_DECLARE_TR_FUNCTIONS(bevel::ui::PeoplePage)
 };
-
-QString file_day_words(const std::string& iso) {
-    return iso.empty() ? QString()
-                       : locale_now().toString(QDate::fromString(QString::fromStdString(iso), Qt::ISODate), QLocale::ShortFormat);
-}
 
 } // namespace
 
@@ -36,7 +30,7 @@ QString change_of(const FigureTrend& t, const Session& session) {
     if (t.last->turn == Turn::worse) return Words::tr("worse by %1").arg(by);
     if (t.since_first && t.since_first->turn == Turn::better)
         return Words::tr("better since %1 by %2")
-            .arg(file_day_words(t.points[newest_line(t).front()].day),
+            .arg(text::day(t.points[newest_line(t).front()].day),
                  text::with_sigma(std::abs(t.since_first->value), t.since_first->sigma, unit, units));
     return Words::tr("none beyond ± %1").arg(text::figure(t.last->detectable, unit, units));
 }
@@ -111,7 +105,7 @@ Result<QByteArray> record_pdf(const PersonSheet& sheet, const Session& session) 
     }
     for (const auto& l : sheet.record) {
         const auto [what, words] = record_words(l, session);
-        days.push_back({file_day_words(l.day), what, words});
+        days.push_back({text::day(l.day, true), what, words});
     }
     table(Words::tr("Limits and agreements"), {QString()}, agreed);
     table(Words::tr("What changed"), {Words::tr("Movement"), Words::tr("Figure"), Words::tr("Now"), Words::tr("Change")}, changed);
