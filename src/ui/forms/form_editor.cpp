@@ -96,7 +96,8 @@ void FormEditor::build_words(QFormLayout* form) {
         e->setObjectName(QLatin1String(name));
         e->setAccessibleName(label);
         e->setTabChangesFocus(true);
-        e->setFixedHeight(e->fontMetrics().lineSpacing() * lines + 14);
+        e->setStyleSheet(QStringLiteral("min-height: %1px;").arg(session_.theme.wide(20 * lines))); // the theme's own is one line
+        e->setMaximumHeight(session_.theme.wide(20 * lines + 14));
         form->addRow(label, e);
         return e;
     };

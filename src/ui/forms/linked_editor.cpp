@@ -104,7 +104,8 @@ void LinkedEditor::build_words(QFormLayout* form) {
     about_->setObjectName(QStringLiteral("linkedAbout"));
     about_->setAccessibleName(tr("What it is for"));
     about_->setTabChangesFocus(true);
-    about_->setFixedHeight(about_->fontMetrics().lineSpacing() * 3 + 14);
+    about_->setStyleSheet(QStringLiteral("min-height: %1px;").arg(session_.theme.wide(46))); // two lines; the theme's own is one
+    about_->setMaximumHeight(session_.theme.wide(58));
     connect(about_, &LeftEdit::left, this, [this] {
         const QString now = about_->toPlainText().trimmed();
         if (form_ && now != said(form_->about)) change(tr("what it is for"), [&](LinkedForm& f) { f.about = now.toStdString(); });
