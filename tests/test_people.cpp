@@ -7,6 +7,7 @@
 #include "ui/people/limit_dialog.h"
 #include "ui/people/neutral_dialog.h"
 #include "ui/people/people_page.h"
+#include "ui/people/trend_view.h"
 #include <QComboBox>
 #include <QDateEdit>
 #include <QDialogButtonBox>
@@ -66,8 +67,19 @@ private slots:
         QCOMPARE(page->sheet()->record.size() >= 2, true);
         const auto figures = b.session.library->records().figures(page->shown()).value();
         QVERIFY(figures.size() > 20);
+        // What changed or is outside stands there; the rest comes when it is asked for.
         auto* table = page->findChild<QTableView*>(QStringLiteral("changes"));
-        QVERIFY(rows(table) > 10);
+        auto* others = page->findChild<QPushButton*>(QStringLiteral("otherFigures"));
+        for (int r = 0; r < rows(table); ++r) {
+            const auto& x = value<FigureTrend>(table, r);
+            const auto& p = x.points.back();
+            QVERIFY((x.last && x.last->turn != Turn::none) || (x.since_first && x.since_first->turn != Turn::none) ||
+                    (p.low && p.value < *p.low) || (p.high && p.value > *p.high));
+        }
+        const int few = rows(table);
+        QVERIFY(others->isVisibleTo(page));
+        others->setChecked(true);
+        QVERIFY(rows(table) > std::max(10, few));
         // The chart is of the row that is chosen, always; and what it says is what was kept.
         auto* chart = page->findChild<ui::TrendView*>();
         for (const int row : {0, 3, 7}) {
@@ -82,10 +94,26 @@ private slots:
         page = come(b, "Tomas");
         const auto& t = value<FigureTrend>(table, table->currentIndex().row());
         QCOMPARE(chart->spoken().last().name.toStdString(), t.points.back().day);
+        std::string newest;
+        for (const auto& x : page->sheet()->trends)
+            if (x.points.back().movement == t.points.back().movement) newest = std::max(newest, x.points.back().day);
         // What is said of a change agrees with the arithmetic.
         for (int r = 0; r < rows(table); ++r) {
             const auto& x = value<FigureTrend>(table, r);
-            const QString words = cell(table, r, 3);
+            const QString words = cell(table, r, 4);
+            // Now is of the last clip alone: what it cannot tell is said to be of an earlier day.
+            const bool today = x.points.back().day == newest;
+            QCOMPARE(cell(table, r, 3) == QStringLiteral("–"), !today);
+            if (!today) {
+                QVERIFY(words.startsWith(QStringLiteral("last told on")));
+                continue;
+            }
+            // Both ends of a change are those it is told from.
+            if (const auto* from = changed_from(x)) {
+                const bool whole = x.last->turn == Turn::none && x.since_first->turn == Turn::better;
+                const auto& change = whole ? *x.since_first : *x.last;
+                QVERIFY(std::abs(x.points.back().value - from->value - change.value) < 1e-9);
+            }
             if (!x.last)
                 QVERIFY(words.contains(QStringLiteral("one clip")) || words.contains(QStringLiteral("another side")));
             else if (x.last->turn == Turn::better)
@@ -93,7 +121,7 @@ private slots:
             else if (x.last->turn == Turn::worse)
                 QVERIFY(words.startsWith(QStringLiteral("worse by")));
             else
-                QVERIFY(words.startsWith(QStringLiteral("none beyond")) || words.startsWith(QStringLiteral("better since")));
+                QVERIFY(words.startsWith(QStringLiteral("no change that can be told")) || words.startsWith(QStringLiteral("better since")));
         }
         // A point leads to its clip.
         QSignalSpy wanted(chart, &ui::TrendView::wanted);
@@ -376,16 +404,28 @@ private slots:
         const auto& asked = b.window->review()->state().open->asked;
         QCOMPARE(asked.size(), std::size_t{2});
         QCOMPARE(asked[0].words, std::string("Let the left knee look over its toes."));
-        QList<QLabel*> labels = b.window->review()->findChildren<QLabel*>(QStringLiteral("askedBefore"));
-        QVERIFY(labels.size() >= 2);
         QVERIFY(test::says(*b.window, QStringLiteral("Asked last time")));
-        // What it says of today is the verdict of today.
-        for (const auto& f : b.window->review()->state().open->review->findings) {
-            if (f.check != "trunk_lean") continue;
-            const QString words = labels.last()->text();
-            if (f.verdict == Verdict::inside) QVERIFY2(words.contains(QStringLiteral("within the band today")), qPrintable(words));
-            if (f.verdict == Verdict::outside) QVERIFY2(words.contains(QStringLiteral("still outside")), qPrintable(words));
-            if (f.verdict == Verdict::cannot_tell) QVERIFY2(words.contains(QStringLiteral("cannot be told")), qPrintable(words));
+        // Each stands once: on its card where it is still outside or at the edge, else in a line that says what it is today.
+        const auto& open = *b.window->review()->state().open;
+        for (const auto& a : open.asked) {
+            const FindingKey key = FindingKey::read(a.key).either();
+            int rank = -1;
+            for (const auto& f : open.review->findings)
+                if (key.means(f))
+                    rank = std::max(rank, f.verdict == Verdict::outside || f.verdict == Verdict::edge ? 2
+                                          : f.verdict == Verdict::inside                              ? 1
+                                                                                                      : 0);
+            const QString name = ui::text::check_name(key.check, b.session.catalogue);
+            QStringList lines, cards;
+            for (const auto* label : b.window->review()->findChildren<QLabel*>()) {
+                if (label->objectName() == QStringLiteral("askedBefore") && label->text().startsWith(name)) lines << label->text();
+                if (label->property("of") == QStringLiteral("state") && label->text().contains(QStringLiteral("Asked last time")))
+                    cards << label->text();
+            }
+            QCOMPARE(lines.size(), rank == 2 ? 0 : 1);
+            if (rank == 2) QVERIFY(!cards.isEmpty());
+            if (rank == 1) QVERIFY2(lines[0].contains(QStringLiteral("within the band today")), qPrintable(lines[0]));
+            if (rank == 0) QVERIFY2(lines[0].contains(QStringLiteral("cannot be told")), qPrintable(lines[0]));
         }
         // The first clip knows of nothing before it.
         const qint64 first = clip_of(b, "Ilse", false);

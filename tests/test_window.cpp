@@ -116,7 +116,9 @@ private slots:
         QTest::mouseClick(why, Qt::LeftButton);
         QTRY_VERIFY(b.window->review()->findChild<QDialog*>(QStringLiteral("whyDialog")));
         auto* dialog = b.window->review()->findChild<QDialog*>(QStringLiteral("whyDialog"));
-        const QString words = dialog->findChild<QLabel*>(QStringLiteral("whyText"))->text();
+        QString words;
+        for (const auto* l : dialog->findChildren<QLabel*>(QStringLiteral("whyText"))) words += l->text() + QLatin1Char('\n');
+        QVERIFY(dialog->findChild<QWidget*>(QStringLiteral("whyBand")));
         for (const char* part : {"Rule ", "Band in force: ", "set by the ", "error of the moments", "Repetition by repetition: "})
             QVERIFY2(words.contains(QLatin1String(part)), qPrintable(words));
         dialog->close();

@@ -206,6 +206,13 @@
     </message>
 </context>
 <context>
+    <name>band</name>
+    <message>
+        <source>asked</source>
+        <translation>verlangt</translation>
+    </message>
+</context>
+<context>
     <name>bevel::ui::Actions</name>
     <message>
         <source>&amp;File</source>
@@ -368,16 +375,6 @@
     <message>
         <source>Search: student, movement, date, state</source>
         <translation>Suche: Name, Bewegung, Tag, Stand</translation>
-    </message>
-    <message>
-        <source>No clips yet.
-
-Drop a clip here, or choose a file on the right. Bevel finds the body on every frame,
-measures it and holds it against the movement; then the clip waits here for your review.</source>
-        <translation>Noch keine Aufnahmen.
-
-Eine Aufnahme hierher ziehen oder rechts eine Datei wählen. Bevel findet den Körper auf jedem Bild,
-misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die Durchsicht.</translation>
     </message>
     <message>
         <source>Take in a clip …</source>
@@ -762,6 +759,92 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     </message>
 </context>
 <context>
+    <name>bevel::ui::ChangesView</name>
+    <message>
+        <source>Movement</source>
+        <translation>Bewegung</translation>
+    </message>
+    <message>
+        <source>Smaller changes can be told from clips of the same place and side with more repetitions.</source>
+        <translation>Kleinere Veränderungen lassen sich aus Clips vom selben Ort und derselben Seite mit mehr Wiederholungen erkennen.</translation>
+    </message>
+    <message>
+        <source>with the other side</source>
+        <translation>mit der anderen Seite</translation>
+    </message>
+    <message>
+        <source>Left against right over the days</source>
+        <translation>Links gegen rechts über die Tage</translation>
+    </message>
+    <message>
+        <source>Before and after …</source>
+        <translation>Vorher und nachher …</translation>
+    </message>
+    <message>
+        <source>The first and the last clip of the line, side by side at the same moment of the movement</source>
+        <translation>Der erste und der letzte Clip der Linie, nebeneinander im selben Moment der Bewegung</translation>
+    </message>
+    <message>
+        <source>Figure</source>
+        <translation>Wert</translation>
+    </message>
+    <message>
+        <source>Way</source>
+        <translation>Verlauf</translation>
+    </message>
+    <message>
+        <source>Before</source>
+        <translation>Vorher</translation>
+    </message>
+    <message>
+        <source>Now</source>
+        <translation>Jetzt</translation>
+    </message>
+    <message>
+        <source>Change</source>
+        <translation>Veränderung</translation>
+    </message>
+    <message>
+        <source>Figures and what became of them</source>
+        <translation>Werte und was aus ihnen wurde</translation>
+    </message>
+    <message>
+        <source>–</source>
+        <translation>–</translation>
+    </message>
+    <message>
+        <source>last told on %1: %2</source>
+        <translation>zuletzt erkannt am %1: %2</translation>
+    </message>
+    <message>
+        <source>Fewer</source>
+        <translation>Weniger</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n without a change that can be told</source>
+        <translation>
+            <numerusform>Einer ohne erkennbare Veränderung</numerusform>
+            <numerusform>%n ohne erkennbare Veränderung</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Asked on %1, and what became of it</source>
+        <translation>Gebeten am %1, und was daraus wurde</translation>
+    </message>
+    <message>
+        <source>told by no clip</source>
+        <translation>von keinem Clip erkannt</translation>
+    </message>
+    <message>
+        <source>no clip since that tells it</source>
+        <translation>seither kein Clip, der es erkennen lässt</translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <translation>%1: %2</translation>
+    </message>
+</context>
+<context>
     <name>bevel::ui::ClipForm</name>
     <message>
         <source>the facts of a clip</source>
@@ -790,10 +873,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source> cm</source>
         <translation> cm</translation>
-    </message>
-    <message>
-        <source>The student&apos;s own height gives the scale of the picture</source>
-        <translation>Die Körpergröße gibt dem Bild seinen Maßstab</translation>
     </message>
     <message>
         <source>Movement</source>
@@ -1050,10 +1129,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Kraft an dem Tag, 0 bis 10</translation>
     </message>
     <message>
-        <source>energy –</source>
-        <translation>Kraft –</translation>
-    </message>
-    <message>
         <source>energy </source>
         <translation>Kraft </translation>
     </message>
@@ -1092,6 +1167,22 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>Form: %1</source>
         <translation>Form: %1</translation>
+    </message>
+    <message>
+        <source>height?</source>
+        <translation>Größe?</translation>
+    </message>
+    <message>
+        <source>The student&apos;s own height gives the scale of the picture. Nobody knows it? Then lengths are told by the spread of grown people, a twentieth less surely; angles and shares do not need it.</source>
+        <translation>Die eigene Körpergröße gibt den Maßstab des Bildes. Niemand kennt sie? Dann werden Längen nach der Streuung Erwachsener angegeben, um ein Zwanzigstel unsicherer; Winkel und Anteile brauchen sie nicht.</translation>
+    </message>
+    <message>
+        <source>energy: not said</source>
+        <translation>Energie: nicht gesagt</translation>
+    </message>
+    <message>
+        <source>%1, as the file is named</source>
+        <translation>%1, wie die Datei heißt</translation>
     </message>
 </context>
 <context>
@@ -1163,13 +1254,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Um einen neuen Clip gebeten, und keiner kam</translation>
     </message>
     <message numerus="yes">
-        <source>%n clip(s) wait</source>
-        <translation>
-            <numerusform>%n Clip wartet</numerusform>
-            <numerusform>%n Clips warten</numerusform>
-        </translation>
-    </message>
-    <message numerus="yes">
         <source>about %n minute(s) at your pace</source>
         <translation>
             <numerusform>etwa %n Minute in deinem Tempo</numerusform>
@@ -1213,6 +1297,22 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
             <numerusform>etwa %n Minute, bei drei je Brief</numerusform>
             <numerusform>etwa %n Minuten, bei drei je Brief</numerusform>
         </translation>
+    </message>
+    <message>
+        <source>since yesterday</source>
+        <translation>seit gestern</translation>
+    </message>
+    <message>
+        <source>one of %1 of this student</source>
+        <translation>einer von %1 dieser Person</translation>
+    </message>
+    <message>
+        <source>One clip waits</source>
+        <translation>Ein Clip wartet</translation>
+    </message>
+    <message>
+        <source>%1 clips wait</source>
+        <translation>%1 Clips warten</translation>
     </message>
 </context>
 <context>
@@ -1340,32 +1440,12 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Was zählt, vom Boden aufwärts</translation>
     </message>
     <message>
-        <source>Everything about the chosen part</source>
-        <translation>Alles zum gewählten Teil</translation>
-    </message>
-    <message>
         <source>Go to %1</source>
         <translation>Gehe zu %1</translation>
     </message>
     <message>
         <source>%1 (%2). Rule %3. Click to go to the moment.</source>
         <translation>%1 (%2). Regel %3. Klick führt zum Augenblick.</translation>
-    </message>
-    <message>
-        <source>%1, band %2</source>
-        <translation>%1, Bereich %2</translation>
-    </message>
-    <message>
-        <source>for certain, but seldom: a note, not a correction</source>
-        <translation>sicher, aber selten: ein Vermerk, keine Korrektur</translation>
-    </message>
-    <message>
-        <source>outside the usual band, inside the one agreed with this student</source>
-        <translation>außerhalb des üblichen Bereichs, im vereinbarten</translation>
-    </message>
-    <message>
-        <source>band widened to what this clip can tell</source>
-        <translation>Bereich auf das geweitet, was diese Aufnahme zeigen kann</translation>
     </message>
     <message>
         <source>Why</source>
@@ -1378,10 +1458,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>What this rests on: moments, band and whose it is, parts of the error, what it may cause</source>
         <translation>Worauf es ruht: Augenblicke, Bereich und von wem, Teile des Fehlers, mögliche Folgen</translation>
-    </message>
-    <message>
-        <source>may be the cause of a remark higher up</source>
-        <translation>vielleicht Ursache einer Anmerkung weiter oben</translation>
     </message>
     <message>
         <source>%1: %2</source>
@@ -1398,10 +1474,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>Reword</source>
         <translation>Anders</translation>
-    </message>
-    <message>
-        <source>Agree on another band …</source>
-        <translation>Anderen Bereich vereinbaren …</translation>
     </message>
     <message>
         <source>Notes: at the edge, seldom, or agreed</source>
@@ -1432,14 +1504,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Ändern: %1</translation>
     </message>
     <message>
-        <source>told by the clip %1</source>
-        <translation>nach dem Clip %1</translation>
-    </message>
-    <message>
-        <source>the other clip says otherwise: look at Why</source>
-        <translation>der andere Clip sagt anderes: siehe Warum</translation>
-    </message>
-    <message>
         <source>Take out</source>
         <translation>Herausnehmen</translation>
     </message>
@@ -1448,44 +1512,8 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Herausnehmen: %1</translation>
     </message>
     <message>
-        <source>Show me</source>
-        <translation>Zeig es mir</translation>
-    </message>
-    <message>
-        <source>The fault beside the right one, in Forms</source>
-        <translation>Der Fehler neben dem Richtigen, bei den Formen</translation>
-    </message>
-    <message>
         <source>Asked last time (%1)</source>
         <translation>Zuletzt erbeten (%1)</translation>
-    </message>
-    <message>
-        <source>not judged in this clip</source>
-        <translation>in dieser Aufnahme nicht beurteilt</translation>
-    </message>
-    <message>
-        <source>cannot be told from this clip</source>
-        <translation>aus dieser Aufnahme nicht zu sagen</translation>
-    </message>
-    <message>
-        <source>within the band today: %1</source>
-        <translation>heute im Band: %1</translation>
-    </message>
-    <message>
-        <source>at the edge today: %1</source>
-        <translation>heute am Rand: %1</translation>
-    </message>
-    <message>
-        <source>still outside: %1, band %2</source>
-        <translation>noch außerhalb: %1, Band %2</translation>
-    </message>
-    <message>
-        <source>asked in %1 letters since %2 and not better: try other words</source>
-        <translation>in %1 Briefen seit %2 erbeten und nicht besser: andere Worte versuchen</translation>
-    </message>
-    <message>
-        <source>asked in %1 letters since %2 and not better: try other words, or first the drill “%3”</source>
-        <translation>in %1 Briefen seit %2 erbeten und nicht besser: andere Worte versuchen, oder erst die Vorübung „%3“</translation>
     </message>
     <message>
         <source>energy %1 of 10</source>
@@ -1518,6 +1546,54 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>Nothing is judged.</source>
         <translation>Nichts wird beurteilt.</translation>
+    </message>
+    <message>
+        <source>All about: %1</source>
+        <translation>Alles über: %1</translation>
+    </message>
+    <message>
+        <source>%1 · asked: %2</source>
+        <translation>%1 · verlangt: %2</translation>
+    </message>
+    <message>
+        <source>Safety</source>
+        <translation>Sicherheit</translation>
+    </message>
+    <message>
+        <source>The other clip says otherwise: look at Why.</source>
+        <translation>Der andere Clip sagt etwas anderes: siehe Warum.</translation>
+    </message>
+    <message>
+        <source>For certain, but seldom: a note, not a correction.</source>
+        <translation>Gewiss, aber selten: ein Hinweis, keine Korrektur.</translation>
+    </message>
+    <message>
+        <source>Outside the usual band, inside the one agreed with this student.</source>
+        <translation>Außerhalb des üblichen Bereichs, innerhalb des mit dieser Person vereinbarten.</translation>
+    </message>
+    <message>
+        <source>Asked last time, %1.</source>
+        <translation>Letztes Mal gebeten, %1.</translation>
+    </message>
+    <message>
+        <source>Asked in %1 letters since %2 and not better: try other words.</source>
+        <translation>In %1 Briefen seit %2 darum gebeten und nicht besser: versuchen Sie andere Worte.</translation>
+    </message>
+    <message>
+        <source>Asked in %1 letters since %2 and not better: try other words, or first the drill “%3”.</source>
+        <translation>In %1 Briefen seit %2 darum gebeten und nicht besser: versuchen Sie andere Worte oder zuerst die Übung „%3“.</translation>
+    </message>
+    <message>
+        <source>%1: not judged in this clip</source>
+        <translation>%1: in diesem Clip nicht beurteilt</translation>
+    </message>
+    <message>
+        <source>%1: cannot be told from this clip</source>
+        <translation>%1: aus diesem Clip nicht zu erkennen</translation>
+    </message>
+    <message>
+        <source>%1: within the band today</source>
+        <translation>%1: heute im Bereich</translation>
     </message>
 </context>
 <context>
@@ -1873,10 +1949,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Einen Fehler neben der richtigen zeigen</translation>
     </message>
     <message>
-        <source>as it is meant</source>
-        <translation>wie sie gemeint ist</translation>
-    </message>
-    <message>
         <source>stance too narrow</source>
         <translation>Stand zu schmal</translation>
     </message>
@@ -1939,10 +2011,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>How large the fault is</source>
         <translation>Wie groß der Fehler ist</translation>
-    </message>
-    <message>
-        <source>from</source>
-        <translation>von</translation>
     </message>
     <message>
         <source>Pause</source>
@@ -2331,6 +2399,26 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>This part of the form later</source>
         <translation>Diesen Teil der Form später</translation>
+    </message>
+    <message>
+        <source>no fault</source>
+        <translation>kein Fehler</translation>
+    </message>
+    <message>
+        <source>Done as</source>
+        <translation>Ausgeführt als</translation>
+    </message>
+    <message>
+        <source>Beside it</source>
+        <translation>Daneben</translation>
+    </message>
+    <message>
+        <source>how much of it</source>
+        <translation>wie stark</translation>
+    </message>
+    <message>
+        <source>Seen from</source>
+        <translation>Gesehen von</translation>
     </message>
 </context>
 <context>
@@ -3693,6 +3781,45 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>No consent is written down: ask before anybody else sees this, or hide who it is.</source>
         <translation>Keine Einwilligung ist aufgeschrieben: fragen, bevor jemand anderes dies sieht, oder verbergen, wer es ist.</translation>
     </message>
+    <message>
+        <source>Figures in small print</source>
+        <translation>Werte klein gedruckt</translation>
+    </message>
+    <message>
+        <source>For this and the letters after it</source>
+        <translation>Für diesen und die folgenden Briefe</translation>
+    </message>
+    <message>
+        <source>As pictures …</source>
+        <translation>Als Bilder …</translation>
+    </message>
+    <message>
+        <source>For a messenger: each correction as one upright picture</source>
+        <translation>Für einen Nachrichtendienst: jede Korrektur als ein hochkantes Bild</translation>
+    </message>
+    <message>
+        <source>Save as pictures</source>
+        <translation>Als Bilder sichern</translation>
+    </message>
+    <message>
+        <source>PNG (*.png)</source>
+        <translation>PNG (*.png)</translation>
+    </message>
+    <message>
+        <source>Drawing the cards …</source>
+        <translation>Die Bilder werden gezeichnet …</translation>
+    </message>
+    <message>
+        <source>No correction is chosen: there is nothing to draw.</source>
+        <translation>Keine Korrektur ist gewählt: es gibt nichts zu zeichnen.</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n picture(s) saved beside %1</source>
+        <translation>
+            <numerusform>Ein Bild gesichert: %1</numerusform>
+            <numerusform>%n Bilder gesichert neben %1</numerusform>
+        </translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::LimitDialog</name>
@@ -4380,10 +4507,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Kraft heute, 0 bis 10</translation>
     </message>
     <message>
-        <source>energy –</source>
-        <translation>Kraft –</translation>
-    </message>
-    <message>
         <source>energy </source>
         <translation>Kraft </translation>
     </message>
@@ -4392,20 +4515,12 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Tempo, Vielfaches der eigenen Dauer</translation>
     </message>
     <message>
-        <source>as long × </source>
-        <translation>Dauer × </translation>
-    </message>
-    <message>
         <source>1.3: everything takes a third longer</source>
         <translation>1,3: Alles dauert ein Drittel länger</translation>
     </message>
     <message>
         <source>One breath in and out, seconds</source>
         <translation>Ein Atemzug ein und aus, Sekunden</translation>
-    </message>
-    <message>
-        <source> s a breath</source>
-        <translation> s je Atemzug</translation>
     </message>
     <message>
         <source>The student&apos;s own: 3 to 4 s in and as much out is usual at the start</source>
@@ -4478,10 +4593,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>Today</source>
         <translation>Heute</translation>
-    </message>
-    <message>
-        <source>Asks for care:</source>
-        <translation>Braucht Schonung:</translation>
     </message>
     <message>
         <source>Themes</source>
@@ -4614,6 +4725,46 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
             <numerusform> von %n Teilen</numerusform>
         </translation>
     </message>
+    <message>
+        <source>Asks for care</source>
+        <translation>Schonung</translation>
+    </message>
+    <message>
+        <source>nothing</source>
+        <translation>nichts</translation>
+    </message>
+    <message>
+        <source>none in particular</source>
+        <translation>keine besonderen</translation>
+    </message>
+    <message>
+        <source>Pace and breath</source>
+        <translation>Tempo und Atem</translation>
+    </message>
+    <message>
+        <source>%1, %2</source>
+        <translation>%1, %2</translation>
+    </message>
+    <message>
+        <source>energy: not said</source>
+        <translation>Energie: nicht gesagt</translation>
+    </message>
+    <message>
+        <source>usual pace</source>
+        <translation>übliches Tempo</translation>
+    </message>
+    <message>
+        <source>%1 times as long</source>
+        <translation>%1-mal so lang</translation>
+    </message>
+    <message>
+        <source>a breath of </source>
+        <translation>ein Atemzug von </translation>
+    </message>
+    <message>
+        <source> s</source>
+        <translation> s</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::NeutralDialog</name>
@@ -4728,6 +4879,37 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>A back known to be stooped leans by</source>
         <translation>Ein bekannt gebeugter Rücken neigt sich um</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::NewPersonDialog</name>
+    <message>
+        <source>Add a person</source>
+        <translation>Person hinzufügen</translation>
+    </message>
+    <message>
+        <source> in</source>
+        <translation> in</translation>
+    </message>
+    <message>
+        <source> cm</source>
+        <translation> cm</translation>
+    </message>
+    <message>
+        <source>not said</source>
+        <translation>nicht gesagt</translation>
+    </message>
+    <message>
+        <source>It gives the scale of the picture. Not said: lengths are told by the spread of grown people.</source>
+        <translation>Sie gibt den Maßstab des Bildes. Nicht gesagt: Längen nach der Streuung Erwachsener.</translation>
+    </message>
+    <message>
+        <source>Name or alias</source>
+        <translation>Name oder Alias</translation>
+    </message>
+    <message>
+        <source>Height</source>
+        <translation>Größe</translation>
     </message>
 </context>
 <context>
@@ -5049,16 +5231,8 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Bewegung</translation>
     </message>
     <message>
-        <source>Figures and what became of them</source>
-        <translation>Messwerte und was aus ihnen wurde</translation>
-    </message>
-    <message>
         <source>Figure</source>
         <translation>Messwert</translation>
-    </message>
-    <message>
-        <source>Before</source>
-        <translation>Vorher</translation>
     </message>
     <message>
         <source>Now</source>
@@ -5188,14 +5362,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>besser seit %1 um %2</translation>
     </message>
     <message>
-        <source>none beyond ± %1</source>
-        <translation>keine über ± %1</translation>
-    </message>
-    <message>
-        <source>–</source>
-        <translation>–</translation>
-    </message>
-    <message>
         <source>Clip</source>
         <translation>Aufnahme</translation>
     </message>
@@ -5264,18 +5430,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>das Ende einer Vereinbarung</translation>
     </message>
     <message>
-        <source>Add a person</source>
-        <translation>Jemanden hinzufügen</translation>
-    </message>
-    <message>
-        <source>Name or alias</source>
-        <translation>Name oder Alias</translation>
-    </message>
-    <message>
-        <source>Height of %1, cm</source>
-        <translation>Größe von %1, cm</translation>
-    </message>
-    <message>
         <source>Saved: %1</source>
         <translation>Gespeichert: %1</translation>
     </message>
@@ -5306,22 +5460,6 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>Enter or a double click opens the letter</source>
         <translation>Eingabe oder Doppelklick öffnet den Brief</translation>
-    </message>
-    <message>
-        <source>with the other side</source>
-        <translation>mit der anderen Seite</translation>
-    </message>
-    <message>
-        <source>Left against right over the days</source>
-        <translation>Links gegen rechts über die Tage</translation>
-    </message>
-    <message>
-        <source>Before and after …</source>
-        <translation>Vorher und nachher …</translation>
-    </message>
-    <message>
-        <source>The first and the last clip of the line, side by side at the same moment of the movement</source>
-        <translation>Der erste und der letzte Clip der Linie, nebeneinander im selben Moment der Bewegung</translation>
     </message>
     <message>
         <source>Left and right differ in the last clip. Only a suggestion: what it means is for you and the student to say.</source>
@@ -5533,6 +5671,50 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <source>what is right</source>
         <translation>was richtig ist</translation>
     </message>
+    <message>
+        <source>not said</source>
+        <translation>nicht gesagt</translation>
+    </message>
+    <message>
+        <source>List for the hall …</source>
+        <translation>Liste für den Saal …</translation>
+    </message>
+    <message>
+        <source>List for the hall</source>
+        <translation>Liste für den Saal</translation>
+    </message>
+    <message>
+        <source>Everybody with the one thing asked last, limits and a box to tick</source>
+        <translation>Alle mit dem einen, worum zuletzt gebeten wurde, Grenzen und einem Kästchen zum Abhaken</translation>
+    </message>
+    <message>
+        <source>clip of %1</source>
+        <translation>Clip vom %1</translation>
+    </message>
+    <message>
+        <source>look again %1</source>
+        <translation>wieder ansehen %1</translation>
+    </message>
+    <message>
+        <source>no change that can be told: less than %1</source>
+        <translation>keine erkennbare Veränderung: weniger als %1</translation>
+    </message>
+    <message>
+        <source>Who comes, and the one thing asked of each</source>
+        <translation>Wer kommt, und das eine, worum jeder gebeten ist</translation>
+    </message>
+    <message>
+        <source>Asked</source>
+        <translation>Gebeten</translation>
+    </message>
+    <message>
+        <source>With care</source>
+        <translation>Mit Vorsicht</translation>
+    </message>
+    <message>
+        <source>For whoever leads the class; it names limits of people.</source>
+        <translation>Für die Leitung der Stunde; es nennt Grenzen von Personen.</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::PeopleView</name>
@@ -5653,6 +5835,10 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>The clip beside it at the same moment</source>
         <translation>Die andere Aufnahme im selben Moment</translation>
+    </message>
+    <message>
+        <source>reference laid over</source>
+        <translation>Vorbild darübergelegt</translation>
     </message>
 </context>
 <context>
@@ -6341,20 +6527,12 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
         <translation>Dauer der letzten Wiederholungen gegen die ersten</translation>
     </message>
     <message>
-        <source>slower to × </source>
-        <translation>langsamer bis × </translation>
-    </message>
-    <message>
         <source>How late the sound device is</source>
         <translation>Wie spät das Tongerät ist</translation>
     </message>
     <message>
         <source>Where pictures come before the sound, as with wireless loudspeakers</source>
         <translation>Wenn Bilder vor dem Ton kommen, wie bei kabellosen Lautsprechern</translation>
-    </message>
-    <message>
-        <source>sound late </source>
-        <translation>Ton später </translation>
     </message>
     <message>
         <source> ms</source>
@@ -6383,6 +6561,22 @@ misst ihn und hält ihn an die Bewegung; dann wartet die Aufnahme hier auf die D
     <message>
         <source>Without it</source>
         <translation>Ohne das</translation>
+    </message>
+    <message>
+        <source>the same pace to the end</source>
+        <translation>bis zum Ende dasselbe Tempo</translation>
+    </message>
+    <message>
+        <source>slowing to %1 times as long</source>
+        <translation>langsamer bis %1-mal so lang</translation>
+    </message>
+    <message>
+        <source>sound with the picture</source>
+        <translation>Ton mit dem Bild</translation>
+    </message>
+    <message>
+        <source>sound comes late by </source>
+        <translation>Ton kommt später um </translation>
     </message>
 </context>
 <context>
@@ -6850,6 +7044,86 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <source>Kept. Clips of %1 other than this one are held against it.</source>
         <translation>Behalten. Andere Aufnahmen von %1 werden daran gemessen.</translation>
     </message>
+    <message>
+        <source>Lay over</source>
+        <translation>Darüber</translation>
+    </message>
+    <message>
+        <source>The reference&apos;s lines over the student, on the same planted foot (G)</source>
+        <translation>Die Linien des Vorbilds über der Person, auf demselben stehenden Fuß (G)</translation>
+    </message>
+    <message>
+        <source>Again</source>
+        <translation>Wiederholt</translation>
+    </message>
+    <message>
+        <source>Play this part of the movement over and over (O)</source>
+        <translation>Diesen Teil der Bewegung immer wieder abspielen (O)</translation>
+    </message>
+    <message>
+        <source>Lay the reference over the student</source>
+        <translation>Das Vorbild über die Person legen</translation>
+    </message>
+    <message>
+        <source>Play this part over and over</source>
+        <translation>Diesen Teil immer wieder abspielen</translation>
+    </message>
+    <message>
+        <source>Picture of now …</source>
+        <translation>Bild von jetzt …</translation>
+    </message>
+    <message>
+        <source>The student&apos;s picture with its lines, as a file</source>
+        <translation>Das Bild der Person mit seinen Linien, als Datei</translation>
+    </message>
+    <message>
+        <source>No repetition was found here to play over and over.</source>
+        <translation>Hier wurde keine Wiederholung gefunden, die immer wieder abgespielt werden könnte.</translation>
+    </message>
+    <message>
+        <source>The picture is still being made: try again in a moment.</source>
+        <translation>Das Bild entsteht noch: gleich noch einmal versuchen.</translation>
+    </message>
+    <message>
+        <source>The picture of now</source>
+        <translation>Das Bild von jetzt</translation>
+    </message>
+    <message>
+        <source>The student&apos;s picture at %1, with the lines that are drawn on it now.</source>
+        <translation>Das Bild der Person bei %1, mit den Linien, die jetzt darauf sind.</translation>
+    </message>
+    <message>
+        <source>Hide who it is</source>
+        <translation>Verbergen, wer es ist</translation>
+    </message>
+    <message>
+        <source>The head and everything around the body are covered</source>
+        <translation>Der Kopf und alles um den Körper wird verdeckt</translation>
+    </message>
+    <message>
+        <source>Save the picture</source>
+        <translation>Das Bild sichern</translation>
+    </message>
+    <message>
+        <source>PNG (*.png)</source>
+        <translation>PNG (*.png)</translation>
+    </message>
+    <message>
+        <source>The body is not found surely enough here to hide who it is. Choose another moment.</source>
+        <translation>Der Körper ist hier nicht sicher genug gefunden, um zu verbergen, wer es ist. Wählen Sie einen anderen Moment.</translation>
+    </message>
+    <message>
+        <source>There is no picture of this moment.</source>
+        <translation>Von diesem Moment gibt es kein Bild.</translation>
+    </message>
+    <message>
+        <source>Save elsewhere …</source>
+        <translation>Woanders sichern …</translation>
+    </message>
+    <message>
+        <source>Saved: %1</source>
+        <translation>Gesichert: %1</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::RewordDialog</name>
@@ -7087,6 +7361,10 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>foot %1; fist %2</source>
         <translation>Fuß %1; Faust %2</translation>
+    </message>
+    <message>
+        <source>nobody said how tall the student is: by the spread of grown people, so lengths are unsure by a twentieth</source>
+        <translation>niemand hat gesagt, wie groß die Person ist: nach der Streuung Erwachsener, Längen sind daher um ein Zwanzigstel unsicher</translation>
     </message>
 </context>
 <context>
@@ -7409,6 +7687,10 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <source>text</source>
         <translation>Text</translation>
     </message>
+    <message>
+        <source>picture card</source>
+        <translation>Bildkarte</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::SettingsDialog</name>
@@ -7668,6 +7950,53 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     </message>
 </context>
 <context>
+    <name>bevel::ui::Welcome</name>
+    <message>
+        <source>Good to have you here. Begin with …</source>
+        <translation>Schön, dass Sie da sind. Beginnen Sie mit …</translation>
+    </message>
+    <message>
+        <source>A first clip …</source>
+        <translation>Ein erster Clip …</translation>
+    </message>
+    <message>
+        <source>A film of one student&apos;s practice, from a phone. It can be dropped anywhere in this window, too.</source>
+        <translation>Ein Film von der Übung einer Person, vom Telefon. Er kann auch irgendwo in dieses Fenster gezogen werden.</translation>
+    </message>
+    <message>
+        <source>A folder that is watched …</source>
+        <translation>Ein Ordner, der beobachtet wird …</translation>
+    </message>
+    <message>
+        <source>Clips that your phone or messenger saves there are taken in by themselves, each once.</source>
+        <translation>Clips, die Telefon oder Nachrichtendienst dort ablegen, werden von selbst aufgenommen, jeder einmal.</translation>
+    </message>
+    <message>
+        <source>A look at Lantern Quay</source>
+        <translation>Ein Blick auf Lantern Quay</translation>
+    </message>
+    <message>
+        <source>A made-up hall with students, clips and letters, in a window of its own; your library stays as it is.</source>
+        <translation>Ein erfundener Saal mit Personen, Clips und Briefen, in einem eigenen Fenster; Ihre Bibliothek bleibt, wie sie ist.</translation>
+    </message>
+    <message>
+        <source>A good clip</source>
+        <translation>Ein guter Clip</translation>
+    </message>
+    <message>
+        <source>The whole body with both feet, for the whole time, the phone upright on something firm at the height of the hips. Straight from the front or straight from a side. A quiet second of standing first, then three repetitions.</source>
+        <translation>Der ganze Körper mit beiden Füßen, die ganze Zeit, das Telefon aufrecht auf etwas Festem in Hüfthöhe. Gerade von vorn oder gerade von der Seite. Zuerst eine ruhige Sekunde Stehen, dann drei Wiederholungen.</translation>
+    </message>
+    <message>
+        <source>Where things are kept</source>
+        <translation>Wo alles aufbewahrt wird</translation>
+    </message>
+    <message>
+        <source>Everything stays on this computer, in %1. Nothing is sent anywhere unless you send it.</source>
+        <translation>Alles bleibt auf diesem Rechner, in %1. Nichts wird verschickt, außer Sie verschicken es.</translation>
+    </message>
+</context>
+<context>
     <name>bevel::ui::WhichBox</name>
     <message>
         <source>What else this may be</source>
@@ -7722,6 +8051,37 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>All of it is %1 (Y)</source>
         <translation>Alles davon ist „%1“ (Y)</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::WhyDialog</name>
+    <message>
+        <source>Figure, band and repetitions</source>
+        <translation>Wert, Bereich und Wiederholungen</translation>
+    </message>
+    <message>
+        <source>Figure</source>
+        <translation>Wert</translation>
+    </message>
+    <message>
+        <source>Band</source>
+        <translation>Bereich</translation>
+    </message>
+    <message>
+        <source>Why: %1</source>
+        <translation>Warum: %1</translation>
+    </message>
+    <message>
+        <source>Agree on another band …</source>
+        <translation>Einen anderen Bereich vereinbaren …</translation>
+    </message>
+    <message>
+        <source>Show me</source>
+        <translation>Zeigen</translation>
+    </message>
+    <message>
+        <source>The fault beside the right one, in Forms</source>
+        <translation>Der Fehler neben dem Richtigen, unter Formen</translation>
     </message>
 </context>
 <context>
@@ -7793,6 +8153,18 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>Drill: %1</source>
         <translation>Vorübung: %1</translation>
+    </message>
+    <message>
+        <source>times a day</source>
+        <translation>mal am Tag</translation>
+    </message>
+    <message>
+        <source>a side</source>
+        <translation>je Seite</translation>
+    </message>
+    <message>
+        <source>hold</source>
+        <translation>halten</translation>
     </message>
 </context>
 <context>
@@ -12826,6 +13198,1238 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <source>Weight over</source>
         <translation>Gewicht hinüber</translation>
     </message>
+    <message>
+        <source>A Ball from Side to Side</source>
+        <translation>Ein Ball von Seite zu Seite</translation>
+    </message>
+    <message>
+        <source>A gull that leans on the wind.</source>
+        <translation>Eine Möwe, die sich an den Wind lehnt.</translation>
+    </message>
+    <message>
+        <source>A heavy lamp on a short cord.</source>
+        <translation>Eine schwere Lampe an kurzer Schnur.</translation>
+    </message>
+    <message>
+        <source>A horse that trots on the spot.</source>
+        <translation>Ein Pferd, das auf der Stelle trabt.</translation>
+    </message>
+    <message>
+        <source>A pair of bellows, drawn slowly.</source>
+        <translation>Ein Blasebalg, langsam aufgezogen.</translation>
+    </message>
+    <message>
+        <source>A willow over the water, moved from its roots.</source>
+        <translation>Eine Weide über dem Wasser, aus den Wurzeln bewegt.</translation>
+    </message>
+    <message>
+        <source>Across the front</source>
+        <translation>Vorn herum</translation>
+    </message>
+    <message>
+        <source>Arm Swing in the Horse</source>
+        <translation>Armschwung im Reiterstand</translation>
+    </message>
+    <message>
+        <source>Arms alone</source>
+        <translation>Nur die Arme</translation>
+    </message>
+    <message>
+        <source>Arms round a ball, the body sways forward and back over both feet, each wave smaller than the last, until it stands still.</source>
+        <translation>Die Arme um einen Ball, der Körper wiegt vor und zurück über beiden Füßen, jede Welle kleiner als die vorige, bis er still steht.</translation>
+    </message>
+    <message>
+        <source>Back along the floor</source>
+        <translation>Am Boden entlang zurück</translation>
+    </message>
+    <message>
+        <source>Back to the belly</source>
+        <translation>Zurück zum Bauch</translation>
+    </message>
+    <message>
+        <source>Both arms draw one great circle before the body: up along one side, over the head, down along the other and through below, the weight going with it.</source>
+        <translation>Beide Arme ziehen einen großen Kreis vor dem Körper: an einer Seite hinauf, über den Kopf, an der anderen hinab und unten hindurch, das Gewicht geht mit.</translation>
+    </message>
+    <message>
+        <source>Both hands arrive with the weight.</source>
+        <translation>Beide Hände kommen mit dem Gewicht an.</translation>
+    </message>
+    <message>
+        <source>Both palms draw a level circle before the belly, out over one side, across the front and in over the other, carried by the weight; as often the other way round.</source>
+        <translation>Beide Handflächen ziehen einen ebenen Kreis vor dem Bauch, hinaus über eine Seite, vorn herum und über die andere herein, vom Gewicht getragen; ebenso oft andersherum.</translation>
+    </message>
+    <message>
+        <source>Breathe into the hands and feel the back widen.</source>
+        <translation>In die Hände atmen und spüren, wie der Rücken weit wird.</translation>
+    </message>
+    <message>
+        <source>Bring the hands to the front</source>
+        <translation>Die Hände nach vorn bringen</translation>
+    </message>
+    <message>
+        <source>Brow high</source>
+        <translation>Stirnhoch</translation>
+    </message>
+    <message>
+        <source>Carry a bowl of soup along a bench.</source>
+        <translation>Trag eine Schale Suppe eine Bank entlang.</translation>
+    </message>
+    <message>
+        <source>Carry it across</source>
+        <translation>Hinübertragen</translation>
+    </message>
+    <message>
+        <source>Carry it back to the middle</source>
+        <translation>Zur Mitte zurücktragen</translation>
+    </message>
+    <message>
+        <source>Chest Round and Open</source>
+        <translation>Brust rund und offen</translation>
+    </message>
+    <message>
+        <source>Chin down and up</source>
+        <translation>Kinn hinab und hinauf</translation>
+    </message>
+    <message>
+        <source>Come back and let them close</source>
+        <translation>Zurückkommen und sie schließen lassen</translation>
+    </message>
+    <message>
+        <source>Come up with a long back, from the hips.</source>
+        <translation>Mit langem Rücken aufrichten, aus der Hüfte.</translation>
+    </message>
+    <message>
+        <source>Down along the other</source>
+        <translation>An der anderen hinab</translation>
+    </message>
+    <message>
+        <source>Draw a long thread between both hands.</source>
+        <translation>Zieh einen langen Faden zwischen beiden Händen.</translation>
+    </message>
+    <message>
+        <source>Drop a plumb line into a well.</source>
+        <translation>Lass ein Lot in einen Brunnen hinab.</translation>
+    </message>
+    <message>
+        <source>Drop as softly as on thin ice.</source>
+        <translation>So weich fallen wie auf dünnes Eis.</translation>
+    </message>
+    <message>
+        <source>Fan through the Back</source>
+        <translation>Fächer durch den Rücken</translation>
+    </message>
+    <message>
+        <source>Feel how high the saddle is.</source>
+        <translation>Fühle, wie hoch der Sattel ist.</translation>
+    </message>
+    <message>
+        <source>Fold and let the hand sink</source>
+        <translation>Falten und die Hand sinken lassen</translation>
+    </message>
+    <message>
+        <source>Fold it back</source>
+        <translation>Zurückfalten</translation>
+    </message>
+    <message>
+        <source>Fold over one leg</source>
+        <translation>Über ein Bein falten</translation>
+    </message>
+    <message>
+        <source>From side to side in the stance, trunk upright.</source>
+        <translation>Im Stand von Seite zu Seite, Rumpf aufrecht.</translation>
+    </message>
+    <message>
+        <source>Gather at the ribs</source>
+        <translation>An den Rippen sammeln</translation>
+    </message>
+    <message>
+        <source>Great Circle Overhead</source>
+        <translation>Großer Kreis über dem Kopf</translation>
+    </message>
+    <message>
+        <source>Hands and weight arrive one after the other</source>
+        <translation>Hände und Gewicht kommen nacheinander an</translation>
+    </message>
+    <message>
+        <source>Hands down the Legs</source>
+        <translation>Hände die Beine hinab</translation>
+    </message>
+    <message>
+        <source>Hands on the hips, from one foot to the other.</source>
+        <translation>Hände auf den Hüften, von einem Fuß zum anderen.</translation>
+    </message>
+    <message>
+        <source>Hands on the ribs</source>
+        <translation>Hände auf den Rippen</translation>
+    </message>
+    <message>
+        <source>Hands on the thighs, fold a little over one leg and come up.</source>
+        <translation>Hände auf den Oberschenkeln, ein wenig über ein Bein falten und hochkommen.</translation>
+    </message>
+    <message>
+        <source>Hands to the low back</source>
+        <translation>Hände zum unteren Rücken</translation>
+    </message>
+    <message>
+        <source>Heavy Palms</source>
+        <translation>Schwere Handflächen</translation>
+    </message>
+    <message>
+        <source>Heel forward, arms open</source>
+        <translation>Ferse vor, Arme öffnen</translation>
+    </message>
+    <message>
+        <source>Heels stay down</source>
+        <translation>Fersen bleiben unten</translation>
+    </message>
+    <message>
+        <source>Heels up</source>
+        <translation>Fersen hoch</translation>
+    </message>
+    <message>
+        <source>Here the trunk folds forward a little, from the hips.</source>
+        <translation>Hier faltet sich der Rumpf ein wenig nach vorn, aus der Hüfte.</translation>
+    </message>
+    <message>
+        <source>High Pat on the Horse</source>
+        <translation>Dem Pferd hoch auf den Hals klopfen</translation>
+    </message>
+    <message>
+        <source>Hips and shoulders do not turn together</source>
+        <translation>Hüfte und Schultern drehen nicht zusammen</translation>
+    </message>
+    <message>
+        <source>Hold two heavy doors open.</source>
+        <translation>Halte zwei schwere Türen auf.</translation>
+    </message>
+    <message>
+        <source>In a wide easy stance the hands hold a ball before the belly and the weight carries it from the middle over one foot and back.</source>
+        <translation>In einem weiten, leichten Stand halten die Hände einen Ball vor dem Bauch, und das Gewicht trägt ihn von der Mitte über einen Fuß und zurück.</translation>
+    </message>
+    <message>
+        <source>In a wide horse stance the weight goes to one side, the trunk folds and turns with the far shoulder towards that knee, and rises again through the middle.</source>
+        <translation>Im weiten Reiterstand geht das Gewicht zu einer Seite, der Rumpf faltet sich und dreht mit der fernen Schulter zu diesem Knie und richtet sich durch die Mitte wieder auf.</translation>
+    </message>
+    <message>
+        <source>In a wide low stance the waist turns from side to side and the arms swing along; the height stays the same all the while.</source>
+        <translation>In einem weiten, tiefen Stand dreht die Taille von Seite zu Seite und die Arme schwingen mit; die Höhe bleibt die ganze Zeit gleich.</translation>
+    </message>
+    <message>
+        <source>In over the other side</source>
+        <translation>Über die andere Seite herein</translation>
+    </message>
+    <message>
+        <source>In the fold the head goes in line with the back.</source>
+        <translation>In der Faltung geht der Kopf in der Linie des Rückens.</translation>
+    </message>
+    <message>
+        <source>Let the chin sink</source>
+        <translation>Das Kinn sinken lassen</translation>
+    </message>
+    <message>
+        <source>Look Behind, Arms Turning</source>
+        <translation>Nach hinten schauen, Arme drehen</translation>
+    </message>
+    <message>
+        <source>Low Heel Kick</source>
+        <translation>Tiefer Fersenstoß</translation>
+    </message>
+    <message>
+        <source>Neck Half Circle</source>
+        <translation>Halber Nackenkreis</translation>
+    </message>
+    <message>
+        <source>Needle to the Floor</source>
+        <translation>Nadel zum Boden</translation>
+    </message>
+    <message>
+        <source>No higher than the belly</source>
+        <translation>Nicht höher als der Bauch</translation>
+    </message>
+    <message>
+        <source>Not with sore joints or brittle bones, and not over the heads of sleeping neighbours.</source>
+        <translation>Nicht mit schmerzenden Gelenken oder brüchigen Knochen und nicht über den Köpfen schlafender Nachbarn.</translation>
+    </message>
+    <message>
+        <source>One hand gathers to a hook at the side, the step goes out, and the other palm opens to the front as the weight comes; sit back and return.</source>
+        <translation>Eine Hand sammelt sich seitlich zum Haken, der Schritt geht hinaus, und die andere Handfläche öffnet sich nach vorn, wenn das Gewicht kommt; zurücksetzen und zurückkehren.</translation>
+    </message>
+    <message>
+        <source>One side is practised more often than the other</source>
+        <translation>Eine Seite wird öfter geübt als die andere</translation>
+    </message>
+    <message>
+        <source>One side reaches further than the other</source>
+        <translation>Eine Seite reicht weiter als die andere</translation>
+    </message>
+    <message>
+        <source>Only the arms; the heels stay where they are.</source>
+        <translation>Nur die Arme; die Fersen bleiben, wo sie sind.</translation>
+    </message>
+    <message>
+        <source>Only the front half, never a full circle.</source>
+        <translation>Nur die vordere Hälfte, nie ein voller Kreis.</translation>
+    </message>
+    <message>
+        <source>Only the head moves, and it may rest at each place.</source>
+        <translation>Nur der Kopf bewegt sich, und er darf an jeder Stelle ruhen.</translation>
+    </message>
+    <message>
+        <source>Only the sinking and the rising of the head.</source>
+        <translation>Nur das Sinken und das Heben des Kopfes.</translation>
+    </message>
+    <message>
+        <source>Open a fan with one movement.</source>
+        <translation>Öffne einen Fächer in einer Bewegung.</translation>
+    </message>
+    <message>
+        <source>Open without lifting the ribs.</source>
+        <translation>Öffnen, ohne die Rippen zu heben.</translation>
+    </message>
+    <message>
+        <source>Out over one side</source>
+        <translation>Über eine Seite hinaus</translation>
+    </message>
+    <message>
+        <source>Over a folded trunk one shoulder is lower.</source>
+        <translation>Über gefaltetem Rumpf ist eine Schulter tiefer.</translation>
+    </message>
+    <message>
+        <source>Over the head</source>
+        <translation>Über den Kopf</translation>
+    </message>
+    <message>
+        <source>Over the head the ribs stay down.</source>
+        <translation>Über dem Kopf bleiben die Rippen unten.</translation>
+    </message>
+    <message>
+        <source>Palm and weight arrive together.</source>
+        <translation>Handfläche und Gewicht kommen zusammen an.</translation>
+    </message>
+    <message>
+        <source>Palm forward, the other to the belly</source>
+        <translation>Handfläche vor, die andere zum Bauch</translation>
+    </message>
+    <message>
+        <source>Palms alone</source>
+        <translation>Nur die Handflächen</translation>
+    </message>
+    <message>
+        <source>Pay out a rope while walking backwards.</source>
+        <translation>Lass beim Rückwärtsgehen ein Seil nach.</translation>
+    </message>
+    <message>
+        <source>Polish the Table</source>
+        <translation>Den Tisch polieren</translation>
+    </message>
+    <message>
+        <source>Post that Comes to Rest</source>
+        <translation>Standsäule, die zur Ruhe kommt</translation>
+    </message>
+    <message>
+        <source>Push a door shut with the heel while carrying two lamps.</source>
+        <translation>Schieb mit der Ferse eine Tür zu, während du zwei Lampen trägst.</translation>
+    </message>
+    <message>
+        <source>Push out to the sides with the heels down.</source>
+        <translation>Zu den Seiten drücken, die Fersen am Boden.</translation>
+    </message>
+    <message>
+        <source>Push out, heels rise</source>
+        <translation>Hinausdrücken, Fersen heben sich</translation>
+    </message>
+    <message>
+        <source>Push while sitting back, not before.</source>
+        <translation>Beim Zurücksetzen schieben, nicht vorher.</translation>
+    </message>
+    <message>
+        <source>Raise the head</source>
+        <translation>Den Kopf heben</translation>
+    </message>
+    <message>
+        <source>Reach Wide in a Lunge</source>
+        <translation>Weit öffnen im Ausfallschritt</translation>
+    </message>
+    <message>
+        <source>Reach from the back, shoulders low.</source>
+        <translation>Aus dem Rücken reichen, Schultern tief.</translation>
+    </message>
+    <message>
+        <source>Rise as one piece.</source>
+        <translation>Als ein Stück steigen.</translation>
+    </message>
+    <message>
+        <source>Rise flat-backed</source>
+        <translation>Mit flachem Rücken aufrichten</translation>
+    </message>
+    <message>
+        <source>Rise through the middle</source>
+        <translation>Durch die Mitte aufrichten</translation>
+    </message>
+    <message>
+        <source>Round between the shoulder blades, not in the low back.</source>
+        <translation>Zwischen den Schulterblättern runden, nicht im unteren Rücken.</translation>
+    </message>
+    <message>
+        <source>Round the upper back</source>
+        <translation>Den oberen Rücken runden</translation>
+    </message>
+    <message>
+        <source>Round to the side</source>
+        <translation>Zur Seite hinüber</translation>
+    </message>
+    <message>
+        <source>Shift and open to the front</source>
+        <translation>Verlagern und nach vorn öffnen</translation>
+    </message>
+    <message>
+        <source>Shift and reach wide</source>
+        <translation>Verlagern und weit öffnen</translation>
+    </message>
+    <message>
+        <source>Shift in the horse</source>
+        <translation>Verlagern im Reiterstand</translation>
+    </message>
+    <message>
+        <source>Shift to one side</source>
+        <translation>Zu einer Seite verlagern</translation>
+    </message>
+    <message>
+        <source>Shift, open up and forward</source>
+        <translation>Verlagern, nach oben und vorn öffnen</translation>
+    </message>
+    <message>
+        <source>Shoulder towards the knee</source>
+        <translation>Schulter zum Knie</translation>
+    </message>
+    <message>
+        <source>Shoulders stay low while the palms push.</source>
+        <translation>Die Schultern bleiben tief, während die Handflächen drücken.</translation>
+    </message>
+    <message>
+        <source>Single Whip</source>
+        <translation>Einfache Peitsche</translation>
+    </message>
+    <message>
+        <source>Sink and let the arms come back</source>
+        <translation>Sinken und die Arme zurückkommen lassen</translation>
+    </message>
+    <message>
+        <source>Sit back and push</source>
+        <translation>Zurücksetzen und schieben</translation>
+    </message>
+    <message>
+        <source>Sit down into the back leg, do not reach with the body.</source>
+        <translation>In das hintere Bein setzen, nicht mit dem Körper greifen.</translation>
+    </message>
+    <message>
+        <source>Sit onto one foot with the other ahead on its toe, fold a little at the hips and let one hand sink straight down before the front knee; come up again.</source>
+        <translation>Auf einen Fuß setzen, der andere vorn auf der Zehe, ein wenig in der Hüfte falten und eine Hand gerade vor dem vorderen Knie hinabsinken lassen; wieder hochkommen.</translation>
+    </message>
+    <message>
+        <source>Sit onto one foot with the other ahead on its toe; one palm goes forward at the height of the heart while the other is drawn to the belly.</source>
+        <translation>Auf einen Fuß setzen, der andere vorn auf der Zehe; eine Handfläche geht in Herzhöhe nach vorn, während die andere zum Bauch gezogen wird.</translation>
+    </message>
+    <message>
+        <source>Slide down behind the legs</source>
+        <translation>Hinter den Beinen hinabgleiten</translation>
+    </message>
+    <message>
+        <source>Slide only as far as the back stays easy.</source>
+        <translation>Nur so weit gleiten, wie der Rücken leicht bleibt.</translation>
+    </message>
+    <message>
+        <source>Slow and low: the height comes by itself.</source>
+        <translation>Langsam und tief: die Höhe kommt von selbst.</translation>
+    </message>
+    <message>
+        <source>Slow enough to feel every place of it.</source>
+        <translation>Langsam genug, um jede Stelle zu spüren.</translation>
+    </message>
+    <message>
+        <source>Smaller forward</source>
+        <translation>Kleiner vor</translation>
+    </message>
+    <message>
+        <source>Soft Heel Drops</source>
+        <translation>Weiches Fersenfallen</translation>
+    </message>
+    <message>
+        <source>Standing upright the eyes travel round to the back while both arms turn outward beside the hips; on the way back they turn in again.</source>
+        <translation>Aufrecht stehend wandern die Augen nach hinten, während beide Arme neben der Hüfte nach außen drehen; auf dem Rückweg drehen sie wieder ein.</translation>
+    </message>
+    <message>
+        <source>Step Back and Push</source>
+        <translation>Zurücktreten und schieben</translation>
+    </message>
+    <message>
+        <source>Step back toe first, sit onto the back foot and let the hand of the front side push forward as the other is drawn to the hip; then the same way forward again.</source>
+        <translation>Mit der Zehe zuerst zurücktreten, auf den hinteren Fuß setzen und die Hand der vorderen Seite nach vorn schieben lassen, während die andere zur Hüfte gezogen wird; dann auf demselben Weg wieder vor.</translation>
+    </message>
+    <message>
+        <source>Step into a bow stance; one hand rises before the brow while the other goes forward from the heart, both opening from the back; sit back and return.</source>
+        <translation>Ein Schritt in den Bogenstand; eine Hand steigt vor die Stirn, während die andere vom Herzen nach vorn geht, beide öffnen aus dem Rücken; zurücksetzen und zurückkehren.</translation>
+    </message>
+    <message>
+        <source>Step into a long stance and let both arms open wide to the sides as the weight comes forward; gather them again sitting back.</source>
+        <translation>Ein Schritt in einen langen Stand, beide Arme öffnen sich weit zu den Seiten, wenn das Gewicht nach vorn kommt; beim Zurücksetzen wieder sammeln.</translation>
+    </message>
+    <message>
+        <source>Stroke a cat from its neck to its tail.</source>
+        <translation>Streich eine Katze vom Nacken bis zum Schwanz.</translation>
+    </message>
+    <message>
+        <source>Sway from the Horse</source>
+        <translation>Wiegen aus dem Reiterstand</translation>
+    </message>
+    <message>
+        <source>Swing back through the middle</source>
+        <translation>Durch die Mitte zurückschwingen</translation>
+    </message>
+    <message>
+        <source>The arm clings to the body</source>
+        <translation>Der Arm klebt am Körper</translation>
+    </message>
+    <message>
+        <source>The arms arrive last.</source>
+        <translation>Die Arme kommen zuletzt an.</translation>
+    </message>
+    <message>
+        <source>The arms float forward and the upper back rounds; they open to the sides and the chest widens; then all comes back to the middle.</source>
+        <translation>Die Arme schweben nach vorn und der obere Rücken rundet sich; sie öffnen sich zu den Seiten und die Brust wird weit; dann kommt alles zur Mitte zurück.</translation>
+    </message>
+    <message>
+        <source>The arms go high at one side, then at the other.</source>
+        <translation>Die Arme gehen erst an einer Seite hoch, dann an der anderen.</translation>
+    </message>
+    <message>
+        <source>The back foot is open too far</source>
+        <translation>Der hintere Fuß ist zu weit geöffnet</translation>
+    </message>
+    <message>
+        <source>The back foot is open too little</source>
+        <translation>Der hintere Fuß ist zu wenig geöffnet</translation>
+    </message>
+    <message>
+        <source>The back knee is locked</source>
+        <translation>Das hintere Knie ist durchgedrückt</translation>
+    </message>
+    <message>
+        <source>The ball keeps its size.</source>
+        <translation>Der Ball behält seine Größe.</translation>
+    </message>
+    <message>
+        <source>The ball of the foot lands first in the side step</source>
+        <translation>Im Seitschritt setzt der Ballen zuerst auf</translation>
+    </message>
+    <message>
+        <source>The bend goes beyond what is easy</source>
+        <translation>Die Beuge geht über das Leichte hinaus</translation>
+    </message>
+    <message>
+        <source>The body leaves its base</source>
+        <translation>Der Körper verlässt seine Basis</translation>
+    </message>
+    <message>
+        <source>The body rises and sinks with the circle.</source>
+        <translation>Der Körper steigt und sinkt mit dem Kreis.</translation>
+    </message>
+    <message>
+        <source>The body rises on the way</source>
+        <translation>Der Körper steigt unterwegs</translation>
+    </message>
+    <message>
+        <source>The body sinks on the way</source>
+        <translation>Der Körper sinkt unterwegs</translation>
+    </message>
+    <message>
+        <source>The body turns over a foot that stays</source>
+        <translation>Der Körper dreht über einem Fuß, der stehen bleibt</translation>
+    </message>
+    <message>
+        <source>The breath comes after the movement</source>
+        <translation>Der Atem kommt nach der Bewegung</translation>
+    </message>
+    <message>
+        <source>The breath comes before the movement</source>
+        <translation>Der Atem kommt vor der Bewegung</translation>
+    </message>
+    <message>
+        <source>The chin sinks, the eyes travel along the floor to one side and up to the shoulder line, and the same way back; never over the back of the neck.</source>
+        <translation>Das Kinn sinkt, die Augen wandern am Boden zu einer Seite und hinauf zur Schulterlinie, und denselben Weg zurück; nie über den Nacken.</translation>
+    </message>
+    <message>
+        <source>The circle is drawn by the feet and the waist.</source>
+        <translation>Den Kreis ziehen die Füße und die Taille.</translation>
+    </message>
+    <message>
+        <source>The elbow is lifted</source>
+        <translation>Der Ellbogen ist angehoben</translation>
+    </message>
+    <message>
+        <source>The elbow is locked</source>
+        <translation>Der Ellbogen ist durchgestreckt</translation>
+    </message>
+    <message>
+        <source>The eyes go first, the arms open with them.</source>
+        <translation>Die Augen gehen zuerst, die Arme öffnen mit ihnen.</translation>
+    </message>
+    <message>
+        <source>The eyes run ahead of the hand</source>
+        <translation>Die Augen laufen der Hand voraus</translation>
+    </message>
+    <message>
+        <source>The eyes stay behind the hand</source>
+        <translation>Die Augen bleiben hinter der Hand zurück</translation>
+    </message>
+    <message>
+        <source>The feet carry the ball, the arms only hold it.</source>
+        <translation>Die Füße tragen den Ball, die Arme halten ihn nur.</translation>
+    </message>
+    <message>
+        <source>The feet move during the hold</source>
+        <translation>Die Füße bewegen sich während des Haltens</translation>
+    </message>
+    <message>
+        <source>The feet stand on one line, with no channel between them</source>
+        <translation>Die Füße stehen auf einer Linie, ohne Spur dazwischen</translation>
+    </message>
+    <message>
+        <source>The feet stand too close together</source>
+        <translation>Die Füße stehen zu eng</translation>
+    </message>
+    <message>
+        <source>The feet stand too far apart</source>
+        <translation>Die Füße stehen zu weit</translation>
+    </message>
+    <message>
+        <source>The foot comes back to another place</source>
+        <translation>Der Fuß kommt an eine andere Stelle zurück</translation>
+    </message>
+    <message>
+        <source>The foot lands with weight on it</source>
+        <translation>Der Fuß setzt mit Gewicht auf</translation>
+    </message>
+    <message>
+        <source>The foot leaves the floor all at once</source>
+        <translation>Der Fuß verlässt den Boden auf einmal</translation>
+    </message>
+    <message>
+        <source>The foot points in too far</source>
+        <translation>Der Fuß zeigt zu weit nach innen</translation>
+    </message>
+    <message>
+        <source>The foot points out too far</source>
+        <translation>Der Fuß zeigt zu weit nach außen</translation>
+    </message>
+    <message>
+        <source>The foot turns with weight on it</source>
+        <translation>Der Fuß dreht mit Gewicht darauf</translation>
+    </message>
+    <message>
+        <source>The free side of the hips drops</source>
+        <translation>Die freie Seite der Hüfte sinkt ab</translation>
+    </message>
+    <message>
+        <source>The front foot points inward</source>
+        <translation>Der vordere Fuß zeigt nach innen</translation>
+    </message>
+    <message>
+        <source>The front foot points outward</source>
+        <translation>Der vordere Fuß zeigt nach außen</translation>
+    </message>
+    <message>
+        <source>The front foot stands on its toe alone before it leaves.</source>
+        <translation>Der vordere Fuß steht nur auf der Zehe, bevor er sich löst.</translation>
+    </message>
+    <message>
+        <source>The front knee is nearly straight</source>
+        <translation>Das vordere Knie ist fast gestreckt</translation>
+    </message>
+    <message>
+        <source>The front knee passes its toes</source>
+        <translation>Das vordere Knie geht über die Zehen hinaus</translation>
+    </message>
+    <message>
+        <source>The front knee stays behind its toes.</source>
+        <translation>Das vordere Knie bleibt hinter den Zehen.</translation>
+    </message>
+    <message>
+        <source>The front leg takes too little of the weight</source>
+        <translation>Das vordere Bein nimmt zu wenig Gewicht</translation>
+    </message>
+    <message>
+        <source>The front leg takes too much of the weight</source>
+        <translation>Das vordere Bein nimmt zu viel Gewicht</translation>
+    </message>
+    <message>
+        <source>The gaze goes with the fold.</source>
+        <translation>Der Blick geht mit der Faltung.</translation>
+    </message>
+    <message>
+        <source>The gaze goes with the head.</source>
+        <translation>Der Blick geht mit dem Kopf.</translation>
+    </message>
+    <message>
+        <source>The gaze is higher than asked</source>
+        <translation>Der Blick ist höher als verlangt</translation>
+    </message>
+    <message>
+        <source>The gaze is lower than asked</source>
+        <translation>Der Blick ist tiefer als verlangt</translation>
+    </message>
+    <message>
+        <source>The gaze travels along the floor.</source>
+        <translation>Der Blick wandert am Boden entlang.</translation>
+    </message>
+    <message>
+        <source>The half circle is made of a nod with a turn, small and slow.</source>
+        <translation>Der halbe Kreis besteht aus Nicken mit Drehen, klein und langsam.</translation>
+    </message>
+    <message>
+        <source>The hand is too high</source>
+        <translation>Die Hand ist zu hoch</translation>
+    </message>
+    <message>
+        <source>The hand is too low</source>
+        <translation>Die Hand ist zu tief</translation>
+    </message>
+    <message>
+        <source>The hand lags behind the breastbone</source>
+        <translation>Die Hand bleibt hinter dem Brustbein zurück</translation>
+    </message>
+    <message>
+        <source>The hand runs ahead of the breastbone</source>
+        <translation>Die Hand läuft dem Brustbein voraus</translation>
+    </message>
+    <message>
+        <source>The hand sinks, the trunk stays upright.</source>
+        <translation>Die Hand sinkt, der Rumpf bleibt aufrecht.</translation>
+    </message>
+    <message>
+        <source>The hands change before the waist has arrived</source>
+        <translation>Die Hände wechseln, bevor die Taille angekommen ist</translation>
+    </message>
+    <message>
+        <source>The hands come together on the tool</source>
+        <translation>Die Hände rücken am Gerät zusammen</translation>
+    </message>
+    <message>
+        <source>The hands rise no higher than the brow.</source>
+        <translation>Die Hände steigen nicht höher als die Stirn.</translation>
+    </message>
+    <message>
+        <source>The hands sink or climb during the hold</source>
+        <translation>Die Hände sinken oder steigen während des Haltens</translation>
+    </message>
+    <message>
+        <source>The hands slide apart on the tool</source>
+        <translation>Die Hände rutschen am Gerät auseinander</translation>
+    </message>
+    <message>
+        <source>The hands slide from the low back down behind the legs as the trunk folds, come round to the front, and the trunk rises flat-backed with the arms beside the ears.</source>
+        <translation>Die Hände gleiten vom unteren Rücken hinter den Beinen hinab, während der Rumpf sich faltet, kommen nach vorn, und der Rumpf richtet sich mit flachem Rücken auf, die Arme neben den Ohren.</translation>
+    </message>
+    <message>
+        <source>The hands start before the waist</source>
+        <translation>Die Hände beginnen vor der Taille</translation>
+    </message>
+    <message>
+        <source>The hands stay low, the step is the same.</source>
+        <translation>Die Hände bleiben tief, der Schritt ist derselbe.</translation>
+    </message>
+    <message>
+        <source>The head comes up before the back</source>
+        <translation>Der Kopf kommt vor dem Rücken hoch</translation>
+    </message>
+    <message>
+        <source>The head goes with the back, it is not thrown.</source>
+        <translation>Der Kopf geht mit dem Rücken, er wird nicht geworfen.</translation>
+    </message>
+    <message>
+        <source>The head goes with the upper back.</source>
+        <translation>Der Kopf geht mit dem oberen Rücken.</translation>
+    </message>
+    <message>
+        <source>The head is ahead of the shoulders</source>
+        <translation>Der Kopf ist vor den Schultern</translation>
+    </message>
+    <message>
+        <source>The head sinks and turns on purpose.</source>
+        <translation>Der Kopf sinkt und dreht mit Absicht.</translation>
+    </message>
+    <message>
+        <source>The head tips to the left</source>
+        <translation>Der Kopf kippt nach links</translation>
+    </message>
+    <message>
+        <source>The head tips to the right</source>
+        <translation>Der Kopf kippt nach rechts</translation>
+    </message>
+    <message>
+        <source>The heel lands before the ball of the foot</source>
+        <translation>Die Ferse setzt vor dem Ballen auf</translation>
+    </message>
+    <message>
+        <source>The heel lands first in the side step</source>
+        <translation>Im Seitschritt setzt die Ferse zuerst auf</translation>
+    </message>
+    <message>
+        <source>The heel leaves the floor</source>
+        <translation>Die Ferse verlässt den Boden</translation>
+    </message>
+    <message>
+        <source>The heel rises too high</source>
+        <translation>Die Ferse hebt sich zu hoch</translation>
+    </message>
+    <message>
+        <source>The heel rises too little</source>
+        <translation>Die Ferse hebt sich zu wenig</translation>
+    </message>
+    <message>
+        <source>The heels lift the body a little.</source>
+        <translation>Die Fersen heben den Körper ein wenig.</translation>
+    </message>
+    <message>
+        <source>The heels rise a little and drop at once, lightly and often, so that the whole body is shaken loose; the knees give.</source>
+        <translation>Die Fersen heben sich ein wenig und fallen gleich wieder, leicht und oft, sodass der ganze Körper locker geschüttelt wird; die Knie geben nach.</translation>
+    </message>
+    <message>
+        <source>The height changes during the hold</source>
+        <translation>Die Höhe ändert sich während des Haltens</translation>
+    </message>
+    <message>
+        <source>The hips turn along with the waist</source>
+        <translation>Die Hüfte dreht mit der Taille mit</translation>
+    </message>
+    <message>
+        <source>The hips turn while a foot is in the air</source>
+        <translation>Die Hüfte dreht, während ein Fuß in der Luft ist</translation>
+    </message>
+    <message>
+        <source>The hold is too long</source>
+        <translation>Das Halten ist zu lang</translation>
+    </message>
+    <message>
+        <source>The hold is too short</source>
+        <translation>Das Halten ist zu kurz</translation>
+    </message>
+    <message>
+        <source>The hook stays low-shouldered and does not go behind the back.</source>
+        <translation>Der Haken bleibt mit tiefer Schulter und geht nicht hinter den Rücken.</translation>
+    </message>
+    <message>
+        <source>The knee bends deeper than it can carry</source>
+        <translation>Das Knie beugt tiefer, als es tragen kann</translation>
+    </message>
+    <message>
+        <source>The knee does not open as the stance asks</source>
+        <translation>Das Knie öffnet sich nicht, wie der Stand es verlangt</translation>
+    </message>
+    <message>
+        <source>The knee falls in</source>
+        <translation>Das Knie fällt nach innen</translation>
+    </message>
+    <message>
+        <source>The knee is locked under load</source>
+        <translation>Das Knie ist unter Last durchgedrückt</translation>
+    </message>
+    <message>
+        <source>The knee is nearly straight</source>
+        <translation>Das Knie ist fast gestreckt</translation>
+    </message>
+    <message>
+        <source>The knee leaves the line of its toes</source>
+        <translation>Das Knie verlässt die Linie der Zehen</translation>
+    </message>
+    <message>
+        <source>The knee wanders while the waist turns</source>
+        <translation>Das Knie wandert, während die Taille dreht</translation>
+    </message>
+    <message>
+        <source>The knees are straight in the bend</source>
+        <translation>Die Knie sind in der Beuge gestreckt</translation>
+    </message>
+    <message>
+        <source>The knees bounce, the heels stay where they are.</source>
+        <translation>Die Knie wippen, die Fersen bleiben, wo sie sind.</translation>
+    </message>
+    <message>
+        <source>The knees come together</source>
+        <translation>Die Knie kommen zusammen</translation>
+    </message>
+    <message>
+        <source>The knees stay over the toes while the trunk goes.</source>
+        <translation>Die Knie bleiben über den Zehen, während der Rumpf geht.</translation>
+    </message>
+    <message>
+        <source>The knees stay over the toes, however far the waist goes.</source>
+        <translation>Die Knie bleiben über den Zehen, wie weit die Taille auch geht.</translation>
+    </message>
+    <message>
+        <source>The last small wave</source>
+        <translation>Die letzte kleine Welle</translation>
+    </message>
+    <message>
+        <source>The left foot carries more than the right</source>
+        <translation>Der linke Fuß trägt mehr als der rechte</translation>
+    </message>
+    <message>
+        <source>The left foot turns out more than the right</source>
+        <translation>Der linke Fuß dreht weiter aus als der rechte</translation>
+    </message>
+    <message>
+        <source>The left hip is lower than the right</source>
+        <translation>Die linke Hüfte ist tiefer als die rechte</translation>
+    </message>
+    <message>
+        <source>The left shoulder is higher than the right</source>
+        <translation>Die linke Schulter ist höher als die rechte</translation>
+    </message>
+    <message>
+        <source>The left sitting bone carries less</source>
+        <translation>Der linke Sitzknochen trägt weniger</translation>
+    </message>
+    <message>
+        <source>The low back is hollow</source>
+        <translation>Der untere Rücken ist hohl</translation>
+    </message>
+    <message>
+        <source>The low back is tucked under</source>
+        <translation>Der untere Rücken ist eingerollt</translation>
+    </message>
+    <message>
+        <source>The movement halts</source>
+        <translation>Die Bewegung stockt</translation>
+    </message>
+    <message>
+        <source>The movement is made of a bend with a turn, small and slow.</source>
+        <translation>Die Bewegung besteht aus Beugen mit Drehen, klein und langsam.</translation>
+    </message>
+    <message>
+        <source>The other foot leaves before the weight has arrived</source>
+        <translation>Der andere Fuß löst sich, bevor das Gewicht angekommen ist</translation>
+    </message>
+    <message>
+        <source>The other hand goes forward than the one named</source>
+        <translation>Die andere Hand geht vor als die genannte</translation>
+    </message>
+    <message>
+        <source>The out-breath is held too long</source>
+        <translation>Das Ausatmen dauert zu lange</translation>
+    </message>
+    <message>
+        <source>The out-breath is shorter than the in-breath</source>
+        <translation>Das Ausatmen ist kürzer als das Einatmen</translation>
+    </message>
+    <message>
+        <source>The palm faces down too far</source>
+        <translation>Die Handfläche zeigt zu weit nach unten</translation>
+    </message>
+    <message>
+        <source>The palm faces up too far</source>
+        <translation>Die Handfläche zeigt zu weit nach oben</translation>
+    </message>
+    <message>
+        <source>The palms push out at both sides, fingers up, as against two walls; the heels rise a little with them and sink as the arms come back.</source>
+        <translation>Die Handflächen drücken zu beiden Seiten hinaus, Finger nach oben, wie gegen zwei Wände; die Fersen heben sich ein wenig mit und sinken, wenn die Arme zurückkommen.</translation>
+    </message>
+    <message>
+        <source>The palms stay on one level.</source>
+        <translation>Die Handflächen bleiben auf einer Höhe.</translation>
+    </message>
+    <message>
+        <source>The pause at the top is too long</source>
+        <translation>Die Pause oben ist zu lang</translation>
+    </message>
+    <message>
+        <source>The pause at the top is too short</source>
+        <translation>Die Pause oben ist zu kurz</translation>
+    </message>
+    <message>
+        <source>The pelvis stays where it is.</source>
+        <translation>Das Becken bleibt, wo es ist.</translation>
+    </message>
+    <message>
+        <source>The planted foot slides</source>
+        <translation>Der stehende Fuß rutscht</translation>
+    </message>
+    <message>
+        <source>The raised elbow stays heavy.</source>
+        <translation>Der gehobene Ellbogen bleibt schwer.</translation>
+    </message>
+    <message>
+        <source>The repetitions differ in length</source>
+        <translation>Die Wiederholungen sind verschieden lang</translation>
+    </message>
+    <message>
+        <source>The right foot carries more than the left</source>
+        <translation>Der rechte Fuß trägt mehr als der linke</translation>
+    </message>
+    <message>
+        <source>The right foot turns out more than the left</source>
+        <translation>Der rechte Fuß dreht weiter aus als der linke</translation>
+    </message>
+    <message>
+        <source>The right hip is lower than the left</source>
+        <translation>Die rechte Hüfte ist tiefer als die linke</translation>
+    </message>
+    <message>
+        <source>The right shoulder is higher than the left</source>
+        <translation>Die rechte Schulter ist höher als die linke</translation>
+    </message>
+    <message>
+        <source>The right sitting bone carries less</source>
+        <translation>Der rechte Sitzknochen trägt weniger</translation>
+    </message>
+    <message>
+        <source>The roll begins too high in the back</source>
+        <translation>Das Rollen beginnt zu hoch im Rücken</translation>
+    </message>
+    <message>
+        <source>The same small bounce with the heels on the floor.</source>
+        <translation>Dasselbe kleine Wippen mit den Fersen am Boden.</translation>
+    </message>
+    <message>
+        <source>The shift halts on its way</source>
+        <translation>Die Verlagerung stockt unterwegs</translation>
+    </message>
+    <message>
+        <source>The shift is faster than the rest</source>
+        <translation>Die Verlagerung ist schneller als der Rest</translation>
+    </message>
+    <message>
+        <source>The shift is hurried</source>
+        <translation>Die Verlagerung ist gehetzt</translation>
+    </message>
+    <message>
+        <source>The shoulder blades slide apart and together.</source>
+        <translation>Die Schulterblätter gleiten auseinander und zusammen.</translation>
+    </message>
+    <message>
+        <source>The shoulder is drawn up</source>
+        <translation>Die Schulter ist hochgezogen</translation>
+    </message>
+    <message>
+        <source>The sink goes beyond what is easy</source>
+        <translation>Das Sinken geht über das Leichte hinaus</translation>
+    </message>
+    <message>
+        <source>The sink is too deep</source>
+        <translation>Das Sinken ist zu tief</translation>
+    </message>
+    <message>
+        <source>The sink is too shallow</source>
+        <translation>Das Sinken ist zu flach</translation>
+    </message>
+    <message>
+        <source>The soles feel where the weight is.</source>
+        <translation>Die Sohlen spüren, wo das Gewicht ist.</translation>
+    </message>
+    <message>
+        <source>The staff comes too near the body</source>
+        <translation>Der Stock kommt dem Körper zu nahe</translation>
+    </message>
+    <message>
+        <source>The staff points too far to the left</source>
+        <translation>Der Stock zeigt zu weit nach links</translation>
+    </message>
+    <message>
+        <source>The staff points too far to the right</source>
+        <translation>Der Stock zeigt zu weit nach rechts</translation>
+    </message>
+    <message>
+        <source>The standing knee is too straight</source>
+        <translation>Das Standknie ist zu gestreckt</translation>
+    </message>
+    <message>
+        <source>The standing leg sags</source>
+        <translation>Das Standbein sinkt ein</translation>
+    </message>
+    <message>
+        <source>The step is too long</source>
+        <translation>Der Schritt ist zu lang</translation>
+    </message>
+    <message>
+        <source>The step is too short</source>
+        <translation>Der Schritt ist zu kurz</translation>
+    </message>
+    <message>
+        <source>The steps drift to the left</source>
+        <translation>Die Schritte weichen nach links ab</translation>
+    </message>
+    <message>
+        <source>The steps drift to the right</source>
+        <translation>Die Schritte weichen nach rechts ab</translation>
+    </message>
+    <message>
+        <source>The swing breaks off and begins again</source>
+        <translation>Das Schwingen bricht ab und beginnt neu</translation>
+    </message>
+    <message>
+        <source>The swing changes its time</source>
+        <translation>Das Schwingen ändert sein Zeitmaß</translation>
+    </message>
+    <message>
+        <source>The toes land before the heel</source>
+        <translation>Die Zehen setzen vor der Ferse auf</translation>
+    </message>
+    <message>
+        <source>The trunk bends and twists at once</source>
+        <translation>Der Rumpf beugt und dreht zugleich</translation>
+    </message>
+    <message>
+        <source>The trunk folds to one side on purpose.</source>
+        <translation>Der Rumpf faltet sich mit Absicht zur Seite.</translation>
+    </message>
+    <message>
+        <source>The trunk leans back</source>
+        <translation>Der Rumpf lehnt nach hinten</translation>
+    </message>
+    <message>
+        <source>The trunk leans forward</source>
+        <translation>Der Rumpf lehnt nach vorn</translation>
+    </message>
+    <message>
+        <source>The trunk tips during the hold</source>
+        <translation>Der Rumpf kippt während des Haltens</translation>
+    </message>
+    <message>
+        <source>The trunk tips to the left</source>
+        <translation>Der Rumpf kippt nach links</translation>
+    </message>
+    <message>
+        <source>The trunk tips to the right</source>
+        <translation>Der Rumpf kippt nach rechts</translation>
+    </message>
+    <message>
+        <source>The twist goes beyond what is easy</source>
+        <translation>Die Drehung geht über das Leichte hinaus</translation>
+    </message>
+    <message>
+        <source>The upper back is pulled straight</source>
+        <translation>Der obere Rücken ist gerade gezogen</translation>
+    </message>
+    <message>
+        <source>The upper back rounds</source>
+        <translation>Der obere Rücken rundet sich</translation>
+    </message>
+    <message>
+        <source>The upper back rounds and opens on purpose.</source>
+        <translation>Der obere Rücken rundet und öffnet sich mit Absicht.</translation>
+    </message>
+    <message>
+        <source>The waist starts before the arms</source>
+        <translation>Die Taille beginnt vor den Armen</translation>
+    </message>
+    <message>
+        <source>The waist starts before the feet</source>
+        <translation>Die Taille beginnt vor den Füßen</translation>
+    </message>
+    <message>
+        <source>The wave grows small by itself, it is not stopped.</source>
+        <translation>Die Welle wird von selbst klein, sie wird nicht angehalten.</translation>
+    </message>
+    <message>
+        <source>The weight comes before the foot is flat</source>
+        <translation>Das Gewicht kommt, bevor der Fuß flach steht</translation>
+    </message>
+    <message>
+        <source>The weight does not arrive on one side</source>
+        <translation>Das Gewicht kommt auf keiner Seite an</translation>
+    </message>
+    <message>
+        <source>The weight draws the circle.</source>
+        <translation>Das Gewicht zieht den Kreis.</translation>
+    </message>
+    <message>
+        <source>The weight goes across too far</source>
+        <translation>Das Gewicht geht zu weit hinüber</translation>
+    </message>
+    <message>
+        <source>The weight hangs in the heels</source>
+        <translation>Das Gewicht hängt in den Fersen</translation>
+    </message>
+    <message>
+        <source>The weight is too far forward over the feet</source>
+        <translation>Das Gewicht liegt zu weit vorn über den Füßen</translation>
+    </message>
+    <message>
+        <source>The weight pours onto one foot, the other knee rises, the heel goes slowly forward, no higher than the knee, as both arms open; fold it back and set it down.</source>
+        <translation>Das Gewicht fließt auf einen Fuß, das andere Knie steigt, die Ferse geht langsam nach vorn, nicht höher als das Knie, während beide Arme sich öffnen; zurückfalten und absetzen.</translation>
+    </message>
+    <message>
+        <source>The weight stays in the back leg.</source>
+        <translation>Das Gewicht bleibt im hinteren Bein.</translation>
+    </message>
+    <message>
+        <source>The weight wanders during the hold</source>
+        <translation>Das Gewicht wandert während des Haltens</translation>
+    </message>
+    <message>
+        <source>The wheel of a water mill.</source>
+        <translation>Das Rad einer Wassermühle.</translation>
+    </message>
+    <message>
+        <source>This end of the staff is too high</source>
+        <translation>Dieses Ende des Stocks ist zu hoch</translation>
+    </message>
+    <message>
+        <source>This end of the staff is too low</source>
+        <translation>Dieses Ende des Stocks ist zu tief</translation>
+    </message>
+    <message>
+        <source>Through below</source>
+        <translation>Unten hindurch</translation>
+    </message>
+    <message>
+        <source>Turn and gather the hook</source>
+        <translation>Drehen und den Haken sammeln</translation>
+    </message>
+    <message>
+        <source>Turn and open the arms</source>
+        <translation>Drehen und die Arme öffnen</translation>
+    </message>
+    <message>
+        <source>Turn both arms out and in beside the hips, eyes ahead.</source>
+        <translation>Beide Arme neben der Hüfte aus- und eindrehen, Augen nach vorn.</translation>
+    </message>
+    <message>
+        <source>Up along one side</source>
+        <translation>An einer Seite hinauf</translation>
+    </message>
+    <message>
+        <source>Upright</source>
+        <translation>Aufrecht</translation>
+    </message>
+    <message>
+        <source>Water in a bucket that has been set down.</source>
+        <translation>Wasser in einem Eimer, der abgestellt wurde.</translation>
+    </message>
+    <message>
+        <source>Wave forward</source>
+        <translation>Welle vor</translation>
+    </message>
+    <message>
+        <source>Wipe a round table with one cloth.</source>
+        <translation>Wisch einen runden Tisch mit einem Tuch.</translation>
+    </message>
+    <message>
+        <source>Wring out a wet cloth, and let it go.</source>
+        <translation>Wring ein nasses Tuch aus und lass es los.</translation>
+    </message>
+    <message>
+        <source>and back</source>
+        <translation>und zurück</translation>
+    </message>
+    <message>
+        <source>and drop</source>
+        <translation>und fallen lassen</translation>
+    </message>
+    <message>
+        <source>smaller back</source>
+        <translation>kleiner zurück</translation>
+    </message>
 </context>
 <context>
     <name>fields</name>
@@ -13153,14 +14757,6 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <translation>%1 · %2</translation>
     </message>
     <message>
-        <source>The reference, at the same moment of the movement</source>
-        <translation>Die Referenz, im selben Augenblick der Bewegung</translation>
-    </message>
-    <message>
-        <source>%1 (± %2; aim: %3), %4</source>
-        <translation>%1 (± %2; Ziel: %3), %4</translation>
-    </message>
-    <message>
         <source>Picture this: %1</source>
         <translation>Stell dir vor: %1</translation>
     </message>
@@ -13191,6 +14787,29 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <source>holding %1 s</source>
         <translation>%1 s halten</translation>
     </message>
+    <message>
+        <source>As it is meant, at the same moment</source>
+        <translation>Wie es gemeint ist, im selben Moment</translation>
+    </message>
+    <message>
+        <source>%1.</source>
+        <comment>what is seen</comment>
+        <translation>%1.</translation>
+    </message>
+    <message>
+        <source>%1: %2.</source>
+        <comment>what is seen, when and where</comment>
+        <translation>%1: %2.</translation>
+    </message>
+    <message>
+        <source>%1, asked: %2</source>
+        <translation>%1, verlangt: %2</translation>
+    </message>
+    <message>
+        <source>%1 · %2 of %3</source>
+        <comment>movement, number of a correction</comment>
+        <translation>%1 · %2 von %3</translation>
+    </message>
 </context>
 <context>
     <name>practice</name>
@@ -13217,18 +14836,6 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>hold</source>
         <translation>halten</translation>
-    </message>
-    <message>
-        <source>left, of %1</source>
-        <translation>links, von %1</translation>
-    </message>
-    <message>
-        <source>right, of %1</source>
-        <translation>rechts, von %1</translation>
-    </message>
-    <message>
-        <source>of %1</source>
-        <translation>von %1</translation>
     </message>
     <message>
         <source>breathe in</source>
@@ -13645,6 +15252,23 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <source>that was: %1</source>
         <comment>a part of a form, once it is over</comment>
         <translation>das war: %1</translation>
+    </message>
+    <message>
+        <source>left, %1 of %2</source>
+        <translation>links, %1 von %2</translation>
+    </message>
+    <message>
+        <source>right, %1 of %2</source>
+        <translation>rechts, %1 von %2</translation>
+    </message>
+    <message>
+        <source>%1 of %2</source>
+        <translation>%1 von %2</translation>
+    </message>
+    <message>
+        <source>%1 left</source>
+        <comment>time</comment>
+        <translation>noch %1</translation>
     </message>
 </context>
 <context>
@@ -14546,10 +16170,6 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <translation>%1: %2, außerhalb, bei %3</translation>
     </message>
     <message>
-        <source>Part by part: %1.</source>
-        <translation>Teil für Teil: %1.</translation>
-    </message>
-    <message>
         <source>In “%1”: %2</source>
         <comment>a part of the movement, a sentence of praise</comment>
         <translation>In „%1“: %2</translation>
@@ -14702,6 +16322,47 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <source>d MMM yyyy</source>
         <comment>a day, as QDate writes it</comment>
         <translation>d. MMM yyyy</translation>
+    </message>
+    <message>
+        <source>What is looked at</source>
+        <translation>Was angesehen wird</translation>
+    </message>
+    <message>
+        <source>What is asked</source>
+        <translation>Was verlangt ist</translation>
+    </message>
+    <message>
+        <source>Why not</source>
+        <translation>Warum nicht</translation>
+    </message>
+    <message>
+        <source>How sure it is</source>
+        <translation>Wie sicher es ist</translation>
+    </message>
+    <message>
+        <source>Where it shows</source>
+        <translation>Wo es sich zeigt</translation>
+    </message>
+    <message>
+        <source>Each time</source>
+        <translation>Jedes Mal</translation>
+    </message>
+    <message>
+        <source>What it hangs together with</source>
+        <translation>Womit es zusammenhängt</translation>
+    </message>
+    <message>
+        <source>%1: less than asked</source>
+        <translation>%1: weniger als verlangt</translation>
+    </message>
+    <message>
+        <source>%1: more than asked</source>
+        <translation>%1: mehr als verlangt</translation>
+    </message>
+    <message>
+        <source>%1, on both sides</source>
+        <comment>what is seen</comment>
+        <translation>%1, auf beiden Seiten</translation>
     </message>
 </context>
 </TS>

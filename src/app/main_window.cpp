@@ -1,4 +1,5 @@
 #include "app/main_window.h"
+#include "ui/shell/fit_on_screen.h"
 #include "ui/shell/help_window.h"
 #include "ui/shell/jobs_bar.h"
 #include "ui/shell/plain_labels.h"
@@ -15,6 +16,7 @@
 #include <QMessageBox>
 #include <QMimeData>
 #include <QStackedWidget>
+#include <QTimer>
 #include <QToolButton>
 
 namespace bevel::ui {
@@ -32,6 +34,7 @@ MainWindow::MainWindow(Session& session) : session_(session), finding_(session),
     setAcceptDrops(true);
     resize(1280, 800);
     setMinimumSize(1024, 700);
+    connect(&workspace_, &Workspace::settings_wanted, this, &MainWindow::show_settings);
     connect(&evening_, &Evening::nobody_waits, this, [this] { show_place(0); });
     connect(&workspace_, &Workspace::wanted, this, [this](const QString& id, Ref ref) {
         for (int i = 0; i < places_.size(); ++i)
@@ -207,13 +210,14 @@ void MainWindow::apply(const Settings& s) {
         rebuild();
 }
 
-void MainWindow::show_settings() {
+void MainWindow::show_settings(const QString& field) {
     auto* dialog = new SettingsDialog(session_, this);
     dialog->setAttribute(Qt::WA_DeleteOnClose);
     // After the dialog has gone: it belongs to what is made again.
     connect(
         dialog, &SettingsDialog::chosen, this, [this](const Settings& s) { apply(s); }, Qt::QueuedConnection);
     dialog->open();
+    if (auto* wanted = field.isEmpty() ? nullptr : dialog->findChild<QWidget*>(field)) wanted->setFocus();
 }
 
 void MainWindow::show_help() {
@@ -229,6 +233,11 @@ void MainWindow::take(const QStringList& files) {
     if (files.isEmpty()) return;
     show_place(0);
     inbox_.take(files);
+}
+
+void MainWindow::showEvent(QShowEvent* e) {
+    QMainWindow::showEvent(e);
+    if (!std::exchange(fitted_, true)) QTimer::singleShot(0, this, [this] { fit_on_screen(this); }); // the frame is there by then
 }
 
 // Clips may be dropped on any place.

@@ -49,17 +49,19 @@ signals:
 
 protected:
     void closeEvent(QCloseEvent* e) override;
+    void showEvent(QShowEvent* e) override;
     void dragEnterEvent(QDragEnterEvent* e) override;
     void dropEvent(QDropEvent* e) override;
 
 private:
+    bool fitted_ = false; // into what the screen leaves free
     void build();
     void rebuild();
     void add_place(Place* place);
     void build_actions();
     void show_keys();
     void show_about();
-    void show_settings();
+    void show_settings(const QString& field = {});
     void show_help();
 
     Session& session_;

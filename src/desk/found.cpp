@@ -198,7 +198,7 @@ Result<ClipGuess> guess_clip(const Library& library, const Clip& clip, const Tra
     ReviewOptions o;
     if (!out.people.empty())
         for (const auto& p : *people)
-            if (p.id == out.people.front().person) o.stature_m = p.stature_m;
+            if (p.id == out.people.front().person && p.height_said) o.stature_m = p.stature_m;
     if (const auto form = form_guess(track, movements, forms, o))
         out.movements = {*form};
     else

@@ -23,6 +23,7 @@ Result<std::int64_t> keep_person(Library& library, const Person& person, const s
     }
     auto ok = library.together([&]() -> Result<bool> {
         if (auto done = library.people().update(person); !done) return done;
+        if (!person.height_said) return true;
         const auto h = library.people().height_at(person.id, day);
         if (h && std::abs(*h - person.stature_m) < 0.004) return true;
         return library.people().set_height(person.id, day, person.stature_m);

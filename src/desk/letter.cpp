@@ -45,6 +45,15 @@ Result<LetterMatter> letter_matter(const OpenReview& open, const LetterRecord& r
     return out;
 }
 
+WithCorrection proposed_with(const Movement& movement, const Finding& f, bool first) {
+    WithCorrection w;
+    const auto helps = [&](const Drill& d) { return std::find(d.rules.begin(), d.rules.end(), f.rule) != d.rules.end(); };
+    if (const auto d = std::find_if(movement.drills.begin(), movement.drills.end(), helps); d != movement.drills.end()) w.drill = d->name;
+    if (first && !movement.images.empty()) w.image = movement.images.front();
+    if (first && !movement.id.empty()) w.homework = {movement.id, 1, std::max(1, movement.repetitions), 0};
+    return w;
+}
+
 SentLetter sent_of(const OpenReview& open, const LetterRecord& record, const std::string& kind, const std::filesystem::path& file,
                    const std::string& now) {
     SentLetter s;

@@ -18,6 +18,10 @@ struct LetterMatter {
 /// (held back: the gate of a review, asked here too), no_longer_so for a correction or praise that does not hold any more.
 Result<LetterMatter> letter_matter(const OpenReview& open, const LetterRecord& record, const Library& library);
 
+/// What a movement has for a rule, to go with a correction until somebody says otherwise: the drill that isolates it, a picture for the
+/// mind; with the first correction of a letter the movement itself at home.
+WithCorrection proposed_with(const Movement& movement, const Finding& f, bool first);
+
 /// What is kept of a letter that went out, but for its words and bytes. `now`: ISO date and time; `file`: empty where it was printed.
 SentLetter sent_of(const OpenReview& open, const LetterRecord& record, const std::string& kind, const std::filesystem::path& file,
                    const std::string& now);

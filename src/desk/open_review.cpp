@@ -184,7 +184,7 @@ ReviewOptions review_options(const Forms& forms, const Clip& clip, const Person&
     ReviewOptions o;
     o.clip = changes_of_day(day);
     o.view = view_from_name(clip.view);
-    o.stature_m = person.stature_m;
+    if (person.height_said) o.stature_m = person.stature_m;
     o.mirrored = clip.mirrored;
     o.states = clip.states;
     o.own = person.neutral.for_clip(clip.id);

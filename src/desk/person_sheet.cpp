@@ -4,6 +4,7 @@
 #include <array>
 #include <charconv>
 #include <cmath>
+#include <map>
 
 namespace bevel {
 namespace {
@@ -54,6 +55,79 @@ Result<PersonSheet> load_person(const Library& library, std::int64_t id) {
     s.trends = trends_of(std::move(figures));
     s.uneven = asymmetries(s.trends);
     return s;
+}
+
+Result<std::vector<HallLine>> hall_lines(const Library& library, const std::string& day) {
+    const auto people = library.people().all();
+    if (!people) return tl::unexpected(people.error());
+    std::vector<HallLine> out;
+    for (const auto& p : *people) {
+        HallLine l;
+        l.name = p.name;
+        const auto record = library.records().lines(p.id);
+        if (!record) return tl::unexpected(record.error());
+        const RecordLine* newest = nullptr; // the first of the newest clip's
+        for (const auto& r : *record)
+            if (r.what == RecordLine::What::kept && (!newest || r.day > newest->day)) newest = &r;
+        if (newest) l.asked = newest->words, l.check = FindingKey::read(newest->check, newest->side).text();
+        const auto agreed = library.decisions().agreements(p.id);
+        if (!agreed) return tl::unexpected(agreed.error());
+        for (const auto& a : *agreed)
+            if (!a.limit().empty() && a.from_day <= day && (a.until_day.empty() || a.until_day >= day)) l.limits.push_back(a);
+        out.push_back(std::move(l));
+    }
+    return out;
+}
+
+Result<std::vector<PersonLine>> person_lines(const Library& library) {
+    const auto people = library.people().all();
+    if (!people) return tl::unexpected(people.error());
+    const auto clips = library.clips().all();
+    if (!clips) return tl::unexpected(clips.error());
+    const auto due = library.letters().due("9999-12-31");
+    if (!due) return tl::unexpected(due.error());
+    const auto day = [](const Clip& c) { return c.filmed_on.empty() ? c.arrived_on : c.filmed_on; };
+    std::map<std::int64_t, const Clip*> last;
+    for (const auto& c : *clips)
+        if (auto& now = last[c.person]; !now || day(c) > day(*now) || (day(c) == day(*now) && c.id > now->id)) now = &c;
+    std::vector<PersonLine> out;
+    for (const auto& p : *people) {
+        PersonLine l{p, std::nullopt, {}};
+        if (const auto it = last.find(p.id); it != last.end()) l.last = *it->second;
+        for (const auto& d : *due)
+            if (d.person == p.id && (l.look_again.empty() || d.review_on < l.look_again)) l.look_again = d.review_on;
+        out.push_back(std::move(l));
+    }
+    return out;
+}
+
+std::vector<BecameOf> became_of(const PersonSheet& sheet, const std::string& movement) {
+    const auto kept = [&](const RecordLine& l) { return l.what == RecordLine::What::kept && l.movement == movement; };
+    const RecordLine* newest = nullptr;
+    for (const auto& l : sheet.record)
+        if (kept(l) && (!newest || l.day > newest->day)) newest = &l;
+    std::vector<BecameOf> out;
+    for (const auto& l : sheet.record) {
+        if (!kept(l) || l.clip != newest->clip) continue;
+        BecameOf a{FindingKey::read(l.check, l.side), l.words, l.day};
+        if (std::any_of(out.begin(), out.end(), [&](const BecameOf& x) { return x.key == a.key; })) continue;
+        for (const auto& t : sheet.trends) {
+            const auto& p = t.points.back();
+            if (p.movement == movement && p.check == a.key.check && p.side == a.key.side_text()) a.trend = &t;
+        }
+        a.told_since = a.trend && a.trend->points.back().day > l.day;
+        for (const auto& letter : sheet.letters)
+            if (letter.clip == l.clip && !letter.sent_on.empty()) a.day = letter.sent_on;
+        out.push_back(std::move(a));
+    }
+    return out;
+}
+
+const KeptFigure* changed_from(const FigureTrend& t) {
+    const auto& line = newest_line(t);
+    if (!t.last || line.size() < 2) return nullptr;
+    const bool whole_way = t.last->turn == Turn::none && t.since_first && t.since_first->turn == Turn::better;
+    return &t.points[whole_way ? line.front() : line[line.size() - 2]];
 }
 
 const std::vector<std::size_t>& newest_line(const FigureTrend& t) {

@@ -128,15 +128,15 @@ struct BundleReader {
         if (p.name.empty()) throw Bad{"name"};
         p.notes = text(j, "notes");
         const json& grown = list(j, "heights", 1000);
-        if (grown.empty()) throw Bad{"heights"};
-        p.stature_m = number(grown.back(), "metres", 0.8, 2.5);
+        p.height_said = !grown.empty();
+        if (p.height_said) p.stature_m = number(grown.back(), "metres", 0.8, 2.5);
         p.shoulder_width_m = number(j, "shoulder_width_m", 0, 1);
         // Somebody of the same name is somebody else.
         const auto people = must(library.people().all());
         const std::string name = p.name;
         for (int n = 2; std::any_of(people.begin(), people.end(), [&](const Person& x) { return x.name == p.name; }); ++n)
             p.name = name + " (" + std::to_string(n) + ")";
-        const auto id = must(library.people().add(p, day(grown.front(), "day")));
+        const auto id = must(library.people().add(p, p.height_said ? day(grown.front(), "day") : std::string()));
         for (const auto& h : grown) must(library.people().set_height(id, day(h, "day"), number(h, "metres", 0.8, 2.5)));
         if (p.shoulder_width_m > 0) must(library.people().set_shoulder_width(id, p.shoulder_width_m));
         const double fist = number(j, "fist_m", 0, 0.5), foot = number(j, "foot_m", 0, 0.5);
@@ -278,7 +278,7 @@ struct BundleReader {
                 s.clip = clips[static_cast<std::size_t>(*at)];
             }
             if (l.contains("file"))
-                s.file = must(entry(z, entry_name(l, "file", "letters/", {".pdf", ".html", ".txt", ".mp4"}), bundle_points));
+                s.file = must(entry(z, entry_name(l, "file", "letters/", {".pdf", ".html", ".txt", ".mp4", ".png"}), bundle_points));
             must(library.letters().keep_sent(s));
         }
         for (const auto& p : list(j, "practice", 100000)) {

@@ -14,6 +14,7 @@ Result<std::int64_t> PeopleStore::add(const Person& p, const std::string& day) {
         Query q(db_, "INSERT INTO person(name, stature_m, notes) VALUES(?,?,?)");
         if (auto done = q.bind(p.name).bind(p.stature_m).bind(p.notes).run(); !done) return done;
         id = sqlite3_last_insert_rowid(db_);
+        if (!p.height_said) return true;
         Query h(db_, "INSERT INTO height(person, day, stature_m) VALUES(?,?,?)");
         return h.bind(id).bind(day).bind(p.stature_m).run();
     });
@@ -40,6 +41,18 @@ Result<bool> PeopleStore::set_height(std::int64_t person, const std::string& day
         }
         Query last(db_, "UPDATE person SET stature_m=(SELECT stature_m FROM height WHERE person=?1 ORDER BY day DESC LIMIT 1) WHERE id=?1");
         return last.bind(person).run();
+    });
+}
+
+Result<bool> PeopleStore::forget_heights(std::int64_t person) {
+    return together([&]() -> Result<bool> {
+        for (const char* sql :
+             {"DELETE FROM height WHERE person=?", "DELETE FROM figure WHERE clip IN (SELECT id FROM clip WHERE person=?)",
+              "DELETE FROM figures_of WHERE clip IN (SELECT id FROM clip WHERE person=?)"}) {
+            Query q(db_, sql);
+            if (auto ok = q.bind(person).run(); !ok) return ok;
+        }
+        return true;
     });
 }
 
@@ -87,12 +100,14 @@ Result<std::vector<std::pair<std::string, double>>> PeopleStore::heights(std::in
 
 Result<std::vector<Person>> PeopleStore::all() const {
     const std::lock_guard lock(*mutex_);
-    Query q(db_,
-            "SELECT id, name, stature_m, notes, shoulder_width_m, keep_until, fist_m, foot_m, neutral FROM person ORDER BY name COLLATE "
-            "NOCASE");
+    const std::string said = has_heights() ? "EXISTS(SELECT 1 FROM height WHERE height.person=person.id)" : "1";
+    Query q(db_, ("SELECT id, name, stature_m, notes, shoulder_width_m, keep_until, fist_m, foot_m, neutral, " + said +
+                  " FROM person ORDER BY name COLLATE NOCASE")
+                     .c_str());
     std::vector<Person> out;
     while (q.row()) {
         out.push_back({q.integer(0), q.text(1), q.real(2), q.text(3), q.real(4), q.text(5), q.real(6), q.real(7)});
+        out.back().height_said = q.integer(9) != 0;
         if (auto own = parse_neutral(q.text(8))) out.back().neutral = std::move(*own); // one that is damaged is set anew
     }
     if (auto ok = q.end(); !ok) return tl::unexpected(ok.error());

@@ -70,6 +70,7 @@ Result<std::vector<ListedPerson>> people_from_csv(const std::string& source) {
             p.person.stature_m = *cm / 100;
             p.has_height = true;
         }
+        p.person.height_said = p.has_height;
         p.person.notes = get("notes");
         p.facts.alias = get("alias"), p.facts.language = get("language"), p.facts.email = get("email"), p.facts.goals = get("goals");
         if (!p.facts.language.empty() && p.facts.language != "en" && p.facts.language != "de") return wrong("language");

@@ -25,6 +25,7 @@ struct Person {
     std::string keep_until{};      // ISO date after which the films may go; empty: no end was chosen
     double fist_m = 0, foot_m = 0; // across the knuckles, heel to toe tip, as marked on a picture; 0: told from the height
     PersonNeutral neutral{};       // what is right for them (PeopleStore::set_neutral); empty also where it cannot be read
+    bool height_said = true;       // else stature_m is what grown people are, and no clip is measured by it
 };
 
 /// `asked`: the body was found, and whose it is or which movement has yet to be said.

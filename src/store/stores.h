@@ -59,6 +59,8 @@ public:
     Result<std::int64_t> add(const Person& p, const std::string& day = "");
     Result<bool> update(const Person& p); // name and notes
     Result<bool> set_height(std::int64_t person, const std::string& day, double metres);
+    /// As if nobody had ever said one.
+    Result<bool> forget_heights(std::int64_t person);
     Result<std::vector<std::pair<std::string, double>>> heights(std::int64_t person) const; // by day; "" from always
     Result<double> height_at(std::int64_t person, const std::string& day) const;
     Result<bool> set_shoulder_width(std::int64_t person, double metres);

@@ -11,7 +11,7 @@ namespace {
 using namespace reading;
 
 MeasureInfo measure_from(const json& m) {
-    only(m, {"id", "name", "family", "unit", "definition", "seen_from", "sided", "hidden", "habit", "gates"});
+    only(m, {"id", "name", "family", "unit", "definition", "seen_from", "sided", "hidden", "habit", "gates", "line"});
     MeasureInfo i;
     i.id = text(m, "id");
     try {

@@ -126,7 +126,7 @@ void need_measures(const RuleBook& book, const Check& c) {
 RuleCheck read_check(const json& j, const Rule& rule) {
     only(j, {"id",        "form",       "measure", "roles",   "not_roles", "stances",  "not_stances", "needs",   "side",   "band",
              "reference", "by_lead",    "size",    "summary", "while",     "events",   "off_with",    "three_d", "counts", "first_s",
-             "least_s",   "slack_side", "unit",    "edge",    "matters",   "severity", "film",        "good",    "cues"});
+             "least_s",   "slack_side", "unit",    "edge",    "matters",   "severity", "film",        "good",    "faults", "cues"});
     RuleCheck out;
     Check& c = out.check;
     c.id = text(j, "id");
@@ -156,6 +156,12 @@ RuleCheck read_check(const json& j, const Rule& rule) {
     only(cues, {"low", "high"});
     if (cues.contains("low")) c.cue_low = cue_of(cues["low"]);
     if (cues.contains("high")) c.cue_high = cue_of(cues["high"]);
+    if (j.contains("faults")) {
+        const auto& faults = part(j, "faults", json::value_t::object);
+        only(faults, {"low", "high"});
+        c.fault_low = text(faults, "low", false);
+        c.fault_high = text(faults, "high", false);
+    }
     auto ends = [&](const std::optional<double>& low, const std::optional<double>& high) {
         if (low && c.cue_low.usual.empty()) throw Bad{"cues: low"};
         if (high && c.cue_high.usual.empty()) throw Bad{"cues: high"};

@@ -89,6 +89,7 @@ struct Check {
     std::string good;                  // what to praise when it is inside
     std::string unit;                  // where the value is not in the measure's own
     Cue cue_low, cue_high;             // what to do when below / above the band
+    std::string fault_low, fault_high; // what is seen then, as a sentence without its full stop
     std::string reason;                // why the band differs from the usual, or empty
     std::string film;                  // what to film where it cannot be told
     std::vector<BandStep> stack;       // where the band comes from, lowest level first

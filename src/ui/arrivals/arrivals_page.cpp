@@ -7,29 +7,19 @@
 #include "ui/arrivals/limit_strip.h"
 #include "ui/arrivals/meant_dialog.h"
 #include "ui/arrivals/parts_dialog.h"
+#include "ui/arrivals/welcome.h"
 #include "ui/paint/guide.h"
 #include <QDate>
 #include <QDragEnterEvent>
 #include <QFileDialog>
 #include <QHeaderView>
 #include <QLineEdit>
-#include <QMessageBox>
 #include <QMimeData>
 #include <QTabWidget>
 
 namespace bevel::ui {
 
 namespace {
-/// A question before something that cannot be undone.
-bool ask(QWidget* parent, const QString& title, const QString& words, const QString& yes) {
-    QMessageBox box(QMessageBox::Warning, title, words, QMessageBox::Cancel, parent);
-    box.setObjectName(QStringLiteral("question"));
-    auto* go = box.addButton(yes, QMessageBox::DestructiveRole);
-    box.setDefaultButton(QMessageBox::Cancel);
-    box.exec();
-    return box.clickedButton() == go;
-}
-
 /// Another student, movement, view or school for a clip, to be done and undone.
 class FactsStep : public QUndoCommand {
 public:
@@ -165,12 +155,6 @@ void ArrivalsPage::build() {
     auto* list = new QVBoxLayout(clips);
     list->setContentsMargins(8, 8, 8, 8);
     list->addWidget(hint);
-    empty_ = new QLabel(tr("No clips yet.\n\nDrop a clip here, or choose a file on the right. Bevel finds the body on every "
-                           "frame,\nmeasures it and holds it against the movement; then the clip waits here for your review."));
-    empty_->setAlignment(Qt::AlignCenter);
-    empty_->setObjectName(QStringLiteral("faint"));
-    empty_->hide();
-    list->addWidget(empty_, 1);
     list->addWidget(table_, 1);
     list->addWidget(more_);
     list->addWidget(detail_);
@@ -183,7 +167,13 @@ void ArrivalsPage::build() {
     tabs_->addTab(evening_, tr("This evening"));
     tabs_->addTab(clips, tr("All clips"));
     left->addWidget(tabs_, 1);
+    welcome_ = new Welcome(session_);
+    welcome_->hide();
+    left->addWidget(welcome_, 1);
+    connect(welcome_, &Welcome::take_in, this, [this] { form_->choose_files(); });
     connect(evening_, &EveningView::unnamed, this, &ArrivalsPage::show_clip);
+    connect(evening_, &EveningView::current_changed, this, &ArrivalsPage::show_chosen);
+    connect(tabs_, &QTabWidget::currentChanged, this, &ArrivalsPage::show_chosen);
     connect(evening_, &EveningView::person, this, [this](qint64 who) {
         Ref ref;
         ref.person = who;
@@ -246,7 +236,7 @@ void ArrivalsPage::add_actions(Actions& actions) {
         tr("How much room the films take, and until when they are kept"));
     actions.add(window, M::file, "restore", tr("Restore a backup …"), {}, [this] { restore(); });
     actions.add(this, M::clip, "openReviewAction", tr("Open the review"), {QKeySequence(Qt::CTRL | Qt::Key_Return)},
-                [this] { open_->click(); });
+                [this] { open_or_confirm(); });
     actions.add(this, M::clip, "changeClip", tr("Change student, movement or view …"), {QKeySequence(Qt::Key_F2)},
                 [this] { change_->click(); });
     actions.add(this, M::clip, "cutPartsAction", tr("Cut into parts …"), {QKeySequence(Qt::Key_F4)}, [this] { parts_->click(); });
@@ -276,61 +266,6 @@ void ArrivalsPage::add_actions(Actions& actions) {
 void ArrivalsPage::new_theme() {
     show_chosen();
     refresh();
-}
-
-namespace {
-/// What became of the films, where there is something to say.
-QString films_words(const BackedUp& b) {
-    QString out;
-    QStringList damaged;
-    for (const auto& n : b.damaged) damaged << QString::fromStdString(n);
-    if (!damaged.isEmpty())
-        out += QLatin1Char(' ') + ArrivalsPage::tr("Without these damaged films: %1.").arg(damaged.join(QStringLiteral(", ")));
-    if (b.missing > 0) out += QLatin1Char(' ') + ArrivalsPage::tr("%n clip(s) have no film here any more.", nullptr, b.missing);
-    return out;
-}
-/// Where a name still stands, by what the instructor calls it.
-QString mentions_words(const std::vector<std::string>& tables) {
-    QStringList out;
-    for (const auto& t : tables) {
-        const QString word = t == "own_letter"               ? ArrivalsPage::tr("letter templates")
-                             : t == "own_plan"               ? ArrivalsPage::tr("own plans")
-                             : t == "practice"               ? ArrivalsPage::tr("practice logs")
-                             : t == "own_form"               ? ArrivalsPage::tr("own movements")
-                             : t == "letter" || t == "sent"  ? ArrivalsPage::tr("letters to others")
-                             : t == "person" || t == "facts" ? ArrivalsPage::tr("notes on other people")
-                             : t == "clip"                   ? ArrivalsPage::tr("file names of other clips")
-                                                             : ArrivalsPage::tr("other records");
-        if (!out.contains(word)) out << word;
-    }
-    return out.join(QStringLiteral(", "));
-}
-} // namespace
-
-void ArrivalsPage::upkeep(const QString& what, std::function<Result<QString>(const std::stop_token&)> work, std::function<void()> without) {
-    form_->notice().say(what);
-    auto stop = std::make_shared<std::stop_source>();
-    const int job = session_.jobs->begin(JobKind::keeping, what, [stop] { stop->request_stop(); });
-    session_.files().run<Result<QString>>(
-        session_.jobs,
-        [work = std::move(work), stop](const std::stop_token& quit) {
-            const std::stop_callback forward(quit, [&] { stop->request_stop(); });
-            return work(stop->get_token());
-        },
-        [page = QPointer<ArrivalsPage>(this), session = &session_, job, without = std::move(without)](const Result<QString>& word) {
-            const bool cancelled = !word && word.error().code == Code::cancelled;
-            session->jobs->end(job, word ? JobOutcome::done : cancelled ? JobOutcome::cancelled : JobOutcome::failed);
-            session->workspace->touched(0);
-            if (!page) return;
-            if (word || cancelled)
-                page->form_->notice().say(word ? *word : text::error(word.error()));
-            else if (without && word.error().context.starts_with("damaged films: "))
-                page->form_->notice().problem(text::error(word.error()), tr("Without these"), [page, without] {
-                    if (page) without();
-                });
-            else
-                page->form_->notice().problem(text::error(word.error()));
-        });
 }
 
 void ArrivalsPage::cut_chosen() {
@@ -404,97 +339,11 @@ void ArrivalsPage::show_keeping() {
     dialog->open();
 }
 
-void ArrivalsPage::delete_chosen() {
-    const auto* r = chosen();
-    if (!r) return;
-    if (r->clip.id == session_.finding->running())
-        return form_->notice().problem(tr("The body is being looked for in this clip. Stop that first."), tr("Stop it"),
-                                       [this] { session_.finding->stop(); });
-    if (!ask(this, tr("Delete this clip?"),
-             tr("The clip of %1, its points and what was decided about it are deleted. Letters that were sent stay.")
-                 .arg(QString::fromStdString(r->person.name)),
-             tr("Delete")))
-        return;
-    upkeep(tr("Deleting …"), [lib = session_.library, id = r->clip.id](const std::stop_token&) -> Result<QString> {
-        return lib->clips().remove(id).map([](bool) { return tr("Deleted."); });
-    });
-}
-
-void ArrivalsPage::erase_chosen() {
-    const auto* r = chosen();
-    if (!r) return;
-    if (session_.finding->running() != 0)
-        return form_->notice().problem(tr("A body is being looked for. Stop that first."), tr("Stop it"),
-                                       [this] { session_.finding->stop(); });
-    const QString name = QString::fromStdString(r->person.name);
-    if (!ask(this, tr("Erase %1?").arg(name),
-             tr("All clips, points, decisions, agreements and letters of %1 are erased and overwritten. This cannot be undone.").arg(name),
-             tr("Erase")))
-        return;
-    upkeep(tr("Erasing …"), [lib = session_.library, id = r->person.id, name](const std::stop_token&) -> Result<QString> {
-        const auto gone = lib->people().erase(id);
-        if (!gone) return tl::unexpected(gone.error());
-        QString word = tr("%1 is erased: %2 clips, %3 letters.").arg(name).arg(gone->clips).arg(gone->letters);
-        if (gone->phrases > 0) word += QLatin1Char(' ') + tr("Own wordings that named them are erased too: %n.", nullptr, gone->phrases);
-        if (!gone->mentions.empty())
-            word += QLatin1Char(' ') + tr("The name still stands elsewhere in your own texts (%1).").arg(mentions_words(gone->mentions));
-        if (!gone->shared_with.empty()) {
-            QStringList others;
-            for (const auto& n : gone->shared_with) others << QString::fromStdString(n);
-            word +=
-                QLatin1Char(' ') +
-                tr("A film of which %1 is a part stays; cut it outside of Bevel, or delete it too.").arg(others.join(QStringLiteral(", ")));
-        }
-        if (!gone->backups.empty()) {
-            QStringList files;
-            for (const auto& f : gone->backups) files << QString::fromStdString(f);
-            word += QLatin1Char(' ') +
-                    tr("These backups still hold them; delete them or make new ones: %1").arg(files.join(QStringLiteral(", ")));
-        }
-        return word;
-    });
-}
-
-void ArrivalsPage::back_up() {
-    const QString day = QDate::currentDate().toString(Qt::ISODate);
-    const QString file =
-        QFileDialog::getSaveFileName(this, tr("Back up the library"), QStringLiteral("bevel-%1.tar").arg(day), tr("Backups (*.tar)"));
-    if (file.isEmpty()) return;
-    back_up_to(file, false);
-}
-
-void ArrivalsPage::back_up_to(const QString& file, bool without_damaged) {
-    const QString day = QDate::currentDate().toString(Qt::ISODate);
-    upkeep(
-        tr("Backing up …"),
-        [lib = session_.library, file, day, without_damaged](const std::stop_token& stop) -> Result<QString> {
-            return lib->backups().write(file.toStdString(), day.toStdString(), without_damaged, stop).map([&](const BackedUp& b) {
-                return tr("Backed up: %1").arg(file) + films_words(b);
-            });
-        },
-        [this, file] { back_up_to(file, true); });
-}
-
-void ArrivalsPage::restore() {
-    const QString file = QFileDialog::getOpenFileName(this, tr("Choose a backup"), QString(), tr("Backups (*.tar)"));
-    if (file.isEmpty()) return;
-    const QString folder = QFileDialog::getExistingDirectory(this, tr("Into which empty folder?"));
-    if (!folder.isEmpty()) restore_to(file, folder, false);
-}
-
-void ArrivalsPage::restore_to(const QString& file, const QString& folder, bool without_damaged) {
-    upkeep(
-        tr("Restoring …"),
-        [file, folder, without_damaged](const std::stop_token& stop) -> Result<QString> {
-            return Library::restore(file.toStdString(), folder.toStdString(), without_damaged, stop).map([&](const BackedUp& b) {
-                return tr("Restored. Open it with: bevel %1").arg(folder) + films_words(b);
-            });
-        },
-        [this, file, folder] { restore_to(file, folder, true); });
-}
-
+/// The clip that is highlighted, of tonight's or in the table.
 const ClipRow* ArrivalsPage::chosen() const {
-    return row_at(table_->currentIndex().row());
+    if (tabs_->currentIndex() != 0) return row_at(table_->currentIndex().row());
+    const auto it = std::find_if(rows().begin(), rows().end(), [id = evening_->current()](const ClipRow& r) { return r.clip.id == id; });
+    return it == rows().end() ? nullptr : &*it;
 }
 
 const ClipRow* ArrivalsPage::row_at(int shown) const {
@@ -574,6 +423,15 @@ void ArrivalsPage::show_chosen() {
             .arg((r && r->clip.state == ClipState::failed ? session_.theme.palette.outside : session_.theme.palette.faint).name()));
     detail_->setText(about);
     form_->show_clip(r, rows(), people_);
+}
+
+/// The review of the chosen clip; of one that is asked about, once it is judged as the form beside it says.
+void ArrivalsPage::open_or_confirm() {
+    const auto* r = chosen();
+    if (r && r->clip.state == ClipState::asked)
+        form_->confirm(true);
+    else
+        open_chosen();
 }
 
 void ArrivalsPage::confirm_or_open() {
@@ -707,7 +565,7 @@ void ArrivalsPage::refresh() {
 }
 
 void ArrivalsPage::show_rows(std::vector<ClipRow> fresh, const std::vector<Person>& people) {
-    const auto* before = this->chosen();
+    const auto* before = row_at(table_->currentIndex().row());
     const qint64 chosen = before ? before->clip.id : 0;
     clips_->set_rows(std::move(fresh));
     show_found();
@@ -717,8 +575,10 @@ void ArrivalsPage::show_rows(std::vector<ClipRow> fresh, const std::vector<Perso
     search_->setVisible(!rows().empty() || all_ > 0);
     more_->setVisible(all_ > static_cast<std::int64_t>(rows().size()));
     more_->setText(tr("%1 of %2 clips are listed: search for the others.").arg(rows().size()).arg(all_));
-    empty_->setVisible(rows().empty() && all_ == 0);
-    table_->setVisible(!rows().empty() || all_ > 0);
+    const bool none = rows().empty() && all_ == 0;
+    welcome_->setVisible(none);
+    tabs_->setVisible(!none);
+    form_->setVisible(!none);
     show_chosen();
     people_ = people;
     if (const qint64 id = std::exchange(wanted_, 0); id != 0) show_clip(id);

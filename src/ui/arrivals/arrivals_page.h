@@ -13,6 +13,7 @@ namespace bevel::ui {
 
 class EveningView;
 class LimitStrip;
+class Welcome;
 
 class ArrivalsPage : public Place {
     Q_OBJECT
@@ -59,6 +60,7 @@ private:
     void show_chosen();
     void show_found(); // rows that the search words are in
     ClipQuery query() const;
+    void open_or_confirm();
     void confirm_or_open();
     void go_to_next_asked(qint64 but);
     void move_turn(int by);
@@ -82,7 +84,8 @@ private:
     QTimer typing_;          // the library is asked once the words stand still
     std::int64_t all_ = 0;   // clips there are
     QLabel* more_ = nullptr; // that not all of them are listed
-    QLabel *detail_ = nullptr, *empty_ = nullptr;
+    QLabel* detail_ = nullptr;
+    Welcome* welcome_ = nullptr; // as long as there is no clip
     QPushButton *open_ = nullptr, *change_ = nullptr, *parts_ = nullptr, *meant_ = nullptr, *hand_ = nullptr;
     ClipForm* form_ = nullptr;
     LimitStrip* strip_ = nullptr;

@@ -11,6 +11,7 @@
 #include <QFileInfo>
 #include <QFormLayout>
 #include <QLineEdit>
+#include <QRegularExpression>
 #include <QSpinBox>
 
 namespace bevel::ui {
@@ -30,8 +31,13 @@ double ClipForm::height_m() const {
     return height_->value() * (session_.settings.inches ? 0.0254 : 0.01);
 }
 
-void ClipForm::set_height(double metres) {
-    height_->setValue(metres / (session_.settings.inches ? 0.0254 : 0.01));
+/// The least the field shows stands for a height that nobody said.
+bool ClipForm::height_said() const {
+    return height_->value() > height_->minimum();
+}
+
+void ClipForm::set_height(const Person& p) {
+    height_->setValue(p.height_said ? p.stature_m / (session_.settings.inches ? 0.0254 : 0.01) : height_->minimum());
 }
 
 void ClipForm::build() {
@@ -62,13 +68,14 @@ void ClipForm::build() {
     live_->hide();
     auto* privacy = new QLabel(tr("Clips stay on this computer."));
     privacy->setObjectName(QStringLiteral("faint"));
-    for (QWidget* w : std::initializer_list<QWidget*>{choose_, file_label_, sure_, whose_, facts_, take_, notice_}) box->addWidget(w);
+    for (QWidget* w : std::initializer_list<QWidget*>{choose_, file_label_, sure_, named_so_, whose_, facts_, take_, notice_})
+        box->addWidget(w);
     box->addWidget(stills_, 3);
     box->addWidget(live_, 2);
     box->addStretch(1);
     box->addWidget(privacy);
     connect(choose_, &QPushButton::clicked, this, &ClipForm::choose_files);
-    connect(take_, &QPushButton::clicked, this, &ClipForm::confirm);
+    connect(take_, &QPushButton::clicked, this, [this] { confirm(); });
     connect_fields();
     connect_work();
 }
@@ -80,6 +87,16 @@ void ClipForm::build_whose() {
     auto* buttons = new QVBoxLayout(whose_);
     buttons->setContentsMargins(0, 0, 0, 0);
     buttons->setSpacing(3);
+    named_so_ = new QPushButton;
+    named_so_->setObjectName(QStringLiteral("namedSo"));
+    named_so_->setFocusPolicy(Qt::TabFocus);
+    named_so_->hide();
+    connect(named_so_, &QPushButton::clicked, this, [this] {
+        student_->setCurrentText(named_so_->property("who").toString());
+        for (const auto& p : people_)
+            if (QString::fromStdString(p.name) == student_->currentText()) set_height(p);
+        take_->setFocus();
+    });
     for (int i = 0; i < 3; ++i) {
         auto* b = new QPushButton;
         b->setObjectName(QStringLiteral("guess%1").arg(i + 1));
@@ -102,11 +119,14 @@ void ClipForm::build_who() {
     height_->setObjectName(QStringLiteral("height"));
     height_->setAccessibleName(tr("Height"));
     const bool inches = session_.settings.inches;
-    height_->setRange(inches ? 35 : 90, inches ? 91 : 230);
+    height_->setRange(inches ? 35 : 89, inches ? 91 : 230);
     height_->setDecimals(inches ? 1 : 0);
     height_->setSuffix(inches ? tr(" in") : tr(" cm"));
-    set_height(1.7);
-    height_->setToolTip(tr("The student's own height gives the scale of the picture"));
+    height_->setSpecialValueText(tr("height?"));
+    height_->setValue(height_->minimum());
+    height_->setToolTip(
+        tr("The student's own height gives the scale of the picture. Nobody knows it? Then lengths are told by the spread of "
+           "grown people, a twentieth less surely; angles and shares do not need it."));
 }
 
 void ClipForm::build_movement() {
@@ -181,7 +201,7 @@ void ClipForm::build_day() {
     energy_->setAccessibleName(tr("Energy that day, 0 to 10"));
     energy_->setToolTip(energy_->accessibleName());
     energy_->setRange(-1, 10);
-    energy_->setSpecialValueText(tr("energy –"));
+    energy_->setSpecialValueText(tr("energy: not said"));
     energy_->setPrefix(tr("energy "));
     pain_ = new QLineEdit;
     pain_->setObjectName(QStringLiteral("pain"));
@@ -226,7 +246,7 @@ void ClipForm::build_facts() {
 
 void ClipForm::connect_fields() {
     connect(student_, &QComboBox::currentIndexChanged, this, [this](int i) {
-        if (i >= 0 && i < static_cast<int>(people_.size())) set_height(people_[static_cast<std::size_t>(i)].stature_m);
+        if (i >= 0 && i < static_cast<int>(people_.size())) set_height(people_[static_cast<std::size_t>(i)]);
     });
     connect(student_, &QComboBox::editTextChanged, this, [this] {
         touched_ = true;
@@ -301,6 +321,7 @@ void ClipForm::show_clip(const ClipRow* row, const std::vector<ClipRow>& rows, c
         file_label_->setText(tr("No clip is chosen"));
         sure_->setText(tr("Drop clips here, or take them in: the body is found by itself, then you say whose it is."));
         whose_->hide();
+        named_so_->hide();
         stills_->clear();
     }
     live_->hide();
@@ -371,7 +392,7 @@ void ClipForm::fill(const ClipRow& row) {
     mirrored_->setChecked(c.mirrored);
     if (c.person != 0) {
         student_->setCurrentText(QString::fromStdString(row.person.name));
-        set_height(row.person.stature_m);
+        set_height(row.person);
     }
     bool sure = false;
     for (int i = 0; i < guesses_.size(); ++i) {
@@ -388,9 +409,13 @@ void ClipForm::fill(const ClipRow& row) {
             sure = true;
             student_->setCurrentText(name);
             for (const auto& p : people_)
-                if (p.id == g.person) set_height(p.stature_m);
+                if (p.id == g.person) set_height(p);
         }
     }
+    const QString in_file = name_in_file();
+    named_so_->setVisible(c.person == 0 && !sure && !in_file.isEmpty());
+    named_so_->setText(tr("%1, as the file is named").arg(in_file));
+    named_so_->setProperty("who", in_file);
     whose_->setVisible(c.state == ClipState::asked && !sure && !guess_.people.empty());
     QStringList words;
     if (c.state == ClipState::asked) {
@@ -409,6 +434,28 @@ void ClipForm::fill(const ClipRow& row) {
     sure_->setVisible(!words.isEmpty());
 }
 
+/// A student of the library whose name, or a part of it of three letters or more, stands as a word in the name of the file; else the first
+/// word, where it is written like a name. Empty where the name of the file is one that a camera gives.
+QString ClipForm::name_in_file() const {
+    if (!row_) return {};
+    static const QRegularExpression between(QStringLiteral("[^\\p{L}']+"));
+    const QStringList words = QFileInfo(QString::fromStdString(row_->clip.named)).completeBaseName().split(between, Qt::SkipEmptyParts);
+    for (const auto& p : people_) {
+        const QString name = QString::fromStdString(p.name);
+        for (const QString& part : name.split(between, Qt::SkipEmptyParts))
+            if (part.size() >= 3 && words.contains(part, Qt::CaseInsensitive)) return name;
+    }
+    static const QStringList camera{QStringLiteral("img"),      QStringLiteral("vid"),    QStringLiteral("video"),   QStringLiteral("mov"),
+                                    QStringLiteral("movie"),    QStringLiteral("clip"),   QStringLiteral("dsc"),     QStringLiteral("pxl"),
+                                    QStringLiteral("whatsapp"), QStringLiteral("signal"), QStringLiteral("untitled")};
+    const QString first = words.value(0);
+    const bool as_name = first.size() >= 3 && first.front().isUpper() && first.mid(1) == first.mid(1).toLower();
+    if (!as_name || camera.contains(first, Qt::CaseInsensitive)) return {};
+    for (const auto& m : session_.movements.all()) // "Gaze at the moon.mp4" names nobody
+        if (said(m.name).contains(first, Qt::CaseInsensitive)) return {};
+    return first;
+}
+
 void ClipForm::choose_person(int index) {
     if (!row_ || index < 0 || index >= static_cast<int>(guess_.people.size())) return;
     const auto id = guess_.people[static_cast<std::size_t>(index)].person;
@@ -420,7 +467,7 @@ void ClipForm::choose_person(int index) {
     for (const auto& p : people_)
         if (p.id == id) {
             student_->setCurrentText(QString::fromStdString(p.name));
-            set_height(p.stature_m);
+            set_height(p);
         }
     take_->setFocus();
 }
@@ -520,7 +567,8 @@ Person ClipForm::person_of_form() const {
     for (const auto& p : people_)
         if (QString::fromStdString(p.name).compare(name, Qt::CaseInsensitive) == 0) person = p;
     person.name = name.toStdString();
-    person.stature_m = height_m();
+    person.height_said = height_said();
+    if (person.height_said) person.stature_m = height_m();
     return person;
 }
 
@@ -528,7 +576,7 @@ void ClipForm::focus_facts() {
     if (row_) movement_->setFocus();
 }
 
-void ClipForm::confirm() {
+void ClipForm::confirm(bool and_open) {
     if (!row_ || !take_->isEnabled()) return;
     const Person person = person_of_form();
     if (person.name.empty()) { // stopped before anything was said: looked for again
@@ -551,9 +599,10 @@ void ClipForm::confirm() {
     after.clip.pair = pair_->currentData().toString().toLongLong();
     touched_ = false;
     take_->setEnabled(false);
+    open_then_ = and_open ? row_->clip.id : 0;
     if (row_->clip.person != 0 && !row_->clip.movement.empty()) return emit facts_changed(*row_, after);
     judge_again(after.person, after.clip); // said for the first time: there is nothing to go back to
-    emit confirmed(row_->clip.id);
+    if (!and_open) emit confirmed(row_->clip.id);
 }
 
 void ClipForm::judge_again(const Person& person, const Clip& changed) {
@@ -570,6 +619,8 @@ void ClipForm::judge_again(const Person& person, const Clip& changed) {
                     if (form) form->judge_again(person, changed);
                 });
             session->workspace->touched(changed.id);
+            if (form && std::exchange(form->open_then_, 0) == changed.id && word)
+                session->workspace->go(QStringLiteral("review"), {changed.id});
         });
 }
 

@@ -28,8 +28,8 @@ public:
     void judge_again(const Person& person, const Clip& changed);
     /// Takes over the first, second or third guess of whose clip it is.
     void choose_person(int index);
-    /// What stands in the form, for the clip that is chosen.
-    void confirm();
+    /// What stands in the form, for the clip that is chosen. `and_open`: its review is opened once it is judged.
+    void confirm(bool and_open = false);
     void focus_facts();
     Notice& notice() { return *notice_; }
 
@@ -60,17 +60,21 @@ private:
     void keep_condition();
     Person person_of_form() const;
     double height_m() const;
-    void set_height(double metres);
+    bool height_said() const;
+    void set_height(const Person& p);
+    QString name_in_file() const;
 
     Session& session_;
     std::vector<Person> people_;
     std::vector<ClipRow> rows_;
     std::optional<ClipRow> row_;
     ClipGuess guess_;
+    qint64 open_then_ = 0;                         // the clip whose review is opened when it is judged
     bool touched_ = false, school_chosen_ = false; // typed in since the clip was chosen
     QLabel *file_label_ = nullptr, *sure_ = nullptr;
     Notice* notice_ = nullptr;
     QComboBox *student_ = nullptr, *movement_ = nullptr, *view_ = nullptr, *school_ = nullptr, *version_ = nullptr;
+    QPushButton* named_so_ = nullptr; // a student whose name stands in the file's
     QCheckBox* mirrored_ = nullptr;
     QComboBox *pair_ = nullptr, *footwear_ = nullptr, *surface_ = nullptr;
     QWidget *pair_row_ = nullptr, *ground_row_ = nullptr; // there only where they are asked

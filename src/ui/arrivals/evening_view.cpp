@@ -1,4 +1,6 @@
 #include "ui/arrivals/evening_view.h"
+#include "core/judge/finding_key.h"
+#include "ui/pictures/stills.h"
 #include "ui/shell/workspace.h"
 #include <cmath>
 #include <QDate>
@@ -27,6 +29,7 @@ EveningView::EveningView(Session& session, QWidget* parent) : QWidget(parent), s
     list_->setAccessibleName(tr("Clips that wait"));
     list_->setWordWrap(true);
     list_->setSpacing(3);
+    list_->setIconSize({still_h * 3 / 4, still_h});
     list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     none_ = new QLabel(tr("Nobody waits. Drop clips anywhere; once the body was found in them they stand here, the longest wait first."));
     none_->setObjectName(QStringLiteral("faint"));
@@ -57,6 +60,7 @@ EveningView::EveningView(Session& session, QWidget* parent) : QWidget(parent), s
     connect(begin_, &QPushButton::clicked, this, &EveningView::open_current);
     connect(list_, &QListWidget::itemActivated, this,
             [this](const QListWidgetItem* it) { open(it->data(Qt::UserRole).toLongLong(), it->data(Qt::UserRole + 1).toBool()); });
+    connect(list_, &QListWidget::currentItemChanged, this, &EveningView::current_changed);
     connect(due_, &QListWidget::itemActivated, this,
             [this](const QListWidgetItem* it) { emit person(it->data(Qt::UserRole).toLongLong()); });
     connect(session_.evening, &Evening::changed, this, &EveningView::fill);
@@ -74,10 +78,43 @@ void EveningView::open(qint64 clip, bool unnamed_clip) {
     session_.workspace->go(QStringLiteral("review"), {clip});
 }
 
+qint64 EveningView::current() const {
+    return list_->currentItem() ? list_->currentItem()->data(Qt::UserRole).toLongLong() : 0;
+}
+
+/// Who, what, since when.
+QString EveningView::line_of(const Waiting& w, const QDate& today) const {
+    const auto m = session_.movement(w.movement);
+    const int days = static_cast<int>(date_of(w.arrived_on).daysTo(today));
+    const QString since = !date_of(w.arrived_on).isValid() ? QString()
+                          : days <= 0                      ? tr("came today")
+                          : days == 1                      ? tr("since yesterday")
+                                                           : tr("waits for %n day(s)", nullptr, days);
+    if (w.unnamed) return tr("Whose is it? · %1").arg(since);
+    QStringList words{QString::fromStdString(w.name), m ? said(m->name) : QString::fromStdString(w.movement), since};
+    const auto& all = session_.evening->all();
+    const auto same = std::count_if(all.begin(), all.end(), [&](const Waiting& x) { return !x.unnamed && x.person == w.person; });
+    if (same > 1) words << tr("one of %1 of this student").arg(same);
+    return words.join(QStringLiteral(" · "));
+}
+
+QString EveningView::asked_of(const Waiting& w) const {
+    if (w.unnamed) return tr("person and movement are yet to be said");
+    QStringList asked;
+    for (const auto& text : w.asked) {
+        const FindingKey key = FindingKey::read(text);
+        QString words = text::check_name(key.check, session_.catalogue);
+        if (key.side) words += QStringLiteral(", ") + text::side(*key.side);
+        asked << words;
+    }
+    return asked.isEmpty() ? tr("nothing was asked before")
+                           : tr("asked on %1: %2").arg(text::day(w.asked_on), asked.join(QStringLiteral("; ")));
+}
+
 void EveningView::fill() {
     const Evening& e = *session_.evening;
     const auto count = static_cast<int>(e.all().size());
-    title_->setText(tr("%n clip(s) wait", nullptr, count));
+    title_->setText(count == 1 ? tr("One clip waits") : tr("%1 clips wait").arg(count));
     const int minutes = static_cast<int>(std::ceil(e.minutes_each() * count));
     left_->setText(count == 0       ? QString()
                    : e.knows_pace() ? tr("about %n minute(s) at your pace", nullptr, minutes)
@@ -85,38 +122,22 @@ void EveningView::fill() {
     begin_->setEnabled(count > 0);
     list_->setVisible(count > 0);
     none_->setVisible(count == 0);
-    const qint64 chosen = list_->currentItem() ? list_->currentItem()->data(Qt::UserRole).toLongLong() : 0;
-    list_->clear();
-    const QDate today = QDate::currentDate();
-    for (const auto& w : e.all()) {
-        const auto m = session_.movement(w.movement);
-        const int days = static_cast<int>(date_of(w.arrived_on).daysTo(today));
-        const QString since = !date_of(w.arrived_on).isValid() ? QString()
-                              : days <= 0                      ? tr("came today")
-                                                               : tr("waits for %n day(s)", nullptr, days);
-        QString first =
-            w.unnamed ? tr("Whose is it? · %1").arg(since)
-                      : QStringList{QString::fromStdString(w.name), m ? said(m->name) : QString::fromStdString(w.movement), since}.join(
-                            QStringLiteral(" · "));
-        QStringList asked;
-        for (const auto& key : w.asked) {
-            std::string check = key.substr(0, key.rfind('/'));
-            for (const char* end : {".low", ".high"})
-                if (check.ends_with(end)) check.resize(check.size() - std::string_view(end).size());
-            const std::string side = key.substr(key.rfind('/') + 1);
-            QString words = text::check_name(check, session_.catalogue);
-            if (!side.empty()) words += QStringLiteral(", ") + text::side(side == "left" ? Side::left : Side::right);
-            asked << words;
+    const qint64 chosen = current();
+    {
+        const QSignalBlocker quiet(list_);
+        list_->clear();
+        const QDate today = QDate::currentDate();
+        for (const auto& w : e.all()) {
+            auto* it = new QListWidgetItem(line_of(w, today) + QLatin1Char('\n') + asked_of(w), list_);
+            it->setData(Qt::UserRole, static_cast<qint64>(w.clip));
+            it->setData(Qt::UserRole + 1, w.unnamed);
+            it->setData(Qt::DecorationRole, stills_.value(w.clip, blank()));
+            if (list_->count() == 1) it->setFont(session_.theme.font(12, QFont::DemiBold)); // the next one
+            if (w.clip == chosen) list_->setCurrentItem(it);
         }
-        const QString second = w.unnamed         ? tr("person and movement are yet to be said")
-                               : asked.isEmpty() ? tr("nothing was asked before")
-                                                 : tr("asked on %1: %2").arg(text::day(w.asked_on), asked.join(QStringLiteral("; ")));
-        auto* it = new QListWidgetItem(first + QLatin1Char('\n') + second, list_);
-        it->setData(Qt::UserRole, static_cast<qint64>(w.clip));
-        it->setData(Qt::UserRole + 1, w.unnamed);
-        if (w.clip == chosen) list_->setCurrentItem(it);
+        if (!list_->currentItem() && list_->count() > 0) list_->setCurrentRow(0);
     }
-    if (!list_->currentItem() && list_->count() > 0) list_->setCurrentRow(0);
+    emit current_changed();
     due_->clear();
     for (const auto& l : e.due()) {
         const auto m = session_.movement(l.movement);
@@ -128,6 +149,37 @@ void EveningView::fill() {
     }
     due_->setVisible(due_->count() > 0);
     due_title_->setVisible(due_->count() > 0);
+    look_for_stills();
+}
+
+/// One after the other, as long as there are lines without one.
+void EveningView::look_for_stills() {
+    if (looking_) return;
+    const auto& all = session_.evening->all();
+    const auto next = std::find_if(all.begin(), all.end(), [&](const Waiting& w) { return !stills_.contains(w.clip); });
+    if (next == all.end()) return;
+    looking_ = true;
+    session_.background->run<QImage>(
+        this,
+        [lib = session_.library, id = next->clip](std::stop_token) {
+            const auto clip = lib->clips().get(id);
+            return clip ? still_of(*lib, *clip, still_h) : QImage();
+        },
+        [this, id = static_cast<qint64>(next->clip)](const QImage& still) {
+            looking_ = false;
+            stills_[id] = still.isNull() ? blank() : QPixmap::fromImage(still);
+            const QSignalBlocker quiet(list_);
+            for (int i = 0; i < list_->count(); ++i)
+                if (list_->item(i)->data(Qt::UserRole).toLongLong() == id) list_->item(i)->setData(Qt::DecorationRole, stills_[id]);
+            look_for_stills();
+        });
+}
+
+/// In place of a still that is not there yet, or never.
+QPixmap EveningView::blank() const {
+    QPixmap p(still_h * 3 / 4, still_h);
+    p.fill(session_.theme.palette.line);
+    return p;
 }
 
 } // namespace bevel::ui

@@ -1,6 +1,9 @@
 // The first screen of Arrivals: tonight's clips in the order in which they wait, and letters to look after.
 #pragma once
 #include "ui/arrivals/evening.h"
+#include <QDate>
+#include <QHash>
+#include <QPixmap>
 #include <QWidget>
 
 class QLabel;
@@ -15,14 +18,24 @@ public:
     EveningView(Session& session, QWidget* parent = nullptr);
 
     void open_current();
+    qint64 current() const; // the clip that is highlighted; 0 for none
 
 signals:
     void unnamed(qint64 clip); // whose it is must be said first
     void person(qint64 id);
+    void current_changed();
 
 private:
     void fill();
     void open(qint64 clip, bool unnamed);
+    QString line_of(const Waiting& w, const QDate& today) const;
+    QString asked_of(const Waiting& w) const;
+    void look_for_stills();
+    QPixmap blank() const;
+    static constexpr int still_h = 72; // px
+
+    QHash<qint64, QPixmap> stills_;
+    bool looking_ = false;
 
     Session& session_;
     QLabel *title_ = nullptr, *left_ = nullptr, *none_ = nullptr, *due_title_ = nullptr;

@@ -1,4 +1,5 @@
 #include "ui/arrivals/inbox.h"
+#include "ui/shell/session.h"
 #include <QDir>
 #include <QFileInfo>
 

@@ -1,26 +1,8 @@
 #include "ui/arrivals/still_pair.h"
-#include "media/clip.h"
-#include "ui/paint/body.h"
+#include "ui/pictures/stills.h"
 #include <QPainter>
 
 namespace bevel::ui {
-namespace {
-
-/// The student on a frame a third into the clip, close about the body where it is known.
-QImage still_of(const Library& library, const Clip& clip) {
-    auto reader = ClipReader::open(library.clips().path_of(clip));
-    if (!reader) return {};
-    const std::size_t frame = reader->info().time_s.size() / 3;
-    const auto picture = reader->frame(frame);
-    if (!picture) return {};
-    const QImage whole = to_image(**picture);
-    const auto track = library.tracks().load(clip.id);
-    const QRectF crop = track && track->width > 0 ? crop_of(*track, 0.75) : QRectF(whole.rect());
-    return whole.copy(crop.toRect().intersected(whole.rect())).scaledToHeight(260, Qt::SmoothTransformation);
-}
-
-} // namespace
-
 StillPair::StillPair(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
     setMinimumHeight(120);
     setAccessibleName(tr("This clip beside the last one of whom it may be"));
@@ -46,7 +28,7 @@ void StillPair::compare(const Clip& clip, const Clip* other, const QString& name
     session_.background->run<Two>(
         this,
         [lib = session_.library, clip, second = other ? std::optional(*other) : std::nullopt](std::stop_token) {
-            return Two{still_of(*lib, clip), second ? still_of(*lib, *second) : QImage()};
+            return Two{still_of(*lib, clip, 260), second ? still_of(*lib, *second, 260) : QImage()};
         },
         [this, run](const Two& two) {
             if (run != run_) return; // another one was chosen meanwhile

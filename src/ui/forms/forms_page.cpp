@@ -171,7 +171,7 @@ QWidget* FormsPage::build_figure() {
     fault_ = new QComboBox;
     fault_->setObjectName(QStringLiteral("fault"));
     fault_->setAccessibleName(tr("Show a fault beside the right one"));
-    fault_->addItem(tr("as it is meant"), -1);
+    fault_->addItem(tr("no fault"), -1);
     for (std::size_t i = 0; i < faults().size(); ++i) {
         const std::array<QString, 14> names{tr("stance too narrow"),
                                             tr("stance too wide"),
@@ -231,14 +231,26 @@ QWidget* FormsPage::build_figure() {
     bar->addWidget(speed_);
     bar->addWidget(time_, 3);
     bar->addWidget(lane_, 2);
-    auto* second = new QHBoxLayout;
-    second->addWidget(way_, 1);
-    second->addWidget(fault_, 2);
-    second->addWidget(size_, 1);
-    auto* side_label = new QLabel(tr("from"));
-    side_label->setObjectName(QStringLiteral("faint"));
-    second->addWidget(side_label);
-    second->addWidget(around_, 1);
+    // Each with its name above it; how large a fault is, only beside a fault.
+    auto* second = new QGridLayout;
+    second->setHorizontalSpacing(12);
+    second->setVerticalSpacing(0);
+    int column = 0;
+    for (const auto& [w, name, share] : {std::tuple<QWidget*, QString, int>{way_, tr("Done as"), 3},
+                                         {fault_, tr("Beside it"), 4},
+                                         {size_, tr("how much of it"), 2},
+                                         {around_, tr("Seen from"), 3}}) {
+        auto* label = new QLabel(name);
+        label->setObjectName(QStringLiteral("faint"));
+        label->setBuddy(w);
+        second->addWidget(label, 0, column);
+        second->addWidget(w, 1, column);
+        second->setColumnStretch(column, share);
+        if (w == size_) size_label_ = label;
+        ++column;
+    }
+    size_->hide();
+    size_label_->hide();
     auto* box = new QVBoxLayout(middle);
     box->setContentsMargins(0, 0, 0, 0);
     for (auto* s : {size_, around_}) s->setMinimumWidth(54);
@@ -492,6 +504,8 @@ void FormsPage::fill_faults() {
     while (fault_->count() > static_cast<int>(faults().size()) + 1) fault_->removeItem(fault_->count() - 1);
     fault_->setCurrentIndex(0);
     size_->setEnabled(false);
+    size_->hide();
+    size_label_->hide();
     const auto m = way();
     if (!m || linked()) return; // of a form, those of the body alone
     std::set<QString> named;
@@ -539,6 +553,8 @@ void FormsPage::show_finding(const std::string& id, const std::string& check, bo
 void FormsPage::show_fault() {
     const int i = fault_->currentData().toInt();
     size_->setEnabled(i >= 0);
+    size_->setVisible(i >= 0);
+    size_label_->setVisible(i >= 0);
     if (i < 0) return figure_->show_fault(std::nullopt);
     if (i >= check_faults) { // of a check of this movement
         const auto m = way();

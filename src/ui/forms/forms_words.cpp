@@ -66,9 +66,10 @@ QString FormsPage::rules_html(const Movement& original) const {
             const QString unit = QString::fromStdString(unit_of_measure(rule_book(), c.measure).value_or(""));
             QStringList phases;
             for (const auto& p : c.phases) phases << text::phase(m, p);
-            QString line = QStringLiteral("<b>%1</b>: %2")
-                               .arg(session_.catalogue.name(QString::fromStdString(c.measure)).toHtmlEscaped(),
-                                    text::band(c.low, c.high, unit, units).toHtmlEscaped());
+            // What is asked as a sentence, then the figure that tells it.
+            const QString name = session_.catalogue.name(QString::fromStdString(c.measure));
+            QString line = QStringLiteral("<b>%1</b>").arg((c.good.empty() ? name : said(c.good)).toHtmlEscaped());
+            line += QStringLiteral("<br>%1: %2").arg(name.toHtmlEscaped(), text::band(c.low, c.high, unit, units).toHtmlEscaped());
             if (c.reference) line += QLatin1Char(' ') + tr("against the figure").toHtmlEscaped();
             if (!c.stack.empty() && c.stack.back().level != BandLevel::rule)
                 line += QStringLiteral(" <i>(%1)</i>")

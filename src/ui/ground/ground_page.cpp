@@ -652,7 +652,7 @@ void GroundPage::measure_again() {
     ReviewOptions o;
     o.view = view_from_name(clip_.view);
     o.states = marks_.states;
-    if (person_.id != 0) o.stature_m = person_.stature_m;
+    if (person_.id != 0 && person_.height_said) o.stature_m = person_.stature_m;
     if (person_.shoulder_width_m > 0) o.shoulder_width_m = person_.shoulder_width_m;
     using Errors = std::pair<std::vector<double>, std::vector<double>>;
     const bool known = !sure_.empty();

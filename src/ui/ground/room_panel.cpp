@@ -149,7 +149,9 @@ void RoomPanel::show_marks(const GroundMarks& marks, const Track& track, const P
     say(Marked::scale,
         l.plan    ? tr("by the mat")
         : l.scale ? tr("by a length of %1").arg(length(l.scale->metres))
-                  : tr("by the student's height of %1").arg(length(person.stature_m)),
+        : person.height_said
+            ? tr("by the student's height of %1").arg(length(person.stature_m))
+            : tr("nobody said how tall the student is: by the spread of grown people, so lengths are unsure by a twentieth"),
         l.scale.has_value());
     auto unit = [&](double marked, double usual) {
         return marked > 0 ? tr("%1, marked").arg(length(marked)) : tr("%1, from the height").arg(length(usual));

@@ -130,6 +130,10 @@ QWidget* LetterPage::build_words() {
     short_->setObjectName(QStringLiteral("shortForm"));
     large_ = new QCheckBox(tr("Large type"));
     large_->setObjectName(QStringLiteral("largeType"));
+    figures_ = new QCheckBox(tr("Figures in small print"));
+    figures_->setObjectName(QStringLiteral("letterFigures"));
+    figures_->setToolTip(tr("For this and the letters after it"));
+    figures_->setChecked(true);
     auto* book = new QPushButton(tr("Own words …"));
     book->setObjectName(QStringLiteral("phraseBook"));
     book->setToolTip(tr("What you said in place of Bevel's cues, by rule and direction"));
@@ -150,7 +154,11 @@ QWidget* LetterPage::build_words() {
     form->addWidget(heading(tr("Signed")));
     form->addLayout(sender);
     form->addLayout(last);
-    form->addWidget(book, 0, Qt::AlignLeft);
+    auto* below = new QHBoxLayout;
+    below->addWidget(figures_);
+    below->addStretch(1);
+    below->addWidget(book);
+    form->addLayout(below);
     connect(template_, &QComboBox::activated, this, &LetterPage::take_template);
     connect(keep, &QPushButton::clicked, this, &LetterPage::save_template);
     connect(drop_template_, &QPushButton::clicked, this, &LetterPage::drop_template);
@@ -158,6 +166,12 @@ QWidget* LetterPage::build_words() {
     connect(language_, &QComboBox::activated, this, &LetterPage::touched_language);
     for (auto* e : {signed_, place_}) connect(e, &QLineEdit::textChanged, this, &LetterPage::choices_changed);
     for (auto* b : {short_, large_}) connect(b, &QCheckBox::toggled, this, &LetterPage::choices_changed);
+    connect(figures_, &QCheckBox::toggled, this, [this](bool on) {
+        if (filling_) return;
+        session_.background->run<Result<bool>>(
+            this, [lib = session_.library, on](std::stop_token) { return lib->settings().set("letter_figures", on ? "" : "no"); },
+            [this](const Result<bool>&) { choices_changed(); });
+    });
     return w;
 }
 
@@ -185,6 +199,8 @@ QWidget* LetterPage::build_sending() {
     mail_ = button("openMail", tr("Open in the mail program"), tr("Saves the letter and hands it over; Bevel itself sends nothing"),
                    [this] { open_mail(); });
     text_ = button("copyText", tr("Copy as text"), tr("For a message: the words without pictures"), [this] { copy_text(); });
+    cards_ = button("saveCards", tr("As pictures …"), tr("For a messenger: each correction as one upright picture"),
+                    [this] { ask_and_save_cards(); });
     clip_ = button("slowMotion", tr("Slow motion …"), QString(), [this] { ask_and_save_clip(); });
     sent_ = button("sentBefore", tr("Sent before …"), QString(), [this] { show_sent(); });
     consent_ = new QLabel(tr("No consent is written down: ask before anybody else sees this, or hide who it is."));
@@ -218,6 +234,7 @@ QWidget* LetterPage::build_sending() {
     auto* first = new QHBoxLayout;
     first->addWidget(mail_);
     first->addWidget(text_);
+    first->addWidget(cards_);
     first->addStretch(1);
     form->addLayout(first);
     auto* second = new QHBoxLayout;

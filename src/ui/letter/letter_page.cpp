@@ -63,7 +63,7 @@ LetterPage::LetterPage(Session& session, QWidget* parent) : Place(session, "lett
 
 void LetterPage::settle() {
     const bool open = open_ != nullptr;
-    for (auto* b : {pdf_, html_, print_, sent_, text_, mail_, mark_, answered_}) b->setEnabled(open && !busy_);
+    for (auto* b : {pdf_, html_, print_, sent_, text_, cards_, mail_, mark_, answered_}) b->setEnabled(open && !busy_);
     reminder_->setEnabled(open && look_again_->isChecked());
     consent_->setVisible(open && facts_.consent.empty() && !hide_->isChecked());
     clip_->setEnabled(open && !busy_ && open_->has_file && !chosen().isEmpty());
@@ -105,6 +105,7 @@ void LetterPage::open_clip(qint64 id) {
         PersonFacts facts;
         Better better;
         std::vector<OwnForm> templates;
+        bool figures = true;
     };
     leave();
     const int run = ++opening_run_;
@@ -121,6 +122,7 @@ void LetterPage::open_clip(qint64 id) {
         [lib = session_.library, forms = session_.forms(), tongue = spoken_language().toStdString(), id](std::stop_token) {
             Loaded l{load_review(*lib, forms, id, tongue), {}, lib->settings().get("signed_by"), lib->settings().get("place"), {}, {}, {}};
             if (auto letters = lib->letters().of(id)) l.letters = std::move(*letters);
+            l.figures = lib->settings().get("letter_figures") != "no";
             if (auto own = lib->forms().all(Own::letter)) l.templates = std::move(*own);
             if (!l.open) return l;
             if (auto facts = lib->people().facts((*l.open)->person.id)) l.facts = std::move(*facts);
@@ -140,6 +142,10 @@ void LetterPage::open_clip(qint64 id) {
             facts_ = std::move(l.facts);
             better_ = std::move(l.better);
             own_ = std::move(l.templates);
+            {
+                const QSignalBlocker quiet(figures_);
+                figures_->setChecked(l.figures);
+            }
             sender_ = {QString::fromStdString(l.signed_by), QString::fromStdString(l.place)};
             show_choices();
             settle();
@@ -178,13 +184,15 @@ void LetterPage::show_choices() {
         if (d.choice != Choice::kept || (f.verdict != Verdict::outside && f.verdict != Verdict::edge)) continue;
         const auto remark = remark_of(f, open_->review->findings);
         if (remark.front() != &f) continue; // one correction, whatever sides it shows on
-        auto* item = new QListWidgetItem(text::headline(f, session_.catalogue, units) + QLatin1Char('\n') + cue, corrections_);
+        auto* item = new QListWidgetItem(text::fault(f, session_.catalogue) + QLatin1Char('\n') + cue, corrections_);
         item->setData(Qt::UserRole, key);
         item->setFlags(Qt::ItemIsEnabled | Qt::ItemIsSelectable | Qt::ItemIsUserCheckable);
         const bool on = saved ? std::any_of(saved->checks.begin(), saved->checks.end(),
                                             [&](const std::string& k) { return means_one_of(FindingKey::read(k), remark); })
                               : chosen < 3;
         item->setCheckState(on && chosen < 3 ? Qt::Checked : Qt::Unchecked);
+        if (!saved && item->checkState() == Qt::Checked)
+            if (const WithCorrection w = proposed_with(open_->review->movement, f, chosen == 0); !w.empty()) with_[key.toStdString()] = w;
         chosen += item->checkState() == Qt::Checked ? 1 : 0;
     }
     praise_->setCurrentIndex(saved ? std::max(0, praise_->findData(QString::fromStdString(saved->praise)))
@@ -462,6 +470,31 @@ void LetterPage::save_clip(const QString& file) {
             working({});
             if (!ok) return failed(ok.error(), [this] { ask_and_save_clip(); });
             saved(file);
+        });
+}
+
+void LetterPage::ask_and_save_cards() {
+    const QString file =
+        QFileDialog::getSaveFileName(this, tr("Save as pictures"), place_for(QStringLiteral("correction.png")), tr("PNG (*.png)"));
+    if (!file.isEmpty()) save_cards(file);
+}
+
+void LetterPage::save_cards(const QString& file) {
+    if (!open_) return;
+    working(tr("Drawing the cards …"));
+    using Written = Result<std::vector<std::filesystem::path>>;
+    session_.background->run<Written>(
+        this,
+        [lib = session_.library, catalogue = session_.catalogue, order = order(), path = file.toStdString()](std::stop_token) {
+            return send_cards(order, path, *lib, catalogue);
+        },
+        [this](const Written& files) {
+            working({});
+            if (!files) return failed(files.error(), [this] { ask_and_save_cards(); });
+            if (files->empty()) return message_->say(tr("No correction is chosen: there is nothing to draw."));
+            saved(QString::fromStdString(files->front().string()));
+            message_->say(tr("%n picture(s) saved beside %1", nullptr, static_cast<int>(files->size()))
+                              .arg(QString::fromStdString(files->front().string())));
         });
 }
 

@@ -42,6 +42,8 @@ public:
     void export_to(const QString& file);
     /// The moment of the chosen correction as a slow-motion clip.
     void save_clip(const QString& file);
+    /// Each correction as a picture for a messenger; several get numbers.
+    void save_cards(const QString& file);
 
 signals:
     void exported(const QString& file);
@@ -80,6 +82,7 @@ private:
     void show_page(const LetterContent& content);
     void ask_and_export(const QString& ending);
     void ask_and_save_clip();
+    void ask_and_save_cards();
     void print();
     void show_sent();
     void settle();
@@ -105,11 +108,12 @@ private:
     QTabWidget* tabs_ = nullptr;
     WithBox* with_box_ = nullptr;
     QComboBox *template_ = nullptr, *language_ = nullptr;
-    QCheckBox *short_ = nullptr, *large_ = nullptr, *look_again_ = nullptr;
+    QCheckBox *short_ = nullptr, *large_ = nullptr, *figures_ = nullptr, *look_again_ = nullptr;
     QDateEdit* next_ = nullptr;
     QMenu* fields_ = nullptr;
     QLabel *consent_ = nullptr, *status_ = nullptr, *typed_ = nullptr;
-    QPushButton *drop_template_ = nullptr, *text_ = nullptr, *mail_ = nullptr, *reminder_ = nullptr, *answered_ = nullptr, *mark_ = nullptr;
+    QPushButton *drop_template_ = nullptr, *text_ = nullptr, *cards_ = nullptr, *mail_ = nullptr, *reminder_ = nullptr,
+                *answered_ = nullptr, *mark_ = nullptr;
     std::vector<LetterTemplate> templates_;
     std::vector<OwnForm> own_; // templates of one's own
     bool failing_ = false;     // the page could not be composed

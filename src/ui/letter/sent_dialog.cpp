@@ -67,6 +67,7 @@ SentDialog::SentDialog(const Session& session, const Person& person, QWidget* pa
                                                                : l.kind == "html" ? tr("HTML")
                                                                : l.kind == "clip" ? tr("slow motion")
                                                                : l.kind == "text" ? tr("text")
+                                                               : l.kind == "card" ? tr("picture card")
                                                                                   : tr("print");
                                             return l.hidden ? tr("%1, hidden").arg(as) : as;
                                         }},
@@ -117,6 +118,7 @@ void SentDialog::open_chosen() {
                                               .arg(l.id)
                                               .arg(QLatin1String(l.kind == "html"   ? "html"
                                                                  : l.kind == "text" ? "txt"
+                                                                 : l.kind == "card" ? "png"
                                                                                     : "pdf")));
     session_.background->run<Result<bool>>(
         this,

@@ -22,13 +22,13 @@ WithBox::WithBox(const Session& session, QWidget* parent) : QWidget(parent), ses
         });
         return c;
     };
-    auto number = [&](const char* name, const QString& label, const QString& suffix, int most) {
+    auto number = [&](const char* name, const QString& label, const QString& none, const QString& suffix, int most) {
         auto* s = new QSpinBox;
         s->setObjectName(QLatin1String(name));
         s->setAccessibleName(label);
         s->setToolTip(label);
         s->setRange(0, most);
-        s->setSpecialValueText(QStringLiteral("–"));
+        s->setSpecialValueText(none);
         s->setSuffix(suffix);
         connect(s, &QSpinBox::valueChanged, this, [this] {
             if (!filling_) emit changed();
@@ -38,9 +38,9 @@ WithBox::WithBox(const Session& session, QWidget* parent) : QWidget(parent), ses
     image_ = combo("withImage", tr("Picture for the mind"));
     drill_ = combo("withDrill", tr("Drill that isolates it"));
     movement_ = combo("homeworkMovement", tr("What to practise at home"));
-    times_ = number("homeworkTimes", tr("How often a day"), tr("× a day"), 9);
-    side_ = number("homeworkSide", tr("Repeats a side"), tr(" a side"), 30);
-    hold_ = number("homeworkHold", tr("Hold, seconds"), tr(" s hold"), 600);
+    times_ = number("homeworkTimes", tr("How often a day"), tr("times a day"), tr("× a day"), 9);
+    side_ = number("homeworkSide", tr("Repeats a side"), tr("a side"), tr(" a side"), 30);
+    hold_ = number("homeworkHold", tr("Hold, seconds"), tr("hold"), tr(" s hold"), 600);
     hold_->setSingleStep(10);
     auto* how = new QHBoxLayout;
     how->setSpacing(4);

@@ -281,7 +281,7 @@ Result<LetterContent> hidden(LetterContent c, const Identity& who) {
                                                                                       : who.alias;
     for (QString* s : {&c.opening, &c.praise, &c.closing}) *s = without(*s, names, unsure);
     for (auto& item : c.items)
-        for (QString* s : {&item.moment, &item.cue, &item.figure, &item.image, &item.drill, &item.homework, &item.caution})
+        for (QString* s : {&item.moment, &item.cue, &item.seen, &item.figure, &item.image, &item.drill, &item.homework, &item.caution})
             *s = without(*s, names, unsure);
     for (auto& s : c.cautions) s = without(s, names, unsure);
     // The sender is not rewritten; a name in common is for a person to decide.
@@ -293,7 +293,7 @@ Result<LetterContent> hidden(LetterContent c, const Identity& who) {
         // Days that the program wrote are left out where they are written; in a person's own words they are for that person to change.
         QStringList all{c.opening, c.praise, c.closing};
         for (const auto& item : c.items)
-            all << item.moment << item.cue << item.figure << item.image << item.drill << item.homework << item.caution;
+            all << item.moment << item.cue << item.seen << item.figure << item.image << item.drill << item.homework << item.caution;
         for (const QString& s : all)
             if (const QString day = day_in(s); !day.isEmpty()) unsure << day;
     }

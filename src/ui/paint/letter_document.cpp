@@ -2,6 +2,7 @@
 #include "core/review/free.h"
 #include "media/clip.h"
 #include "ui/paint/body.h"
+#include "ui/paint/compare.h"
 #include "ui/paint/hidden.h"
 #include "ui/paint/plain_pdf.h"
 #include "ui/text/languages.h"
@@ -12,6 +13,8 @@
 #include <QFile>
 #include <QLocale>
 #include <QPdfWriter>
+#include <QRegularExpression>
+#include <QSet>
 
 namespace bevel::ui {
 namespace {
@@ -20,6 +23,7 @@ struct LetterWords {
     Q_DECLARE_TR_FUNCTIONS(letter)
 };
 constexpr double page_w = 595, page_h = 842, margin = 48, text_w = page_w - 2 * margin;
+constexpr double picture_aspect = 0.8; // of a still
 
 /// Draws wrapped text and returns the height used; measures only when the painter is null.
 double put(QPainter& p, double x, double y, double w, const QString& s, const QFont& f, const QColor& c, bool draw) {
@@ -42,6 +46,10 @@ QFont points(const Theme& t, double size, QFont::Weight w = QFont::Normal) {
 QString still_caption(const LetterItem& it) {
     return it.still_left_out ? LetterWords::tr("Left out: on this picture it cannot be hidden who it is")
                              : LetterWords::tr("You, at this moment");
+}
+
+QString reference_caption() {
+    return LetterWords::tr("As it is meant, at the same moment");
 }
 
 /// "3 May 2026 · filmed from the front"; without a date where that is hidden.
@@ -83,7 +91,7 @@ public:
         room(30);
         paragraph(c_.instructor, 11, 14);
         if (!c_.cautions.isEmpty()) {
-            const QString all = c_.cautions.join(QStringLiteral("  "));
+            const QString all = c_.cautions.join(QLatin1Char(' '));
             const double h = put(p_, margin + 10, 0, text_w - 20, all, type(9), t_.palette.faint, false);
             room(h + 18);
             if (here()) {
@@ -117,38 +125,60 @@ private:
         line(LetterWords::tr("%1 for %2").arg(c_.movement, c_.student), 19, QFont::DemiBold, t_.palette.ink, 2);
         line(when_and_where(c_), 10, QFont::Normal, t_.palette.faint, 12);
     }
+    /// Pictures on the left, what belongs to them in a column beside; in large type below them.
     void item(int i) {
         const LetterItem& it = c_.items[i];
-        const double picture = 168, gap = 12, w = (text_w - gap) / 2;
-        const bool pictures = !it.reference.isNull() || !it.still.isNull();
-        const QStringList more = beside(it);
-        double h = 20 + put(p_, 0, 0, text_w, it.cue, type(13, QFont::DemiBold), t_.palette.ink, false) + 16 * size_ +
-                   (pictures ? picture + 22 : 0) + put(p_, 0, 0, text_w, it.caution, type(10), t_.palette.outside, false);
-        for (const auto& words : more) h += put(p_, 0, 0, text_w, words, type(11), t_.palette.ink, false) + 3;
-        room(h);
+        constexpr double w = 150, tall = w / picture_aspect, gap = 10;
+        const bool two = !it.reference.isNull(), any = two || !it.still.isNull() || it.still_left_out;
+        const double pictures = !any ? 0 : two ? 2 * w + gap : w;
+        const bool beside_them = any && !c_.large;
+        const double x = margin + (beside_them ? pictures + gap + 6 : 0), wide = text_w - (x - margin);
+        const auto lines = lines_of(it);
+        double column = 0;
+        for (const auto& l : lines) column += put(p_, x, 0, wide, l.words, type(l.size), l.colour, false) + l.after;
+        const double head = put(p_, 0, 0, text_w, it.cue, type(13, QFont::DemiBold), t_.palette.ink, false) + 20 * size_,
+                     shown = any ? tall + 4 + captions(it, w, gap, 0, false) : 0;
+        room(head + (beside_them ? std::max(shown, column) : shown + column) + 12);
         line(LetterWords::tr("%1 · %2").arg(i + 1).arg(it.moment), 10, QFont::DemiBold, t_.palette.accent, 2);
-        line(it.cue, 13, QFont::DemiBold, t_.palette.ink, 3);
-        line(it.figure, 10, QFont::Normal, t_.palette.faint, 5);
-        if (pictures) {
-            auto image = [&](const QImage& im, double x, const QString& caption) {
-                if (!here()) return;
-                const QRectF box(x, y_, w, picture);
-                p_.fillRect(box, QColor(0xF3, 0xEE, 0xE4));
-                if (!im.isNull()) {
-                    const QSizeF s = QSizeF(im.size()).scaled(box.size(), Qt::KeepAspectRatio);
-                    p_.setRenderHint(QPainter::SmoothPixmapTransform);
-                    p_.drawImage(QRectF(box.center().x() - s.width() / 2, box.top(), s.width(), s.height()), im);
-                }
-                put(p_, x, y_ + picture + 3, w, caption, type(9), t_.palette.faint, true);
-            };
-            image(it.still, margin, still_caption(it));
-            if (!it.reference.isNull())
-                image(it.reference, margin + w + gap, LetterWords::tr("The reference, at the same moment of the movement"));
-            y_ += picture + 20;
+        line(it.cue, 13, QFont::DemiBold, t_.palette.ink, 5);
+        const double top = y_;
+        if (any && here()) {
+            picture(it.still, {margin, top, w, tall});
+            if (two) picture(it.reference, {margin + w + gap, top, w, tall});
+            captions(it, w, gap, top + tall + 3, true);
         }
-        for (const auto& words : more) line(words, 11, QFont::Normal, t_.palette.ink, 3);
-        if (!it.caution.isEmpty()) line(it.caution, 10, QFont::Normal, t_.palette.outside, 2);
-        y_ += 12;
+        double y = beside_them ? top : top + shown;
+        for (const auto& l : lines) y += put(p_, x, y, wide, l.words, type(l.size), l.colour, here()) + l.after;
+        y_ = std::max(y, top + shown) + 12;
+    }
+    struct Line {
+        QString words;
+        double size;
+        QColor colour;
+        double after;
+    };
+    std::vector<Line> lines_of(const LetterItem& it) const {
+        std::vector<Line> out;
+        auto add = [&](const QString& words, double size, const QColor& colour, double after) {
+            if (!words.isEmpty()) out.push_back({words, size, colour, after});
+        };
+        add(it.seen, 11, t_.palette.ink, 4);
+        add(it.figure, 8.5, t_.palette.faint, 5);
+        for (const auto& words : beside(it)) add(words, 10.5, t_.palette.ink, 4);
+        add(it.caution, 9.5, t_.palette.outside, 3);
+        return out;
+    }
+    void picture(const QImage& im, const QRectF& box) {
+        p_.fillRect(box, QColor(0xF3, 0xEE, 0xE4));
+        if (im.isNull()) return;
+        const QSizeF s = QSizeF(im.size()).scaled(box.size(), Qt::KeepAspectRatio);
+        p_.setRenderHint(QPainter::SmoothPixmapTransform);
+        p_.drawImage(QRectF(box.center().x() - s.width() / 2, box.top(), s.width(), s.height()), im);
+    }
+    double captions(const LetterItem& it, double w, double gap, double y, bool draw) {
+        double h = put(p_, margin, y, w, still_caption(it), type(9), t_.palette.faint, draw);
+        if (!it.reference.isNull()) h = std::max(h, put(p_, margin + w + gap, y, w, reference_caption(), type(9), t_.palette.faint, draw));
+        return h;
     }
 
     QPainter& p_;
@@ -222,7 +252,8 @@ QString letter_html(const LetterContent& c) {
             "content=\"width=device-width, initial-scale=1\"><title>%1</title><style>body{font-family:'Open "
             "Sans',sans-serif;background:#f5f0e6;color:#2b2622;font-size:%3;"
             "max-width:46em;margin:2em auto;padding:0 1em;line-height:1.5}h1{font-size:1.6em}.faint{color:#625a50}.caution{color:#9c242b}"
-            ".pair{display:flex;flex-wrap:wrap;gap:1em}.pair figure{flex:1 1 14em;margin:0}.pair img{width:100%}footer{border-top:1px "
+            ".pair{display:flex;flex-wrap:wrap;gap:1em}.pair figure{flex:1 1 14em;margin:0}.pair img{width:100%}.pair "
+            "figure{max-width:20em}footer{border-top:1px "
             "solid "
             "#d9cfbe;margin-top:2em;padding-top:.6em}</style></head><body><main>\n")
             .arg(title, spoken_language(), c.large ? QStringLiteral("1.4em") : QStringLiteral("1em"));
@@ -236,7 +267,8 @@ QString letter_html(const LetterContent& c) {
         const auto& it = c.items[i];
         h += QStringLiteral("<section aria-labelledby=\"c%1\"><h2 id=\"c%1\">%1. %2</h2><p class=\"faint\">%3</p>\n")
                  .arg(i + 1)
-                 .arg(e(it.cue), e(it.figure.isEmpty() ? it.moment : QStringLiteral("%1 · %2").arg(it.moment, it.figure)));
+                 .arg(e(it.cue), e(it.moment));
+        if (!it.seen.isEmpty()) h += QStringLiteral("<p>%1</p>\n").arg(e(it.seen));
         if (!it.reference.isNull() || !it.still.isNull()) {
             h += QStringLiteral("<div class=\"pair\">");
             if (!it.still.isNull())
@@ -244,9 +276,10 @@ QString letter_html(const LetterContent& c) {
                          .arg(e(LetterWords::tr("You, at this moment")), data_url(it.still));
             if (!it.reference.isNull())
                 h += QStringLiteral("<figure><img alt=\"%1\" src=\"%2\"><figcaption>%1</figcaption></figure>")
-                         .arg(e(LetterWords::tr("The reference, at the same moment of the movement")), data_url(it.reference));
+                         .arg(e(reference_caption()), data_url(it.reference));
             h += QStringLiteral("</div>\n");
         }
+        if (!it.figure.isEmpty()) h += QStringLiteral("<p class=\"faint\"><small>%1</small></p>\n").arg(e(it.figure));
         for (const auto& words : beside(it)) h += QStringLiteral("<p>%1</p>\n").arg(e(words));
         if (!it.caution.isEmpty()) h += QStringLiteral("<p class=\"caution\">%1</p>").arg(e(it.caution));
         h += QStringLiteral("</section>\n");
@@ -266,6 +299,7 @@ QString letter_text(const LetterContent& c) {
     for (int i = 0; i < c.items.size(); ++i) {
         const auto& it = c.items[i];
         QString words = QStringLiteral("%1. %2").arg(i + 1).arg(it.cue);
+        if (!it.seen.isEmpty()) words += QLatin1Char('\n') + it.seen;
         if (!it.figure.isEmpty()) words += QStringLiteral(" (%1)").arg(it.figure);
         for (const auto& more : beside(it)) words += QLatin1Char('\n') + more;
         if (!it.caution.isEmpty()) words += QLatin1Char('\n') + it.caution;
@@ -303,6 +337,44 @@ std::string wording_of(const std::vector<Decision>& decisions, const Finding& f)
 }
 } // namespace
 
+namespace {
+/// "The knee falls in, right: in all 4 repetitions, most in “Shift”."
+QString seen_words(const Finding& f, const std::vector<const Finding*>& remark, const Movement& movement, const Catalogue& catalogue) {
+    const auto on = [&](Side s) { return std::any_of(remark.begin(), remark.end(), [&](const Finding* g) { return g->side == s; }); };
+    QStringList when{f.part.empty() ? text::repetitions(f) : QString(), text::where(remark, movement, false)};
+    when.removeAll(QString());
+    const QString seen = text::fault(f, catalogue, on(Side::left) && on(Side::right));
+    return when.isEmpty() ? LetterWords::tr("%1.", "what is seen").arg(seen)
+                          : LetterWords::tr("%1: %2.", "what is seen, when and where").arg(seen, when.join(QStringLiteral(", ")));
+}
+
+std::string line_of(const Finding& f, const Catalogue& catalogue) {
+    const auto* info = catalogue.find(QString::fromStdString(f.measure));
+    return info ? info->line : std::string();
+}
+
+/// Each sentence once, however it is punctuated.
+QStringList without_repeats(const QStringList& all) {
+    QSet<QString> said_already;
+    QStringList out;
+    static const QRegularExpression sentence(QStringLiteral("[^.!?]+[.!?]*\\s*"));
+    for (const QString& words : all) {
+        QString kept;
+        for (auto it = sentence.globalMatch(words); it.hasNext();) {
+            const QString s = it.next().captured();
+            QString plain;
+            for (const QChar c : s)
+                if (c.isLetterOrNumber()) plain += c.toLower();
+            if (plain.isEmpty() || said_already.contains(plain)) continue;
+            said_already.insert(plain);
+            kept += s;
+        }
+        if (!kept.trimmed().isEmpty()) out << kept.trimmed();
+    }
+    return out;
+}
+} // namespace
+
 LetterContent compose_letter(const LetterSource& source, const Catalogue& catalogue, const Theme& theme) {
     LetterContent c;
     const Movement& movement = source.review->movement;
@@ -318,12 +390,12 @@ LetterContent compose_letter(const LetterSource& source, const Catalogue& catalo
         const std::string own = wording_of(source.decisions, f);
         item.cue = !own.empty() ? QString::fromStdString(own) : said(f.cue);
         const QString unit = QString::fromStdString(f.unit);
-        const QString where = text::where(remark_of(f, source.review->findings), movement);
-        if (!f.by_hand)
-            item.figure = LetterWords::tr("%1 (± %2; aim: %3), %4")
-                              .arg(text::headline(f, catalogue, source.units), text::figure(f.sigma, unit, source.units),
-                                   text::aim(f, source.units), f.part.empty() ? text::repetitions(f) : where);
-        if (!f.by_hand && f.part.empty() && !where.isEmpty()) item.figure = QStringLiteral("%1; %2").arg(item.figure, where);
+        if (!f.by_hand) {
+            item.seen = seen_words(f, remark_of(f, source.review->findings), movement, catalogue);
+            if (source.figures)
+                item.figure = LetterWords::tr("%1, asked: %2")
+                                  .arg(text::with_sigma(f.value, f.sigma, unit, source.units), text::aim(f, source.units));
+        }
         item.caution = text::caution_of(f);
         const auto with =
             std::find_if(source.with.begin(), source.with.end(), [&](const auto& w) { return FindingKey::read(w.first).means(f); });
@@ -336,8 +408,9 @@ LetterContent compose_letter(const LetterSource& source, const Catalogue& catalo
         const bool other = f.of_clip == 1 && source.partner_track && source.review->partner;
         const Track& track = other ? *source.partner_track : *source.track;
         if (track.width > 0 && source.pictures) {
-            const auto stills = make_stills(other ? source.partner_clip : source.clip, track,
-                                            other ? source.review->partner : source.review, f, source.hide_identity, theme);
+            const auto stills =
+                make_stills(other ? source.partner_clip : source.clip, track, other ? source.review->partner : source.review, f,
+                            line_of(f, catalogue), f.by_hand ? QString() : text::fault(f, catalogue), source.hide_identity, theme);
             item.still = stills.still;
             item.reference = stills.reference;
             item.frame = stills.frame;
@@ -345,54 +418,97 @@ LetterContent compose_letter(const LetterSource& source, const Catalogue& catalo
         }
         c.items.push_back(item);
     }
-    c.cautions = text::cautions_for({}, &movement) << text::caution(QStringLiteral("general"));
+    c.cautions = without_repeats(text::cautions_for({}, &movement) << text::caution(QStringLiteral("general")));
     return c;
 }
 
+namespace {
+/// The foot that carries at a frame.
+Side planted_at(const Review& review, std::size_t frame) {
+    const auto* weight = review.measures.find("weight.left");
+    return weight && frame < weight->samples.size() && weight->samples[frame].present() && weight->samples[frame].value < 0.5 ? Side::right
+                                                                                                                              : Side::left;
+}
+
+/// What is wrong, in a corner of the picture.
+void name_fault(QPainter& p, const QSize& size, const QString& seen, const Theme& theme) {
+    if (seen.isEmpty()) return;
+    QFont f = theme.font(12, QFont::DemiBold);
+    f.setPixelSize(size.width() / 22);
+    p.setFont(f);
+    const double pad = size.width() / 60.0;
+    const QRectF words = p.boundingRect(QRectF(pad, pad, size.width() - 4 * pad, size.height()), Qt::TextWordWrap | Qt::AlignLeft, seen);
+    QColor veil(0xFF, 0xFD, 0xF8, 225);
+    p.fillRect(words.adjusted(-pad, -pad, pad, pad), veil);
+    p.setPen(theme.palette.outside);
+    p.drawText(words, Qt::TextWordWrap | Qt::AlignLeft, seen);
+}
+} // namespace
+
 Stills make_stills(const std::filesystem::path& clip, const Track& track, const std::shared_ptr<const Review>& review, const Finding& f,
-                   bool hide_identity, const Theme& theme) {
+                   const std::string& line, const QString& seen, bool hide_identity, const Theme& theme) {
     Stills out;
     const auto& ts = track.time_s;
     auto i = static_cast<std::size_t>(std::lower_bound(ts.begin(), ts.end(), f.time_s - 1e-6) - ts.begin());
     i = std::min(i, ts.size() - 1);
     out.frame = i;
-    // Close about the body at this moment, so that it can be seen in print.
+    const BodyPx* body = track.px[i] ? &*track.px[i] : nullptr;
+    // Where the reference would stand at this moment; there is none of practice of no known movement.
+    const auto* rep = review->alignment.at(f.time_s);
+    std::optional<ReferencePainter::Shot> shot;
+    Placement place;
+    if (review->movement.id != free_id) {
+        const double ref = rep ? rep->to_reference(f.time_s) : review->reference->borders(Side::left).front();
+        shot = ReferencePainter(review, std::max(track.width, 320), std::max(track.height, 240)).at(ref);
+        if (body) place = placement_of(shot->points, *body, planted_at(*review, i));
+    }
+    // Close about both bodies at this moment, so that they can be seen in print, in one frame and on one line of the floor.
     Track moment = track;
-    moment.px.assign(1, track.px[i] ? track.px[i] : std::nullopt);
-    const double aspect = 1.45;
-    const QRectF crop = crop_of(moment.px[0] ? moment : track, aspect);
-    const int wide = 720, high = static_cast<int>(wide / aspect);
+    moment.px.clear();
+    if (body) moment.px.push_back(*body);
+    BodyPx meant{};
+    if (shot && body) {
+        meant = laid_over(shot->points, *body, planted_at(*review, i));
+        moment.px.push_back(meant);
+    }
+    const QRectF crop = crop_of(body ? moment : track, picture_aspect);
+    const int wide = 600, high = static_cast<int>(wide / picture_aspect);
     const double k = wide / crop.width();
-    auto framed = [&](const QImage& source, const BodyPx* body, double dx) {
+    const auto to = [&](double x, double y) { return QPointF((x - crop.left()) * k, (y - crop.top()) * k); };
+    auto framed = [&](const QImage& source, const Placement& at, const std::function<void(QPainter&)>& lines) {
         QImage im(wide, high, QImage::Format_RGB32);
         im.fill(QColor(0xF3, 0xEE, 0xE4));
         QPainter p(&im);
         p.setRenderHints(QPainter::SmoothPixmapTransform | QPainter::Antialiasing);
-        const double left = crop.left() + dx;
-        p.drawImage(QRectF(-left * k, -crop.top() * k, source.width() * k, source.height() * k), source);
-        if (body)
-            draw_body(
-                p, *body, f.family, [&](double x, double y) { return QPointF((x - left) * k, (y - crop.top()) * k); }, theme, 2.0);
+        const QPointF corner = at(0, 0);
+        p.drawImage(QRectF(to(corner.x(), corner.y()), QSizeF(source.size()) * at.scale * k), source);
+        lines(p);
         return im;
     };
-    const BodyPx* body = track.px[i] ? &*track.px[i] : nullptr;
     if (!clip.empty())
         if (auto reader = ClipReader::open(clip))
             if (auto im = reader->frame(i)) {
                 QImage q = to_image(**im);
                 if (!hide_identity || (body && hide_person(q, *body)))
-                    out.still = framed(q, body, 0);
+                    out.still = framed(q, {}, [&](QPainter& p) {
+                        if (body) draw_body(p, *body, f.family, to, theme, 2.0);
+                        if (body && shot)
+                            draw_compared(p, compare(*body, meant, line, f.side.value_or(planted_at(*review, i))), to, theme, 2.4);
+                        name_fault(p, {wide, high}, seen, theme);
+                    });
                 else
                     out.left_out = true;
             }
-    if (review->movement.id == free_id) return out; // there is none to be held against
-    const auto* rep = review->alignment.at(f.time_s);
-    const double ref = rep ? rep->to_reference(f.time_s) : review->reference->borders(Side::left).front();
-    const ReferencePainter painter(review, std::max(track.width, 320), std::max(track.height, 240));
-    const auto shot = painter.at(ref);
-    double dx = 0.5 * (shot.points[left_ankle].x + shot.points[right_ankle].x) - crop.center().x();
-    if (body) dx = 0.5 * (shot.points[left_ankle].x + shot.points[right_ankle].x) - 0.5 * ((*body)[left_ankle].x + (*body)[right_ankle].x);
-    out.reference = framed(shot.picture, &shot.points, dx);
+    if (!shot) return out;
+    out.reference = framed(shot->picture, place, [&](QPainter& p) {
+        draw_body(
+            p, shot->points, f.family,
+            [&](double x, double y) {
+                const QPointF q = place(x, y);
+                return to(q.x(), q.y());
+            },
+            theme, 2.0);
+    });
     return out;
 }
 

@@ -15,7 +15,8 @@ namespace bevel::ui {
 struct LetterItem {
     QString moment;       // "Shift and part, 0:12.3"
     QString cue;          // what to do
-    QString figure;       // "Front knee past toe 3 cm (aim: up to 0 cm), in 2 of 3 repetitions"
+    QString seen;         // "The front knee passes its toes, left, in 2 of 3 repetitions."
+    QString figure;       // in small print, where it is wanted: "3 ± 1 cm, asked up to 0 cm"
     QString image, drill; // a picture for the mind; what isolates it: "Foot alone: …"
     QString homework;     // "Brush the Knee and Push: twice a day, 3 a side, holding 20 s"
     QString caution;
@@ -47,7 +48,7 @@ struct LetterSource {
     std::map<std::string, WithCorrection> with;       // drill, image, homework, by text of the key
     const std::vector<Movement>* movements = nullptr; // names of what is to be practised
     bool hide_identity = false;
-    bool pictures = true;
+    bool pictures = true, figures = true;
     Units units;
 };
 /// "twice a day, 3 a side, holding 20 s", after the movement's name.
@@ -66,13 +67,14 @@ QString letter_html(const LetterContent& c);
 /// The words alone, as for a short message.
 QString letter_text(const LetterContent& c);
 
-/// Still of a finding beside the reference at the same moment; body lines drawn. An empty clip path leaves the still empty.
+/// Still of a finding beside the reference at the same moment, both upright, as large and on the same line of the floor. The fault is
+/// marked by the lines of its measure (`line`, MeasureInfo) and named with `seen`. An empty clip path leaves the still empty.
 struct Stills {
     QImage still, reference;
     std::size_t frame = 0;
     bool left_out = false;
 };
 Stills make_stills(const std::filesystem::path& clip, const Track& track, const std::shared_ptr<const Review>& review, const Finding& f,
-                   bool hide_identity, const Theme& theme);
+                   const std::string& line, const QString& seen, bool hide_identity, const Theme& theme);
 
 } // namespace bevel::ui

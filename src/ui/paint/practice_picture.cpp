@@ -104,8 +104,9 @@ PracticePicture practice_picture(const Timeline& t, const Plan& plan, const std:
         break;
     case Stretch::Kind::repeat:
         out.count = QStringLiteral("%1").arg(s.number);
-        out.side = s.side ? (*s.side == Side::left ? PacerWords::tr("left, of %1").arg(s.of) : PacerWords::tr("right, of %1").arg(s.of))
-                          : PacerWords::tr("of %1").arg(s.of);
+        out.side =
+            s.side ? (*s.side == Side::left ? PacerWords::tr("left, %1 of %2") : PacerWords::tr("right, %1 of %2")).arg(s.number).arg(s.of)
+                   : PacerWords::tr("%1 of %2").arg(s.number).arg(s.of);
         if (now)
             for (const auto& p : now->phases)
                 if (p.id == m.phase) out.words = i.recall ? PacerWords::tr("From memory") : said(p.name);
@@ -210,7 +211,7 @@ void paint_practice(QPainter& p, const QRectF& r, const PracticePicture& s, cons
         fit(p, QRectF(count.left(), count.bottom() - 0.28 * count.height(), count.width(), 0.28 * count.height()), s.side, 0.075 * unit,
             Qt::AlignCenter, theme);
     }
-    paint_breath(p, breath, s.fullness, s.breath, theme);
+    paint_breath(p, breath, s.fullness, s.running ? s.breath : Breath::free, theme); // nobody is told to breathe in for as long as a pause
     const QRectF foot(all.left(), all.bottom() - foot_high, all.width(), foot_high);
     p.setPen(c.ink);
     fit(p, QRectF(foot.left(), foot.top(), foot.width(), 0.55 * foot_high),
@@ -220,9 +221,14 @@ void paint_practice(QPainter& p, const QRectF& r, const PracticePicture& s, cons
                                : s.words,
         0.065 * unit, Qt::AlignLeft | Qt::AlignVCenter, theme);
     p.setPen(c.faint);
+    const QRectF lower(foot.left(), foot.top() + 0.55 * foot_high, foot.width(), 0.45 * foot_high);
+    const double clock = s.left.isEmpty() || s.count.isEmpty() ? 0 : 0.24 * lower.width(); // without a count it stands large already
     if (!s.next.isEmpty())
-        fit(p, QRectF(foot.left(), foot.top() + 0.55 * foot_high, foot.width(), 0.45 * foot_high), PacerWords::tr("Next: %1").arg(s.next),
-            0.05 * unit, Qt::AlignLeft | Qt::AlignVCenter, theme);
+        fit(p, lower.adjusted(0, 0, -clock, 0), PacerWords::tr("Next: %1").arg(s.next), 0.05 * unit, Qt::AlignLeft | Qt::AlignVCenter,
+            theme);
+    if (clock > 0)
+        fit(p, QRectF(lower.right() - clock, lower.top(), clock, lower.height()), PacerWords::tr("%1 left", "time").arg(s.left),
+            0.05 * unit, Qt::AlignRight | Qt::AlignVCenter, theme);
     p.restore();
 }
 

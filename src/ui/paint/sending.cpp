@@ -1,8 +1,10 @@
 #include "ui/paint/sending.h"
 #include "core/files.h"
 #include "ui/paint/hidden.h"
+#include "ui/paint/message_card.h"
 #include "ui/paint/slow_clip.h"
 #include <nlohmann/json.hpp>
+#include <QBuffer>
 #include <QCoreApplication>
 #include <QDateTime>
 
@@ -19,6 +21,7 @@ std::string body_of(const LetterContent& c) {
     for (const auto& i : c.items)
         items.push_back({{"moment", i.moment.toStdString()},
                          {"cue", i.cue.toStdString()},
+                         {"seen", i.seen.toStdString()},
                          {"figure", i.figure.toStdString()},
                          {"caution", i.caution.toStdString()},
                          {"image", i.image.toStdString()},
@@ -98,6 +101,7 @@ Result<LetterContent> compose(const LetterOrder& order, const Library& library, 
     }
     source.hide_identity = order.record.hide_identity;
     source.pictures = !order.record.short_form;
+    source.figures = library.settings().get("letter_figures") != "no";
     source.with = order.record.with;
     source.movements = order.movements.get();
     source.units = order.units;
@@ -142,6 +146,33 @@ Result<Outgoing> send_letter(const LetterOrder& order, const std::filesystem::pa
     s.file = std::string(all);
     if (auto ok = library.letters().keep_sent(s); !ok) return tl::unexpected(ok.error());
     return Outgoing{std::move(*content), std::move(*bytes)};
+}
+
+Result<std::vector<std::filesystem::path>> send_cards(const LetterOrder& order, const std::filesystem::path& file, Library& library,
+                                                      const Catalogue& catalogue) {
+    if (auto ok = name_is_fit(order, file); !ok) return tl::unexpected(ok.error());
+    LetterOrder with_pictures = order;
+    with_pictures.record.short_form = false;
+    const auto content = compose(with_pictures, library, catalogue);
+    if (!content) return tl::unexpected(content.error());
+    std::vector<std::filesystem::path> out;
+    for (int i = 0; i < content->items.size(); ++i) {
+        QByteArray bytes;
+        QBuffer buffer(&bytes);
+        buffer.open(QIODevice::WriteOnly);
+        message_card(*content, i, Theme()).save(&buffer, "PNG");
+        auto path = file;
+        if (content->items.size() > 1)
+            path.replace_filename(file.stem().string() + "-" + std::to_string(i + 1) + file.extension().string());
+        const std::string_view all(bytes.constData(), static_cast<std::size_t>(bytes.size()));
+        if (auto ok = write_whole(path, all); !ok) return tl::unexpected(ok.error());
+        SentLetter s = sent_of(*order.open, order.record, "card", path, now());
+        s.body = body_of(*content);
+        s.file = std::string(all);
+        if (auto ok = library.letters().keep_sent(s); !ok) return tl::unexpected(ok.error());
+        out.push_back(path);
+    }
+    return out;
 }
 
 Result<bool> keep_printed(const LetterOrder& order, const LetterContent& content, Library& library) {

@@ -34,6 +34,10 @@ struct Outgoing {
 };
 /// Composes and writes a PDF, HTML or text file (by its ending), and keeps it as sent. Nothing is kept when it cannot be written.
 Result<Outgoing> send_letter(const LetterOrder& order, const std::filesystem::path& file, Library& library, const Catalogue& catalogue);
+/// Each correction as an upright picture for a messenger (message_card.h), kept as sent. Of several the number stands before the ending:
+/// "card.png" becomes "card-1.png", "card-2.png". The files that were written.
+Result<std::vector<std::filesystem::path>> send_cards(const LetterOrder& order, const std::filesystem::path& file, Library& library,
+                                                      const Catalogue& catalogue);
 /// Keeps what was printed.
 Result<bool> keep_printed(const LetterOrder& order, const LetterContent& content, Library& library);
 /// A slow-motion clip of a correction, kept among what was sent.

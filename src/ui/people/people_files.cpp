@@ -56,6 +56,21 @@ void PeoplePage::write_pdf(const QString& file) {
         [this, file](const Result<bool>& ok) { ok ? words_->setText(tr("Saved: %1").arg(file)) : problem(ok.error()); });
 }
 
+void PeoplePage::write_hall_list(const QString& file) {
+    const std::string today = QDate::currentDate().toString(Qt::ISODate).toStdString();
+    session_.files().run<Result<bool>>(
+        this,
+        [lib = session_.library, catalogue = session_.catalogue, theme = session_.theme, today,
+         path = file.toStdString()](std::stop_token) -> Result<bool> {
+            const auto lines = hall_lines(*lib, today);
+            if (!lines) return tl::unexpected(lines.error());
+            const auto bytes = hall_list_pdf(*lines, catalogue, theme);
+            if (!bytes) return tl::unexpected(bytes.error());
+            return write_whole(path, {bytes->constData(), static_cast<std::size_t>(bytes->size())});
+        },
+        [this, file](const Result<bool>& ok) { ok ? words_->setText(tr("Saved: %1").arg(file)) : problem(ok.error()); });
+}
+
 void PeoplePage::write_bundle_to(const QString& file, bool films) {
     if (!sheet_) return;
     words_->setText(tr("Writing the bundle …"));
@@ -137,6 +152,13 @@ void PeoplePage::add_actions(Actions& actions) {
         const QString file = to(tr("Record as PDF"), QStringLiteral("record.pdf"), tr("PDF (*.pdf)"));
         if (!file.isEmpty()) write_pdf(file);
     });
+    actions.add(
+        this, M::file, "hallList", tr("List for the hall …"), {},
+        [this, to] {
+            const QString file = to(tr("List for the hall"), QStringLiteral("hall.pdf"), tr("PDF (*.pdf)"));
+            if (!file.isEmpty()) write_hall_list(file);
+        },
+        tr("Everybody with the one thing asked last, limits and a box to tick"));
     actions.separate();
     for (const bool films : {false, true})
         actions.add(

@@ -1,11 +1,11 @@
 // The people who practise: who they are, what was agreed with them, what happened when, and what became of each figure.
 #pragma once
 #include "ui/people/person_files.h"
-#include "ui/people/trend_view.h"
 #include "ui/shell/place.h"
 #include "ui/shell/rows_model.h"
+#include <QHash>
+#include <QPixmap>
 
-class QCheckBox;
 class QComboBox;
 class QDoubleSpinBox;
 class QLabel;
@@ -20,6 +20,7 @@ class QTabWidget;
 
 namespace bevel::ui {
 
+class ChangesView;
 class EmptyState;
 
 class PeoplePage : public Place {
@@ -38,6 +39,7 @@ public:
     void write_record(const QString& file);
     void write_figures(const QString& file);
     void write_pdf(const QString& file);
+    void write_hall_list(const QString& file);
     void keep_limit(const Agreement& a);
 
 signals:
@@ -45,7 +47,6 @@ signals:
 
 private:
     void build();
-    QWidget* build_change();
     QWidget* build_limits();
     QWidget* build_right();
     void fill_right();
@@ -55,8 +56,6 @@ private:
     void load_people(qint64 choose);
     void load_sheet();
     void fill();
-    void fill_changes();
-    void show_trend();
     void fill_limits();
     void fill_record();
     void fill_facts();
@@ -71,13 +70,15 @@ private:
     void fill_uneven();
     void take_up(int row); // a suggestion from left against right
     void fill_letters();
-    void side_by_side();
-    const FigureTrend* chosen_trend() const; // of the table; null without one
     void write_bundle_to(const QString& file, bool films);
     void read_bundle_from(const QString& file);
     void read_people_from(const QString& file);
 
-    std::vector<Person> people_;
+    QPixmap blank_still() const;
+    void look_for_stills();
+
+    QHash<qint64, QPixmap> stills_; // by clip
+    bool looking_ = false;
     std::optional<PersonSheet> sheet_;
     qint64 wanted_ = 0;
     int run_ = 0, measuring_ = 0;
@@ -89,18 +90,16 @@ private:
     QLabel *title_ = nullptr, *words_ = nullptr, *count_ = nullptr, *right_ = nullptr;
     QTabWidget* tabs_ = nullptr;
     RowsModel<RecordLine>* record_rows_ = nullptr;
-    RowsModel<FigureTrend>* change_rows_ = nullptr;
-    QTableView *changes_ = nullptr, *record_ = nullptr;
+    ChangesView* changes_ = nullptr;
+    QTableView* record_ = nullptr;
     QTableWidget* taught_ = nullptr;
-    QComboBox *movement_ = nullptr, *language_ = nullptr, *lengths_ = nullptr, *ladder_ = nullptr;
+    QComboBox *language_ = nullptr, *lengths_ = nullptr, *ladder_ = nullptr;
     QLineEdit* email_ = nullptr;
     QListWidget *uneven_ = nullptr, *letters_ = nullptr;
-    QCheckBox* other_side_ = nullptr;
-    QPushButton *beside_ = nullptr, *take_up_ = nullptr;
+    QPushButton* take_up_ = nullptr;
     QPlainTextEdit *goals_ = nullptr, *notes_ = nullptr;
     QDoubleSpinBox* height_ = nullptr;
     QPushButton *end_ = nullptr, *edit_ = nullptr;
-    TrendView* trend_ = nullptr;
 };
 
 } // namespace bevel::ui

@@ -32,7 +32,7 @@ QString change_of(const FigureTrend& t, const Session& session) {
         return Words::tr("better since %1 by %2")
             .arg(text::day(t.points[newest_line(t).front()].day),
                  text::with_sigma(std::abs(t.since_first->value), t.since_first->sigma, unit, units));
-    return Words::tr("none beyond ± %1").arg(text::figure(t.last->detectable, unit, units));
+    return Words::tr("no change that can be told: less than %1").arg(text::figure(t.last->detectable, unit, units));
 }
 
 std::pair<QString, QString> record_words(const RecordLine& l, const Session& session) {
@@ -115,6 +115,36 @@ Result<QByteArray> record_pdf(const PersonSheet& sheet, const Session& session) 
     page.title = Words::tr("Record of %1").arg(QString::fromStdString(sheet.person.name));
     page.html = h;
     page.font = session.theme.font(10);
+    return page_pdf(page);
+}
+
+Result<QByteArray> hall_list_pdf(const std::vector<HallLine>& lines, const Catalogue& catalogue, const Theme& theme) {
+    const auto e = [](const QString& s) { return s.toHtmlEscaped(); };
+    const QString title = Words::tr("Who comes, and the one thing asked of each");
+    QString h =
+        QStringLiteral("<h2>%1</h2><table width=\"100%\" cellspacing=\"0\" cellpadding=\"5\" border=\"1\"><tr><th></th>").arg(e(title));
+    for (const QString& head : {Words::tr("Name"), Words::tr("Asked"), Words::tr("With care")})
+        h += QStringLiteral("<th align=\"left\">%1</th>").arg(e(head));
+    h += QStringLiteral("</tr>");
+    for (const auto& l : lines) {
+        QString asked = QString::fromStdString(l.asked);
+        if (const auto key = FindingKey::read(l.check); asked.isEmpty() && !l.check.empty()) {
+            asked = text::check_name(key.check, catalogue);
+            for (const auto& rule : rule_book().rules)
+                for (const auto& rc : rule.checks)
+                    if (rc.check.id == key.check)
+                        asked = said((key.direction == Direction::low ? rc.check.cue_low : rc.check.cue_high).usual);
+        }
+        QStringList limits;
+        for (const auto& a : l.limits) limits << text::check_name(a.check, catalogue);
+        h += QStringLiteral("<tr><td>&#9744;</td><td>%1</td><td>%2</td><td>%3</td></tr>")
+                 .arg(e(QString::fromStdString(l.name)), e(asked), e(limits.join(QStringLiteral(", "))));
+    }
+    h += QStringLiteral("</table><p>%1</p>").arg(e(Words::tr("For whoever leads the class; it names limits of people.")));
+    PagePdf page;
+    page.title = title;
+    page.html = h;
+    page.font = theme.font(11);
     return page_pdf(page);
 }
 

@@ -9,6 +9,9 @@ namespace bevel::ui {
 /// Record, what changed and what is agreed, on A4 pages.
 Result<QByteArray> record_pdf(const PersonSheet& sheet, const Session& session);
 
+/// Who comes, the one thing asked of each, limits, a box to tick: a page for the wall of the leader, not for the group.
+Result<QByteArray> hall_list_pdf(const std::vector<HallLine>& lines, const Catalogue& catalogue, const Theme& theme);
+
 /// What a line of the record says: what it is, and its words.
 std::pair<QString, QString> record_words(const RecordLine& line, const Session& session);
 /// "better by 6° ± 3°", or why nothing is said.

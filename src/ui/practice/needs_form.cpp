@@ -1,6 +1,9 @@
 #include "ui/practice/needs_form.h"
 #include "core/days.h"
+#include "ui/shell/fold.h"
+#include "ui/shell/words_spin.h"
 #include "ui/text/practice_words.h"
+#include <cmath>
 #include <nlohmann/json.hpp>
 #include <QCheckBox>
 #include <QComboBox>
@@ -53,23 +56,43 @@ NeedsForm::NeedsForm(Session& session, QWidget* parent) : QWidget(parent), sessi
     box->addWidget(person_);
     box->addWidget(group_);
     box->addLayout(time);
-    box->addWidget(pace_);
     box->addWidget(heading(tr("Today")));
     box->addLayout(today);
-    box->addWidget(new QLabel(tr("Asks for care:")));
-    box->addLayout(care);
-    box->addWidget(heading(tr("Themes")));
-    box->addLayout(themes);
-    box->addWidget(heading(tr("At hand")));
-    box->addLayout(place);
+    fold(box, tr("Asks for care"), care, [this] { return checked(care_, tr("nothing")); });
+    fold(box, tr("Themes"), themes, [this] { return checked(themes_, tr("none in particular")); });
+    fold(box, tr("At hand"), place, [this] {
+        QStringList words;
+        for (const auto* c : {chair_, wall_, stick_, helper_})
+            if (c->isChecked()) words << c->text();
+        return words.isEmpty() ? tr("nothing") : words.join(QStringLiteral(", "));
+    });
+    auto* pace = new QVBoxLayout;
+    pace->setContentsMargins(0, 0, 0, 0);
+    pace->addWidget(pace_);
+    pace->addWidget(breath_);
+    fold(box, tr("Pace and breath"), pace, [this] { return tr("%1, %2").arg(pace_->text(), breath_->text()); });
     box->addWidget(heading(tr("Asked for")));
     box->addWidget(asked_);
     box->addLayout(want);
     box->addWidget(wanted_);
     box->addWidget(grow_);
-    box->addWidget(heading(tr("A form, piece by piece")));
-    box->addLayout(whole);
+    fold(box, tr("A form, piece by piece"), whole, [this] { return form_->currentIndex() > 0 ? form_->currentText() : tr("none"); });
     box->addStretch(1);
+}
+
+void NeedsForm::fold(QVBoxLayout* box, const QString& title, QLayout* content, std::function<QString()> value) {
+    auto* f = new Fold(title, content, std::move(value));
+    folds_.push_back(f);
+    box->addWidget(f);
+    connect(this, &NeedsForm::changed, f, [f] { f->refresh(); });
+}
+
+/// The labels of those that are checked.
+QString NeedsForm::checked(const std::map<std::string, QCheckBox*>& boxes, const QString& none) {
+    QStringList words;
+    for (const auto& [id, c] : boxes)
+        if (c->isChecked()) words << c->text();
+    return words.isEmpty() ? none : words.join(QStringLiteral(", "));
 }
 
 QLayout* NeedsForm::build_time() {
@@ -87,28 +110,29 @@ QLayout* NeedsForm::build_time() {
     name_widget(energy_, "planEnergy", tr("Energy today, 0 to 10"));
     energy_->setRange(-1, 10);
     energy_->setValue(-1);
-    energy_->setSpecialValueText(tr("energy –"));
+    energy_->setSpecialValueText(tr("energy: not said"));
     energy_->setPrefix(tr("energy "));
-    pace_ = new QDoubleSpinBox;
+    pace_ = new WordsSpin(
+        [](double v) { return std::abs(v - 1) < 0.05 ? tr("usual pace") : tr("%1 times as long").arg(locale_now().toString(v, 'f', 1)); },
+        1);
     name_widget(pace_, "planPace", tr("Pace, times the movements' own"));
     pace_->setRange(0.6, 2);
     pace_->setSingleStep(0.1);
     pace_->setDecimals(1);
     pace_->setValue(1);
-    pace_->setPrefix(tr("as long × "));
     pace_->setToolTip(tr("1.3: everything takes a third longer"));
     breath_ = new QDoubleSpinBox;
     name_widget(breath_, "planBreath", tr("One breath in and out, seconds"));
     breath_->setRange(5, 20);
     breath_->setDecimals(1);
     breath_->setValue(7);
-    breath_->setSuffix(tr(" s a breath"));
+    breath_->setPrefix(tr("a breath of "));
+    breath_->setSuffix(tr(" s"));
     breath_->setToolTip(tr("The student's own: 3 to 4 s in and as much out is usual at the start"));
     for (auto* s : {minutes_, energy_}) connect(s, &QSpinBox::valueChanged, this, touched);
     for (auto* s : {pace_, breath_}) connect(s, &QDoubleSpinBox::valueChanged, this, touched);
     auto* time = new QHBoxLayout;
     time->addWidget(minutes_);
-    time->addWidget(breath_);
     for (QWidget* w : std::initializer_list<QWidget*>{minutes_, breath_, pace_, energy_}) w->setMinimumWidth(session_.theme.wide(96));
     return time;
 }
@@ -143,10 +167,10 @@ QLayout* NeedsForm::build_today() {
     connect(steadier_, &QComboBox::activated, this, touched);
     auto* today = new QGridLayout;
     today->setVerticalSpacing(2);
-    today->addWidget(energy_, 0, 0);
-    today->addWidget(dizzy_, 1, 0);
-    today->addWidget(unsteady_, 1, 1);
-    today->addWidget(steadier_, 0, 1);
+    today->addWidget(energy_, 0, 0, 1, 2);
+    today->addWidget(steadier_, 1, 0, 1, 2);
+    today->addWidget(dizzy_, 2, 0);
+    today->addWidget(unsteady_, 2, 1);
     return today;
 }
 
@@ -273,6 +297,7 @@ void NeedsForm::fill_forms() {
 void NeedsForm::choose_form(const std::string& id) {
     form_->setCurrentIndex(std::max(0, form_->findData(QString::fromStdString(id))));
     form_chosen();
+    folds_.back()->open(true);
     emit changed();
 }
 
@@ -359,6 +384,7 @@ void NeedsForm::say_known() {
     }
     for (const auto& a : known.agreements)
         if (!a.limit().empty()) words << text::check_name(a.check, session_.catalogue);
+    words.removeDuplicates();
     asked_->setText(words.isEmpty() ? tr("Nothing by letters or agreements.") : words.join(QLatin1Char('\n')));
 }
 

@@ -11,8 +11,11 @@ class QLabel;
 class QLayout;
 class QListWidget;
 class QSpinBox;
+class QVBoxLayout;
 
 namespace bevel::ui {
+
+class Fold;
 
 class NeedsForm : public QWidget {
     Q_OBJECT
@@ -46,6 +49,9 @@ private:
     QLayout* build_wanted();
     QLayout* build_form();
     void form_chosen();
+    void fold(QVBoxLayout* box, const QString& title, QLayout* content, std::function<QString()> value);
+    static QString checked(const std::map<std::string, QCheckBox*>& boxes, const QString& none);
+    std::vector<Fold*> folds_; // the last one is of the form
     QCheckBox* check(const char* name, const QString& label, const QString& tip = {});
     Session& session_;
     void say_known();

@@ -1,5 +1,6 @@
 #include "ui/practice/pacer_window.h"
 #include "ui/paint/card.h"
+#include "ui/shell/fit_on_screen.h"
 #include "ui/text/practice_words.h"
 #include <cmath>
 #include <QCheckBox>
@@ -12,6 +13,7 @@
 #include <QPainter>
 #include <QPushButton>
 #include <QScreen>
+#include <QTimer>
 #include <QVBoxLayout>
 
 namespace bevel::ui {
@@ -232,6 +234,11 @@ void PacerWindow::keyPressEvent(QKeyEvent* e) {
 
 void PacerWindow::mousePressEvent(QMouseEvent*) {
     run_->tap();
+}
+
+void PacerWindow::showEvent(QShowEvent* e) {
+    QWidget::showEvent(e);
+    if (!std::exchange(fitted_, true)) QTimer::singleShot(0, this, [this] { fit_on_screen(this); });
 }
 
 void PacerWindow::closeEvent(QCloseEvent* e) {

@@ -30,8 +30,10 @@ protected:
     void keyPressEvent(QKeyEvent* e) override;
     void mousePressEvent(QMouseEvent* e) override;
     void closeEvent(QCloseEvent* e) override;
+    void showEvent(QShowEvent* e) override;
 
 private:
+    bool fitted_ = false;
     void build();
     void show_now();
     void ask_figure();

@@ -32,8 +32,8 @@ protected:
         const Palette& c = session_.theme.palette;
         if (!plan || plan->items.empty()) return;
         const double all = std::max(plan->total_s(), 60 * plan->minutes);
-        const double scale = (width() - 2) / all;
-        double x = 1;
+        const double scale = (width() - 2 * edge) / all;
+        double x = edge;
         for (std::size_t n = 0; n < plan->items.size(); ++n) {
             const auto& i = plan->items[n];
             const QRectF r(x, 2, i.seconds() * scale, 24);
@@ -53,16 +53,16 @@ protected:
         p.setFont(session_.theme.font(9));
         const int step = all > 3600 ? 10 : all > 1500 ? 5 : all > 700 ? 2 : 1;
         for (int m = 0; m * 60 <= all; m += step)
-            p.drawText(QRectF(1 + m * 60 * scale - 20, 28, 40, 16), Qt::AlignHCenter, QString::number(m));
-        const double end = 1 + 60 * plan->minutes * scale;
+            p.drawText(QRectF(edge + m * 60 * scale - 20, 28, 40, 16), Qt::AlignHCenter, QString::number(m));
+        const double end = edge + 60 * plan->minutes * scale;
         p.setPen(QPen(c.ink, 2));
         p.drawLine(QPointF(end - 1, 0), QPointF(end - 1, 28));
     }
     bool event(QEvent* e) override {
         if (e->type() == QEvent::ToolTip && plan) {
             const auto* help = static_cast<QHelpEvent*>(e);
-            const double scale = (width() - 2) / std::max({1.0, plan->total_s(), 60 * plan->minutes});
-            double x = 1;
+            const double scale = (width() - 2 * edge) / std::max({1.0, plan->total_s(), 60 * plan->minutes});
+            double x = edge;
             for (const auto& i : plan->items) {
                 x += i.seconds() * scale;
                 if (help->pos().x() < x) {
@@ -79,6 +79,7 @@ protected:
     }
 
 private:
+    static constexpr double edge = 12; // the numbers at both ends have room
     const Session& session_;
 };
 

@@ -6,6 +6,7 @@
 #include "ui/paint/practice_sheet.h"
 #include "ui/pictures/figure_view.h"
 #include "ui/shell/step.h"
+#include "ui/shell/words_spin.h"
 #include "ui/text/practice_words.h"
 #include <QCheckBox>
 #include <QComboBox>
@@ -26,7 +27,6 @@
 #include <QVBoxLayout>
 
 namespace bevel::ui {
-namespace {} // namespace
 
 PracticePage::PracticePage(Session& session, QWidget* parent) : Place(session, "practice", parent) {
     setFocusPolicy(Qt::StrongFocus);
@@ -156,21 +156,25 @@ void PracticePage::build_breath() {
 }
 
 void PracticePage::build_times() {
-    slower_ = new QDoubleSpinBox;
+    slower_ = new WordsSpin(
+        [](double v) {
+            return v < 1.05 ? tr("the same pace to the end") : tr("slowing to %1 times as long").arg(locale_now().toString(v, 'f', 1));
+        },
+        1);
     slower_->setObjectName(QStringLiteral("planSlower"));
     slower_->setAccessibleName(tr("Length of the last repeats against the first"));
     slower_->setToolTip(slower_->accessibleName());
     slower_->setRange(1, 2);
     slower_->setSingleStep(0.1);
     slower_->setDecimals(1);
-    slower_->setPrefix(tr("slower to × "));
     delay_ = new QSpinBox;
     delay_->setObjectName(QStringLiteral("planDelay"));
     delay_->setAccessibleName(tr("How late the sound device is"));
     delay_->setToolTip(tr("Where pictures come before the sound, as with wireless loudspeakers"));
     delay_->setRange(0, 1000);
     delay_->setSingleStep(20);
-    delay_->setPrefix(tr("sound late "));
+    delay_->setSpecialValueText(tr("sound with the picture"));
+    delay_->setPrefix(tr("sound comes late by "));
     delay_->setSuffix(tr(" ms"));
 }
 

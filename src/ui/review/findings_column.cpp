@@ -3,19 +3,17 @@
 #include "ui/paint/letter_document.h"
 #include "ui/review/reword_dialog.h"
 #include "ui/review/which_box.h"
+#include "ui/review/why_dialog.h"
 #include <cmath>
 #include <QComboBox>
-#include <QDate>
-#include <QDialog>
-#include <QDialogButtonBox>
 #include <QGridLayout>
-#include <QInputDialog>
 #include <QLabel>
 #include <QPainter>
 #include <QPushButton>
 #include <QResizeEvent>
 #include <QScrollArea>
 #include <QScrollBar>
+#include <QStyleOptionButton>
 #include <QToolButton>
 #include <QVBoxLayout>
 
@@ -43,6 +41,45 @@ private:
     int towards_;
 };
 
+/// A button whose words go over as many lines as they need.
+class WrappingButton : public QPushButton {
+public:
+    WrappingButton(const QString& words, const QColor& over) : QPushButton(words), over_(over) {
+        QSizePolicy policy(QSizePolicy::Expanding, QSizePolicy::Minimum);
+        policy.setHeightForWidth(true);
+        setSizePolicy(policy);
+        setCursor(Qt::PointingHandCursor);
+    }
+    bool hasHeightForWidth() const override { return true; }
+    int heightForWidth(int width) const override { return static_cast<int>(std::ceil(bound(width - 2.0 * margin).height())) + 2 * margin; }
+    QSize sizeHint() const override { return {200, heightForWidth(200)}; }
+    QSize minimumSizeHint() const override { return {60, 20}; }
+
+protected:
+    void paintEvent(QPaintEvent*) override {
+        QPainter p(this);
+        p.setFont(bold());
+        p.setPen(underMouse() ? over_ : palette().color(QPalette::ButtonText));
+        p.drawText(QRectF(rect()).adjusted(margin, margin, -margin, -margin), Qt::TextWordWrap | Qt::AlignLeft | Qt::AlignTop, text());
+        if (!hasFocus()) return;
+        QStyleOptionFocusRect option;
+        option.initFrom(this);
+        style()->drawPrimitive(QStyle::PE_FrameFocusRect, &option, &p, this);
+    }
+
+private:
+    static constexpr int margin = 2;
+    QFont bold() const {
+        QFont f = font();
+        f.setWeight(QFont::DemiBold);
+        return f;
+    }
+    QRectF bound(double width) const {
+        return QFontMetricsF(bold()).boundingRect(QRectF(0, 0, width, 10000), Qt::TextWordWrap | Qt::AlignLeft, text());
+    }
+    QColor over_;
+};
+
 } // namespace
 
 FindingsColumn::FindingsColumn(const Session& session, ReviewState& state, QWidget* parent)
@@ -55,15 +92,26 @@ FindingsColumn::FindingsColumn(const Session& session, ReviewState& state, QWidg
     scope_ = new QComboBox;
     scope_->setObjectName(QStringLiteral("scope"));
     scope_->setAccessibleName(tr("Which findings"));
-    scope_->addItems({tr("What matters, from the ground up"), tr("Everything about the chosen part")});
+    scope_->addItems({tr("What matters, from the ground up"), tr("All about: %1").arg(text::family(state_.family))});
     auto* all = new QVBoxLayout(this);
     all->setContentsMargins(0, 0, 0, 0);
     all->setSpacing(6);
     all->addWidget(scope_);
     all->addWidget(list_, 1);
     connect(scope_, &QComboBox::currentIndexChanged, this, &FindingsColumn::fill);
-    connect(&state_, &ReviewState::view_changed, this, &FindingsColumn::fill);
+    connect(&state_, &ReviewState::view_changed, this, [this] {
+        scope_->setItemText(1, tr("All about: %1").arg(text::family(state_.family)));
+        fill();
+    });
+    connect(&state_, &ReviewState::part_chosen, this,
+            [this](bool again) { scope_->setCurrentIndex(again && scope_->currentIndex() == 1 ? 0 : 1); });
     connect(&state_, &ReviewState::decisions_changed, this, &FindingsColumn::fill);
+}
+
+void FindingsColumn::begin_anew() {
+    current_ = {};
+    const QSignalBlocker quiet(scope_);
+    scope_->setCurrentIndex(0);
 }
 
 QWidget* FindingsColumn::card(const Finding& f, const std::vector<const Finding*>& remark) {
@@ -74,76 +122,90 @@ QWidget* FindingsColumn::card(const Finding& f, const std::vector<const Finding*
     grid->setHorizontalSpacing(8);
     grid->setVerticalSpacing(3);
     grid->addWidget(new Mark(session_, f.verdict, std::abs(f.excess()) / f.scale(), f.excess() < 0 ? 1 : -1), 0, 0, Qt::AlignTop);
-    auto* head = new QPushButton(text::headline(f, session_.catalogue, state_.units));
+    const auto on = [&](Side s) { return std::any_of(remark.begin(), remark.end(), [&](const Finding* g) { return g->side == s; }); };
+    const QString seen = text::fault(f, session_.catalogue, on(Side::left) && on(Side::right));
+    auto* head = new WrappingButton(seen, session_.theme.palette.accent);
     head->setObjectName(QStringLiteral("goto"));
-    head->setAccessibleName(tr("Go to %1").arg(head->text()));
+    head->setAccessibleName(tr("Go to %1").arg(seen));
     const auto* info = session_.catalogue.find(QString::fromStdString(f.measure));
     head->setToolTip(
         info ? tr("%1 (%2). Rule %3. Click to go to the moment.").arg(info->definition(), info->unit, QString::fromStdString(f.rule))
              : QString::fromStdString(f.rule));
-    head->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+    head->setFocusPolicy(Qt::TabFocus);
     connect(head, &QPushButton::clicked, this, [this, f] { make_current(f); });
     if (const auto* now = current(); now && FindingKey::of(*now) == FindingKey::of(f)) card->setProperty("current", true);
     grid->addWidget(head, 0, 1);
-    QStringList facts;
-    if (f.by_hand) {
-        facts << text::time(f.time_s);
-        if (const QString phase = text::phase(state_.open->review->movement, f.phase); !phase.isEmpty()) facts << phase;
-        if (f.severity == Severity::safety) facts << text::severity(f.severity);
-    } else if (f.verdict == Verdict::cannot_tell) {
-        facts << text::absent(f.absent);
-        if (!f.film.empty()) facts << said(f.film);
-    } else {
-        const QString unit = QString::fromStdString(f.unit);
-        facts << tr("%1, band %2").arg(text::with_sigma(f.value, f.sigma, unit, state_.units), text::aim(f, state_.units));
-        if (const QString often = text::repetitions(f); !often.isEmpty()) facts << often;
-        if (const QString where = text::where(remark, state_.open->review->movement); !where.isEmpty()) facts << where;
-        if (state_.open->partner) facts << tr("told by the clip %1").arg(text::view(state_.open->of(f).review->motion.view));
-        if (f.contradicted()) facts << tr("the other clip says otherwise: look at Why");
-        if (f.once) facts << tr("for certain, but seldom: a note, not a correction");
-        if (f.allowed) facts << tr("outside the usual band, inside the one agreed with this student");
-        if (!f.reason.empty()) facts << said(f.reason);
-        if (f.widened) facts << tr("band widened to what this clip can tell");
-        if (f.verdict == Verdict::outside) facts << text::severity(f.severity);
-    }
-    head->setFocusPolicy(Qt::TabFocus);
-    head->setMinimumWidth(60);
-    QFont bold = head->font();
-    bold.setWeight(QFont::DemiBold);
-    if (f.reference || QFontMetrics(bold).horizontalAdvance(head->text()) > list_->viewport()->width() - 64) // a long line in two
-        head->setText(head->text().replace(QStringLiteral(": "), QStringLiteral(":\n")));
-    auto* why = f.by_hand ? small_button(tr("Take out"), "takeOut", tr("Take out: %1").arg(head->text()), false, false,
+    if (const QString when = when_and_where(f, remark); !when.isEmpty()) grid->addWidget(note(when, "where"), 1, 1);
+    const QString unit = QString::fromStdString(f.unit);
+    if (!f.by_hand && f.verdict != Verdict::cannot_tell)
+        grid->addWidget(
+            note(tr("%1 · asked: %2").arg(text::with_sigma(f.value, f.sigma, unit, state_.units), text::aim(f, state_.units)), "figure"), 3,
+            1);
+    if (const QStringList state = state_of(f); !state.isEmpty()) grid->addWidget(note(state.join(QLatin1Char('\n')), "state"), 4, 1);
+    auto* why = f.by_hand ? small_button(tr("Take out"), "takeOut", tr("Take out: %1").arg(seen), false, false,
                                          [this, f](bool) { emit taken_out(f); })
-                          : small_button(tr("Why"), "why", tr("Why: %1").arg(head->text()), false, false, [this, f](bool) { show_why(f); });
+                          : small_button(tr("Why"), "why", tr("Why: %1").arg(seen), false, false, [this, f](bool) { show_why(f); });
     if (!f.by_hand) why->setToolTip(tr("What this rests on: moments, band and whose it is, parts of the error, what it may cause"));
-    if (const auto it = state_.open->repeated.find(FindingKey::of(f)); it != state_.open->repeated.end()) {
-        const auto& drills = state_.open->review->movement.drills;
-        const auto drill = std::find_if(drills.begin(), drills.end(),
-                                        [&](const Drill& d) { return std::find(d.rules.begin(), d.rules.end(), f.rule) != d.rules.end(); });
-        const QString since = text::day(it->second.first);
-        facts << (drill == drills.end()
-                      ? tr("asked in %1 letters since %2 and not better: try other words").arg(it->second.times).arg(since)
-                      : tr("asked in %1 letters since %2 and not better: try other words, or first the drill “%3”")
-                            .arg(it->second.times)
-                            .arg(since, said(drill->name)));
-    }
-    if (!f.cause_of.empty()) facts << tr("may be the cause of a remark higher up");
-    auto* fact = new QLabel(facts.join(QStringLiteral(" · ")));
-    fact->setObjectName(QStringLiteral("faint"));
-    fact->setWordWrap(true);
-    grid->addWidget(fact, 1, 1);
     if (f.verdict == Verdict::outside || f.verdict == Verdict::edge)
-        add_decisions(f, head->text(), grid, why);
+        add_decisions(f, seen, grid, why);
     else
-        grid->addWidget(why, 2, 1, Qt::AlignLeft);
+        grid->addWidget(why, 5, 1, Qt::AlignLeft);
     grid->setColumnStretch(1, 1);
     return card;
+}
+
+QWidget* FindingsColumn::note(const QString& words, const char* name) {
+    auto* label = new QLabel(words);
+    label->setObjectName(QStringLiteral("faint"));
+    label->setProperty("of", QLatin1String(name));
+    label->setWordWrap(true);
+    return label;
+}
+
+/// How often and in which parts of the movement; of what was seen by hand its moment.
+QString FindingsColumn::when_and_where(const Finding& f, const std::vector<const Finding*>& remark) const {
+    const Movement& m = state_.open->review->movement;
+    QStringList out;
+    if (f.severity == Severity::safety && f.verdict == Verdict::outside) out << tr("Safety");
+    if (f.by_hand) {
+        out << text::time(f.time_s) << text::phase(m, f.phase);
+    } else if (f.verdict == Verdict::cannot_tell) {
+        out << text::absent(f.absent);
+        if (!f.film.empty()) out << said(f.film);
+    } else {
+        out << text::where(remark, m, false) << text::repetitions(f);
+    }
+    out.removeAll(QString());
+    return out.join(QStringLiteral(" · "));
+}
+
+/// What one has to know of it before one decides. All else is behind Why.
+QStringList FindingsColumn::state_of(const Finding& f) const {
+    QStringList out;
+    if (f.contradicted()) out << tr("The other clip says otherwise: look at Why.");
+    if (f.once) out << tr("For certain, but seldom: a note, not a correction.");
+    if (f.allowed) out << tr("Outside the usual band, inside the one agreed with this student.");
+    for (const auto& a : state_.open->asked)
+        if (FindingKey::read(a.key).either() == FindingKey::of(f).either())
+            out << tr("Asked last time, %1.").arg(text::day(state_.open->asked.front().day));
+    const auto it = state_.open->repeated.find(FindingKey::of(f));
+    if (it == state_.open->repeated.end()) return out;
+    const auto& drills = state_.open->review->movement.drills;
+    const auto drill = std::find_if(drills.begin(), drills.end(),
+                                    [&](const Drill& d) { return std::find(d.rules.begin(), d.rules.end(), f.rule) != d.rules.end(); });
+    const QString since = text::day(it->second.first);
+    out << (drill == drills.end() ? tr("Asked in %1 letters since %2 and not better: try other words.").arg(it->second.times).arg(since)
+                                  : tr("Asked in %1 letters since %2 and not better: try other words, or first the drill “%3”.")
+                                        .arg(it->second.times)
+                                        .arg(since, said(drill->name)));
+    return out;
 }
 
 void FindingsColumn::add_decisions(const Finding& f, const QString& name, QGridLayout* grid, QWidget* why) {
     const Decision d = state_.decision_of(f);
     auto* say = new QLabel(d.wording.empty() ? said(f.cue) : QString::fromStdString(d.wording));
     say->setWordWrap(true);
+    say->setObjectName(QStringLiteral("cue"));
     grid->addWidget(say, 2, 1);
     auto* row = new QHBoxLayout;
     row->setSpacing(3);
@@ -158,7 +220,7 @@ void FindingsColumn::add_decisions(const Finding& f, const QString& name, QGridL
     button(tr("Reword"), "reword", true, !d.wording.empty(), [this, f, d](bool) { reword(f, d); });
     row->addWidget(why);
     row->addStretch(1);
-    grid->addLayout(row, 3, 0, 1, 2);
+    grid->addLayout(row, 5, 0, 1, 2);
 }
 
 QWidget* FindingsColumn::small_button(const QString& label, const char* name, const QString& accessible, bool checkable, bool on,
@@ -212,6 +274,7 @@ void FindingsColumn::make_current(const Finding& f) {
     current_ = FindingKey::of(f);
     const Finding now = f; // the cards are made anew
     state_.set_family(now.family);
+    state_.point_at(&now);
     state_.go_to(now);
     fill();
     if (list_->widget())
@@ -245,35 +308,11 @@ void FindingsColumn::reword_current() {
 
 void FindingsColumn::show_why(const Finding& f) {
     if (!state_.open) return;
-    auto* dialog = new QDialog(this);
-    dialog->setObjectName(QStringLiteral("whyDialog"));
-    dialog->setAttribute(Qt::WA_DeleteOnClose);
-    dialog->setWindowTitle(tr("Why: %1").arg(text::headline(f, session_.catalogue, state_.units)));
-    auto* box = new QVBoxLayout(dialog);
-    auto* words = new QLabel(text::why(f, *state_.open->review, session_.catalogue, state_.units).join(QStringLiteral("\n\n")));
-    words->setObjectName(QStringLiteral("whyText"));
-    words->setWordWrap(true);
-    words->setTextInteractionFlags(Qt::TextSelectableByMouse | Qt::TextSelectableByKeyboard);
-    words->setMinimumWidth(460);
-    box->addWidget(words);
-    auto* close = new QDialogButtonBox(QDialogButtonBox::Close);
-    auto* agree_button = close->addButton(tr("Agree on another band …"), QDialogButtonBox::ActionRole);
-    agree_button->setObjectName(QStringLiteral("agree"));
-    connect(agree_button, &QPushButton::clicked, dialog, [this, dialog, check = QString::fromStdString(f.check)] {
-        dialog->close();
-        emit agree(check);
-    });
-    if (f.direction != Direction::none) {
-        auto* show = close->addButton(tr("Show me"), QDialogButtonBox::ActionRole);
-        show->setObjectName(QStringLiteral("showMe"));
-        show->setToolTip(tr("The fault beside the right one, in Forms"));
-        connect(show, &QPushButton::clicked, dialog, [this, dialog, f] {
-            dialog->close();
-            emit show_me(f);
-        });
-    }
-    connect(close, &QDialogButtonBox::rejected, dialog, &QDialog::close);
-    box->addWidget(close);
+    const Decision d = state_.decision_of(f);
+    auto* dialog =
+        new WhyDialog(session_, state_.open, f, state_.units, d.wording.empty() ? said(f.cue) : QString::fromStdString(d.wording), this);
+    connect(dialog, &WhyDialog::agree, this, [this, check = QString::fromStdString(f.check)] { emit agree(check); });
+    connect(dialog, &WhyDialog::show_me, this, [this, f] { emit show_me(f); });
     dialog->open();
 }
 
@@ -284,124 +323,125 @@ void FindingsColumn::resizeEvent(QResizeEvent* e) {
 }
 
 void FindingsColumn::fill() {
+    // From the ground up, as the column beside it: what comes first stands lowest. Tab goes from the first to the last.
     auto* inner = new QWidget;
     auto* box = new QVBoxLayout(inner);
     box->setContentsMargins(4, 4, 4, 4);
     box->setSpacing(6);
-    int shown = 0;
-    bool notes = false;
-    if (state_.open && scope_->currentIndex() == 0) {
-        QStringList day;
-        if (state_.open->condition.energy) day << tr("energy %1 of 10").arg(*state_.open->condition.energy);
-        if (!state_.open->condition.pain.empty()) day << tr("pain: %1").arg(QString::fromStdString(state_.open->condition.pain));
-        if (const auto& version = state_.open->review->movement.version; !version.empty()) day << tr("taught as “%1”").arg(said(version));
-        for (const auto& p : state_.open->review->movement.phases)
-            if (p.id == state_.open->taught.up_to) day << tr("taught up to “%1”").arg(said(p.name));
-        if (!day.isEmpty()) {
-            auto* words = new QLabel(tr("That day: %1").arg(day.join(QStringLiteral(" · "))));
-            words->setObjectName(QStringLiteral("thatDay"));
-            words->setWordWrap(true);
-            box->addWidget(words);
-        }
-        if (state_.open->review->movement.id == free_id) {
-            auto* words = new QLabel(
-                state_.open->review->alignment.repetitions.empty()
-                    ? tr("None of the forms, and both feet are never still for long: all figures are measured, nothing is judged.")
-                    : tr("None of the forms: all figures are measured. Where both feet stand still it is looked at whether it may hurt; "
-                         "what "
-                         "is said counts unless it was meant."));
-            words->setObjectName(QStringLiteral("freeWords"));
-            words->setWordWrap(true);
-            box->addWidget(words);
-        }
-        if (WhichBox::has_words(*state_.open)) {
-            auto* which = new WhichBox(session_, *state_.open);
-            connect(which, &WhichBox::as_named, this, &FindingsColumn::as_named);
-            connect(which, &WhichBox::as_other, this, &FindingsColumn::as_other);
-            box->addWidget(which);
-        }
+    std::vector<QWidget*> cards;
+    const bool what_matters = scope_->currentIndex() == 0;
+    if (state_.open) cards = cards_of(what_matters);
+    if (cards.empty()) cards.push_back(nothing_said(what_matters));
+    if (state_.open && what_matters) add_day(box);
+    box->addStretch(1);
+    if (state_.open && what_matters) {
+        add_agreements(box);
         add_asked(box);
     }
-    if (state_.open)
-        for (const bool fault : {true, false}) // corrections first, notes apart
-            for (const auto& r : remarked(state_.open->review->findings)) {
-                const Finding& f = state_.open->review->findings[r.findings.front()];
-                if ((f.verdict == Verdict::outside) != fault) continue;
-                const bool matters = fault || f.verdict == Verdict::edge || f.allowed;
-                if (scope_->currentIndex() == 0 ? !matters : f.family != state_.family) continue;
-                if (!fault && !notes && scope_->currentIndex() == 0) {
-                    auto* heading = new QLabel(tr("Notes: at the edge, seldom, or agreed"));
-                    heading->setObjectName(QStringLiteral("heading"));
-                    box->addWidget(heading);
-                    notes = true;
-                }
-                std::vector<const Finding*> remark;
-                for (const auto k : r.findings) remark.push_back(&state_.open->review->findings[k]);
-                box->addWidget(card(f, remark));
-                ++shown;
-            }
-    if (shown == 0) {
-        auto* none =
-            new QLabel(!state_.open                              ? tr("Open a clip from Arrivals to see its findings.")
-                       : !state_.open->review->held_back.empty() ? tr("Nothing is judged.")
-                       : scope_->currentIndex() == 0
-                           ? tr("Nothing outside its band in this clip. Choose a part on the left to see what was held against which band.")
-                           : tr("The movement has no check for this part."));
-        none->setWordWrap(true);
-        none->setObjectName(QStringLiteral("faint"));
-        box->addWidget(none);
-    }
-    if (state_.open && scope_->currentIndex() == 0) add_agreements(box);
-    box->addStretch(1);
-    const int at = list_->verticalScrollBar() ? list_->verticalScrollBar()->value() : 0;
+    for (auto it = cards.rbegin(); it != cards.rend(); ++it) box->addWidget(*it);
+    auto* bar = list_->verticalScrollBar();
+    const int from_below = bar->maximum() - bar->value();
     list_->setWidget(inner);
-    list_->verticalScrollBar()->setValue(at);
+    inner->adjustSize();
+    list_->verticalScrollBar()->setValue(list_->verticalScrollBar()->maximum() - from_below);
 }
 
-/// What the last letter asked for, with what this clip says of it.
+/// First of all what comes first. Corrections before notes, which have a heading of their own.
+std::vector<QWidget*> FindingsColumn::cards_of(bool what_matters) {
+    std::vector<QWidget*> out;
+    const auto& findings = state_.open->review->findings;
+    bool notes = false;
+    for (const bool fault : {true, false}) {
+        for (const auto& r : remarked(findings)) {
+            const Finding& f = findings[r.findings.front()];
+            if ((f.verdict == Verdict::outside) != fault) continue;
+            const bool matters = fault || f.verdict == Verdict::edge || f.allowed;
+            if (what_matters ? !matters : f.family != state_.family) continue;
+            std::vector<const Finding*> remark;
+            for (const auto k : r.findings) remark.push_back(&findings[k]);
+            out.push_back(card(f, remark));
+            notes = notes || !fault;
+        }
+        if (!fault && notes && what_matters) {
+            auto* heading = new QLabel(tr("Notes: at the edge, seldom, or agreed"));
+            heading->setObjectName(QStringLiteral("heading"));
+            out.push_back(heading);
+        }
+    }
+    return out;
+}
+
+QWidget* FindingsColumn::nothing_said(bool what_matters) const {
+    auto* none = new QLabel(
+        !state_.open                              ? tr("Open a clip from Arrivals to see its findings.")
+        : !state_.open->review->held_back.empty() ? tr("Nothing is judged.")
+        : what_matters ? tr("Nothing outside its band in this clip. Choose a part on the left to see what was held against which band.")
+                       : tr("The movement has no check for this part."));
+    none->setWordWrap(true);
+    none->setObjectName(QStringLiteral("faint"));
+    return none;
+}
+
+/// How that day was, and what kind of clip it is.
+void FindingsColumn::add_day(QBoxLayout* box) {
+    QStringList day;
+    const auto& open = *state_.open;
+    if (open.condition.energy) day << tr("energy %1 of 10").arg(*open.condition.energy);
+    if (!open.condition.pain.empty()) day << tr("pain: %1").arg(QString::fromStdString(open.condition.pain));
+    if (const auto& version = open.review->movement.version; !version.empty()) day << tr("taught as “%1”").arg(said(version));
+    for (const auto& p : open.review->movement.phases)
+        if (p.id == open.taught.up_to) day << tr("taught up to “%1”").arg(said(p.name));
+    auto say = [&](const QString& s, const char* name) {
+        auto* words = new QLabel(s);
+        words->setObjectName(QLatin1String(name));
+        words->setWordWrap(true);
+        box->addWidget(words);
+    };
+    if (!day.isEmpty()) say(tr("That day: %1").arg(day.join(QStringLiteral(" · "))), "thatDay");
+    if (open.review->movement.id == free_id)
+        say(open.review->alignment.repetitions.empty()
+                ? tr("None of the forms, and both feet are never still for long: all figures are measured, nothing is judged.")
+                : tr("None of the forms: all figures are measured. Where both feet stand still it is looked at whether it may hurt; what "
+                     "is "
+                     "said counts unless it was meant."),
+            "freeWords");
+    if (!WhichBox::has_words(open)) return;
+    auto* which = new WhichBox(session_, open);
+    connect(which, &WhichBox::as_named, this, &FindingsColumn::as_named);
+    connect(which, &WhichBox::as_other, this, &FindingsColumn::as_other);
+    box->addWidget(which);
+}
+
+/// What the last letter asked for and this clip no longer asks for, or cannot tell: what is still outside or at the edge says so on its
+/// card.
 void FindingsColumn::add_asked(QBoxLayout* box) {
-    if (state_.open->asked.empty()) return;
-    auto* heading = new QLabel(tr("Asked last time (%1)").arg(text::day(state_.open->asked.front().day)));
-    heading->setObjectName(QStringLiteral("heading"));
-    box->addWidget(heading);
+    bool heading = false;
+    const auto rank = [](Verdict v) { return v == Verdict::outside ? 3 : v == Verdict::edge ? 2 : v == Verdict::inside ? 1 : 0; };
     for (const auto& a : state_.open->asked) {
-        // The same check and side, at whichever end of its band.
-        const auto slash = a.key.rfind('/');
-        std::string check = a.key.substr(0, slash);
-        const std::string side = slash == std::string::npos ? "" : a.key.substr(slash + 1);
-        for (const char* end : {".low", ".high"})
-            if (check.ends_with(end)) check.resize(check.size() - std::string_view(end).size());
+        const FindingKey key = FindingKey::read(a.key).either(); // at whichever end of its band
         const Finding* now = nullptr;
-        const auto rank = [](Verdict v) { return v == Verdict::outside ? 3 : v == Verdict::edge ? 2 : v == Verdict::inside ? 1 : 0; };
         for (const auto& f : state_.open->review->findings)
-            if (f.check == check && (f.side ? std::string(side_name(*f.side)) : "") == side &&
-                (!now || rank(f.verdict) > rank(now->verdict)))
-                now = &f;
-        auto* card = new QFrame;
-        card->setObjectName(QStringLiteral("card"));
-        auto* grid = new QGridLayout(card);
-        grid->setContentsMargins(6, 6, 6, 6);
-        QString words = text::check_name(check, session_.catalogue);
-        if (!side.empty()) words += QStringLiteral(", ") + text::side(side == "left" ? Side::left : Side::right);
-        const QString unit = now ? QString::fromStdString(now->unit) : QString();
-        const QString today = !now                                   ? tr("not judged in this clip")
-                              : now->verdict == Verdict::cannot_tell ? tr("cannot be told from this clip")
-                              : now->verdict == Verdict::inside
-                                  ? tr("within the band today: %1").arg(text::with_sigma(now->value, now->sigma, unit, state_.units))
-                              : now->verdict == Verdict::edge
-                                  ? tr("at the edge today: %1").arg(text::with_sigma(now->value, now->sigma, unit, state_.units))
-                                  : tr("still outside: %1, band %2")
-                                        .arg(text::with_sigma(now->value, now->sigma, unit, state_.units), text::aim(*now, state_.units));
-        auto* label = new QLabel(tr("%1: %2").arg(words, today));
+            if (key.means(f) && (!now || rank(f.verdict) > rank(now->verdict))) now = &f;
+        if (now && rank(now->verdict) > 1) continue;
+        if (!std::exchange(heading, true)) {
+            auto* words = new QLabel(tr("Asked last time (%1)").arg(text::day(state_.open->asked.front().day)));
+            words->setObjectName(QStringLiteral("heading"));
+            box->addWidget(words);
+        }
+        QString words = text::check_name(key.check, session_.catalogue);
+        if (key.side) words += QStringLiteral(", ") + text::side(*key.side);
+        auto* row = new QHBoxLayout;
+        row->setContentsMargins(6, 0, 6, 0);
+        if (now) row->addWidget(new Mark(session_, now->verdict, 0, 1), 0, Qt::AlignTop);
+        auto* label = new QLabel((!now                                   ? tr("%1: not judged in this clip")
+                                  : now->verdict == Verdict::cannot_tell ? tr("%1: cannot be told from this clip")
+                                                                         : tr("%1: within the band today"))
+                                     .arg(words));
         label->setObjectName(QStringLiteral("askedBefore"));
         label->setWordWrap(true);
         if (!a.words.empty()) label->setToolTip(QString::fromStdString(a.words));
-        if (now)
-            grid->addWidget(new Mark(session_, now->verdict, std::abs(now->excess()) / now->scale(), now->excess() < 0 ? 1 : -1), 0, 0,
-                            Qt::AlignTop);
-        grid->addWidget(label, 0, 1);
-        grid->setColumnStretch(1, 1);
-        box->addWidget(card);
+        row->addWidget(label, 1);
+        box->addLayout(row);
     }
 }
 

@@ -17,8 +17,8 @@ public:
     void fill();
     /// The finding that keys speak of: outside or at the edge, in the order shown. Null without any.
     const Finding* current() const;
-    void begin_anew() { current_ = {}; } // another clip is open
-    void step(int by);                   // to the next or the one before; its moment is shown
+    void begin_anew(); // another clip is open
+    void step(int by); // to the next or the one before; its moment is shown
     void decide_current(Choice choice);
     void reword_current();
 
@@ -38,6 +38,12 @@ protected:
 private:
     QWidget* card(const Finding& f, const std::vector<const Finding*>& remark);
     void add_decisions(const Finding& f, const QString& name, QGridLayout* grid, QWidget* why);
+    static QWidget* note(const QString& words, const char* name);
+    QString when_and_where(const Finding& f, const std::vector<const Finding*>& remark) const;
+    QStringList state_of(const Finding& f) const;
+    std::vector<QWidget*> cards_of(bool what_matters);
+    QWidget* nothing_said(bool what_matters) const;
+    void add_day(QBoxLayout* box);
     void add_asked(QBoxLayout* box);
     void add_agreements(QBoxLayout* box);
     QWidget* small_button(const QString& label, const char* name, const QString& accessible, bool checkable, bool on,

@@ -49,6 +49,7 @@ ReviewPage::ReviewPage(Session& session, QWidget* parent) : Place(session, "revi
         // By the time that has passed: a picture that comes late makes the next one later, not the clip longer.
         clock_ += static_cast<double>(since_.nsecsElapsed()) * 1e-9 * speed_->currentData().toDouble();
         since_.start();
+        clock_ = looped(clock_);
         if (clock_ >= state_.open->track.time_s.back()) {
             play(false);
             return;
@@ -98,7 +99,7 @@ QWidget* ReviewPage::build_bar() {
     row->addWidget(title_);
     row->addSpacing(10);
     row->addWidget(where_, 1);
-    for (auto* b : {one_, axis_, mirror_}) row->addWidget(b);
+    for (auto* b : {one_, axis_, over_, mirror_}) row->addWidget(b);
     row->addSpacing(10);
     row->addWidget(letter);
     connect(letter, &QPushButton::clicked, this, [this] { session_.workspace->go(QStringLiteral("letter")); });
@@ -120,6 +121,10 @@ QWidget* ReviewPage::build_transport() {
     mirror_->setCheckable(true);
     axis_ = tool(tr("By movement"), tr("Read the time axis by the movement instead of the clock (T)"), "axis");
     axis_->setCheckable(true);
+    over_ = tool(tr("Lay over"), tr("The reference's lines over the student, on the same planted foot (G)"), "layOver");
+    over_->setCheckable(true);
+    loop_ = tool(tr("Again"), tr("Play this part of the movement over and over (O)"), "loop");
+    loop_->setCheckable(true);
     one_ = tool(tr("One repetition"), tr("Only the repetition at the cursor on the time axis (Z)"), "oneRepetition");
     one_->setCheckable(true);
     struct Step {
@@ -145,7 +150,10 @@ QWidget* ReviewPage::build_transport() {
         row->addWidget(b);
         steps_.push_back({b, s.label, s.narrow});
     }
+    row->addWidget(loop_);
     row->addStretch(1);
+    connect(loop_, &QToolButton::clicked, this, &ReviewPage::loop_part);
+    connect(over_, &QToolButton::toggled, &state_, &ReviewState::set_laid_over);
     connect(one_, &QToolButton::toggled, &state_, &ReviewState::set_one_repetition);
     connect(play_, &QToolButton::toggled, this, &ReviewPage::play);
     connect(mirror_, &QToolButton::toggled, &state_, &ReviewState::set_mirrored);
@@ -273,6 +281,8 @@ void ReviewPage::open_clip(qint64 id) {
 void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
     either_->setCurrentIndex(1);
     play_->setChecked(false);
+    looped_.reset();
+    loop_->setChecked(false);
     // What was done to another clip is not undone in this one; what was done to this one before it was measured anew is.
     if (!state_.open || state_.open->clip.id != open->clip.id) undo().clear();
     tapped_.clear();
@@ -302,16 +312,18 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
     set_beside(open->partner);
     state_.frame = 0;
     state_.picture_frame.reset();
+    state_.reference_body.reset();
     state_.set_zoom(1, {0.5, 0.5});
     // The first thing seen is what matters most.
     state_.family = r.findings.empty() ? Family::feet : r.findings.front().family;
     parts_->show_review();
     time_->rebuild();
     findings_->fill();
+    state_.point_at(findings_->current());
     if (r.findings.empty())
         state_.set_time(0);
     else
-        state_.go_to(r.findings.front());
+        state_.go_to(findings_->current() ? *findings_->current() : r.findings.front());
     if (const auto t = std::exchange(change_over_to_, std::nullopt)) state_.set_time(*t);
     frame_changed();
     emit opened();
@@ -338,7 +350,11 @@ void ReviewPage::set_beside(std::shared_ptr<const OpenReview> beside) {
     source_ = std::make_unique<FrameSource>(state_.open, state_.beside);
     connect(source_.get(), &FrameSource::ready, this, [this](const std::shared_ptr<FramePicture>& p) {
         if (p->of != state_.open) return; // of a review that was left
-        if (p->reference) return reference_->show_picture(p);
+        if (p->reference) {
+            state_.reference_body = {p->frame, p->points};
+            student_->update();
+            return reference_->show_picture(p);
+        }
         if (p->partner) return partner_->show_picture(p);
         state_.picture_frame = p->frame;
         student_->show_picture(p);
@@ -517,13 +533,15 @@ void ReviewPage::play(bool on) {
     if (on)
         timer_.start();
     else
-        timer_.stop(), keep_breaths();
+        timer_.stop(), keep_breaths(), looped_.reset(), loop_->setChecked(false);
 }
 
 void ReviewPage::add_actions(Actions& actions) {
     using M = Actions::Menu;
     auto frame = [this](std::ptrdiff_t by) { state_.set_frame(static_cast<std::ptrdiff_t>(state_.frame) + by); };
     actions.add(this, M::view, "mirrorAction", tr("Mirror both pictures"), {QKeySequence(Qt::Key_M)}, [this] { mirror_->toggle(); });
+    actions.add(this, M::view, "layOverAction", tr("Lay the reference over the student"), {QKeySequence(Qt::Key_G)},
+                [this] { over_->toggle(); });
     actions.add(this, M::view, "axisAction", tr("Read the time axis by the movement"), {QKeySequence(Qt::Key_T)},
                 [this] { axis_->toggle(); });
     actions.add(
@@ -533,8 +551,13 @@ void ReviewPage::add_actions(Actions& actions) {
     actions.separate();
     for (int f = 0; f < family_count; ++f)
         actions.add(this, M::view, "family", text::family(static_cast<Family>(f)), {QKeySequence(Qt::Key_1 + f)},
-                    [this, f] { state_.set_family(static_cast<Family>(f)); });
+                    [this, f] { state_.choose_part(static_cast<Family>(f)); });
     actions.add(this, M::clip, "playAction", tr("Play or pause"), {QKeySequence(Qt::Key_Space)}, [this] { play_->toggle(); });
+    actions.add(this, M::clip, "loopAction", tr("Play this part over and over"), {QKeySequence(Qt::Key_O)},
+                [this] { loop_part(!loop_->isChecked()); });
+    actions.add(
+        this, M::clip, "stillAction", tr("Picture of now …"), {QKeySequence(Qt::Key_P)}, [this] { ask_still(); },
+        tr("The student's picture with its lines, as a file"));
     actions.add(this, M::clip, "frameBackAction", tr("Frame back"), {QKeySequence(Qt::Key_Left)}, [frame] { frame(-1); });
     actions.add(this, M::clip, "frameOnAction", tr("Frame on"), {QKeySequence(Qt::Key_Right)}, [frame] { frame(1); });
     actions.add(this, M::clip, "phaseBackAction", tr("Phase back"), {QKeySequence(Qt::CTRL | Qt::Key_Left)}, [this] { step_phase(-1); });

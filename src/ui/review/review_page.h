@@ -45,6 +45,8 @@ public:
     /// The clip shows what it is named, whatever it looks like; or another movement.
     void be_as_named();
     void be_another(const std::string& movement);
+    /// The student's picture of now with its lines as a PNG file.
+    void save_still(const QString& file, bool hide);
     /// The other clip of a pair comes first.
     void change_over();
 
@@ -93,6 +95,10 @@ private:
                       const QString& said_then);
     void renew_neutral();
     void keep_seen(const QString& what, const Remark& s, bool there);
+    std::optional<std::pair<double, double>> part_at_cursor() const;
+    void loop_part(bool on);
+    double looped(double clock);
+    void ask_still();
     void step_phase(int by);
     void step_repetition(int by);
     void play(bool on);
@@ -117,7 +123,8 @@ private:
     FiguresTable* figures_ = nullptr;
     FindingsColumn* findings_ = nullptr;
     QComboBox* speed_ = nullptr;
-    QToolButton *play_ = nullptr, *mirror_ = nullptr, *axis_ = nullptr, *one_ = nullptr;
+    QToolButton *play_ = nullptr, *mirror_ = nullptr, *axis_ = nullptr, *one_ = nullptr, *over_ = nullptr, *loop_ = nullptr;
+    std::optional<std::pair<double, double>> looped_; // s of the clip, while a part is played over and over
     QWidget* side_ = nullptr;
     QSplitter* split_ = nullptr;
     struct StepButton {

@@ -56,6 +56,11 @@ void ReviewState::set_family(Family f) {
     family = f;
     emit view_changed();
 }
+void ReviewState::choose_part(Family f) {
+    const bool again = family == f;
+    set_family(f);
+    emit part_chosen(again);
+}
 void ReviewState::set_zoom(double times, QPointF place) {
     zoom = std::clamp(times, 1.0, most_zoom);
     const double half = 0.5 / zoom; // what is shown stays within the picture
@@ -65,6 +70,22 @@ void ReviewState::set_zoom(double times, QPointF place) {
 void ReviewState::set_mirrored(bool on) {
     mirrored = on;
     emit view_changed();
+}
+void ReviewState::set_laid_over(bool on) {
+    laid_over = on;
+    emit view_changed();
+}
+void ReviewState::point_at(const Finding* f) {
+    pointed.reset();
+    if (f) pointed = *f;
+    emit zoom_changed(); // the pictures alone
+}
+
+Side ReviewState::planted(std::size_t at) const {
+    const auto* weight = open ? open->review->measures.find("weight.left") : nullptr;
+    return weight && at < weight->samples.size() && weight->samples[at].absent == Absent::none && weight->samples[at].value < 0.5
+               ? Side::right
+               : Side::left;
 }
 void ReviewState::set_one_repetition(bool on) {
     one_repetition = on;

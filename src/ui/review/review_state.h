@@ -18,6 +18,10 @@ public:
     std::size_t frame = 0;
     Family family = Family::feet;
     bool mirrored = false, by_movement = false;
+    bool laid_over = false;         // the reference's lines over the student's picture
+    std::optional<Finding> pointed; // drawn at its moment: what is, and where the reference is
+    /// Points of the reference in the clip's pixels, and the frame they belong to.
+    std::optional<std::pair<std::size_t, BodyPx>> reference_body;
     bool one_repetition = false;     // the time axis shows the repetition at the cursor only
     std::vector<double> reference_s; // per frame; NaN outside repetitions
     std::vector<Decision> decisions; // about the open clip, as they stand now
@@ -50,7 +54,13 @@ public:
     /// Frame of the clip beside it at the same moment of the movement; the very one asked for while that is held.
     std::optional<std::size_t> partner_frame() const;
     void set_family(Family f);
+    /// By the instructor: what is found of it is to be shown; once more: all that matters again.
+    void choose_part(Family f);
     void set_mirrored(bool on);
+    void set_laid_over(bool on);
+    void point_at(const Finding* f);
+    /// The foot that carries at that frame.
+    Side planted(std::size_t at) const;
     void set_by_movement(bool on);
     void set_one_repetition(bool on);
     /// Repetition at or before the cursor; -1 when there is none.
@@ -67,6 +77,7 @@ public:
 signals:
     void frame_changed();
     void view_changed(); // family, mirror, axis
+    void part_chosen(bool again);
     void decisions_changed();
     void zoom_changed();
 };

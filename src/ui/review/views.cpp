@@ -1,4 +1,6 @@
 #include "ui/review/views.h"
+#include "ui/paint/compare.h"
+#include "ui/paint/hidden.h"
 #include <cmath>
 #include <QHelpEvent>
 #include <QLocale>
@@ -173,11 +175,74 @@ QStringList PictureView::captions() const {
         if (state_.open && !found) captions << tr("body not found here");
     }
     if (state_.mirrored) captions << tr("mirrored");
+    if (what_ == Shows::student && state_.laid_over) captions << tr("reference laid over");
     return captions;
 }
 
 QList<SpokenPart> PictureView::spoken() const {
     return {{accessibleName(), captions().join(QStringLiteral(", ")), rect()}};
+}
+
+/// The reference over the student, and the fault that is pointed at where this is its moment.
+void PictureView::draw_meant(QPainter& p, const BodyPx& body, std::size_t frame, const std::function<QPointF(double, double)>& to,
+                             double line) const {
+    // The figure comes on a thread of its own: a frame or two behind while the clip plays.
+    constexpr std::size_t late = 2;
+    const auto& now = state_.reference_body;
+    if (!now || (now->first > frame ? now->first - frame : frame - now->first) > late || !state_.repetition_of(frame)) return;
+    const BodyPx meant = laid_over(now->second, body, state_.planted(frame));
+    if (state_.laid_over) draw_laid_over(p, meant, to, session_.theme, line);
+    constexpr double moment_s = 0.25;
+    const auto& f = state_.pointed;
+    if (!f || f->of_clip != 0 || std::abs(state_.open->track.time_s[frame] - f->time_s) > moment_s) return;
+    const auto* info = session_.catalogue.find(QString::fromStdString(f->measure));
+    if (info) draw_compared(p, compare(body, meant, info->line, f->side.value_or(state_.planted(frame))), to, session_.theme, line);
+}
+
+void PictureView::paint_picture(QPainter& p, const QRectF& r, const QImage& image) const {
+    const Track& track = this->track();
+    QRectF crop = this->crop();
+    const std::size_t frame = what_ == Shows::partner ? picture_->partner_frame : picture_->frame;
+    const BodyPx* body = reference_ ? &picture_->points : frame < track.px.size() && track.px[frame] ? &*track.px[frame] : nullptr;
+    if (reference_ && body) {
+        // The figure stands where the student stands: feet at the same place of the crop.
+        const auto& px = track.px[std::min(picture_->frame, track.px.size() - 1)];
+        double dx = 0.5 * ((*body)[left_ankle].x + (*body)[right_ankle].x) - crop.center().x();
+        if (px) dx = 0.5 * ((*body)[left_ankle].x + (*body)[right_ankle].x) - 0.5 * ((*px)[left_ankle].x + (*px)[right_ankle].x);
+        crop.translate(std::clamp(dx, -0.3 * crop.width(), 0.3 * crop.width()), 0);
+    }
+    const double k = r.width() / crop.width(), line = r.width() / std::max(1, width());
+    p.save();
+    p.setClipRect(r);
+    if (state_.mirrored) {
+        p.translate(r.right() + r.left(), 0);
+        p.scale(-1, 1);
+    }
+    if (reference_) p.fillRect(r, QColor(0xF3, 0xEE, 0xE4));
+    const double size = k / picture_->scale;
+    p.drawImage(QRectF(r.left() - crop.left() * k, r.top() - crop.top() * k, image.width() * size, image.height() * size), image);
+    if (body) {
+        const double roll = reference_ ? 0 : track.vertical.value_or(VerticalOnPicture{}).roll;
+        const auto to = [&](double x, double y) { return QPointF(r.left() + (x - crop.left()) * k, r.top() + (y - crop.top()) * k); };
+        draw_body(p, *body, state_.family, to, session_.theme, 1.6 * line, roll);
+        if (what_ == Shows::student) draw_meant(p, *body, frame, to, 1.2 * line);
+    }
+    p.restore();
+}
+
+QImage PictureView::still(bool hide, double wide) const {
+    if (!is_current() || picture_->image.isNull()) return {};
+    QImage image = picture_->image;
+    if (hide) {
+        const auto& px = track().px;
+        if (picture_->frame >= px.size() || !px[picture_->frame] || !hide_person(image, *px[picture_->frame])) return {};
+    }
+    QImage out(static_cast<int>(wide), static_cast<int>(wide * height() / std::max(1, width())), QImage::Format_RGB32);
+    out.fill(session_.theme.palette.sheet);
+    QPainter p(&out);
+    p.setRenderHints(QPainter::Antialiasing | QPainter::SmoothPixmapTransform);
+    paint_picture(p, QRectF(out.rect()), image);
+    return out;
 }
 
 void PictureView::paintEvent(QPaintEvent*) {
@@ -188,37 +253,8 @@ void PictureView::paintEvent(QPaintEvent*) {
     p.fillRect(r, c.sheet);
     // A picture of another clip is never shown, not even until the first of this one is there.
     const bool own = picture_ && state_.open && picture_->of == state_.open;
-    const QImage* image = own ? &picture_->image : nullptr;
-    if (image && !image->isNull()) {
-        const Track& track = this->track();
-        QRectF crop = this->crop();
-        const std::size_t frame = what_ == Shows::partner ? picture_->partner_frame : picture_->frame;
-        const BodyPx* body = reference_ ? &picture_->points : frame < track.px.size() && track.px[frame] ? &*track.px[frame] : nullptr;
-        if (reference_ && body) {
-            // The figure stands where the student stands: feet at the same place of the crop.
-            const auto& px = track.px[std::min(picture_->frame, track.px.size() - 1)];
-            double dx = 0.5 * ((*body)[left_ankle].x + (*body)[right_ankle].x) - crop.center().x();
-            if (px) dx = 0.5 * ((*body)[left_ankle].x + (*body)[right_ankle].x) - 0.5 * ((*px)[left_ankle].x + (*px)[right_ankle].x);
-            crop.translate(std::clamp(dx, -0.3 * crop.width(), 0.3 * crop.width()), 0);
-        }
-        const double k = r.width() / crop.width();
-        p.save();
-        p.setClipRect(r);
-        if (state_.mirrored) {
-            p.translate(r.right() + r.left(), 0);
-            p.scale(-1, 1);
-        }
-        if (reference_) p.fillRect(r, QColor(0xF3, 0xEE, 0xE4));
-        const double size = k / picture_->scale;
-        p.drawImage(QRectF(r.left() - crop.left() * k, r.top() - crop.top() * k, image->width() * size, image->height() * size), *image);
-        if (body) {
-            const double roll = reference_ ? 0 : track.vertical.value_or(VerticalOnPicture{}).roll;
-            draw_body(
-                p, *body, state_.family,
-                [&](double x, double y) { return QPointF(r.left() + (x - crop.left()) * k, r.top() + (y - crop.top()) * k); },
-                session_.theme, 1.6, roll);
-        }
-        p.restore();
+    if (own && !picture_->image.isNull()) {
+        paint_picture(p, r, picture_->image);
     } else if (state_.open) {
         p.setPen(c.faint);
         p.setFont(session_.theme.font(10.5));
@@ -290,15 +326,15 @@ void ColumnView::paintEvent(QPaintEvent*) {
 
 void ColumnView::mousePressEvent(QMouseEvent* e) {
     for (int i = 0; i < family_count; ++i)
-        if (box(i).contains(e->position())) state_.set_family(static_cast<Family>(i));
+        if (box(i).contains(e->position())) state_.choose_part(static_cast<Family>(i));
 }
 
 void ColumnView::keyPressEvent(QKeyEvent* e) {
     const int now = static_cast<int>(state_.family);
     if (e->key() == Qt::Key_Up && now + 1 < family_count)
-        state_.set_family(static_cast<Family>(now + 1));
+        state_.choose_part(static_cast<Family>(now + 1));
     else if (e->key() == Qt::Key_Down && now > 0)
-        state_.set_family(static_cast<Family>(now - 1));
+        state_.choose_part(static_cast<Family>(now - 1));
     else
         QWidget::keyPressEvent(e);
 }

@@ -25,6 +25,8 @@ public:
     double scale() const;
     /// Whether the picture of the cursor's frame of the open review is what is shown.
     bool is_current() const;
+    /// The picture that is shown with its lines, so many pixels wide; null where there is none, or where who it is cannot surely be hidden.
+    QImage still(bool hide, double wide) const;
     QList<SpokenPart> spoken() const override;
 
 protected:
@@ -44,6 +46,9 @@ private:
     const Track& track() const; // of the open review
     QPointF held_;              // where the picture was taken hold of
     QStringList captions() const;
+    void draw_meant(QPainter& p, const BodyPx& body, std::size_t frame, const std::function<QPointF(double, double)>& to,
+                    double line) const;
+    void paint_picture(QPainter& p, const QRectF& r, const QImage& image) const;
     QRectF crop() const;
     void zoom_by(double times, QPointF at);
     void move_by(QPointF pixels);

@@ -18,6 +18,8 @@ class Workspace : public QObject {
 public:
     using QObject::QObject;
     void go(const QString& place, Ref ref = {}) { emit wanted(place, ref); }
+    /// The settings, with the field of that name in hand.
+    void settle(const QString& field) { emit settings_wanted(field); }
     qint64 clip() const { return clip_; }
     void set_clip(qint64 clip) {
         if (std::exchange(clip_, clip) != clip) emit clip_chosen(clip);
@@ -32,6 +34,7 @@ public:
     void remeasured_person(qint64 person) { emit person_anew(person); }
 
 signals:
+    void settings_wanted(const QString& field);
     void wanted(const QString& place, bevel::ui::Ref ref);
     void clip_chosen(qint64 clip);
     void changed(qint64 clip);

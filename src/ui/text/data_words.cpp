@@ -8,7 +8,7 @@
 namespace bevel::ui {
 namespace {
 
-/// Strings under the keys whose values are read by people; all strings of cues.
+/// Strings under the keys whose values are read by people; all strings of cues and faults.
 void collect(const nlohmann::json& j, bool all, std::set<std::string>& out) {
     static const std::set<std::string> read{"name", "definition", "seen_from", "film", "good", "reason", "about", "kind"};
     if (j.is_string()) {
@@ -19,8 +19,8 @@ void collect(const nlohmann::json& j, bool all, std::set<std::string>& out) {
         for (const auto& v : j) collect(v, all, out);
     if (j.is_object())
         for (const auto& [key, v] : j.items()) {
-            const bool people =
-                all || key == "cues" || key == "attention" || key == "images" || key == "trains" || (v.is_string() && read.contains(key));
+            const bool people = all || key == "cues" || key == "faults" || key == "attention" || key == "images" || key == "trains" ||
+                                (v.is_string() && read.contains(key));
             collect(v, people, out);
         }
 }

@@ -65,6 +65,7 @@ Result<Catalogue> Catalogue::load(const std::filesystem::path& data_dir) {
             info.unit = q("unit");
             info.source_definition = m.at("definition").get<std::string>();
             info.source_seen_from = m.at("seen_from").get<std::string>();
+            info.line = m.value("line", std::string());
             info.sided = m.value("sided", false);
             info.hidden = m.value("hidden", false);
             for (int f = 0; f < family_count; ++f)
@@ -302,119 +303,6 @@ QString repetitions(const Review& r) {
     return cut > 0 ? TextWords::tr("%1, %2 of them cut by the ends of the clip").arg(text).arg(cut) : text;
 }
 
-QString repetitions(const Finding& f) {
-    const auto bad = static_cast<int>(f.repetitions.size());
-    if (f.judged == 0 || !f.part.empty()) return {}; // a part of a form is done once; in how many parts is said by where()
-    if (bad == 0) return f.judged == 1 ? TextWords::tr("1 repetition") : TextWords::tr("%1 repetitions").arg(f.judged);
-    if (bad == f.judged && bad > 1) return TextWords::tr("in all %1 repetitions").arg(bad);
-    return TextWords::tr("in %1 of %2 repetitions").arg(bad).arg(f.judged);
-}
-
-QString band_owner(BandLevel l) {
-    switch (l) {
-    case BandLevel::rule:
-        return TextWords::tr("the rule");
-    case BandLevel::stance:
-        return TextWords::tr("the stance");
-    case BandLevel::movement:
-        return TextWords::tr("the movement");
-    case BandLevel::school:
-        return TextWords::tr("the school");
-    case BandLevel::phase:
-        return TextWords::tr("this phase of the movement");
-    case BandLevel::student:
-        return TextWords::tr("what is agreed with the student");
-    case BandLevel::clip:
-        break;
-    }
-    return TextWords::tr("this clip");
-}
-
-QStringList why(const Finding& f, const Review& review, const Catalogue& c, const Units& units) {
-    QStringList out;
-    const QString unit = QString::fromStdString(f.unit);
-    const Rule* rule = rule_book().find(f.rule);
-    if (rule) out << TextWords::tr("Rule %1: %2.").arg(QString::fromStdString(f.rule), said(rule->name));
-    if (const auto* m = c.find(QString::fromStdString(f.measure))) out << TextWords::tr("Measured: %1.").arg(m->definition());
-    const Check* check = nullptr;
-    for (const auto& k : review.movement.checks)
-        if (k.id == f.check && k.part == f.part) check = &k;
-    const auto part = own_part_of(f.measure, f.side);
-    const auto& own = part ? review.motion.neutral.own.of(*part) : std::optional<OwnFigure>();
-    if (f.own_neutral)
-        out << TextWords::tr("Held against what was marked as right for this student.");
-    else if (own && own->of_clip)
-        out << TextWords::tr("Held against a moment of this very clip that was marked as right: nothing is praised for it.");
-    else if (const auto* info = measure_info(f.measure); info && info->habit)
-        out << TextWords::tr("Held against the quiet stand of this clip: what is there all the time does not show.");
-    if (check && check->reference) out << TextWords::tr("Held against the reference figure at the same moment of the movement.");
-    if (check && !check->phases.empty()) {
-        QStringList phases;
-        for (const auto& p : check->phases) phases << phase(review.movement, p);
-        out << TextWords::tr("Looked at in: %1.").arg(phases.join(QStringLiteral(", ")));
-    }
-    if (f.low || f.high) {
-        QString line = TextWords::tr("Band in force: %1, set by %2.").arg(band(f.low, f.high, unit, units), band_owner(f.whose));
-        if (!f.reason.empty()) line += QLatin1Char(' ') + said(f.reason);
-        if (check && check->stack.size() > 1) {
-            const auto& before = check->stack[check->stack.size() - 2];
-            if (before.low || before.high)
-                line += QLatin1Char(' ') + TextWords::tr("Without it: %1.").arg(band(before.low, before.high, unit, units));
-        }
-        if (f.widened) line += QLatin1Char(' ') + TextWords::tr("It is wider here, since this clip can tell no finer.");
-        out << line;
-    }
-    if (f.verdict == Verdict::cannot_tell) {
-        out << TextWords::tr("Cannot be told: %1.").arg(absent(f.absent));
-        if (!f.film.empty()) out << said(f.film);
-        return out;
-    }
-    out << TextWords::tr("Figure: %1 over %2; error of the moments ± %3, of the clip ± %4, of where the points sit on this person ± %5.")
-               .arg(with_sigma(f.value, f.sigma, unit, units),
-                    f.judged == 1 ? TextWords::tr("1 repetition") : TextWords::tr("%1 repetitions").arg(f.judged), bare(f.own, unit, units),
-                    bare(f.clip, unit, units), bare(f.person, unit, units));
-    if (review.partner) {
-        const auto& other = f.of_clip == 1 ? review : *review.partner;
-        out << TextWords::tr("Told by the clip %1.").arg(view(review.of(f).motion.view));
-        if (f.other)
-            out << (f.contradicted() ? TextWords::tr("The clip %1 says otherwise: %2. Look at both pictures before you say it.")
-                                     : TextWords::tr("The clip %1 tells it less surely: %2."))
-                       .arg(view(other.motion.view), with_sigma(f.other->value, f.other->sigma(), unit, units));
-    }
-    QStringList parts;
-    for (const auto& p : f.phases) {
-        const QString figures = with_sigma(p.value, p.sigma, unit, units);
-        parts << (p.verdict == Verdict::outside
-                      ? TextWords::tr("%1: %2, outside, at %3").arg(phase(review.movement, p.phase), figures, time(p.time_s))
-                  : p.low == f.low && p.high == f.high
-                      ? QStringLiteral("%1: %2").arg(phase(review.movement, p.phase), figures)
-                      : TextWords::tr("%1: %2, where the figure itself asks for %3")
-                            .arg(phase(review.movement, p.phase), figures, band(p.low, p.high, unit, units)));
-    }
-    if (!parts.isEmpty()) out << TextWords::tr("Part by part: %1.").arg(parts.join(QStringLiteral("; ")));
-    QStringList each;
-    for (const auto& o : f.outcomes) each << TextWords::tr("%1 at %2").arg(figure(o.value, unit, units), time(o.time_s));
-    if (!each.isEmpty()) out << TextWords::tr("Repetition by repetition: %1.").arg(each.join(QStringLiteral("; ")));
-    if (f.share_outside > 0)
-        out << TextWords::tr("Outside the band for %1 of those moments.").arg(figure(f.share_outside, QStringLiteral("1")));
-    QStringList higher, lower;
-    for (const auto& g : review.findings) {
-        if (std::find(f.cause_of.begin(), f.cause_of.end(), g.check) != f.cause_of.end() && g.verdict == Verdict::outside)
-            higher << headline(g, c, units);
-        if (std::find(g.cause_of.begin(), g.cause_of.end(), f.check) != g.cause_of.end()) lower << headline(g, c, units);
-    }
-    higher.removeDuplicates();
-    lower.removeDuplicates();
-    if (!lower.isEmpty()) out << TextWords::tr("May come from: %1.").arg(lower.join(QStringLiteral("; ")));
-    if (!higher.isEmpty()) out << TextWords::tr("May be the cause of: %1.").arg(higher.join(QStringLiteral("; ")));
-    return out;
-}
-
-QString aim(const Finding& f, const Units& units) {
-    const QString s = band(f.low, f.high, QString::fromStdString(f.unit), units);
-    return f.reference ? TextWords::tr("%1 against the reference").arg(s) : s;
-}
-
 QString check_name(const std::string& id, const Catalogue& c) {
     if (id == "limit.no_overhead") return TextWords::tr("No arms overhead");
     if (id == "limit.no_balance") return TextWords::tr("No standing on one leg");
@@ -464,63 +352,6 @@ QString movement(const Movement& m) {
     return m.version.empty() ? said(m.name) : TextWords::tr("%1 (%2)").arg(said(m.name), said(m.version));
 }
 
-QString praise(const Finding& f, const Movement& m) {
-    if (f.verdict != Verdict::inside || f.good.empty() || (!f.sure && f.sure_phase.empty())) return {};
-    return f.sure ? said(f.good)
-                  : TextWords::tr("In “%1”: %2", "a part of the movement, a sentence of praise").arg(phase(m, f.sure_phase), said(f.good));
-}
-
-QString where(const std::vector<const Finding*>& remark, const Movement& m) {
-    QStringList out;
-    // Of a linked form: in which of its parts; where in them is said by each.
-    std::vector<std::string> parts;
-    for (const auto* f : remark)
-        if (!f->part.empty() && std::find(parts.begin(), parts.end(), f->part) == parts.end()) parts.push_back(f->part);
-    if (!parts.empty()) {
-        QStringList names;
-        for (const auto& p : parts)
-            names << TextWords::tr("%1 (%2)", "name and number of a part").arg(part_name(m, p), QString::fromStdString(p));
-        if (names.size() > 3) return TextWords::tr("in %n part(s), most in %1", nullptr, static_cast<int>(names.size())).arg(names.front());
-        return names.size() == 1 ? TextWords::tr("in %1 alone").arg(names.front())
-                                 : TextWords::tr("in %1", "parts of a form").arg(names.join(QStringLiteral(", ")));
-    }
-    bool left = false, right = false, phases = false;
-    std::size_t told = 0;
-    std::vector<std::string> ids;
-    for (const auto* f : remark) {
-        left = left || f->side == Side::left;
-        right = right || f->side == Side::right;
-        phases = phases || !f->phases.empty();
-        told = std::max(told, f->phases.size());
-        for (const auto* p : f->outside())
-            if (std::find(ids.begin(), ids.end(), p->phase) == ids.end()) ids.push_back(p->phase);
-    }
-    if (left && right) out << TextWords::tr("both sides");
-    if (phases && ids.size() >= told && ids.size() > 2)
-        out << TextWords::tr("in every part, most in “%1”").arg(phase(m, ids.front()));
-    else if (!ids.empty()) {
-        QStringList names;
-        for (const auto& id : ids) names << TextWords::tr("“%1”", "a part of the movement").arg(phase(m, id));
-        out << (names.size() == 1 ? TextWords::tr("in %1 alone").arg(names.front())
-                                  : TextWords::tr("most in %1, in %2 too").arg(names.front(), names.mid(1).join(QStringLiteral(", "))));
-    }
-    return out.join(QStringLiteral("; "));
-}
-
-QString headline(const Finding& f, const Catalogue& c, const Units& units) {
-    if (f.by_hand)
-        return f.side ? TextWords::tr("Seen: %1, %2").arg(family(f.family), side(*f.side))
-                      : TextWords::tr("Seen: %1").arg(family(f.family));
-    QString name = c.name(QString::fromStdString(f.measure));
-    if (f.side) name = TextWords::tr("%1, %2").arg(name, side(*f.side));
-    if (f.verdict == Verdict::cannot_tell) return name;
-    const QString unit = QString::fromStdString(f.unit);
-    if (f.reference) // said as a difference
-        return f.value < 0 ? TextWords::tr("%1: %2 less than the reference").arg(name, figure(-f.value, unit, units))
-                           : TextWords::tr("%1: %2 more than the reference").arg(name, figure(f.value, unit, units));
-    return TextWords::tr("%1: %2").arg(name, figure(f.value, unit, units));
-}
-
 QString caution(const QString& code) {
     if (code == QLatin1String("knees"))
         return TextWords::tr("Knees follow the toes; no twist under load. Pain means stop, or make it smaller.");
@@ -536,11 +367,6 @@ QString caution(const QString& code) {
             "or bone conditions: ask a "
             "licensed clinician first. These remarks describe form; figures from one camera carry the error stated beside them.");
     return {};
-}
-
-QString caution_of(const Finding& f) {
-    const Rule* rule = rule_book().find(f.rule);
-    return rule && !rule->cautions.empty() ? caution(QString::fromStdString(rule->cautions.front())) : QString();
 }
 
 QString role(const std::string& id) {

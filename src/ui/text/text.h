@@ -16,6 +16,7 @@ struct MeasureInfo {
     Family family = Family::feet;
     bool sided = false, hidden = false;
     std::string source_name, source_definition, source_seen_from; // as in the data
+    std::string line;                                             // what is drawn on the picture for it (paint/compare.h); or empty
     QString name() const { return said(source_name); }
     QString definition() const { return said(source_definition); }
     QString seen_from() const { return said(source_seen_from); }
@@ -84,9 +85,12 @@ QString repetitions(const Finding& f);
 /// "4 repetitions (2 left, 2 right)"; what is cut at the ends of the clip, and sides that look alike from its view, are said.
 QString repetitions(const Review& r);
 QString band_owner(BandLevel l); // whose band is in force, as it stands in a sentence
-/// What a finding rests on, a sentence or two each: rule, measure, band and whose it is, parts of the error, repetitions, causes.
-QStringList why(const Finding& f, const Review& review, const Catalogue& c, const Units& units = {});
-/// What is the matter, in one short line: "Right knee falls in: 11° (band up to 6°)".
+/// What a finding rests on, as the parts of a small page: rule and measure, band and whose it is, error, phases, repetitions, causes.
+struct WhyPart {
+    QString heading;
+    QStringList lines;
+};
+std::vector<WhyPart> why(const Finding& f, const Review& review, const Catalogue& c, const Units& units = {});
 QString aim(const Finding& f, const Units& units = {}); // the band, as it stands in a sentence
 /// "Trunk lean: up to 20°, from 1 May 2026 on. A stiff hip."
 /// A day as people write it: "3 Nov", with its year where that is another or `year` asks for it. Empty for what is no ISO day.
@@ -97,7 +101,10 @@ QString movement(const Movement& m);                              // its name, w
 /// What may be praised in a finding, naming the one part it holds for where it is sure in no more; empty where nothing may.
 QString praise(const Finding& f, const Movement& m);
 /// Where a remark of several findings shows: "both sides; in “Shift”, most, and “Settle”". Empty where there is nothing to add.
-QString where(const std::vector<const Finding*>& remark, const Movement& m);
+/// `sides`: whether both are said, too.
+QString where(const std::vector<const Finding*>& remark, const Movement& m, bool sides = true);
+/// What is seen, as a plain sentence without a figure and its full stop: "The knee falls in, right". Its measure's name where nothing is.
+QString fault(const Finding& f, const Catalogue& c, bool both_sides = false);
 QString headline(const Finding& f, const Catalogue& c, const Units& units = {});
 QString error(const Error& e);
 /// What became of a clip that was looked at anew; nothing to say of one that waits.
