@@ -10,6 +10,7 @@
 #include "desk/needs.h"
 #include "desk/needs_file.h"
 #include "desk/open_review.h"
+#include "desk/person_sheet.h"
 #include "support/synthetic.h"
 #include <nlohmann/json.hpp>
 #include <QDate>
@@ -62,6 +63,89 @@ class TestDesk : public QObject {
 
 private slots:
     void initTestCase() { forms_ = shipped_forms(test::data_dir()); }
+
+    void what_was_asked_and_what_became_of_it() {
+        PersonSheet s;
+        const auto kept = [](const char* day, std::int64_t clip, const char* movement, const char* check, const char* side) {
+            RecordLine l;
+            l.day = day, l.what = RecordLine::What::kept, l.clip = clip, l.movement = movement, l.check = check, l.side = side;
+            return l;
+        };
+        s.record = {kept("2026-10-01", 1, "gaze", "trunk_lean.high", ""), kept("2026-10-12", 2, "gaze", "knee_in.high", "left"),
+                    kept("2026-10-12", 2, "gaze", "knee_in.high", "left"), kept("2026-10-12", 2, "gaze", "head.high", ""),
+                    kept("2026-11-02", 3, "clouds", "stance.low", "")};
+        LetterLine sent;
+        sent.clip = 2, sent.sent_on = "2026-10-14";
+        s.letters = {sent};
+        const auto figure = [](const char* day, const char* check, const char* side, double value) {
+            KeptFigure f;
+            f.day = day, f.movement = "gaze", f.check = check, f.side = side, f.measure = "knee.inward", f.unit = "deg", f.view = "front";
+            f.value = value, f.own = 0.5, f.high = 6, f.matters = 5, f.judged = 4;
+            return f;
+        };
+        s.trends = trends_of({figure("2026-10-12", "knee_in", "left", 18), figure("2026-10-20", "knee_in", "left", 17.9),
+                              figure("2026-11-05", "knee_in", "left", 9), figure("2026-10-12", "head", "", 9)});
+        // Of the newest letter about this movement alone, each once.
+        const auto now = became_of(s, "gaze");
+        QCOMPARE(now.size(), std::size_t{2});
+        QCOMPARE(now[0].key, (FindingKey{"", "knee_in", Side::left, Direction::high}));
+        QCOMPARE(now[0].day, std::string("2026-10-14")); // the letter's, not the clip's
+        QVERIFY(now[0].trend && now[0].told_since);
+        QVERIFY(now[1].trend && !now[1].told_since);
+        QCOMPARE(became_of(s, "clouds").size(), std::size_t{1});
+        QVERIFY(!became_of(s, "clouds")[0].trend);
+        QVERIFY(became_of(s, "nothing").empty());
+        // A change is told from where it began: the last step where that is one, the whole way where only that is.
+        for (const auto& t : s.trends) {
+            const auto* from = changed_from(t);
+            QCOMPARE(from == nullptr, !t.last.has_value());
+            if (!from) continue;
+            const bool whole = t.last->turn == Turn::none && t.since_first->turn == Turn::better;
+            QVERIFY(std::abs(t.points.back().value - from->value - (whole ? t.since_first : t.last)->value) < 1e-12);
+        }
+    }
+
+    void the_list_for_the_hall_has_one_thing_of_each_and_what_holds_that_day() {
+        auto lib = Library::open(path("hall"));
+        QVERIFY(lib.has_value());
+        const auto ada = person(*lib, "Ada"), bo = person(*lib, "Bo");
+        Agreement a;
+        a.person = bo, a.check = check_of_limit("no_bends"), a.off = true, a.reason = "A stiff back.", a.from_day = "2026-10-01",
+        a.until_day = "2026-10-31";
+        QVERIFY(lib->decisions().save_agreement(a).has_value());
+        for (const auto& [day, holds] :
+             {std::pair{"2026-09-30", false}, {"2026-10-01", true}, {"2026-10-31", true}, {"2026-11-01", false}}) {
+            const auto lines = hall_lines(*lib, day);
+            QVERIFY(lines.has_value());
+            QCOMPARE(lines->size(), std::size_t{2});
+            QCOMPARE((*lines)[0].name, std::string("Ada"));
+            QVERIFY((*lines)[0].limits.empty() && (*lines)[0].asked.empty() && (*lines)[0].check.empty());
+            QCOMPARE((*lines)[1].limits.size(), std::size_t{holds ? 1U : 0U});
+        }
+        const auto clip = clip_of(*lib, ada, forms_.movements->at(0), "2026-11-02", {});
+        Q_UNUSED(clip)
+        const auto people = person_lines(*lib);
+        QVERIFY(people.has_value());
+        QCOMPARE(people->size(), std::size_t{2});
+        QVERIFY(!(*people)[1].last.has_value());
+    }
+
+    void a_height_that_nobody_said_is_kept_as_such() {
+        auto lib = Library::open(path("unsaid"));
+        QVERIFY(lib.has_value());
+        Person p;
+        p.name = "Odo";
+        p.height_said = false;
+        const auto id = *lib->people().add(p);
+        const auto now = [&] { return lib->people().all()->front(); };
+        QVERIFY(!now().height_said && lib->people().heights(id)->empty());
+        QVERIFY(!lib->people().height_at(id, "2026-11-01").has_value());
+        QVERIFY(!review_options(forms_, Clip{}, now()).stature_m);
+        QVERIFY(lib->people().set_height(id, "", 1.66).has_value());
+        QVERIFY(now().height_said && std::abs(*review_options(forms_, Clip{}, now()).stature_m - 1.66) < 1e-9);
+        QVERIFY(lib->people().forget_heights(id).has_value());
+        QVERIFY(!now().height_said);
+    }
 
     void a_key_reads_what_was_ever_kept_data() {
         QTest::addColumn<QString>("kept");

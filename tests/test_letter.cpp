@@ -118,6 +118,88 @@ private slots:
         auto reader = ClipReader::open(file.toStdString());
         QVERIFY(reader.has_value() && reader->info().duration_s() > 3);
     }
+    void cards_for_a_messenger_are_kept_and_hide_who_it_is() {
+        Bench b(copy_.demo);
+        auto* letter = b.window->letter();
+        auto* cards = letter->findChild<QPushButton*>(QStringLiteral("saveCards"));
+        auto* hide = letter->findChild<QCheckBox*>(QStringLiteral("hide"));
+        letter->open_clip(1);
+        QTRY_VERIFY_WITH_TIMEOUT(cards->isEnabled(), 30000);
+        const auto person = b.session.library->clips().get(1)->person;
+        const auto before = b.session.library->letters().sent(person)->size();
+        QSignalSpy saved(letter, &ui::LetterPage::exported);
+        letter->save_cards(copy_.dir.filePath(QStringLiteral("card.png")));
+        const auto words = [&] {
+            QStringList all;
+            for (const auto* l : letter->findChildren<QLabel*>()) all << l->text().left(120);
+            return all.join(QStringLiteral(" | "));
+        };
+        QTRY_VERIFY2_WITH_TIMEOUT(saved.count() == 1, qPrintable(words()), 60000);
+        const auto sent = *b.session.library->letters().sent(person);
+        QVERIFY(sent.size() > before);
+        QSet<QString> files;
+        for (std::size_t i = 0; i + before < sent.size(); ++i) {
+            QCOMPARE(sent[i].kind, std::string("card"));
+            const auto bytes = *b.session.library->letters().sent_file(sent[i].id);
+            const QImage kept = QImage::fromData(QByteArray::fromStdString(bytes));
+            QCOMPARE(kept.size(), QSize(1080, 1350));
+            QVERIFY(kept.text().isEmpty()); // nothing is said beside the picture
+            files << QString::fromStdString(sent[i].name);
+        }
+        QCOMPARE(files.size(), static_cast<qsizetype>(sent.size() - before)); // each its own
+        // With a name in the file's name nothing goes out while it is to be hidden.
+        QTRY_VERIFY_WITH_TIMEOUT(cards->isEnabled(), 30000);
+        hide->click();
+        const auto count = b.session.library->letters().sent(person)->size();
+        letter->save_cards(copy_.dir.filePath(QStringLiteral("ilse.png")));
+        QTRY_VERIFY_WITH_TIMEOUT(cards->isEnabled() && b.background.idle(), 60000);
+        QCOMPARE(b.session.library->letters().sent(person)->size(), count);
+        QVERIFY(!QFile::exists(copy_.dir.filePath(QStringLiteral("ilse.png"))) &&
+                !QFile::exists(copy_.dir.filePath(QStringLiteral("ilse-1.png"))));
+        hide->click();
+        QTRY_VERIFY_WITH_TIMEOUT(b.background.idle(), 30000);
+    }
+    void all_letters_of_an_evening_go_on_paper_at_once() {
+        Bench b(copy_.demo);
+        auto* letter = b.window->letter();
+        auto* pdf = letter->findChild<QPushButton*>(QStringLiteral("primary"));
+        QSignalSpy saved(letter, &ui::LetterPage::exported);
+        for (const qint64 clip : {1, 3}) { // of Ilse and of Wen
+            letter->open_clip(clip);
+            QTRY_VERIFY_WITH_TIMEOUT(pdf->isEnabled(), 30000);
+            const auto before = saved.count();
+            letter->export_to(copy_.dir.filePath(QStringLiteral("tonight-%1.pdf").arg(clip)));
+            QTRY_COMPARE_WITH_TIMEOUT(saved.count(), before + 1, 60000);
+            QTRY_VERIFY_WITH_TIMEOUT(b.background.idle(), 30000);
+        }
+        const QString file = copy_.dir.filePath(QStringLiteral("evening.pdf"));
+        letter->save_evening(file);
+        QTRY_VERIFY_WITH_TIMEOUT(QFile::exists(file) && b.background.idle(), 60000);
+        QStringList all;
+        for (const auto* l : letter->findChildren<QLabel*>()) all << l->text().left(120);
+        QVERIFY2(all.filter(QStringLiteral("saved for paper")).size() == 1, qPrintable(all.join(QStringLiteral(" | "))));
+        QProcess p;
+        p.start(QStringLiteral("pdftotext"), {file, QStringLiteral("-")});
+        QVERIFY(p.waitForFinished());
+        const QString words = QString::fromUtf8(p.readAllStandardOutput());
+        QVERIFY(words.contains(QStringLiteral("Ilse")) && words.contains(QStringLiteral("Wen")));
+        QVERIFY(words.indexOf(QChar::FormFeed) >= 0); // each begins on a page of its own
+        // Black and white: no pixel of the first page has a colour.
+        p.start(QStringLiteral("pdftoppm"), {QStringLiteral("-r"), QStringLiteral("40"), QStringLiteral("-f"), QStringLiteral("1"),
+                                             QStringLiteral("-l"), QStringLiteral("1"), QStringLiteral("-png"),
+                                             QStringLiteral("-singlefile"), file, copy_.dir.filePath(QStringLiteral("evening"))});
+        QVERIFY(p.waitForFinished());
+        const QImage page(copy_.dir.filePath(QStringLiteral("evening.png")));
+        QVERIFY(!page.isNull());
+        int coloured = 0, shown = 0;
+        for (int y = 0; y < page.height(); ++y)
+            for (int x = 0; x < page.width(); ++x) {
+                const QColor c = page.pixelColor(x, y);
+                coloured += c.saturation() > 40 && c.value() > 60 ? 1 : 0;
+                shown += c.value() < 200 ? 1 : 0;
+            }
+        QVERIFY2(shown > 500 && coloured == 0, qPrintable(QStringLiteral("%1 of %2").arg(coloured).arg(shown)));
+    }
     void lengths_are_those_the_reader_is_used_to_and_consent_is_asked_after() {
         Bench b(copy_.demo);
         auto* letter = b.window->letter();

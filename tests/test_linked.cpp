@@ -1,6 +1,7 @@
 // Linked forms: one continuous course that a body can do, each part known again and judged by itself, what is lacking told apart.
 #include "core/form/floor_path.h"
 #include "core/form/form_review.h"
+#include "core/form/from_clip.h"
 #include "core/form/pieces.h"
 #include "core/form/which_form.h"
 #include "core/sim/student.h"
@@ -207,6 +208,65 @@ private slots:
         QCOMPARE(guess.front().form, f.id);
         QVERIFY(guess.front().score > 0.6 && (guess.size() < 2 || guess[1].score < guess.front().score - 0.1));
         QVERIFY2(right >= 0.75 * static_cast<double>(course->parts.size()), qPrintable(QString::number(right)));
+    }
+
+    void repetitions_become_entries() {
+        const auto& a = movements_[0];
+        const auto& b = movements_[1];
+        const auto row = [](const Movement& m, std::optional<Side> s) { return RepetitionGuess{&m, s, 0, 1, 0}; };
+        const Side l = Side::left, r = Side::right;
+        const auto parts = [&](std::vector<RepetitionGuess> all) { return parts_from(all); };
+        QVERIFY(parts({}).empty());
+        auto p = parts({row(a, l), row(a, l), row(a, l)}); // one side
+        QVERIFY(p.size() == 1 && p[0].repeats == 3 && !p[0].alternate && p[0].side == l);
+        p = parts({row(a, r), row(a, l), row(a, r), row(b, l)}); // sides in turns
+        QVERIFY(p.size() == 2 && p[0].repeats == 3 && p[0].alternate && p[0].side == r && p[1].movement == b.id);
+        p = parts({row(a, l), row(a, l), row(a, r), row(a, r)}); // two on each side are two entries
+        QVERIFY(p.size() == 2 && p[0].repeats == 2 && !p[0].alternate && p[1].repeats == 2 && p[1].side == r);
+        p = parts({row(a, std::nullopt), row(a, std::nullopt)}); // both look alike
+        QVERIFY(p.size() == 1 && p[0].repeats == 2 && !p[0].alternate);
+        p = parts({row(a, l), row(b, r), row(a, l)});
+        QCOMPARE(p.size(), std::size_t{3});
+    }
+    /// From points of somebody doing a form, the form: its movements in their order, and one can do what was learned.
+    void a_form_is_learned_from_a_clip_of_it_data() {
+        QTest::addColumn<QString>("id");
+        for (const char* id : {"follow_step_six", "turn_with_strike_and_push"}) QTest::newRow(id) << QString::fromLatin1(id);
+    }
+    void a_form_is_learned_from_a_clip_of_it() {
+        QFETCH(QString, id);
+        const auto f = std::find_if(forms_.begin(), forms_.end(), [&](const LinkedForm& x) { return QString::fromStdString(x.id) == id; });
+        QVERIFY(f != forms_.end());
+        sim::StudentOptions o;
+        o.seed = 8;
+        o.stature_m = 1.71;
+        ReviewOptions options;
+        options.stature_m = o.stature_m;
+        LinkedForm learned;
+        learned.id = "learned", learned.name = "Learned";
+        learned.parts = parts_from(performed(*link(*f, movements_), o), movements_, options);
+        QVERIFY(!learned.parts.empty());
+        const auto said_order = [&](const LinkedForm& x) {
+            std::vector<std::string> out;
+            for (const auto& p : x.parts)
+                for (int k = 0; k < p.repeats; ++k)
+                    if (out.empty() || out.back() != p.movement) out.push_back(p.movement);
+            return out;
+        };
+        // Longest common run of movements, in order.
+        const auto a = said_order(*f), b = said_order(learned);
+        std::vector<std::vector<int>> common(a.size() + 1, std::vector<int>(b.size() + 1, 0));
+        for (std::size_t i = 0; i < a.size(); ++i)
+            for (std::size_t k = 0; k < b.size(); ++k)
+                common[i + 1][k + 1] = a[i] == b[k] ? common[i][k] + 1 : std::max(common[i][k + 1], common[i + 1][k]);
+        QStringList words;
+        for (const auto& m : b) words << QString::fromStdString(m);
+        QVERIFY2(common[a.size()][b.size()] >= 0.7 * static_cast<double>(a.size()) && b.size() <= a.size() + 2,
+                 qPrintable(words.join(QLatin1Char(' '))));
+        const auto course = link(learned, movements_);
+        QVERIFY2(course.has_value(), course ? "" : course.error().context.c_str());
+        const auto again = parse_form(form_json(learned)); // as it is kept
+        QVERIFY(again && again->parts == learned.parts);
     }
 
     void a_form_is_known_by_what_its_parts_ask_and_train() {

@@ -142,8 +142,21 @@ private slots:
         double nearest = 1e9;
         for (const auto& r : there.review->alignment.repetitions) nearest = std::min(nearest, std::abs(r.phases[0].end_s - t));
         QVERIFY2(nearest < 0.25, qPrintable(QString::number(nearest)));
-        QVERIFY(beside->spoken().front().value.contains(QStringLiteral("Paulo")));
+        // Neither face nor name of somebody else, as long as no consent is written down.
+        QVERIFY(page->state().beside_hidden);
+        QVERIFY(!beside->spoken().front().value.contains(QStringLiteral("Paulo")));
+        QVERIFY(beside->spoken().front().value.contains(QStringLiteral("as it is meant")));
+        const QImage covered = beside->grab().toImage();
         QTest::keyClick(page, Qt::Key_I); // the figure again
+        QVERIFY(!page->state().shows_model() && !beside->isVisible());
+        PersonFacts facts = *b.session.library->people().facts(there.person.id);
+        facts.consent = "Shown to the group, 3 November 2026";
+        QVERIFY(b.session.library->people().set_facts(there.person.id, facts).has_value());
+        QTest::keyClick(page, Qt::Key_I);
+        QTRY_VERIFY_WITH_TIMEOUT(page->state().shows_model() && page->shows_current(), 40000);
+        QVERIFY(beside->spoken().front().value.contains(QStringLiteral("Paulo")));
+        QVERIFY(beside->grab().toImage() != covered);
+        QTest::keyClick(page, Qt::Key_I);
         QVERIFY(!page->state().shows_model() && !beside->isVisible());
         // The clip goes: nothing is shown beside any more, and that is no fault.
         QVERIFY(b.session.library->clips().remove(shows).has_value());

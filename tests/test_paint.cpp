@@ -556,7 +556,7 @@ private slots:
         const auto c = compose_letter(source, *catalogue, Theme());
         QCOMPARE(c.items.size(), 3);
         QCOMPARE(c.items[0].cue, QStringLiteral("Open the knee like a gate."));
-        QVERIFY(c.items[0].figure.contains(QStringLiteral("±")) && c.items[0].figure.contains(QStringLiteral("repetition")));
+        QVERIFY(c.items[0].figure.contains(QStringLiteral("±")) && c.items[0].seen.contains(QStringLiteral("repetition")));
         QVERIFY(!c.items[0].caution.isEmpty()); // a knee
         QVERIFY(c.items[0].still.isNull());
     }

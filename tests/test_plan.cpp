@@ -500,7 +500,9 @@ private slots:
     void what_is_locked_stays() {
         Needs n;
         n.minutes = 15;
+        n.wanted = {"gaze_at_the_moon"}; // left and right
         auto first = *propose(n, movements());
+        n.wanted.clear();
         for (auto& i : first.items)
             if (i.part == PlanPart::form && i.left > 0) {
                 i.left = i.right = 5;
@@ -731,7 +733,13 @@ private slots:
 
     void broken_plans_are_refused_with_their_place() {
         Needs n;
-        const std::string good = plan_text(*propose(n, movements()));
+        n.wanted = {"gaze_at_the_moon"};
+        std::string good = plan_text(*propose(n, movements()));
+        // Whatever the planner makes of it: an amount that is known.
+        for (int left = 1; left < 40 && good.find("\"left\": 3") == std::string::npos; ++left) {
+            const std::string as = "\"left\": " + std::to_string(left);
+            if (const auto at = good.find(as); at != std::string::npos) good.replace(at, as.size(), "\"left\": 3");
+        }
         QVERIFY(parse_plan(good));
         for (const auto& [from, to] : std::vector<std::pair<std::string, std::string>>{{"\"bevel-plan\"", "\"other\""},
                                                                                        {"\"version\": 1", "\"version\": 2"},

@@ -279,6 +279,8 @@ private slots:
         auto* page = come(b);
         auto* forms = page->findChild<QComboBox*>(QStringLiteral("planForm"));
         auto* known = page->findChild<QSpinBox*>(QStringLiteral("planFormKnown"));
+        for (auto* head : page->findChildren<QToolButton*>(QStringLiteral("fold"))) // what is seldom needed is folded
+            if (head->text().startsWith(QStringLiteral("A form"))) head->click();
         QVERIFY(!known->isVisibleTo(page)); // nothing is asked of it until one is chosen
         page->findChild<QSpinBox*>(QStringLiteral("planMinutes"))->setValue(40);
         const int at = forms->findData(QStringLiteral("follow_step_six"));

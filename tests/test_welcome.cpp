@@ -185,7 +185,9 @@ private slots:
             std::string name;
             for (const auto& p : *b.session.library->people().all())
                 if (p.id == clip.person) name = p.name;
-            QTRY_COMPARE_WITH_TIMEOUT(student->currentText().toStdString(), name, 20000);
+            QTRY_VERIFY2_WITH_TIMEOUT(student->currentText().toStdString() == name,
+                                      qPrintable(QStringLiteral("row %1, clip %2: %3").arg(row).arg(clip.id).arg(student->currentText())),
+                                      20000);
             ++looked;
         }
         QVERIFY(looked > 2);
@@ -282,6 +284,12 @@ private slots:
         page->save_still(file, true);
         QTRY_VERIFY_WITH_TIMEOUT(QFile::exists(file), 20000);
         QTRY_VERIFY_WITH_TIMEOUT(QImage(file).size() == hidden.size(), 20000);
+        // A file's name goes out too.
+        const QString telling = dir_.filePath(QStringLiteral("ilse at home.png"));
+        page->save_still(telling, true);
+        QTRY_VERIFY_WITH_TIMEOUT(test::says(*page, QStringLiteral("tells who it is")), 20000);
+        QTRY_VERIFY_WITH_TIMEOUT(b.background.idle() && b.copies.idle(), 20000);
+        QVERIFY(!QFile::exists(telling));
         // Where it cannot be written, it is said, and the way out is a button.
         page->save_still(QStringLiteral("/nowhere/at/all.png"), false);
         QTRY_VERIFY_WITH_TIMEOUT(page->findChild<QPushButton*>(QStringLiteral("wayOut"))->isVisible(), 20000);

@@ -361,6 +361,7 @@ private slots:
         Bench b(copy_.demo);
         auto* page = b.window->arrivals();
         auto* table = page->findChild<QTableView*>(QStringLiteral("clips"));
+        b.window->findChild<QTabWidget*>(QStringLiteral("arrivalTabs"))->setCurrentIndex(1);
         QTRY_COMPARE_WITH_TIMEOUT(rows(table), test::demo_clips, 20000);
         for (const bool on : {true, false}) {
             for (int i = rows(table) - 1; i >= 0; --i) // the newest
@@ -452,6 +453,7 @@ private slots:
         b.session.finding->rest(true);
         auto* page = b.window->arrivals();
         auto* table = page->findChild<QTableView*>(QStringLiteral("clips"));
+        b.window->findChild<QTabWidget*>(QStringLiteral("arrivalTabs"))->setCurrentIndex(1);
         QTRY_COMPARE_WITH_TIMEOUT(rows(table), test::demo_clips, 20000);
         const std::vector<std::int64_t> ids{1, 3, 4};
         for (const auto id : ids) QVERIFY(b.session.library->clips().set_state(id, ClipState::waiting, "").has_value());
@@ -486,6 +488,7 @@ private slots:
         Bench b(copy_.demo);
         auto* page = b.window->arrivals();
         auto* table = page->findChild<QTableView*>(QStringLiteral("clips"));
+        b.window->findChild<QTabWidget*>(QStringLiteral("arrivalTabs"))->setCurrentIndex(1);
         QTRY_COMPARE_WITH_TIMEOUT(rows(table), test::demo_clips, 20000);
         int row = -1;
         for (int i = 0; i < rows(table); ++i)

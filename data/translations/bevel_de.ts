@@ -843,6 +843,10 @@
         <source>%1: %2</source>
         <translation>%1: %2</translation>
     </message>
+    <message>
+        <source>Figures without a change that can be told</source>
+        <translation>Werte ohne erkennbare Veränderung</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::ClipForm</name>
@@ -1183,6 +1187,10 @@
     <message>
         <source>%1, as the file is named</source>
         <translation>%1, wie die Datei heißt</translation>
+    </message>
+    <message>
+        <source>The name in the name of the file</source>
+        <translation>Der Name im Namen der Datei</translation>
     </message>
 </context>
 <context>
@@ -2420,6 +2428,29 @@
         <source>Seen from</source>
         <translation>Gesehen von</translation>
     </message>
+    <message>
+        <source>Looking for the movements in the clip …</source>
+        <translation>Die Bewegungen im Clip werden gesucht …</translation>
+    </message>
+    <message>
+        <source>Fewer than two of the known movements follow one on the other in this clip. Learn them one by one first.</source>
+        <translation>In diesem Clip folgen weniger als zwei bekannte Bewegungen aufeinander. Lernen Sie sie zuerst einzeln.</translation>
+    </message>
+    <message>
+        <source>Form of %1</source>
+        <translation>Form vom %1</translation>
+    </message>
+    <message>
+        <source>a form from a clip</source>
+        <translation>eine Form aus einem Clip</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n part(s) found. Turns between them cannot be seen by one camera: set them where there are any.</source>
+        <translation>
+            <numerusform>Ein Teil gefunden. Drehungen dazwischen sieht eine Kamera nicht: stellen Sie sie ein, wo es welche gibt.</numerusform>
+            <numerusform>%n Teile gefunden. Drehungen dazwischen sieht eine Kamera nicht: stellen Sie sie ein, wo es welche gibt.</numerusform>
+        </translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::GroundPage</name>
@@ -3317,35 +3348,6 @@
         <source>Learning …</source>
         <translation>Wird gelernt …</translation>
     </message>
-    <message numerus="yes">
-        <source>%n repetition(s) found.</source>
-        <translation>
-            <numerusform>%n Wiederholung gefunden.</numerusform>
-            <numerusform>%n Wiederholungen gefunden.</numerusform>
-        </translation>
-    </message>
-    <message numerus="yes">
-        <source>%n clip(s) show none of it.</source>
-        <translation>
-            <numerusform>%n Aufnahme zeigt nichts davon.</numerusform>
-            <numerusform>%n Aufnahmen zeigen nichts davon.</numerusform>
-        </translation>
-    </message>
-    <message>
-        <source>The figure&apos;s joints are within %1 cm of what was shown.</source>
-        <translation>Die Gelenke der Figur liegen innerhalb von %1 cm des Gezeigten.</translation>
-    </message>
-    <message numerus="yes">
-        <source>%n band(s) are set by what was shown.</source>
-        <translation>
-            <numerusform>%n Band ist durch das Gezeigte gesetzt.</numerusform>
-            <numerusform>%n Bänder sind durch das Gezeigte gesetzt.</numerusform>
-        </translation>
-    </message>
-    <message>
-        <source>Take care: %1 was shown at %2, beyond what is safe (%3). The safe band stays.</source>
-        <translation>Achtung: %1 wurde mit %2 gezeigt, über dem, was sicher ist (%3). Das sichere Band bleibt.</translation>
-    </message>
     <message>
         <source>It needs a name first</source>
         <translation>Sie braucht zuerst einen Namen</translation>
@@ -3819,6 +3821,37 @@
             <numerusform>Ein Bild gesichert: %1</numerusform>
             <numerusform>%n Bilder gesichert neben %1</numerusform>
         </translation>
+    </message>
+    <message>
+        <source>Letters of today</source>
+        <translation>Briefe von heute</translation>
+    </message>
+    <message>
+        <source>Composing the letters …</source>
+        <translation>Die Briefe werden verfasst …</translation>
+    </message>
+    <message>
+        <source>No letter was saved today.</source>
+        <translation>Heute wurde kein Brief gesichert.</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n letter(s) saved for paper: %1</source>
+        <translation>
+            <numerusform>Ein Brief für Papier gesichert: %1</numerusform>
+            <numerusform>%n Briefe für Papier gesichert: %1</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Left out, look at them again: %1.</source>
+        <translation>Ausgelassen, sehen Sie sie noch einmal an: %1.</translation>
+    </message>
+    <message>
+        <source>All letters of today for paper …</source>
+        <translation>Alle Briefe von heute für Papier …</translation>
+    </message>
+    <message>
+        <source>One PDF: black and white, in large type, each letter on pages of its own</source>
+        <translation>Ein PDF: schwarz-weiß, in großer Schrift, jeder Brief auf eigenen Seiten</translation>
     </message>
 </context>
 <context>
@@ -5840,6 +5873,10 @@
         <source>reference laid over</source>
         <translation>Vorbild darübergelegt</translation>
     </message>
+    <message>
+        <source>as it is meant</source>
+        <translation>wie es gemeint ist</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::PlanView</name>
@@ -7054,7 +7091,7 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     </message>
     <message>
         <source>Again</source>
-        <translation>Wiederholt</translation>
+        <translation>Wieder</translation>
     </message>
     <message>
         <source>Play this part of the movement over and over (O)</source>
@@ -7123,6 +7160,26 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>Saved: %1</source>
         <translation>Gesichert: %1</translation>
+    </message>
+    <message>
+        <source>Who shows it is hidden: no consent is written down in People.</source>
+        <translation>Wer es zeigt, ist verborgen: unter Personen ist keine Einwilligung vermerkt.</translation>
+    </message>
+    <message>
+        <source>↺</source>
+        <translation>↺</translation>
+    </message>
+    <message>
+        <source>A form from this clip …</source>
+        <translation>Eine Form aus diesem Clip …</translation>
+    </message>
+    <message>
+        <source>The movements that follow one on the other in it, as a form of your own</source>
+        <translation>Die Bewegungen, die darin aufeinander folgen, als eigene Form</translation>
+    </message>
+    <message>
+        <source>The name of the file tells who it is.</source>
+        <translation>Der Name der Datei verrät, wer es ist.</translation>
     </message>
 </context>
 <context>
@@ -14716,6 +14773,47 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>not judged</source>
         <translation>nicht beurteilt</translation>
+    </message>
+</context>
+<context>
+    <name>learn</name>
+    <message numerus="yes">
+        <source>%n repetition(s) found.</source>
+        <translation>
+            <numerusform>Eine Wiederholung gefunden.</numerusform>
+            <numerusform>%n Wiederholungen gefunden.</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n clip(s) show none of it.</source>
+        <translation>
+            <numerusform>Ein Clip zeigt nichts davon.</numerusform>
+            <numerusform>%n Clips zeigen nichts davon.</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>The figure&apos;s joints are within %1 cm of what was shown.</source>
+        <translation>Die Gelenke der Figur liegen innerhalb von %1 cm vom Gezeigten.</translation>
+    </message>
+    <message>
+        <source>Take care: %1 was shown at %2, beyond what is safe (%3). The safe band stays.</source>
+        <translation>Vorsicht: %1 wurde mit %2 gezeigt, jenseits des Sicheren (%3). Der sichere Bereich bleibt.</translation>
+    </message>
+    <message>
+        <source>%1: %2, where the rule asks for %3</source>
+        <comment>what was seen</comment>
+        <translation>%1: %2, wo die Regel %3 verlangt</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n band(s) are set by what was shown.</source>
+        <translation>
+            <numerusform>Ein Bereich folgt dem Gezeigten.</numerusform>
+            <numerusform>%n Bereiche folgen dem Gezeigten.</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Shown otherwise than the rules ask. Is it meant so? Then keep it, else film it anew:</source>
+        <translation>Anders gezeigt, als die Regeln verlangen. Ist es so gemeint? Dann behalten, sonst neu filmen:</translation>
     </message>
 </context>
 <context>

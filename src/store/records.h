@@ -171,7 +171,7 @@ struct LetterRecord {
 struct SentLetter {
     std::int64_t id = 0, person = 0, clip = 0; // clip 0: deleted since
     std::string sent_at;                       // ISO date and time
-    std::string kind;                          // "pdf", "html", "print", "clip"
+    std::string kind;                          // "pdf", "html", "print", "text", "clip", "card"
     std::string name;                          // of the file that was written
     bool hidden = false;
     std::string body; // JSON: texts, figures, frames of the pictures

@@ -89,9 +89,11 @@ void ClipForm::build_whose() {
     buttons->setSpacing(3);
     named_so_ = new QPushButton;
     named_so_->setObjectName(QStringLiteral("namedSo"));
+    named_so_->setAccessibleName(tr("The name in the name of the file"));
     named_so_->setFocusPolicy(Qt::TabFocus);
     named_so_->hide();
     connect(named_so_, &QPushButton::clicked, this, [this] {
+        height_->setValue(height_->minimum()); // of somebody new nobody said it
         student_->setCurrentText(named_so_->property("who").toString());
         for (const auto& p : people_)
             if (QString::fromStdString(p.name) == student_->currentText()) set_height(p);
@@ -394,6 +396,7 @@ void ClipForm::fill(const ClipRow& row) {
         student_->setCurrentText(QString::fromStdString(row.person.name));
         set_height(row.person);
     }
+    if (c.person == 0) height_->setValue(height_->minimum()); // not the one of the clip that was shown before
     bool sure = false;
     for (int i = 0; i < guesses_.size(); ++i) {
         const bool there = i < static_cast<int>(guess_.people.size()) && guess_.people[static_cast<std::size_t>(i)].probability >= 0.01;
@@ -415,6 +418,7 @@ void ClipForm::fill(const ClipRow& row) {
     const QString in_file = name_in_file();
     named_so_->setVisible(c.person == 0 && !sure && !in_file.isEmpty());
     named_so_->setText(tr("%1, as the file is named").arg(in_file));
+    named_so_->setAccessibleName(named_so_->text());
     named_so_->setProperty("who", in_file);
     whose_->setVisible(c.state == ClipState::asked && !sure && !guess_.people.empty());
     QStringList words;
@@ -434,8 +438,8 @@ void ClipForm::fill(const ClipRow& row) {
     sure_->setVisible(!words.isEmpty());
 }
 
-/// A student of the library whose name, or a part of it of three letters or more, stands as a word in the name of the file; else the first
-/// word, where it is written like a name. Empty where the name of the file is one that a camera gives.
+/// A student of the library whose name, or a part of it of three letters or more, stands as a word in the name of the file; else its first
+/// word of three letters or more, where it is written like a name. Empty where the name of the file is one that a camera gives.
 QString ClipForm::name_in_file() const {
     if (!row_) return {};
     static const QRegularExpression between(QStringLiteral("[^\\p{L}']+"));
@@ -448,8 +452,9 @@ QString ClipForm::name_in_file() const {
     static const QStringList camera{QStringLiteral("img"),      QStringLiteral("vid"),    QStringLiteral("video"),   QStringLiteral("mov"),
                                     QStringLiteral("movie"),    QStringLiteral("clip"),   QStringLiteral("dsc"),     QStringLiteral("pxl"),
                                     QStringLiteral("whatsapp"), QStringLiteral("signal"), QStringLiteral("untitled")};
-    const QString first = words.value(0);
-    const bool as_name = first.size() >= 3 && first.front().isUpper() && first.mid(1) == first.mid(1).toLower();
+    const auto word = std::find_if(words.begin(), words.end(), [](const QString& w) { return w.size() >= 3; });
+    const QString first = word == words.end() ? QString() : *word;
+    const bool as_name = !first.isEmpty() && first.front().isUpper() && first.mid(1) == first.mid(1).toLower();
     if (!as_name || camera.contains(first, Qt::CaseInsensitive)) return {};
     for (const auto& m : session_.movements.all()) // "Gaze at the moon.mp4" names nobody
         if (said(m.name).contains(first, Qt::CaseInsensitive)) return {};

@@ -1,5 +1,7 @@
 // Linked forms in the place of forms: shown, made, changed, written, read.
 #include "core/files.h"
+#include "core/form/from_clip.h"
+#include "desk/open_review.h"
 #include "store/forms.h"
 #include "ui/forms/course_view.h"
 #include "ui/forms/floor_path_view.h"
@@ -215,6 +217,49 @@ void FormsPage::new_linked() {
     for (auto* b : {kind_, trains_, asks_}) b->setCurrentIndex(0);
     tabs_->setCurrentWidget(change_);
     edit_linked(tr("a new form"), f.id, form_json(f));
+}
+
+/// A form of one's own from a clip of it: the movements that are known in it, in their order.
+void FormsPage::learn_form(qint64 clip) {
+    struct Learned {
+        std::vector<FormPart> parts;
+        std::string name;
+    };
+    tabs_->setCurrentWidget(change_);
+    count_->setText(tr("Looking for the movements in the clip …"));
+    session_.files().run<Result<Learned>>(
+        this,
+        [lib = session_.library, forms = session_.forms(), clip](std::stop_token) -> Result<Learned> {
+            const auto c = lib->clips().get(clip);
+            if (!c) return tl::unexpected(c.error());
+            const auto track = lib->tracks().load(clip);
+            if (!track) return tl::unexpected(track.error());
+            Person person;
+            const auto people = lib->people().all();
+            if (!people) return tl::unexpected(people.error());
+            for (const auto& p : *people)
+                if (p.id == c->person) person = p;
+            Learned l;
+            l.parts = parts_from(*track, *forms.movements, review_options(forms, *c, person));
+            l.name = c->filmed_on;
+            return l;
+        },
+        [this](const Result<Learned>& l) {
+            fill_list();
+            if (!l) return linked_editor_->problem(text::error(l.error()));
+            if (l->parts.size() < 2)
+                return tell(tr("Fewer than two of the known movements follow one on the other in this clip. Learn them one by one first."),
+                            true);
+            LinkedForm f;
+            f.id = free_linked_id("own_form");
+            f.name = tr("Form of %1").arg(text::day(l->name, true)).toStdString();
+            f.own = true;
+            f.parts = l->parts;
+            if (const auto m = session_.movement(f.parts.front().movement)) f.kind = m->kind;
+            edit_linked(tr("a form from a clip"), f.id, form_json(f));
+            linked_editor_->say(tr("%n part(s) found. Turns between them cannot be seen by one camera: set them where there are any.",
+                                   nullptr, static_cast<int>(f.parts.size())));
+        });
 }
 
 void FormsPage::copy_linked() {

@@ -482,7 +482,7 @@ void FormsPage::fill_list() {
 void FormsPage::open(Ref ref) {
     setFocus();
     if (ref.clip == 0) return;
-    if (ref.learn) return learn_from(ref.clip);
+    if (ref.learn) return ref.whole ? learn_form(ref.clip) : learn_from(ref.clip);
     // From a clip: the movement it shows.
     session_.background->run<Result<Clip>>(
         this, [lib = session_.library, id = ref.clip](std::stop_token) { return lib->clips().get(id); },

@@ -48,6 +48,7 @@ public:
     void show_schools();
     /// A form of one's own, begun with the movement that is shown.
     void new_linked();
+    void learn_form(qint64 clip);
 
 private:
     void build();

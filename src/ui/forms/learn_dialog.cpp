@@ -1,6 +1,7 @@
 #include "ui/forms/learn_dialog.h"
 #include "core/ground/derive.h"
 #include "desk/open_review.h"
+#include "ui/forms/learn_words.h"
 #include "ui/shell/left_edit.h"
 #include "ui/shell/step.h"
 #include "ui/text/data_words.h"
@@ -590,28 +591,9 @@ void LearnDialog::learn_now() {
             if (!l) {
                 say(why_not(l.error()), true);
             } else {
-                QStringList lines;
-                int all = 0, empty = 0;
-                for (const int n : l->repetitions) all += n, empty += n == 0 ? 1 : 0;
-                lines << tr("%n repetition(s) found.", nullptr, all);
-                if (empty > 0) lines << tr("%n clip(s) show none of it.", nullptr, empty);
-                lines << tr("The figure's joints are within %1 cm of what was shown.").arg(QLocale().toString(100 * l->misfit_m, 'f', 1));
-                int moved = 0;
-                for (const auto& b : l->bands)
-                    for (const auto& c : l->movement.checks)
-                        if (c.id == b.check && !c.stack.empty() && c.stack.back().level != BandLevel::rule) ++moved;
-                lines << tr("%n band(s) are set by what was shown.", nullptr, moved);
-                for (const auto& b : l->bands) {
-                    if (!b.beyond) continue;
-                    const auto c =
-                        std::find_if(l->movement.checks.begin(), l->movement.checks.end(), [&](const Check& k) { return k.id == b.check; });
-                    const QString unit = QString::fromStdString(unit_of_measure(rule_book(), c->measure).value_or(""));
-                    lines << tr("Take care: %1 was shown at %2, beyond what is safe (%3). The safe band stays.")
-                                 .arg(session_.catalogue.name(QString::fromStdString(c->measure)), text::figure(b.mean, unit),
-                                      text::band(c->low, c->high, unit));
-                }
+                const LearnedWords words = learned_words(*l, session_.catalogue);
                 result_ = std::move(*l);
-                say(lines.join(QStringLiteral("\n")));
+                say(words.lines.join(QLatin1Char('\n')), words.to_look_at);
             }
             settle();
             emit laid();

@@ -34,6 +34,39 @@
 
 namespace bevel::ui {
 
+void LetterPage::ask_and_print_evening() {
+    const QString file =
+        QFileDialog::getSaveFileName(this, tr("Letters of today"), place_for(QStringLiteral("letters.pdf")), tr("PDF (*.pdf)"));
+    if (!file.isEmpty()) save_evening(file);
+}
+
+void LetterPage::save_evening(const QString& file) {
+    working(tr("Composing the letters …"));
+    using Printed = Result<EveningPrint>;
+    session_.background->run<Printed>(
+        this,
+        [lib = session_.library, forms = session_.forms(), movements = session_.movements.now(), catalogue = session_.catalogue,
+         settings = session_.settings, day = QDate::currentDate().toString(Qt::ISODate).toStdString(),
+         path = file.toStdString()](const std::stop_token& stop) -> Printed {
+            auto made = print_evening(
+                day, path, forms, movements, [&](const OpenReview& open) { return settings.units(open.review->motion, open.person); }, *lib,
+                catalogue, stop);
+            if (!made || made->letters == 0) return made;
+            if (auto ok = write_whole(path, {made->pdf.constData(), static_cast<std::size_t>(made->pdf.size())}); !ok)
+                return tl::unexpected(ok.error());
+            return made;
+        },
+        [this, file](const Printed& made) {
+            working({});
+            if (!made) return failed(made.error(), [this] { ask_and_print_evening(); });
+            QString words = made->letters == 0 ? tr("No letter was saved today.")
+                                               : tr("%n letter(s) saved for paper: %1", nullptr, made->letters).arg(file);
+            if (!made->left_out.isEmpty())
+                words += QLatin1Char(' ') + tr("Left out, look at them again: %1.").arg(made->left_out.join(QStringLiteral(", ")));
+            message_->say(words);
+        });
+}
+
 void LetterPage::fill_templates() {
     const QString language = language_->currentData().toString();
     templates_ = shipped_templates(language);

@@ -337,6 +337,9 @@ void LetterPage::add_actions(Actions& actions) {
     actions.add(
         this, M::clip, "saveLetter", tr("Save the letter"), {QKeySequence::Save}, [this] { save_at_once(); },
         tr("As PDF beside the last one, under a name of its own"));
+    actions.add(
+        this, M::file, "printEvening", tr("All letters of today for paper …"), {}, [this] { ask_and_print_evening(); },
+        tr("One PDF: black and white, in large type, each letter on pages of its own"));
     for (int i = 0; i < 3; ++i)
         actions.add(this, M::view, "letterTab", tabs_->tabText(i), {QKeySequence(Qt::ALT | static_cast<Qt::Key>(Qt::Key_1 + i))},
                     [this, i] { tabs_->setCurrentIndex(i); });

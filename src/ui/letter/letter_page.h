@@ -44,6 +44,8 @@ public:
     void save_clip(const QString& file);
     /// Each correction as a picture for a messenger; several get numbers.
     void save_cards(const QString& file);
+    /// The letters that were saved today, for paper.
+    void save_evening(const QString& file);
 
 signals:
     void exported(const QString& file);
@@ -83,6 +85,7 @@ private:
     void ask_and_export(const QString& ending);
     void ask_and_save_clip();
     void ask_and_save_cards();
+    void ask_and_print_evening();
     void print();
     void show_sent();
     void settle();

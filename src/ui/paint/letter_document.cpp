@@ -242,6 +242,29 @@ Result<QByteArray> letter_pdf(const LetterContent& c, bool anonymous) {
     return anonymous ? stripped(bytes) : Result<QByteArray>(bytes);
 }
 
+Result<QByteArray> letters_pdf(const std::vector<LetterContent>& letters, const Theme& theme) {
+    QByteArray bytes;
+    QBuffer out(&bytes);
+    out.open(QIODevice::WriteOnly);
+    QPdfWriter pdf(&out);
+    pdf.setPageSize(QPageSize(QPageSize::A4));
+    pdf.setPageMargins(QMarginsF(0, 0, 0, 0));
+    QPainter p(&pdf);
+    const double scale = pdf.width() / page_w;
+    bool first = true;
+    for (const auto& c : letters)
+        for (int i = 0; i < letter_pages(c); ++i) {
+            if (!std::exchange(first, false)) pdf.newPage();
+            p.save();
+            p.scale(scale, scale);
+            paint_letter_page(p, c, i, theme);
+            p.restore();
+        }
+    if (!p.end()) return fail(Code::write_failed, "PDF");
+    out.close();
+    return stripped(bytes); // no name stands in what a viewer shows of the file
+}
+
 QString letter_html(const LetterContent& c) {
     const LanguageScope speaks(c.language);
     auto e = [](const QString& s) { return s.toHtmlEscaped(); };

@@ -63,6 +63,8 @@ int letter_pages(const LetterContent& c);
 
 /// The whole letter as PDF or as one HTML file with its pictures inside. `anonymous`: a PDF without title, dates and program.
 Result<QByteArray> letter_pdf(const LetterContent& c, bool anonymous = false);
+/// Several letters one after the other, each beginning on a page of its own.
+Result<QByteArray> letters_pdf(const std::vector<LetterContent>& letters, const Theme& theme);
 QString letter_html(const LetterContent& c);
 /// The words alone, as for a short message.
 QString letter_text(const LetterContent& c);

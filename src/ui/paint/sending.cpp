@@ -175,6 +175,62 @@ Result<std::vector<std::filesystem::path>> send_cards(const LetterOrder& order, 
     return out;
 }
 
+namespace {
+/// As a printer without colours has it.
+LetterContent in_grey(LetterContent c) {
+    for (auto& item : c.items)
+        for (QImage* im : {&item.still, &item.reference})
+            if (!im->isNull()) *im = im->convertToFormat(QImage::Format_Grayscale8);
+    return c;
+}
+Theme black_on_white() {
+    Theme t;
+    t.palette.ink = t.palette.accent = t.palette.inside = t.palette.outside = Qt::black;
+    t.palette.faint = QColor(70, 70, 70);
+    t.palette.line = QColor(120, 120, 120);
+    return t;
+}
+} // namespace
+
+Result<EveningPrint> print_evening(const std::string& day, const std::filesystem::path& file, const Forms& forms,
+                                   std::shared_ptr<const std::vector<Movement>> movements,
+                                   const std::function<Units(const OpenReview&)>& units, Library& library, const Catalogue& catalogue,
+                                   const std::stop_token& stop) {
+    const auto lines = library.letters().lines();
+    if (!lines) return tl::unexpected(lines.error());
+    EveningPrint out;
+    std::vector<std::pair<LetterOrder, LetterContent>> all;
+    for (const auto& line : *lines) {
+        if (stop.stop_requested()) return fail(Code::cancelled, "");
+        if (line.sent_on != day) continue;
+        const auto records = library.letters().of(line.clip);
+        if (!records) return tl::unexpected(records.error());
+        const auto open = load_review(library, forms, line.clip, spoken_language().toStdString());
+        if (records->empty() || !open) {
+            out.left_out << QString::fromStdString(line.name);
+            continue;
+        }
+        LetterOrder order{*open, records->front(), units(**open), movements, line.alias};
+        order.record.large = true;
+        auto content =
+            name_is_fit(order, file) ? compose(order, library, catalogue) : tl::unexpected(Error{Code::tells, file.filename().string()});
+        if (content)
+            all.emplace_back(std::move(order), in_grey(std::move(*content)));
+        else
+            out.left_out << QString::fromStdString(line.name);
+    }
+    if (all.empty()) return out;
+    std::vector<LetterContent> contents;
+    for (const auto& [order, content] : all) contents.push_back(content);
+    auto pdf = letters_pdf(contents, black_on_white());
+    if (!pdf) return tl::unexpected(pdf.error());
+    for (const auto& [order, content] : all)
+        if (auto ok = keep_printed(order, content, library); !ok) return tl::unexpected(ok.error());
+    out.pdf = std::move(*pdf);
+    out.letters = static_cast<int>(all.size());
+    return out;
+}
+
 Result<bool> keep_printed(const LetterOrder& order, const LetterContent& content, Library& library) {
     const auto bytes = letter_pdf(content, order.record.hide_identity);
     if (!bytes) return tl::unexpected(bytes.error());

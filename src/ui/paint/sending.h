@@ -1,8 +1,11 @@
 // From the record as it stands at the moment of saving to what goes out: composed, hidden where asked, written, kept as sent.
 #pragma once
+#include "desk/forms.h"
 #include "desk/letter.h"
 #include "ui/paint/fields.h"
 #include "ui/paint/letter_document.h"
+#include <functional>
+#include <stop_token>
 
 namespace bevel::ui {
 
@@ -38,6 +41,17 @@ Result<Outgoing> send_letter(const LetterOrder& order, const std::filesystem::pa
 /// "card.png" becomes "card-1.png", "card-2.png". The files that were written.
 Result<std::vector<std::filesystem::path>> send_cards(const LetterOrder& order, const std::filesystem::path& file, Library& library,
                                                       const Catalogue& catalogue);
+/// All letters that were saved on a day in one PDF for paper: black and white, in large type, each on pages of its own; kept as
+/// printed. `file`: where it will be written, whose name goes out too. The bytes are the caller's to write.
+struct EveningPrint {
+    QByteArray pdf; // empty where there is none
+    int letters = 0;
+    QStringList left_out; // names of those whose letter cannot go out as it stands
+};
+Result<EveningPrint> print_evening(const std::string& day, const std::filesystem::path& file, const Forms& forms,
+                                   std::shared_ptr<const std::vector<Movement>> movements,
+                                   const std::function<Units(const OpenReview&)>& units, Library& library, const Catalogue& catalogue,
+                                   const std::stop_token& stop);
 /// Keeps what was printed.
 Result<bool> keep_printed(const LetterOrder& order, const LetterContent& content, Library& library);
 /// A slow-motion clip of a correction, kept among what was sent.

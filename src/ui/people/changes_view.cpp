@@ -78,6 +78,7 @@ ChangesView::ChangesView(Session& session, QWidget* parent) : QWidget(parent), s
     others_ = new QPushButton;
     others_->setObjectName(QStringLiteral("otherFigures"));
     others_->setCheckable(true);
+    others_->setAccessibleName(tr("Figures without a change that can be told"));
     hint_ = new QLabel(tr("Smaller changes can be told from clips of the same place and side with more repetitions."));
     hint_->setObjectName(QStringLiteral("faint"));
     hint_->setWordWrap(true);

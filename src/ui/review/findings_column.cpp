@@ -338,6 +338,7 @@ void FindingsColumn::fill() {
         add_agreements(box);
         add_asked(box);
     }
+    for (auto* card : cards) card->setParent(inner); // Tab goes from the first to the last, wherever they stand
     for (auto it = cards.rbegin(); it != cards.rend(); ++it) box->addWidget(*it);
     auto* bar = list_->verticalScrollBar();
     const int from_below = bar->maximum() - bar->value();

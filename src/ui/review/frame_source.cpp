@@ -1,4 +1,5 @@
 #include "ui/review/frame_source.h"
+#include "ui/paint/hidden.h"
 #include <cmath>
 #include <list>
 
@@ -23,8 +24,9 @@ void FrameSource::Lane::stop() {
     if (thread_.joinable()) thread_.join();
 }
 
-FrameSource::FrameSource(std::shared_ptr<const OpenReview> open, std::shared_ptr<const OpenReview> beside, QObject* parent)
-    : QObject(parent), open_(std::move(open)), beside_(std::move(beside)), of_(open_) {
+FrameSource::FrameSource(std::shared_ptr<const OpenReview> open, std::shared_ptr<const OpenReview> beside, bool hide_beside,
+                         QObject* parent)
+    : QObject(parent), open_(std::move(open)), beside_(std::move(beside)), hide_beside_(hide_beside), of_(open_) {
     if (beside_) partner_.start([this](const std::stop_token& s) { show_partner(s); });
     student_.start([this](const std::stop_token& s) { show_student(s); });
     reference_.start([this](const std::stop_token& s) { show_reference(s); });
@@ -71,6 +73,10 @@ void FrameSource::show_partner(const std::stop_token& stop) {
         out->partner_frame = *now->partner;
         if (reader)
             if (auto im = reader->frame(*now->partner)) out->image = to_image(**im);
+        const auto& px = beside_->track.px;
+        if (hide_beside_ && !out->image.isNull() &&
+            !(*now->partner < px.size() && px[*now->partner] && hide_person(out->image, *px[*now->partner])))
+            out->image = QImage();
         deliver(std::move(out));
     }
 }

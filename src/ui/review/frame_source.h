@@ -28,7 +28,9 @@ class FrameSource : public QObject {
     Q_OBJECT
 public:
     /// `beside`: the clip whose frames are shown with it: the other one of a pair, or one that shows how it is meant.
-    explicit FrameSource(std::shared_ptr<const OpenReview> open, std::shared_ptr<const OpenReview> beside = {}, QObject* parent = nullptr);
+    /// `hide_beside`: who it is on those is hidden, where that cannot be done surely the frame is left out.
+    explicit FrameSource(std::shared_ptr<const OpenReview> open, std::shared_ptr<const OpenReview> beside = {}, bool hide_beside = false,
+                         QObject* parent = nullptr);
     ~FrameSource() override;
     /// `reference_s` NaN: the reference's home posture. `scale`: size at which the reference is needed, of the clip's own, 0 to 1.
     /// `partner`: frame of the clip beside it.
@@ -66,6 +68,7 @@ private:
     void show_reference(const std::stop_token& stop);
     void deliver(std::shared_ptr<FramePicture> picture);
     std::shared_ptr<const OpenReview> open_, beside_;
+    bool hide_beside_ = false;
     std::shared_ptr<const OpenReview> of_; // what the pictures are said to be of; interface thread only
     Mailbox mail_;
     Lane student_, partner_, reference_;

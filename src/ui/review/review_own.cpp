@@ -23,23 +23,36 @@ void ReviewPage::want_model(bool on) {
     if (state_.shows_model()) set_beside(state_.open->partner), frame_changed();
 }
 
+/// The clip that shows the movement. Of somebody else than the instructor or the student face and name are hidden, as long as no consent is
+/// written down: the student may look on.
 void ReviewPage::show_model() {
-    session_.background->run<Loaded>(
+    struct Model {
+        Loaded open;
+        bool hidden = false;
+    };
+    session_.background->run<Model>(
         this,
         [lib = session_.library, forms = session_.forms(), tongue = spoken_language().toStdString(), id = state_.open->clip.id,
-         movement = state_.open->review->movement.id](std::stop_token) -> Loaded {
+         person = state_.open->person.id, movement = state_.open->review->movement.id](std::stop_token) -> Model {
             const auto model = lib->forms().model_of(movement);
-            if (model == 0 || model == id) return std::shared_ptr<const OpenReview>();
-            return load_review(*lib, forms, model, tongue);
+            if (model == 0 || model == id) return {std::shared_ptr<const OpenReview>(), false};
+            Model m{load_review(*lib, forms, model, tongue), true};
+            if (!m.open) return m;
+            const Person& who = (*m.open)->person;
+            const auto facts = lib->people().facts(who.id);
+            m.hidden = who.id != person && who.name != lib->settings().get("signed_by") && !(facts && !facts->consent.empty());
+            return m;
         },
-        [this, of = state_.open](Loaded model) {
+        [this, of = state_.open](Model shown) {
             if (of != state_.open || !model_wanted_) return; // another clip was opened, or it is no longer wanted
+            Loaded& model = shown.open;
             if (!model) return problem(model.error());
             if (!*model)
                 return notice_->say(
                     tr("No clip was chosen to show this movement. Open yours, then “Show this clip beside students' clips”."));
-            set_beside(std::move(*model));
+            set_beside(std::move(*model), shown.hidden);
             frame_changed();
+            if (shown.hidden) notice_->say(tr("Who shows it is hidden: no consent is written down in People."));
         });
 }
 

@@ -151,6 +151,7 @@ QWidget* ReviewPage::build_transport() {
         steps_.push_back({b, s.label, s.narrow});
     }
     row->addWidget(loop_);
+    steps_.push_back({loop_, tr("Again"), tr("↺")});
     row->addStretch(1);
     connect(loop_, &QToolButton::clicked, this, &ReviewPage::loop_part);
     connect(over_, &QToolButton::toggled, &state_, &ReviewState::set_laid_over);
@@ -249,10 +250,10 @@ void ReviewPage::build() {
 
 void ReviewPage::resizeEvent(QResizeEvent* e) {
     QWidget::resizeEvent(e);
-    const bool narrow = width() < 1120;
+    const bool narrow = width() < session_.theme.wide(1120);
     for (const auto& [button, label, brief] : steps_) button->setText(narrow ? brief : label);
     column_->setFixedWidth(session_.theme.wide(narrow ? 112 : 132));
-    side_->setMinimumWidth(narrow ? 318 : 372);
+    side_->setMinimumWidth(session_.theme.wide(narrow ? 318 : 372));
 }
 
 void ReviewPage::open(Ref ref) {
@@ -342,12 +343,13 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
 }
 
 /// The clip whose frames stand beside the student's; none: the drawn figure alone.
-void ReviewPage::set_beside(std::shared_ptr<const OpenReview> beside) {
+void ReviewPage::set_beside(std::shared_ptr<const OpenReview> beside, bool hidden) {
     state_.beside = std::move(beside);
+    state_.beside_hidden = hidden && state_.beside;
     partner_->setVisible(state_.beside != nullptr);
     // Practice of no known movement has no figure to be held against.
     reference_->setVisible(!state_.shows_model() && state_.open->review->movement.id != free_id);
-    source_ = std::make_unique<FrameSource>(state_.open, state_.beside);
+    source_ = std::make_unique<FrameSource>(state_.open, state_.beside, state_.beside_hidden);
     connect(source_.get(), &FrameSource::ready, this, [this](const std::shared_ptr<FramePicture>& p) {
         if (p->of != state_.open) return; // of a review that was left
         if (p->reference) {
@@ -603,6 +605,15 @@ void ReviewPage::add_actions(Actions& actions) {
             if (state_.open) session_.workspace->go(QStringLiteral("forms"), {state_.open->clip.id, true});
         },
         tr("Your way of a movement, or one that is not among the forms: told from clips that show it"));
+    actions.add(
+        this, M::clip, "formFrom", tr("A form from this clip …"), {},
+        [this] {
+            Ref ref;
+            if (state_.open) ref.clip = state_.open->clip.id;
+            ref.learn = ref.whole = true;
+            if (ref.clip != 0) session_.workspace->go(QStringLiteral("forms"), ref);
+        },
+        tr("The movements that follow one on the other in it, as a form of your own"));
     actions.separate();
     actions.add(
         this, M::clip, "tapBreath", tr("A breath begins here: in, out, in …"), {QKeySequence(Qt::Key_B)}, [this] { tap_breath(); },

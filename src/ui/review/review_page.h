@@ -85,7 +85,8 @@ private:
     void set_breaths(const QString& what, const std::vector<BreathMark>& after);
     void problem(const Error& e);
     void point_to_file();
-    void set_beside(std::shared_ptr<const OpenReview> beside);
+    /// `hidden`: of somebody who is not to be known to whoever looks on.
+    void set_beside(std::shared_ptr<const OpenReview> beside, bool hidden = false);
     void show_model();
     void be_model();
     void add_seen();

@@ -1,5 +1,6 @@
 // What is done with the pictures of a review: the reference laid over, a part played over and over, a still.
 #include "core/files.h"
+#include "ui/paint/hidden.h"
 #include "ui/review/review_page.h"
 #include <QBuffer>
 #include <QCheckBox>
@@ -79,6 +80,10 @@ void ReviewPage::ask_still() {
 }
 
 void ReviewPage::save_still(const QString& file, bool hide) {
+    if (!state_.open) return;
+    // A file name goes out too.
+    if (hide && tells(QFileInfo(file).completeBaseName(), {QString::fromStdString(state_.open->person.name)}))
+        return notice_->problem(tr("The name of the file tells who it is."), tr("Save elsewhere …"), [this] { ask_still(); });
     const QImage picture = student_->still(hide, 1200);
     if (picture.isNull())
         return notice_->problem(hide ? tr("The body is not found surely enough here to hide who it is. Choose another moment.")

@@ -13,6 +13,7 @@ public:
     using QObject::QObject;
     std::shared_ptr<const OpenReview> open;
     std::shared_ptr<const OpenReview> beside; // shown at the same moment: the other clip of a pair, or one that shows how it is meant
+    bool beside_hidden = false;               // who that is, is not shown
     /// Whether that one stands in place of the drawn figure.
     bool shows_model() const { return open && beside && beside != open->partner; }
     std::size_t frame = 0;

@@ -157,7 +157,7 @@ QStringList PictureView::captions() const {
     } else if (what_ == Shows::partner) {
         if (own && state_.beside) {
             const auto& other = *state_.beside;
-            if (state_.shows_model()) captions << QString::fromStdString(other.person.name);
+            if (state_.shows_model()) captions << (state_.beside_hidden ? tr("as it is meant") : QString::fromStdString(other.person.name));
             captions << text::time(other.track.time_s[std::min(picture_->partner_frame, other.track.frames() - 1)])
                      << text::view(other.review->motion.view);
             if (!other.track.px[std::min(picture_->partner_frame, other.track.frames() - 1)]) captions << tr("body not found here");

@@ -11,6 +11,7 @@ struct Ref {
     qint64 person = 0;  // People, Practice
     qint64 beside = 0;  // Review: an earlier clip at the same moment
     QString practise{}; // Practice: a movement or, "form:ID", a form that is to be practised
+    bool whole = false; // Forms, with learn: a form of several movements
 };
 
 class Workspace : public QObject {
