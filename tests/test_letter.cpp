@@ -123,9 +123,9 @@ private slots:
         auto* letter = b.window->letter();
         auto* cards = letter->findChild<QPushButton*>(QStringLiteral("saveCards"));
         auto* hide = letter->findChild<QCheckBox*>(QStringLiteral("hide"));
-        letter->open_clip(1);
+        letter->open_clip(2);
         QTRY_VERIFY_WITH_TIMEOUT(cards->isEnabled(), 30000);
-        const auto person = b.session.library->clips().get(1)->person;
+        const auto person = b.session.library->clips().get(2)->person;
         const auto before = b.session.library->letters().sent(person)->size();
         QSignalSpy saved(letter, &ui::LetterPage::exported);
         letter->save_cards(copy_.dir.filePath(QStringLiteral("card.png")));
@@ -150,12 +150,15 @@ private slots:
         // With a name in the file's name nothing goes out while it is to be hidden.
         QTRY_VERIFY_WITH_TIMEOUT(cards->isEnabled(), 30000);
         hide->click();
+        std::string name;
+        for (const auto& p : *b.session.library->people().all())
+            if (p.id == person) name = p.name.substr(0, p.name.find(' '));
+        const QString telling = QString::fromStdString(name + ".png"), telling1 = QString::fromStdString(name + "-1.png");
         const auto count = b.session.library->letters().sent(person)->size();
-        letter->save_cards(copy_.dir.filePath(QStringLiteral("ilse.png")));
+        letter->save_cards(copy_.dir.filePath(telling));
         QTRY_VERIFY_WITH_TIMEOUT(cards->isEnabled() && b.background.idle(), 60000);
         QCOMPARE(b.session.library->letters().sent(person)->size(), count);
-        QVERIFY(!QFile::exists(copy_.dir.filePath(QStringLiteral("ilse.png"))) &&
-                !QFile::exists(copy_.dir.filePath(QStringLiteral("ilse-1.png"))));
+        QVERIFY(!QFile::exists(copy_.dir.filePath(telling)) && !QFile::exists(copy_.dir.filePath(telling1)));
         hide->click();
         QTRY_VERIFY_WITH_TIMEOUT(b.background.idle(), 30000);
     }

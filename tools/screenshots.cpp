@@ -335,6 +335,12 @@ int main(int argc, char** argv) {
             for (const auto& other : *clips)
                 if (session.library->clips().has_file(other) && other.movement == c.movement && other.id != c.id && other.person != 0)
                     shows = other.id;
+            // With consent, as it is written down in People; else face and name are hidden.
+            if (const auto of = session.library->clips().get(shows)) {
+                auto facts = session.library->people().facts(of->person).value_or(PersonFacts{});
+                facts.consent = "Shown to the group, 3 November 2026";
+                if (!session.library->people().set_facts(of->person, facts)) return 1;
+            }
             if (shows != 0 && session.library->forms().set_model(c.movement, shows)) {
                 window.show_place(1);
                 if (!wait([&] { return window.review()->shows_current(); })) return 1;

@@ -14487,6 +14487,14 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <source>smaller back</source>
         <translation>kleiner zurück</translation>
     </message>
+    <message>
+        <source>Chin alone</source>
+        <translation>Nur das Kinn</translation>
+    </message>
+    <message>
+        <source>Only let the chin sink and come up again.</source>
+        <translation>Nur das Kinn sinken und wieder hochkommen lassen.</translation>
+    </message>
 </context>
 <context>
     <name>fields</name>

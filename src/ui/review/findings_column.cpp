@@ -14,6 +14,7 @@
 #include <QScrollArea>
 #include <QScrollBar>
 #include <QStyleOptionButton>
+#include <QTimer>
 #include <QToolButton>
 #include <QVBoxLayout>
 
@@ -277,9 +278,12 @@ void FindingsColumn::make_current(const Finding& f) {
     state_.point_at(&now);
     state_.go_to(now);
     fill();
-    if (list_->widget())
+    const auto show = [this] {
         for (auto* card : list_->widget()->findChildren<QFrame*>(QStringLiteral("card")))
             if (card->property("current").toBool()) list_->ensureWidgetVisible(card);
+    };
+    show();
+    QTimer::singleShot(0, list_, show); // once more when the lines are broken for their width
 }
 
 void FindingsColumn::step(int by) {
@@ -344,7 +348,9 @@ void FindingsColumn::fill() {
     const int from_below = bar->maximum() - bar->value();
     list_->setWidget(inner);
     inner->adjustSize();
-    list_->verticalScrollBar()->setValue(list_->verticalScrollBar()->maximum() - from_below);
+    const auto stay = [this, from_below] { list_->verticalScrollBar()->setValue(list_->verticalScrollBar()->maximum() - from_below); };
+    stay();
+    QTimer::singleShot(0, list_, stay); // once more when the lines are broken for their width
 }
 
 /// First of all what comes first. Corrections before notes, which have a heading of their own.

@@ -16,7 +16,7 @@ public:
         head_->setCheckable(true);
         head_->setToolButtonStyle(Qt::ToolButtonTextBesideIcon);
         head_->setArrowType(Qt::RightArrow);
-        head_->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
+        head_->setSizePolicy(QSizePolicy::Ignored, QSizePolicy::Fixed); // the words give way, not the form
         inside_ = new QWidget;
         inside_->setLayout(content);
         inside_->hide();
