@@ -275,6 +275,9 @@ int main(int argc, char** argv) {
                       60000))
                 return 1;
             settle(100);
+            QElapsedTimer listed; // one is looked for after the other
+            listed.start();
+            if (!wait([&] { return listed.elapsed() > 3000 && background.idle(); })) return 1;
             shot(QStringLiteral("people"));
             people->findChild<QTabWidget*>(QStringLiteral("personTabs"))->setCurrentIndex(1);
             window.grab().save(QStringLiteral("%1/people-record.png").arg(args[2]));

@@ -416,7 +416,11 @@ void ClipForm::fill(const ClipRow& row) {
         }
     }
     const QString in_file = name_in_file();
-    named_so_->setVisible(c.person == 0 && !sure && !in_file.isEmpty());
+    const bool guessed = std::any_of(guess_.people.begin(), guess_.people.end(), [&](const auto& g) {
+        return std::any_of(people_.begin(), people_.end(),
+                           [&](const Person& p) { return p.id == g.person && QString::fromStdString(p.name) == in_file; });
+    });
+    named_so_->setVisible(c.person == 0 && !sure && !guessed && !in_file.isEmpty());
     named_so_->setText(tr("%1, as the file is named").arg(in_file));
     named_so_->setAccessibleName(named_so_->text());
     named_so_->setProperty("who", in_file);

@@ -29,7 +29,13 @@ EveningView::EveningView(Session& session, QWidget* parent) : QWidget(parent), s
     list_->setAccessibleName(tr("Clips that wait"));
     list_->setWordWrap(true);
     list_->setSpacing(3);
-    list_->setIconSize({still_h * 3 / 4, still_h});
+    stills_ = new ListStills(session_, 72, this);
+    list_->setIconSize(stills_->size());
+    connect(stills_, &ListStills::found, this, [this](qint64 clip) {
+        const QSignalBlocker quiet(list_);
+        for (int i = 0; i < list_->count(); ++i)
+            if (list_->item(i)->data(Qt::UserRole).toLongLong() == clip) list_->item(i)->setData(Qt::DecorationRole, stills_->of(clip));
+    });
     list_->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
     none_ = new QLabel(tr("Nobody waits. Drop clips anywhere; once the body was found in them they stand here, the longest wait first."));
     none_->setObjectName(QStringLiteral("faint"));
@@ -131,7 +137,7 @@ void EveningView::fill() {
             auto* it = new QListWidgetItem(line_of(w, today) + QLatin1Char('\n') + asked_of(w), list_);
             it->setData(Qt::UserRole, static_cast<qint64>(w.clip));
             it->setData(Qt::UserRole + 1, w.unnamed);
-            it->setData(Qt::DecorationRole, stills_.value(w.clip, blank()));
+            it->setData(Qt::DecorationRole, stills_->of(w.clip));
             if (list_->count() == 1) it->setFont(session_.theme.font(12, QFont::DemiBold)); // the next one
             if (w.clip == chosen) list_->setCurrentItem(it);
         }
@@ -149,37 +155,9 @@ void EveningView::fill() {
     }
     due_->setVisible(due_->count() > 0);
     due_title_->setVisible(due_->count() > 0);
-    look_for_stills();
-}
-
-/// One after the other, as long as there are lines without one.
-void EveningView::look_for_stills() {
-    if (looking_) return;
-    const auto& all = session_.evening->all();
-    const auto next = std::find_if(all.begin(), all.end(), [&](const Waiting& w) { return !stills_.contains(w.clip); });
-    if (next == all.end()) return;
-    looking_ = true;
-    session_.background->run<QImage>(
-        this,
-        [lib = session_.library, id = next->clip](std::stop_token) {
-            const auto clip = lib->clips().get(id);
-            return clip ? still_of(*lib, *clip, still_h) : QImage();
-        },
-        [this, id = static_cast<qint64>(next->clip)](const QImage& still) {
-            looking_ = false;
-            stills_[id] = still.isNull() ? blank() : QPixmap::fromImage(still);
-            const QSignalBlocker quiet(list_);
-            for (int i = 0; i < list_->count(); ++i)
-                if (list_->item(i)->data(Qt::UserRole).toLongLong() == id) list_->item(i)->setData(Qt::DecorationRole, stills_[id]);
-            look_for_stills();
-        });
-}
-
-/// In place of a still that is not there yet, or never.
-QPixmap EveningView::blank() const {
-    QPixmap p(still_h * 3 / 4, still_h);
-    p.fill(session_.theme.palette.line);
-    return p;
+    QList<qint64> clips;
+    for (const auto& w : e.all()) clips << w.clip;
+    stills_->look_for(clips);
 }
 
 } // namespace bevel::ui

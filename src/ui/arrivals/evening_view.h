@@ -2,8 +2,6 @@
 #pragma once
 #include "ui/arrivals/evening.h"
 #include <QDate>
-#include <QHash>
-#include <QPixmap>
 #include <QWidget>
 
 class QLabel;
@@ -11,6 +9,8 @@ class QListWidget;
 class QPushButton;
 
 namespace bevel::ui {
+
+class ListStills;
 
 class EveningView : public QWidget {
     Q_OBJECT
@@ -30,17 +30,12 @@ private:
     void open(qint64 clip, bool unnamed);
     QString line_of(const Waiting& w, const QDate& today) const;
     QString asked_of(const Waiting& w) const;
-    void look_for_stills();
-    QPixmap blank() const;
-    static constexpr int still_h = 72; // px
-
-    QHash<qint64, QPixmap> stills_;
-    bool looking_ = false;
 
     Session& session_;
     QLabel *title_ = nullptr, *left_ = nullptr, *none_ = nullptr, *due_title_ = nullptr;
     QListWidget *list_ = nullptr, *due_ = nullptr;
     QPushButton* begin_ = nullptr;
+    ListStills* stills_ = nullptr;
 };
 
 } // namespace bevel::ui

@@ -218,37 +218,17 @@ Result<QByteArray> stripped(const QByteArray& bytes) {
 }
 } // namespace
 
-Result<QByteArray> letter_pdf(const LetterContent& c, bool anonymous) {
+namespace {
+/// Letters one after the other, each beginning on a page of its own; under a title where there is one.
+Result<QByteArray> written(const std::vector<LetterContent>& letters, const Theme& theme, const QString& title) {
     QByteArray bytes;
     QBuffer out(&bytes);
     out.open(QIODevice::WriteOnly);
     QPdfWriter pdf(&out);
     pdf.setPageSize(QPageSize(QPageSize::A4));
     pdf.setPageMargins(QMarginsF(0, 0, 0, 0));
-    if (!anonymous) pdf.setTitle(LetterWords::tr("%1 for %2").arg(c.movement, c.student));
+    if (!title.isEmpty()) pdf.setTitle(title);
     pdf.setCreator(QStringLiteral("Bevel"));
-    QPainter p(&pdf);
-    const double scale = pdf.width() / page_w;
-    const int pages = letter_pages(c);
-    for (int i = 0; i < pages; ++i) {
-        if (i > 0) pdf.newPage();
-        p.save();
-        p.scale(scale, scale);
-        paint_letter_page(p, c, i, Theme());
-        p.restore();
-    }
-    if (!p.end()) return fail(Code::write_failed, "PDF");
-    out.close();
-    return anonymous ? stripped(bytes) : Result<QByteArray>(bytes);
-}
-
-Result<QByteArray> letters_pdf(const std::vector<LetterContent>& letters, const Theme& theme) {
-    QByteArray bytes;
-    QBuffer out(&bytes);
-    out.open(QIODevice::WriteOnly);
-    QPdfWriter pdf(&out);
-    pdf.setPageSize(QPageSize(QPageSize::A4));
-    pdf.setPageMargins(QMarginsF(0, 0, 0, 0));
     QPainter p(&pdf);
     const double scale = pdf.width() / page_w;
     bool first = true;
@@ -262,7 +242,18 @@ Result<QByteArray> letters_pdf(const std::vector<LetterContent>& letters, const 
         }
     if (!p.end()) return fail(Code::write_failed, "PDF");
     out.close();
-    return stripped(bytes); // no name stands in what a viewer shows of the file
+    return bytes;
+}
+} // namespace
+
+Result<QByteArray> letter_pdf(const LetterContent& c, bool anonymous) {
+    const auto bytes = written({c}, Theme(), anonymous ? QString() : LetterWords::tr("%1 for %2").arg(c.movement, c.student));
+    return bytes && anonymous ? stripped(*bytes) : bytes;
+}
+
+Result<QByteArray> letters_pdf(const std::vector<LetterContent>& letters, const Theme& theme) {
+    const auto bytes = written(letters, theme, {});
+    return bytes ? stripped(*bytes) : bytes; // no name stands in what a viewer shows of the file
 }
 
 QString letter_html(const LetterContent& c) {

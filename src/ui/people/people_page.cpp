@@ -62,7 +62,12 @@ void PeoplePage::build() {
     list_->setObjectName(QStringLiteral("people"));
     list_->setAccessibleName(tr("People"));
     list_->setSpacing(2);
-    list_->setIconSize({33, 44});
+    stills_ = new ListStills(session_, 44, this);
+    list_->setIconSize(stills_->size());
+    connect(stills_, &ListStills::found, this, [this](qint64 clip) {
+        for (int i = 0; i < list_->count(); ++i)
+            if (list_->item(i)->data(Qt::UserRole + 1).toLongLong() == clip) list_->item(i)->setData(Qt::DecorationRole, stills_->of(clip));
+    });
     list_->setWordWrap(true);
     auto* add = new QPushButton(tr("Add a person …"));
     add->setObjectName(QStringLiteral("addPerson"));
@@ -218,43 +223,17 @@ void PeoplePage::load_people(qint64 choose) {
                     QString::fromStdString(p.person.name) + QLatin1Char('\n') + below.join(QStringLiteral(" · ")), list_);
                 it->setData(Qt::UserRole, static_cast<qint64>(p.person.id));
                 it->setData(Qt::UserRole + 1, p.last ? static_cast<qint64>(p.last->id) : 0);
-                it->setData(Qt::DecorationRole, stills_.value(p.last ? p.last->id : 0, blank_still()));
+                it->setData(Qt::DecorationRole, stills_->of(p.last ? p.last->id : 0));
                 if (p.person.id == chosen) at = list_->count() - 1;
             }
             count_->setText(list_->count() == 1 ? tr("one person") : tr("%1 people").arg(list_->count()));
             filling_ = false;
             list_->setCurrentRow(at);
             if (at >= 0) show_person(list_->item(at)->data(Qt::UserRole).toLongLong());
-            look_for_stills();
-        });
-}
-
-QPixmap PeoplePage::blank_still() const {
-    QPixmap p(list_->iconSize());
-    p.fill(session_.theme.palette.line);
-    return p;
-}
-
-/// One after the other, from the film of each person's last clip.
-void PeoplePage::look_for_stills() {
-    if (looking_) return;
-    qint64 next = 0;
-    for (int i = 0; i < list_->count() && next == 0; ++i)
-        if (const qint64 clip = list_->item(i)->data(Qt::UserRole + 1).toLongLong(); clip != 0 && !stills_.contains(clip)) next = clip;
-    if (next == 0) return;
-    looking_ = true;
-    session_.background->run<QImage>(
-        this,
-        [lib = session_.library, next, h = list_->iconSize().height()](std::stop_token) {
-            const auto clip = lib->clips().get(next);
-            return clip ? still_of(*lib, *clip, h) : QImage();
-        },
-        [this, next](const QImage& still) {
-            looking_ = false;
-            stills_[next] = still.isNull() ? blank_still() : QPixmap::fromImage(still);
-            for (int i = 0; i < list_->count(); ++i)
-                if (list_->item(i)->data(Qt::UserRole + 1).toLongLong() == next) list_->item(i)->setData(Qt::DecorationRole, stills_[next]);
-            look_for_stills();
+            QList<qint64> clips;
+            for (const auto& p : *people)
+                if (p.last) clips << p.last->id;
+            stills_->look_for(clips);
         });
 }
 

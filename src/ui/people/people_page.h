@@ -3,8 +3,6 @@
 #include "ui/people/person_files.h"
 #include "ui/shell/place.h"
 #include "ui/shell/rows_model.h"
-#include <QHash>
-#include <QPixmap>
 
 class QComboBox;
 class QDoubleSpinBox;
@@ -22,6 +20,7 @@ namespace bevel::ui {
 
 class ChangesView;
 class EmptyState;
+class ListStills;
 
 class PeoplePage : public Place {
     Q_OBJECT
@@ -74,11 +73,6 @@ private:
     void read_bundle_from(const QString& file);
     void read_people_from(const QString& file);
 
-    QPixmap blank_still() const;
-    void look_for_stills();
-
-    QHash<qint64, QPixmap> stills_; // by clip
-    bool looking_ = false;
     std::optional<PersonSheet> sheet_;
     qint64 wanted_ = 0;
     int run_ = 0, measuring_ = 0;
@@ -91,6 +85,7 @@ private:
     QTabWidget* tabs_ = nullptr;
     RowsModel<RecordLine>* record_rows_ = nullptr;
     ChangesView* changes_ = nullptr;
+    ListStills* stills_ = nullptr;
     QTableView* record_ = nullptr;
     QTableWidget* taught_ = nullptr;
     QComboBox *language_ = nullptr, *lengths_ = nullptr, *ladder_ = nullptr;
