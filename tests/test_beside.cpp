@@ -4,6 +4,7 @@
 #include "ui/paint/band_picture.h"
 #include "ui/paint/compare.h"
 #include "ui/paint/message_card.h"
+#include "ui/paint/practice_picture.h"
 #include <cmath>
 #include <QLineF>
 #include <QTest>
@@ -211,6 +212,13 @@ private slots:
                 QVERIFY(first.homework.times_a_day == 1 && first.homework.a_side >= 1);
             }
         QVERIFY(with_drill > 50);
+    }
+
+    void the_camera_steps_back_only_for_who_steps() {
+        for (const char* id : {"walk_forward", "walk_backward", "brush_and_push", "heel_kick", "single_whip"})
+            QVERIFY2(camera_back(test::movement(id)) > 1.2, id);
+        for (const char* id : {"quiet_stand", "gaze_at_the_moon", "horse_fists", "soft_heel_drops", "neck_half_circle"})
+            QVERIFY2(camera_back(test::movement(id)) == 1, id);
     }
 
     void a_card_is_upright_and_holds_its_words_whatever_their_length() {

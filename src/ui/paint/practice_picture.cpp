@@ -123,6 +123,15 @@ PracticePicture practice_picture(const Timeline& t, const Plan& plan, const std:
     return out;
 }
 
+double camera_back(const Movement& m) {
+    if (m.course) return 1.3;
+    const auto steps = [&](const Posture& p) {
+        return std::abs(p.left_foot.z - m.home.left_foot.z) > 0.15 || std::abs(p.right_foot.z - m.home.right_foot.z) > 0.15 ||
+               std::abs(p.left_foot.x - m.home.left_foot.x) > 0.6 || std::abs(p.right_foot.x - m.home.right_foot.x) > 0.6;
+    };
+    return std::any_of(m.phases.begin(), m.phases.end(), [&](const Phase& p) { return steps(p.posture); }) ? 1.3 : 1.0;
+}
+
 void paint_breath(QPainter& p, const QRectF& r, double fullness, Breath breath, const Theme& theme) {
     const Palette& c = theme.palette;
     p.save();
@@ -309,7 +318,7 @@ Result<bool> write_practice_film(const std::filesystem::path& file, const Practi
                 const bool tall = film.height > film.width;
                 auto phone =
                     paper_phone(tall ? film.width * 3 / 4 : film.width / 2, tall ? film.height / 2 : film.height * 3 / 4, film.azimuth_deg);
-                phone.distance_m *= 1.3; // steps towards the camera stay in the picture
+                phone.distance_m *= camera_back(*mv);
                 one.film = std::make_unique<sim::Film>(one.student->solver(), clay(), phone);
             }
             const double score = score_time(*one.student, m.movement_s, stretch.side);
