@@ -200,9 +200,10 @@ private slots:
             for (const auto& check : m.checks) {
                 Finding f;
                 f.rule = check.rule;
-                const auto first = proposed_with(m, f, true), second = proposed_with(m, f, false);
+                const auto first = proposed_with(m, f, true, true), second = proposed_with(m, f, false, true);
                 QCOMPARE(first.drill, second.drill);
-                QVERIFY(second.homework.empty() && second.image.empty()); // once a letter is enough
+                QVERIFY(proposed_with(m, f, true, false).homework.empty()); // not what may not be done
+                QVERIFY(second.homework.empty() && second.image.empty());   // once a letter is enough
                 if (!first.drill.empty()) {
                     ++with_drill;
                     const auto d = std::find_if(m.drills.begin(), m.drills.end(), [&](const Drill& x) { return x.name == first.drill; });

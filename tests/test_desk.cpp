@@ -6,6 +6,7 @@
 #include "desk/changes.h"
 #include "desk/found.h"
 #include "desk/intake.h"
+#include "desk/letter.h"
 #include "desk/library_forms.h"
 #include "desk/needs.h"
 #include "desk/needs_file.h"
@@ -128,6 +129,25 @@ private slots:
         QVERIFY(people.has_value());
         QCOMPARE(people->size(), std::size_t{2});
         QVERIFY(!(*people)[1].last.has_value());
+    }
+
+    void what_a_person_may_not_do_is_not_proposed_for_home() {
+        auto lib = Library::open(path("home"));
+        QVERIFY(lib.has_value());
+        const auto ada = person(*lib, "Ada");
+        const auto clip = clip_of(*lib, ada, test::movement("one_leg_stand"), "2026-11-02", {});
+        QVERIFY(clip != 0);
+        const auto open = load_review(*lib, forms_, clip, "en");
+        QVERIFY(open.has_value());
+        QVERIFY(may_go_home(**open, *lib, forms_, "2026-11-03"));
+        Agreement a;
+        a.person = ada, a.check = check_of_limit("no_balance"), a.off = true, a.reason = "Unsteady.", a.until_day = "2026-11-30";
+        QVERIFY(lib->decisions().save_agreement(a).has_value());
+        QVERIFY(!may_go_home(**open, *lib, forms_, "2026-11-03"));
+        QVERIFY(may_go_home(**open, *lib, forms_, "2026-12-03")); // it is over
+        OpenReview sore = **open;
+        sore.condition.pain = "left knee";
+        QVERIFY(!may_go_home(sore, *lib, forms_, "2026-12-03"));
     }
 
     void a_height_that_nobody_said_is_kept_as_such() {

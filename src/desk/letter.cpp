@@ -1,4 +1,6 @@
 #include "desk/letter.h"
+#include "core/practice/gate.h"
+#include "desk/needs.h"
 #include <algorithm>
 
 namespace bevel {
@@ -45,12 +47,24 @@ Result<LetterMatter> letter_matter(const OpenReview& open, const LetterRecord& r
     return out;
 }
 
-WithCorrection proposed_with(const Movement& movement, const Finding& f, bool first) {
+bool may_go_home(const OpenReview& open, const Library& library, const Forms& forms, const std::string& day) {
+    const Movement& m = open.review->movement;
+    const auto& all = *forms.movements;
+    const auto known = std::find_if(all.begin(), all.end(), [&](const Movement& x) { return x.id == m.id; });
+    if (known == all.end() || !open.condition.pain.empty()) return false;
+    const auto person = person_needs(library, open.person.id, day, forms);
+    if (!person) return false;
+    Needs needs;
+    know_person(needs, *person);
+    return !barred(*known, m.version, needs);
+}
+
+WithCorrection proposed_with(const Movement& movement, const Finding& f, bool first, bool at_home) {
     WithCorrection w;
     const auto helps = [&](const Drill& d) { return std::find(d.rules.begin(), d.rules.end(), f.rule) != d.rules.end(); };
     if (const auto d = std::find_if(movement.drills.begin(), movement.drills.end(), helps); d != movement.drills.end()) w.drill = d->name;
     if (first && !movement.images.empty()) w.image = movement.images.front();
-    if (first && !movement.id.empty()) w.homework = {movement.id, 1, std::max(1, movement.repetitions), 0};
+    if (first && at_home) w.homework = {movement.id, 1, std::max(1, movement.repetitions), 0};
     return w;
 }
 

@@ -18,9 +18,12 @@ struct LetterMatter {
 /// (held back: the gate of a review, asked here too), no_longer_so for a correction or praise that does not hold any more.
 Result<LetterMatter> letter_matter(const OpenReview& open, const LetterRecord& record, const Library& library);
 
-/// What a movement has for a rule, to go with a correction until somebody says otherwise: the drill that isolates it, a picture for the
-/// mind; with the first correction of a letter the movement itself at home.
-WithCorrection proposed_with(const Movement& movement, const Finding& f, bool first);
+/// What a movement has for a rule, to go with a correction until somebody says otherwise: the drill that isolates it; with the first
+/// correction of a letter a picture for the mind and, where it may be done `at_home`, the movement itself.
+WithCorrection proposed_with(const Movement& movement, const Finding& f, bool first, bool at_home);
+/// Whether what a clip shows may be proposed for home: it is one of the movements, nothing stands against it at the one gate by what is
+/// agreed with the person, and nothing hurt on the day of the clip. `day`: ISO, today.
+bool may_go_home(const OpenReview& open, const Library& library, const Forms& forms, const std::string& day);
 
 /// What is kept of a letter that went out, but for its words and bytes. `now`: ISO date and time; `file`: empty where it was printed.
 SentLetter sent_of(const OpenReview& open, const LetterRecord& record, const std::string& kind, const std::filesystem::path& file,

@@ -247,6 +247,7 @@ QWidget* FormsPage::build_figure() {
         second->addWidget(w, 1, column);
         second->setColumnStretch(column, share);
         if (w == size_) size_label_ = label;
+        if (w == way_) way_label_ = label;
         ++column;
     }
     size_->hide();

@@ -105,7 +105,7 @@ void LetterPage::open_clip(qint64 id) {
         PersonFacts facts;
         Better better;
         std::vector<OwnForm> templates;
-        bool figures = true;
+        bool figures = true, at_home = false;
     };
     leave();
     const int run = ++opening_run_;
@@ -126,6 +126,7 @@ void LetterPage::open_clip(qint64 id) {
             if (auto own = lib->forms().all(Own::letter)) l.templates = std::move(*own);
             if (!l.open) return l;
             if (auto facts = lib->people().facts((*l.open)->person.id)) l.facts = std::move(*facts);
+            l.at_home = may_go_home(**l.open, *lib, forms, QDate::currentDate().toString(Qt::ISODate).toStdString());
             if (auto better = better_in(*lib, (*l.open)->clip, *(*l.open)->review)) l.better = std::move(*better);
             return l;
         },
@@ -141,6 +142,7 @@ void LetterPage::open_clip(qint64 id) {
             saved_ = std::move(l.letters);
             facts_ = std::move(l.facts);
             better_ = std::move(l.better);
+            at_home_ = l.at_home;
             own_ = std::move(l.templates);
             {
                 const QSignalBlocker quiet(figures_);
@@ -192,7 +194,8 @@ void LetterPage::show_choices() {
                               : chosen < 3;
         item->setCheckState(on && chosen < 3 ? Qt::Checked : Qt::Unchecked);
         if (!saved && item->checkState() == Qt::Checked)
-            if (const WithCorrection w = proposed_with(open_->review->movement, f, chosen == 0); !w.empty()) with_[key.toStdString()] = w;
+            if (const WithCorrection w = proposed_with(open_->review->movement, f, chosen == 0, at_home_); !w.empty())
+                with_[key.toStdString()] = w;
         chosen += item->checkState() == Qt::Checked ? 1 : 0;
     }
     praise_->setCurrentIndex(saved ? std::max(0, praise_->findData(QString::fromStdString(saved->praise)))

@@ -121,6 +121,7 @@ private:
     std::vector<OwnForm> own_; // templates of one's own
     bool failing_ = false;     // the page could not be composed
     std::map<std::string, WithCorrection> with_;
+    bool at_home_ = false; // what the clip shows may be proposed for home
     Better better_;
     PersonFacts facts_;
     LetterRecord status_of_; // how it was sent and answered, as kept
