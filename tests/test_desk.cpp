@@ -139,15 +139,50 @@ private slots:
         QVERIFY(clip != 0);
         const auto open = load_review(*lib, forms_, clip, "en");
         QVERIFY(open.has_value());
-        QVERIFY(may_go_home(**open, *lib, forms_, "2026-11-03"));
+        QVERIFY(home_gate(**open, *lib, forms_, "2026-11-03").itself);
         Agreement a;
         a.person = ada, a.check = check_of_limit("no_balance"), a.off = true, a.reason = "Unsteady.", a.until_day = "2026-11-30";
         QVERIFY(lib->decisions().save_agreement(a).has_value());
-        QVERIFY(!may_go_home(**open, *lib, forms_, "2026-11-03"));
-        QVERIFY(may_go_home(**open, *lib, forms_, "2026-12-03")); // it is over
+        const auto now = home_gate(**open, *lib, forms_, "2026-11-03");
+        QVERIFY(!now.itself && now.barred.contains("one_leg_stand") && !now.hurt);
+        QVERIFY(home_gate(**open, *lib, forms_, "2026-12-03").itself); // it is over
         OpenReview sore = **open;
         sore.condition.pain = "left knee";
-        QVERIFY(!may_go_home(sore, *lib, forms_, "2026-12-03"));
+        const auto hurt = home_gate(sore, *lib, forms_, "2026-12-03");
+        QVERIFY(!hurt.itself && hurt.hurt && !hurt.barred.contains("one_leg_stand"));
+    }
+
+    // Whatever is agreed, what the gate bars and what it lets pass are the same at home as in a plan.
+    void home_asks_the_gate_that_plans_ask() {
+        auto lib = Library::open(path("gates"));
+        QVERIFY(lib.has_value());
+        int barred_ones = 0;
+        for (const char* limit : {"seated", "no_overhead", "no_balance", "no_bends", "no_twists", "high_stance", "care_knees", "care_neck"}) {
+            const auto who = person(*lib, limit);
+            const auto clip = clip_of(*lib, who, test::movement("bend_and_swing"), "2026-11-02", {});
+            Agreement a;
+            a.person = who, a.check = check_of_limit(limit), a.off = true, a.reason = "Agreed.";
+            QVERIFY(lib->decisions().save_agreement(a).has_value());
+            const auto open = load_review(*lib, forms_, clip, "en");
+            QVERIFY(open.has_value());
+            const auto gate = home_gate(**open, *lib, forms_, "2026-11-03");
+            Needs needs;
+            needs.limits.insert(limit);
+            for (const auto& m : *forms_.movements) {
+                const bool shown = m.id == (*open)->review->movement.id;
+                const auto want = shown ? barred(m, (*open)->review->movement.version, needs) : pass(m, needs).barred;
+                QVERIFY2(want.has_value() == gate.barred.contains(m.id), qPrintable(QString::fromStdString(m.id + " " + limit)));
+                barred_ones += want.has_value() ? 1 : 0;
+            }
+            for (const auto& m : *forms_.movements)
+                for (const auto& check : m.checks) {
+                    Finding f;
+                    f.rule = check.rule;
+                    const auto with = proposed_with(m, f, true, !gate.barred.contains(m.id));
+                    if (gate.barred.contains(m.id)) QVERIFY(with.drill.empty() && with.homework.empty());
+                }
+        }
+        QVERIFY(barred_ones > 20);
     }
 
     void a_height_that_nobody_said_is_kept_as_such() {

@@ -1,5 +1,4 @@
 #include "desk/letter.h"
-#include "core/practice/gate.h"
 #include "desk/needs.h"
 #include <algorithm>
 
@@ -47,22 +46,31 @@ Result<LetterMatter> letter_matter(const OpenReview& open, const LetterRecord& r
     return out;
 }
 
-bool may_go_home(const OpenReview& open, const Library& library, const Forms& forms, const std::string& day) {
-    const Movement& m = open.review->movement;
-    const auto& all = *forms.movements;
-    const auto known = std::find_if(all.begin(), all.end(), [&](const Movement& x) { return x.id == m.id; });
-    if (known == all.end() || !open.condition.pain.empty()) return false;
+HomeGate home_gate(const OpenReview& open, const Library& library, const Forms& forms, const std::string& day) {
+    HomeGate out;
+    out.hurt = !open.condition.pain.empty();
     const auto person = person_needs(library, open.person.id, day, forms);
-    if (!person) return false;
+    if (!person) { // nobody knows: nothing passes
+        for (const auto& m : *forms.movements) out.barred[m.id] = LeftOut::Code::limit;
+        return out;
+    }
     Needs needs;
     know_person(needs, *person);
-    return !barred(*known, m.version, needs);
+    const auto& shown = open.review->movement;
+    for (const auto& m : *forms.movements) {
+        // As it was done in the clip; another one in the way the gate would choose for the person.
+        const auto why = m.id == shown.id ? barred(m, shown.version, needs) : pass(m, needs).barred;
+        if (why) out.barred[m.id] = *why;
+        if (m.id == shown.id) out.itself = !why && !out.hurt;
+    }
+    return out;
 }
 
 WithCorrection proposed_with(const Movement& movement, const Finding& f, bool first, bool at_home) {
     WithCorrection w;
     const auto helps = [&](const Drill& d) { return std::find(d.rules.begin(), d.rules.end(), f.rule) != d.rules.end(); };
-    if (const auto d = std::find_if(movement.drills.begin(), movement.drills.end(), helps); d != movement.drills.end()) w.drill = d->name;
+    if (const auto d = std::find_if(movement.drills.begin(), movement.drills.end(), helps); at_home && d != movement.drills.end())
+        w.drill = d->name;
     if (first && !movement.images.empty()) w.image = movement.images.front();
     if (first && at_home) w.homework = {movement.id, 1, std::max(1, movement.repetitions), 0};
     return w;

@@ -1,5 +1,6 @@
 // What a letter says, before it is put into words: which corrections still hold, what may be praised, what is kept of it when it went out.
 #pragma once
+#include "core/practice/gate.h"
 #include "desk/changes.h"
 #include "desk/open_review.h"
 
@@ -18,12 +19,19 @@ struct LetterMatter {
 /// (held back: the gate of a review, asked here too), no_longer_so for a correction or praise that does not hold any more.
 Result<LetterMatter> letter_matter(const OpenReview& open, const LetterRecord& record, const Library& library);
 
+/// What may be done at home after a clip, by the one gate: what is agreed with the person, on a day.
+struct HomeGate {
+    std::map<std::string, LeftOut::Code> barred; // by the movement's id; what is not among the movements is not named
+    bool hurt = false;                           // something hurt on the day of the clip
+    bool itself = false;                         // what the clip shows is a movement, nothing bars it, and nothing hurt
+};
+/// `day`: ISO, today.
+HomeGate home_gate(const OpenReview& open, const Library& library, const Forms& forms, const std::string& day);
+
 /// What a movement has for a rule, to go with a correction until somebody says otherwise: the drill that isolates it; with the first
-/// correction of a letter a picture for the mind and, where it may be done `at_home`, the movement itself.
+/// correction of a letter a picture for the mind and the movement itself. Neither drill nor movement where it may not be done `at_home`:
+/// a drill is a part of the whole, and how much less it asks for nobody has said.
 WithCorrection proposed_with(const Movement& movement, const Finding& f, bool first, bool at_home);
-/// Whether what a clip shows may be proposed for home: it is one of the movements, nothing stands against it at the one gate by what is
-/// agreed with the person, and nothing hurt on the day of the clip. `day`: ISO, today.
-bool may_go_home(const OpenReview& open, const Library& library, const Forms& forms, const std::string& day);
 
 /// What is kept of a letter that went out, but for its words and bytes. `now`: ISO date and time; `file`: empty where it was printed.
 SentLetter sent_of(const OpenReview& open, const LetterRecord& record, const std::string& kind, const std::filesystem::path& file,

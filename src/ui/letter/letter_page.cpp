@@ -105,7 +105,8 @@ void LetterPage::open_clip(qint64 id) {
         PersonFacts facts;
         Better better;
         std::vector<OwnForm> templates;
-        bool figures = true, at_home = false;
+        bool figures = true;
+        HomeGate gate;
     };
     leave();
     const int run = ++opening_run_;
@@ -120,13 +121,13 @@ void LetterPage::open_clip(qint64 id) {
     session_.background->run<Loaded>(
         this,
         [lib = session_.library, forms = session_.forms(), tongue = spoken_language().toStdString(), id](std::stop_token) {
-            Loaded l{load_review(*lib, forms, id, tongue), {}, lib->settings().get("signed_by"), lib->settings().get("place"), {}, {}, {}};
+            Loaded l{load_review(*lib, forms, id, tongue), {}, lib->settings().get("signed_by"), lib->settings().get("place"), {}, {}, {}, true, {}};
             if (auto letters = lib->letters().of(id)) l.letters = std::move(*letters);
             l.figures = lib->settings().get("letter_figures") != "no";
             if (auto own = lib->forms().all(Own::letter)) l.templates = std::move(*own);
             if (!l.open) return l;
             if (auto facts = lib->people().facts((*l.open)->person.id)) l.facts = std::move(*facts);
-            l.at_home = may_go_home(**l.open, *lib, forms, QDate::currentDate().toString(Qt::ISODate).toStdString());
+            l.gate = home_gate(**l.open, *lib, forms, QDate::currentDate().toString(Qt::ISODate).toStdString());
             if (auto better = better_in(*lib, (*l.open)->clip, *(*l.open)->review)) l.better = std::move(*better);
             return l;
         },
@@ -142,7 +143,7 @@ void LetterPage::open_clip(qint64 id) {
             saved_ = std::move(l.letters);
             facts_ = std::move(l.facts);
             better_ = std::move(l.better);
-            at_home_ = l.at_home;
+            gate_ = std::move(l.gate);
             own_ = std::move(l.templates);
             {
                 const QSignalBlocker quiet(figures_);
@@ -194,7 +195,7 @@ void LetterPage::show_choices() {
                               : chosen < 3;
         item->setCheckState(on && chosen < 3 ? Qt::Checked : Qt::Unchecked);
         if (!saved && item->checkState() == Qt::Checked)
-            if (const WithCorrection w = proposed_with(open_->review->movement, f, chosen == 0, at_home_); !w.empty())
+            if (const WithCorrection w = proposed_with(open_->review->movement, f, chosen == 0, gate_.itself); !w.empty())
                 with_[key.toStdString()] = w;
         chosen += item->checkState() == Qt::Checked ? 1 : 0;
     }
@@ -240,7 +241,7 @@ void LetterPage::show_with() {
     const QString key = chosen();
     const Finding* f = finding(key);
     const auto it = with_.find(key.toStdString());
-    with_box_->show_of(open_ ? &open_->review->movement : nullptr, f, it == with_.end() ? WithCorrection{} : it->second);
+    with_box_->show_of(open_ ? &open_->review->movement : nullptr, f, it == with_.end() ? WithCorrection{} : it->second, gate_);
 }
 
 void LetterPage::with_changed() {

@@ -1,5 +1,6 @@
 // Choosing up to three kept findings and one thing that went well; the page as it will look; PDF and HTML.
 #pragma once
+#include "desk/letter.h"
 #include "ui/letter/templates.h"
 #include "ui/paint/sending.h"
 #include "ui/shell/notice.h"
@@ -121,7 +122,7 @@ private:
     std::vector<OwnForm> own_; // templates of one's own
     bool failing_ = false;     // the page could not be composed
     std::map<std::string, WithCorrection> with_;
-    bool at_home_ = false; // what the clip shows may be proposed for home
+    HomeGate gate_; // what may be proposed for home
     Better better_;
     PersonFacts facts_;
     LetterRecord status_of_; // how it was sent and answered, as kept

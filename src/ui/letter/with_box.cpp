@@ -1,4 +1,5 @@
 #include "ui/letter/with_box.h"
+#include "ui/text/practice_words.h"
 #include <QComboBox>
 #include <QFormLayout>
 #include <QHBoxLayout>
@@ -18,7 +19,9 @@ WithBox::WithBox(const Session& session, QWidget* parent) : QWidget(parent), ses
         c->setMinimumContentsLength(8);
         c->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
         connect(c, &QComboBox::currentIndexChanged, this, [this] {
-            if (!filling_) emit changed();
+            if (filling_) return;
+            say_bar();
+            emit changed();
         });
         return c;
     };
@@ -53,10 +56,17 @@ WithBox::WithBox(const Session& session, QWidget* parent) : QWidget(parent), ses
     form->addRow(tr("Drill"), drill_);
     form->addRow(tr("At home"), movement_);
     form->addRow(QString(), how);
+    bar_ = new QLabel;
+    bar_->setObjectName(QStringLiteral("homeBar"));
+    bar_->setWordWrap(true);
+    bar_->hide();
+    form->addRow(bar_);
 }
 
-void WithBox::show_of(const Movement* m, const Finding* f, const WithCorrection& with) {
+void WithBox::show_of(const Movement* m, const Finding* f, const WithCorrection& with, const HomeGate& gate) {
     filling_ = true;
+    gate_ = gate;
+    shown_ = m ? m->id : std::string();
     setEnabled(m && f);
     of_->setText(m && f ? tr("With “%1”").arg(text::check_name(f->check, session_.catalogue))
                         : tr("Choose a correction: what goes with it stands here."));
@@ -73,8 +83,10 @@ void WithBox::show_of(const Movement* m, const Finding* f, const WithCorrection&
                     drill_->addItem(helps ? said(d.name) : tr("%1 (for another rule)").arg(said(d.name)), QString::fromStdString(d.name));
         movement_->addItem(said(m->name), QString::fromStdString(m->id));
         for (const auto& d : m->drills) movement_->addItem(tr("Drill: %1").arg(said(d.name)), said(d.name));
-        for (const auto& other : session_.movements.all())
-            if (other.id != m->id) movement_->addItem(said(other.name), QString::fromStdString(other.id));
+        for (const bool last : {false, true})
+            for (const auto& other : session_.movements.all())
+                if (other.id != m->id && gate_.barred.contains(other.id) == last)
+                    movement_->addItem(last ? tr("%1 (not now)").arg(said(other.name)) : said(other.name), QString::fromStdString(other.id));
     }
     auto choose = [](QComboBox* c, const std::string& key) {
         const QString k = QString::fromStdString(key);
@@ -92,6 +104,25 @@ void WithBox::show_of(const Movement* m, const Finding* f, const WithCorrection&
     side_->setValue(with.homework.a_side);
     hold_->setValue(static_cast<int>(with.homework.hold_s));
     filling_ = false;
+    say_bar();
+}
+
+// What somebody chose against the gate is theirs to choose; that it is against it is said.
+void WithBox::say_bar() {
+    const std::string home = movement_->currentData().toString().toStdString();
+    const auto forms = session_.forms();
+    const auto& all = *forms.movements;
+    std::vector<std::string> asked; // of which movements something is asked
+    if (!home.empty()) asked.push_back(movement_named(all, home) ? home : shown_);
+    if (!drill_->currentData().toString().isEmpty() && (asked.empty() || asked.front() != shown_)) asked.push_back(shown_);
+    QStringList words;
+    for (const auto& id : asked)
+        if (const auto why = gate_.barred.find(id); why != gate_.barred.end())
+            words << text::left_out({id, why->second}, all);
+        else if (gate_.hurt && id == shown_)
+            words << tr("Something hurt on the day of this clip: ask before it is practised at home.");
+    bar_->setText(words.join(QLatin1Char('\n')));
+    bar_->setVisible(!words.isEmpty());
 }
 
 WithCorrection WithBox::with() const {
