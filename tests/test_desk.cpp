@@ -185,6 +185,87 @@ private slots:
         QVERIFY(barred_ones > 20);
     }
 
+    // Two clips of one student that wait are one visit and one letter; what it says of each is kept with each.
+    void two_clips_of_one_student_are_one_letter() {
+        auto lib = Library::open(path("visit"));
+        QVERIFY(lib.has_value());
+        const auto ada = person(*lib, "Ada"), bo = person(*lib, "Bo");
+        const auto first = clip_of(*lib, ada, test::movement("gaze_at_the_moon"), "2026-11-02", {});
+        const auto of_bo = clip_of(*lib, bo, test::movement("gaze_at_the_moon"), "2026-11-03", {});
+        const auto second = clip_of(*lib, ada, test::movement("separate_the_clouds"), "2026-11-04", {});
+        const auto late = clip_of(*lib, ada, test::movement("look_behind"), "2026-11-20", {});
+        QVERIFY(first && of_bo && second && late);
+        const auto order = by_visit(*lib->letters().waiting());
+        std::vector<std::int64_t> ids;
+        for (const auto& w : order) ids.push_back(w.clip);
+        QCOMPARE(ids, (std::vector<std::int64_t>{first, second, of_bo, late})); // a visit is looked at in one go
+        QCOMPARE(visit_beside(*lib, *lib->clips().get(first)), std::vector<std::int64_t>{second});
+        QCOMPARE(visit_beside(*lib, *lib->clips().get(of_bo)), std::vector<std::int64_t>{});
+
+        LetterRecord l;
+        l.clip = first, l.checks = {"upright.high"}, l.opening = "Dear Ada,";
+        l.also = {{second, {"stance.low/left"}, {{"stance.low/left", {"Half of it", "", {}}}}}};
+        QVERIFY(lib->letters().save(l).has_value());
+        const auto kept = lib->letters().of(first)->front();
+        QVERIFY(kept.also == l.also && kept.goes_with == 0);
+        const auto part = lib->letters().of(second)->front();
+        QCOMPARE(part.goes_with, first);
+        QCOMPARE(part.checks, l.also[0].checks);
+        QCOMPARE(part.with.at("stance.low/left").drill, std::string("Half of it"));
+        const auto opened = load_visit(*lib, forms_, l, ada, "en");
+        QVERIFY(opened && opened->size() == 1 && opened->front()->clip.id == second);
+        // Taken out again, it has a letter of its own, with nothing chosen.
+        LetterRecord alone = l;
+        alone.also.clear();
+        QVERIFY(lib->letters().save(alone).has_value());
+        QVERIFY(lib->letters().of(second)->front().goes_with == 0 && lib->letters().of(second)->front().checks.empty());
+        // Sent, both are answered, and each knows what was asked in it.
+        QVERIFY(lib->letters().save(l).has_value());
+        SentLetter sent;
+        sent.person = ada, sent.clip = first, sent.sent_at = "2026-11-05T20:00:00", sent.kind = "pdf";
+        QVERIFY(lib->letters().keep_sent(sent).has_value());
+        QVERIFY(lib->letters().set_sent(first, "2026-11-06", "mail").has_value());
+        for (const auto id : {first, second}) QCOMPARE(lib->letters().of(id)->front().sent_on, std::string("2026-11-06"));
+        QCOMPARE(lib->letters().sent(ada)->size(), std::size_t{1});
+        QCOMPARE(lib->letters().said_before(ada, "separate_the_clouds", "stance.low/left")->times, 1);
+        QCOMPARE(lib->letters().said_before(ada, "gaze_at_the_moon", "stance.low/left")->times, 0);
+        QVERIFY(lib->letters().set_answered(first, "2026-11-07", "Thank you").has_value());
+        QCOMPARE(lib->letters().of(second)->front().answer, std::string("Thank you"));
+        ids.clear();
+        const auto waiting = *lib->letters().waiting();
+        for (const auto& w : waiting) ids.push_back(w.clip);
+        QCOMPARE(ids, (std::vector<std::int64_t>{of_bo, late}));
+    }
+
+    // A clip that turns out to be somebody else's does not go out with a letter that named it.
+    void nothing_of_another_person_goes_with_a_letter() {
+        auto lib = Library::open(path("strange"));
+        QVERIFY(lib.has_value());
+        const auto ada = person(*lib, "Ada"), bo = person(*lib, "Bo");
+        const auto first = clip_of(*lib, ada, test::movement("gaze_at_the_moon"), "2026-11-02", {});
+        const auto second = clip_of(*lib, ada, test::movement("separate_the_clouds"), "2026-11-03", {});
+        LetterRecord l;
+        l.clip = first, l.also = {{second, {"stance.low"}, {}}, {9999, {"stance.low"}, {}}, {first, {}, {}}};
+        QVERIFY(lib->letters().save(l).has_value()); // what is gone and itself are left alone
+        QVERIFY(lib->letters().of(first)->front().goes_with == 0);
+        auto clip = *lib->clips().get(second);
+        clip.person = bo;
+        QVERIFY(lib->clips().set_facts(clip).has_value());
+        const auto no = load_visit(*lib, forms_, l, ada, "en");
+        QVERIFY(!no && no.error().code == Code::no_longer_so);
+        // Saved again while the letter was open: Bo's clip is not touched, and keeps its own letter.
+        QVERIFY(lib->letters().set_sent(second, "", "").has_value());
+        LetterRecord own;
+        own.clip = second, own.checks = {"knee.high"};
+        QVERIFY(lib->letters().save(own).has_value());
+        QVERIFY(lib->letters().save(l).has_value());
+        QCOMPARE(lib->letters().of(second)->front().checks, own.checks);
+        SentLetter sent;
+        sent.person = ada, sent.clip = first, sent.sent_at = "2026-11-05T20:00:00", sent.kind = "pdf";
+        QVERIFY(lib->letters().keep_sent(sent).has_value());
+        QVERIFY(lib->letters().of(second)->front().sent_on.empty());
+    }
+
     void a_height_that_nobody_said_is_kept_as_such() {
         auto lib = Library::open(path("unsaid"));
         QVERIFY(lib.has_value());

@@ -68,6 +68,63 @@ private slots:
         QVERIFY(f.open(QIODevice::ReadOnly));
         QCOMPARE(*b.session.library->letters().sent_file(sent[1].id), f.readAll().toStdString());
     }
+    // Noor sent two clips in a week: one letter, its corrections from the ground up over both; each may be left to a letter of its own.
+    void one_letter_answers_both_clips_of_a_visit() {
+        Bench b(copy_.demo);
+        auto& lib = *b.session.library;
+        const auto open = load_review(lib, b.session.forms(), 5, "en");
+        QVERIFY(open.has_value());
+        const Finding* fault = nullptr;
+        for (const auto& f : (*open)->review->findings)
+            if (!fault && (f.verdict == Verdict::outside || f.verdict == Verdict::edge)) fault = &f;
+        QVERIFY(fault);
+        auto* letter = b.window->letter();
+        auto* list = letter->findChild<QListWidget*>(QStringLiteral("corrections"));
+        auto head = [&]() -> QListWidgetItem* {
+            for (int i = 0; i < list->count(); ++i)
+                if (list->item(i)->data(Qt::UserRole).toString().isEmpty()) return list->item(i);
+            return nullptr;
+        };
+        QSignalSpy filled(letter, &ui::LetterPage::filled_in), saved(letter, &ui::LetterPage::exported);
+        letter->open_clip(16);
+        QTRY_COMPARE_WITH_TIMEOUT(filled.count(), 1, 60000);
+        QVERIFY(head() && head()->text().contains(QStringLiteral("nothing was kept in it yet")));
+        Decision keep;
+        keep.key = FindingKey::of(*fault), keep.choice = Choice::kept;
+        QVERIFY(lib.decisions().decide(5, keep).has_value());
+        letter->open_clip(16);
+        QTRY_COMPARE_WITH_TIMEOUT(filled.count(), 2, 60000);
+        QVERIFY(head() && head()->checkState() == Qt::Checked);
+        QVERIFY(head()->text().contains(QStringLiteral("Gaze at the Moon")));
+        // With three of the form chosen it is chosen in place of one of them.
+        const int at = list->row(head());
+        QCOMPARE(list->item(at + 1)->data(Qt::UserRole + 1).toLongLong(), qint64{5});
+        for (int i = 0; i < at; ++i) list->item(i)->setCheckState(i == 0 ? Qt::Checked : Qt::Unchecked);
+        list->item(at + 1)->setCheckState(Qt::Checked);
+        auto text_of = [&](const char* name) {
+            const QString file = copy_.dir.filePath(QLatin1String(name));
+            const auto before = saved.count();
+            letter->export_to(file);
+            [&] { QTRY_COMPARE_WITH_TIMEOUT(saved.count(), before + 1, 60000); }();
+            QFile f(file);
+            return f.open(QIODevice::ReadOnly) ? QString::fromUtf8(f.readAll()) : QString();
+        };
+        const QString both = text_of("both.txt");
+        QVERIFY2(both.contains(QStringLiteral("Gaze at the Moon:")), qPrintable(both));
+        QVERIFY(both.contains(ui::said(fault->cue)));
+        QCOMPARE(lib.letters().of(5)->front().goes_with, qint64{16});
+        QVERIFY(!lib.letters().of(5)->front().sent_on.empty());
+        // Asked for by its other clip, it is the same letter.
+        letter->open_clip(5);
+        QTRY_COMPARE_WITH_TIMEOUT(filled.count(), 3, 60000);
+        QCOMPARE(letter->shown_clip(), qint64{16});
+        // Left out, nothing of it is said, and the choice can be undone.
+        head()->setCheckState(Qt::Unchecked);
+        QCOMPARE(list->item(at + 1)->checkState(), Qt::Unchecked);
+        QVERIFY(!(list->item(at + 1)->flags() & Qt::ItemIsEnabled));
+        QVERIFY(!text_of("one.txt").contains(QStringLiteral("Gaze at the Moon")));
+        QCOMPARE(lib.letters().of(5)->front().goes_with, qint64{0});
+    }
     void what_was_sent_opens_again_unchanged() {
         qputenv("BEVEL_NO_VIEWER", "1");
         Bench b(copy_.demo);

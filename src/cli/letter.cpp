@@ -68,6 +68,9 @@ int letter_of_library(const fs::path& folder, std::int64_t clip, const fs::path&
     order.open = *open;
     order.record = letters->front();
     order.movements = forms.movements;
+    auto also = load_visit(*library, forms, order.record, (*open)->person.id, "en");
+    if (!also) return complain(also.error());
+    order.also = std::move(*also);
     if (facts) order.alias = facts->alias, order.units.inches = facts->lengths == "in";
     const auto& motion = (*open)->review->motion; // lengths as this body has them
     const Person& who = (*open)->person;

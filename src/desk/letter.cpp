@@ -1,4 +1,5 @@
 #include "desk/letter.h"
+#include "core/review/trend.h"
 #include "desk/needs.h"
 #include <algorithm>
 
@@ -44,6 +45,53 @@ Result<LetterMatter> letter_matter(const OpenReview& open, const LetterRecord& r
         if (f != findings.end()) out.inside = *f;
     }
     return out;
+}
+
+std::vector<std::int64_t> visit_beside(const Library& library, const Clip& clip) {
+    std::vector<std::int64_t> out;
+    const auto waiting = library.letters().waiting();
+    if (!waiting || clip.person == 0) return out;
+    const double day = day_number(clip.arrived_on);
+    for (const auto& w : *waiting) {
+        if (w.person != clip.person || w.unnamed || w.clip == clip.id || w.clip == clip.pair) continue;
+        if (std::abs(day - day_number(w.arrived_on)) <= visit_days) out.push_back(w.clip);
+    }
+    return out;
+}
+
+std::vector<Waiting> by_visit(const std::vector<Waiting>& waiting) {
+    std::vector<Waiting> out;
+    std::vector<bool> taken(waiting.size());
+    for (std::size_t i = 0; i < waiting.size(); ++i) {
+        if (taken[i]) continue;
+        out.push_back(waiting[i]);
+        for (std::size_t k = i + 1; k < waiting.size() && !waiting[i].unnamed; ++k) {
+            const Waiting &a = waiting[i], &b = waiting[k];
+            if (taken[k] || b.unnamed || a.person != b.person || std::abs(day_number(a.arrived_on) - day_number(b.arrived_on)) > visit_days)
+                continue;
+            out.push_back(b);
+            taken[k] = true;
+        }
+    }
+    return out;
+}
+
+Result<std::vector<std::shared_ptr<const OpenReview>>> load_visit(const Library& library, const Forms& forms, const LetterRecord& record,
+                                                                  std::int64_t person, const std::string& language) {
+    std::vector<std::shared_ptr<const OpenReview>> out;
+    for (const auto& p : record.also) {
+        auto open = load_review(library, forms, p.clip, language);
+        if (!open || (*open)->person.id != person) return fail(Code::no_longer_so, "visit");
+        out.push_back(std::move(*open));
+    }
+    return out;
+}
+
+LetterRecord part_record(const LetterRecord& record, const LetterPart& part) {
+    LetterRecord r = record;
+    r.clip = part.clip, r.checks = part.checks, r.with = part.with;
+    r.praise.clear(), r.also.clear();
+    return r;
 }
 
 HomeGate home_gate(const OpenReview& open, const Library& library, const Forms& forms, const std::string& day) {

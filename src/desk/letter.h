@@ -19,6 +19,18 @@ struct LetterMatter {
 /// (held back: the gate of a review, asked here too), no_longer_so for a correction or praise that does not hold any more.
 Result<LetterMatter> letter_matter(const OpenReview& open, const LetterRecord& record, const Library& library);
 
+/// The clips of a visit beside one: of the same person, waiting for a letter as well, come within `visit_days` of it. Oldest first.
+constexpr int visit_days = 7;
+std::vector<std::int64_t> visit_beside(const Library& library, const Clip& clip);
+/// Who waits, longest first, but the clips of one visit one after the other.
+std::vector<Waiting> by_visit(const std::vector<Waiting>& waiting);
+/// The clips that a letter answers beside its own, opened, in the order of `record.also`. Code::no_longer_so "visit" where one is gone or
+/// is another person's by now: nothing of them goes out.
+Result<std::vector<std::shared_ptr<const OpenReview>>> load_visit(const Library& library, const Forms& forms, const LetterRecord& record,
+                                                                  std::int64_t person, const std::string& language);
+/// The record of a part as a letter of its own has it, for `letter_matter`.
+LetterRecord part_record(const LetterRecord& record, const LetterPart& part);
+
 /// What may be done at home after a clip, by the one gate: what is agreed with the person, on a day.
 struct HomeGate {
     std::map<std::string, LeftOut::Code> barred; // by the movement's id; what is not among the movements is not named

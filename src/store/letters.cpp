@@ -26,12 +26,66 @@ WithCorrection with_of(const nlohmann::json& j) {
     return w;
 }
 
+nlohmann::json withs_json(const std::map<std::string, WithCorrection>& all) {
+    nlohmann::json with = nlohmann::json::object();
+    for (const auto& [key, w] : all)
+        if (!w.empty()) with[key] = with_json(w);
+    return with;
+}
+
+std::map<std::string, WithCorrection> withs_of(const nlohmann::json& j) {
+    std::map<std::string, WithCorrection> out;
+    if (j.contains("with"))
+        for (const auto& [key, w] : j["with"].items()) out[key] = with_of(w);
+    return out;
+}
+
 } // namespace
 
 Result<std::int64_t> LetterStore::save(const LetterRecord& l) {
-    nlohmann::json with = nlohmann::json::object();
-    for (const auto& [key, w] : l.with)
-        if (!w.empty()) with[key] = with_json(w);
+    std::int64_t id = 0;
+    auto ok = together([&]() -> Result<bool> {
+        const auto before = of(l.clip);
+        if (!before) return tl::unexpected(before.error());
+        auto saved = save_one(l);
+        if (!saved) return tl::unexpected(saved.error());
+        id = *saved;
+        const auto still = [&](std::int64_t clip) {
+            return std::any_of(l.also.begin(), l.also.end(), [&](const LetterPart& p) { return p.clip == clip; });
+        };
+        std::vector<LetterPart> parts = l.also;
+        if (!before->empty()) // what went with it and no longer does has a letter of its own again, with nothing chosen
+            for (const auto& p : before->front().also)
+                if (!still(p.clip)) parts.push_back({p.clip, {}, {}});
+        const auto person = clips().get(l.clip).map([](const Clip& c) { return c.person; });
+        for (const auto& p : parts) {
+            if (const auto clip = clips().get(p.clip); !clip || !person || clip->person != *person || p.clip == l.clip) continue;
+            const auto own = of(p.clip);
+            if (!own) return tl::unexpected(own.error());
+            LetterRecord one = own->empty() ? LetterRecord{} : own->front();
+            if (!still(p.clip) && one.goes_with != l.clip) continue; // another letter's by now
+            one.clip = p.clip, one.checks = p.checks, one.with = p.with, one.also.clear();
+            one.goes_with = still(p.clip) ? l.clip : 0;
+            if (auto kept = save_one(one); !kept) return tl::unexpected(kept.error());
+        }
+        return true;
+    });
+    if (!ok) return tl::unexpected(ok.error());
+    return id;
+}
+
+std::vector<std::int64_t> LetterStore::answered_with(std::int64_t clip) const {
+    std::vector<std::int64_t> out{clip};
+    if (const auto letters = of(clip); letters && !letters->empty())
+        for (const auto& p : letters->front().also)
+            if (const auto own = of(p.clip); own && !own->empty() && own->front().goes_with == clip) out.push_back(p.clip);
+    return out;
+}
+
+Result<std::int64_t> LetterStore::save_one(const LetterRecord& l) {
+    const nlohmann::json with = withs_json(l.with);
+    nlohmann::json also = nlohmann::json::array();
+    for (const auto& p : l.also) also.push_back({{"clip", p.clip}, {"checks", p.checks}, {"with", withs_json(p.with)}});
     const nlohmann::json body{{"praise", l.praise},
                               {"checks", l.checks},
                               {"opening", l.opening},
@@ -43,9 +97,10 @@ Result<std::int64_t> LetterStore::save(const LetterRecord& l) {
                               {"language", l.language},
                               {"short", l.short_form},
                               {"large", l.large},
+                              {"also", also},
+                              {"apart", l.apart},
+                              {"goes_with", l.goes_with},
                               {"with", with}};
-    const std::lock_guard lock(*mutex_);
-    if (read_only_) return fail(Code::write_failed, "read_only");
     // Whether it was sent and answered is said elsewhere: a draft that is changed afterwards stays what went out.
     Query q(db_, "INSERT INTO letter(clip, body, sent_on, review_on) VALUES(?,?,?,?) ON CONFLICT(clip) DO UPDATE SET body=excluded.body, "
                  "review_on=excluded.review_on, sent_on=CASE WHEN excluded.sent_on='' THEN sent_on ELSE excluded.sent_on END");
@@ -80,8 +135,11 @@ Result<std::vector<LetterRecord>> LetterStore::of(std::int64_t clip) const {
             l.language = j.value("language", "");
             l.short_form = j.value("short", false);
             l.large = j.value("large", false);
-            if (j.contains("with"))
-                for (const auto& [key, w] : j["with"].items()) l.with[key] = with_of(w);
+            l.with = withs_of(j);
+            l.apart = j.value("apart", std::vector<std::int64_t>{});
+            l.goes_with = j.value("goes_with", std::int64_t{0});
+            for (const auto& p : j.value("also", nlohmann::json::array()))
+                l.also.push_back({p.value("clip", std::int64_t{0}), p.value("checks", std::vector<std::string>{}), withs_of(p)});
         } catch (const nlohmann::json::exception&) {
             return fail(Code::unreadable, "letter");
         }
@@ -98,8 +156,11 @@ Result<std::int64_t> LetterStore::keep_sent(const SentLetter& l) {
         q.bind(l.person).reference(l.clip).bind(l.sent_at).bind(l.kind).bind(l.name).bind(std::int64_t{l.hidden}).bind(l.body);
         if (auto done = q.blob(l.file).run(); !done) return done;
         id = sqlite3_last_insert_rowid(db_);
-        Query draft(db_, "UPDATE letter SET sent_on=?, went=body WHERE clip=?");
-        return draft.bind(l.sent_at.substr(0, 10)).bind(clips().record_of(l.clip)).run();
+        for (const auto clip : answered_with(l.clip)) {
+            Query draft(db_, "UPDATE letter SET sent_on=?, went=body WHERE clip=?");
+            if (auto done = draft.bind(l.sent_at.substr(0, 10)).bind(clips().record_of(clip)).run(); !done) return done;
+        }
+        return true;
     });
     if (!ok) return tl::unexpected(ok.error());
     return id;
@@ -125,18 +186,24 @@ Result<std::string> LetterStore::sent_file(std::int64_t id) const {
 }
 
 Result<bool> LetterStore::set_sent(std::int64_t clip, const std::string& day, const std::string& how) {
-    return write([&] {
-        // Written first, then sent: taking it back leaves the day it was written.
-        Query q(db_, "UPDATE letter SET how=?1, sent_on=CASE WHEN ?2='' THEN sent_on ELSE ?2 END, went=CASE WHEN went='' AND ?2<>'' THEN "
-                     "body ELSE went END WHERE clip=?3");
-        return q.bind(how).bind(day).bind(clips().record_of(clip)).run();
+    return together([&]() -> Result<bool> {
+        for (const auto one : answered_with(clip)) {
+            // Written first, then sent: taking it back leaves the day it was written.
+            Query q(db_, "UPDATE letter SET how=?1, sent_on=CASE WHEN ?2='' THEN sent_on ELSE ?2 END, went=CASE WHEN went='' AND ?2<>'' "
+                         "THEN body ELSE went END WHERE clip=?3");
+            if (auto ok = q.bind(how).bind(day).bind(clips().record_of(one)).run(); !ok) return ok;
+        }
+        return true;
     });
 }
 
 Result<bool> LetterStore::set_answered(std::int64_t clip, const std::string& day, const std::string& words) {
-    return write([&] {
-        Query q(db_, "UPDATE letter SET answered_on=?, answer=? WHERE clip=?");
-        return q.bind(day).bind(words).bind(clips().record_of(clip)).run();
+    return together([&]() -> Result<bool> {
+        for (const auto one : answered_with(clip)) {
+            Query q(db_, "UPDATE letter SET answered_on=?, answer=? WHERE clip=?");
+            if (auto ok = q.bind(day).bind(words).bind(clips().record_of(one)).run(); !ok) return ok;
+        }
+        return true;
     });
 }
 

@@ -151,6 +151,14 @@ struct Remark {
     std::string words; // what to do; never empty
 };
 
+/// What a letter says of another clip of the same visit.
+struct LetterPart {
+    std::int64_t clip = 0;
+    std::vector<std::string> checks;            // as of the letter
+    std::map<std::string, WithCorrection> with; // by key of the correction
+    bool operator==(const LetterPart&) const = default;
+};
+
 struct LetterRecord {
     std::int64_t id = 0, clip = 0;
     std::string praise;              // check id of the thing that went well
@@ -163,6 +171,11 @@ struct LetterRecord {
     bool short_form = false;                    // words alone, without pictures
     bool large = false;                         // large type
     std::map<std::string, WithCorrection> with; // by key of the correction
+    // Clips of the same visit that this letter answers too. What it says of them is kept with them as well, as if each had a letter of its
+    // own: so "what was asked last time" knows it.
+    std::vector<LetterPart> also;
+    std::vector<std::int64_t> apart;            // clips of the visit that are to have letters of their own
+    std::int64_t goes_with = 0;                 // the clip whose letter answers this one; 0: its own
     std::string sent_on;                        // ISO date when a file was written or it was said to be sent, else empty
     std::string how, answered_on, answer;       // how it was sent; when and what was answered
 };

@@ -213,7 +213,9 @@ public:
 class LetterStore : public Store {
 public:
     using Store::Store;
-    Result<std::int64_t> save(const LetterRecord& l); // one letter a clip: replaces the earlier draft
+    /// One letter a clip: replaces the earlier draft; with it what is kept of the clips it answers too (LetterRecord::also). Those of
+    /// another person, or that are gone, are left alone.
+    Result<std::int64_t> save(const LetterRecord& l);
     Result<std::vector<LetterRecord>> of(std::int64_t clip) const;
     /// That a letter went out, how ("none": the clip is done without one); "" takes it back to written. That it was answered, when and
     /// what; "" takes that back.
@@ -240,6 +242,10 @@ public:
     Result<std::int64_t> keep_sent(const SentLetter& l);
     Result<std::vector<SentLetter>> sent(std::int64_t person) const; // newest first, without the bytes
     Result<std::string> sent_file(std::int64_t id) const;
+
+private:
+    Result<std::int64_t> save_one(const LetterRecord& l);
+    std::vector<std::int64_t> answered_with(std::int64_t clip) const; // that clip first
 };
 
 /// What was practised, by day.

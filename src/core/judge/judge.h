@@ -96,6 +96,10 @@ std::vector<Finding> judge(const Summaries& both, const Alignment& first, const 
 Verdict verdict_of(double value, double sigma, std::optional<double>& low, std::optional<double>& high, double edge, bool& widened,
                    double matters = 0, double bound = bound_of(1, 1));
 
+/// Whether a stands before b: safety, then what is outside, from the ground up, the more often and the farther outside first. A strict weak
+/// order, also over findings of several clips.
+bool comes_first(const Finding& a, const Finding& b);
+
 /// Findings that are one remark: faults of one rule and measure in one direction and of one severity, on either side and in any phase.
 /// In the order of the findings; the one that is farthest outside leads. Findings that are no faults are remarks of their own.
 struct Remarked {

@@ -6,9 +6,7 @@
 #include <cstdio>
 
 namespace bevel {
-namespace {
 
-/// Days since 1970 of an ISO date; 0 for none.
 double day_number(const std::string& iso) {
     int y = 0;
     unsigned m = 0, d = 0;
@@ -16,6 +14,8 @@ double day_number(const std::string& iso) {
     const std::chrono::year_month_day date{std::chrono::year(y), std::chrono::month(m), std::chrono::day(d)};
     return date.ok() ? static_cast<double>(std::chrono::sys_days(date).time_since_epoch().count()) : 0;
 }
+
+namespace {
 
 /// z with this much of a standard normal above it.
 double normal_above(double tail) {

@@ -5,6 +5,9 @@
 
 namespace bevel {
 
+/// Days since 1970 of an ISO date; 0 for none.
+double day_number(const std::string& iso);
+
 /// One check on one side in one clip: all its repetitions together, with the parts of the error.
 struct KeptFigure {
     std::int64_t clip = 0;

@@ -1,4 +1,5 @@
 #include "ui/arrivals/evening.h"
+#include "desk/letter.h"
 #include "ui/shell/workspace.h"
 #include <algorithm>
 #include <nlohmann/json.hpp>
@@ -26,7 +27,7 @@ void Evening::refresh() {
         },
         [this, run](Loaded l) {
             if (run != run_) return; // a newer one is under way
-            all_ = l.all ? std::move(*l.all) : std::vector<Waiting>{};
+            all_ = l.all ? by_visit(*l.all) : std::vector<Waiting>{};
             due_ = l.due ? std::move(*l.due) : std::vector<LetterLine>{};
             minutes_.clear();
             if (const auto j = nlohmann::json::parse(l.minutes, nullptr, false); j.is_array())

@@ -169,8 +169,8 @@ void LetterPage::fill_fields() {
     const qint64 clip = open_->clip.id;
     for (const auto& [key, change] : better_) add({QStringLiteral("change"), clip, key});
     for (int i = 0; i < corrections_->count(); ++i)
-        if (const Finding* f = finding(corrections_->item(i)->data(Qt::UserRole).toString()); f && !f->by_hand)
-            add({QStringLiteral("figure"), clip, FindingKey::of(*f)});
+        if (const Chosen of = of_item(corrections_->item(i)); of.clip == clip)
+            if (const Finding* f = finding(of); f && !f->by_hand) add({QStringLiteral("figure"), clip, FindingKey::of(*f)});
 }
 
 void LetterPage::say_status() {

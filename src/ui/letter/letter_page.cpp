@@ -48,10 +48,6 @@ void print_letter(QPrinter& printer, const LetterContent& c) {
     }
 }
 
-QString key_of(const Finding& f) {
-    return QString::fromStdString(FindingKey::of(f).text());
-}
-
 } // namespace
 
 LetterPage::LetterPage(Session& session, QWidget* parent) : Place(session, "letter", parent) {
@@ -66,7 +62,7 @@ void LetterPage::settle() {
     for (auto* b : {pdf_, html_, print_, sent_, text_, cards_, mail_, mark_, answered_}) b->setEnabled(open && !busy_);
     reminder_->setEnabled(open && look_again_->isChecked());
     consent_->setVisible(open && facts_.consent.empty() && !hide_->isChecked());
-    clip_->setEnabled(open && !busy_ && open_->has_file && !chosen().isEmpty());
+    clip_->setEnabled(open && !busy_ && open_->has_file && !chosen().key.isEmpty());
     clip_->setToolTip(open && open_->clip.film_dropped ? tr("The film was deleted when its time had come")
                       : open && !open_->has_file       ? tr("The clip's file is not where it was: point to it in the review")
                                                        : tr("Save the moment of the chosen correction as a clip three times as slow"));
@@ -77,14 +73,6 @@ Units LetterPage::units_of_letter() const {
     Units u = session_.settings.units(open_->review->motion, open_->person);
     if (!facts_.lengths.empty()) u.inches = facts_.lengths == "in";
     return u;
-}
-
-/// Key of the correction under the cursor, else of the first that goes out.
-QString LetterPage::chosen() const {
-    if (const auto* it = corrections_->currentItem()) return it->data(Qt::UserRole).toString();
-    for (int i = 0; i < corrections_->count(); ++i)
-        if (corrections_->item(i)->checkState() == Qt::Checked) return corrections_->item(i)->data(Qt::UserRole).toString();
-    return {};
 }
 
 void LetterPage::leave() {
@@ -106,7 +94,8 @@ void LetterPage::open_clip(qint64 id) {
         Better better;
         std::vector<OwnForm> templates;
         bool figures = true;
-        HomeGate gate;
+        std::map<qint64, HomeGate> gates;
+        std::vector<std::shared_ptr<const OpenReview>> beside;
     };
     leave();
     const int run = ++opening_run_;
@@ -121,13 +110,32 @@ void LetterPage::open_clip(qint64 id) {
     session_.background->run<Loaded>(
         this,
         [lib = session_.library, forms = session_.forms(), tongue = spoken_language().toStdString(), id](std::stop_token) {
-            Loaded l{load_review(*lib, forms, id, tongue), {}, lib->settings().get("signed_by"), lib->settings().get("place"), {}, {}, {}, true, {}};
+            Loaded l{load_review(*lib, forms, id, tongue), {}, lib->settings().get("signed_by"), lib->settings().get("place"), {}, {}, {}, true, {}, {}};
             if (auto letters = lib->letters().of(id)) l.letters = std::move(*letters);
+            // What goes with the letter of another clip is written there.
+            if (!l.letters.empty() && l.letters.front().goes_with != 0)
+                if (auto first = load_review(*lib, forms, l.letters.front().goes_with, tongue)) {
+                    l.open = std::move(first);
+                    l.letters.clear();
+                    if (auto letters = lib->letters().of((*l.open)->clip.id)) l.letters = std::move(*letters);
+                }
             l.figures = lib->settings().get("letter_figures") != "no";
             if (auto own = lib->forms().all(Own::letter)) l.templates = std::move(*own);
             if (!l.open) return l;
             if (auto facts = lib->people().facts((*l.open)->person.id)) l.facts = std::move(*facts);
-            l.gate = home_gate(**l.open, *lib, forms, QDate::currentDate().toString(Qt::ISODate).toStdString());
+            const OpenReview& shown = **l.open;
+            std::vector<std::int64_t> others;
+            if (!l.letters.empty())
+                for (const auto& part : l.letters.front().also) others.push_back(part.clip);
+            if (l.letters.empty() || l.letters.front().sent_on.empty())
+                for (const auto other : visit_beside(*lib, shown.clip))
+                    if (std::find(others.begin(), others.end(), other) == others.end()) others.push_back(other);
+            for (const auto other : others)
+                if (auto open = load_review(*lib, forms, other, tongue); open && (*open)->person.id == shown.person.id)
+                    l.beside.push_back(std::move(*open));
+            const std::string today = QDate::currentDate().toString(Qt::ISODate).toStdString();
+            l.gates[shown.clip.id] = home_gate(shown, *lib, forms, today);
+            for (const auto& open : l.beside) l.gates[open->clip.id] = home_gate(*open, *lib, forms, today);
             if (auto better = better_in(*lib, (*l.open)->clip, *(*l.open)->review)) l.better = std::move(*better);
             return l;
         },
@@ -143,7 +151,8 @@ void LetterPage::open_clip(qint64 id) {
             saved_ = std::move(l.letters);
             facts_ = std::move(l.facts);
             better_ = std::move(l.better);
-            gate_ = std::move(l.gate);
+            gates_ = std::move(l.gates);
+            beside_ = std::move(l.beside);
             own_ = std::move(l.templates);
             {
                 const QSignalBlocker quiet(figures_);
@@ -153,205 +162,6 @@ void LetterPage::open_clip(qint64 id) {
             show_choices();
             settle();
         });
-}
-
-void LetterPage::show_choices() {
-    filling_ = true;
-    title_->setText(tr("Letter to %1").arg(QString::fromStdString(open_->person.name)));
-    const LetterRecord* saved = saved_.empty() ? nullptr : &saved_.front();
-    status_of_ = saved ? *saved : LetterRecord{};
-    with_ = saved ? saved->with : std::map<std::string, WithCorrection>{};
-    const QString language = saved && !saved->language.empty()                               ? QString::fromStdString(saved->language)
-                             : languages().contains(QString::fromStdString(facts_.language)) ? QString::fromStdString(facts_.language)
-                                                                                             : spoken_language();
-    language_->setCurrentIndex(std::max(0, language_->findData(language)));
-    corrections_->clear();
-    praise_->clear();
-    praise_->addItem(tr("nothing chosen"), QString());
-    const Units units = units_of_letter();
-    // What has become better beyond its errors comes first: that is what somebody worked for.
-    for (const auto& [key, change] : better_)
-        praise_->addItem(better_words(key, change, session_.catalogue, units), QString::fromStdString(Praise{true, key}.text()));
-    int chosen = 0;
-    // What holds in every part; where nothing does, what holds in one.
-    for (const bool everywhere : {true, false}) {
-        if (!everywhere && praise_->count() > 1) break;
-        for (const auto& f : open_->review->findings)
-            if (const QString words = text::praise(f, open_->review->movement); !words.isEmpty() && f.sure == everywhere)
-                praise_->addItem(words, key_of(f));
-    }
-    for (const auto& f : open_->review->findings) {
-        const QString key = key_of(f);
-        const Decision d = decision_of(open_->decisions, f);
-        const QString cue = d.wording.empty() ? said(f.cue) : QString::fromStdString(d.wording);
-        if (d.choice != Choice::kept || (f.verdict != Verdict::outside && f.verdict != Verdict::edge)) continue;
-        const auto remark = remark_of(f, open_->review->findings);
-        if (remark.front() != &f) continue; // one correction, whatever sides it shows on
-        auto* item = new QListWidgetItem(text::fault(f, session_.catalogue) + QLatin1Char('\n') + cue, corrections_);
-        item->setData(Qt::UserRole, key);
-        item->setFlags(Qt::ItemIsEnabled | Qt::ItemIsSelectable | Qt::ItemIsUserCheckable);
-        const bool on = saved ? std::any_of(saved->checks.begin(), saved->checks.end(),
-                                            [&](const std::string& k) { return means_one_of(FindingKey::read(k), remark); })
-                              : chosen < 3;
-        item->setCheckState(on && chosen < 3 ? Qt::Checked : Qt::Unchecked);
-        if (!saved && item->checkState() == Qt::Checked)
-            if (const WithCorrection w = proposed_with(open_->review->movement, f, chosen == 0, gate_.itself); !w.empty())
-                with_[key.toStdString()] = w;
-        chosen += item->checkState() == Qt::Checked ? 1 : 0;
-    }
-    praise_->setCurrentIndex(saved ? std::max(0, praise_->findData(QString::fromStdString(saved->praise)))
-                                   : std::min(1, praise_->count() - 1));
-    fill_templates();
-    signed_->setText(sender_.first);
-    place_->setText(sender_.second);
-    const LetterTemplate& first = templates_.front();
-    opening_->set_words(saved ? QString::fromStdString(saved->opening) : first.opening);
-    closing_->set_words(saved ? QString::fromStdString(saved->closing) : first.closing);
-    short_->setChecked(saved && saved->short_form);
-    large_->setChecked(saved && saved->large);
-    const QDate next = saved ? QDate::fromString(QString::fromStdString(saved->review_on), Qt::ISODate) : QDate();
-    look_again_->setChecked(next.isValid());
-    next_->setDate(next.isValid() ? next : QDate::currentDate().addDays(10));
-    hide_->setChecked(saved && saved->hide_identity);
-    hide_date_->setChecked(saved && saved->hide_date);
-    preview_->setText(tr("Composing the page …")); // nothing of another letter stays
-    if (corrections_->count() == 0)
-        message_->problem(tr("Nothing is kept yet: keep findings in the review first."), tr("Go to Review"),
-                          [this] { session_.workspace->go(QStringLiteral("review")); });
-    else
-        message_->say({});
-    corrections_->setCurrentRow(corrections_->count() > 0 ? 0 : -1);
-    filling_ = false;
-    undo().clear();
-    shown_ = record();
-    show_with();
-    say_status();
-    choices_changed();
-    emit filled_in();
-}
-
-const Finding* LetterPage::finding(const QString& key) const {
-    if (open_)
-        for (const auto& f : open_->review->findings)
-            if (key_of(f) == key) return &f;
-    return nullptr;
-}
-
-void LetterPage::show_with() {
-    const QString key = chosen();
-    const Finding* f = finding(key);
-    const auto it = with_.find(key.toStdString());
-    with_box_->show_of(open_ ? &open_->review->movement : nullptr, f, it == with_.end() ? WithCorrection{} : it->second, gate_);
-}
-
-void LetterPage::with_changed() {
-    if (filling_ || !open_ || chosen().isEmpty()) return;
-    const WithCorrection w = with_box_->with();
-    if (w.empty())
-        with_.erase(chosen().toStdString());
-    else
-        with_[chosen().toStdString()] = w;
-    choices_changed();
-}
-
-namespace {
-bool same_choices(const LetterRecord& a, const LetterRecord& b) {
-    return a.checks == b.checks && a.praise == b.praise && a.hide_identity == b.hide_identity && a.hide_date == b.hide_date &&
-           a.language == b.language && a.review_on == b.review_on && a.short_form == b.short_form && a.large == b.large && a.with == b.with;
-}
-
-/// What is chosen for a letter, to be done and undone. Words have an undo of their own where they are typed.
-class ChoiceStep : public QUndoCommand {
-public:
-    ChoiceStep(std::function<void(const LetterRecord&)> choose, LetterRecord before, LetterRecord after)
-        : choose_(std::move(choose)), before_(std::move(before)), after_(std::move(after)) {
-        setText(LetterPage::tr("a choice for the letter"));
-    }
-    void redo() override {
-        if (std::exchange(done_, true)) choose_(after_);
-    }
-    void undo() override { choose_(before_); }
-
-private:
-    std::function<void(const LetterRecord&)> choose_;
-    LetterRecord before_, after_;
-    bool done_ = false;
-};
-} // namespace
-
-void LetterPage::keep_step() {
-    LetterRecord now = record();
-    if (!same_choices(shown_, now)) undo().push(new ChoiceStep([this](const LetterRecord& r) { choose(r); }, shown_, now));
-    shown_ = std::move(now);
-}
-
-void LetterPage::choose(const LetterRecord& r) {
-    filling_ = true;
-    for (int i = 0; i < corrections_->count(); ++i) {
-        auto* it = corrections_->item(i);
-        const std::string key = it->data(Qt::UserRole).toString().toStdString();
-        it->setCheckState(std::find(r.checks.begin(), r.checks.end(), key) != r.checks.end() ? Qt::Checked : Qt::Unchecked);
-    }
-    praise_->setCurrentIndex(std::max(0, praise_->findData(QString::fromStdString(r.praise))));
-    hide_->setChecked(r.hide_identity);
-    hide_date_->setChecked(r.hide_date);
-    language_->setCurrentIndex(std::max(0, language_->findData(QString::fromStdString(r.language))));
-    short_->setChecked(r.short_form);
-    large_->setChecked(r.large);
-    const QDate next = QDate::fromString(QString::fromStdString(r.review_on), Qt::ISODate);
-    look_again_->setChecked(next.isValid());
-    if (next.isValid()) next_->setDate(next);
-    with_ = r.with;
-    filling_ = false;
-    shown_ = record();
-    show_with();
-    choices_changed();
-}
-
-LetterRecord LetterPage::record() const {
-    LetterRecord r;
-    r.clip = open_ ? open_->clip.id : 0;
-    r.praise = praise_->currentData().toString().toStdString();
-    for (int i = 0; i < corrections_->count(); ++i)
-        if (corrections_->item(i)->checkState() == Qt::Checked)
-            r.checks.push_back(corrections_->item(i)->data(Qt::UserRole).toString().toStdString());
-    r.opening = opening_->words().toStdString();
-    r.closing = closing_->words().toStdString();
-    r.language = language_->currentData().toString().toStdString();
-    r.review_on = look_again_->isChecked() ? next_->date().toString(Qt::ISODate).toStdString() : std::string();
-    r.short_form = short_->isChecked();
-    r.large = large_->isChecked();
-    r.with = with_;
-    r.hide_identity = hide_->isChecked();
-    r.hide_date = hide_->isChecked() && hide_date_->isChecked();
-    r.signed_by = signed_->text().toStdString();
-    r.place = place_->text().toStdString();
-    return r;
-}
-
-void LetterPage::choices_changed() {
-    if (filling_ || !open_) return;
-    keep_step();
-    int on = 0;
-    for (int i = 0; i < corrections_->count(); ++i) on += corrections_->item(i)->checkState() == Qt::Checked ? 1 : 0;
-    filling_ = true; // with three chosen the others rest
-    for (int i = 0; i < corrections_->count(); ++i) {
-        auto* it = corrections_->item(i);
-        it->setFlags(on >= 3 && it->checkState() != Qt::Checked ? Qt::ItemIsSelectable
-                                                                : Qt::ItemIsEnabled | Qt::ItemIsSelectable | Qt::ItemIsUserCheckable);
-    }
-    filling_ = false;
-    count_->setText(tr("%1 of at most 3 chosen").arg(on));
-    const FieldSource fields = field_source(order(), session_.catalogue, better_);
-    const QSignalBlocker quiet_a(opening_), quiet_b(closing_);
-    opening_->set_source(fields);
-    closing_->set_source(fields);
-    const QStringList typed = typed_figures(opening_->words()) + typed_figures(closing_->words());
-    typed_->setVisible(!typed.isEmpty());
-    typed_->setText(
-        tr("Typed by hand: %1. A figure should be a field, so that it is the one of this clip.").arg(typed.join(QStringLiteral(", "))));
-    settle();
-    delay_.start();
 }
 
 void LetterPage::render() {
@@ -378,7 +188,11 @@ void LetterPage::render() {
 }
 
 LetterOrder LetterPage::order() const {
-    return {open_, record(), units_of_letter(), session_.movements.now(), facts_.alias};
+    LetterOrder o{open_, record(), units_of_letter(), session_.movements.now(), facts_.alias, {}};
+    for (const auto& part : o.record.also)
+        for (const auto& other : beside_)
+            if (other->clip.id == part.clip) o.also.push_back(other);
+    return o;
 }
 
 void LetterPage::show_page(const LetterContent& content) {
@@ -464,12 +278,13 @@ void LetterPage::ask_and_save_clip() {
 }
 
 void LetterPage::save_clip(const QString& file) {
-    if (!open_ || chosen().isEmpty()) return;
+    if (!open_ || chosen().key.isEmpty()) return;
     working(tr("Making the clip …"));
     session_.background->run<Result<bool>>(
         this,
-        [lib = session_.library, order = order(), finding = chosen().toStdString(),
-         path = file.toStdString()](const std::stop_token& stop) { return send_clip(order, finding, path, *lib, stop, {}); },
+        [lib = session_.library, order = order(), what = chosen(), path = file.toStdString()](const std::stop_token& stop) {
+            return send_clip(order, what.clip, what.key.toStdString(), path, *lib, stop, {});
+        },
         [this, file](const Result<bool>& ok) {
             working({});
             if (!ok) return failed(ok.error(), [this] { ask_and_save_clip(); });

@@ -15,6 +15,7 @@ class QMenu;
 class QLabel;
 class QLineEdit;
 class QListWidget;
+class QListWidgetItem;
 class QPushButton;
 class QScrollArea;
 class QStackedLayout;
@@ -72,7 +73,16 @@ private:
     void save_reminder();
     void phrase_book();
     void touched_language();
-    const Finding* finding(const QString& key) const;
+    /// A correction of one of the clips the letter answers; `key` empty: the line of another clip.
+    struct Chosen {
+        qint64 clip = 0;
+        QString key;
+    };
+    static Chosen of_item(const QListWidgetItem* item);
+    const Finding* finding(const Chosen& of) const;
+    const OpenReview* opened(qint64 clip) const;
+    void add_corrections(const OpenReview& open, const LetterRecord* saved, int& chosen);
+    void add_beside(const OpenReview& open, const LetterRecord* saved, int& chosen);
     QString file_name(const QString& ending) const;
     void show_choices();
     void choices_changed();
@@ -94,11 +104,12 @@ private:
     QString place_for(const QString& name) const;
     void saved(const QString& file);
     Units units_of_letter() const;
-    QString chosen() const;
+    Chosen chosen() const;
 
     EmptyState* empty_ = nullptr;
     QStackedLayout* either_ = nullptr; // nothing to show, or a letter
     std::shared_ptr<const OpenReview> open_;
+    std::vector<std::shared_ptr<const OpenReview>> beside_; // other clips of the visit
     std::vector<LetterRecord> saved_;
     QTimer delay_;
     int run_ = 0, opening_run_ = 0;
@@ -121,8 +132,8 @@ private:
     std::vector<LetterTemplate> templates_;
     std::vector<OwnForm> own_; // templates of one's own
     bool failing_ = false;     // the page could not be composed
-    std::map<std::string, WithCorrection> with_;
-    HomeGate gate_; // what may be proposed for home
+    std::map<std::pair<qint64, std::string>, WithCorrection> with_; // by clip and key
+    std::map<qint64, HomeGate> gates_; // what may be proposed for home, by clip
     Better better_;
     PersonFacts facts_;
     LetterRecord status_of_; // how it was sent and answered, as kept

@@ -313,7 +313,9 @@ QString letter_text(const LetterContent& c) {
     for (int i = 0; i < c.items.size(); ++i) {
         const auto& it = c.items[i];
         QString words = QStringLiteral("%1. %2").arg(i + 1).arg(it.cue);
-        if (!it.seen.isEmpty()) words += QLatin1Char('\n') + it.seen;
+        if (!it.movement.isEmpty() || !it.seen.isEmpty()) words += QLatin1Char('\n');
+        if (!it.movement.isEmpty()) words += QStringLiteral("%1: ").arg(it.movement);
+        words += it.seen;
         if (!it.figure.isEmpty()) words += QStringLiteral(" (%1)").arg(it.figure);
         for (const auto& more : beside(it)) words += QLatin1Char('\n') + more;
         if (!it.caution.isEmpty()) words += QLatin1Char('\n') + it.caution;

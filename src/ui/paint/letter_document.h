@@ -13,6 +13,7 @@
 namespace bevel::ui {
 
 struct LetterItem {
+    QString movement;     // of the item, where the letter answers several clips
     QString moment;       // "Shift and part, 0:12.3"
     QString cue;          // what to do
     QString seen;         // "The front knee passes its toes, left, in 2 of 3 repetitions."

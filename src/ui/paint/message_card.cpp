@@ -54,10 +54,11 @@ QImage message_card(const LetterContent& c, int item, const Theme& theme) {
     QPainter p(&im);
     p.setRenderHints(QPainter::Antialiasing | QPainter::SmoothPixmapTransform);
     Card card(p, theme);
+    const QString movement = it.movement.isEmpty() ? c.movement : it.movement;
     const QString head =
         c.items.size() > 1
-            ? CardWords::tr("%1 · %2 of %3", "movement, number of a correction").arg(c.movement).arg(item + 1).arg(c.items.size())
-            : c.movement;
+            ? CardWords::tr("%1 · %2 of %3", "movement, number of a correction").arg(movement).arg(item + 1).arg(c.items.size())
+            : movement;
     card.words(head, 30, QFont::DemiBold, theme.palette.accent, 14);
     card.words(it.cue, 52, QFont::DemiBold, theme.palette.ink, 26, 330);
     if (!it.still.isNull() || !it.reference.isNull()) {

@@ -61,6 +61,9 @@ FieldSource field_source(const LetterOrder& order, const Catalogue& catalogue, B
     FieldSource s;
     s.name = QString::fromStdString(open.person.name).section(QLatin1Char(' '), 0, 0);
     s.movement = text::movement(open.review->movement);
+    for (std::size_t i = 0; i < order.also.size() && i < order.record.also.size(); ++i)
+        if (const QString name = text::movement(order.also[i]->review->movement); !order.record.also[i].checks.empty() && name != s.movement)
+            s.movement += QStringLiteral(", ") + name;
     s.me = QString::fromStdString(order.record.signed_by);
     s.place = QString::fromStdString(order.record.place);
     s.day = QDate::fromString(QString::fromStdString(open.clip.filmed_on), Qt::ISODate);
@@ -80,17 +83,15 @@ QString better_words(const FindingKey& key, const ShownChange& change, const Cat
     return QStringLiteral("%1: %2").arg(name, change_words(change, units, hide_days));
 }
 
-Result<LetterContent> compose(const LetterOrder& order, const Library& library, const Catalogue& catalogue) {
-    const OpenReview& open = *order.open;
-    // What can no longer be said is refused in the language of the windows, before the letter's own is spoken.
-    auto matter = letter_matter(open, order.record, library);
-    if (!matter) return tl::unexpected(matter.error());
-    {
-        const FieldSource fields = field_source(order, catalogue, matter->better);
-        for (const std::string* words : {&order.record.opening, &order.record.closing})
-            if (auto text = filled(QString::fromStdString(*words), fields); !text) return tl::unexpected(text.error());
-    }
-    const LanguageScope speaks(language_of(order));
+namespace {
+/// A correction with the clip it is of, so that those of several clips can be put in one order.
+struct Said {
+    Finding finding;
+    LetterItem item;
+};
+
+LetterContent content_of(const OpenReview& open, const LetterRecord& record, LetterMatter& matter, const LetterOrder& order,
+                         const Library& library, const Catalogue& catalogue) {
     LetterSource source;
     source.clip = open.has_file ? open.file : std::filesystem::path();
     source.track = &open.track;
@@ -102,12 +103,72 @@ Result<LetterContent> compose(const LetterOrder& order, const Library& library, 
     source.hide_identity = order.record.hide_identity;
     source.pictures = !order.record.short_form;
     source.figures = library.settings().get("letter_figures") != "no";
-    source.with = order.record.with;
+    source.with = record.with;
     source.movements = order.movements.get();
     source.units = order.units;
-    source.decisions = std::move(matter->decisions);
-    source.corrections = std::move(matter->corrections);
-    LetterContent c = compose_letter(source, catalogue, Theme()); // letters are printed on white
+    source.decisions = std::move(matter.decisions);
+    source.corrections = matter.corrections;
+    return compose_letter(source, catalogue, Theme()); // letters are printed on white
+}
+
+/// The other clips of a visit: their corrections among those of the first, from the ground up over all of them, at most three; their
+/// movements and cautions.
+Result<LetterContent> with_the_rest(LetterContent c, const std::vector<Finding>& own, const LetterOrder& order, const Library& library,
+                                    const Catalogue& catalogue) {
+    if (order.also.size() != order.record.also.size()) return fail(Code::no_longer_so, "visit");
+    std::vector<Said> all;
+    const auto take = [&](const std::vector<Finding>& findings, const LetterContent& of) {
+        for (int i = 0; i < of.items.size(); ++i) all.push_back({findings[static_cast<std::size_t>(i)], of.items[i]});
+    };
+    take(own, c);
+    const auto of_movement = [](LetterItem& item, const QString& name) {
+        item.movement = name;
+        item.moment = QStringLiteral("%1: %2").arg(name, item.moment);
+    };
+    for (auto& s : all) of_movement(s.item, c.movement);
+    QStringList names{c.movement};
+    for (std::size_t i = 0; i < order.also.size(); ++i) {
+        const OpenReview& open = *order.also[i];
+        if (open.person.id != order.open->person.id || open.clip.id != order.record.also[i].clip) return fail(Code::no_longer_so, "visit");
+        const LetterRecord record = part_record(order.record, order.record.also[i]);
+        auto matter = letter_matter(open, record, library);
+        if (!matter) return tl::unexpected(matter.error());
+        if (matter->corrections.empty()) continue;
+        const auto findings = matter->corrections;
+        LetterContent part = content_of(open, record, *matter, order, library, catalogue);
+        const QString name = text::movement(open.review->movement);
+        for (auto& item : part.items) of_movement(item, name);
+        take(findings, part);
+        if (!names.contains(name)) names << name;
+        for (const auto& caution : part.cautions)
+            if (!c.cautions.contains(caution)) c.cautions.insert(std::max(0, static_cast<int>(c.cautions.size()) - 1), caution);
+    }
+    std::stable_sort(all.begin(), all.end(), [](const Said& a, const Said& b) { return comes_first(a.finding, b.finding); });
+    c.items.clear();
+    for (const auto& s : all)
+        if (c.items.size() < 3) c.items.push_back(s.item);
+    c.movement = names.join(QStringLiteral(", "));
+    return c;
+}
+} // namespace
+
+Result<LetterContent> compose(const LetterOrder& order, const Library& library, const Catalogue& catalogue) {
+    const OpenReview& open = *order.open;
+    // What can no longer be said is refused in the language of the windows, before the letter's own is spoken.
+    auto matter = letter_matter(open, order.record, library);
+    if (!matter) return tl::unexpected(matter.error());
+    {
+        const FieldSource fields = field_source(order, catalogue, matter->better);
+        for (const std::string* words : {&order.record.opening, &order.record.closing})
+            if (auto text = filled(QString::fromStdString(*words), fields); !text) return tl::unexpected(text.error());
+    }
+    const LanguageScope speaks(language_of(order));
+    LetterContent c = content_of(open, order.record, *matter, order, library, catalogue);
+    if (!order.record.also.empty()) {
+        auto all = with_the_rest(std::move(c), matter->corrections, order, library, catalogue);
+        if (!all) return all;
+        c = std::move(*all);
+    }
     c.language = language_of(order);
     c.student = QString::fromStdString(open.person.name);
     c.instructor = QString::fromStdString(order.record.signed_by);
@@ -210,7 +271,13 @@ Result<EveningPrint> print_evening(const std::string& day, const std::filesystem
             out.left_out << QString::fromStdString(line.name);
             continue;
         }
-        LetterOrder order{*open, records->front(), units(**open), movements, line.alias};
+        if (records->front().goes_with != 0) continue; // said in the letter of that clip
+        auto also = load_visit(library, forms, records->front(), (*open)->person.id, spoken_language().toStdString());
+        if (!also) {
+            out.left_out << QString::fromStdString(line.name);
+            continue;
+        }
+        LetterOrder order{*open, records->front(), units(**open), movements, line.alias, std::move(*also)};
         order.record.large = true;
         auto content =
             name_is_fit(order, file) ? compose(order, library, catalogue) : tl::unexpected(Error{Code::tells, file.filename().string()});
@@ -240,17 +307,20 @@ Result<bool> keep_printed(const LetterOrder& order, const LetterContent& content
     return library.letters().keep_sent(s).map([](std::int64_t) { return true; });
 }
 
-Result<bool> send_clip(const LetterOrder& order, const std::string& finding, const std::filesystem::path& file, Library& library,
+Result<bool> send_clip(const LetterOrder& order, std::int64_t clip, const std::string& finding, const std::filesystem::path& file, Library& library,
                        const std::stop_token& stop, const std::function<void(double)>& progress) {
     if (auto ok = name_is_fit(order, file); !ok) return ok;
-    const auto& all = order.open->review->findings;
+    const OpenReview* from = order.open.get();
+    for (const auto& other : order.also)
+        if (other->clip.id == clip) from = other.get();
+    const auto& all = from->review->findings;
     const auto f = std::find_if(all.begin(), all.end(), [&](const Finding& x) { return FindingKey::read(finding).means(x); });
     if (f == all.end()) return fail(Code::not_found, finding);
-    const OpenReview& of = order.open->of(*f);
+    const OpenReview& of = from->of(*f);
     SlowClip what = stretch_of(*f, *of.review);
     what.hide = order.record.hide_identity;
     if (auto ok = write_slow_clip(file, of.file, of.track, what, Theme(), stop, progress); !ok) return ok;
-    SentLetter s = sent_of(*order.open, order.record, "clip", file, now());
+    SentLetter s = sent_of(*from, order.record, "clip", file, now());
     s.body = nlohmann::json{{"finding", finding}, {"from_s", what.from_s}, {"to_s", what.to_s}}.dump();
     return library.letters().keep_sent(s).map([](std::int64_t) { return true; });
 }

@@ -16,6 +16,7 @@ struct LetterOrder {
     Units units;
     std::shared_ptr<const std::vector<Movement>> movements; // names of what is to be practised
     std::string alias;                                      // stands for the name where that is hidden
+    std::vector<std::shared_ptr<const OpenReview>> also;    // the other clips it answers, as record.also has them
 };
 
 /// "en", "de": the letter's own, else the one the program speaks.
@@ -54,8 +55,8 @@ Result<EveningPrint> print_evening(const std::string& day, const std::filesystem
                                    const std::stop_token& stop);
 /// Keeps what was printed.
 Result<bool> keep_printed(const LetterOrder& order, const LetterContent& content, Library& library);
-/// A slow-motion clip of a correction, kept among what was sent.
-Result<bool> send_clip(const LetterOrder& order, const std::string& finding, const std::filesystem::path& file, Library& library,
+/// A slow-motion clip of a correction of `clip`, one of those the letter answers; kept among what was sent.
+Result<bool> send_clip(const LetterOrder& order, std::int64_t clip, const std::string& finding, const std::filesystem::path& file, Library& library,
                        const std::stop_token& stop, const std::function<void(double)>& progress);
 
 } // namespace bevel::ui

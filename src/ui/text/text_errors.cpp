@@ -92,6 +92,9 @@ QString error(const Error& e) {
     case Code::no_field:
         return ErrorWords::tr("Not sent. %1.").arg(what);
     case Code::no_longer_so:
+        if (what == QLatin1String("visit"))
+            return ErrorWords::tr("Not sent: a clip that this letter answers too is gone, or is another person's by now. Open the letter "
+                                  "again and choose anew.");
         return ErrorWords::tr("Not sent: “%1” is no longer outside its band in this clip, or cannot be told. Look at it in the review, or "
                               "leave it out.")
             .arg(plain_check_name(FindingKey::read(e.context).check));
