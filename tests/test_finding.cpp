@@ -1,10 +1,12 @@
 // Finding a body and following what moves, on clips drawn for it.
 #include "core/ground/derive.h"
 #include "core/ground/motion.h"
+#include "core/review/same_take.h"
 #include "media/steady.h"
 #include "media/tracker.h"
 #include "support/synthetic.h"
 #include <cmath>
+#include <QProcess>
 #include <QTemporaryDir>
 #include <QTest>
 
@@ -254,6 +256,30 @@ private slots:
                 static_cast<int>(wrong->size()));
         QVERIFY(!follow_point(at, 5, truth(5), 6, truth(6), 400));
         QVERIFY(!follow_point(at, 5, truth(5), 900, truth(6), 400));
+    }
+    void a_clip_that_was_compressed_anew_is_known() {
+        const QString demo = QStringLiteral(BEVEL_SOURCE_DIR "/data/demo/clips/");
+        auto sent = [&](const char* clip, const char* name, const QStringList& how) -> Result<Track> {
+            const QString out = dir_.filePath(QLatin1String(name));
+            QProcess p;
+            p.start(QStringLiteral("ffmpeg"),
+                    QStringList{QStringLiteral("-v"), QStringLiteral("error"), QStringLiteral("-y"), QStringLiteral("-i"),
+                                demo + QLatin1String(clip), QStringLiteral("-t"), QStringLiteral("9"), QStringLiteral("-an")} +
+                        how + QStringList{out});
+            if (!p.waitForFinished(60000) || p.exitCode() != 0) return fail(Code::unreadable, p.readAllStandardError().toStdString());
+            TrackOptions options;
+            options.model_dir = std::filesystem::path(BEVEL_SOURCE_DIR) / "models";
+            options.model = Model::lite;
+            return track_clip(out.toStdString(), options).map([](const auto& found) { return found.track; });
+        };
+        const auto first = sent("ilse-moon-front.mp4", "first.mp4", {QStringLiteral("-crf"), QStringLiteral("18")});
+        const auto small = sent("ilse-moon-front.mp4", "small.mp4",
+                                {QStringLiteral("-vf"), QStringLiteral("scale=trunc(iw/4)*2:-2"), QStringLiteral("-r"),
+                                 QStringLiteral("15"), QStringLiteral("-crf"), QStringLiteral("36")});
+        const auto other = sent("ilse-moon-front-later.mp4", "other.mp4", {QStringLiteral("-crf"), QStringLiteral("18")});
+        for (const auto* t : {&first, &small, &other}) QVERIFY2(t->has_value(), t->has_value() ? "" : t->error().context.c_str());
+        QVERIFY(same_take(*first, *small) && same_take(*small, *first));
+        QVERIFY(!same_take(*first, *other) && !same_take(*small, *other));
     }
     void one_of_two_people_is_followed_and_can_be_chosen() {
         sim::TakeOptions near = sim::take_of(9, 1.78), far = sim::take_of(12, 1.60);

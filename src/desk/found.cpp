@@ -2,6 +2,7 @@
 #include "core/form/which_form.h"
 #include "core/ground/derive.h"
 #include "core/review/look.h"
+#include "core/review/same_take.h"
 #include "core/signal/signal.h"
 #include <algorithm>
 #include <cctype>
@@ -142,6 +143,18 @@ std::optional<MovementGuess> form_guess(const Track& track, std::span<const Move
 
 } // namespace
 
+std::int64_t sent_before(const Library& library, const Clip& clip, const Track& track) {
+    const auto clips = library.clips().all(); // newest first
+    if (!clips || clip.is_part()) return 0;
+    int compared = 0;
+    for (const auto& c : *clips) {
+        if (c.id == clip.id || c.is_part() || c.file == clip.file) continue;
+        if (++compared > takes_compared) break;
+        if (const auto other = library.tracks().load(c.id); other && same_take(track, *other)) return c.id;
+    }
+    return 0;
+}
+
 Result<ClipGuess> guess_clip(const Library& library, const Clip& clip, const Track& track, std::span<const Movement> movements,
                              std::span<const LinkedForm> forms) {
     ClipGuess out;
@@ -150,6 +163,7 @@ Result<ClipGuess> guess_clip(const Library& library, const Clip& clip, const Tra
     const auto clips = library.clips().all();
     if (!clips) return tl::unexpected(clips.error());
     out.view = view_name(guess_view(track));
+    out.same_take = sent_before(library, clip, track);
     const auto shape = body_shape(track);
     const auto file = words_of(std::filesystem::path(clip.named.empty() ? clip.file : clip.named).stem().string());
     std::map<std::int64_t, int> seen;
@@ -216,7 +230,9 @@ std::string guess_json(const ClipGuess& g) {
                              {"repetitions", m.repetitions},
                              {"left", m.left},
                              {"right", m.right}});
-    return nlohmann::json{{"people", people}, {"movements", movements}, {"view", g.view}, {"mirrored", g.mirrored}}.dump();
+    return nlohmann::json{
+        {"people", people}, {"movements", movements}, {"view", g.view}, {"mirrored", g.mirrored}, {"same_take", g.same_take}}
+        .dump();
 }
 
 ClipGuess parse_guess(const std::string& text) {
@@ -241,6 +257,7 @@ ClipGuess parse_guess(const std::string& text) {
             one.right = static_cast<int>(std::min(1e6, number(m, "right")));
             g.movements.push_back(std::move(one));
         }
+    g.same_take = static_cast<std::int64_t>(number(j, "same_take"));
     if (j.contains("view") && j["view"].is_string()) g.view = j["view"].get<std::string>();
     g.mirrored = j.contains("mirrored") && j["mirrored"].is_boolean() && j["mirrored"].get<bool>();
     return g;

@@ -25,6 +25,7 @@ struct ClipGuess {
     std::vector<Whose> people;            // likeliest first, at most three
     std::vector<MovementGuess> movements; // likeliest first, at most three
     std::string view;                     // as it is seen
+    std::int64_t same_take = 0;           // a clip in the library that is the same film, sent before; 0: none
     bool mirrored = false;                // the body shows its other side than it should: perhaps
     /// Below that nothing is confirmed without having been chosen.
     static constexpr double sure = 0.95;
@@ -32,6 +33,9 @@ struct ClipGuess {
 std::string guess_json(const ClipGuess& g);
 ClipGuess parse_guess(const std::string& text);
 
+/// The clip of the library that is the same film as `track` (core/review/same_take.h), of the latest `takes_compared`; 0: none.
+constexpr int takes_compared = 300;
+std::int64_t sent_before(const Library& library, const Clip& clip, const Track& track);
 /// By the file's name, the body's proportions against the latest clips of each person from the same side, and the movements' likeness.
 /// A clip of more than three quarters of a minute may be of a linked form: its movement is "form:ID" then.
 Result<ClipGuess> guess_clip(const Library& library, const Clip& clip, const Track& track, std::span<const Movement> movements,

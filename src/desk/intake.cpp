@@ -5,8 +5,10 @@
 #include "media/clip.h"
 #include "media/steady.h"
 #include <algorithm>
+#include <cctype>
 #include <cmath>
 #include <map>
+#include <sstream>
 #include <sys/stat.h>
 
 namespace bevel {
@@ -144,6 +146,33 @@ Result<Looked> judge_clip(Library& library, const Forms& forms, const Person& pe
     return review ? Looked{Looked::What::ready, {}} : Looked{Looked::What::refused, review.error()};
 }
 
+std::vector<std::int64_t> people_named(const std::vector<Person>& people, const std::string& lines) {
+    const auto plain = [](const std::string& name) { // one blank between words, small letters
+        std::string out;
+        for (const char c : name) {
+            const bool blank = c == ' ' || c == '\t' || c == '\r';
+            if (blank && (out.empty() || out.back() == ' ')) continue;
+            out += blank ? ' ' : static_cast<char>(std::tolower(static_cast<unsigned char>(c)));
+        }
+        while (!out.empty() && out.back() == ' ') out.pop_back();
+        return out;
+    };
+    std::vector<std::int64_t> out;
+    std::istringstream in(lines);
+    for (std::string line; std::getline(in, line);) {
+        const std::string name = plain(line);
+        if (name.empty()) continue;
+        std::vector<std::int64_t> whole, first;
+        for (const auto& p : people) {
+            const std::string own = plain(p.name);
+            if (own == name) whole.push_back(p.id);
+            if (own.substr(0, own.find(' ')) == name) first.push_back(p.id);
+        }
+        out.push_back(whole.size() == 1 ? whole.front() : whole.empty() && first.size() == 1 ? first.front() : 0);
+    }
+    return out;
+}
+
 Result<std::vector<std::int64_t>> cut_into(Library& library, const Forms& forms, std::int64_t id, const std::vector<CutPart>& parts) {
     std::vector<ClipPart> spans;
     for (const auto& p : parts) spans.push_back({p.from_s, p.to_s});
@@ -156,6 +185,7 @@ Result<std::vector<std::int64_t>> cut_into(Library& library, const Forms& forms,
         auto track = library.tracks().load((*ids)[i]);
         if (!clip || !track) return tl::unexpected(clip ? track.error() : clip.error());
         if (!parts[i].movement.empty()) clip->movement = parts[i].movement;
+        if (parts[i].person != 0) clip->person = parts[i].person;
         const auto movement = forms.movement(clip->movement);
         Person person;
         for (const auto& p : *people)
@@ -168,6 +198,10 @@ Result<std::vector<std::int64_t>> cut_into(Library& library, const Forms& forms,
         if (!guess) return tl::unexpected(guess.error());
         // What was chosen for the part is sure.
         if (!parts[i].movement.empty()) guess->movements = {{.movement = parts[i].movement, .probability = 1}};
+        if (clip->person != 0) {
+            guess->people = {{clip->person, 1}};
+            if (auto ok = library.clips().set_facts(*clip); !ok) return tl::unexpected(ok.error());
+        }
         auto limits = clip->quality ? clip->quality->limits : std::vector<Limit>();
         std::erase_if(limits, [&](const Limit& l) { return l.to_s <= parts[i].from_s || l.from_s >= parts[i].to_s; });
         if (auto ok = keep_asked(library, *clip, *track, std::move(limits), *guess); !ok) return tl::unexpected(ok.error());
@@ -270,6 +304,12 @@ std::optional<Error> find_body(Library& library, const std::function<Forms()>& f
     what.better = std::move(better);
     auto kept = keep_found(library, *now, what);
     if (!kept) return kept.error();
+    if (found)
+        if (const auto same = sent_before(library, *now, found->track)) {
+            ClipGuess guess;
+            guess.same_take = same;
+            (void)library.clips().set_guess(now->id, guess_json(guess));
+        }
     return review ? std::nullopt : std::optional(error);
 }
 

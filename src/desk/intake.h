@@ -47,7 +47,11 @@ Result<Looked> judge_clip(Library& library, const Forms& forms, const Person& pe
 struct CutPart {
     double from_s = 0, to_s = 0;
     std::string movement;
+    std::int64_t person = 0; // 0: whose the clip is
 };
+/// People by their names, one a line: whole ("Noor Haddad") or the first of them ("Noor"), in whatever case. 0 where nobody is called so,
+/// or more than one. Empty lines are passed over.
+std::vector<std::int64_t> people_named(const std::vector<Person>& people, const std::string& lines);
 Result<std::vector<std::int64_t>> cut_into(Library& library, const Forms& forms, std::int64_t clip, const std::vector<CutPart>& parts);
 
 /// A clip whose body a person is going to set by hand: its times, size and room without any points, unless there are some already.

@@ -174,10 +174,10 @@ struct LetterRecord {
     // Clips of the same visit that this letter answers too. What it says of them is kept with them as well, as if each had a letter of its
     // own: so "what was asked last time" knows it.
     std::vector<LetterPart> also;
-    std::vector<std::int64_t> apart;            // clips of the visit that are to have letters of their own
-    std::int64_t goes_with = 0;                 // the clip whose letter answers this one; 0: its own
-    std::string sent_on;                        // ISO date when a file was written or it was said to be sent, else empty
-    std::string how, answered_on, answer;       // how it was sent; when and what was answered
+    std::vector<std::int64_t> apart;      // clips of the visit that are to have letters of their own
+    std::int64_t goes_with = 0;           // the clip whose letter answers this one; 0: its own
+    std::string sent_on;                  // ISO date when a file was written or it was said to be sent, else empty
+    std::string how, answered_on, answer; // how it was sent; when and what was answered
 };
 
 /// A letter as it went out. Kept as it is for good; only erasing its person takes it away.

@@ -1,5 +1,5 @@
-#include "core/judge/beyond.h"
 #include "core/judge/judge.h"
+#include "core/judge/beyond.h"
 #include "core/signal/signal.h"
 #include <algorithm>
 #include <cmath>

@@ -45,6 +45,7 @@ ArrivalsPage::ArrivalsPage(Session& session, QWidget* parent) : Place(session, "
     connect(session_.workspace, &Workspace::changed, this, &ArrivalsPage::refresh);
     connect(session_.finding, &FindingQueue::started, this, &ArrivalsPage::refresh);
     connect(form_, &ClipForm::facts_changed, this, &ArrivalsPage::change_facts);
+    connect(form_, &ClipForm::delete_asked, this, &ArrivalsPage::delete_chosen);
     connect(form_, &ClipForm::confirmed, this, &ArrivalsPage::go_to_next_asked);
     refresh();
 }
@@ -275,7 +276,7 @@ void ArrivalsPage::cut_chosen() {
     dialog->setAttribute(Qt::WA_DeleteOnClose);
     connect(dialog, &PartsDialog::cut, this, [this, id = r->clip.id](const std::vector<StripPart>& parts) {
         std::vector<CutPart> all;
-        for (const auto& p : parts) all.push_back({p.from_s, p.to_s, p.movement});
+        for (const auto& p : parts) all.push_back({p.from_s, p.to_s, p.movement, p.person});
         upkeep(tr("Cutting …"), [lib = session_.library, forms = session_.forms(), id, all](const std::stop_token&) -> Result<QString> {
             return cut_into(*lib, forms, id, all).map([](const std::vector<std::int64_t>& ids) {
                 return ids.size() == 1 ? tr("Only this stretch counts now.")

@@ -34,6 +34,7 @@ public:
     Notice& notice() { return *notice_; }
 
 signals:
+    void delete_asked();
     /// What is said about a clip is to be changed.
     void facts_changed(const ClipRow& before, const ClipRow& after);
     /// A clip was confirmed: the next one that is asked about may come.
@@ -63,6 +64,8 @@ private:
     bool height_said() const;
     void set_height(const Person& p);
     QString name_in_file() const;
+    void say_twice(std::int64_t clip);
+    void keep_both();
 
     Session& session_;
     std::vector<Person> people_;
@@ -85,6 +88,8 @@ private:
     QLineEdit* pain_ = nullptr;
     Condition condition_; // as it is kept
     QPushButton *take_ = nullptr, *choose_ = nullptr;
+    QWidget* twice_ = nullptr; // the same film was there already
+    QLabel* twice_words_ = nullptr;
     QWidget* whose_ = nullptr; // buttons of the guesses
     QList<QPushButton*> guesses_;
     LiveBody* live_ = nullptr;

@@ -1,8 +1,10 @@
 #include "ui/arrivals/parts_dialog.h"
+#include "core/review/in_turn.h"
 #include "core/review/parts.h"
 #include "ui/text/data_words.h"
 #include <QComboBox>
 #include <QDialogButtonBox>
+#include <QInputDialog>
 #include <QLabel>
 #include <QPushButton>
 #include <QShortcut>
@@ -45,6 +47,10 @@ PartsDialog::PartsDialog(Session& session, const ClipRow& row, QWidget* parent) 
     movement_->setAccessibleName(tr("Movement of the chosen part"));
     movement_->addItem(tr("as the clip shows"), QString());
     for (const auto& m : session_.movements.all()) movement_->addItem(said(m.name), QString::fromStdString(m.id));
+    person_ = new QComboBox;
+    person_->setObjectName(QStringLiteral("partPerson"));
+    person_->setAccessibleName(tr("Who practises the chosen part"));
+    person_->addItem(row.clip.person != 0 ? QString::fromStdString(row.person.name) : tr("whoever it is"), qint64{0});
     auto* row_of = new QHBoxLayout;
     auto tool = [&](const char* name, const QString& label, const QKeySequence& key, auto go) {
         auto* b = new QPushButton(label);
@@ -62,12 +68,16 @@ PartsDialog::PartsDialog(Session& session, const ClipRow& row, QWidget* parent) 
     tool("removePart", tr("Leave out"), Qt::Key_Delete, [this] { remove(); });
     tool("beginHere", tr("Begin here"), Qt::Key_BracketLeft, [this] { edge_here(false); });
     tool("endHere", tr("End here"), Qt::Key_BracketRight, [this] { edge_here(true); });
+    tool("byPerson", tr("One a person"), Qt::Key_P, [this] { by_person(); });
+    tool("namesInTurn", tr("Names in turn …"), Qt::Key_N, [this] { ask_names(); });
     tool("undoPart", tr("Undo"), QKeySequence::Undo, [this] { undo_.undo(); });
     tool("redoPart", tr("Redo"), QKeySequence::Redo, [this] { undo_.redo(); });
     row_of->addStretch(1);
     auto* which = new QHBoxLayout;
     which->addWidget(new QLabel(tr("The chosen part shows")));
     which->addWidget(movement_);
+    which->addWidget(new QLabel(tr("by", "who practises the part")));
+    which->addWidget(person_);
     which->addStretch(1);
     auto* buttons = new QDialogButtonBox(QDialogButtonBox::Cancel);
     cut_ = buttons->addButton(tr("Cut"), QDialogButtonBox::AcceptRole);
@@ -95,6 +105,12 @@ PartsDialog::PartsDialog(Session& session, const ClipRow& row, QWidget* parent) 
         parts[static_cast<std::size_t>(strip_->chosen())].movement = movement_->currentData().toString().toStdString();
         change(tr("the movement of a part"), parts, strip_->chosen());
     });
+    connect(person_, &QComboBox::activated, this, [this] {
+        auto parts = strip_->parts();
+        if (strip_->chosen() < 0) return;
+        parts[static_cast<std::size_t>(strip_->chosen())].person = person_->currentData().toLongLong();
+        change(tr("who practises a part"), parts, strip_->chosen());
+    });
     settle();
     load();
 }
@@ -103,7 +119,8 @@ void PartsDialog::load() {
     film_ = std::make_shared<ClipFilm>(ClipFilm{session_.library->clips().path_of(row_.clip), std::nullopt});
     struct Loaded {
         double duration = 0;
-        std::vector<StripPart> parts, whole;
+        std::vector<StripPart> parts, whole, turns;
+        std::vector<Person> people;
         QString problem;
     };
     session_.background->run<Loaded>(
@@ -118,11 +135,13 @@ void PartsDialog::load() {
             l.duration = track->time_s.back();
             // Parts of the whole file are looked for, whatever was left out before; other parts of it stay what they are.
             const auto from = track->layers.trim_from_s, to = track->layers.trim_to_s;
-            l.whole = {{from.value_or(0), to.value_or(l.duration), clip.movement}};
+            l.whole = {{from.value_or(0), to.value_or(l.duration), clip.movement, 0}};
             if (!clip.is_part()) track->layers.trim_from_s.reset(), track->layers.trim_to_s.reset();
             ReviewOptions o;
             o.mirrored = clip.mirrored;
-            for (const auto& p : suggest_parts(*track, *movements, o)) l.parts.push_back({p.from_s, p.to_s, p.movement});
+            for (const auto& p : suggest_parts(*track, *movements, o)) l.parts.push_back({p.from_s, p.to_s, p.movement, 0});
+            for (const auto& t : people_in_turn(*track)) l.turns.push_back({t.from_s, t.to_s, clip.movement, 0});
+            if (auto people = lib->people().all()) l.people = std::move(*people);
             (void)film->open();
             return l;
         },
@@ -131,6 +150,10 @@ void PartsDialog::load() {
             strip_->show_clip(l.duration);
             strip_->set_parts(l.whole, 0);
             suggested_ = l.parts;
+            turns_ = std::move(l.turns);
+            people_ = std::move(l.people);
+            for (const auto& p : people_) person_->addItem(QString::fromStdString(p.name), static_cast<qint64>(p.id));
+            strip_->name_people(people_);
             if (!l.parts.empty() && l.parts != l.whole) change(tr("what is suggested"), l.parts, 0);
             strip_->set_at(strip_->parts().front().from_s);
             settle();
@@ -211,6 +234,36 @@ void PartsDialog::edge_here(bool end) {
     change(tr("the edge of a part"), parts, strip_->chosen());
 }
 
+/// One part for each who is there, one after the other; what each of them shows is told by the clip.
+void PartsDialog::by_person() {
+    if (turns_.size() < 2) return;
+    change(tr("one part a person"), turns_, 0);
+}
+
+void PartsDialog::ask_names() {
+    bool ok = false;
+    const QString lines =
+        QInputDialog::getMultiLineText(this, tr("Names in turn"), tr("Who practised, in the order of the film, a name a line"), {}, &ok);
+    if (ok) name_in_turn(lines);
+}
+
+void PartsDialog::name_in_turn(const QString& lines) {
+    const auto ids = people_named(people_, lines.toStdString());
+    auto parts = strip_->parts();
+    QStringList said = lines.split(QLatin1Char('\n')), unknown;
+    said.removeIf([](const QString& s) { return s.trimmed().isEmpty(); });
+    for (std::size_t i = 0; i < ids.size(); ++i) {
+        if (ids[i] == 0) unknown << said.value(static_cast<int>(i)).trimmed();
+        if (i < parts.size()) parts[i].person = ids[i];
+    }
+    if (parts != strip_->parts()) change(tr("names in turn"), parts, strip_->chosen());
+    QStringList words;
+    if (!unknown.isEmpty()) words << tr("Not found, or more than one is called so: %1.").arg(unknown.join(QStringLiteral(", ")));
+    if (ids.size() != parts.size())
+        words << tr("%1 names for %2 parts: look whether each stands at its own.").arg(ids.size()).arg(parts.size());
+    if (!words.isEmpty()) words_->setText(words.join(QLatin1Char(' ')));
+}
+
 void PartsDialog::settle() {
     const auto n = static_cast<int>(strip_->parts().size());
     const int chosen = strip_->chosen();
@@ -219,7 +272,11 @@ void PartsDialog::settle() {
     if (chosen >= 0 && chosen < n)
         movement_->setCurrentIndex(
             std::max(0, movement_->findData(QString::fromStdString(strip_->parts()[static_cast<std::size_t>(chosen)].movement))));
+    if (chosen >= 0 && chosen < n)
+        person_->setCurrentIndex(
+            std::max(0, person_->findData(static_cast<qint64>(strip_->parts()[static_cast<std::size_t>(chosen)].person))));
     movement_->setEnabled(n > 0);
+    person_->setEnabled(n > 0);
     if (n == 0) return;
     words_->setText(suggested_.empty() ? tr("Nothing of what Bevel knows was recognised in it. Set the edges by hand.")
                                        : tr("%n part(s) suggested; what is veiled is left out. Drag the edges, or use the keys.", nullptr,
@@ -227,6 +284,7 @@ void PartsDialog::settle() {
     for (auto* b : tools_) {
         if (b->objectName() == QLatin1String("merge")) b->setEnabled(chosen >= 0 && chosen + 1 < n);
         if (b->objectName() == QLatin1String("removePart")) b->setEnabled(n > 1);
+        if (b->objectName() == QLatin1String("byPerson")) b->setEnabled(turns_.size() > 1);
         if (b->objectName() == QLatin1String("undoPart")) b->setEnabled(undo_.canUndo());
         if (b->objectName() == QLatin1String("redoPart")) b->setEnabled(undo_.canRedo());
     }

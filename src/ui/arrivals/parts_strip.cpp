@@ -157,10 +157,12 @@ void PartsStrip::paintEvent(QPaintEvent*) {
         p.setBrush(Qt::NoBrush);
         p.drawRect(box);
         const auto m = session_.movement(part.movement);
+        const auto who = std::find_if(people_.begin(), people_.end(), [&](const Person& x) { return x.id == part.person; });
+        QString label = m ? said(m->name) : tr("as the clip shows");
+        if (who != people_.end()) label = QString::fromStdString(who->name) + QStringLiteral(" · ") + label;
         p.setPen(chosen ? c.accent : c.ink);
         p.drawText(QRectF(box.left() + 2, 4, std::max(20.0, box.width() - 4), 20), Qt::AlignLeft | Qt::AlignVCenter,
-                   p.fontMetrics().elidedText(tr("%1  %2").arg(i + 1).arg(m ? said(m->name) : tr("as the clip shows")), Qt::ElideRight,
-                                              static_cast<int>(box.width()) - 6));
+                   p.fontMetrics().elidedText(tr("%1  %2").arg(i + 1).arg(label), Qt::ElideRight, static_cast<int>(box.width()) - 6));
         p.setPen(c.faint);
         p.drawText(QRectF(box.left() + 2, r.bottom() + 4, std::max(20.0, box.width() - 4), 18), Qt::AlignLeft | Qt::AlignVCenter,
                    p.fontMetrics().elidedText(text::span(part.from_s, part.to_s), Qt::ElideRight, static_cast<int>(box.width()) - 6));

@@ -8,7 +8,8 @@ namespace bevel::ui {
 
 struct StripPart {
     double from_s = 0, to_s = 0;
-    std::string movement; // id, or empty
+    std::string movement;    // id, or empty
+    std::int64_t person = 0; // 0: whose the clip is
     bool operator==(const StripPart&) const = default;
 };
 
@@ -22,6 +23,7 @@ public:
     bool complete() const {
         return std::none_of(pictures_.begin(), pictures_.end(), [](const QImage& im) { return im.isNull(); });
     }
+    void name_people(const std::vector<Person>& people) { people_ = people; }
     void set_parts(const std::vector<StripPart>& parts, int chosen);
     const std::vector<StripPart>& parts() const { return parts_; }
     int chosen() const { return chosen_; }
@@ -48,6 +50,7 @@ private:
     /// The edge under the mouse: part and whether its end.
     std::optional<std::pair<int, bool>> edge_at(double x) const;
     const Session& session_;
+    std::vector<Person> people_;
     double duration_ = 0, at_ = 0;
     std::vector<QImage> pictures_;
     std::vector<StripPart> parts_, before_;

@@ -191,8 +191,8 @@ void LetterPage::with_changed() {
 namespace {
 bool same_choices(const LetterRecord& a, const LetterRecord& b) {
     return a.checks == b.checks && a.praise == b.praise && a.hide_identity == b.hide_identity && a.hide_date == b.hide_date &&
-           a.language == b.language && a.review_on == b.review_on && a.short_form == b.short_form && a.large == b.large && a.with == b.with &&
-           a.also == b.also && a.apart == b.apart;
+           a.language == b.language && a.review_on == b.review_on && a.short_form == b.short_form && a.large == b.large &&
+           a.with == b.with && a.also == b.also && a.apart == b.apart;
 }
 
 /// What is chosen for a letter, to be done and undone. Words have an undo of their own where they are typed.
@@ -309,8 +309,9 @@ void LetterPage::choices_changed() {
             continue;
         }
         const bool of_this = of_item(it).clip == open_->clip.id || here;
-        it->setFlags(!of_this || (on >= 3 && it->checkState() != Qt::Checked) ? Qt::ItemIsSelectable
-                                                                : Qt::ItemIsEnabled | Qt::ItemIsSelectable | Qt::ItemIsUserCheckable);
+        it->setFlags(!of_this || (on >= 3 && it->checkState() != Qt::Checked)
+                         ? Qt::ItemIsSelectable
+                         : Qt::ItemIsEnabled | Qt::ItemIsSelectable | Qt::ItemIsUserCheckable);
     }
     filling_ = false;
     keep_step();

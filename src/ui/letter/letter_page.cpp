@@ -110,7 +110,16 @@ void LetterPage::open_clip(qint64 id) {
     session_.background->run<Loaded>(
         this,
         [lib = session_.library, forms = session_.forms(), tongue = spoken_language().toStdString(), id](std::stop_token) {
-            Loaded l{load_review(*lib, forms, id, tongue), {}, lib->settings().get("signed_by"), lib->settings().get("place"), {}, {}, {}, true, {}, {}};
+            Loaded l{load_review(*lib, forms, id, tongue),
+                     {},
+                     lib->settings().get("signed_by"),
+                     lib->settings().get("place"),
+                     {},
+                     {},
+                     {},
+                     true,
+                     {},
+                     {}};
             if (auto letters = lib->letters().of(id)) l.letters = std::move(*letters);
             // What goes with the letter of another clip is written there.
             if (!l.letters.empty() && l.letters.front().goes_with != 0)

@@ -86,7 +86,8 @@ void WithBox::show_of(const Movement* m, const Finding* f, const WithCorrection&
         for (const bool last : {false, true})
             for (const auto& other : session_.movements.all())
                 if (other.id != m->id && gate_.barred.contains(other.id) == last)
-                    movement_->addItem(last ? tr("%1 (not now)").arg(said(other.name)) : said(other.name), QString::fromStdString(other.id));
+                    movement_->addItem(last ? tr("%1 (not now)").arg(said(other.name)) : said(other.name),
+                                       QString::fromStdString(other.id));
     }
     auto choose = [](QComboBox* c, const std::string& key) {
         const QString k = QString::fromStdString(key);

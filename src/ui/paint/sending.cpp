@@ -62,7 +62,8 @@ FieldSource field_source(const LetterOrder& order, const Catalogue& catalogue, B
     s.name = QString::fromStdString(open.person.name).section(QLatin1Char(' '), 0, 0);
     s.movement = text::movement(open.review->movement);
     for (std::size_t i = 0; i < order.also.size() && i < order.record.also.size(); ++i)
-        if (const QString name = text::movement(order.also[i]->review->movement); !order.record.also[i].checks.empty() && name != s.movement)
+        if (const QString name = text::movement(order.also[i]->review->movement);
+            !order.record.also[i].checks.empty() && name != s.movement)
             s.movement += QStringLiteral(", ") + name;
     s.me = QString::fromStdString(order.record.signed_by);
     s.place = QString::fromStdString(order.record.place);
@@ -307,8 +308,8 @@ Result<bool> keep_printed(const LetterOrder& order, const LetterContent& content
     return library.letters().keep_sent(s).map([](std::int64_t) { return true; });
 }
 
-Result<bool> send_clip(const LetterOrder& order, std::int64_t clip, const std::string& finding, const std::filesystem::path& file, Library& library,
-                       const std::stop_token& stop, const std::function<void(double)>& progress) {
+Result<bool> send_clip(const LetterOrder& order, std::int64_t clip, const std::string& finding, const std::filesystem::path& file,
+                       Library& library, const std::stop_token& stop, const std::function<void(double)>& progress) {
     if (auto ok = name_is_fit(order, file); !ok) return ok;
     const OpenReview* from = order.open.get();
     for (const auto& other : order.also)
