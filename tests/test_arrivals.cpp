@@ -70,6 +70,18 @@ private slots:
         QCOMPARE(suggested.movement, std::string("part_the_horses_mane"));
         const double end = b.session.library->tracks().load(2)->time_s.back();
         QVERIFY(suggested.from_s > 0.3 && suggested.to_s <= end);
+        // One person is no row of people; a name that nobody has is said, one that is there is taken, and both steps are undone.
+        QVERIFY(!dialog->findChild<QPushButton*>(QStringLiteral("byPerson"))->isEnabled());
+        const auto steps = dialog->steps().count();
+        dialog->name_in_turn(QStringLiteral("Nobody Atall\nIlse"));
+        QVERIFY(test::says(*dialog, QStringLiteral("Nobody Atall")) && test::says(*dialog, QStringLiteral("2 names for 1 parts")));
+        QCOMPARE(dialog->steps().count(), steps);
+        dialog->name_in_turn(QStringLiteral("ilse\n"));
+        const auto ilse = b.session.library->clips().get(1)->person;
+        QCOMPARE(strip.parts()[0].person, ilse);
+        QCOMPARE(dialog->findChild<QComboBox*>(QStringLiteral("partPerson"))->currentText(), QStringLiteral("Ilse Brandvik"));
+        dialog->steps().undo();
+        QCOMPARE(strip.parts()[0].person, qint64{0});
         // Split with S at a place reached by the keys, merged with M, undone with Ctrl+Z.
         strip.setFocus();
         strip.set_at(20);

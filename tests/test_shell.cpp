@@ -652,44 +652,6 @@ private slots:
         QVERIFY(said);
         QTRY_COMPARE_WITH_TIMEOUT(rows(b.window->arrivals()->findChild<QTableView*>(QStringLiteral("clips"))), test::demo_clips, 20000);
     }
-    void nothing_is_clipped() {
-        Bench b(copy_.demo);
-        QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened);
-        QStringList wrong;
-        for (int place = 1; place < 4; ++place) { // while nothing is open
-            b.window->show_place(place);
-            QTest::qWait(100);
-            wrong << clipped(*b.window, QStringLiteral("empty place %1").arg(place));
-        }
-        b.window->open_review(2);
-        QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 1, 30000);
-        for (const auto& [language, percent] : {std::pair{"en", 100}, {"de", 100}, {"en", 120}}) {
-            ui::Settings s = b.session.settings;
-            s.language = QLatin1String(language);
-            s.text_percent = percent;
-            QSignalSpy again(b.window.get(), &ui::MainWindow::made_again);
-            b.window->apply(s);
-            if (again.count() > 0) {
-                QSignalSpy reopened(b.window->review(), &ui::ReviewPage::opened);
-                QTRY_COMPARE_WITH_TIMEOUT(reopened.count(), 1, 30000);
-            }
-            for (const QSize size : {QSize(1280, 800), QSize(1024, 700)})
-                for (int place = 0; place < 4 && (percent == 100 || size.width() > 1100); ++place) {
-                    b.window->resize(size);
-                    b.window->show_place(place);
-                    QTest::qWait(150);
-                    wrong << clipped(*b.window, QStringLiteral("%1 %2 % %3x%4 place %5")
-                                                    .arg(QLatin1String(language))
-                                                    .arg(percent)
-                                                    .arg(size.width())
-                                                    .arg(size.height())
-                                                    .arg(place));
-                    QCOMPARE(b.window->size(), size); // nothing forces it wider
-                }
-        }
-        ui::speak(QStringLiteral("en"));
-        QVERIFY2(wrong.isEmpty(), qPrintable(wrong.join(QLatin1Char('\n'))));
-    }
     void everything_focusable_has_a_name() {
         Bench b(copy_.folder);
         QStringList nameless;

@@ -100,6 +100,12 @@ private slots:
                 ids.push_back(c.id);
             }
         QVERIFY(tracks.size() > 6);
+        // Nor is anybody in them two people.
+        for (std::size_t i = 0; i < tracks.size(); ++i) {
+            const auto turns = people_in_turn(tracks[i]);
+            for (const auto& t : turns) qInfo("%lld: %.2f %.2f", static_cast<long long>(ids[i]), t.from_s, t.to_s);
+            QCOMPARE(turns.size(), std::size_t{1});
+        }
         for (std::size_t i = 0; i < tracks.size(); ++i)
             for (std::size_t k = 0; k < tracks.size(); ++k)
                 QVERIFY2(same_take(tracks[i], tracks[k]) == (i == k), qPrintable(QStringLiteral("%1 %2").arg(ids[i]).arg(ids[k])));

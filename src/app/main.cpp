@@ -179,6 +179,7 @@ int main(int argc, char** argv) {
     std::filesystem::path folder = asked.demo ? unpack_demo(data, home) : home / "library";
     QSettings kept(QString::fromStdString((home / "settings.ini").string()), QSettings::IniFormat);
     const ui::Settings chosen = ui::Settings::load(kept);
+    ui::find_languages(QString::fromStdString((home / "languages").string()));
     ui::speak(chosen.language);
     if (!asked.demo && !chosen.library.isEmpty()) folder = chosen.library.toStdString();
     if (!asked.library.isEmpty()) folder = asked.library.toStdString();

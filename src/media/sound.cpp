@@ -94,7 +94,9 @@ Result<Samples> speak_words(const std::string& words, const std::string& languag
         espeak_SetParameter(espeakPITCH, 42, 0);
         return espeak_Synth(part.c_str(), part.size() + 1, 0, POS_CHARACTER, 0, espeakCHARS_UTF8, nullptr, nullptr) == EE_OK;
     };
-    const char* voice = language == "de" ? "de" : "en";
+    const std::string named = language.substr(0, language.find('_'));
+    // One of the voices there are, else the English one.
+    const char* voice = !named.empty() && espeak_SetVoiceByName(named.c_str()) == EE_OK ? named.c_str() : "en";
     bool ok = true;
     for (std::size_t at = 0; at < words.size() && ok;) {
         const auto open = words.find("«", at);

@@ -73,7 +73,10 @@ Result<std::vector<ListedPerson>> people_from_csv(const std::string& source) {
         p.person.height_said = p.has_height;
         p.person.notes = get("notes");
         p.facts.alias = get("alias"), p.facts.language = get("language"), p.facts.email = get("email"), p.facts.goals = get("goals");
-        if (!p.facts.language.empty() && p.facts.language != "en" && p.facts.language != "de") return wrong("language");
+        // A code as "en", "pt_BR"; of a language that Bevel does not speak, letters are written in the one it does.
+        const auto& code = p.facts.language;
+        const bool letters = std::all_of(code.begin(), code.end(), [](unsigned char c) { return std::isalpha(c) || c == '_'; });
+        if (!letters || code.size() == 1 || code.size() > 8) return wrong("language");
         out.push_back(std::move(p));
     }
     return out;

@@ -49,7 +49,9 @@ inline QStringList clipped(const QWidget& window, const QString& where) {
         bool fits = true;
         if (const auto* button = qobject_cast<QAbstractButton*>(w)) {
             text = button->text();
-            fits = button->width() + 1 >= button->sizeHint().width();
+            // What gives way by itself says the whole of it when asked.
+            const bool whole_in_tip = text.endsWith(QChar(0x2026)) && button->toolTip().startsWith(text.chopped(1).toHtmlEscaped());
+            fits = whole_in_tip || button->width() + 1 >= button->sizeHint().width();
         } else if (const auto* label = qobject_cast<QLabel*>(w);
                    label && !label->text().isEmpty() && !dynamic_cast<const ui::ElidedLabel*>(label)) {
             text = label->text();

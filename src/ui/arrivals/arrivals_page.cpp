@@ -9,6 +9,7 @@
 #include "ui/arrivals/parts_dialog.h"
 #include "ui/arrivals/welcome.h"
 #include "ui/paint/guide.h"
+#include "ui/shell/flow_layout.h"
 #include <QDate>
 #include <QDragEnterEvent>
 #include <QFileDialog>
@@ -124,13 +125,13 @@ void ArrivalsPage::build() {
     hand_->setObjectName(QStringLiteral("byHand"));
     hand_->setToolTip(tr("Nobody was found: set the points on a few frames yourself, Bevel follows them between"));
     hand_->hide();
-    auto* below = new QHBoxLayout;
+    auto* below = new FlowLayout;
+    below->setSpacing(6);
     below->addWidget(open_);
     below->addWidget(change_);
     below->addWidget(parts_);
     below->addWidget(meant_);
     below->addWidget(hand_);
-    below->addStretch(1);
     auto* left = new QVBoxLayout;
     search_ = new QLineEdit;
     search_->setObjectName(QStringLiteral("search"));

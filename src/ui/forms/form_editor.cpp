@@ -158,20 +158,18 @@ void FormEditor::build_phase(QFormLayout* form) {
 }
 
 void FormEditor::build_roles(QFormLayout* form) {
-    auto* second = new QHBoxLayout;
     for (const auto& [box, name, label, key] :
          {std::tuple{&role_, "formRole", tr("Role of the phase"), "role"}, {&stance_, "formStance", tr("Stance of the phase"), "stance"}}) {
         *box = new QComboBox;
         (*box)->setObjectName(QLatin1String(name));
         (*box)->setAccessibleName(label);
-        (*box)->setToolTip(label);
         (*box)->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
         (*box)->setMinimumContentsLength(8);
         (*box)->addItem(tr("none"), QString());
         const bool role = std::string_view(key) == "role";
         for (const auto& s : role ? role_names() : stance_names())
             (*box)->addItem(role ? text::role(s) : text::stance(s), QString::fromStdString(s));
-        second->addWidget(*box, 1);
+        form->addRow(label, *box);
         connect(*box, &QComboBox::activated, this, [this, b = *box, k = key, what = label] {
             change(what, [this, b, k](json& j) {
                 auto& phase = j["phases"][static_cast<std::size_t>(phase_->currentIndex())];
@@ -183,7 +181,6 @@ void FormEditor::build_roles(QFormLayout* form) {
             });
         });
     }
-    form->addRow(second);
 }
 
 void FormEditor::build_posture(QFormLayout* form) {

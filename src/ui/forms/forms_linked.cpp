@@ -41,9 +41,8 @@ std::shared_ptr<const LinkedForm> FormsPage::linked() const {
 void FormsPage::turn_to(bool form) {
     stage_->setCurrentWidget(form ? static_cast<QWidget*>(floor_) : course_);
     change_->setCurrentWidget(form ? static_cast<QWidget*>(linked_editor_) : editor_);
-    way_->setVisible(!form);
-    way_label_->setVisible(!form);
-    lane_->setVisible(!form);
+    way_box_->setVisible(!form);
+    lane_box_->setVisible(!form);
     school_->setEnabled(!form);
     tabs_->setTabText(tabs_->indexOf(phases_->parentWidget()), form ? tr("Parts") : tr("Phases"));
     phases_->setAccessibleName(form ? tr("Parts") : tr("Phases"));

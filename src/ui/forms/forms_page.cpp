@@ -6,6 +6,7 @@
 #include "ui/forms/learn_dialog.h"
 #include "ui/forms/linked_editor.h"
 #include "ui/forms/schools_dialog.h"
+#include "ui/shell/flow_layout.h"
 #include "ui/text/data_words.h"
 #include <cmath>
 #include <QComboBox>
@@ -115,6 +116,7 @@ QWidget* FormsPage::build_list() {
     list_->setSpacing(2);
     count_ = new QLabel;
     count_->setObjectName(QStringLiteral("faint"));
+    count_->setWordWrap(true);
     auto* box = new QVBoxLayout(side);
     box->setContentsMargins(0, 0, 0, 0);
     for (QWidget* w : std::initializer_list<QWidget*>{title_, search_, kind_, trains_, asks_}) box->addWidget(w);
@@ -124,7 +126,8 @@ QWidget* FormsPage::build_list() {
     auto* linking = new QPushButton(tr("New form"));
     linking->setObjectName(QStringLiteral("newLinked"));
     linking->setToolTip(tr("Movements one after another, as one form of your own"));
-    auto* making = new QHBoxLayout;
+    auto* making = new FlowLayout;
+    making->setSpacing(6);
     making->addWidget(learn);
     making->addWidget(linking);
     auto* practise = new QPushButton(tr("Practise it"));
@@ -196,10 +199,7 @@ QWidget* FormsPage::build_figure() {
     lane_ = new QComboBox;
     lane_->setObjectName(QStringLiteral("formLane"));
     lane_->setAccessibleName(tr("Measure of the lane"));
-    for (auto* b : {way_, lane_, fault_}) {
-        b->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
-        b->setMinimumContentsLength(6);
-    }
+    for (auto* b : {way_, lane_, fault_}) b->setSizeAdjustPolicy(QComboBox::AdjustToContents);
     course_ = new CourseView(session_);
     connect(course_, &CourseView::chosen, this, [this](double t) { figure_->play(false), figure_->set_time(t); });
     connect(course_, &CourseView::told, this, [this] {
@@ -229,32 +229,33 @@ QWidget* FormsPage::build_figure() {
     auto* bar = new QHBoxLayout;
     bar->addWidget(play_);
     bar->addWidget(speed_);
-    bar->addWidget(time_, 3);
-    bar->addWidget(lane_, 2);
+    bar->addWidget(time_, 1);
     // Each with its name above it; how large a fault is, only beside a fault.
-    auto* second = new QGridLayout;
-    second->setHorizontalSpacing(12);
-    second->setVerticalSpacing(0);
-    int column = 0;
-    for (const auto& [w, name, share] : {std::tuple<QWidget*, QString, int>{way_, tr("Done as"), 3},
-                                         {fault_, tr("Beside it"), 4},
-                                         {size_, tr("how much of it"), 2},
-                                         {around_, tr("Seen from"), 3}}) {
+    auto* second = new FlowLayout;
+    second->setSpacing(10);
+    for (const auto& [w, name] : {std::pair<QWidget*, QString>{lane_, tr("Lane")},
+                                  {way_, tr("Done as")},
+                                  {fault_, tr("Beside it")},
+                                  {size_, tr("how much of it")},
+                                  {around_, tr("Seen from")}}) {
+        auto* both = new QWidget;
+        auto* above = new QVBoxLayout(both);
+        above->setContentsMargins(0, 0, 0, 0);
+        above->setSpacing(0);
         auto* label = new QLabel(name);
         label->setObjectName(QStringLiteral("faint"));
         label->setBuddy(w);
-        second->addWidget(label, 0, column);
-        second->addWidget(w, 1, column);
-        second->setColumnStretch(column, share);
-        if (w == size_) size_label_ = label;
-        if (w == way_) way_label_ = label;
-        ++column;
+        above->addWidget(label);
+        above->addWidget(w);
+        second->addWidget(both);
+        if (w == size_) size_box_ = both;
+        if (w == way_) way_box_ = both;
+        if (w == lane_) lane_box_ = both;
     }
-    size_->hide();
-    size_label_->hide();
+    size_box_->hide();
     auto* box = new QVBoxLayout(middle);
     box->setContentsMargins(0, 0, 0, 0);
-    for (auto* s : {size_, around_}) s->setMinimumWidth(54);
+    for (auto* s : {size_, around_}) s->setMinimumWidth(90);
     box->addWidget(figure_, 1);
     box->addLayout(bar);
     box->addWidget(stage_);
@@ -316,6 +317,7 @@ QWidget* FormsPage::build_words() {
     school_ = new QComboBox;
     school_->setObjectName(QStringLiteral("formSchool"));
     school_->setAccessibleName(tr("School"));
+    school_->setSizeAdjustPolicy(QComboBox::AdjustToContents);
     fill_schools();
     auto* schools = new QToolButton;
     schools->setText(tr("Schools …"));
@@ -329,8 +331,9 @@ QWidget* FormsPage::build_words() {
     auto* judged = new QWidget;
     auto* box = new QVBoxLayout(judged);
     box->setContentsMargins(8, 8, 8, 8);
-    auto* which = new QHBoxLayout;
-    which->addWidget(school_, 1);
+    auto* which = new FlowLayout;
+    which->setSpacing(6);
+    which->addWidget(school_);
     which->addWidget(schools);
     box->addLayout(which);
     box->addWidget(rules_, 1);
@@ -505,8 +508,7 @@ void FormsPage::fill_faults() {
     while (fault_->count() > static_cast<int>(faults().size()) + 1) fault_->removeItem(fault_->count() - 1);
     fault_->setCurrentIndex(0);
     size_->setEnabled(false);
-    size_->hide();
-    size_label_->hide();
+    size_box_->hide();
     const auto m = way();
     if (!m || linked()) return; // of a form, those of the body alone
     std::set<QString> named;
@@ -554,8 +556,7 @@ void FormsPage::show_finding(const std::string& id, const std::string& check, bo
 void FormsPage::show_fault() {
     const int i = fault_->currentData().toInt();
     size_->setEnabled(i >= 0);
-    size_->setVisible(i >= 0);
-    size_label_->setVisible(i >= 0);
+    size_box_->setVisible(i >= 0);
     if (i < 0) return figure_->show_fault(std::nullopt);
     if (i >= check_faults) { // of a check of this movement
         const auto m = way();

@@ -117,6 +117,7 @@ QWidget* GroundPage::build_tools() {
 
 void GroundPage::build() {
     title_ = new QLabel(tr("Ground"));
+    title_->setWordWrap(true);
     title_->setObjectName(QStringLiteral("title"));
     auto* hint = new QLabel(tr("A good clip needs none of this. Marks make figures surer where the room shows little."));
     hint->setObjectName(QStringLiteral("faint"));

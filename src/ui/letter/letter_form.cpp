@@ -8,6 +8,7 @@
 #include "ui/letter/sent_dialog.h"
 #include "ui/letter/with_box.h"
 #include "ui/shell/empty_state.h"
+#include "ui/shell/flow_layout.h"
 #include <QCheckBox>
 #include <QClipboard>
 #include <QComboBox>
@@ -109,10 +110,10 @@ QWidget* LetterPage::build_words() {
     fields_->setObjectName(QStringLiteral("fields"));
     field->setMenu(fields_);
     connect(fields_, &QMenu::aboutToShow, this, &LetterPage::fill_fields);
-    auto* second = new QHBoxLayout;
+    auto* second = new FlowLayout;
+    second->setSpacing(6);
     second->addWidget(language_);
     second->addWidget(field);
-    second->addStretch(1);
     typed_ = new QLabel;
     typed_->setObjectName(QStringLiteral("problem"));
     typed_->setWordWrap(true);
@@ -231,24 +232,24 @@ QWidget* LetterPage::build_sending() {
     form->addSpacing(8);
     form->addWidget(heading(tr("Hand it over")));
     form->addWidget(consent_);
-    auto* first = new QHBoxLayout;
+    auto* first = new FlowLayout;
+    first->setSpacing(6);
     first->addWidget(mail_);
     first->addWidget(text_);
     first->addWidget(cards_);
-    first->addStretch(1);
     form->addLayout(first);
-    auto* second = new QHBoxLayout;
+    auto* second = new FlowLayout;
+    second->setSpacing(6);
     second->addWidget(clip_);
     second->addWidget(sent_);
-    second->addStretch(1);
     form->addLayout(second);
     form->addSpacing(8);
     form->addWidget(heading(tr("What became of it")));
     form->addWidget(status_);
-    auto* third = new QHBoxLayout;
+    auto* third = new FlowLayout;
+    third->setSpacing(6);
     third->addWidget(mark_);
     third->addWidget(answered_);
-    third->addStretch(1);
     form->addLayout(third);
     form->addStretch(1);
     connect(look_again_, &QCheckBox::toggled, next_, &QWidget::setEnabled);

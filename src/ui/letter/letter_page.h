@@ -130,10 +130,10 @@ private:
     QPushButton *drop_template_ = nullptr, *text_ = nullptr, *cards_ = nullptr, *mail_ = nullptr, *reminder_ = nullptr,
                 *answered_ = nullptr, *mark_ = nullptr;
     std::vector<LetterTemplate> templates_;
-    std::vector<OwnForm> own_; // templates of one's own
-    bool failing_ = false;     // the page could not be composed
+    std::vector<OwnForm> own_;                                      // templates of one's own
+    bool failing_ = false;                                          // the page could not be composed
     std::map<std::pair<qint64, std::string>, WithCorrection> with_; // by clip and key
-    std::map<qint64, HomeGate> gates_; // what may be proposed for home, by clip
+    std::map<qint64, HomeGate> gates_;                              // what may be proposed for home, by clip
     Better better_;
     PersonFacts facts_;
     LetterRecord status_of_; // how it was sent and answered, as kept

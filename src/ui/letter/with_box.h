@@ -14,7 +14,8 @@ class WithBox : public QWidget {
     Q_OBJECT
 public:
     explicit WithBox(const Session& session, QWidget* parent = nullptr);
-    /// Nothing to choose without a finding. What the gate bars is there to be chosen, after the rest, and it is said what stands against it.
+    /// Nothing to choose without a finding. What the gate bars is there to be chosen, after the rest, and it is said what stands against
+    /// it.
     void show_of(const Movement* movement, const Finding* finding, const WithCorrection& with, const HomeGate& gate);
     WithCorrection with() const;
 

@@ -56,7 +56,7 @@ Result<EveningPrint> print_evening(const std::string& day, const std::filesystem
 /// Keeps what was printed.
 Result<bool> keep_printed(const LetterOrder& order, const LetterContent& content, Library& library);
 /// A slow-motion clip of a correction of `clip`, one of those the letter answers; kept among what was sent.
-Result<bool> send_clip(const LetterOrder& order, std::int64_t clip, const std::string& finding, const std::filesystem::path& file, Library& library,
-                       const std::stop_token& stop, const std::function<void(double)>& progress);
+Result<bool> send_clip(const LetterOrder& order, std::int64_t clip, const std::string& finding, const std::filesystem::path& file,
+                       Library& library, const std::stop_token& stop, const std::function<void(double)>& progress);
 
 } // namespace bevel::ui

@@ -2,6 +2,7 @@
 #include "core/movement/movement.h"
 #include "ui/people/people_page.h"
 #include "ui/people/person_step.h"
+#include "ui/shell/flow_layout.h"
 #include "ui/shell/left_edit.h"
 #include "ui/text/data_words.h"
 #include "ui/text/practice_words.h"
@@ -45,6 +46,8 @@ QWidget* PeoplePage::build_facts() {
         lengths_->addItem(label, QString::fromLatin1(id));
     ladder_ = new QComboBox;
     ladder_->setObjectName(QStringLiteral("personLadder"));
+    ladder_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon); // its steps are sentences
+    ladder_->setMinimumContentsLength(14);
     ladder_->setToolTip(tr("One step at a time; one step down after a fall or pain"));
     ladder_->addItem(tr("not known"), 0);
     for (int n = 1; n <= balance_steps; ++n) ladder_->addItem(tr("%1: %2").arg(n).arg(text::balance_step(n)), n);
@@ -80,10 +83,10 @@ QWidget* PeoplePage::build_facts() {
     form->addRow(tr("Name"), name_);
     form->addRow(tr("Alias"), alias_);
     form->addRow(tr("Height"), height_);
-    auto* letters = new QHBoxLayout;
+    auto* letters = new FlowLayout;
+    letters->setSpacing(6);
     letters->addWidget(language_);
     letters->addWidget(lengths_);
-    letters->addStretch(1);
     form->addRow(tr("Letters in"), letters);
     form->addRow(tr("Mail"), email_);
     form->addRow(tr("Goals"), goals_);

@@ -1,5 +1,6 @@
 #include "ui/practice/plan_view.h"
 #include "core/practice/gate.h"
+#include "ui/shell/flow_layout.h"
 #include "ui/text/practice_words.h"
 #include <cmath>
 #include <QHBoxLayout>
@@ -116,6 +117,7 @@ PlanView::PlanView(const Session& session, QWidget* parent) : QWidget(parent), s
     list_->setToolTip(tr("Drag to another place; a lock keeps it when a session is proposed anew"));
     total_ = new QLabel;
     total_->setObjectName(QStringLiteral("planTotal"));
+    total_->setWordWrap(true);
     problems_ = new QLabel;
     problems_->setObjectName(QStringLiteral("planProblems"));
     problems_->setWordWrap(true);
@@ -159,9 +161,9 @@ PlanView::PlanView(const Session& session, QWidget* parent) : QWidget(parent), s
     let_in_ = button("planLetIn", tr("Let it in …"), [this] { ask_why(current()); });
     let_in_->setToolTip(tr("Against what was agreed or what today asks for, with the reason, which is printed with the plan"));
     out_ = button("planOut", tr("Take out"), [this] { take_out(current()); });
-    auto* row = new QHBoxLayout;
+    auto* row = new FlowLayout;
+    row->setSpacing(6);
     for (QWidget* w : std::initializer_list<QWidget*>{left_, right_, times_, holds_, hold_s_}) row->addWidget(w);
-    row->addStretch(1);
     for (auto* b : {let_in_, lock_, up_, down_, out_}) row->addWidget(b);
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(0, 0, 0, 0);

@@ -371,6 +371,7 @@ std::vector<QWidget*> FindingsColumn::cards_of(bool what_matters) {
         }
         if (!fault && notes && what_matters) {
             auto* heading = new QLabel(tr("Notes: at the edge, seldom, or agreed"));
+            heading->setWordWrap(true);
             heading->setObjectName(QStringLiteral("heading"));
             out.push_back(heading);
         }

@@ -7,6 +7,7 @@
 #include "ui/review/form_strip.h"
 #include "ui/shell/elided_label.h"
 #include "ui/shell/empty_state.h"
+#include "ui/shell/flow_layout.h"
 #include "ui/shell/step.h"
 #include <cmath>
 #include <QAbstractButton>
@@ -108,8 +109,9 @@ QWidget* ReviewPage::build_bar() {
 
 QWidget* ReviewPage::build_transport() {
     auto* bar = new QWidget;
-    auto* row = new QHBoxLayout(bar);
-    row->setContentsMargins(0, 0, 0, 0);
+    transport_ = bar;
+    bar->installEventFilter(this);
+    auto* row = new FlowLayout(bar);
     row->setSpacing(4);
     play_ = tool(tr("Play"), tr("Play or pause (space)"), "play");
     play_->setCheckable(true);
@@ -145,14 +147,13 @@ QWidget* ReviewPage::build_transport() {
     row->addWidget(play_);
     row->addWidget(speed_);
     for (const auto& s : steps) {
-        auto* b = tool(s.label, s.tip, s.name);
+        auto* b = tool(s.narrow, s.tip, s.name); // with its words where there is room
         connect(b, &QToolButton::clicked, this, s.go);
         row->addWidget(b);
         steps_.push_back({b, s.label, s.narrow});
     }
     row->addWidget(loop_);
     steps_.push_back({loop_, tr("Again"), tr("↺")});
-    row->addStretch(1);
     connect(loop_, &QToolButton::clicked, this, &ReviewPage::loop_part);
     connect(over_, &QToolButton::toggled, &state_, &ReviewState::set_laid_over);
     connect(one_, &QToolButton::toggled, &state_, &ReviewState::set_one_repetition);
@@ -248,10 +249,19 @@ void ReviewPage::build() {
     either_->addWidget(content);
 }
 
+/// Words on the steps where all of them have room, else signs.
+bool ReviewPage::eventFilter(QObject* o, QEvent* e) {
+    if (o == transport_ && e->type() == QEvent::Resize) {
+        int needed = play_->sizeHint().width() + speed_->sizeHint().width() + 8;
+        for (const auto& [button, label, brief] : steps_) needed += button->fontMetrics().horizontalAdvance(label) + step_margin;
+        for (const auto& [button, label, brief] : steps_) button->setText(needed > transport_->width() ? brief : label);
+    }
+    return Place::eventFilter(o, e);
+}
+
 void ReviewPage::resizeEvent(QResizeEvent* e) {
     QWidget::resizeEvent(e);
     const bool narrow = width() < session_.theme.wide(1120);
-    for (const auto& [button, label, brief] : steps_) button->setText(narrow ? brief : label);
     column_->setFixedWidth(session_.theme.wide(narrow ? 112 : 132));
     side_->setMinimumWidth(session_.theme.wide(narrow ? 318 : 372));
 }

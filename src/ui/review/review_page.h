@@ -58,6 +58,7 @@ signals:
 protected:
     bool event(QEvent* e) override;
     void resizeEvent(QResizeEvent* e) override;
+    bool eventFilter(QObject* o, QEvent* e) override;
 
 private:
     void show_before(); // the earlier clip that was asked for, at the same moment
@@ -66,6 +67,8 @@ private:
     void settle_decision();
     std::optional<Choice> to_decide_;
     bool deciding_ = false; // as soon as its moment is on the screen
+    QWidget* transport_ = nullptr;
+    static constexpr int step_margin = 26; // of a button about its words, with the gap to the next
     std::vector<std::pair<FindingKey, double>> seen_at_;
     void build();
     QWidget* build_bar();

@@ -1,5 +1,9 @@
 #include "ui/text/languages.h"
+#include <map>
+#include <memory>
 #include <QCoreApplication>
+#include <QDir>
+#include <QGuiApplication>
 #include <QLibraryInfo>
 #include <QLocale>
 #include <QTranslator>
@@ -24,12 +28,21 @@ QTranslator& german() {
     return t;
 }
 
+/// Of files, by code; filled before other threads speak, not changed afterwards.
+std::map<QString, std::unique_ptr<QTranslator>>& of_files() {
+    static std::map<QString, std::unique_ptr<QTranslator>> all;
+    return all;
+}
+
 /// Every sentence goes through this one, so that one thread can write a letter in another language than the windows speak.
 class Tongue : public QTranslator {
 public:
     QString translate(const char* context, const char* source, const char* meaning, int n) const override {
-        if ((scoped ? *scoped : spoken()) == QLatin1String("de"))
-            if (QString s = german().translate(context, source, meaning, n); !s.isEmpty()) return s;
+        const QString& code = scoped ? *scoped : spoken();
+        const QTranslator* words = code == QLatin1String("de") ? &german() : nullptr;
+        if (const auto own = of_files().find(code); own != of_files().end()) words = own->second.get();
+        if (words)
+            if (QString s = words->translate(context, source, meaning, n); !s.isEmpty()) return s;
         // English says "1 clip", "2 clips": what stands in brackets belongs to many.
         QString s = QString::fromUtf8(source);
         if (n < 0 || !s.contains(QLatin1String("%n"))) return {}; // as it stands
@@ -58,12 +71,30 @@ QLocale locale_of(const QString& code) {
 
 } // namespace
 
+void find_languages(const QString& folder) {
+    constexpr qint64 most = 16 << 20;
+    of_files().clear();
+    const QDir dir(folder);
+    for (const QFileInfo& file : dir.entryInfoList({QStringLiteral("bevel_*.qm")}, QDir::Files | QDir::Readable, QDir::Name)) {
+        const QString code = file.completeBaseName().mid(6);
+        if (file.size() > most || QLocale(code).language() == QLocale::C || code == QLatin1String("en")) continue;
+        auto t = std::make_unique<QTranslator>();
+        if (t->load(file.absoluteFilePath())) of_files()[code] = std::move(t);
+    }
+}
+
 QStringList languages() {
-    return {QStringLiteral("en"), QStringLiteral("de")};
+    QStringList all{QStringLiteral("en"), QStringLiteral("de")};
+    for (const auto& [code, words] : of_files())
+        if (!all.contains(code)) all << code;
+    return all;
 }
 
 QString language_name(const QString& code) {
-    return code == QLatin1String("de") ? QStringLiteral("Deutsch") : QStringLiteral("English");
+    if (code == QLatin1String("en")) return QStringLiteral("English");
+    if (code == QLatin1String("de")) return QStringLiteral("Deutsch");
+    const QString own = QLocale(code).nativeLanguageName();
+    return own.isEmpty() ? code : own;
 }
 
 void speak(const QString& asked) {
@@ -76,8 +107,9 @@ void speak(const QString& asked) {
     german();
     spoken() = code;
     QLocale::setDefault(locale_of(code));
+    if (qobject_cast<QGuiApplication*>(QCoreApplication::instance())) QGuiApplication::setLayoutDirection(QLocale(code).textDirection());
     QCoreApplication::installTranslator(&tongue());
-    if (code == QLatin1String("de") && toolkit().load(QStringLiteral("qtbase_de"), QLibraryInfo::path(QLibraryInfo::TranslationsPath)))
+    if (code != QLatin1String("en") && toolkit().load(QStringLiteral("qtbase_") + code, QLibraryInfo::path(QLibraryInfo::TranslationsPath)))
         QCoreApplication::installTranslator(&toolkit());
 }
 

@@ -8,12 +8,15 @@
 
 namespace bevel::ui {
 
-/// Codes of what Bevel speaks.
+/// Further languages are files: `bevel_CODE.qm` (made by lrelease from a copy of data/translations/bevel_de.ts) in a folder of one's own.
+/// Files that cannot be read, or of more than 16 MB, are passed over. To be called before anything else here, on the interface thread.
+void find_languages(const QString& folder);
+/// Codes of what Bevel speaks, those of files last.
 QStringList languages();
 /// Name of a language in itself.
 QString language_name(const QString& code);
-/// Speaks a language from now on, numbers and dates with it; empty or unknown: the system's, else English. On the interface thread, before
-/// the windows are made (or made again).
+/// Speaks a language from now on, numbers, dates and the direction of writing with it; empty or unknown: the system's, else English. On the
+/// interface thread, before the windows are made (or made again).
 void speak(const QString& code);
 /// The one spoken now, by this thread.
 QString spoken_language();
