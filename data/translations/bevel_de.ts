@@ -1192,6 +1192,22 @@
         <source>The name in the name of the file</source>
         <translation>Der Name im Namen der Datei</translation>
     </message>
+    <message>
+        <source>Delete this one …</source>
+        <translation>Diese löschen …</translation>
+    </message>
+    <message>
+        <source>They are two</source>
+        <translation>Es sind zwei</translation>
+    </message>
+    <message>
+        <source>came on %1</source>
+        <translation>gekommen am %1</translation>
+    </message>
+    <message>
+        <source>The same film seems to be here already: %1.</source>
+        <translation>Derselbe Film scheint schon da zu sein: %1.</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::ColumnView</name>
@@ -2450,6 +2466,10 @@
             <numerusform>Ein Teil gefunden. Drehungen dazwischen sieht eine Kamera nicht: stellen Sie sie ein, wo es welche gibt.</numerusform>
             <numerusform>%n Teile gefunden. Drehungen dazwischen sieht eine Kamera nicht: stellen Sie sie ein, wo es welche gibt.</numerusform>
         </translation>
+    </message>
+    <message>
+        <source>Lane</source>
+        <translation>Spur</translation>
     </message>
 </context>
 <context>
@@ -3853,6 +3873,18 @@
         <source>One PDF: black and white, in large type, each letter on pages of its own</source>
         <translation>Ein PDF: schwarz-weiß, in großer Schrift, jeder Brief auf eigenen Seiten</translation>
     </message>
+    <message>
+        <source>%1, %2</source>
+        <translation>%1, %2</translation>
+    </message>
+    <message>
+        <source>%1 waits too: nothing was kept in it yet</source>
+        <translation>%1 wartet auch: Darin wurde noch nichts behalten</translation>
+    </message>
+    <message>
+        <source>Answers %1 too</source>
+        <translation>Antwortet auch auf %1</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::LimitDialog</name>
@@ -5176,6 +5208,55 @@
             <numerusform>%n Teil vorgeschlagen; Verschleiertes fällt weg. Die Kanten ziehen oder die Tasten nehmen.</numerusform>
             <numerusform>%n Teile vorgeschlagen; Verschleiertes fällt weg. Die Kanten ziehen oder die Tasten nehmen.</numerusform>
         </translation>
+    </message>
+    <message>
+        <source>Who practises the chosen part</source>
+        <translation>Wer den gewählten Teil übt</translation>
+    </message>
+    <message>
+        <source>whoever it is</source>
+        <translation>wer immer es ist</translation>
+    </message>
+    <message>
+        <source>One a person</source>
+        <translation>Je Person einer</translation>
+    </message>
+    <message>
+        <source>Names in turn …</source>
+        <translation>Namen der Reihe nach …</translation>
+    </message>
+    <message>
+        <source>by</source>
+        <comment>who practises the part</comment>
+        <translation>von</translation>
+    </message>
+    <message>
+        <source>who practises a part</source>
+        <translation>wer einen Teil übt</translation>
+    </message>
+    <message>
+        <source>one part a person</source>
+        <translation>je Person ein Teil</translation>
+    </message>
+    <message>
+        <source>Names in turn</source>
+        <translation>Namen der Reihe nach</translation>
+    </message>
+    <message>
+        <source>Who practised, in the order of the film, a name a line</source>
+        <translation>Wer geübt hat, in der Reihenfolge des Films, ein Name je Zeile</translation>
+    </message>
+    <message>
+        <source>names in turn</source>
+        <translation>Namen der Reihe nach</translation>
+    </message>
+    <message>
+        <source>Not found, or more than one is called so: %1.</source>
+        <translation>Nicht gefunden, oder mehrere heißen so: %1.</translation>
+    </message>
+    <message>
+        <source>%1 names for %2 parts: look whether each stands at its own.</source>
+        <translation>%1 Namen für %2 Teile: Bitte ansehen, ob jeder bei seinem steht.</translation>
     </message>
 </context>
 <context>
@@ -8222,6 +8303,14 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>hold</source>
         <translation>halten</translation>
+    </message>
+    <message>
+        <source>%1 (not now)</source>
+        <translation>%1 (jetzt nicht)</translation>
+    </message>
+    <message>
+        <source>Something hurt on the day of this clip: ask before it is practised at home.</source>
+        <translation>Am Tag dieser Aufnahme tat etwas weh: Bitte fragen, bevor es zu Hause geübt wird.</translation>
     </message>
 </context>
 <context>
@@ -16469,6 +16558,10 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <source>%1, on both sides</source>
         <comment>what is seen</comment>
         <translation>%1, auf beiden Seiten</translation>
+    </message>
+    <message>
+        <source>Not sent: a clip that this letter answers too is gone, or is another person&apos;s by now. Open the letter again and choose anew.</source>
+        <translation>Nicht verschickt: Eine Aufnahme, auf die dieser Brief auch antwortet, ist fort oder gehört inzwischen jemand anderem. Bitte den Brief neu öffnen und neu wählen.</translation>
     </message>
 </context>
 </TS>

@@ -126,8 +126,10 @@ void PeoplePage::build() {
     either_->addWidget(content);
     connect(empty_->button(), &QPushButton::clicked, this, &PeoplePage::add_person);
     connect(add, &QPushButton::clicked, this, &PeoplePage::add_person);
-    connect(search_, &QLineEdit::textChanged, this, [this](const QString& words) {
-        for (int i = 0; i < list_->count(); ++i) list_->item(i)->setHidden(!list_->item(i)->text().contains(words, Qt::CaseInsensitive));
+    connect(search_, &QLineEdit::textChanged, this, &PeoplePage::show_found);
+    connect(search_, &QLineEdit::returnPressed, this, [this] { // the first that is left
+        for (int i = 0; i < list_->count(); ++i)
+            if (!list_->item(i)->isHidden()) return list_->setCurrentRow(i);
     });
     connect(list_, &QListWidget::currentItemChanged, this, [this](const QListWidgetItem* it) {
         if (it && !filling_) show_person(it->data(Qt::UserRole).toLongLong());
@@ -205,6 +207,11 @@ void PeoplePage::open(Ref ref) {
         [this](const Result<Clip>& c) { load_people(c ? c->person : 0); });
 }
 
+void PeoplePage::show_found() {
+    const QString words = search_->text();
+    for (int i = 0; i < list_->count(); ++i) list_->item(i)->setHidden(!list_->item(i)->text().contains(words, Qt::CaseInsensitive));
+}
+
 void PeoplePage::load_people(qint64 choose) {
     session_.background->run<Result<std::vector<PersonLine>>>(
         this, [lib = session_.library](std::stop_token) { return person_lines(*lib); },
@@ -226,6 +233,7 @@ void PeoplePage::load_people(qint64 choose) {
                 it->setData(Qt::DecorationRole, stills_->of(p.last ? p.last->id : 0));
                 if (p.person.id == chosen) at = list_->count() - 1;
             }
+            show_found(); // words may have been typed while they were read
             count_->setText(list_->count() == 1 ? tr("one person") : tr("%1 people").arg(list_->count()));
             filling_ = false;
             list_->setCurrentRow(at);

@@ -53,6 +53,7 @@ private:
     void open_right();
     QWidget* build_facts();
     void load_people(qint64 choose);
+    void show_found(); // people whose line has the words that are searched for
     void load_sheet();
     void fill();
     void fill_limits();
