@@ -204,7 +204,7 @@ private slots:
                 QCOMPARE(first.drill, second.drill);
                 const auto barred = proposed_with(m, f, true, false); // not what may not be done
                 QVERIFY(barred.homework.empty() && barred.drill.empty());
-                QVERIFY(second.homework.empty() && second.image.empty());   // once a letter is enough
+                QVERIFY(second.homework.empty() && second.image.empty()); // once a letter is enough
                 if (!first.drill.empty()) {
                     ++with_drill;
                     const auto d = std::find_if(m.drills.begin(), m.drills.end(), [&](const Drill& x) { return x.name == first.drill; });

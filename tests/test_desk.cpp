@@ -157,7 +157,8 @@ private slots:
         auto lib = Library::open(path("gates"));
         QVERIFY(lib.has_value());
         int barred_ones = 0;
-        for (const char* limit : {"seated", "no_overhead", "no_balance", "no_bends", "no_twists", "high_stance", "care_knees", "care_neck"}) {
+        for (const char* limit :
+             {"seated", "no_overhead", "no_balance", "no_bends", "no_twists", "high_stance", "care_knees", "care_neck"}) {
             const auto who = person(*lib, limit);
             const auto clip = clip_of(*lib, who, test::movement("bend_and_swing"), "2026-11-02", {});
             Agreement a;

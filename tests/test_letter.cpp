@@ -125,6 +125,45 @@ private slots:
         QVERIFY(!text_of("one.txt").contains(QStringLiteral("Gaze at the Moon")));
         QCOMPARE(lib.letters().of(5)->front().goes_with, qint64{0});
     }
+    // For messengers: the words said aloud, and a clip that is no larger than they take.
+    void a_letter_is_spoken_and_its_clip_fits() {
+        Bench b(copy_.demo);
+        auto* letter = b.window->letter();
+        QSignalSpy filled(letter, &ui::LetterPage::filled_in), saved(letter, &ui::LetterPage::exported);
+        letter->open_clip(4);
+        QTRY_COMPARE_WITH_TIMEOUT(filled.count(), 1, 60000);
+        const QString said = copy_.dir.filePath(QStringLiteral("said.ogg"));
+        letter->save_spoken(said);
+        QTRY_COMPARE_WITH_TIMEOUT(saved.count(), 1, 60000);
+        QProcess probe; // two corrections and what belongs to them are not said in less
+        probe.start(QStringLiteral("ffprobe"), {QStringLiteral("-v"), QStringLiteral("error"), QStringLiteral("-show_entries"),
+                                                QStringLiteral("format=duration"), QStringLiteral("-of"), QStringLiteral("csv=p=0"), said});
+        QVERIFY(probe.waitForFinished(20000));
+        const double seconds = probe.readAllStandardOutput().trimmed().toDouble();
+        QVERIFY2(seconds > 15 && seconds < 240, qPrintable(QString::number(seconds)));
+        // As it would be read: no figures, each remark with what to do.
+        ui::LetterContent c;
+        c.opening = QStringLiteral("Dear Paulo,");
+        c.items.resize(1);
+        c.items[0].cue = QStringLiteral("Sink straight down");
+        c.items[0].seen = QStringLiteral("The trunk leans forward.");
+        c.items[0].figure = QStringLiteral("16 ± 3°");
+        const QString words = ui::letter_spoken(c);
+        QVERIFY(words.contains(QStringLiteral("Sink straight down.")) && !words.contains(QStringLiteral("16")));
+        QVERIFY(words.contains(QStringLiteral("clinician")));
+        letter->save_spoken(copy_.dir.filePath(QStringLiteral("said.wav"))); // another kind is refused
+        QTRY_VERIFY_WITH_TIMEOUT(b.background.idle(), 30000);
+        QVERIFY(!QFile::exists(copy_.dir.filePath(QStringLiteral("said.wav"))));
+        const auto& sent = *b.session.library->letters().sent(b.session.library->clips().get(4)->person);
+        QCOMPARE(sent.front().kind, std::string("sound"));
+        QVERIFY(b.session.library->letters().sent_file(sent.front().id)->starts_with("OggS"));
+        auto* most = letter->findChild<QComboBox*>(QStringLiteral("clipMost"));
+        most->setCurrentIndex(most->findData(3));
+        const QString clip = copy_.dir.filePath(QStringLiteral("slow.mp4"));
+        letter->save_clip(clip);
+        QTRY_COMPARE_WITH_TIMEOUT(saved.count(), 2, 120000);
+        QVERIFY(QFileInfo(clip).size() > 10000 && QFileInfo(clip).size() <= 3'000'000);
+    }
     void what_was_sent_opens_again_unchanged() {
         qputenv("BEVEL_NO_VIEWER", "1");
         Bench b(copy_.demo);

@@ -497,6 +497,20 @@ private slots:
                 }
             if (hide) QVERIFY2(corner.size() <= 2, qPrintable(QString::number(corner.size()))); // flat, but for the encoder
         }
+        // No larger than is said, or not at all: what stood there stays.
+        const auto small = std::filesystem::path(dir_.filePath(QStringLiteral("small.mp4")).toStdString());
+        const auto as_it_comes = std::filesystem::file_size(dir_.filePath(QStringLiteral("h.mp4")).toStdString());
+        what.hide = true;
+        what.most_bytes = as_it_comes * 6 / 10;
+        QVERIFY(write_slow_clip(small, source, take.track(), what, Theme()).has_value());
+        const auto fits = std::filesystem::file_size(small);
+        QVERIFY(fits > 1000 && fits <= what.most_bytes);
+        what.most_bytes = 500;
+        const auto never = write_slow_clip(small, source, take.track(), what, Theme());
+        QVERIFY(!never && never.error().code == Code::too_large);
+        QCOMPARE(std::filesystem::file_size(small), fits);
+        QCOMPARE(QDir(dir_.path()).entryList({QStringLiteral("*trial*")}).size(), 0);
+        what.most_bytes = 0;
         what.from_s = 90, what.to_s = 95;
         QVERIFY(!write_slow_clip("/tmp/none.mp4", source, take.track(), what, Theme()));
         what.from_s = 1, what.to_s = 3;

@@ -3885,6 +3885,42 @@
         <source>Answers %1 too</source>
         <translation>Antwortet auch auf %1</translation>
     </message>
+    <message>
+        <source>How large a clip may be</source>
+        <translation>Wie groß ein Film sein darf</translation>
+    </message>
+    <message>
+        <source>Many messengers take a clip only up to a size: it is written smaller and coarser until it fits</source>
+        <translation>Viele Nachrichtendienste nehmen Filme nur bis zu einer Größe: Er wird kleiner und gröber geschrieben, bis er passt</translation>
+    </message>
+    <message>
+        <source>of any size</source>
+        <translation>beliebig groß</translation>
+    </message>
+    <message>
+        <source>up to %1 MB</source>
+        <translation>bis %1 MB</translation>
+    </message>
+    <message>
+        <source>Spoken …</source>
+        <translation>Gesprochen …</translation>
+    </message>
+    <message>
+        <source>For a messenger: the words said aloud by Bevel&apos;s voice</source>
+        <translation>Für eine Nachricht: die Worte, von Bevels Stimme gesprochen</translation>
+    </message>
+    <message>
+        <source>Save it spoken</source>
+        <translation>Gesprochen speichern</translation>
+    </message>
+    <message>
+        <source>Sound (*.ogg)</source>
+        <translation>Ton (*.ogg)</translation>
+    </message>
+    <message>
+        <source>Speaking …</source>
+        <translation>Wird gesprochen …</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::LimitDialog</name>
@@ -7828,6 +7864,10 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>picture card</source>
         <translation>Bildkarte</translation>
+    </message>
+    <message>
+        <source>spoken</source>
+        <translation>gesprochen</translation>
     </message>
 </context>
 <context>
@@ -16562,6 +16602,10 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>Not sent: a clip that this letter answers too is gone, or is another person&apos;s by now. Open the letter again and choose anew.</source>
         <translation>Nicht verschickt: Eine Aufnahme, auf die dieser Brief auch antwortet, ist fort oder gehört inzwischen jemand anderem. Bitte den Brief neu öffnen und neu wählen.</translation>
+    </message>
+    <message>
+        <source>Even small and coarse, the clip is larger than that. Choose a larger size; nothing was saved.</source>
+        <translation>Auch klein und grob ist der Film größer. Bitte eine größere Größe wählen; es wurde nichts gespeichert.</translation>
     </message>
 </context>
 </TS>

@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 #include <espeak-ng/speak_lib.h>
+#include <functional>
 #include <mutex>
 #include <sndfile.h>
 
@@ -34,10 +35,13 @@ int take(short* wav, int n, espeak_EVENT*) {
 
 } // namespace
 
-Result<bool> write_sound(const std::filesystem::path& file, const SoundTrack& track, const std::stop_token& stop) {
+namespace {
+/// `read` fills a piece that begins at a sample.
+Result<bool> write_pieces(const std::filesystem::path& file, double rate, std::int64_t length,
+                          const std::function<void(std::int64_t, std::span<float>)>& read, const std::stop_token& stop) {
     const std::string ending = file.extension().string();
     SF_INFO info{};
-    info.samplerate = static_cast<int>(track.rate());
+    info.samplerate = static_cast<int>(rate);
     info.channels = 1;
     info.format = ending == ".flac"                      ? SF_FORMAT_FLAC | SF_FORMAT_PCM_16
                   : ending == ".ogg" || ending == ".oga" ? SF_FORMAT_OGG | SF_FORMAT_VORBIS
@@ -49,15 +53,27 @@ Result<bool> write_sound(const std::filesystem::path& file, const SoundTrack& tr
         const File f(sf_open(out.path().string().c_str(), SFM_WRITE, &info));
         if (!f) return fail(Code::write_failed, file.string());
         Samples piece(1 << 14);
-        for (std::int64_t at = 0; at < track.length(); at += static_cast<std::int64_t>(piece.size())) {
+        for (std::int64_t at = 0; at < length; at += static_cast<std::int64_t>(piece.size())) {
             if (stop.stop_requested()) return fail(Code::cancelled, "");
-            const auto n = std::min<std::int64_t>(static_cast<std::int64_t>(piece.size()), track.length() - at);
-            track.read(at, {piece.data(), static_cast<std::size_t>(n)});
+            const auto n = std::min<std::int64_t>(static_cast<std::int64_t>(piece.size()), length - at);
+            read(at, {piece.data(), static_cast<std::size_t>(n)});
             if (sf_writef_float(f.get(), piece.data(), n) != n)
                 return fail(Code::write_failed, file.string() + ": " + sf_strerror(f.get()));
         }
     }
     return out.commit();
+}
+} // namespace
+
+Result<bool> write_sound(const std::filesystem::path& file, const SoundTrack& track, const std::stop_token& stop) {
+    return write_pieces(
+        file, track.rate(), track.length(), [&](std::int64_t at, std::span<float> out) { track.read(at, out); }, stop);
+}
+
+Result<bool> write_sound(const std::filesystem::path& file, const Samples& samples, const std::stop_token& stop) {
+    return write_pieces(
+        file, sound_rate, static_cast<std::int64_t>(samples.size()),
+        [&](std::int64_t at, std::span<float> out) { std::copy_n(samples.begin() + at, out.size(), out.begin()); }, stop);
 }
 
 Result<Samples> read_sound(const std::filesystem::path& file) {

@@ -12,6 +12,8 @@ inline constexpr double sound_rate = 44100;
 /// Writes a track as FLAC, Ogg Vorbis or WAV, by the file's ending. bad_value "ending" for another; whole or not at all.
 Result<bool> write_sound(const std::filesystem::path& file, const SoundTrack& track, const std::stop_token& stop = {});
 
+Result<bool> write_sound(const std::filesystem::path& file, const Samples& samples, const std::stop_token& stop = {}); // at sound_rate
+
 /// A recording as one channel at `sound_rate`, of at most a minute. unreadable, too_large.
 Result<Samples> read_sound(const std::filesystem::path& file);
 

@@ -216,11 +216,7 @@ private:
         const auto at = std::find_if(clips_.begin(), clips_.end(), [&](const Clip& c) { return c.id == l.clip; });
         one["clip"] = at == clips_.end() ? json(nullptr) : json(at - clips_.begin());
         if (const auto bytes = library_.letters().sent_file(l.id); bytes && !bytes->empty()) {
-            const std::string ending = l.kind == "html"   ? ".html"
-                                       : l.kind == "text" ? ".txt"
-                                       : l.kind == "clip" ? ".mp4"
-                                       : l.kind == "card" ? ".png"
-                                                          : ".pdf";
+            const std::string ending = ending_of(l.kind);
             one["file"] = "letters/" + std::to_string(i) + ending;
             if (!put_file(z_.get(), one["file"], *bytes)) return failed();
         }

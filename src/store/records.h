@@ -180,11 +180,21 @@ struct LetterRecord {
     std::string how, answered_on, answer; // how it was sent; when and what was answered
 };
 
+/// Ending of the file of a letter that was sent, by its kind.
+inline std::string ending_of(const std::string& kind) {
+    return kind == "html"    ? ".html"
+           : kind == "text"  ? ".txt"
+           : kind == "clip"  ? ".mp4"
+           : kind == "card"  ? ".png"
+           : kind == "sound" ? ".ogg"
+                             : ".pdf";
+}
+
 /// A letter as it went out. Kept as it is for good; only erasing its person takes it away.
 struct SentLetter {
     std::int64_t id = 0, person = 0, clip = 0; // clip 0: deleted since
     std::string sent_at;                       // ISO date and time
-    std::string kind;                          // "pdf", "html", "print", "text", "clip", "card"
+    std::string kind;                          // "pdf", "html", "print", "text", "clip", "card", "sound"
     std::string name;                          // of the file that was written
     bool hidden = false;
     std::string body; // JSON: texts, figures, frames of the pictures

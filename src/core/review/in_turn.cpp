@@ -50,8 +50,7 @@ std::vector<InTurn> people_in_turn(const Track& track) {
         const double t = track.time_s[i];
         const bool gone = !last || t - last_s > gone_s;
         // A squat makes a body shorter too, but not from one frame to the next; a point that slips comes back.
-        const bool other =
-            last && t - last_s < 0.3 && differ(*last, now) && differ(about(track, last_frame, false), about(track, i, true));
+        const bool other = last && t - last_s < 0.3 && differ(*last, now) && differ(about(track, last_frame, false), about(track, i, true));
         if (gone || other) {
             close();
             out.push_back({t, t});

@@ -51,7 +51,8 @@ PartsDialog::PartsDialog(Session& session, const ClipRow& row, QWidget* parent) 
     person_->setObjectName(QStringLiteral("partPerson"));
     person_->setAccessibleName(tr("Who practises the chosen part"));
     person_->setSizeAdjustPolicy(QComboBox::AdjustToContents);
-    person_->addItem(row.clip.person != 0 && !row.person.name.empty() ? QString::fromStdString(row.person.name) : tr("whoever it is"), qint64{0});
+    person_->addItem(row.clip.person != 0 && !row.person.name.empty() ? QString::fromStdString(row.person.name) : tr("whoever it is"),
+                     qint64{0});
     auto* row_of = new QHBoxLayout;
     auto tool = [&](const char* name, const QString& label, const QKeySequence& key, auto go) {
         auto* b = new QPushButton(label);

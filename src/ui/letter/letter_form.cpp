@@ -203,6 +203,14 @@ QWidget* LetterPage::build_sending() {
     cards_ = button("saveCards", tr("As pictures …"), tr("For a messenger: each correction as one upright picture"),
                     [this] { ask_and_save_cards(); });
     clip_ = button("slowMotion", tr("Slow motion …"), QString(), [this] { ask_and_save_clip(); });
+    clip_most_ = new QComboBox;
+    clip_most_->setObjectName(QStringLiteral("clipMost"));
+    clip_most_->setAccessibleName(tr("How large a clip may be"));
+    clip_most_->setToolTip(tr("Many messengers take a clip only up to a size: it is written smaller and coarser until it fits"));
+    clip_most_->addItem(tr("of any size"), 0);
+    for (const int mb : {16, 8, 3}) clip_most_->addItem(tr("up to %1 MB").arg(mb), mb);
+    spoken_ = button("saveSpoken", tr("Spoken …"), tr("For a messenger: the words said aloud by Bevel's voice"),
+                     [this] { ask_and_save_spoken(); });
     sent_ = button("sentBefore", tr("Sent before …"), QString(), [this] { show_sent(); });
     consent_ = new QLabel(tr("No consent is written down: ask before anybody else sees this, or hide who it is."));
     consent_->setObjectName(QStringLiteral("letterConsent"));
@@ -237,10 +245,12 @@ QWidget* LetterPage::build_sending() {
     first->addWidget(mail_);
     first->addWidget(text_);
     first->addWidget(cards_);
+    first->addWidget(spoken_);
     form->addLayout(first);
     auto* second = new FlowLayout;
     second->setSpacing(6);
     second->addWidget(clip_);
+    second->addWidget(clip_most_);
     second->addWidget(sent_);
     form->addLayout(second);
     form->addSpacing(8);

@@ -59,7 +59,7 @@ LetterPage::LetterPage(Session& session, QWidget* parent) : Place(session, "lett
 
 void LetterPage::settle() {
     const bool open = open_ != nullptr;
-    for (auto* b : {pdf_, html_, print_, sent_, text_, cards_, mail_, mark_, answered_}) b->setEnabled(open && !busy_);
+    for (auto* b : {pdf_, html_, print_, sent_, text_, cards_, spoken_, mail_, mark_, answered_}) b->setEnabled(open && !busy_);
     reminder_->setEnabled(open && look_again_->isChecked());
     consent_->setVisible(open && facts_.consent.empty() && !hide_->isChecked());
     clip_->setEnabled(open && !busy_ && open_->has_file && !chosen().key.isEmpty());
@@ -291,8 +291,9 @@ void LetterPage::save_clip(const QString& file) {
     working(tr("Making the clip …"));
     session_.background->run<Result<bool>>(
         this,
-        [lib = session_.library, order = order(), what = chosen(), path = file.toStdString()](const std::stop_token& stop) {
-            return send_clip(order, what.clip, what.key.toStdString(), path, *lib, stop, {});
+        [lib = session_.library, order = order(), what = chosen(), path = file.toStdString(),
+         most = static_cast<std::uintmax_t>(clip_most_->currentData().toInt()) * 1'000'000](const std::stop_token& stop) {
+            return send_clip(order, what.clip, what.key.toStdString(), path, most, *lib, stop, {});
         },
         [this, file](const Result<bool>& ok) {
             working({});
@@ -323,6 +324,27 @@ void LetterPage::save_cards(const QString& file) {
             saved(QString::fromStdString(files->front().string()));
             message_->say(tr("%n picture(s) saved beside %1", nullptr, static_cast<int>(files->size()))
                               .arg(QString::fromStdString(files->front().string())));
+        });
+}
+
+void LetterPage::ask_and_save_spoken() {
+    const QString file =
+        QFileDialog::getSaveFileName(this, tr("Save it spoken"), place_for(QStringLiteral("letter.ogg")), tr("Sound (*.ogg)"));
+    if (!file.isEmpty()) save_spoken(file);
+}
+
+void LetterPage::save_spoken(const QString& file) {
+    if (!open_) return;
+    working(tr("Speaking …"));
+    session_.background->run<Result<bool>>(
+        this,
+        [lib = session_.library, catalogue = session_.catalogue, order = order(), path = file.toStdString()](const std::stop_token& stop) {
+            return send_spoken(order, path, *lib, catalogue, stop);
+        },
+        [this, file](const Result<bool>& ok) {
+            working({});
+            if (!ok) return failed(ok.error(), [this] { ask_and_save_spoken(); });
+            saved(file);
         });
 }
 

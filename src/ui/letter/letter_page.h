@@ -46,6 +46,8 @@ public:
     void save_clip(const QString& file);
     /// Each correction as a picture for a messenger; several get numbers.
     void save_cards(const QString& file);
+    /// The words said aloud, as a sound file.
+    void save_spoken(const QString& file);
     /// The letters that were saved today, for paper.
     void save_evening(const QString& file);
 
@@ -96,6 +98,7 @@ private:
     void ask_and_export(const QString& ending);
     void ask_and_save_clip();
     void ask_and_save_cards();
+    void ask_and_save_spoken();
     void ask_and_print_evening();
     void print();
     void show_sent();
@@ -122,12 +125,12 @@ private:
     FieldEdit* last_words_ = nullptr; // where a field is put in
     QTabWidget* tabs_ = nullptr;
     WithBox* with_box_ = nullptr;
-    QComboBox *template_ = nullptr, *language_ = nullptr;
+    QComboBox *template_ = nullptr, *language_ = nullptr, *clip_most_ = nullptr;
     QCheckBox *short_ = nullptr, *large_ = nullptr, *figures_ = nullptr, *look_again_ = nullptr;
     QDateEdit* next_ = nullptr;
     QMenu* fields_ = nullptr;
     QLabel *consent_ = nullptr, *status_ = nullptr, *typed_ = nullptr;
-    QPushButton *drop_template_ = nullptr, *text_ = nullptr, *cards_ = nullptr, *mail_ = nullptr, *reminder_ = nullptr,
+    QPushButton *drop_template_ = nullptr, *text_ = nullptr, *cards_ = nullptr, *spoken_ = nullptr, *mail_ = nullptr, *reminder_ = nullptr,
                 *answered_ = nullptr, *mark_ = nullptr;
     std::vector<LetterTemplate> templates_;
     std::vector<OwnForm> own_;                                      // templates of one's own

@@ -63,12 +63,13 @@ SentDialog::SentDialog(const Session& session, const Person& person, QWidget* pa
                                         }},
                                        {tr("As"),
                                         [](const SentLetter& l) {
-                                            const QString as = l.kind == "pdf"    ? tr("PDF")
-                                                               : l.kind == "html" ? tr("HTML")
-                                                               : l.kind == "clip" ? tr("slow motion")
-                                                               : l.kind == "text" ? tr("text")
-                                                               : l.kind == "card" ? tr("picture card")
-                                                                                  : tr("print");
+                                            const QString as = l.kind == "pdf"     ? tr("PDF")
+                                                               : l.kind == "html"  ? tr("HTML")
+                                                               : l.kind == "clip"  ? tr("slow motion")
+                                                               : l.kind == "text"  ? tr("text")
+                                                               : l.kind == "card"  ? tr("picture card")
+                                                               : l.kind == "sound" ? tr("spoken")
+                                                                                   : tr("print");
                                             return l.hidden ? tr("%1, hidden").arg(as) : as;
                                         }},
                                        {tr("File"), [](const SentLetter& l) { return QString::fromStdString(l.name); }},
@@ -114,12 +115,7 @@ void SentDialog::open_chosen() {
     const SentLetter* chosen = rows_->at(table_->currentIndex());
     if (!chosen) return;
     const SentLetter& l = *chosen;
-    const QString file = copies_.filePath(QStringLiteral("sent-%1.%2")
-                                              .arg(l.id)
-                                              .arg(QLatin1String(l.kind == "html"   ? "html"
-                                                                 : l.kind == "text" ? "txt"
-                                                                 : l.kind == "card" ? "png"
-                                                                                    : "pdf")));
+    const QString file = copies_.filePath(QStringLiteral("sent-%1%2").arg(l.id).arg(QString::fromStdString(ending_of(l.kind))));
     session_.background->run<Result<bool>>(
         this,
         [lib = session_.library, id = l.id, kind = l.kind, path = file.toStdString()](std::stop_token) -> Result<bool> {

@@ -305,6 +305,23 @@ QString letter_html(const LetterContent& c) {
     return h;
 }
 
+QString letter_spoken(const LetterContent& c) {
+    const LanguageScope speaks(c.language);
+    QStringList out;
+    if (!c.opening.isEmpty()) out << c.opening;
+    if (!c.praise.isEmpty()) out << c.praise;
+    for (const auto& it : c.items) {
+        if (!it.movement.isEmpty()) out << it.movement + QLatin1Char('.');
+        for (const QString& words : QStringList{it.seen, it.cue} + beside(it) + QStringList{it.caution})
+            if (!words.isEmpty()) out << (words.back().isPunct() ? words : words + QLatin1Char('.'));
+    }
+    if (c.next.isValid()) out << next_words(c);
+    if (!c.closing.isEmpty()) out << c.closing;
+    out << text::caution(QStringLiteral("general"));
+    if (!c.instructor.isEmpty()) out << c.instructor;
+    return out.join(QLatin1Char('\n'));
+}
+
 QString letter_text(const LetterContent& c) {
     const LanguageScope speaks(c.language);
     QStringList out;

@@ -69,6 +69,8 @@ Result<QByteArray> letters_pdf(const std::vector<LetterContent>& letters, const 
 QString letter_html(const LetterContent& c);
 /// The words alone, as for a short message.
 QString letter_text(const LetterContent& c);
+/// The same to be said aloud: without figures and numbers.
+QString letter_spoken(const LetterContent& c);
 
 /// Still of a finding beside the reference at the same moment, both upright, as large and on the same line of the floor. The fault is
 /// marked by the lines of its measure (`line`, MeasureInfo) and named with `seen`. An empty clip path leaves the still empty.

@@ -1,5 +1,6 @@
 #include "ui/paint/sending.h"
 #include "core/files.h"
+#include "media/sound.h"
 #include "ui/paint/hidden.h"
 #include "ui/paint/message_card.h"
 #include "ui/paint/slow_clip.h"
@@ -237,6 +238,25 @@ Result<std::vector<std::filesystem::path>> send_cards(const LetterOrder& order, 
     return out;
 }
 
+Result<bool> send_spoken(const LetterOrder& order, const std::filesystem::path& file, Library& library, const Catalogue& catalogue,
+                         const std::stop_token& stop) {
+    if (auto ok = name_is_fit(order, file); !ok) return ok;
+    if (file.extension() != ending_of("sound")) return fail(Code::bad_value, "ending");
+    LetterOrder words = order;
+    words.record.short_form = true; // no pictures are needed
+    const auto content = compose(words, library, catalogue);
+    if (!content) return tl::unexpected(content.error());
+    const auto said = speak_words(letter_spoken(*content).toStdString(), content->language.toStdString());
+    if (!said) return tl::unexpected(said.error());
+    if (auto ok = write_sound(file, *said, stop); !ok) return ok;
+    const auto bytes = read_text(file, 64U << 20U);
+    if (!bytes) return tl::unexpected(bytes.error());
+    SentLetter s = sent_of(*order.open, order.record, "sound", file, now());
+    s.body = body_of(*content);
+    s.file = *bytes;
+    return library.letters().keep_sent(s).map([](std::int64_t) { return true; });
+}
+
 namespace {
 /// As a printer without colours has it.
 LetterContent in_grey(LetterContent c) {
@@ -309,7 +329,8 @@ Result<bool> keep_printed(const LetterOrder& order, const LetterContent& content
 }
 
 Result<bool> send_clip(const LetterOrder& order, std::int64_t clip, const std::string& finding, const std::filesystem::path& file,
-                       Library& library, const std::stop_token& stop, const std::function<void(double)>& progress) {
+                       std::uintmax_t most_bytes, Library& library, const std::stop_token& stop,
+                       const std::function<void(double)>& progress) {
     if (auto ok = name_is_fit(order, file); !ok) return ok;
     const OpenReview* from = order.open.get();
     for (const auto& other : order.also)
@@ -320,6 +341,7 @@ Result<bool> send_clip(const LetterOrder& order, std::int64_t clip, const std::s
     const OpenReview& of = from->of(*f);
     SlowClip what = stretch_of(*f, *of.review);
     what.hide = order.record.hide_identity;
+    what.most_bytes = most_bytes;
     if (auto ok = write_slow_clip(file, of.file, of.track, what, Theme(), stop, progress); !ok) return ok;
     SentLetter s = sent_of(*from, order.record, "clip", file, now());
     s.body = nlohmann::json{{"finding", finding}, {"from_s", what.from_s}, {"to_s", what.to_s}}.dump();

@@ -42,6 +42,9 @@ Result<Outgoing> send_letter(const LetterOrder& order, const std::filesystem::pa
 /// "card.png" becomes "card-1.png", "card-2.png". The files that were written.
 Result<std::vector<std::filesystem::path>> send_cards(const LetterOrder& order, const std::filesystem::path& file, Library& library,
                                                       const Catalogue& catalogue);
+/// The letter said aloud by the program's voice, as Ogg (.ogg); kept as sent.
+Result<bool> send_spoken(const LetterOrder& order, const std::filesystem::path& file, Library& library, const Catalogue& catalogue,
+                         const std::stop_token& stop);
 /// All letters that were saved on a day in one PDF for paper: black and white, in large type, each on pages of its own; kept as
 /// printed. `file`: where it will be written, whose name goes out too. The bytes are the caller's to write.
 struct EveningPrint {
@@ -55,8 +58,10 @@ Result<EveningPrint> print_evening(const std::string& day, const std::filesystem
                                    const std::stop_token& stop);
 /// Keeps what was printed.
 Result<bool> keep_printed(const LetterOrder& order, const LetterContent& content, Library& library);
-/// A slow-motion clip of a correction of `clip`, one of those the letter answers; kept among what was sent.
+/// A slow-motion clip of a correction of `clip`, one of those the letter answers, of no more than `most_bytes` (0: as it comes); kept among
+/// what was sent.
 Result<bool> send_clip(const LetterOrder& order, std::int64_t clip, const std::string& finding, const std::filesystem::path& file,
-                       Library& library, const std::stop_token& stop, const std::function<void(double)>& progress);
+                       std::uintmax_t most_bytes, Library& library, const std::stop_token& stop,
+                       const std::function<void(double)>& progress);
 
 } // namespace bevel::ui

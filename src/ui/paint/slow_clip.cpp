@@ -23,8 +23,15 @@ SlowClip stretch_of(const Finding& f, const Review& review) {
     return s;
 }
 
-Result<bool> write_slow_clip(const std::filesystem::path& file, const std::filesystem::path& clip, const Track& track, const SlowClip& what,
-                             const Theme& theme, const std::stop_token& stop, const std::function<void(double)>& progress) {
+namespace {
+struct Fineness {
+    int quality;
+    double scale;
+};
+
+Result<bool> write_once(const std::filesystem::path& file, const std::filesystem::path& clip, const Track& track, const SlowClip& what,
+                        const Fineness& fine, const Theme& theme, const std::stop_token& stop,
+                        const std::function<void(double)>& progress) {
     auto reader = ClipReader::open(clip);
     if (!reader) return tl::unexpected(reader.error());
     const auto& ts = track.time_s;
@@ -34,10 +41,10 @@ Result<bool> write_slow_clip(const std::filesystem::path& file, const std::files
     Track part = track;
     part.px.assign(track.px.begin() + static_cast<std::ptrdiff_t>(first), track.px.begin() + static_cast<std::ptrdiff_t>(last));
     const QRectF crop = crop_of(part, 4.0 / 3);
-    const int high = std::clamp(static_cast<int>(crop.height()) / 2 * 2, 240, 720), wide = high * 4 / 3 / 2 * 2;
+    const int high = std::clamp(static_cast<int>(fine.scale * crop.height()) / 2 * 2, 240, 720), wide = high * 4 / 3 / 2 * 2;
     const double k = wide / crop.width();
     const double rate = static_cast<double>(last - first - 1) / (ts[last - 1] - ts[first]) / what.slower;
-    auto writer = ClipWriter::create(file, wide, high, rate, 22);
+    auto writer = ClipWriter::create(file, wide, high, rate, fine.quality);
     if (!writer) return tl::unexpected(writer.error());
     std::size_t shown = 0;
     sim::Image out;
@@ -69,6 +76,28 @@ Result<bool> write_slow_clip(const std::filesystem::path& file, const std::files
     }
     if (shown == 0) return fail(Code::cannot_judge, "nothing_to_show");
     return writer->finish();
+}
+} // namespace
+
+Result<bool> write_slow_clip(const std::filesystem::path& file, const std::filesystem::path& clip, const Track& track, const SlowClip& what,
+                             const Theme& theme, const std::stop_token& stop, const std::function<void(double)>& progress) {
+    // Beside it, so that what stands there stays until the new one fits.
+    auto trial = file;
+    trial.replace_filename(file.stem().string() + ".trial" + file.extension().string());
+    std::error_code none;
+    for (const Fineness& fine : {Fineness{22, 1}, {27, 1}, {30, 0.75}, {34, 0.5}}) {
+        auto ok = write_once(what.most_bytes > 0 ? trial : file, clip, track, what, fine, theme, stop, progress);
+        if (what.most_bytes == 0) return ok;
+        if (!ok) {
+            std::filesystem::remove(trial, none);
+            return ok;
+        }
+        if (std::filesystem::file_size(trial, none) > what.most_bytes) continue;
+        std::filesystem::rename(trial, file, none);
+        return none ? fail(Code::write_failed, file.string()) : Result<bool>(true);
+    }
+    std::filesystem::remove(trial, none);
+    return fail(Code::too_large, "clip");
 }
 
 } // namespace bevel::ui

@@ -74,6 +74,8 @@ QString error(const Error& e) {
     case Code::unreadable:
         return ErrorWords::tr("This file cannot be read (%1). If it plays elsewhere, save it again as MP4 and try that.").arg(what);
     case Code::too_large:
+        if (what == QLatin1String("clip"))
+            return ErrorWords::tr("Even small and coarse, the clip is larger than that. Choose a larger size; nothing was saved.");
         return ErrorWords::tr("This file is larger than Bevel can take (%1). Cut the clip to the part that matters.").arg(what);
     case Code::in_use:
         return ErrorWords::tr("This library is open in another window of Bevel (%1). Close that one first, or go on there.").arg(what);
