@@ -154,7 +154,7 @@ private slots:
         letter->save_spoken(copy_.dir.filePath(QStringLiteral("said.wav"))); // another kind is refused
         QTRY_VERIFY_WITH_TIMEOUT(b.background.idle(), 30000);
         QVERIFY(!QFile::exists(copy_.dir.filePath(QStringLiteral("said.wav"))));
-        const auto& sent = *b.session.library->letters().sent(b.session.library->clips().get(4)->person);
+        const auto sent = *b.session.library->letters().sent(b.session.library->clips().get(4)->person);
         QCOMPARE(sent.front().kind, std::string("sound"));
         QVERIFY(b.session.library->letters().sent_file(sent.front().id)->starts_with("OggS"));
         auto* most = letter->findChild<QComboBox*>(QStringLiteral("clipMost"));
