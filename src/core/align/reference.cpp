@@ -37,16 +37,22 @@ Between between(const std::vector<double>& time_s, double t) {
 
 /// What a performance gives at the points of a course: measures and postures there.
 void fill(ReferenceModel::Course& course, const Motion& motion, const Measures& ms) {
+    std::vector<Between> at;
     for (const double t : course.time_s) {
-        const auto [a, b, share] = between(motion.time_s, t);
+        at.push_back(between(motion.time_s, t));
+        const auto [a, b, share] = at.back();
         const Body3 from = motion.own(a), to = motion.own(b);
         Body3 body;
         for (std::size_t p = 0; p < point_count; ++p) body[p] = from[p] + share * (to[p] - from[p]);
         course.posture.push_back(body);
-        for (const auto& [key, series] : ms.series) {
+    }
+    for (const auto& [key, series] : ms.series) {
+        auto& curve = course.curves[key];
+        curve.reserve(course.time_s.size());
+        for (const auto& [a, b, share] : at) {
             const Sample &x = series.samples[a], &y = series.samples[b];
             const bool known = x.present() && y.present();
-            course.curves[key].push_back(known ? static_cast<float>(x.value + share * (y.value - x.value)) : NAN);
+            curve.push_back(known ? static_cast<float>(x.value + share * (y.value - x.value)) : NAN);
         }
     }
 }

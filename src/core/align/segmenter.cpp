@@ -13,11 +13,14 @@ class Segmenter {
 public:
     Segmenter(const std::vector<Unit>& units, const Eigen::MatrixXd& student, const Eigen::MatrixXd& still, const Prices& prices,
               const Series& standing)
-        : units_(units), student_(student), still_(still), prices_(prices), standing_(standing), start_of_clip_(units.size()) {}
+        : units_(units), student_(student.transpose()), still_(still.transpose()), prices_(prices), standing_(standing),
+          start_of_clip_(units.size()) {
+        for (const auto& u : units) rows_.emplace_back(u.rows.transpose());
+    }
 
     /// `cost` becomes that of the whole clip.
     std::vector<Chosen> run(double& cost) {
-        const auto m = student_.rows();
+        const auto m = student_.cols();
         cost_.resize(units_.size());
         came_.resize(units_.size());
         slot_.resize(units_.size());
@@ -32,6 +35,7 @@ public:
                 if (units_[s].rests[i]) slot_[s][i] = static_cast<std::size_t>(m) * slots++;
             stayed_[s].assign(slots * static_cast<std::size_t>(m), 0);
         }
+        next_cost_ = cost_;
         idle_.assign(units_.size() + 1, inf);
         next_idle_ = idle_;
         idle_came_.assign(static_cast<std::size_t>(m) * idle_.size(), from_idle);
@@ -55,8 +59,13 @@ private:
     double idle_cost(Eigen::Index j) const {
         double best = limit;
         const double price = standing_.empty() ? standing_price : standing_[static_cast<std::size_t>(j)];
-        for (Eigen::Index k = 0; k < still_.rows(); ++k) best = std::min(best, distance(still_, k, student_, j) + price);
+        for (Eigen::Index k = 0; k < still_.cols(); ++k) best = std::min(best, apart_at(still_, k, j) + price);
         return best;
+    }
+
+    /// Mean squared distance of a moment of the reference from one of the clip. Moments are columns here: one after the other in memory.
+    double apart_at(const Eigen::MatrixXd& of, Eigen::Index i, Eigen::Index j) const {
+        return (of.col(i) - student_.col(j)).squaredNorm() / static_cast<double>(of.rows());
     }
 
     /// Price of a unit after another, or of the first one.
@@ -96,32 +105,34 @@ private:
 
     void step(Eigen::Index j) {
         stand_by(j);
-        std::vector<std::vector<std::array<double, ways>>> next(units_.size());
+        auto& next = next_cost_;
         for (std::size_t s = 0; s < units_.size(); ++s) {
             const auto n = cost_[s].size();
             const auto [open, how] = j == 0 ? std::pair{price(start_of_clip_, s), static_cast<How>(from_idle + start_of_clip_)} : free(s);
-            next[s].assign(n, {inf, inf, inf, inf});
+            least_.resize(n);
+            for (std::size_t i = 0; i < n && j > 0; ++i) {
+                const auto at = std::min_element(cost_[s][i].begin(), cost_[s][i].end());
+                least_[i] = {*at, static_cast<How>(at - cost_[s][i].begin())};
+            }
             for (std::size_t i = 0; i < n; ++i) {
-                const double local = distance(units_[s].rows, static_cast<Eigen::Index>(i), student_, j);
+                const double local = apart_at(rows_[s], static_cast<Eigen::Index>(i), j);
                 double best = i == 0 ? open : j == 0 ? open + cut : inf;
                 How from = i == 0 ? how : j == 0 ? cut_in : none;
                 if (i > 0 && i == units_[s].joined && j > 0) best = open + prices_.other_join, from = how;
-                for (std::size_t k = 1; k <= 3 && k <= i && j > 0; ++k)
-                    for (std::size_t h = 0; h < ways; ++h) {
-                        const double c = cost_[s][i - k][h] + prices_.uneven * static_cast<double>(k - 1);
-                        if (c < best) best = c, from = static_cast<How>(ways * (k - 1) + h);
-                    }
-                next[s][i][0] = best + local;
+                for (std::size_t k = 1; k <= 3 && k <= i && j > 0; ++k) {
+                    const double c = least_[i - k].first + prices_.uneven * static_cast<double>(k - 1);
+                    if (c < best) best = c, from = static_cast<How>(ways * (k - 1) + least_[i - k].second);
+                }
+                next[s][i] = {best + local, inf, inf, inf};
                 came_[s][static_cast<std::size_t>(j) * n + i] = from;
                 for (std::size_t h = 1; h < resting && j > 0; ++h) next[s][i][h] = cost_[s][i][h - 1] + local + prices_.uneven;
                 if (j == 0 || !units_[s].rests[i]) continue;
-                const auto before = std::min_element(cost_[s][i].begin(), cost_[s][i].end());
-                next[s][i][resting] = *before + local;
-                stayed_[s][slot_[s][i] + static_cast<std::size_t>(j)] = static_cast<unsigned char>(before - cost_[s][i].begin());
+                next[s][i][resting] = least_[i].first + local;
+                stayed_[s][slot_[s][i] + static_cast<std::size_t>(j)] = static_cast<unsigned char>(least_[i].second);
             }
         }
         idle_ = next_idle_;
-        cost_ = std::move(next);
+        std::swap(cost_, next_cost_);
     }
 
     /// Where the clip ends: standing by, at the end of a repetition, or anywhere in one.
@@ -147,7 +158,7 @@ private:
         std::vector<Chosen> out;
         auto [state, row, whole] = last();
         cost = whole;
-        auto j = static_cast<int>(student_.rows()) - 1;
+        auto j = static_cast<int>(student_.cols()) - 1;
         while (j >= 0) {
             if (state < end_of()) {
                 state = idle_came_[static_cast<std::size_t>(j--) * idle_.size() + (state - from_idle)];
@@ -186,11 +197,13 @@ private:
     }
 
     const std::vector<Unit>& units_;
-    const Eigen::MatrixXd &student_, &still_;
+    const Eigen::MatrixXd student_, still_; // a column a moment
+    std::vector<Eigen::MatrixXd> rows_;     // of the units, as well
     const Prices& prices_;
     const Series& standing_;
-    std::size_t start_of_clip_;                               // standing by after a unit, or before any
-    std::vector<std::vector<std::array<double, ways>>> cost_; // of being at a moment in each way
+    std::size_t start_of_clip_;                                           // standing by after a unit, or before any
+    std::vector<std::vector<std::array<double, ways>>> cost_, next_cost_; // of being at a moment in each way
+    std::vector<std::pair<double, How>> least_;                           // the cheapest way at each moment of a unit, before the step
     std::vector<double> idle_, next_idle_;
     std::vector<std::vector<How>> came_;
     std::vector<std::vector<std::size_t>> slot_;     // where the row's part of stayed_ begins
