@@ -267,6 +267,53 @@ private slots:
         QVERIFY(lib->letters().of(second)->front().sent_on.empty());
     }
 
+    // A clip that was taken for Ada's is Bo's: what was written to her is not sent to him, nor counted as said to him.
+    void a_letter_does_not_follow_a_clip_to_somebody_else() {
+        auto lib = Library::open(path("follow"));
+        QVERIFY(lib.has_value());
+        const auto ada = person(*lib, "Ada"), bo = person(*lib, "Bo");
+        const auto id = clip_of(*lib, ada, test::movement("gaze_at_the_moon"), "2026-11-02", {});
+        const auto later = clip_of(*lib, bo, test::movement("gaze_at_the_moon"), "2026-11-09", {});
+        QVERIFY(id && later);
+        LetterRecord l;
+        l.clip = id, l.checks = {"upright.high"}, l.opening = "Dear Ada,", l.review_on = "2026-11-10";
+        QVERIFY(lib->letters().save(l).has_value());
+        SentLetter sent;
+        sent.person = ada, sent.clip = id, sent.sent_at = "2026-11-03T20:00:00", sent.kind = "pdf";
+        QVERIFY(lib->letters().keep_sent(sent).has_value());
+        QCOMPARE(lib->letters().of(id)->front().person, ada);
+        const auto give = [&](std::int64_t who) {
+            auto clip = *lib->clips().get(id);
+            clip.person = who;
+            return lib->clips().set_facts(clip).has_value();
+        };
+        const auto waits = [&] {
+            const auto waiting = *lib->letters().waiting();
+            return std::any_of(waiting.begin(), waiting.end(), [&](const Waiting& w) { return w.clip == id; });
+        };
+        QVERIFY(!waits());
+        QVERIFY(give(bo));
+        QVERIFY(lib->letters().of(id)->empty());
+        QVERIFY(waits()); // he was not answered
+        QVERIFY(lib->letters().lines(bo)->empty() && lib->letters().lines()->empty());
+        QVERIFY(lib->letters().due("2026-11-30")->empty());
+        QCOMPARE(lib->letters().said_before(bo, "gaze_at_the_moon", "upright.high")->times, 0);
+        QVERIFY(lib->records().asked_before(later)->empty());
+        QCOMPARE(lib->letters().sent(ada)->size(), std::size_t{1}); // what went out went to her
+        QVERIFY(lib->letters().sent(bo)->empty());
+        // Said to be hers after all, it is there again.
+        QVERIFY(give(ada));
+        QCOMPARE(lib->letters().of(id)->front().opening, std::string("Dear Ada,"));
+        QVERIFY(!waits());
+        // Written to him meanwhile, it is his, and not sent yet.
+        QVERIFY(give(bo));
+        l.checks = {"knee.high"}, l.opening = "Dear Bo,", l.review_on.clear();
+        QVERIFY(lib->letters().save(l).has_value());
+        const auto now = lib->letters().of(id)->front();
+        QVERIFY(now.opening == "Dear Bo," && now.sent_on.empty() && now.person == bo);
+        QVERIFY(waits());
+    }
+
     void a_height_that_nobody_said_is_kept_as_such() {
         auto lib = Library::open(path("unsaid"));
         QVERIFY(lib.has_value());

@@ -565,7 +565,7 @@ private slots:
             std::setlocale(LC_NUMERIC, was.c_str());
         }
         for (const char* bad : {"", "height_cm\n170\n", "name,height_cm\nA,tall\n", "name,height_cm\nA,17\n", "name\n\"never closed\n",
-                                "name,language\nA,fr\n"}) {
+                                "name,language\nA,f\n", "name,language\nA,f1\n", "name,language\nA,languages\n"}) {
             const auto no = people_from_csv(bad);
             QVERIFY(!no && no.error().context.starts_with("line "));
         }

@@ -91,6 +91,16 @@ class TestWalk : public QObject {
         b.window->open_review(clip);
         QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 1, 30000);
     }
+    /// What stays cut once what is read in the background has come and the layout has followed.
+    static QStringList cut_in(Bench& b, const QString& where) {
+        QStringList wrong;
+        for (int i = 0; i < 15; ++i) {
+            wrong = test::clipped(*b.window, where);
+            if (wrong.isEmpty()) break;
+            QTest::qWait(100);
+        }
+        return wrong;
+    }
     /// All places and all tabs of each, as they are left; what is cut anywhere.
     static QStringList walk(Bench& b, const QString& where, bool boxes = true) {
         QStringList wrong;
@@ -103,12 +113,12 @@ class TestWalk : public QObject {
                 if (p->isVisible()) shown = p;
             const auto tabs = shown ? shown->findChildren<QTabWidget*>() : QList<QTabWidget*>();
             const QString at = shown ? shown->id() : QString::number(place);
-            wrong << test::clipped(*b.window, where + QLatin1Char(' ') + at);
+            wrong << cut_in(b, where + QLatin1Char(' ') + at);
             for (auto* t : tabs)
                 for (int i = 1; i < t->count() && t->isVisible(); ++i) {
                     t->setCurrentIndex(i);
                     QTest::qWait(60);
-                    wrong << test::clipped(*b.window, QStringLiteral("%1 %2 tab %3").arg(where, at, t->tabText(i)));
+                    wrong << cut_in(b, QStringLiteral("%1 %2 tab %3").arg(where, at, t->tabText(i)));
                 }
         }
         wrong.removeDuplicates();

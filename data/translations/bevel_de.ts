@@ -2437,10 +2437,6 @@
         <translation>Daneben</translation>
     </message>
     <message>
-        <source>how much of it</source>
-        <translation>wie stark</translation>
-    </message>
-    <message>
         <source>Seen from</source>
         <translation>Gesehen von</translation>
     </message>

@@ -87,6 +87,14 @@ Result<std::vector<std::shared_ptr<const OpenReview>>> load_visit(const Library&
     return out;
 }
 
+bool answered_elsewhere(const Library& library, const LetterRecord& record) {
+    if (record.goes_with == 0) return false;
+    const auto letters = library.letters().of(record.goes_with);
+    if (!letters || letters->empty()) return false; // its clip was deleted
+    const auto& also = letters->front().also;
+    return std::any_of(also.begin(), also.end(), [&](const LetterPart& p) { return p.clip == record.clip; });
+}
+
 LetterRecord part_record(const LetterRecord& record, const LetterPart& part) {
     LetterRecord r = record;
     r.clip = part.clip, r.checks = part.checks, r.with = part.with;

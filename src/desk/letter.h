@@ -28,6 +28,8 @@ std::vector<Waiting> by_visit(const std::vector<Waiting>& waiting);
 /// is another person's by now: nothing of them goes out.
 Result<std::vector<std::shared_ptr<const OpenReview>>> load_visit(const Library& library, const Forms& forms, const LetterRecord& record,
                                                                   std::int64_t person, const std::string& language);
+/// Whether the letter of another clip says what there is to say of this one.
+bool answered_elsewhere(const Library& library, const LetterRecord& record);
 /// The record of a part as a letter of its own has it, for `letter_matter`.
 LetterRecord part_record(const LetterRecord& record, const LetterPart& part);
 

@@ -278,7 +278,8 @@ struct BundleReader {
                 s.clip = clips[static_cast<std::size_t>(*at)];
             }
             if (l.contains("file"))
-                s.file = must(entry(z, entry_name(l, "file", "letters/", {".pdf", ".html", ".txt", ".mp4", ".png", ".ogg"}), bundle_points));
+                s.file =
+                    must(entry(z, entry_name(l, "file", "letters/", {".pdf", ".html", ".txt", ".mp4", ".png", ".ogg"}), bundle_points));
             must(library.letters().keep_sent(s));
         }
         for (const auto& p : list(j, "practice", 100000)) {

@@ -83,10 +83,13 @@ std::vector<std::int64_t> LetterStore::answered_with(std::int64_t clip) const {
 }
 
 Result<std::int64_t> LetterStore::save_one(const LetterRecord& l) {
+    const auto of_whom = clips().get(l.clip).map([](const Clip& c) { return c.person; });
+    const std::int64_t person = of_whom ? *of_whom : 0;
     const nlohmann::json with = withs_json(l.with);
     nlohmann::json also = nlohmann::json::array();
     for (const auto& p : l.also) also.push_back({{"clip", p.clip}, {"checks", p.checks}, {"with", withs_json(p.with)}});
-    const nlohmann::json body{{"praise", l.praise},
+    const nlohmann::json body{{"person", person},
+                              {"praise", l.praise},
                               {"checks", l.checks},
                               {"opening", l.opening},
                               {"closing", l.closing},
@@ -101,6 +104,9 @@ Result<std::int64_t> LetterStore::save_one(const LetterRecord& l) {
                               {"apart", l.apart},
                               {"goes_with", l.goes_with},
                               {"with", with}};
+    // One to somebody else, from before the clip was found to be this person's, gives way whole.
+    Query other(db_, "DELETE FROM letter WHERE clip=?1 AND json_valid(body) AND coalesce(json_extract(body, '$.person'), ?2)<>?2");
+    if (auto ok = other.bind(clips().record_of(l.clip)).bind(person).run(); !ok) return tl::unexpected(ok.error());
     // Whether it was sent and answered is said elsewhere: a draft that is changed afterwards stays what went out.
     Query q(db_, "INSERT INTO letter(clip, body, sent_on, review_on) VALUES(?,?,?,?) ON CONFLICT(clip) DO UPDATE SET body=excluded.body, "
                  "review_on=excluded.review_on, sent_on=CASE WHEN excluded.sent_on='' THEN sent_on ELSE excluded.sent_on END");
@@ -114,7 +120,11 @@ Result<std::int64_t> LetterStore::save_one(const LetterRecord& l) {
 
 Result<std::vector<LetterRecord>> LetterStore::of(std::int64_t clip) const {
     const std::lock_guard lock(*mutex_);
-    Query q(db_, "SELECT id, clip, body, sent_on, how, answered_on, answer, review_on FROM letter WHERE clip=? ORDER BY id");
+    Query q(db_,
+            (std::string("SELECT l.id, l.clip, l.body, l.sent_on, l.how, l.answered_on, l.answer, l.review_on FROM letter l JOIN clip c ON "
+                         "c.id=l.clip WHERE l.clip=? AND ") +
+             to_its_person + " ORDER BY l.id")
+                .c_str());
     q.bind(clips().record_of(clip));
     std::vector<LetterRecord> out;
     while (q.row()) {
@@ -124,6 +134,7 @@ Result<std::vector<LetterRecord>> LetterStore::of(std::int64_t clip) const {
         l.sent_on = q.text(3), l.how = q.text(4), l.answered_on = q.text(5), l.answer = q.text(6), l.review_on = q.text(7);
         try {
             const auto j = nlohmann::json::parse(q.text(2));
+            l.person = j.value("person", std::int64_t{0});
             l.praise = j.value("praise", "");
             l.checks = j.value("checks", std::vector<std::string>{});
             l.opening = j.value("opening", "");
@@ -237,9 +248,9 @@ Result<std::vector<LetterLine>> lines_of(Query& q) {
 
 Result<std::vector<LetterLine>> LetterStore::lines(std::int64_t person) const {
     const std::lock_guard lock(*mutex_);
-    Query q(
-        db_,
-        (letter_lines_sql + "WHERE (?1=0 OR c.person=?1) AND l.how<>'none' ORDER BY l.sent_on='' DESC, l.sent_on DESC, l.id DESC").c_str());
+    Query q(db_, (letter_lines_sql + "WHERE (?1=0 OR c.person=?1) AND l.how<>'none' AND " + to_its_person +
+                  " ORDER BY l.sent_on='' DESC, l.sent_on DESC, l.id DESC")
+                     .c_str());
     return lines_of(q.bind(person));
 }
 
@@ -247,15 +258,19 @@ Result<std::vector<LetterLine>> LetterStore::lines(std::int64_t person) const {
 Result<std::vector<LetterLine>> LetterStore::due(const std::string& day) const {
     const std::lock_guard lock(*mutex_);
     // Where a newer clip came there is nothing to ask for.
-    Query q(db_,
+    const std::string sql =
+        std::string(
             "WITH asked AS (SELECT l.*, c.person, c.movement, CASE WHEN c.filmed_on='' THEN c.arrived_on ELSE c.filmed_on END AS day "
             "FROM letter l JOIN clip c ON c.id=l.clip WHERE l.review_on<>'' AND l.review_on<=?1 AND l.review_on>=date(?1, '-180 days') "
-            "AND l.sent_on<>'' AND l.how<>'none') "
-            "SELECT a.clip, a.person, p.name, coalesce(f.body, ''), a.movement, a.sent_on, a.how, a.answered_on, a.review_on, '' FROM "
-            "asked a JOIN person p ON p.id=a.person LEFT JOIN facts f ON f.person=p.id WHERE NOT EXISTS (SELECT 1 FROM clip n WHERE "
-            "n.person=a.person AND n.movement=a.movement AND n.filmed_on>a.day AND n.pair<>a.clip AND n.id<>a.clip) AND NOT EXISTS "
-            "(SELECT 1 FROM clip n WHERE n.person=a.person AND n.movement=a.movement AND n.filmed_on='' AND n.arrived_on>a.day AND "
-            "n.pair<>a.clip AND n.id<>a.clip) ORDER BY a.review_on, a.id");
+            "AND l.sent_on<>'' AND l.how<>'none' AND ") +
+        to_its_person +
+        ") "
+        "SELECT a.clip, a.person, p.name, coalesce(f.body, ''), a.movement, a.sent_on, a.how, a.answered_on, a.review_on, '' FROM "
+        "asked a JOIN person p ON p.id=a.person LEFT JOIN facts f ON f.person=p.id WHERE NOT EXISTS (SELECT 1 FROM clip n WHERE "
+        "n.person=a.person AND n.movement=a.movement AND n.filmed_on>a.day AND n.pair<>a.clip AND n.id<>a.clip) AND NOT EXISTS "
+        "(SELECT 1 FROM clip n WHERE n.person=a.person AND n.movement=a.movement AND n.filmed_on='' AND n.arrived_on>a.day AND "
+        "n.pair<>a.clip AND n.id<>a.clip) ORDER BY a.review_on, a.id";
+    Query q(db_, sql.c_str());
     return lines_of(q.bind(day));
 }
 
@@ -296,8 +311,11 @@ Result<std::vector<Phrase>> LetterStore::phrases(const std::string& check, const
 
 Result<LetterStore::SaidBefore> LetterStore::said_before(std::int64_t person, const std::string& movement, const std::string& key) const {
     const std::lock_guard lock(*mutex_);
-    Query q(db_, "SELECT CASE WHEN l.went='' THEN l.body ELSE l.went END, l.sent_on FROM letter l JOIN clip c ON c.id=l.clip WHERE "
-                 "c.person=? AND c.movement=? AND l.sent_on<>'' AND l.how<>'none' ORDER BY l.sent_on");
+    const std::string sql =
+        std::string("SELECT CASE WHEN l.went='' THEN l.body ELSE l.went END, l.sent_on FROM letter l JOIN clip c ON c.id=l.clip WHERE "
+                    "c.person=? AND c.movement=? AND l.sent_on<>'' AND l.how<>'none' AND ") +
+        to_its_person + " ORDER BY l.sent_on";
+    Query q(db_, sql.c_str());
     q.bind(person).bind(movement);
     SaidBefore out;
     while (q.row()) {
@@ -315,13 +333,17 @@ Result<std::vector<Waiting>> LetterStore::waiting() const {
     const std::lock_guard lock(*mutex_);
     // The second clip of a pair is looked at with the first. Of those that were reviewed, what was kept for a letter within two months of
     // the newest clip: older ones were left without one.
-    Query q(db_,
+    const std::string sql =
+        std::string(
             "SELECT c.id, coalesce(c.person, 0), coalesce(p.name, ''), c.movement, c.arrived_on, c.filmed_on, c.state FROM clip c LEFT "
-            "JOIN person p ON p.id=c.person LEFT JOIN letter l ON l.clip=c.id WHERE c.state IN (1, 2, 4) AND (c.pair=0 OR c.id<c.pair)"
-            " AND coalesce(l.sent_on, '')='' AND (c.state<>2 OR c.arrived_on>=(SELECT date(max(arrived_on), '-60 days') FROM clip WHERE "
-            "arrived_on<=date('now', '+1 day'))) AND "
-            "(c.state<>2 OR EXISTS(SELECT 1 "
-            "FROM decision d WHERE d.clip=c.id AND d.choice=1)) ORDER BY c.arrived_on, c.filmed_on, c.id");
+            "JOIN person p ON p.id=c.person LEFT JOIN letter l ON l.clip=c.id AND ") +
+        to_its_person +
+        " WHERE c.state IN (1, 2, 4) AND (c.pair=0 OR c.id<c.pair)"
+        " AND coalesce(l.sent_on, '')='' AND (c.state<>2 OR c.arrived_on>=(SELECT date(max(arrived_on), '-60 days') FROM clip WHERE "
+        "arrived_on<=date('now', '+1 day'))) AND "
+        "(c.state<>2 OR EXISTS(SELECT 1 "
+        "FROM decision d WHERE d.clip=c.id AND d.choice=1)) ORDER BY c.arrived_on, c.filmed_on, c.id";
+    Query q(db_, sql.c_str());
     std::vector<Waiting> out;
     while (q.row()) {
         Waiting w;

@@ -79,4 +79,9 @@ private:
 /// What a clip is measured by is another now: its figures are to be made anew.
 Result<bool> forget_figures(sqlite3* db, std::int64_t clip);
 
+/// Of a letter `l` of a clip `c`: that it is to the person the clip is of now. A clip that turns out to be somebody else's does not take
+/// the letter along; it is there again when the clip is theirs again. Letters of older libraries name nobody.
+inline constexpr const char* to_its_person =
+    "coalesce(CASE WHEN json_valid(l.body) THEN json_extract(l.body, '$.person') END, c.person, 0)=coalesce(c.person, 0)";
+
 } // namespace bevel

@@ -86,11 +86,16 @@ Result<std::vector<std::int64_t>> RecordStore::without_figures(std::int64_t pers
 
 Result<std::vector<AskedBefore>> RecordStore::asked_before(std::int64_t clip) const {
     const std::lock_guard lock(*mutex_);
-    Query q(db_, "SELECT o.id, CASE WHEN l.went='' THEN l.body ELSE l.went END, l.sent_on FROM clip c JOIN clip o ON o.person=c.person AND "
-                 "o.movement=c.movement AND o.id<>c.id JOIN "
-                 "letter l ON l.clip=o.id WHERE c.id=? AND l.sent_on<>'' AND l.how<>'none' AND (CASE WHEN o.filmed_on='' THEN o.arrived_on "
-                 "ELSE o.filmed_on "
-                 "END) <= (CASE WHEN c.filmed_on='' THEN c.arrived_on ELSE c.filmed_on END) ORDER BY o.filmed_on DESC, o.id DESC LIMIT 1");
+    const std::string to_them = std::string("(") + to_its_person + ")"; // the letter's clip `o` is of the person of `c`
+    const std::string sql =
+        std::string(
+            "SELECT o.id, CASE WHEN l.went='' THEN l.body ELSE l.went END, l.sent_on FROM clip c JOIN clip o ON o.person=c.person AND "
+            "o.movement=c.movement AND o.id<>c.id JOIN "
+            "letter l ON l.clip=o.id WHERE c.id=? AND l.sent_on<>'' AND l.how<>'none' AND (CASE WHEN o.filmed_on='' THEN o.arrived_on "
+            "ELSE o.filmed_on "
+            "END) <= (CASE WHEN c.filmed_on='' THEN c.arrived_on ELSE c.filmed_on END) AND ") +
+        to_them + " ORDER BY o.filmed_on DESC, o.id DESC LIMIT 1";
+    Query q(db_, sql.c_str());
     q.bind(clip);
     std::vector<AskedBefore> out;
     if (q.row()) {

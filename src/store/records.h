@@ -161,6 +161,7 @@ struct LetterPart {
 
 struct LetterRecord {
     std::int64_t id = 0, clip = 0;
+    std::int64_t person = 0;         // to whom it is, as kept with it: told by the clip when it is saved
     std::string praise;              // check id of the thing that went well
     std::vector<std::string> checks; // "check/side" of up to three corrections
     std::string opening, closing;    // free text

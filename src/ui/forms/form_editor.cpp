@@ -1,4 +1,5 @@
 #include "ui/forms/form_editor.h"
+#include "ui/forms/editor_parts.h"
 #include "ui/forms/posture_editor.h"
 #include "ui/text/data_words.h"
 #include <cmath>
@@ -9,7 +10,6 @@
 #include <QLabel>
 #include <QLineEdit>
 #include <QPushButton>
-#include <QScrollArea>
 
 namespace bevel::ui {
 namespace {
@@ -45,40 +45,20 @@ void FormEditor::build() {
     problem_->setWordWrap(true);
     problem_->hide();
     form->addRow(problem_);
-    auto* scroll = new QScrollArea;
-    scroll->setWidget(inner);
-    scroll->setWidgetResizable(true);
-    scroll->setObjectName(QStringLiteral("plain"));
-    scroll->setFrameShape(QFrame::NoFrame);
-    scroll->setAccessibleName(tr("Change the movement"));
-    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    auto* all = new QVBoxLayout(this);
-    all->setContentsMargins(8, 8, 4, 8);
-    all->addWidget(scroll);
+    put_scrolled(this, inner, tr("Change the movement"));
 }
 
 void FormEditor::build_buttons(QFormLayout* form) {
-    auto button = [&](const char* name, const QString& label, const QString& tip) {
-        auto* b = new QPushButton(label);
-        b->setObjectName(QLatin1String(name));
-        b->setToolTip(tip);
-        return b;
-    };
-    auto* copy = button("copyForm", tr("Make a copy"), tr("A movement of your own that begins as this one"));
-    reset_ = button("resetForm", tr("As shipped"), tr("Takes back all of your own changes to this movement"));
-    auto* write = button("exportForm", tr("Export …"), tr("Writes the movement to a file, for another instructor"));
-    auto* read = button("importForm", tr("Import …"), tr("Reads a movement from a file"));
+    const auto [copy, reset, write, read] =
+        add_buttons(form, {{{"copyForm", tr("Make a copy"), tr("A movement of your own that begins as this one")},
+                            {"resetForm", tr("As shipped"), tr("Takes back all of your own changes to this movement")},
+                            {"exportForm", tr("Export …"), tr("Writes the movement to a file, for another instructor")},
+                            {"importForm", tr("Import …"), tr("Reads a movement from a file")}}});
+    reset_ = reset;
     connect(copy, &QPushButton::clicked, this, &FormEditor::copy_asked);
-    connect(reset_, &QPushButton::clicked, this, &FormEditor::reset_asked);
+    connect(reset, &QPushButton::clicked, this, &FormEditor::reset_asked);
     connect(write, &QPushButton::clicked, this, &FormEditor::export_asked);
     connect(read, &QPushButton::clicked, this, &FormEditor::import_asked);
-    for (const auto& [a, b] : {std::pair{copy, reset_}, {write, read}}) {
-        auto* line = new QHBoxLayout;
-        line->addWidget(a);
-        line->addWidget(b);
-        line->addStretch(1);
-        form->addRow(line);
-    }
 }
 
 /// Name, what is done, points of attention.

@@ -100,7 +100,9 @@ QWidget* FormsPage::build_figure() {
     lane_ = new QComboBox;
     lane_->setObjectName(QStringLiteral("formLane"));
     lane_->setAccessibleName(tr("Measure of the lane"));
-    for (auto* b : {way_, lane_, fault_}) b->setSizeAdjustPolicy(QComboBox::AdjustToContents);
+    for (auto* b : {way_, lane_}) b->setSizeAdjustPolicy(QComboBox::AdjustToContents);
+    fault_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon); // some are sentences
+    fault_->setMinimumContentsLength(17);
     course_ = new CourseView(session_);
     connect(course_, &CourseView::chosen, this, [this](double t) { figure_->play(false), figure_->set_time(t); });
     connect(course_, &CourseView::told, this, [this] {
@@ -131,32 +133,29 @@ QWidget* FormsPage::build_figure() {
     bar->addWidget(play_);
     bar->addWidget(speed_);
     bar->addWidget(time_, 1);
-    // Each with its name above it; how large a fault is, only beside a fault.
+    // Each with its name before it; how large a fault is, only beside a fault.
     auto* second = new FlowLayout;
     second->setSpacing(10);
-    for (const auto& [w, name] : {std::pair<QWidget*, QString>{lane_, tr("Lane")},
-                                  {way_, tr("Done as")},
-                                  {fault_, tr("Beside it")},
-                                  {size_, tr("how much of it")},
-                                  {around_, tr("Seen from")}}) {
+    for (const auto& [w, name] :
+         {std::pair<QWidget*, QString>{lane_, tr("Lane")}, {way_, tr("Done as")}, {fault_, tr("Beside it")}, {around_, tr("Seen from")}}) {
         auto* both = new QWidget;
-        auto* above = new QVBoxLayout(both);
-        above->setContentsMargins(0, 0, 0, 0);
-        above->setSpacing(0);
+        auto* line = new QHBoxLayout(both);
+        line->setContentsMargins(0, 0, 0, 0);
+        line->setSpacing(6);
         auto* label = new QLabel(name);
         label->setObjectName(QStringLiteral("faint"));
         label->setBuddy(w);
-        above->addWidget(label);
-        above->addWidget(w);
+        line->addWidget(label);
+        line->addWidget(w);
+        if (w == fault_) line->addWidget(size_);
         second->addWidget(both);
-        if (w == size_) size_box_ = both;
         if (w == way_) way_box_ = both;
         if (w == lane_) lane_box_ = both;
     }
-    size_box_->hide();
+    size_->hide();
     auto* box = new QVBoxLayout(middle);
     box->setContentsMargins(0, 0, 0, 0);
-    for (auto* s : {size_, around_}) s->setMinimumWidth(90);
+    for (auto* s : {size_, around_}) s->setMinimumWidth(80);
     box->addWidget(figure_, 1);
     box->addLayout(bar);
     box->addWidget(stage_);
@@ -198,7 +197,7 @@ void FormsPage::fill_faults() {
     while (fault_->count() > static_cast<int>(faults().size()) + 1) fault_->removeItem(fault_->count() - 1);
     fault_->setCurrentIndex(0);
     size_->setEnabled(false);
-    size_box_->hide();
+    size_->hide();
     const auto m = way();
     if (!m || linked()) return; // of a form, those of the body alone
     std::set<QString> named;
@@ -246,7 +245,7 @@ void FormsPage::show_finding(const std::string& id, const std::string& check, bo
 void FormsPage::show_fault() {
     const int i = fault_->currentData().toInt();
     size_->setEnabled(i >= 0);
-    size_box_->setVisible(i >= 0);
+    size_->setVisible(i >= 0);
     if (i < 0) return figure_->show_fault(std::nullopt);
     if (i >= check_faults) { // of a check of this movement
         const auto m = way();

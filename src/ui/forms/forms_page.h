@@ -108,7 +108,7 @@ private:
     FigureView* figure_ = nullptr;
     CourseView* course_ = nullptr;
     QSlider *time_ = nullptr, *around_ = nullptr, *size_ = nullptr;
-    QWidget *size_box_ = nullptr, *way_box_ = nullptr, *lane_box_ = nullptr; // each control with its name above it
+    QWidget *way_box_ = nullptr, *lane_box_ = nullptr; // each control with its name
     QToolButton* play_ = nullptr;
     QTabWidget* tabs_ = nullptr;
     QTextBrowser *about_ = nullptr, *rules_ = nullptr, *recorded_ = nullptr;

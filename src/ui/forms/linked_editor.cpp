@@ -1,4 +1,5 @@
 #include "ui/forms/linked_editor.h"
+#include "ui/forms/editor_parts.h"
 #include "ui/text/data_words.h"
 #include <algorithm>
 #include <cmath>
@@ -9,7 +10,6 @@
 #include <QLineEdit>
 #include <QListWidget>
 #include <QPushButton>
-#include <QScrollArea>
 #include <QSpinBox>
 
 namespace bevel::ui {
@@ -55,40 +55,20 @@ void LinkedEditor::build() {
     build_words(form);
     build_list(form);
     build_part(form);
-    auto* scroll = new QScrollArea;
-    scroll->setWidget(inner);
-    scroll->setWidgetResizable(true);
-    scroll->setObjectName(QStringLiteral("plain"));
-    scroll->setFrameShape(QFrame::NoFrame);
-    scroll->setAccessibleName(tr("Change the form"));
-    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
-    auto* all = new QVBoxLayout(this);
-    all->setContentsMargins(8, 8, 4, 8);
-    all->addWidget(scroll);
+    put_scrolled(this, inner, tr("Change the form"));
 }
 
 void LinkedEditor::build_buttons(QFormLayout* form) {
-    auto button = [&](const char* name, const QString& label, const QString& tip) {
-        auto* b = new QPushButton(label);
-        b->setObjectName(QLatin1String(name));
-        b->setToolTip(tip);
-        return b;
-    };
-    auto* copy = button("copyLinked", tr("Make a copy"), tr("A form of your own that begins as this one"));
-    reset_ = button("resetLinked", tr("As shipped"), tr("Takes back all of your own changes to this form"));
-    auto* write = button("exportLinked", tr("Export …"), tr("Writes the form to a file, for another instructor"));
-    auto* read = button("importLinked", tr("Import …"), tr("Reads a form or a movement from a file"));
+    const auto [copy, reset, write, read] =
+        add_buttons(form, {{{"copyLinked", tr("Make a copy"), tr("A form of your own that begins as this one")},
+                            {"resetLinked", tr("As shipped"), tr("Takes back all of your own changes to this form")},
+                            {"exportLinked", tr("Export …"), tr("Writes the form to a file, for another instructor")},
+                            {"importLinked", tr("Import …"), tr("Reads a form or a movement from a file")}}});
+    reset_ = reset;
     connect(copy, &QPushButton::clicked, this, &LinkedEditor::copy_asked);
-    connect(reset_, &QPushButton::clicked, this, &LinkedEditor::reset_asked);
+    connect(reset, &QPushButton::clicked, this, &LinkedEditor::reset_asked);
     connect(write, &QPushButton::clicked, this, &LinkedEditor::export_asked);
     connect(read, &QPushButton::clicked, this, &LinkedEditor::import_asked);
-    for (const auto& [a, b] : {std::pair{copy, reset_}, {write, read}}) {
-        auto* line = new QHBoxLayout;
-        line->addWidget(a);
-        line->addWidget(b);
-        line->addStretch(1);
-        form->addRow(line);
-    }
 }
 
 void LinkedEditor::build_words(QFormLayout* form) {

@@ -122,7 +122,7 @@ void LetterPage::open_clip(qint64 id) {
                      {}};
             if (auto letters = lib->letters().of(id)) l.letters = std::move(*letters);
             // What goes with the letter of another clip is written there.
-            if (!l.letters.empty() && l.letters.front().goes_with != 0)
+            if (!l.letters.empty() && answered_elsewhere(*lib, l.letters.front()))
                 if (auto first = load_review(*lib, forms, l.letters.front().goes_with, tongue)) {
                     l.open = std::move(first);
                     l.letters.clear();

@@ -319,7 +319,8 @@ QString letter_spoken(const LetterContent& c) {
     if (!c.closing.isEmpty()) out << c.closing;
     out << text::caution(QStringLiteral("general"));
     if (!c.instructor.isEmpty()) out << c.instructor;
-    return out.join(QLatin1Char('\n'));
+    QString all = out.join(QLatin1Char('\n'));
+    return all.remove(QChar(0xAB)).remove(QChar(0xBB)); // to the voice these are marks of its own
 }
 
 QString letter_text(const LetterContent& c) {

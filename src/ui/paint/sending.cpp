@@ -292,7 +292,7 @@ Result<EveningPrint> print_evening(const std::string& day, const std::filesystem
             out.left_out << QString::fromStdString(line.name);
             continue;
         }
-        if (records->front().goes_with != 0) continue; // said in the letter of that clip
+        if (answered_elsewhere(library, records->front())) continue;
         auto also = load_visit(library, forms, records->front(), (*open)->person.id, spoken_language().toStdString());
         if (!also) {
             out.left_out << QString::fromStdString(line.name);

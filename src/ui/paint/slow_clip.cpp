@@ -83,8 +83,9 @@ Result<bool> write_slow_clip(const std::filesystem::path& file, const std::files
                              const Theme& theme, const std::stop_token& stop, const std::function<void(double)>& progress) {
     // Beside it, so that what stands there stays until the new one fits.
     auto trial = file;
-    trial.replace_filename(file.stem().string() + ".trial" + file.extension().string());
     std::error_code none;
+    for (int n = 1; n == 1 || std::filesystem::exists(trial, none); ++n)
+        trial.replace_filename(file.stem().string() + ".trial-" + std::to_string(n) + file.extension().string());
     for (const Fineness& fine : {Fineness{22, 1}, {27, 1}, {30, 0.75}, {34, 0.5}}) {
         auto ok = write_once(what.most_bytes > 0 ? trial : file, clip, track, what, fine, theme, stop, progress);
         if (what.most_bytes == 0) return ok;
