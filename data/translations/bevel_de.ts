@@ -1382,6 +1382,10 @@
         <comment>number of a part of a form, its name, the side that leads</comment>
         <translation>%1. %2 (%3)</translation>
     </message>
+    <message>
+        <source>sitting quietly</source>
+        <translation>ruhiger Sitz</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::FiguresTable</name>

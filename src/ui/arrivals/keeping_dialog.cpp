@@ -1,4 +1,5 @@
 #include "ui/arrivals/keeping_dialog.h"
+#include "ui/shell/day_edit.h"
 #include <QCheckBox>
 #include <QDate>
 #include <QDateEdit>
@@ -99,10 +100,9 @@ void KeepingDialog::show_rows(const std::vector<Kept>& rows) {
         auto* ends = new QCheckBox;
         ends->setObjectName(QStringLiteral("ends%1").arg(k.person.id));
         ends->setAccessibleName(tr("%1: films are kept until a day").arg(QString::fromStdString(k.person.name)));
-        auto* day = new QDateEdit;
+        auto* day = new DayEdit;
         day->setObjectName(QStringLiteral("day%1").arg(k.person.id));
         day->setAccessibleName(tr("%1: films are kept until").arg(QString::fromStdString(k.person.name)));
-        day->setCalendarPopup(true);
         const QDate until = QDate::fromString(QString::fromStdString(k.person.keep_until), Qt::ISODate);
         ends->setChecked(until.isValid());
         day->setDate(until.isValid() ? until : QDate::currentDate().addMonths(6));

@@ -7,6 +7,7 @@
 #include "ui/letter/phrase_dialog.h"
 #include "ui/letter/sent_dialog.h"
 #include "ui/letter/with_box.h"
+#include "ui/shell/day_edit.h"
 #include "ui/shell/empty_state.h"
 #include "ui/shell/flow_layout.h"
 #include <QCheckBox>
@@ -186,10 +187,9 @@ QWidget* LetterPage::build_sending() {
     };
     look_again_ = new QCheckBox(tr("Look again on"));
     look_again_->setObjectName(QStringLiteral("lookAgain"));
-    next_ = new QDateEdit;
+    next_ = new DayEdit;
     next_->setObjectName(QStringLiteral("nextLook"));
     next_->setAccessibleName(tr("Day of the next look"));
-    next_->setCalendarPopup(true);
     next_->setToolTip(tr("One to two weeks on is usual"));
     auto* look = new QHBoxLayout;
     look->addWidget(look_again_);

@@ -1,4 +1,5 @@
 #include "ui/people/limit_dialog.h"
+#include "ui/shell/day_edit.h"
 #include "ui/text/data_words.h"
 #include <QCheckBox>
 #include <QComboBox>
@@ -62,11 +63,10 @@ LimitDialog::LimitDialog(const Session& session, const Agreement& now, QWidget* 
     reason_ = new QLineEdit(QString::fromStdString(now.reason));
     reason_->setObjectName(QStringLiteral("limitReason"));
     reason_->setPlaceholderText(tr("What was agreed and why, in your words; no diagnosis"));
-    from_ =
-        new QDateEdit(now.from_day.empty() ? QDate::currentDate() : QDate::fromString(QString::fromStdString(now.from_day), Qt::ISODate));
+    from_ = new DayEdit(now.from_day.empty() ? QDate::currentDate() : QDate::fromString(QString::fromStdString(now.from_day), Qt::ISODate));
     from_->setObjectName(QStringLiteral("limitFrom"));
-    until_ = new QDateEdit(now.until_day.empty() ? QDate::currentDate().addMonths(1)
-                                                 : QDate::fromString(QString::fromStdString(now.until_day), Qt::ISODate));
+    until_ = new DayEdit(now.until_day.empty() ? QDate::currentDate().addMonths(1)
+                                               : QDate::fromString(QString::fromStdString(now.until_day), Qt::ISODate));
     until_->setObjectName(QStringLiteral("limitUntil"));
     until_on_ = new QCheckBox(tr("until"));
     until_on_->setObjectName(QStringLiteral("limitUntilOn"));

@@ -162,7 +162,7 @@ void FigureView::paint_words(QPainter& p, const QRectF& foot) const {
     const double plan = width() < 330 ? 72 : 130, words_at = plan + 22; // beside a list there is little room
     paint_feet(p, QRectF(8, foot.top() + 4, plan, foot.height() - 8));
     const auto [index, side] = phase();
-    QString words = tr("standing quietly"), breath;
+    QString words = movement_->home.seat > 0.5 ? tr("sitting quietly") : tr("standing quietly"), breath;
     if (index >= 0) {
         const auto& ph = movement_->phases[static_cast<std::size_t>(index)];
         const int n = part();

@@ -1,4 +1,5 @@
 #include "ui/review/agreement_dialog.h"
+#include "ui/shell/day_edit.h"
 #include <cmath>
 #include <QCheckBox>
 #include <QComboBox>
@@ -71,11 +72,11 @@ void AgreementDialog::build(const Session& session, const OpenReview& open) {
     scope_->setObjectName(QStringLiteral("agreeScope"));
     scope_->setAccessibleName(tr("For how long"));
     scope_->addItems({tr("With %1, from a day on").arg(QString::fromStdString(open.person.name)), tr("For this clip only")});
-    from_ = new QDateEdit;
+    from_ = new DayEdit;
     from_->setAccessibleName(tr("From"));
     ends_ = new QCheckBox(tr("until"));
     ends_->setObjectName(QStringLiteral("agreeEnds"));
-    until_ = new QDateEdit;
+    until_ = new DayEdit;
     until_->setAccessibleName(tr("Until"));
     for (auto* d : {from_, until_}) d->setCalendarPopup(true);
     reason_ = new QLineEdit;
