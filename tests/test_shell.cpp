@@ -335,6 +335,38 @@ private slots:
         QVERIFY(floor->child(0)->text(QAccessible::Value).contains(QStringLiteral("floor")) ||
                 floor->child(0)->text(QAccessible::Value).startsWith(QStringLiteral("on the")));
     }
+    void what_was_done_is_said_with_a_way_back() {
+        test::Copy own; // in which nobody decided anything before
+        QVERIFY(own.make());
+        Bench b(own.demo);
+        auto* line = b.window->findChild<QWidget*>(QStringLiteral("doneLine"));
+        auto* back = b.window->findChild<QPushButton*>(QStringLiteral("doneUndo"));
+        QVERIFY(line && back && !line->isVisible());
+        QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened), decided(b.window->review(), &ui::ReviewPage::decided);
+        b.window->open_review(2);
+        QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 1, 30000);
+        QVERIFY(!line->isVisible()); // nothing was done yet
+        const auto kept = [&] { return b.session.library->decisions().of(2).value(); };
+        const auto before = kept();
+        const auto same = [](const std::vector<Decision>& x, const std::vector<Decision>& y) {
+            return std::equal(x.begin(), x.end(), y.begin(), y.end(),
+                              [](const Decision& p, const Decision& q) { return p.key == q.key && p.choice == q.choice; });
+        };
+        QTest::keyClick(b.window->review(), Qt::Key_S); // set aside
+        QTRY_VERIFY_WITH_TIMEOUT(decided.count() >= 1, 20000);
+        QTRY_VERIFY(line->isVisible());
+        QVERIFY(!b.window->findChild<QLabel*>(QStringLiteral("doneWords"))->text().isEmpty());
+        QVERIFY(!same(kept(), before));
+        QTest::mouseClick(back, Qt::LeftButton);
+        QVERIFY(!line->isVisible());
+        QTRY_VERIFY_WITH_TIMEOUT(same(kept(), before), 20000);
+        // Undone by the key, nothing is offered any more.
+        const auto so_far = decided.count();
+        QTest::keyClick(b.window->review(), Qt::Key_S);
+        QTRY_VERIFY_WITH_TIMEOUT(decided.count() > so_far && line->isVisible(), 20000);
+        b.window->review()->undo().undo();
+        QTRY_VERIFY(!line->isVisible());
+    }
     void settings_hold_at_once_and_are_remembered() {
         Bench b(copy_.demo);
         QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened);

@@ -307,7 +307,7 @@
     </message>
     <message>
         <source>Take it back</source>
-        <translation>Zurücknehmen</translation>
+        <translation>Rückgängig</translation>
     </message>
     <message>
         <source>Say why first</source>
@@ -1253,6 +1253,17 @@
     <message>
         <source>The course is being told …</source>
         <translation>Der Verlauf wird ermittelt …</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::DoneLine</name>
+    <message>
+        <source>Undo</source>
+        <translation>Zurücknehmen</translation>
+    </message>
+    <message>
+        <source>Done: %1</source>
+        <translation>Getan: %1</translation>
     </message>
 </context>
 <context>

@@ -1,4 +1,5 @@
 #include "app/main_window.h"
+#include "ui/shell/done_line.h"
 #include "ui/shell/fit_on_screen.h"
 #include "ui/shell/help_window.h"
 #include "ui/shell/jobs_bar.h"
@@ -59,6 +60,7 @@ void MainWindow::build() {
     auto* column = new QVBoxLayout(rail_);
     column->setContentsMargins(0, 12, 0, 0);
     column->setSpacing(2);
+    done_ = new DoneLine;
     // The table of places.
     add_place(arrivals_ = new ArrivalsPage(session_));
     add_place(review_ = new ReviewPage(session_));
@@ -73,6 +75,7 @@ void MainWindow::build() {
         forms_->show_finding(movement, check, high);
     });
     column->addStretch(1);
+    column->addWidget(done_);
     auto* middle = new QWidget;
     auto* row = new QHBoxLayout;
     row->setContentsMargins(0, 0, 0, 0);
@@ -144,6 +147,7 @@ void MainWindow::add_place(Place* place) {
     doors_ << b;
     stack_->addWidget(place);
     undo_.addStack(&place->undo());
+    done_->listen(place->undo());
 }
 
 void MainWindow::build_actions() {

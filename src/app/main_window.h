@@ -19,6 +19,8 @@ class QToolButton;
 
 namespace bevel::ui {
 
+class DoneLine;
+
 class MainWindow : public QMainWindow {
     Q_OBJECT
 public:
@@ -74,6 +76,7 @@ private:
     std::unique_ptr<Actions> actions_;
     QStackedWidget* stack_ = nullptr;
     QWidget* rail_ = nullptr;
+    DoneLine* done_ = nullptr;
     QList<Place*> places_;
     QList<QToolButton*> doors_; // to the places
     ArrivalsPage* arrivals_ = nullptr;
