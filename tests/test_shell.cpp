@@ -340,7 +340,7 @@ private slots:
         QVERIFY(own.make());
         Bench b(own.demo);
         auto* line = b.window->findChild<QWidget*>(QStringLiteral("doneLine"));
-        auto* back = b.window->findChild<QPushButton*>(QStringLiteral("doneUndo"));
+        auto* back = b.window->findChild<QToolButton*>(QStringLiteral("doneUndo"));
         QVERIFY(line && back && !line->isVisible());
         QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened), decided(b.window->review(), &ui::ReviewPage::decided);
         b.window->open_review(2);
@@ -356,6 +356,7 @@ private slots:
         QTRY_VERIFY_WITH_TIMEOUT(decided.count() >= 1, 20000);
         QTRY_VERIFY(line->isVisible());
         QVERIFY(!b.window->findChild<QLabel*>(QStringLiteral("doneWords"))->text().isEmpty());
+        QCOMPARE(test::clipped(*b.window, QStringLiteral("done")), QStringList());
         QVERIFY(!same(kept(), before));
         QTest::mouseClick(back, Qt::LeftButton);
         QVERIFY(!line->isVisible());
@@ -366,6 +367,21 @@ private slots:
         QTRY_VERIFY_WITH_TIMEOUT(decided.count() > so_far && line->isVisible(), 20000);
         b.window->review()->undo().undo();
         QTRY_VERIFY(!line->isVisible());
+        // In longer words nothing of it is cut, and it stays with the place it is of.
+        ui::Settings s = b.session.settings;
+        s.language = QStringLiteral("de");
+        b.window->apply(s);
+        QTRY_VERIFY_WITH_TIMEOUT(b.window->review()->state().open && b.window->review()->shows_current(), 30000);
+        b.window->review()->undo().push(new QUndoCommand(QStringLiteral("die Höhe der Kamera über dem Boden")));
+        line = b.window->findChild<QWidget*>(QStringLiteral("doneLine"));
+        QTRY_VERIFY(line->isVisible());
+        QTest::qWait(50);
+        const QStringList cut = test::clipped(*b.window, QStringLiteral("done"));
+        QVERIFY2(cut.isEmpty(), qPrintable(cut.join(QLatin1Char(' '))));
+        b.window->show_place(0);
+        QVERIFY(!line->isVisible());
+        s.language = QStringLiteral("en");
+        b.window->apply(s);
     }
     void settings_hold_at_once_and_are_remembered() {
         Bench b(copy_.demo);

@@ -307,7 +307,7 @@
     </message>
     <message>
         <source>Take it back</source>
-        <translation>Rückgängig</translation>
+        <translation>Zurücknehmen</translation>
     </message>
     <message>
         <source>Say why first</source>
@@ -1259,7 +1259,7 @@
     <name>bevel::ui::DoneLine</name>
     <message>
         <source>Undo</source>
-        <translation>Zurücknehmen</translation>
+        <translation>Rückgängig</translation>
     </message>
     <message>
         <source>Done: %1</source>

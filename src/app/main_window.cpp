@@ -188,6 +188,7 @@ void MainWindow::build_actions() {
 void MainWindow::show_place(int index, Ref ref) {
     const int before = stack_->currentIndex();
     if (before != index && before >= 0 && before < places_.size()) places_[before]->leave();
+    if (stack_->currentIndex() != index) done_->hide(); // it is of the place that is left
     stack_->setCurrentIndex(index);
     doors_[index]->setChecked(true);
     undo_.setActiveStack(&places_[index]->undo());

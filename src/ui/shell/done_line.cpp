@@ -9,11 +9,13 @@ DoneLine::DoneLine(QWidget* parent) : QWidget(parent) {
     words_ = new QLabel;
     words_->setObjectName(QStringLiteral("doneWords"));
     words_->setWordWrap(true);
-    undo_ = new QPushButton(tr("Undo"));
+    undo_ = new QToolButton;
+    undo_->setText(tr("Undo"));
     undo_->setObjectName(QStringLiteral("doneUndo"));
-    undo_->setFocusPolicy(Qt::NoFocus); // Ctrl+Z is its key
+    undo_->setStyleSheet(QStringLiteral("QToolButton { padding: 4px 3px; }")); // the doors are narrow
+    undo_->setFocusPolicy(Qt::NoFocus);                                        // Ctrl+Z is its key
     auto* box = new QVBoxLayout(this);
-    box->setContentsMargins(8, 0, 8, 12);
+    box->setContentsMargins(4, 0, 4, 12);
     box->setSpacing(6);
     box->addWidget(words_);
     box->addWidget(undo_);
@@ -21,7 +23,7 @@ DoneLine::DoneLine(QWidget* parent) : QWidget(parent) {
     goes_.setSingleShot(true);
     goes_.setInterval(stays_ms);
     connect(&goes_, &QTimer::timeout, this, &QWidget::hide);
-    connect(undo_, &QPushButton::clicked, this, [this] {
+    connect(undo_, &QToolButton::clicked, this, [this] {
         if (of_ && of_->index() == at_ && of_->canUndo()) of_->undo();
         hide();
     });
@@ -42,6 +44,8 @@ void DoneLine::say(QUndoStack& steps) {
     of_ = &steps;
     at_ = steps.index();
     words_->setText(tr("Done: %1").arg(what));
+    // As high as its words are in this width: the layout it stands in asks only for the least.
+    if (const auto* rail = parentWidget()) words_->setMinimumHeight(words_->heightForWidth(std::max(40, rail->width() - 8)));
     show();
     goes_.start();
 }

@@ -2,8 +2,8 @@
 #pragma once
 #include <QLabel>
 #include <QPointer>
-#include <QPushButton>
 #include <QTimer>
+#include <QToolButton>
 #include <QUndoStack>
 #include <QWidget>
 
@@ -20,7 +20,7 @@ public:
 private:
     void say(QUndoStack& steps);
     QLabel* words_ = nullptr;
-    QPushButton* undo_ = nullptr;
+    QToolButton* undo_ = nullptr;
     QPointer<QUndoStack> of_;
     int at_ = 0; // the step that is said
     QTimer goes_;
