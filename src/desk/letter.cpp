@@ -113,12 +113,29 @@ HomeGate home_gate(const OpenReview& open, const Library& library, const Forms& 
     Needs needs;
     know_person(needs, *person);
     const auto& shown = open.review->movement;
+    const auto form = forms.form(open.clip.movement);
+    // Who is filmed with a staff has one.
+    const auto with_staff = [&](const std::string& id) {
+        const Movement* m = movement_named(*forms.movements, id);
+        return m && traits_of(*m).stick;
+    };
+    needs.stick = needs.stick || with_staff(shown.id);
+    if (form)
+        for (const auto& part : form->parts) needs.stick = needs.stick || with_staff(part.movement);
     for (const auto& m : *forms.movements) {
         // As it was done in the clip; another one in the way the gate would choose for the person.
         const auto why = m.id == shown.id ? barred(m, shown.version, needs) : pass(m, needs).barred;
         if (why) out.barred[m.id] = *why;
         if (m.id == shown.id) out.itself = !why && !out.hurt;
     }
+    // A whole form is barred by the first of its parts that is, in the version the form has of it.
+    if (form)
+        for (const auto& part : form->parts)
+            if (const Movement* m = movement_named(*forms.movements, part.movement))
+                if (const auto why = barred(*m, part.version, needs)) {
+                    out.barred[shown.id] = *why;
+                    break;
+                }
     return out;
 }
 

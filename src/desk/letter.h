@@ -35,7 +35,7 @@ LetterRecord part_record(const LetterRecord& record, const LetterPart& part);
 
 /// What may be done at home after a clip, by the one gate: what is agreed with the person, on a day.
 struct HomeGate {
-    std::map<std::string, LeftOut::Code> barred; // by the movement's id; what is not among the movements is not named
+    std::map<std::string, LeftOut::Code> barred; // by the movement's id; a whole form that the clip shows by the id of its review's
     bool hurt = false;                           // something hurt on the day of the clip
     bool itself = false;                         // what the clip shows is a movement, nothing bars it, and nothing hurt
 };
