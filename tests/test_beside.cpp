@@ -2,6 +2,7 @@
 #include "desk/letter.h"
 #include "support/synthetic.h"
 #include "ui/paint/band_picture.h"
+#include "ui/paint/body.h"
 #include "ui/paint/compare.h"
 #include "ui/paint/message_card.h"
 #include "ui/paint/practice_picture.h"
@@ -217,10 +218,29 @@ private slots:
     }
 
     void the_camera_steps_back_only_for_who_steps() {
-        for (const char* id : {"walk_forward", "walk_backward", "brush_and_push", "heel_kick", "single_whip"})
-            QVERIFY2(camera_back(test::movement(id)) > 1.2, id);
         for (const char* id : {"quiet_stand", "gaze_at_the_moon", "horse_fists", "soft_heel_drops", "neck_half_circle"})
-            QVERIFY2(camera_back(test::movement(id)) == 1, id);
+            QVERIFY2(camera_back(*figure_of(test::movement(id), std::nullopt), 400, 480, false) < 1.02, id);
+        QVERIFY(camera_back(*figure_of(test::movement("walk_forward"), std::nullopt), 400, 480, false) > 1.05);
+    }
+
+    void all_that_a_figure_does_stays_in_its_picture() {
+        for (const Movement& m : load_movements(test::data_dir())) {
+            const auto who = figure_of(m, std::nullopt);
+            for (const auto& [w, h] : {std::pair{400, 480}, std::pair{300, 640}, std::pair{700, 420}}) {
+                const double back = camera_back(*who, w, h, false);
+                QVERIFY2(back >= 1 && back < 2.5, m.id.c_str());
+                for (const double azimuth : {0.0, 33.0, 90.0, 171.0, 270.0}) {
+                    auto phone = paper_phone(w, h, azimuth);
+                    phone.distance_m *= back;
+                    const auto camera = sim::Camera::of(phone);
+                    for (double t = 0; t < who->duration(); t += 0.37)
+                        for (const Vec3& p : who->pose(t).points) {
+                            const Vec2 px = camera.project(p);
+                            QVERIFY2(px.x() > 0 && px.x() < w && px.y() > 0 && px.y() < h, m.id.c_str());
+                        }
+                }
+            }
+        }
     }
 
     void a_card_is_upright_and_holds_its_words_whatever_their_length() {

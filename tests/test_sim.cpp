@@ -1,6 +1,6 @@
 // The practice room: masses, camera, score and solver against hand-worked truth.
 #include "core/movement/score.h"
-#include "core/sim/film.h"
+#include "core/sim/figure.h"
 #include "support/synthetic.h"
 #include <clocale>
 #include <cmath>
@@ -92,6 +92,78 @@ private slots:
         };
         QVERIFY(std::abs(mean(0.5) / mean(1) - 0.5) < 0.02);
     }
+    void a_hand_closes_where_the_movement_closes_it() {
+        const Movement m = test::movement("fists_tight_and_let_go");
+        const sim::Student who(m, {});
+        const sim::Figure figure(who.solver(), sim::Looks::reference());
+        std::vector<Eigen::Vector3f> at, normal;
+        // How far the surface of the left hand reaches beyond the knuckles, along the forearm, in shares of the stature.
+        const auto reach = [&](double fist) {
+            Posture p = m.home;
+            p.left_hand.fist = p.right_hand.fist = fist;
+            const Pose pose = who.solver().solve(channels_of(p));
+            figure.skin(pose, at, normal);
+            const Vec3 wrist = pose.points[left_wrist], dir = (wrist - pose.points[left_elbow]).normalized();
+            double most = 0;
+            for (std::size_t i = 0; i < at.size(); ++i)
+                if (figure.mesh().vertices[i].stuff == sim::Stuff::skin && figure.mesh().vertices[i].rest.x() > 0)
+                    most = std::max(most, (at[i].cast<double>() - wrist).dot(dir));
+            return (most - who.dims().hand) / who.dims().stature;
+        };
+        const double open = reach(0), half = reach(0.5), closed = reach(1);
+        QVERIFY2(open > 0.04 && open < 0.06, qPrintable(QString::number(open)));
+        QVERIFY2(closed < 0.025, qPrintable(QString::number(closed)));
+        QVERIFY(half < open && half > closed);
+    }
+
+    void the_figure_that_is_shown_stays_about_its_points() {
+        for (const char* id : {"creep_low", "heel_kick", "seated_rise_and_sink", "gaze_at_the_moon", "fold_and_roll_up"}) {
+            sim::StudentOptions o;
+            o.score.repetitions = 1;
+            const sim::Student who(test::movement(id), o);
+            const sim::Figure figure(who.solver(), sim::Looks::reference());
+            const auto& mesh = figure.mesh();
+            QVERIFY(mesh.triangles.size() > 20000 && mesh.triangles.size() < 90000); // what can be drawn 25 times a second
+            std::vector<Eigen::Vector3f> at, normal;
+            for (double t = 0; t < who.duration(); t += 1.3) {
+                const Pose pose = who.pose(t);
+                figure.skin(pose, at, normal);
+                for (std::size_t i = 0; i < at.size(); ++i) {
+                    double nearest = 1e9; // to any point of the body
+                    const Vec3 p = at[i].cast<double>();
+                    for (const Vec3& q : pose.points) nearest = std::min(nearest, (p - q).norm());
+                    QVERIFY2(at[i].allFinite() && nearest < 0.20 * who.dims().stature, id);
+                    QVERIFY(std::abs(normal[i].norm() - 1) < 1e-3);
+                }
+            }
+            // Cloth and skin have the colours they are given.
+            const auto looks = sim::Looks::reference();
+            QVERIFY((figure.colour(Eigen::Vector3f::Zero(), sim::Stuff::skin) - looks.skin.cast<float>()).norm() < 1e-6);
+            QVERIFY((figure.colour(Eigen::Vector3f::Zero(), sim::Stuff::trousers) - looks.trousers.cast<float>()).norm() < 1e-6);
+        }
+    }
+
+    void one_body_filmed_from_two_sides_is_made_once_and_gives_the_same_pictures() {
+        const sim::Student who(test::movement("brush_and_push"), {});
+        const auto figure = sim::dressed(who.solver(), sim::Looks::reference());
+        sim::PhoneOptions phone;
+        phone.width = 320, phone.height = 400, phone.paper = true, phone.noise = 0;
+        const Pose pose = who.pose(2);
+        for (const double turn : {0.0, 70.0, 200.0}) {
+            phone.turn_deg = turn;
+            const auto a = sim::Film(figure, phone).shoot(pose, 0),
+                       b = sim::Film(who.solver(), sim::Looks::reference(), phone).shoot(pose, 0);
+            QVERIFY(a.rgb == b.rgb);
+            // What is copied where nothing moves is what would have been computed: noise too small to see changes nothing.
+            phone.noise = 1e-9;
+            const auto c = sim::Film(figure, phone).shoot(pose, 0);
+            phone.noise = 0;
+            int most = 0;
+            for (std::size_t i = 0; i < a.rgb.size(); ++i) most = std::max(most, std::abs(a.rgb[i] - c.rgb[i]));
+            QVERIFY(most <= 1);
+        }
+    }
+
     void random_numbers_are_even_and_their_own() {
         Rng a(7), b(7), c(8);
         double mean = 0, square = 0;

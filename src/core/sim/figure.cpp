@@ -20,6 +20,7 @@ double Figure::Primitive::distance(const Vec3& p) const {
 }
 
 Figure::Figure(const Solver& solver, const Looks& looks) : rest_(solver.rest()), dims_(solver.dims()), looks_(looks) {
+    blend_ = 0.014 * dims_.stature;
     switch (looks_.family) {
     case Looks::Family::rounded:
         build_primitives();
@@ -36,6 +37,9 @@ Figure::Figure(const Solver& solver, const Looks& looks) : rest_(solver.rest()),
         break;
     case Looks::Family::lofted:
         build_lofts();
+        break;
+    case Looks::Family::shown:
+        build_shown();
         break;
     }
 }
@@ -96,7 +100,7 @@ double Figure::field(const Vec3& p) const {
         }
         return std::max(sum > 1e-3 ? std::clamp(-0.3 * std::log(sum) * 0.1 * dims_.stature, -0.05, nearest + 0.02) : nearest, -p.y());
     }
-    const double k = 0.014 * dims_.stature;
+    const double k = blend_;
     double d = 1e9;
     for (const auto& prim : primitives_) {
         const double e = prim.distance(p);
@@ -131,10 +135,13 @@ void Figure::weigh(Mesh::Vertex& v) const {
     }
 }
 
-// Naive surface nets: one vertex in every cell that the surface crosses, one quad for every crossed edge.
 void Figure::build_mesh() {
-    const double step = 0.0125, h = dims_.stature;
-    const Vec3 low(-0.52 * h, -0.02, -0.12 * h), high(0.52 * h, 1.03 * h, 0.16 * h);
+    const double h = dims_.stature;
+    add_surface(Vec3(-0.52 * h, -0.02, -0.12 * h), Vec3(0.52 * h, 1.03 * h, 0.16 * h), 0.0125, Stuff::by_place);
+}
+
+// Naive surface nets: one vertex in every cell that the surface crosses, one quad for every crossed edge.
+void Figure::add_surface(const Vec3& low, const Vec3& high, double step, Stuff stuff) {
     const Eigen::Vector3i n = ((high - low) / step).array().ceil().cast<int>();
     auto id = [&](int x, int y, int z) { return (static_cast<std::size_t>(z) * n.y() + y) * n.x() + x; };
     auto place = [&](int x, int y, int z) { return Vec3(low + step * Vec3(x, y, z)); };
@@ -171,9 +178,10 @@ void Figure::build_mesh() {
                     }
                 if (hits == 0) continue;
                 Mesh::Vertex vert;
+                vert.stuff = stuff;
                 const Vec3 at = place(x, y, z) + step * sum / hits;
                 vert.rest = at.cast<float>();
-                const double e = 0.004;
+                const double e = 0.32 * step;
                 vert.normal =
                     Vec3(field(at + Vec3(e, 0, 0)) - field(at - Vec3(e, 0, 0)), field(at + Vec3(0, e, 0)) - field(at - Vec3(0, e, 0)),
                          field(at + Vec3(0, 0, e)) - field(at - Vec3(0, 0, e)))
@@ -204,6 +212,17 @@ void Figure::build_mesh() {
             }
 }
 
+namespace {
+
+/// How far a hand is closed, 0 to 1: closed, the solver brings its knuckles nearer to the wrist.
+double fist_of(const Pose& pose, Side side, double hand_m) {
+    const auto at = [&](Point p) { return pose.points[static_cast<std::size_t>(on(side, p))]; };
+    const Vec3 dir = (at(left_wrist) - at(left_elbow)).normalized();
+    return std::clamp((1 - (at(left_index) - at(left_wrist)).dot(dir) / hand_m) / 0.45, 0.0, 1.0);
+}
+
+} // namespace
+
 void Figure::skin(const Pose& pose, std::vector<Eigen::Vector3f>& at, std::vector<Eigen::Vector3f>& normal) const {
     std::array<Eigen::Matrix3f, bone_count> r;
     std::array<Eigen::Vector3f, bone_count> t;
@@ -212,22 +231,44 @@ void Figure::skin(const Pose& pose, std::vector<Eigen::Vector3f>& at, std::vecto
         r[b] = turn.cast<float>();
         t[b] = (pose.bones[b].o - turn * rest_.bones[b].o).cast<float>();
     }
+    const std::array<Hand, 2> hands{hand_of(Side::left), hand_of(Side::right)};
+    const std::array<double, 2> fists{fist_of(pose, Side::left, dims_.hand), fist_of(pose, Side::right, dims_.hand)};
     at.resize(mesh_.vertices.size());
     normal.resize(mesh_.vertices.size());
     for (std::size_t i = 0; i < mesh_.vertices.size(); ++i) {
         const auto& v = mesh_.vertices[i];
+        Eigen::Vector3f rest = v.rest, facing = v.normal;
+        if (v.finger != 0) {
+            const std::size_t s = v.rest.x() > 0 ? 0 : 1;
+            bend(hands[s], fists[s], v.finger, rest, facing);
+        }
         Eigen::Vector3f p = Eigen::Vector3f::Zero(), m = Eigen::Vector3f::Zero();
         for (std::size_t k = 0; k < 3; ++k) {
             const auto b = v.bone[k];
-            p += v.weight[k] * (r[b] * v.rest + t[b]);
-            m += v.weight[k] * (r[b] * v.normal);
+            p += v.weight[k] * (r[b] * rest + t[b]);
+            m += v.weight[k] * (r[b] * facing);
         }
         at[i] = p;
         normal[i] = m.normalized();
     }
 }
 
-Eigen::Vector3f Figure::colour(const Eigen::Vector3f& q) const {
+Eigen::Vector3f Figure::colour(const Eigen::Vector3f& q, Stuff stuff) const {
+    switch (stuff) {
+    case Stuff::by_place:
+        break;
+    case Stuff::head:
+        return colour_of_head(q);
+    case Stuff::skin:
+        return looks_.skin.cast<float>();
+    case Stuff::skirt:
+    case Stuff::jacket:
+        return colour_of_jacket(q);
+    case Stuff::trousers: // under the jacket's skirt nothing of them shows, however a thigh is lifted
+        return (q.y() > rest_.points[left_hip].y() - 0.085 * dims_.stature ? looks_.shirt : looks_.trousers).cast<float>();
+    case Stuff::shoe:
+        return q.y() < 0.0075F * static_cast<float>(dims_.stature) ? Eigen::Vector3f(0.86F, 0.83F, 0.77F) : looks_.shoes.cast<float>();
+    }
     const auto h = static_cast<float>(dims_.stature);
     const auto& p = rest_.points;
     const Eigen::Vector3f ears = (0.5 * (p[left_ear] + p[right_ear])).cast<float>();

@@ -12,6 +12,16 @@ using Col = Eigen::Vector3f;
 constexpr int scale = 2;   // supersampling of the figure
 constexpr int margin = 24; // room for shake around the picture
 
+/// The next whole number at or above, at or below.
+int up(float v) {
+    const int i = static_cast<int>(v);
+    return i + (static_cast<float>(i) < v ? 1 : 0);
+}
+int down(float v) {
+    const int i = static_cast<int>(v);
+    return i - (static_cast<float>(i) > v ? 1 : 0);
+}
+
 double hash(int a, int b) {
     auto h = static_cast<std::uint32_t>(a) * 374761393U + static_cast<std::uint32_t>(b) * 668265263U;
     h = (h ^ (h >> 13U)) * 1274126177U;
@@ -113,19 +123,21 @@ Vec2 shake_at(const std::array<double, 8>& phases, double amplitude_px, double t
 }
 
 struct Film::Impl {
-    Figure figure;
+    std::shared_ptr<const Figure> figure;
     PhoneOptions phone;
     Camera camera;
     int bw, bh; // background with margin
     std::vector<Col> background;
+    std::vector<std::uint8_t> quiet;       // the same as bytes, without the margin; empty where noise or shake is wanted
     std::vector<Eigen::Vector2f> floor_at; // floor place of each background pixel; NaN off the floor
     std::array<double, 8> shake_phase{};
 
-    Impl(const Solver& solver, const Looks& looks, const PhoneOptions& p)
-        : figure(solver, looks), phone(p), camera(Camera::of(p)), bw(p.width + 2 * margin), bh(p.height + 2 * margin) {
+    Impl(std::shared_ptr<const Figure> who, const PhoneOptions& p)
+        : figure(std::move(who)), phone(p), camera(Camera::of(p)), bw(p.width + 2 * margin), bh(p.height + 2 * margin) {
         Rng rng(p.seed * 977 + 3);
         for (double& s : shake_phase) s = rng.uniform(0, 2 * std::numbers::pi);
         draw_room();
+        keep_quiet();
     }
 
     void draw_room() {
@@ -159,7 +171,10 @@ struct Film::Impl {
                     c = floor_colour(p.x(), p.z(), w);
                     floor_at[static_cast<std::size_t>(y) * bw + x] = Eigen::Vector2f(static_cast<float>(p.x()), static_cast<float>(p.z()));
                 }
-                if (phone.paper) c = hit == 2 ? Col(0.925F, 0.900F, 0.850F) : Col(0.955F, 0.935F, 0.895F);
+                if (phone.paper) { // no corner anywhere: the floor fades into what is behind
+                    const double away = hit == 2 ? std::clamp((std::hypot(p.x(), p.z()) - 1.0) / 3.2, 0.0, 1.0) : 1.0;
+                    c = mix(Col(0.925F, 0.900F, 0.850F), Col(0.955F, 0.935F, 0.895F), away * away * (3 - 2 * away));
+                }
                 background[static_cast<std::size_t>(y) * bw + x] = c;
             }
     }
@@ -216,6 +231,11 @@ struct Film::Impl {
         int x0 = 0, y0 = 0, w = 0, h = 0; // in supersampled pixels
         std::vector<float> depth;
         std::vector<Col> colour;
+        struct Hit {
+            std::uint32_t triangle = 0;
+            float u = 0, v = 0;
+        };
+        std::vector<Hit> hit; // what is nearest there
     };
 
     Col shade(const Col& base, const Eigen::Vector3f& normal, const Eigen::Vector3f& to_eye) const {
@@ -225,32 +245,45 @@ struct Film::Impl {
         return base * (0.30F + 0.42F * key + 0.22F * fill + 0.14F * sky);
     }
 
+    /// What is nearest at each place of the rows, then its colour, so that what is hidden is never coloured.
     void rasterise(Layer& layer, const std::vector<Eigen::Vector3f>& screen, const std::vector<Eigen::Vector3f>& normal, int from, int to,
                    const Eigen::Vector3f& to_eye) const {
-        const auto& mesh = figure.mesh();
-        for (const auto& t : mesh.triangles) {
+        const auto& mesh = figure->mesh();
+        for (std::uint32_t which = 0; which < mesh.triangles.size(); ++which) {
+            const auto& t = mesh.triangles[which];
             const auto &a = screen[t[0]], &b = screen[t[1]], &c = screen[t[2]];
+            const int ylo = std::max(from, up(std::min({a.y(), b.y(), c.y()}) - 0.5F));
+            const int yhi = std::min(to - 1, down(std::max({a.y(), b.y(), c.y()}) - 0.5F));
+            if (ylo > yhi) continue;
             const float area = (b.x() - a.x()) * (c.y() - a.y()) - (b.y() - a.y()) * (c.x() - a.x());
-            if (std::abs(area) < 1e-9F) continue;
-            const int ylo = std::max(from, static_cast<int>(std::ceil(std::min({a.y(), b.y(), c.y()}) - 0.5F)));
-            const int yhi = std::min(to - 1, static_cast<int>(std::floor(std::max({a.y(), b.y(), c.y()}) - 0.5F)));
-            const int xlo = std::max(layer.x0, static_cast<int>(std::ceil(std::min({a.x(), b.x(), c.x()}) - 0.5F)));
-            const int xhi = std::min(layer.x0 + layer.w - 1, static_cast<int>(std::floor(std::max({a.x(), b.x(), c.x()}) - 0.5F)));
+            if (std::abs(area) < 1e-9F || (area > 0 && is_closed(mesh.vertices[t[0]].stuff))) continue;
+            const float way = area < 0 ? -1.0F : 1.0F;
+            const int xlo = std::max(layer.x0, up(std::min({a.x(), b.x(), c.x()}) - 0.5F));
+            const int xhi = std::min(layer.x0 + layer.w - 1, down(std::max({a.x(), b.x(), c.x()}) - 0.5F));
             for (int y = ylo; y <= yhi; ++y)
                 for (int x = xlo; x <= xhi; ++x) {
                     const float px = static_cast<float>(x) + 0.5F, py = static_cast<float>(y) + 0.5F;
-                    const float u = ((b.x() - px) * (c.y() - py) - (b.y() - py) * (c.x() - px)) / area;
-                    const float v = ((c.x() - px) * (a.y() - py) - (c.y() - py) * (a.x() - px)) / area;
-                    const float w = 1 - u - v;
-                    if (u < 0 || v < 0 || w < 0) continue;
+                    const float pu = (b.x() - px) * (c.y() - py) - (b.y() - py) * (c.x() - px);
+                    const float pv = (c.x() - px) * (a.y() - py) - (c.y() - py) * (a.x() - px);
+                    if (pu * way < 0 || pv * way < 0) continue; // most are outside: told before anything is divided
+                    const float u = pu / area, v = pv / area, w = 1 - u - v;
+                    if (w < 0) continue;
                     const float z = u * a.z() + v * b.z() + w * c.z();
                     const auto i = static_cast<std::size_t>(y - layer.y0) * layer.w + (x - layer.x0);
                     if (z >= layer.depth[i]) continue;
                     layer.depth[i] = z;
-                    const Eigen::Vector3f rest = u * mesh.vertices[t[0]].rest + v * mesh.vertices[t[1]].rest + w * mesh.vertices[t[2]].rest;
-                    const Eigen::Vector3f n = (u * normal[t[0]] + v * normal[t[1]] + w * normal[t[2]]).normalized();
-                    layer.colour[i] = shade(figure.colour(rest), n, to_eye);
+                    layer.hit[i] = {which, u, v};
                 }
+        }
+        const auto last = static_cast<std::size_t>(to - layer.y0) * layer.w;
+        for (auto i = static_cast<std::size_t>(from - layer.y0) * layer.w; i < last; ++i) {
+            if (layer.depth[i] > 1e8F) continue;
+            const auto& [which, u, v] = layer.hit[i];
+            const auto& t = mesh.triangles[which];
+            const float w = 1 - u - v;
+            const Eigen::Vector3f rest = u * mesh.vertices[t[0]].rest + v * mesh.vertices[t[1]].rest + w * mesh.vertices[t[2]].rest;
+            const Eigen::Vector3f n = (u * normal[t[0]] + v * normal[t[1]] + w * normal[t[2]]).normalized();
+            layer.colour[i] = shade(figure->colour(rest, mesh.vertices[t[0]].stuff), n, to_eye);
         }
     }
 
@@ -280,7 +313,7 @@ struct Film::Impl {
 
     Image shoot(const Pose& pose, double t) const {
         std::vector<Eigen::Vector3f> at, normal;
-        figure.skin(pose, at, normal);
+        figure->skin(pose, at, normal);
         const Vec2 move = shake(t);
         std::vector<Eigen::Vector3f> screen(at.size());
         float x0 = 1e9F, y0 = 1e9F, x1 = -1e9F, y1 = -1e9F;
@@ -309,6 +342,7 @@ struct Film::Impl {
         layer.h = std::max(0, std::min(even(y1) + scale, phone.height * scale) - layer.y0);
         layer.depth.assign(static_cast<std::size_t>(layer.w) * layer.h, 1e9F);
         layer.colour.resize(layer.depth.size());
+        layer.hit.resize(layer.depth.size());
         const Eigen::Vector3f eye = (camera.at - pose.bones[bone_chest].o).normalized().cast<float>();
         const int half = layer.y0 + (layer.h / 2 / scale) * scale;
         Image out;
@@ -332,14 +366,24 @@ struct Film::Impl {
         const double ox = margin - std::clamp(move.x(), -22.0, 22.0), oy = margin - std::clamp(move.y(), -22.0, 22.0);
         const int ix = static_cast<int>(std::floor(ox)), iy = static_cast<int>(std::floor(oy));
         const auto fx = static_cast<float>(ox - ix), fy = static_cast<float>(oy - iy);
-        for (int y = from; y < to; ++y)
+        const bool still = !quiet.empty();
+        // Where the figure is.
+        const int first = layer.x0 / scale, last = (layer.x0 + layer.w) / scale, top = layer.y0 / scale,
+                  bottom = (layer.y0 + layer.h) / scale;
+        for (int y = from; y < to; ++y) {
+            const auto row = static_cast<std::size_t>(y) * out.width * 3;
+            if (still)
+                std::copy_n(quiet.begin() + static_cast<std::ptrdiff_t>(row), out.width * 3,
+                            out.rgb.begin() + static_cast<std::ptrdiff_t>(row));
             for (int x = 0; x < out.width; ++x) {
                 const auto i = static_cast<std::size_t>(y + iy) * bw + (x + ix);
+                const auto& fl = floor_at[i];
+                const float dark = fl.x() == fl.x() ? 0.55F * shadow.at(fl.x(), fl.y()) : 0;
+                if (still && dark == 0 && (x < first || x >= last || y < top || y >= bottom)) continue;
                 Col c = fx == 0 && fy == 0 ? background[i]
                                            : Col((background[i] * (1 - fx) + background[i + 1] * fx) * (1 - fy) +
                                                  (background[i + bw] * (1 - fx) + background[i + bw + 1] * fx) * fy);
-                const auto& fl = floor_at[i];
-                if (fl.x() == fl.x()) c *= 1 - 0.55F * shadow.at(fl.x(), fl.y());
+                if (dark > 0) c *= 1 - dark;
                 const int sx = x * scale - layer.x0, sy = y * scale - layer.y0;
                 if (sx >= 0 && sy >= 0 && sx < layer.w && sy < layer.h) {
                     Col sum = Col::Zero();
@@ -361,10 +405,30 @@ struct Film::Impl {
                     out.rgb[k + ch] = static_cast<std::uint8_t>(
                         std::clamp(c[static_cast<Eigen::Index>(ch)] * 255.0F * static_cast<float>(phone.exposure) + n, 0.0F, 255.0F));
             }
+        }
+    }
+
+    /// What is behind the figure, ready to be copied, where a picture has neither noise nor shake.
+    void keep_quiet() {
+        if (phone.noise != 0 || phone.shake_px != 0) return;
+        std::vector<std::uint8_t> rows;
+        for (int y = 0; y < phone.height; ++y)
+            for (int x = 0; x < phone.width; ++x) {
+                const Col& c = background[static_cast<std::size_t>(y + margin) * bw + (x + margin)];
+                for (Eigen::Index ch = 0; ch < 3; ++ch)
+                    rows.push_back(
+                        static_cast<std::uint8_t>(std::clamp(c[ch] * 255.0F * static_cast<float>(phone.exposure), 0.0F, 255.0F)));
+            }
+        quiet = std::move(rows);
     }
 };
 
-Film::Film(const Solver& solver, const Looks& looks, const PhoneOptions& phone) : impl_(std::make_unique<Impl>(solver, looks, phone)) {}
+std::shared_ptr<const Figure> dressed(const Solver& solver, const Looks& looks) {
+    return std::make_shared<const Figure>(solver, looks);
+}
+
+Film::Film(const Solver& solver, const Looks& looks, const PhoneOptions& phone) : Film(dressed(solver, looks), phone) {}
+Film::Film(std::shared_ptr<const Figure> figure, const PhoneOptions& phone) : impl_(std::make_unique<Impl>(std::move(figure), phone)) {}
 Film::~Film() = default;
 Image Film::shoot(const Pose& pose, double t) const {
     return impl_->shoot(pose, t);

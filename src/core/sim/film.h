@@ -45,9 +45,10 @@ struct Camera {
 Vec2 shake_at(const std::array<double, 8>& phases, double amplitude_px, double t);
 
 /// How a figure looks: builds, clothes and hair that tell people apart. Colours are 0..1 RGB. The families share no primitive: rounded
-/// cones, lofted rings, rounded boxes, soft blobs under a long skirt.
+/// cones, lofted rings, rounded boxes, soft blobs under a long skirt; and the figure that is shown beside a student, in a plain jacket,
+/// with fingers that close.
 struct Looks {
-    enum class Family { rounded, lofted, boxy, draped } family = Family::rounded;
+    enum class Family { rounded, lofted, boxy, draped, shown } family = Family::rounded;
     double girth = 1.0;
     double loose = 0; // 0: close-fitting; 1: wide trousers and sleeves
     bool hat = false;
@@ -57,11 +58,18 @@ struct Looks {
     static Looks of_seed(std::uint64_t seed);
     /// The same people in a family of their own, with looser clothes, hats and long hair.
     static Looks of_family(Family family, std::uint64_t seed);
+    /// Nobody in particular, in undyed cloth: the figure of every reference, card and sheet.
+    static Looks reference();
 };
+
+class Figure;
+/// The body of a solver, clothed; made once for all films of it.
+std::shared_ptr<const Figure> dressed(const Solver& solver, const Looks& looks);
 
 class Film {
 public:
     Film(const Solver& solver, const Looks& looks, const PhoneOptions& phone);
+    Film(std::shared_ptr<const Figure> figure, const PhoneOptions& phone);
     ~Film();
     /// The picture of a pose at time t (t moves the hand-held shake only).
     Image shoot(const Pose& pose, double t) const;

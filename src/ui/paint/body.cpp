@@ -9,6 +9,27 @@ QImage to_image(const sim::Image& im) {
     return QImage(im.rgb.data(), im.width, im.height, im.width * 3, QImage::Format_RGB888).copy();
 }
 
+namespace {
+
+sim::StudentOptions plain(const std::optional<sim::FaultSpec>& fault) {
+    sim::StudentOptions o;
+    o.score.repetitions = 1;
+    o.proportion_spread = o.mass_spread = o.tempo_spread = o.size_spread = 0;
+    o.sway = 0;
+    if (fault) o.faults.push_back(*fault);
+    return o;
+}
+
+} // namespace
+
+std::shared_ptr<const sim::Student> figure_of(const Movement& movement, const std::optional<sim::FaultSpec>& fault) {
+    return std::make_shared<const sim::Student>(movement, plain(fault));
+}
+
+std::shared_ptr<const sim::Student> figure_of(const Score& score, const std::optional<sim::FaultSpec>& fault) {
+    return std::make_shared<const sim::Student>(score, plain(fault));
+}
+
 Pose pose_seen(const sim::Student& student, double time_s, bool follow) {
     Pose pose = student.pose(time_s);
     if (!follow) return pose;
@@ -24,6 +45,44 @@ Pose pose_seen(const sim::Student& student, double time_s, bool follow) {
     at /= sum;
     const double sw = student.dims().shoulder_width;
     return placed(std::move(pose), {-at.x() / sw, -at.z() / sw, 0}, sw);
+}
+
+sim::PhoneOptions paper_phone(int width, int height, double azimuth_deg) {
+    sim::PhoneOptions phone;
+    phone.width = std::max(64, width / 2 * 2);
+    phone.height = std::max(64, height / 2 * 2);
+    phone.turn_deg = azimuth_deg;
+    phone.paper = true;
+    phone.noise = 0;
+    phone.tilt_deg = 2;
+    phone.height_m = 1.1;
+    // The whole body with raised arms fits whatever the shape of the picture.
+    phone.focal = 0.8;
+    const double longer = std::max(phone.width, phone.height);
+    phone.distance_m = std::max(2.55 * phone.focal * longer / phone.height, 2.0 * phone.focal * longer / phone.width);
+    return phone;
+}
+
+double camera_back(const sim::Student& student, int width, int height, bool follow) {
+    constexpr double step_s = 0.25, skin_m = 0.07; // points lie inside of hands, feet and head by less than that
+    constexpr int most = 160, around = 8;
+    const double step = std::max(step_s, student.duration() / most);
+    std::vector<Body3> bodies;
+    for (double t = 0; t <= student.duration(); t += step) bodies.push_back(pose_seen(student, t, follow).points);
+    double back = 1;
+    for (int k = 0; k < around; ++k) {
+        const auto phone = paper_phone(width, height, 360.0 * k / around);
+        const sim::Camera camera = sim::Camera::of(phone);
+        for (const Body3& body : bodies)
+            for (const Vec3& p : body) {
+                // Beside the line of sight by x and y where the picture ends at w and h: far enough is where x / depth is below w / focal.
+                const Vec3 c = camera.r * (p - camera.at);
+                const double x = (std::abs(c.x()) + skin_m) * camera.focal / (0.5 * phone.width),
+                             y = (std::abs(c.y()) + skin_m) * camera.focal / (0.5 * phone.height);
+                back = std::max(back, 1 + (std::max(x, y) - c.z()) / phone.distance_m);
+            }
+    }
+    return back;
 }
 
 QRectF crop_of(const Track& t, double aspect) {
@@ -147,13 +206,7 @@ ReferencePainter::ReferencePainter(std::shared_ptr<const Review> review, int wid
         phone_.height_m = std::clamp(c->height.value, 0.2, 2.5);
         phone_.tilt_deg = c->pitch.value * 57.29578;
     }
-    sim::Looks clay;
-    clay.skin = clay.hair = clay.shirt = clay.trousers = clay.shoes = Vec3(0.72, 0.62, 0.52);
-    clay.trousers = Vec3(0.60, 0.52, 0.44);
-    clay.shoes = Vec3(0.50, 0.43, 0.37);
-    clay.hair = Vec3(0.52, 0.44, 0.37);
-    clay.style = sim::Looks::Hair::cropped;
-    film_ = std::make_unique<sim::Film>(review_->reference->solver(), clay, phone_);
+    film_ = std::make_unique<sim::Film>(review_->reference->solver(), sim::Looks::reference(), phone_);
 }
 
 ReferencePainter::Shot ReferencePainter::at(double reference_s) const {

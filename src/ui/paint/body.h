@@ -12,9 +12,22 @@ namespace bevel::ui {
 
 QImage to_image(const sim::Image& im);
 
+/// A student of 1.7 m who does a movement once on each side, without any spread of their own; with a fault when one is given.
+std::shared_ptr<const sim::Student> figure_of(const Movement& movement, const std::optional<sim::FaultSpec>& fault);
+
+/// The same of a whole that is laid out, as of a linked form.
+std::shared_ptr<const sim::Student> figure_of(const Score& score, const std::optional<sim::FaultSpec>& fault);
+
 /// The pose of a student as a camera sees it. Where it follows, it goes along with the hips over the floor, but not with every shift of
 /// weight from foot to foot.
 Pose pose_seen(const sim::Student& student, double time_s, bool follow);
+
+/// The figure as Bevel draws it on paper: from so many degrees to its own left, whole with raised arms.
+sim::PhoneOptions paper_phone(int width, int height, double azimuth_deg);
+
+/// How many times farther than usual the camera must stand so that all that the figure does stays in its picture, from wherever it is
+/// seen; 1 for who stays on the spot.
+double camera_back(const sim::Student& student, int width, int height, bool follow);
 
 /// Part of a picture that is shown, in its pixels.
 QRectF crop_of(const Track& track, double aspect);

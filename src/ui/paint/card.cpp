@@ -72,40 +72,7 @@ constexpr int wide = 216, high = 380, feet_high = 110;
 
 } // namespace
 
-sim::PhoneOptions paper_phone(int width, int height, double azimuth_deg) {
-    sim::PhoneOptions phone;
-    phone.width = std::max(64, width / 2 * 2);
-    phone.height = std::max(64, height / 2 * 2);
-    phone.turn_deg = azimuth_deg;
-    phone.paper = true;
-    phone.noise = 0;
-    phone.tilt_deg = 2;
-    phone.height_m = 1.1;
-    // The whole body with raised arms fits whatever the shape of the picture.
-    phone.focal = 0.8;
-    const double longer = std::max(phone.width, phone.height);
-    phone.distance_m = std::max(2.55 * phone.focal * longer / phone.height, 2.0 * phone.focal * longer / phone.width);
-    return phone;
-}
-
-sim::Looks clay() {
-    sim::Looks looks;
-    looks.skin = looks.shirt = Vec3(0.72, 0.62, 0.52);
-    looks.trousers = Vec3(0.60, 0.52, 0.44);
-    looks.shoes = Vec3(0.50, 0.43, 0.37);
-    looks.hair = Vec3(0.52, 0.44, 0.37);
-    looks.style = sim::Looks::Hair::cropped;
-    return looks;
-}
-
 namespace {
-
-sim::Student plain_student(const Movement& movement) {
-    sim::StudentOptions o;
-    o.score.repetitions = 1;
-    o.proportion_spread = o.mass_spread = o.tempo_spread = o.size_spread = o.sway = 0;
-    return {movement, o};
-}
 
 /// The figure at a moment of its score over its feet.
 QImage picture_at(const sim::Student& student, const sim::Film& film, double score_s, int width, int height, bool follow) {
@@ -142,10 +109,14 @@ std::vector<double> telling_moments(const Movement& piece) {
 } // namespace
 
 std::vector<QImage> phase_pictures(const Movement& movement, int width, int height) {
-    const sim::Student student = plain_student(movement);
-    const sim::Film film(student.solver(), clay(), paper_phone(width, height - feet_high, 25));
+    const auto figure = figure_of(movement, std::nullopt);
+    const sim::Student& student = *figure;
+    const bool follow = movement.course != nullptr;
+    auto phone = paper_phone(width, height - feet_high, 25);
+    phone.distance_m *= camera_back(student, phone.width, phone.height, follow);
+    const sim::Film film(student.solver(), sim::Looks::reference(), phone);
     std::vector<QImage> out;
-    if (movement.course) {
+    if (follow) {
         for (const double t : telling_moments(movement)) out.push_back(picture_at(student, film, t, width, height, true));
         return out;
     }

@@ -10,9 +10,6 @@
 
 namespace bevel::ui {
 
-/// The figure as Bevel draws it on paper, all in one clay: from so many degrees to its own left, whole with raised arms.
-sim::PhoneOptions paper_phone(int width, int height, double azimuth_deg);
-sim::Looks clay();
 
 /// Of each phase of a repetition on the left (of a piece of a form, of each of its parts): the picture of the figure as the phase ends, the
 /// feet from above below it.

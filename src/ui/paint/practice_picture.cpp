@@ -123,15 +123,6 @@ PracticePicture practice_picture(const Timeline& t, const Plan& plan, const std:
     return out;
 }
 
-double camera_back(const Movement& m) {
-    if (m.course) return 1.3;
-    const auto steps = [&](const Posture& p) {
-        return std::abs(p.left_foot.z - m.home.left_foot.z) > 0.15 || std::abs(p.right_foot.z - m.home.right_foot.z) > 0.15 ||
-               std::abs(p.left_foot.x - m.home.left_foot.x) > 0.6 || std::abs(p.right_foot.x - m.home.right_foot.x) > 0.6;
-    };
-    return std::any_of(m.phases.begin(), m.phases.end(), [&](const Phase& p) { return steps(p.posture); }) ? 1.3 : 1.0;
-}
-
 void paint_breath(QPainter& p, const QRectF& r, double fullness, Breath breath, const Theme& theme) {
     const Palette& c = theme.palette;
     p.save();
@@ -311,15 +302,12 @@ Result<bool> write_practice_film(const std::filesystem::path& file, const Practi
         if (mv && stretch.kind != Stretch::Kind::settle && !film.plan.items[stretch.item].recall) {
             auto& one = figures[drawn_id(*mv)];
             if (!one.student) {
-                sim::StudentOptions o;
-                o.score.repetitions = 1;
-                o.proportion_spread = o.mass_spread = o.tempo_spread = o.size_spread = o.sway = 0;
-                one.student = std::make_shared<const sim::Student>(*mv, o);
+                one.student = figure_of(*mv, std::nullopt);
                 const bool tall = film.height > film.width;
                 auto phone =
                     paper_phone(tall ? film.width * 3 / 4 : film.width / 2, tall ? film.height / 2 : film.height * 3 / 4, film.azimuth_deg);
-                phone.distance_m *= camera_back(*mv);
-                one.film = std::make_unique<sim::Film>(one.student->solver(), clay(), phone);
+                phone.distance_m *= camera_back(*one.student, phone.width, phone.height, mv->course != nullptr);
+                one.film = std::make_unique<sim::Film>(one.student->solver(), sim::Looks::reference(), phone);
             }
             const double score = score_time(*one.student, m.movement_s, stretch.side);
             const QString as = QStringLiteral("%1 %2").arg(QString::fromStdString(drawn_id(*mv))).arg(std::lround(score * film.fps));

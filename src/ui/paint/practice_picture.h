@@ -30,8 +30,6 @@ void paint_breath(QPainter& p, const QRectF& r, double fullness, Breath breath, 
 inline std::string drawn_id(const Movement& m) {
     return m.version.empty() ? m.id : m.id + "~" + m.version;
 }
-/// How much farther than usual the camera stands, so that steps towards it stay in the picture; 1 for who stays on the spot.
-double camera_back(const Movement& m);
 /// Where the figure of a movement is: time of its score for a moment of the movement on a side.
 double score_time(const sim::Student& figure, double movement_s, std::optional<Side> side);
 

@@ -1,29 +1,7 @@
 #include "ui/pictures/figure_source.h"
 #include "ui/paint/body.h"
-#include "ui/paint/card.h"
 
 namespace bevel::ui {
-
-namespace {
-
-sim::StudentOptions plain(const std::optional<sim::FaultSpec>& fault) {
-    sim::StudentOptions o;
-    o.score.repetitions = 1;
-    o.proportion_spread = o.mass_spread = o.tempo_spread = o.size_spread = 0;
-    o.sway = 0;
-    if (fault) o.faults.push_back(*fault);
-    return o;
-}
-
-} // namespace
-
-std::shared_ptr<const sim::Student> figure_of(const Movement& movement, const std::optional<sim::FaultSpec>& fault) {
-    return std::make_shared<const sim::Student>(movement, plain(fault));
-}
-
-std::shared_ptr<const sim::Student> figure_of(const Score& score, const std::optional<sim::FaultSpec>& fault) {
-    return std::make_shared<const sim::Student>(score, plain(fault));
-}
 
 FigureSource::FigureSource(QObject* parent) : QObject(parent) {
     thread_ = std::jthread([this](const std::stop_token& stop) { draw(stop); });
@@ -42,9 +20,20 @@ void FigureSource::wish(const FigureWish& w) {
 }
 
 void FigureSource::draw(const std::stop_token& stop) {
-    std::unique_ptr<sim::Film> right, faulty;
+    /// One of the two that may stand side by side: made anew for another student, filmed anew from another side.
+    struct One {
+        std::shared_ptr<const sim::Figure> figure;
+        std::unique_ptr<sim::Film> film;
+    } right, faulty;
+    const auto dress = [](One& one, const std::shared_ptr<const sim::Student>& who) {
+        one.figure = who ? sim::dressed(who->solver(), sim::Looks::reference()) : nullptr;
+    };
+    const auto film = [](One& one, const sim::PhoneOptions& phone) {
+        one.film = one.figure ? std::make_unique<sim::Film>(one.figure, phone) : nullptr;
+    };
     FigureWish made; // what the films were made for
     made.scene = -1;
+    double back = 1;
     while (true) {
         FigureWish now;
         {
@@ -54,18 +43,22 @@ void FigureSource::draw(const std::stop_token& stop) {
             now = *std::exchange(wish_, std::nullopt);
         }
         if (!now.right) continue;
-        if (now.scene != made.scene || now.azimuth_deg != made.azimuth_deg || now.width != made.width || now.height != made.height) {
+        const bool other = now.scene != made.scene, larger = now.width != made.width || now.height != made.height;
+        if (other) dress(right, now.right), dress(faulty, now.faulty);
+        if (other || larger || now.follow != made.follow) {
+            back = camera_back(*now.right, now.width, now.height, now.follow);
+            if (now.faulty) back = std::max(back, camera_back(*now.faulty, now.width, now.height, now.follow));
+        }
+        if (other || larger || now.follow != made.follow || now.azimuth_deg != made.azimuth_deg) {
             auto phone = paper_phone(now.width, now.height, now.azimuth_deg);
-            phone.distance_m *= now.farther;
-            const auto looks = clay();
-            right = std::make_unique<sim::Film>(now.right->solver(), looks, phone);
-            faulty = now.faulty ? std::make_unique<sim::Film>(now.faulty->solver(), looks, phone) : nullptr;
+            phone.distance_m *= back;
+            film(right, phone), film(faulty, phone);
             made = now;
         }
         auto shot = std::make_shared<FigureShot>();
         shot->wish = now;
-        shot->right = to_image(right->shoot(pose_seen(*now.right, now.time_s, now.follow), 0));
-        if (faulty) shot->faulty = to_image(faulty->shoot(pose_seen(*now.faulty, now.time_s, now.follow), 0));
+        shot->right = to_image(right.film->shoot(pose_seen(*now.right, now.time_s, now.follow), 0));
+        if (faulty.film) shot->faulty = to_image(faulty.film->shoot(pose_seen(*now.faulty, now.time_s, now.follow), 0));
         mail_.post([this, shot = std::move(shot)] { emit ready(shot); });
     }
 }

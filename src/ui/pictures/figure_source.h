@@ -1,8 +1,8 @@
 // Pictures of the figure that does a movement, from any side, right or with a fault, made on a thread of their own; only the newest wish is
 // served.
 #pragma once
-#include "core/sim/film.h"
 #include "ui/jobs/mailbox.h"
+#include "ui/paint/body.h"
 #include <condition_variable>
 #include <mutex>
 #include <QImage>
@@ -16,7 +16,6 @@ struct FigureWish {
     std::shared_ptr<const sim::Student> right, faulty; // faulty null: the right one alone
     double time_s = 0, azimuth_deg = 0;                // to the student's own left, where the camera stands
     int width = 400, height = 480;                     // of one figure
-    double farther = 1;                                // the camera, times its usual distance
     bool follow = false;                               // the camera goes where the body goes, keeping its side of the room
     int scene = 0;                                     // goes up when the students are others
 };
@@ -43,11 +42,5 @@ private:
     std::optional<FigureWish> wish_;
     std::jthread thread_;
 };
-
-/// A student of 1.7 m who does a movement once on each side, without any spread of their own; with a fault when one is given.
-std::shared_ptr<const sim::Student> figure_of(const Movement& movement, const std::optional<sim::FaultSpec>& fault);
-
-/// The same of a whole that is laid out, as of a linked form.
-std::shared_ptr<const sim::Student> figure_of(const Score& score, const std::optional<sim::FaultSpec>& fault);
 
 } // namespace bevel::ui

@@ -161,7 +161,6 @@ void PacerWindow::ask_figure() {
     w.azimuth_deg = behind_->isChecked() ? 180 : 0;
     w.width = static_cast<int>(0.42 * width());
     w.height = static_cast<int>(0.62 * height());
-    w.farther = camera_back(*mv);
     w.follow = mv->course != nullptr;
     w.scene = scene_;
     source_.wish(w);
