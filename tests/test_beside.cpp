@@ -218,19 +218,22 @@ private slots:
     }
 
     void the_camera_steps_back_only_for_who_steps() {
-        for (const char* id : {"quiet_stand", "gaze_at_the_moon", "horse_fists", "soft_heel_drops", "neck_half_circle"})
-            QVERIFY2(camera_back(*figure_of(test::movement(id), std::nullopt), 400, 480, false) < 1.02, id);
-        QVERIFY(camera_back(*figure_of(test::movement("walk_forward"), std::nullopt), 400, 480, false) > 1.05);
+        const auto back = [](const char* id) {
+            return camera_back(*figure_of(test::movement(id), std::nullopt), paper_phone(400, 480, 0), false);
+        };
+        for (const char* id : {"quiet_stand", "horse_fists", "soft_heel_drops", "neck_half_circle"}) QVERIFY2(back(id) < 1, id);
+        QVERIFY(back("gaze_at_the_moon") < 1.02); // raised arms are in the usual picture
+        QVERIFY(back("walk_forward") > 1.05);
     }
 
     void all_that_a_figure_does_stays_in_its_picture() {
         for (const Movement& m : load_movements(test::data_dir())) {
             const auto who = figure_of(m, std::nullopt);
-            for (const auto& [w, h] : {std::pair{400, 480}, std::pair{300, 640}, std::pair{700, 420}}) {
-                const double back = camera_back(*who, w, h, false);
-                QVERIFY2(back >= 1 && back < 2.5, m.id.c_str());
+            for (const auto& [w, h] : {std::pair{400, 480}, std::pair{300, 640}, std::pair{700, 420}})
                 for (const double azimuth : {0.0, 33.0, 90.0, 171.0, 270.0}) {
                     auto phone = paper_phone(w, h, azimuth);
+                    const double back = camera_back(*who, phone, false);
+                    QVERIFY2(back >= nearest_camera && back < 2.5, m.id.c_str());
                     phone.distance_m *= back;
                     const auto camera = sim::Camera::of(phone);
                     for (double t = 0; t < who->duration(); t += 0.37)
@@ -239,7 +242,6 @@ private slots:
                             QVERIFY2(px.x() > 0 && px.x() < w && px.y() > 0 && px.y() < h, m.id.c_str());
                         }
                 }
-            }
         }
     }
 

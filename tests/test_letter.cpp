@@ -2,6 +2,7 @@
 #include "media/clip.h"
 #include "support/table.h"
 #include "support/window_bench.h"
+#include "ui/letter/letter_view.h"
 #include "ui/letter/sent_dialog.h"
 #include <QCheckBox>
 #include <QLabel>
@@ -124,6 +125,68 @@ private slots:
         QVERIFY(!(list->item(at + 1)->flags() & Qt::ItemIsEnabled));
         QVERIFY(!text_of("one.txt").contains(QStringLiteral("Gaze at the Moon")));
         QCOMPARE(lib.letters().of(5)->front().goes_with, qint64{0});
+    }
+    // All pages in one look, the chosen correction large beside them; what is chosen here is chosen in the list.
+    void the_page_and_the_list_choose_the_same_correction() {
+        Bench b(copy_.demo);
+        auto* letter = b.window->letter();
+        auto* list = letter->findChild<QListWidget*>(QStringLiteral("corrections"));
+        auto* view = letter->findChild<ui::LetterView*>();
+        auto* strip = view->findChild<ui::PageStrip*>();
+        auto* sheet = view->findChild<ui::CorrectionSheet*>();
+        b.window->show_place(2);
+        QSignalSpy shown(view, &ui::LetterView::shown);
+        // A letter with several corrections to choose from.
+        for (const int clip : {2, 4, 6, 7, 16}) {
+            letter->open_clip(clip);
+            QVERIFY(!view->shows_letter());
+            QTRY_VERIFY_WITH_TIMEOUT(view->shows_letter(), 60000);
+            if (list->count() > 1 && !list->item(1)->data(Qt::UserRole).toString().isEmpty()) break;
+        }
+        for (int i = 0; i < std::min(list->count(), 2); ++i)
+            if (list->item(i)->checkState() != Qt::Checked) {
+                const auto before = shown.count();
+                list->item(i)->setCheckState(Qt::Checked);
+                QTRY_VERIFY_WITH_TIMEOUT(shown.count() > before, 60000);
+            }
+        QTRY_VERIFY_WITH_TIMEOUT(strip->spoken().size() > 0, 60000);
+        // With the mouse: a click on a correction chooses its row.
+        int clicked = 0;
+        for (int i = 0; i < 3 && !strip->box_of(i).isEmpty(); ++i) {
+            QTest::mouseClick(strip, Qt::LeftButton, {}, strip->box_of(i).center().toPoint());
+            QCOMPARE(view->chosen(), i);
+            QCOMPARE(sheet->item(), i);
+            const QString cue = sheet->spoken().front().value;
+            QVERIFY2(cue.contains(list->currentItem()->text().section(QLatin1Char('\n'), 1)), qPrintable(cue));
+            ++clicked;
+        }
+        QVERIFY(clicked >= 2);
+        // With the keys: up, and Enter reads the pages.
+        strip->setFocus();
+        QTest::keyClick(strip, Qt::Key_Up);
+        QCOMPARE(view->chosen(), clicked - 2);
+        QTest::keyClick(strip, Qt::Key_Return);
+        QVERIFY(view->reads_pages());
+        QTRY_VERIFY(!view->findChild<QLabel*>(QStringLiteral("preview"))->pixmap().isNull());
+        view->read_pages(false);
+        // What is not in the letter is not shown as if it were.
+        const auto before = shown.count();
+        list->setCurrentRow(clicked - 1);
+        list->item(clicked - 1)->setCheckState(Qt::Unchecked);
+        QTRY_VERIFY_WITH_TIMEOUT(shown.count() > before, 60000);
+        QCOMPARE(view->chosen(), -1);
+        QVERIFY(sheet->spoken().front().value.contains(QStringLiteral("not in the letter")));
+        // Of another letter nothing stays while it is opened.
+        letter->open_clip(3);
+        QVERIFY(!view->shows_letter() && sheet->item() == -1);
+        QVERIFY(view->findChild<QLabel*>(QStringLiteral("preview"))->pixmap().isNull());
+        QTRY_VERIFY_WITH_TIMEOUT(view->shows_letter(), 60000);
+        // However the window is pulled, the whole of the letter is seen.
+        for (const QSize size : {QSize(1000, 700), QSize(1280, 800), QSize(1700, 1000)}) {
+            b.window->resize(size);
+            QCoreApplication::processEvents();
+            QVERIFY(strip->height() <= view->height() && strip->width() <= view->width() / 2);
+        }
     }
     // For messengers: the words said aloud, and a clip that is no larger than they take.
     void a_letter_is_spoken_and_its_clip_fits() {

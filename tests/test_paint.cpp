@@ -1,6 +1,7 @@
 // Painters, the letter and the sentences, against what a reader must see.
 #include "core/files.h"
 #include "media/clip.h"
+#include "support/letters.h"
 #include "support/synthetic.h"
 #include "ui/paint/body.h"
 #include "ui/paint/hidden.h"
@@ -16,6 +17,7 @@
 
 using namespace bevel;
 using namespace bevel::ui;
+using test::canvas, test::letter;
 
 namespace {
 
@@ -31,12 +33,6 @@ std::shared_ptr<const Review> reviewed(const char* id, View view, const char* fa
     ro.stature_m = 1.7;
     auto r = make_review(view == View::three_d ? test::room_track(take) : test::pixel_track(take, 1.5, 3), test::movement(id), ro);
     return r ? *r : nullptr;
-}
-
-QImage canvas(int w, int h) {
-    QImage im(w, h, QImage::Format_RGB32);
-    im.fill(Qt::white);
-    return im;
 }
 
 /// Pixels within `r` that are nearer to `c` than to white.
@@ -58,30 +54,6 @@ QImage mark(Verdict v, double size = 1, int towards = -1) {
     QPainter p(&im);
     draw_mark(p, QRectF(2, 2, 40, 40), v, Theme(), size, towards);
     return im;
-}
-
-LetterContent letter(int corrections) {
-    LetterContent c;
-    c.student = QStringLiteral("Wen Adeyemi");
-    c.instructor = QStringLiteral("Maren Oduya");
-    c.place = QStringLiteral("Lantern Quay");
-    c.movement = QStringLiteral("Gaze at the Moon");
-    c.view = QStringLiteral("from the front");
-    c.date = QDate(2026, 11, 12);
-    c.opening = QStringLiteral("Dear Wen, thank you for your clip.");
-    c.praise = QStringLiteral("The stance has a good width.");
-    c.closing = QStringLiteral("Warm wishes,");
-    for (int i = 0; i < corrections; ++i) {
-        LetterItem item;
-        item.moment = QStringLiteral("Pour the weight across, 0:04.0");
-        item.cue = QStringLiteral("Correction number %1: let the knee look where the toes look & stay soft.").arg(i + 1);
-        item.figure = QStringLiteral("Knee falls in, left: 12° (± 3°; aim: up to 6°), in 2 of 2 repetitions");
-        item.caution = text::caution(QStringLiteral("knees"));
-        item.still = item.reference = canvas(720, 496);
-        c.items.push_back(item);
-    }
-    c.cautions << text::caution(QStringLiteral("general"));
-    return c;
 }
 
 QString words_of(const QString& pdf) {

@@ -3,6 +3,7 @@
 #include "core/ground/derive.h"
 #include "support/table.h"
 #include "support/window_bench.h"
+#include "ui/letter/letter_view.h"
 #include "ui/shell/left_edit.h"
 #include "ui/shell/open_library.h"
 #include "ui/text/data_words.h"
@@ -514,7 +515,7 @@ private slots:
             b.window->show_place(place);
             QTest::qWait(100);
         }
-        QTRY_VERIFY_WITH_TIMEOUT(!b.window->letter()->findChild<QLabel*>(QStringLiteral("preview"))->pixmap().isNull(), 30000);
+        QTRY_VERIFY_WITH_TIMEOUT(b.window->letter()->findChild<ui::LetterView*>()->shows_letter(), 30000);
         for (const char* id : {"help", "keys", "settings", "about"}) {
             b.window->actions_table().find(id)->trigger();
             QTest::qWait(50);

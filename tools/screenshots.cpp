@@ -7,6 +7,7 @@
 #include "ui/forms/course_view.h"
 #include "ui/forms/learn_dialog.h"
 #include "ui/forms/schools_dialog.h"
+#include "ui/letter/letter_view.h"
 #include "ui/pictures/figure_view.h"
 #include "ui/shell/help_window.h"
 #include <cstdio>
@@ -215,8 +216,8 @@ int main(int argc, char** argv) {
             window.show_place(2);
             const auto* pdf = window.letter()->findChild<QPushButton*>(QStringLiteral("primary"));
             wait([&] { return pdf->isEnabled(); }, 60000);
-            const auto* page = window.letter()->findChild<QLabel*>(QStringLiteral("preview"));
-            if (!wait([&] { return !page->pixmap().isNull(); }, 60000)) return 1;
+            const auto* page = window.letter()->findChild<ui::LetterView*>();
+            if (!wait([&] { return page->shows_letter(); }, 60000)) return 1;
             shot(QStringLiteral("letter"));
             auto* parts_of_letter = window.letter()->findChild<QTabWidget*>(QStringLiteral("letterTabs"));
             for (const int tab : {1, 2}) {
@@ -226,9 +227,11 @@ int main(int argc, char** argv) {
             }
             parts_of_letter->setCurrentIndex(0);
             // The same with who it is hidden, once its own page is there.
+            bool again = false;
+            const QObject meanwhile;
+            QObject::connect(page, &ui::LetterView::shown, &meanwhile, [&] { again = true; });
             window.letter()->findChild<QCheckBox*>(QStringLiteral("hide"))->click();
-            const auto before = page->pixmap().cacheKey();
-            if (!wait([&] { return !page->pixmap().isNull() && page->pixmap().cacheKey() != before; }, 60000)) return 1;
+            if (!wait([&] { return again; }, 60000)) return 1;
             shot(QStringLiteral("letter-hidden"));
             window.letter()->findChild<QCheckBox*>(QStringLiteral("hide"))->click();
             window.show_place(1);

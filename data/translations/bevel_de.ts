@@ -1233,6 +1233,17 @@
     </message>
 </context>
 <context>
+    <name>bevel::ui::CorrectionSheet</name>
+    <message>
+        <source>The chosen correction</source>
+        <translation>Die gewählte Korrektur</translation>
+    </message>
+    <message>
+        <source>Correction %1</source>
+        <translation>Korrektur %1</translation>
+    </message>
+</context>
+<context>
     <name>bevel::ui::CourseView</name>
     <message>
         <source>The course of the movement in time</source>
@@ -3475,10 +3486,6 @@
         <translation>Eine Durchsicht öffnen und behalten, was gesagt werden soll; hier erscheint der Brief.</translation>
     </message>
     <message>
-        <source>Page preview</source>
-        <translation>Seitenansicht</translation>
-    </message>
-    <message>
         <source>No letter yet</source>
         <translation>Noch kein Brief</translation>
     </message>
@@ -3931,6 +3938,49 @@
     <message>
         <source>Speaking …</source>
         <translation>Wird gesprochen …</translation>
+    </message>
+    <message>
+        <source>Read the pages of the letter, or all in one look</source>
+        <translation>Die Seiten des Briefs lesen oder alle auf einen Blick</translation>
+    </message>
+    <message>
+        <source>Beside all pages in one look stands the chosen correction, large</source>
+        <translation>Neben allen Seiten auf einen Blick steht die gewählte Korrektur, groß</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::LetterView</name>
+    <message>
+        <source>Pages</source>
+        <translation>Seiten</translation>
+    </message>
+    <message>
+        <source>The chosen correction, large</source>
+        <translation>Die gewählte Korrektur, groß</translation>
+    </message>
+    <message>
+        <source>Page preview</source>
+        <translation>Seitenvorschau</translation>
+    </message>
+    <message>
+        <source>Read the pages</source>
+        <translation>Die Seiten lesen</translation>
+    </message>
+    <message>
+        <source>The pages at the size they are read, one under the other; again: all of them in one look</source>
+        <translation>Die Seiten in Lesegröße, eine unter der anderen; noch einmal: alle auf einen Blick</translation>
+    </message>
+    <message>
+        <source>No correction is chosen. The letter says what went well.</source>
+        <translation>Keine Korrektur ist gewählt. Der Brief sagt, was gut ging.</translation>
+    </message>
+    <message>
+        <source>The correction under the cursor is not in the letter: tick it, and it stands here.</source>
+        <translation>Die Korrektur unter dem Zeiger steht nicht im Brief: Häkchen setzen, dann steht sie hier.</translation>
+    </message>
+    <message>
+        <source>All pages in one look</source>
+        <translation>Alle Seiten auf einen Blick</translation>
     </message>
 </context>
 <context>
@@ -5142,6 +5192,29 @@
             <numerusform>%n Übung</numerusform>
             <numerusform>%n Übungen</numerusform>
         </translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::PageStrip</name>
+    <message>
+        <source>The whole letter</source>
+        <translation>Der ganze Brief</translation>
+    </message>
+    <message>
+        <source>Up and down choose a correction, Enter reads the pages</source>
+        <translation>Auf und ab wählen eine Korrektur, Enter öffnet die Seiten zum Lesen</translation>
+    </message>
+    <message>
+        <source>Click a correction to see it large; double-click to read the pages</source>
+        <translation>Klick auf eine Korrektur zeigt sie groß; Doppelklick öffnet die Seiten zum Lesen</translation>
+    </message>
+    <message>
+        <source>Page %1 of %2</source>
+        <translation>Seite %1 von %2</translation>
+    </message>
+    <message>
+        <source>no correction</source>
+        <translation>keine Korrektur</translation>
     </message>
 </context>
 <context>

@@ -1,6 +1,7 @@
 // What is chosen for a letter: corrections of its clip and of those it answers too, what went well, what goes with each; done and undone.
 #include "ui/letter/field_edit.h"
 #include "ui/letter/letter_page.h"
+#include "ui/letter/letter_view.h"
 #include "ui/letter/with_box.h"
 #include <QCheckBox>
 #include <QComboBox>
@@ -65,7 +66,7 @@ void LetterPage::show_choices() {
     next_->setDate(next.isValid() ? next : QDate::currentDate().addDays(10));
     hide_->setChecked(saved && saved->hide_identity);
     hide_date_->setChecked(saved && saved->hide_date);
-    preview_->setText(tr("Composing the page …")); // nothing of another letter stays
+    preview_->say(tr("Composing the page …")); // nothing of another letter stays
     if (corrections_->count() == 0)
         message_->problem(tr("Nothing is kept yet: keep findings in the review first."), tr("Go to Review"),
                           [this] { session_.workspace->go(QStringLiteral("review")); });

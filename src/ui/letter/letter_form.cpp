@@ -3,6 +3,7 @@
 #include "store/reminder.h"
 #include "ui/letter/field_edit.h"
 #include "ui/letter/letter_page.h"
+#include "ui/letter/letter_view.h"
 #include "ui/letter/mail.h"
 #include "ui/letter/phrase_dialog.h"
 #include "ui/letter/sent_dialog.h"
@@ -28,7 +29,6 @@
 #include <QPrinter>
 #include <QPrintPreviewDialog>
 #include <QPushButton>
-#include <QScrollArea>
 #include <QStackedLayout>
 #include <QStandardPaths>
 #include <QTabWidget>
@@ -306,21 +306,18 @@ void LetterPage::build() {
     left->setLayout(form);
     left->setFixedWidth(session_.theme.wide(430));
     form->setContentsMargins(0, 0, 0, 0);
-    preview_ = new QLabel(tr("Open a review and keep what should be said; the letter appears here."));
-    preview_->setObjectName(QStringLiteral("preview"));
-    preview_->setAlignment(Qt::AlignHCenter | Qt::AlignTop);
-    preview_->setMargin(12);
-    preview_->setWordWrap(true);
-    auto* scroll = new QScrollArea;
-    scroll->setAccessibleName(tr("Page preview"));
-    scroll->setWidgetResizable(true);
-    scroll->setWidget(preview_);
+    preview_ = new LetterView(session_);
+    preview_->say(tr("Open a review and keep what should be said; the letter appears here."));
+    connect(preview_, &LetterView::chose, this, [this](qint64 clip, const QString& key) {
+        for (int i = 0; i < corrections_->count(); ++i)
+            if (const auto of = of_item(corrections_->item(i)); of.clip == clip && of.key == key) corrections_->setCurrentRow(i);
+    });
     auto* content = new QWidget;
     auto* all = new QHBoxLayout(content);
     all->setContentsMargins(20, 16, 20, 16);
     all->setSpacing(18);
     all->addWidget(left);
-    all->addWidget(scroll, 1);
+    all->addWidget(preview_, 1);
     empty_ = new EmptyState(tr("No letter yet"), tr("Open a review and keep what should be said; the letter is written here."),
                             tr("Go to Review"));
     connect(empty_->button(), &QPushButton::clicked, this, [this] { session_.workspace->go(QStringLiteral("review")); });
@@ -337,6 +334,8 @@ void LetterPage::build() {
     connect(corrections_, &QListWidget::currentRowChanged, this, [this] {
         settle();
         show_with();
+        const Chosen of = chosen();
+        preview_->choose(of.clip, of.key);
     });
     connect(pdf_, &QPushButton::clicked, this, [this] { ask_and_export(QStringLiteral("pdf")); });
     connect(html_, &QPushButton::clicked, this, [this] { ask_and_export(QStringLiteral("html")); });
@@ -351,6 +350,9 @@ void LetterPage::add_actions(Actions& actions) {
     actions.add(
         this, M::file, "printEvening", tr("All letters of today for paper …"), {}, [this] { ask_and_print_evening(); },
         tr("One PDF: black and white, in large type, each letter on pages of its own"));
+    actions.add(
+        this, M::view, "readPages", tr("Read the pages of the letter, or all in one look"), {QKeySequence(Qt::CTRL | Qt::Key_L)},
+        [this] { preview_->read_pages(!preview_->reads_pages()); }, tr("Beside all pages in one look stands the chosen correction, large"));
     for (int i = 0; i < 3; ++i)
         actions.add(this, M::view, "letterTab", tabs_->tabText(i), {QKeySequence(Qt::ALT | static_cast<Qt::Key>(Qt::Key_1 + i))},
                     [this, i] { tabs_->setCurrentIndex(i); });

@@ -2,6 +2,7 @@
 #include "core/files.h"
 #include "store/reminder.h"
 #include "ui/letter/field_edit.h"
+#include "ui/letter/letter_view.h"
 #include "ui/letter/mail.h"
 #include "ui/letter/phrase_dialog.h"
 #include "ui/letter/sent_dialog.h"
@@ -105,7 +106,7 @@ void LetterPage::open_clip(qint64 id) {
     ++run_;
     delay_.stop();
     title_->setText(tr("Letter"));
-    preview_->setText(tr("Opening …"));
+    preview_->say(tr("Opening …"));
     settle();
     session_.background->run<Loaded>(
         this,
@@ -188,9 +189,11 @@ void LetterPage::render() {
             if (run != run_) return; // an older one is dropped
             if (content) {
                 if (std::exchange(failing_, false)) message_->say({});
-                return show_page(*content);
+                const Chosen of = chosen();
+                preview_->choose(of.clip, of.key);
+                return preview_->show_letter(*content);
             }
-            preview_->setText(text::error(content.error()));
+            preview_->say(text::error(content.error()));
             failing_ = true;
             failed(content.error(), {});
         });
@@ -202,24 +205,6 @@ LetterOrder LetterPage::order() const {
         for (const auto& other : beside_)
             if (other->clip.id == part.clip) o.also.push_back(other);
     return o;
-}
-
-void LetterPage::show_page(const LetterContent& content) {
-    const double zoom = 1.08;
-    const int pages = letter_pages(content);
-    QImage im(static_cast<int>(595 * zoom), static_cast<int>((842 * pages + 12 * (pages - 1)) * zoom), QImage::Format_RGB32);
-    im.fill(session_.theme.palette.paper);
-    QPainter p(&im);
-    p.scale(zoom, zoom);
-    for (int i = 0; i < pages; ++i) {
-        p.save();
-        p.translate(0, i * 854.0);
-        p.fillRect(QRectF(0, 0, 595, 842), Qt::white);
-        paint_letter_page(p, content, i, Theme());
-        p.restore();
-    }
-    p.end();
-    preview_->setPixmap(QPixmap::fromImage(im));
 }
 
 void LetterPage::ask_and_export(const QString& ending) {

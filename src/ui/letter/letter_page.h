@@ -25,6 +25,7 @@ namespace bevel::ui {
 
 class EmptyState;
 class FieldEdit;
+class LetterView;
 class WithBox;
 
 class LetterPage : public Place {
@@ -94,7 +95,6 @@ private:
     LetterRecord record() const;
     void render();
     LetterOrder order() const;
-    void show_page(const LetterContent& content);
     void ask_and_export(const QString& ending);
     void ask_and_save_clip();
     void ask_and_save_cards();
@@ -144,7 +144,8 @@ private:
     std::pair<QString, QString> sender_;
     QCheckBox *hide_ = nullptr, *hide_date_ = nullptr;
     Notice* message_ = nullptr;
-    QLabel *preview_ = nullptr, *count_ = nullptr, *title_ = nullptr;
+    LetterView* preview_ = nullptr;
+    QLabel *count_ = nullptr, *title_ = nullptr;
     QPushButton *pdf_ = nullptr, *html_ = nullptr, *print_ = nullptr, *clip_ = nullptr, *sent_ = nullptr;
 };
 

@@ -63,26 +63,23 @@ sim::PhoneOptions paper_phone(int width, int height, double azimuth_deg) {
     return phone;
 }
 
-double camera_back(const sim::Student& student, int width, int height, bool follow) {
+double camera_back(const sim::Student& student, const sim::PhoneOptions& phone, bool follow) {
     constexpr double step_s = 0.25, skin_m = 0.07; // points lie inside of hands, feet and head by less than that
-    constexpr int most = 160, around = 8;
+    constexpr int most = 160;
     const double step = std::max(step_s, student.duration() / most);
-    std::vector<Body3> bodies;
-    for (double t = 0; t <= student.duration(); t += step) bodies.push_back(pose_seen(student, t, follow).points);
-    double back = 1;
-    for (int k = 0; k < around; ++k) {
-        const auto phone = paper_phone(width, height, 360.0 * k / around);
-        const sim::Camera camera = sim::Camera::of(phone);
-        for (const Body3& body : bodies)
-            for (const Vec3& p : body) {
-                // Beside the line of sight by x and y where the picture ends at w and h: far enough is where x / depth is below w / focal.
-                const Vec3 c = camera.r * (p - camera.at);
-                const double x = (std::abs(c.x()) + skin_m) * camera.focal / (0.5 * phone.width),
-                             y = (std::abs(c.y()) + skin_m) * camera.focal / (0.5 * phone.height);
-                back = std::max(back, 1 + (std::max(x, y) - c.z()) / phone.distance_m);
-            }
-    }
-    return back;
+    const sim::Camera camera = sim::Camera::of(phone);
+    double needed = 0; // m more than there is
+    bool any = false;
+    for (double t = 0; t <= student.duration(); t += step)
+        for (const Vec3& p : pose_seen(student, t, follow).points) {
+            // Beside the line of sight by x and y, where the picture ends at w and h: far enough is where x / depth is below w / focal.
+            const Vec3 c = camera.r * (p - camera.at);
+            const double x = (std::abs(c.x()) + skin_m) * camera.focal / (0.5 * phone.width),
+                         y = (std::abs(c.y()) + skin_m) * camera.focal / (0.5 * phone.height);
+            needed = any ? std::max(needed, std::max(x, y) - c.z()) : std::max(x, y) - c.z();
+            any = true;
+        }
+    return std::max(nearest_camera, 1 + needed / phone.distance_m);
 }
 
 QRectF crop_of(const Track& t, double aspect) {

@@ -25,9 +25,10 @@ Pose pose_seen(const sim::Student& student, double time_s, bool follow);
 /// The figure as Bevel draws it on paper: from so many degrees to its own left, whole with raised arms.
 sim::PhoneOptions paper_phone(int width, int height, double azimuth_deg);
 
-/// How many times farther than usual the camera must stand so that all that the figure does stays in its picture, from wherever it is
-/// seen; 1 for who stays on the spot.
-double camera_back(const sim::Student& student, int width, int height, bool follow);
+/// How many times as far as usual the camera must stand so that all that the figure does stays in its picture: more than 1 for who steps
+/// towards it, less for who stays upright on the spot, `nearest_camera` at least.
+double camera_back(const sim::Student& student, const sim::PhoneOptions& phone, bool follow);
+inline constexpr double nearest_camera = 0.75;
 
 /// Part of a picture that is shown, in its pixels.
 QRectF crop_of(const Track& track, double aspect);

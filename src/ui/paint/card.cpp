@@ -113,7 +113,7 @@ std::vector<QImage> phase_pictures(const Movement& movement, int width, int heig
     const sim::Student& student = *figure;
     const bool follow = movement.course != nullptr;
     auto phone = paper_phone(width, height - feet_high, 25);
-    phone.distance_m *= camera_back(student, phone.width, phone.height, follow);
+    phone.distance_m *= camera_back(student, phone, follow);
     const sim::Film film(student.solver(), sim::Looks::reference(), phone);
     std::vector<QImage> out;
     if (follow) {

@@ -10,7 +10,6 @@
 
 namespace bevel::ui {
 
-
 /// Of each phase of a repetition on the left (of a piece of a form, of each of its parts): the picture of the figure as the phase ends, the
 /// feet from above below it.
 std::vector<QImage> phase_pictures(const Movement& movement, int width, int height);

@@ -58,7 +58,6 @@ QString when_and_where(const LetterContent& c) {
                             : LetterWords::tr("Filmed %1").arg(c.view);
 }
 
-/// Walks the letter and paints what lies on page `wanted`; returns the number of pages.
 /// What goes with a correction: picture for the mind, drill, homework, a line each.
 QStringList beside(const LetterItem& it) {
     QStringList out;
@@ -72,11 +71,15 @@ QString next_words(const LetterContent& c) {
     return LetterWords::tr("Please send a new clip around %1.").arg(locale_now().toString(c.next, QLocale::LongFormat));
 }
 
+/// Walks the letter and paints what lies on page `wanted`.
 class Layout {
 public:
-    Layout(QPainter& p, const LetterContent& c, const Theme& t, int wanted)
-        : p_(p), c_(c), t_(t), wanted_(wanted), size_(c.large ? 1.4 : 1), speaks_(c.language) {}
+    /// `picture`: width of a still, points.
+    Layout(QPainter& p, const LetterContent& c, const Theme& t, int wanted, double picture = widest)
+        : p_(p), c_(c), t_(t), wanted_(wanted), picture_(picture), size_(c.large ? 1.4 : 1), speaks_(c.language) {}
+    static constexpr double widest = 150, narrowest = 114;
 
+    /// The number of pages.
     int run() {
         head();
         if (!c_.opening.isEmpty()) paragraph(c_.opening, 11, 12);
@@ -103,6 +106,22 @@ public:
         }
         return page_ + 1;
     }
+    /// One correction alone in a column; the height it takes.
+    double alone(int i, double width) {
+        left_ = y_ = 0, wide_ = width;
+        const LetterItem& it = c_.items[i];
+        const bool two = !it.reference.isNull(), any = two || !it.still.isNull() || it.still_left_out;
+        numbered(i);
+        if (any) {
+            constexpr double gap = 10;
+            const double w = 0.5 * (width - gap), tall = w / picture_aspect;
+            if (here()) pictures(it, y_, w, gap);
+            y_ += tall + 10 + captions(it, w, gap, y_ + tall + 3, here());
+        }
+        for (const auto& l : lines_of(it)) line(l.words, l.size, QFont::Normal, l.colour, l.after);
+        return y_;
+    }
+    const std::vector<LetterPlace>& places() const { return places_; }
 
 private:
     bool here() const { return page_ == wanted_; }
@@ -113,7 +132,7 @@ private:
         y_ = margin;
     }
     void line(const QString& s, double size, QFont::Weight w, const QColor& c, double after) {
-        y_ += put(p_, margin, y_, text_w, s, type(size, w), c, here()) + after;
+        y_ += put(p_, left_, y_, wide_, s, type(size, w), c, here()) + after;
     }
     void paragraph(const QString& s, double size, double after) {
         const double h = put(p_, margin, 0, text_w, s, type(size), t_.palette.ink, false);
@@ -128,28 +147,38 @@ private:
     /// Pictures on the left, what belongs to them in a column beside; in large type below them.
     void item(int i) {
         const LetterItem& it = c_.items[i];
-        constexpr double w = 150, tall = w / picture_aspect, gap = 10;
+        constexpr double gap = 10;
+        const double w = picture_, tall = w / picture_aspect;
         const bool two = !it.reference.isNull(), any = two || !it.still.isNull() || it.still_left_out;
-        const double pictures = !any ? 0 : two ? 2 * w + gap : w;
+        const double shown_w = !any ? 0 : two ? 2 * w + gap : w;
         const bool beside_them = any && !c_.large;
-        const double x = margin + (beside_them ? pictures + gap + 6 : 0), wide = text_w - (x - margin);
+        const double x = margin + (beside_them ? shown_w + gap + 6 : 0), wide = text_w - (x - margin);
         const auto lines = lines_of(it);
         double column = 0;
         for (const auto& l : lines) column += put(p_, x, 0, wide, l.words, type(l.size), l.colour, false) + l.after;
         const double head = put(p_, 0, 0, text_w, it.cue, type(13, QFont::DemiBold), t_.palette.ink, false) + 20 * size_,
                      shown = any ? tall + 4 + captions(it, w, gap, 0, false) : 0;
         room(head + (beside_them ? std::max(shown, column) : shown + column) + 12);
-        line(LetterWords::tr("%1 · %2").arg(i + 1).arg(it.moment), 10, QFont::DemiBold, t_.palette.accent, 2);
-        line(it.cue, 13, QFont::DemiBold, t_.palette.ink, 5);
+        const double from = y_;
+        numbered(i);
         const double top = y_;
         if (any && here()) {
-            picture(it.still, {margin, top, w, tall});
-            if (two) picture(it.reference, {margin + w + gap, top, w, tall});
+            pictures(it, top, w, gap);
             captions(it, w, gap, top + tall + 3, true);
         }
         double y = beside_them ? top : top + shown;
         for (const auto& l : lines) y += put(p_, x, y, wide, l.words, type(l.size), l.colour, here()) + l.after;
         y_ = std::max(y, top + shown) + 12;
+        places_.push_back({page_, QRectF(left_, from, wide_, y_ - 12 - from)});
+    }
+    void numbered(int i) {
+        const LetterItem& it = c_.items[i];
+        line(LetterWords::tr("%1 · %2").arg(i + 1).arg(it.moment), 10, QFont::DemiBold, t_.palette.accent, 2);
+        line(it.cue, 13, QFont::DemiBold, t_.palette.ink, 5);
+    }
+    void pictures(const LetterItem& it, double top, double w, double gap) {
+        picture(it.still, {left_, top, w, w / picture_aspect});
+        if (!it.reference.isNull()) picture(it.reference, {left_ + w + gap, top, w, w / picture_aspect});
     }
     struct Line {
         QString words;
@@ -176,8 +205,8 @@ private:
         p_.drawImage(QRectF(box.center().x() - s.width() / 2, box.top(), s.width(), s.height()), im);
     }
     double captions(const LetterItem& it, double w, double gap, double y, bool draw) {
-        double h = put(p_, margin, y, w, still_caption(it), type(9), t_.palette.faint, draw);
-        if (!it.reference.isNull()) h = std::max(h, put(p_, margin + w + gap, y, w, reference_caption(), type(9), t_.palette.faint, draw));
+        double h = put(p_, left_, y, w, still_caption(it), type(9), t_.palette.faint, draw);
+        if (!it.reference.isNull()) h = std::max(h, put(p_, left_ + w + gap, y, w, reference_caption(), type(9), t_.palette.faint, draw));
         return h;
     }
 
@@ -185,9 +214,11 @@ private:
     const LetterContent& c_;
     const Theme& t_;
     int wanted_, page_ = 0;
+    double picture_;
     double size_; // of the type
     LanguageScope speaks_;
-    double y_ = margin;
+    double y_ = margin, left_ = margin, wide_ = text_w;
+    std::vector<LetterPlace> places_; // of the corrections
 };
 
 QString data_url(const QImage& im) {
@@ -200,14 +231,49 @@ QString data_url(const QImage& im) {
 
 } // namespace
 
+namespace {
+/// Pages of a letter with stills so wide, and where its corrections stand then.
+std::pair<int, std::vector<LetterPlace>> laid_out(const LetterContent& c, double picture) {
+    QImage dummy(8, 8, QImage::Format_ARGB32);
+    QPainter p(&dummy);
+    Layout l(p, c, Theme(), -1, picture);
+    const int pages = l.run();
+    return {pages, l.places()};
+}
+
+/// The widest stills with which the letter takes no more pages than with the narrowest: no page for two lines of cautions.
+double picture_width(const LetterContent& c) {
+    const int fewest = laid_out(c, Layout::narrowest).first;
+    double w = Layout::widest;
+    while (w > Layout::narrowest && laid_out(c, w).first > fewest) w -= 6;
+    return w;
+}
+} // namespace
+
 bool paint_letter_page(QPainter& p, const LetterContent& c, int number, const Theme& theme) {
-    return number >= 0 && number < Layout(p, c, theme, number).run();
+    return number >= 0 && number < Layout(p, c, theme, number, picture_width(c)).run();
 }
 
 int letter_pages(const LetterContent& c) {
-    QImage dummy(8, 8, QImage::Format_ARGB32);
-    QPainter p(&dummy);
-    return Layout(p, c, Theme(), -1).run();
+    return laid_out(c, picture_width(c)).first;
+}
+
+std::vector<LetterPlace> letter_places(const LetterContent& c) {
+    return laid_out(c, picture_width(c)).second;
+}
+
+double paint_letter_item(QPainter& p, const LetterContent& c, int item, double width, const Theme& theme, bool draw) {
+    return item >= 0 && item < c.items.size() ? Layout(p, c, theme, draw ? 0 : -1).alone(item, width) : 0;
+}
+
+QStringList words_of_item(const LetterContent& c, int item) {
+    if (item < 0 || item >= c.items.size()) return {};
+    const LanguageScope speaks(c.language);
+    const LetterItem& it = c.items[item];
+    QStringList out{it.moment, it.cue, it.seen, it.figure};
+    out << beside(it) << it.caution;
+    out.removeAll(QString());
+    return out;
 }
 
 namespace {
@@ -417,6 +483,7 @@ LetterContent compose_letter(const LetterSource& source, const Catalogue& catalo
     for (const auto& f : source.corrections) {
         if (c.items.size() >= 3) break;
         LetterItem item;
+        item.key = QString::fromStdString(FindingKey::of(f).text());
         const QString phase = text::phase(movement, f.phase);
         item.moment = phase.isEmpty() ? text::time(f.time_s) : QStringLiteral("%1, %2").arg(phase, text::time(f.time_s));
         if (source.review->partner) // two clips, two clocks

@@ -7,19 +7,22 @@
 #include <map>
 #include <QDate>
 #include <QImage>
+#include <QRectF>
 #include <QString>
 #include <QStringList>
 
 namespace bevel::ui {
 
 struct LetterItem {
-    QString movement;     // of the item, where the letter answers several clips
-    QString moment;       // "Shift and part, 0:12.3"
-    QString cue;          // what to do
-    QString seen;         // "The front knee passes its toes, left, in 2 of 3 repetitions."
-    QString figure;       // in small print, where it is wanted: "3 ± 1 cm, asked up to 0 cm"
-    QString image, drill; // a picture for the mind; what isolates it: "Foot alone: …"
-    QString homework;     // "Brush the Knee and Push: twice a day, 3 a side, holding 20 s"
+    std::int64_t clip = 0; // whose correction it is, and
+    QString key;           // of which finding (text of its key)
+    QString movement;      // of the item, where the letter answers several clips
+    QString moment;        // "Shift and part, 0:12.3"
+    QString cue;           // what to do
+    QString seen;          // "The front knee passes its toes, left, in 2 of 3 repetitions."
+    QString figure;        // in small print, where it is wanted: "3 ± 1 cm, asked up to 0 cm"
+    QString image, drill;  // a picture for the mind; what isolates it: "Foot alone: …"
+    QString homework;      // "Brush the Knee and Push: twice a day, 3 a side, holding 20 s"
     QString caution;
     QImage still, reference;
     std::size_t frame = 0;       // of the still
@@ -61,6 +64,17 @@ LetterContent compose_letter(const LetterSource& source, const Catalogue& catalo
 /// Paints page `number` (0-based) of the letter on A4 in a painter whose units are points (595 x 842). False when there is no such page.
 bool paint_letter_page(QPainter& p, const LetterContent& c, int number, const Theme& theme);
 int letter_pages(const LetterContent& c);
+/// Where each correction stands: its page (0-based) and its box there, in points.
+struct LetterPlace {
+    int page = 0;
+    QRectF box;
+};
+std::vector<LetterPlace> letter_places(const LetterContent& c);
+/// One correction alone in a column `width` points wide: its two pictures side by side, its words below, in the page's type. Gives the
+/// height it takes; paints only where `draw`.
+double paint_letter_item(QPainter& p, const LetterContent& c, int item, double width, const Theme& theme, bool draw);
+/// All that is said of a correction, a sentence each: as read aloud.
+QStringList words_of_item(const LetterContent& c, int item);
 
 /// The whole letter as PDF or as one HTML file with its pictures inside. `anonymous`: a PDF without title, dates and program.
 Result<QByteArray> letter_pdf(const LetterContent& c, bool anonymous = false);

@@ -306,7 +306,7 @@ Result<bool> write_practice_film(const std::filesystem::path& file, const Practi
                 const bool tall = film.height > film.width;
                 auto phone =
                     paper_phone(tall ? film.width * 3 / 4 : film.width / 2, tall ? film.height / 2 : film.height * 3 / 4, film.azimuth_deg);
-                phone.distance_m *= camera_back(*one.student, phone.width, phone.height, mv->course != nullptr);
+                phone.distance_m *= camera_back(*one.student, phone, mv->course != nullptr);
                 one.film = std::make_unique<sim::Film>(one.student->solver(), sim::Looks::reference(), phone);
             }
             const double score = score_time(*one.student, m.movement_s, stretch.side);

@@ -110,7 +110,9 @@ LetterContent content_of(const OpenReview& open, const LetterRecord& record, Let
     source.units = order.units;
     source.decisions = std::move(matter.decisions);
     source.corrections = matter.corrections;
-    return compose_letter(source, catalogue, Theme()); // letters are printed on white
+    LetterContent c = compose_letter(source, catalogue, Theme()); // letters are printed on white
+    for (auto& item : c.items) item.clip = open.clip.id;
+    return c;
 }
 
 /// The other clips of a visit: their corrections among those of the first, from the ground up over all of them, at most three; their

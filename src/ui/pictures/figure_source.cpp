@@ -33,7 +33,6 @@ void FigureSource::draw(const std::stop_token& stop) {
     };
     FigureWish made; // what the films were made for
     made.scene = -1;
-    double back = 1;
     while (true) {
         FigureWish now;
         {
@@ -43,14 +42,13 @@ void FigureSource::draw(const std::stop_token& stop) {
             now = *std::exchange(wish_, std::nullopt);
         }
         if (!now.right) continue;
-        const bool other = now.scene != made.scene, larger = now.width != made.width || now.height != made.height;
+        const bool other = now.scene != made.scene;
         if (other) dress(right, now.right), dress(faulty, now.faulty);
-        if (other || larger || now.follow != made.follow) {
-            back = camera_back(*now.right, now.width, now.height, now.follow);
-            if (now.faulty) back = std::max(back, camera_back(*now.faulty, now.width, now.height, now.follow));
-        }
-        if (other || larger || now.follow != made.follow || now.azimuth_deg != made.azimuth_deg) {
+        if (other || now.width != made.width || now.height != made.height || now.follow != made.follow ||
+            now.azimuth_deg != made.azimuth_deg) {
             auto phone = paper_phone(now.width, now.height, now.azimuth_deg);
+            double back = camera_back(*now.right, phone, now.follow);
+            if (now.faulty) back = std::max(back, camera_back(*now.faulty, phone, now.follow));
             phone.distance_m *= back;
             film(right, phone), film(faulty, phone);
             made = now;
