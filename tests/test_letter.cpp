@@ -186,6 +186,7 @@ private slots:
             b.window->resize(size);
             QCoreApplication::processEvents();
             QVERIFY(strip->height() <= view->height() && strip->width() <= view->width() / 2);
+            QVERIFY(sheet->isVisible() && sheet->width() > view->width() / 2 - 40); // the other half is the correction's
         }
     }
     // For messengers: the words said aloud, and a clip that is no larger than they take.

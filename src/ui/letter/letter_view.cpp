@@ -6,6 +6,7 @@
 #include <QPushButton>
 #include <QScrollArea>
 #include <QStackedLayout>
+#include <QStyle>
 #include <QVBoxLayout>
 
 namespace bevel::ui {
@@ -203,16 +204,13 @@ LetterView::LetterView(const Session& session, QWidget* parent) : QWidget(parent
     auto* reading = scrolled(pages_, tr("Page preview"));
     reading->setFrameShape(QFrame::StyledPanel);
 
-    auto* both = new QWidget;
-    auto* row = new QHBoxLayout(both);
-    row->setContentsMargins(0, 0, 0, 0);
-    row->setSpacing(14);
-    row->addWidget(strip_area_);
-    row->addWidget(sheet_area_, 1);
+    both_ = new QWidget; // laid by hand: how wide the pages are follows from how many there are
+    for (auto* area : {strip_area_, sheet_area_}) area->setParent(both_);
+    both_->installEventFilter(this);
     auto* stacked = new QWidget;
     stack_ = new QStackedLayout(stacked);
     stack_->addWidget(words_);
-    stack_->addWidget(both);
+    stack_->addWidget(both_);
     stack_->addWidget(reading);
     larger_ = new QPushButton(tr("Read the pages"));
     larger_->setCheckable(true);
@@ -285,7 +283,6 @@ void LetterView::read_pages(bool on) {
     larger_->setText(on ? tr("All pages in one look") : tr("Read the pages"));
     if (shows_) stack_->setCurrentIndex(on ? 2 : 1);
     paint_pages();
-    lay();
 }
 
 /// The pages one under the other, at the size they are read.
@@ -306,14 +303,18 @@ void LetterView::paint_pages() {
 
 void LetterView::lay() {
     if (!shows_) return;
-    const int tall = height() - larger_->sizeHint().height() - 8;
-    strip_->fit({static_cast<int>(0.42 * width()), tall});
-    const bool scrolls = strip_->height() > tall;
-    strip_area_->setFixedWidth(strip_->width() + (scrolls ? 18 : 0));
+    constexpr int gap = 14, bar = 18;
+    const QSize room = both_->size();
+    strip_->fit({static_cast<int>(0.42 * room.width()), room.height()});
+    const int wide = strip_->width() + (strip_->height() > room.height() ? bar : 0);
+    const QRect pages(0, 0, wide, room.height()), beside(wide + gap, 0, std::max(0, room.width() - wide - gap), room.height());
+    strip_area_->setGeometry(QStyle::visualRect(layoutDirection(), both_->rect(), pages));
+    sheet_area_->setGeometry(QStyle::visualRect(layoutDirection(), both_->rect(), beside));
 }
 
-void LetterView::resizeEvent(QResizeEvent*) {
-    lay();
+bool LetterView::eventFilter(QObject* of, QEvent* e) {
+    if (of == both_ && (e->type() == QEvent::Resize || e->type() == QEvent::Show)) lay();
+    return QWidget::eventFilter(of, e);
 }
 
 } // namespace bevel::ui

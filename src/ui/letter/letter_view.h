@@ -88,8 +88,7 @@ signals:
     void shown(); // another letter, or the same one changed
 
 protected:
-    void resizeEvent(QResizeEvent*) override;
-    void showEvent(QShowEvent*) override { lay(); }
+    bool eventFilter(QObject* of, QEvent* e) override;
 
 private:
     void lay();
@@ -102,6 +101,7 @@ private:
     QString key_;
     int chosen_ = -1;
     QStackedLayout* stack_ = nullptr; // words, both, pages
+    QWidget* both_ = nullptr;
     PageStrip* strip_ = nullptr;
     CorrectionSheet* sheet_ = nullptr;
     QScrollArea *strip_area_ = nullptr, *sheet_area_ = nullptr;
