@@ -146,6 +146,7 @@ void MainWindow::add_place(Place* place) {
     places_ << place;
     doors_ << b;
     stack_->addWidget(place);
+    place->setAccessibleName(place->title());
     undo_.addStack(&place->undo());
     done_->listen(place->undo());
 }

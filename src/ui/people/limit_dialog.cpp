@@ -65,12 +65,14 @@ LimitDialog::LimitDialog(const Session& session, const Agreement& now, QWidget* 
     reason_->setPlaceholderText(tr("What was agreed and why, in your words; no diagnosis"));
     from_ = new DayEdit(now.from_day.empty() ? QDate::currentDate() : QDate::fromString(QString::fromStdString(now.from_day), Qt::ISODate));
     from_->setObjectName(QStringLiteral("limitFrom"));
+    from_->setAccessibleName(tr("From"));
     until_ = new DayEdit(now.until_day.empty() ? QDate::currentDate().addMonths(1)
                                                : QDate::fromString(QString::fromStdString(now.until_day), Qt::ISODate));
     until_->setObjectName(QStringLiteral("limitUntil"));
     until_on_ = new QCheckBox(tr("until"));
     until_on_->setObjectName(QStringLiteral("limitUntilOn"));
     until_on_->setChecked(!now.until_day.empty());
+    until_->setAccessibleName(until_on_->text());
     until_->setEnabled(until_on_->isChecked());
     for (auto* d : {from_, until_}) d->setCalendarPopup(true);
     auto* days = new QHBoxLayout;

@@ -1,4 +1,5 @@
 #include "ui/shell/plain_labels.h"
+#include <QAbstractItemView>
 #include <QApplication>
 #include <QComboBox>
 #include <QEvent>
@@ -13,7 +14,8 @@ namespace bevel::ui {
 namespace {
 
 /// Labels are polished before anything about them is measured or drawn, so that nothing in their text was looked for until then.
-/// And a box whose chosen words have no room says the whole of them when the mouse rests on it.
+/// Tables let Tab go on to what comes after them: the arrows move within. And a box whose chosen words have no room says the whole of them
+/// when the mouse rests on it.
 class PlainLabels : public QObject {
 public:
     using QObject::QObject;
@@ -21,6 +23,8 @@ public:
         if (event->type() == QEvent::Polish)
             if (auto* label = qobject_cast<QLabel*>(watched); label && label->textFormat() == Qt::AutoText)
                 label->setTextFormat(Qt::PlainText);
+        if (event->type() == QEvent::Polish)
+            if (auto* view = qobject_cast<QAbstractItemView*>(watched)) view->setTabKeyNavigation(false);
         if (event->type() == QEvent::ToolTip)
             if (auto* box = qobject_cast<QComboBox*>(watched); box && !box->isEditable() && !fits(*box)) {
                 const QString own = box->toolTip().isEmpty() ? QString() : QLatin1Char('\n') + box->toolTip();

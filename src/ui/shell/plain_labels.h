@@ -4,7 +4,7 @@
 namespace bevel::ui {
 
 /// From now on every label of the program, those of message boxes and tool tips too, shows plain text, unless it was set to rich text by
-/// name. Once a program; needs the QApplication.
+/// name. Tab leaves every list and table. Once a program; needs the QApplication.
 void keep_labels_plain();
 
 } // namespace bevel::ui
