@@ -227,6 +227,12 @@ private slots:
         QCOMPARE(ids, (std::vector<std::int64_t>{first, second, of_bo, late})); // a visit is looked at in one go
         QCOMPARE(visit_beside(*lib, *lib->clips().get(first)), std::vector<std::int64_t>{second});
         QCOMPARE(visit_beside(*lib, *lib->clips().get(of_bo)), std::vector<std::int64_t>{});
+        for (const auto& w : order) { // what the evening counts is what a letter answers
+            std::vector<std::int64_t> beside;
+            for (const auto& x : order)
+                if (x.clip != w.clip && same_visit(w, x)) beside.push_back(x.clip);
+            QCOMPARE(beside, visit_beside(*lib, *lib->clips().get(w.clip)));
+        }
 
         LetterRecord l;
         l.clip = first, l.checks = {"upright.high"}, l.opening = "Dear Ada,";

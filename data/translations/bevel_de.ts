@@ -1349,8 +1349,8 @@
         <translation>seit gestern</translation>
     </message>
     <message>
-        <source>one of %1 of this student</source>
-        <translation>einer von %1 dieser Person</translation>
+        <source>one of %1 of this visit</source>
+        <translation>einer von %1 dieses Besuchs</translation>
     </message>
     <message>
         <source>One clip waits</source>

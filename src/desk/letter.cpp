@@ -59,17 +59,19 @@ std::vector<std::int64_t> visit_beside(const Library& library, const Clip& clip)
     return out;
 }
 
+bool same_visit(const Waiting& a, const Waiting& b) {
+    return !a.unnamed && !b.unnamed && a.person == b.person && std::abs(day_number(a.arrived_on) - day_number(b.arrived_on)) <= visit_days;
+}
+
 std::vector<Waiting> by_visit(const std::vector<Waiting>& waiting) {
     std::vector<Waiting> out;
     std::vector<bool> taken(waiting.size());
     for (std::size_t i = 0; i < waiting.size(); ++i) {
         if (taken[i]) continue;
         out.push_back(waiting[i]);
-        for (std::size_t k = i + 1; k < waiting.size() && !waiting[i].unnamed; ++k) {
-            const Waiting &a = waiting[i], &b = waiting[k];
-            if (taken[k] || b.unnamed || a.person != b.person || std::abs(day_number(a.arrived_on) - day_number(b.arrived_on)) > visit_days)
-                continue;
-            out.push_back(b);
+        for (std::size_t k = i + 1; k < waiting.size(); ++k) {
+            if (taken[k] || !same_visit(waiting[i], waiting[k])) continue;
+            out.push_back(waiting[k]);
             taken[k] = true;
         }
     }

@@ -22,6 +22,8 @@ Result<LetterMatter> letter_matter(const OpenReview& open, const LetterRecord& r
 /// The clips of a visit beside one: of the same person, waiting for a letter as well, come within `visit_days` of it. Oldest first.
 constexpr int visit_days = 7;
 std::vector<std::int64_t> visit_beside(const Library& library, const Clip& clip);
+/// Whether one letter may answer both.
+bool same_visit(const Waiting& a, const Waiting& b);
 /// Who waits, longest first, but the clips of one visit one after the other.
 std::vector<Waiting> by_visit(const std::vector<Waiting>& waiting);
 /// The clips that a letter answers beside its own, opened, in the order of `record.also`. Code::no_longer_so "visit" where one is gone or

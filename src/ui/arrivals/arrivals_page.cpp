@@ -88,15 +88,8 @@ void ArrivalsPage::build_table() {
     connect(table_->selectionModel(), &QItemSelectionModel::selectionChanged, this, &ArrivalsPage::show_chosen);
 }
 
-void ArrivalsPage::build() {
-    auto* title = new QLabel(tr("Arrivals"));
-    title->setObjectName(QStringLiteral("title"));
-    auto* hint = new QLabel(
-        tr("Drop clips or folders anywhere. Film from the front or straight from a side, whole body and both feet in the picture."));
-    hint->setObjectName(QStringLiteral("faint"));
-    hint->setWordWrap(true);
-    build_table();
-    strip_ = new LimitStrip(session_);
+/// What can be done with the chosen clip.
+QLayout* ArrivalsPage::choices_row() {
     open_ = new QPushButton(tr("Open the review"));
     open_->setObjectName(QStringLiteral("openReview"));
     open_->setEnabled(false);
@@ -104,11 +97,6 @@ void ArrivalsPage::build() {
     change_->setObjectName(QStringLiteral("change"));
     change_->setToolTip(tr("Another student, movement, view or school for the chosen clip; it is judged again"));
     change_->setEnabled(false);
-    detail_ = new QLabel;
-    detail_->setObjectName(QStringLiteral("detail"));
-    detail_->setWordWrap(true);
-    detail_->setMinimumHeight(40);
-    detail_->setAlignment(Qt::AlignLeft | Qt::AlignTop);
     parts_ = new QPushButton(tr("Cut into parts …"));
     parts_->setObjectName(QStringLiteral("cutParts"));
     parts_->setToolTip(tr("Several takes or movements in one file: each becomes a clip of its own; idle beginnings and ends are left out"));
@@ -128,7 +116,17 @@ void ArrivalsPage::build() {
     below->addWidget(parts_);
     below->addWidget(meant_);
     below->addWidget(hand_);
-    auto* left = new QVBoxLayout;
+    connect(open_, &QPushButton::clicked, this, &ArrivalsPage::open_chosen);
+    connect(change_, &QPushButton::clicked, form_, &ClipForm::focus_facts);
+    connect(parts_, &QPushButton::clicked, this, &ArrivalsPage::cut_chosen);
+    connect(meant_, &QPushButton::clicked, this, &ArrivalsPage::ask_who);
+    connect(hand_, &QPushButton::clicked, this, &ArrivalsPage::set_by_hand);
+    return below;
+}
+
+QLayout* ArrivalsPage::search_row() {
+    auto* title = new QLabel(tr("Arrivals"));
+    title->setObjectName(QStringLiteral("title"));
     search_ = new QLineEdit;
     search_->setObjectName(QStringLiteral("search"));
     search_->setAccessibleName(tr("Search by student, movement, date or state"));
@@ -142,13 +140,27 @@ void ArrivalsPage::build() {
         show_found();
         if (all_ > static_cast<std::int64_t>(rows().size()) || query().words.empty()) typing_.start();
     });
-    more_ = new QLabel;
-    more_->setObjectName(QStringLiteral("faint"));
-    more_->hide();
     auto* top = new QHBoxLayout;
     top->addWidget(title, 1);
     top->addWidget(search_);
-    left->addLayout(top);
+    return top;
+}
+
+QWidget* ArrivalsPage::build_clips() {
+    auto* hint = new QLabel(
+        tr("Drop clips or folders anywhere. Film from the front or straight from a side, whole body and both feet in the picture."));
+    hint->setObjectName(QStringLiteral("faint"));
+    hint->setWordWrap(true);
+    build_table();
+    strip_ = new LimitStrip(session_);
+    detail_ = new QLabel;
+    detail_->setObjectName(QStringLiteral("detail"));
+    detail_->setWordWrap(true);
+    detail_->setMinimumHeight(40);
+    detail_->setAlignment(Qt::AlignLeft | Qt::AlignTop);
+    more_ = new QLabel;
+    more_->setObjectName(QStringLiteral("faint"));
+    more_->hide();
     auto* clips = new QWidget;
     auto* list = new QVBoxLayout(clips);
     list->setContentsMargins(8, 8, 8, 8);
@@ -157,7 +169,15 @@ void ArrivalsPage::build() {
     list->addWidget(more_);
     list->addWidget(detail_);
     list->addWidget(strip_);
-    list->addLayout(below);
+    list->addLayout(choices_row());
+    return clips;
+}
+
+void ArrivalsPage::build() {
+    form_ = new ClipForm(session_);
+    auto* left = new QVBoxLayout;
+    left->addLayout(search_row());
+    QWidget* clips = build_clips();
     evening_ = new EveningView(session_);
     tabs_ = new QTabWidget;
     tabs_->setObjectName(QStringLiteral("arrivalTabs"));
@@ -177,17 +197,11 @@ void ArrivalsPage::build() {
         ref.person = who;
         session_.workspace->go(QStringLiteral("people"), ref);
     });
-    form_ = new ClipForm(session_);
     auto* all = new QHBoxLayout(this);
     all->setContentsMargins(20, 16, 20, 16);
     all->setSpacing(18);
     all->addLayout(left, 1);
     all->addWidget(form_);
-    connect(open_, &QPushButton::clicked, this, &ArrivalsPage::open_chosen);
-    connect(change_, &QPushButton::clicked, form_, &ClipForm::focus_facts);
-    connect(parts_, &QPushButton::clicked, this, &ArrivalsPage::cut_chosen);
-    connect(meant_, &QPushButton::clicked, this, &ArrivalsPage::ask_who);
-    connect(hand_, &QPushButton::clicked, this, &ArrivalsPage::set_by_hand);
 }
 
 void ArrivalsPage::open(Ref ref) {

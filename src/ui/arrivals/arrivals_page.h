@@ -38,6 +38,9 @@ protected:
 
 private:
     void build();
+    QLayout* choices_row();
+    QLayout* search_row();
+    QWidget* build_clips();
     void build_table();
     void show_clip(qint64 id);
     void show_rows(std::vector<ClipRow> rows, const std::vector<Person>& people);

@@ -1,5 +1,6 @@
 #include "ui/arrivals/evening_view.h"
 #include "core/judge/finding_key.h"
+#include "desk/letter.h"
 #include "ui/pictures/stills.h"
 #include "ui/shell/workspace.h"
 #include <cmath>
@@ -99,8 +100,8 @@ QString EveningView::line_of(const Waiting& w, const QDate& today) const {
     if (w.unnamed) return tr("Whose is it? · %1").arg(since);
     QStringList words{QString::fromStdString(w.name), m ? said(m->name) : QString::fromStdString(w.movement), since};
     const auto& all = session_.evening->all();
-    const auto same = std::count_if(all.begin(), all.end(), [&](const Waiting& x) { return !x.unnamed && x.person == w.person; });
-    if (same > 1) words << tr("one of %1 of this student").arg(same);
+    const auto same = std::count_if(all.begin(), all.end(), [&](const Waiting& x) { return same_visit(w, x); });
+    if (same > 1) words << tr("one of %1 of this visit").arg(same);
     return words.join(QStringLiteral(" · "));
 }
 

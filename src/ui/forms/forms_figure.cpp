@@ -49,8 +49,8 @@ const std::array<ShownFault, 14>& faults() {
 
 } // namespace
 
-QWidget* FormsPage::build_figure() {
-    auto* middle = new QWidget;
+/// What the figure is played and turned by.
+void FormsPage::build_playing() {
     figure_ = new FigureView(session_);
     time_ = new QSlider(Qt::Horizontal);
     time_->setObjectName(QStringLiteral("formTime"));
@@ -72,6 +72,9 @@ QWidget* FormsPage::build_figure() {
     around_->setToolTip(tr("From which side it is seen: the middle is the front"));
     around_->setRange(-180, 180);
     around_->setValue(25);
+}
+
+void FormsPage::build_faults() {
     fault_ = new QComboBox;
     fault_->setObjectName(QStringLiteral("fault"));
     fault_->setAccessibleName(tr("Show a fault beside the right one"));
@@ -93,6 +96,19 @@ QWidget* FormsPage::build_figure() {
                                             tr("hips turn while a foot is off")};
         fault_->addItem(tr("fault: %1").arg(names[i]), static_cast<int>(i));
     }
+    fault_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon); // some are sentences
+    fault_->setMinimumContentsLength(17);
+    size_ = new QSlider(Qt::Horizontal);
+    size_->setObjectName(QStringLiteral("faultSize"));
+    size_->setAccessibleName(tr("How large the fault is"));
+    size_->setToolTip(tr("How large the fault is"));
+    size_->setRange(10, 100);
+    size_->setValue(60);
+    size_->setEnabled(false);
+}
+
+/// The movement's course in time, or a whole form's way over the floor; the lane and the version that are shown.
+void FormsPage::build_course() {
     way_ = new QComboBox;
     way_->setObjectName(QStringLiteral("formWay"));
     way_->setAccessibleName(tr("Graded version"));
@@ -101,8 +117,6 @@ QWidget* FormsPage::build_figure() {
     lane_->setObjectName(QStringLiteral("formLane"));
     lane_->setAccessibleName(tr("Measure of the lane"));
     for (auto* b : {way_, lane_}) b->setSizeAdjustPolicy(QComboBox::AdjustToContents);
-    fault_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon); // some are sentences
-    fault_->setMinimumContentsLength(17);
     course_ = new CourseView(session_);
     connect(course_, &CourseView::chosen, this, [this](double t) { figure_->play(false), figure_->set_time(t); });
     connect(course_, &CourseView::told, this, [this] {
@@ -122,18 +136,10 @@ QWidget* FormsPage::build_figure() {
     stage_->setSizePolicy(QSizePolicy::Expanding, QSizePolicy::Fixed);
     stage_->addWidget(course_);
     stage_->addWidget(floor_);
-    size_ = new QSlider(Qt::Horizontal);
-    size_->setObjectName(QStringLiteral("faultSize"));
-    size_->setAccessibleName(tr("How large the fault is"));
-    size_->setToolTip(tr("How large the fault is"));
-    size_->setRange(10, 100);
-    size_->setValue(60);
-    size_->setEnabled(false);
-    auto* bar = new QHBoxLayout;
-    bar->addWidget(play_);
-    bar->addWidget(speed_);
-    bar->addWidget(time_, 1);
-    // Each with its name before it; how large a fault is, only beside a fault.
+}
+
+/// The choices, each with its name before it; how large a fault is, only beside a fault.
+QLayout* FormsPage::choices_row() {
     auto* second = new FlowLayout;
     second->setSpacing(10);
     for (const auto& [w, name] :
@@ -153,13 +159,10 @@ QWidget* FormsPage::build_figure() {
         if (w == lane_) lane_box_ = both;
     }
     size_->hide();
-    auto* box = new QVBoxLayout(middle);
-    box->setContentsMargins(0, 0, 0, 0);
-    for (auto* s : {size_, around_}) s->setMinimumWidth(80);
-    box->addWidget(figure_, 1);
-    box->addLayout(bar);
-    box->addWidget(stage_);
-    box->addLayout(second);
+    return second;
+}
+
+void FormsPage::connect_figure() {
     connect(play_, &QToolButton::toggled, figure_, &FigureView::play);
     connect(figure_, &FigureView::played, this, [this](bool on) {
         play_->setChecked(on);
@@ -188,6 +191,25 @@ QWidget* FormsPage::build_figure() {
     });
     connect(fault_, &QComboBox::currentIndexChanged, this, &FormsPage::show_fault);
     connect(size_, &QSlider::valueChanged, this, &FormsPage::show_fault);
+}
+
+QWidget* FormsPage::build_figure() {
+    build_playing();
+    build_faults();
+    build_course();
+    auto* bar = new QHBoxLayout;
+    bar->addWidget(play_);
+    bar->addWidget(speed_);
+    bar->addWidget(time_, 1);
+    auto* middle = new QWidget;
+    auto* box = new QVBoxLayout(middle);
+    box->setContentsMargins(0, 0, 0, 0);
+    for (auto* s : {size_, around_}) s->setMinimumWidth(80);
+    box->addWidget(figure_, 1);
+    box->addLayout(bar);
+    box->addWidget(stage_);
+    box->addLayout(choices_row());
+    connect_figure();
     return middle;
 }
 

@@ -121,18 +121,8 @@ QWidget* FormsPage::build_list() {
     return side;
 }
 
-QWidget* FormsPage::build_words() {
-    tabs_ = new QTabWidget;
-    tabs_->setObjectName(QStringLiteral("formTabs"));
-    tabs_->setAccessibleName(tr("About the movement"));
-    tabs_->setUsesScrollButtons(false);
-    tabs_->setElideMode(Qt::ElideRight);
-    tabs_->setMinimumWidth(session_.theme.wide(290));
-    tabs_->setMaximumWidth(session_.theme.wide(370));
-    about_ = new QTextBrowser;
-    about_->setObjectName(QStringLiteral("aboutForm"));
-    about_->setAccessibleName(tr("About the movement"));
-    about_->setFrameShape(QFrame::NoFrame);
+/// The phases, and below them how they were shown where the movement was learned.
+QWidget* FormsPage::build_phases() {
     phases_ = new QTableWidget(0, 4);
     phases_->setObjectName(QStringLiteral("phases"));
     phases_->setAccessibleName(tr("Phases"));
@@ -144,6 +134,22 @@ QWidget* FormsPage::build_words() {
     phases_->horizontalHeader()->setSectionResizeMode(0, QHeaderView::Stretch);
     for (const int c : {1, 2, 3}) phases_->horizontalHeader()->setSectionResizeMode(c, QHeaderView::ResizeToContents);
     connect(phases_, &QTableWidget::currentCellChanged, this, [this](int row) { go_to_phase(row); });
+    recorded_ = new QTextBrowser;
+    recorded_->setObjectName(QStringLiteral("recorded"));
+    recorded_->setAccessibleName(tr("As it was shown"));
+    recorded_->setFrameShape(QFrame::NoFrame);
+    recorded_->hide();
+    auto* parts = new QWidget;
+    auto* stack = new QVBoxLayout(parts);
+    stack->setContentsMargins(0, 0, 0, 0);
+    stack->addWidget(phases_, 3);
+    stack->addWidget(recorded_, 2);
+    connect(phases_, &QTableWidget::currentCellChanged, this, &FormsPage::show_recorded);
+    return parts;
+}
+
+/// What it is judged by, in which school.
+QWidget* FormsPage::build_rules() {
     school_ = new QComboBox;
     school_->setObjectName(QStringLiteral("formSchool"));
     school_->setAccessibleName(tr("School"));
@@ -167,26 +173,18 @@ QWidget* FormsPage::build_words() {
     which->addWidget(schools);
     box->addLayout(which);
     box->addWidget(rules_, 1);
-    recorded_ = new QTextBrowser;
-    recorded_->setObjectName(QStringLiteral("recorded"));
-    recorded_->setAccessibleName(tr("As it was shown"));
-    recorded_->setFrameShape(QFrame::NoFrame);
-    recorded_->hide();
-    auto* parts = new QWidget;
-    auto* stack = new QVBoxLayout(parts);
-    stack->setContentsMargins(0, 0, 0, 0);
-    stack->addWidget(phases_, 3);
-    stack->addWidget(recorded_, 2);
-    connect(phases_, &QTableWidget::currentCellChanged, this, &FormsPage::show_recorded);
-    tabs_->addTab(about_, tr("About"));
-    tabs_->addTab(parts, tr("Phases"));
-    tabs_->addTab(judged, tr("Rules"));
+    connect(school_, &QComboBox::currentIndexChanged, this, [this] {
+        if (const auto m = way(); m && !linked()) rules_->setHtml(rules_html(*m));
+    });
+    return judged;
+}
+
+QWidget* FormsPage::build_editors() {
     editor_ = new FormEditor(session_);
     linked_editor_ = new LinkedEditor(session_);
     change_ = new QStackedWidget;
     change_->addWidget(editor_);
     change_->addWidget(linked_editor_);
-    tabs_->addTab(change_, tr("Change"));
     connect(linked_editor_, &LinkedEditor::edited, this, [this](const QString& what, const std::string& text) {
         if (const auto f = linked()) edit_linked(what, f->id, text);
     });
@@ -204,9 +202,25 @@ QWidget* FormsPage::build_words() {
     connect(editor_, &FormEditor::reset_asked, this, [this] { edit(tr("your own version"), shown().toStdString(), std::nullopt); });
     connect(editor_, &FormEditor::export_asked, this, &FormsPage::export_shown);
     connect(editor_, &FormEditor::import_asked, this, &FormsPage::import_form);
-    connect(school_, &QComboBox::currentIndexChanged, this, [this] {
-        if (const auto m = way(); m && !linked()) rules_->setHtml(rules_html(*m));
-    });
+    return change_;
+}
+
+QWidget* FormsPage::build_words() {
+    tabs_ = new QTabWidget;
+    tabs_->setObjectName(QStringLiteral("formTabs"));
+    tabs_->setAccessibleName(tr("About the movement"));
+    tabs_->setUsesScrollButtons(false);
+    tabs_->setElideMode(Qt::ElideRight);
+    tabs_->setMinimumWidth(session_.theme.wide(290));
+    tabs_->setMaximumWidth(session_.theme.wide(370));
+    about_ = new QTextBrowser;
+    about_->setObjectName(QStringLiteral("aboutForm"));
+    about_->setAccessibleName(tr("About the movement"));
+    about_->setFrameShape(QFrame::NoFrame);
+    tabs_->addTab(about_, tr("About"));
+    tabs_->addTab(build_phases(), tr("Phases"));
+    tabs_->addTab(build_rules(), tr("Rules"));
+    tabs_->addTab(build_editors(), tr("Change"));
     return tabs_;
 }
 

@@ -54,7 +54,15 @@ private:
     void build();
     QWidget* build_list();
     QWidget* build_figure();
+    void build_playing();
+    void build_faults();
+    void build_course();
+    QLayout* choices_row();
+    void connect_figure();
     QWidget* build_words();
+    QWidget* build_phases();
+    QWidget* build_rules();
+    QWidget* build_editors();
     void fill_list();
     void fill_words();
     void fill_faults();

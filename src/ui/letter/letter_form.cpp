@@ -72,7 +72,8 @@ QWidget* LetterPage::build_corrections() {
     return w;
 }
 
-QWidget* LetterPage::build_words() {
+/// Opening and closing, where fields may stand.
+void LetterPage::build_free_words() {
     auto words = [&](const char* name, const QString& label) {
         auto* e = new FieldEdit(session_.theme);
         e->setObjectName(QLatin1String(name));
@@ -87,6 +88,13 @@ QWidget* LetterPage::build_words() {
     opening_ = words("opening", tr("Opening words"));
     closing_ = words("closing", tr("Closing words"));
     last_words_ = opening_;
+    typed_ = new QLabel;
+    typed_->setObjectName(QStringLiteral("problem"));
+    typed_->setWordWrap(true);
+    typed_->hide();
+}
+
+QLayout* LetterPage::templates_row() {
     template_ = new QComboBox;
     template_->setObjectName(QStringLiteral("template"));
     template_->setAccessibleName(tr("Template"));
@@ -99,6 +107,13 @@ QWidget* LetterPage::build_words() {
     top->addWidget(template_, 1);
     top->addWidget(keep);
     top->addWidget(drop_template_);
+    connect(template_, &QComboBox::activated, this, &LetterPage::take_template);
+    connect(keep, &QPushButton::clicked, this, &LetterPage::save_template);
+    connect(drop_template_, &QPushButton::clicked, this, &LetterPage::drop_template);
+    return top;
+}
+
+QLayout* LetterPage::language_row() {
     language_ = new QComboBox;
     language_->setObjectName(QStringLiteral("letterLanguage"));
     language_->setAccessibleName(tr("Language of the letter"));
@@ -115,10 +130,11 @@ QWidget* LetterPage::build_words() {
     second->setSpacing(6);
     second->addWidget(language_);
     second->addWidget(field);
-    typed_ = new QLabel;
-    typed_->setObjectName(QStringLiteral("problem"));
-    typed_->setWordWrap(true);
-    typed_->hide();
+    connect(language_, &QComboBox::activated, this, &LetterPage::touched_language);
+    return second;
+}
+
+QLayout* LetterPage::sender_row() {
     signed_ = new QLineEdit;
     signed_->setAccessibleName(tr("Signed by"));
     signed_->setPlaceholderText(tr("Your name"));
@@ -128,6 +144,12 @@ QWidget* LetterPage::build_words() {
     auto* sender = new QHBoxLayout;
     sender->addWidget(signed_);
     sender->addWidget(place_);
+    for (auto* e : {signed_, place_}) connect(e, &QLineEdit::textChanged, this, &LetterPage::choices_changed);
+    return sender;
+}
+
+/// How the letter looks, and the instructor's own words.
+QLayout* LetterPage::looks_rows() {
     short_ = new QCheckBox(tr("Words alone, without pictures"));
     short_->setObjectName(QStringLiteral("shortForm"));
     large_ = new QCheckBox(tr("Large type"));
@@ -143,30 +165,11 @@ QWidget* LetterPage::build_words() {
     last->addWidget(short_);
     last->addWidget(large_);
     last->addStretch(1);
-    auto* w = new QWidget;
-    auto* form = new QVBoxLayout(w);
-    form->setContentsMargins(6, 8, 6, 4);
-    form->addLayout(top);
-    form->addLayout(second);
-    form->addWidget(heading(tr("Opening")));
-    form->addWidget(opening_, 2);
-    form->addWidget(heading(tr("Closing")));
-    form->addWidget(closing_, 1);
-    form->addWidget(typed_);
-    form->addWidget(heading(tr("Signed")));
-    form->addLayout(sender);
-    form->addLayout(last);
     auto* below = new QHBoxLayout;
     below->addWidget(figures_);
     below->addStretch(1);
     below->addWidget(book);
-    form->addLayout(below);
-    connect(template_, &QComboBox::activated, this, &LetterPage::take_template);
-    connect(keep, &QPushButton::clicked, this, &LetterPage::save_template);
-    connect(drop_template_, &QPushButton::clicked, this, &LetterPage::drop_template);
     connect(book, &QPushButton::clicked, this, &LetterPage::phrase_book);
-    connect(language_, &QComboBox::activated, this, &LetterPage::touched_language);
-    for (auto* e : {signed_, place_}) connect(e, &QLineEdit::textChanged, this, &LetterPage::choices_changed);
     for (auto* b : {short_, large_}) connect(b, &QCheckBox::toggled, this, &LetterPage::choices_changed);
     connect(figures_, &QCheckBox::toggled, this, [this](bool on) {
         if (filling_) return;
@@ -174,17 +177,41 @@ QWidget* LetterPage::build_words() {
             this, [lib = session_.library, on](std::stop_token) { return lib->settings().set("letter_figures", on ? "" : "no"); },
             [this](const Result<bool>&) { choices_changed(); });
     });
+    auto* both = new QVBoxLayout;
+    both->addLayout(last);
+    both->addLayout(below);
+    return both;
+}
+
+QWidget* LetterPage::build_words() {
+    build_free_words();
+    auto* w = new QWidget;
+    auto* form = new QVBoxLayout(w);
+    form->setContentsMargins(6, 8, 6, 4);
+    form->addLayout(templates_row());
+    form->addLayout(language_row());
+    form->addWidget(heading(tr("Opening")));
+    form->addWidget(opening_, 2);
+    form->addWidget(heading(tr("Closing")));
+    form->addWidget(closing_, 1);
+    form->addWidget(typed_);
+    form->addWidget(heading(tr("Signed")));
+    form->addLayout(sender_row());
+    form->addLayout(looks_rows());
     return w;
 }
 
-QWidget* LetterPage::build_sending() {
-    auto button = [&](const char* name, const QString& label, const QString& tip, auto go) {
-        auto* b = new QPushButton(label);
-        b->setObjectName(QLatin1String(name));
-        b->setToolTip(tip);
-        connect(b, &QPushButton::clicked, this, go);
-        return b;
-    };
+/// A button of the page that does what its words say.
+template <class Go> QPushButton* LetterPage::said_button(const char* name, const QString& label, const QString& tip, Go go) {
+    auto* b = new QPushButton(label);
+    b->setObjectName(QLatin1String(name));
+    b->setToolTip(tip);
+    connect(b, &QPushButton::clicked, this, go);
+    return b;
+}
+
+/// When it is looked at again.
+void LetterPage::build_next(QVBoxLayout* form) {
     look_again_ = new QCheckBox(tr("Look again on"));
     look_again_->setObjectName(QStringLiteral("lookAgain"));
     next_ = new DayEdit;
@@ -195,49 +222,39 @@ QWidget* LetterPage::build_sending() {
     look->addWidget(look_again_);
     look->addWidget(next_);
     look->addStretch(1);
-    reminder_ = button("reminder", tr("Reminder for your calendar …"), tr("A calendar file with the day of the next look"),
-                       [this] { save_reminder(); });
-    mail_ = button("openMail", tr("Open in the mail program"), tr("Saves the letter and hands it over; Bevel itself sends nothing"),
-                   [this] { open_mail(); });
-    text_ = button("copyText", tr("Copy as text"), tr("For a message: the words without pictures"), [this] { copy_text(); });
-    cards_ = button("saveCards", tr("As pictures …"), tr("For a messenger: each correction as one upright picture"),
-                    [this] { ask_and_save_cards(); });
-    clip_ = button("slowMotion", tr("Slow motion …"), QString(), [this] { ask_and_save_clip(); });
+    reminder_ = said_button("reminder", tr("Reminder for your calendar …"), tr("A calendar file with the day of the next look"),
+                            [this] { save_reminder(); });
+    connect(look_again_, &QCheckBox::toggled, next_, &QWidget::setEnabled);
+    connect(look_again_, &QCheckBox::toggled, this, &LetterPage::choices_changed);
+    connect(next_, &QDateEdit::dateChanged, this, &LetterPage::choices_changed);
+    next_->setEnabled(false);
+    form->addWidget(heading(tr("Next look")));
+    form->addLayout(look);
+    form->addWidget(reminder_, 0, Qt::AlignLeft);
+    form->addSpacing(8);
+}
+
+/// The ways out: mail, text, pictures, sound, a slow clip; what went out before.
+void LetterPage::build_ways(QVBoxLayout* form) {
+    mail_ = said_button("openMail", tr("Open in the mail program"), tr("Saves the letter and hands it over; Bevel itself sends nothing"),
+                        [this] { open_mail(); });
+    text_ = said_button("copyText", tr("Copy as text"), tr("For a message: the words without pictures"), [this] { copy_text(); });
+    cards_ = said_button("saveCards", tr("As pictures …"), tr("For a messenger: each correction as one upright picture"),
+                         [this] { ask_and_save_cards(); });
+    clip_ = said_button("slowMotion", tr("Slow motion …"), QString(), [this] { ask_and_save_clip(); });
     clip_most_ = new QComboBox;
     clip_most_->setObjectName(QStringLiteral("clipMost"));
     clip_most_->setAccessibleName(tr("How large a clip may be"));
     clip_most_->setToolTip(tr("Many messengers take a clip only up to a size: it is written smaller and coarser until it fits"));
     clip_most_->addItem(tr("of any size"), 0);
     for (const int mb : {16, 8, 3}) clip_most_->addItem(tr("up to %1 MB").arg(mb), mb);
-    spoken_ = button("saveSpoken", tr("Spoken …"), tr("For a messenger: the words said aloud by Bevel's voice"),
-                     [this] { ask_and_save_spoken(); });
-    sent_ = button("sentBefore", tr("Sent before …"), QString(), [this] { show_sent(); });
+    spoken_ = said_button("saveSpoken", tr("Spoken …"), tr("For a messenger: the words said aloud by Bevel's voice"),
+                          [this] { ask_and_save_spoken(); });
+    sent_ = said_button("sentBefore", tr("Sent before …"), QString(), [this] { show_sent(); });
     consent_ = new QLabel(tr("No consent is written down: ask before anybody else sees this, or hide who it is."));
     consent_->setObjectName(QStringLiteral("letterConsent"));
     consent_->setWordWrap(true);
     consent_->hide();
-    status_ = new QLabel;
-    status_->setObjectName(QStringLiteral("letterStatus"));
-    status_->setWordWrap(true);
-    mark_ = new QPushButton(tr("It was sent"));
-    mark_->setObjectName(QStringLiteral("markSent"));
-    auto* how = new QMenu(mark_);
-    how->setObjectName(QStringLiteral("howSent"));
-    for (const auto& [key, label] : {std::pair{"mail", tr("by mail")},
-                                     {"message", tr("as a message")},
-                                     {"hand", tr("by hand")},
-                                     {"", tr("not yet")},
-                                     {"none", tr("no letter is needed")}})
-        connect(how->addAction(label), &QAction::triggered, this, [this, k = QString::fromLatin1(key)] { mark_sent(k); });
-    mark_->setMenu(how);
-    answered_ = button("answered", tr("It was answered …"), QString(), [this] { mark_answered(); });
-    auto* w = new QWidget;
-    auto* form = new QVBoxLayout(w);
-    form->setContentsMargins(6, 8, 6, 4);
-    form->addWidget(heading(tr("Next look")));
-    form->addLayout(look);
-    form->addWidget(reminder_, 0, Qt::AlignLeft);
-    form->addSpacing(8);
     form->addWidget(heading(tr("Hand it over")));
     form->addWidget(consent_);
     auto* first = new FlowLayout;
@@ -254,6 +271,24 @@ QWidget* LetterPage::build_sending() {
     second->addWidget(sent_);
     form->addLayout(second);
     form->addSpacing(8);
+}
+
+void LetterPage::build_became(QVBoxLayout* form) {
+    status_ = new QLabel;
+    status_->setObjectName(QStringLiteral("letterStatus"));
+    status_->setWordWrap(true);
+    mark_ = new QPushButton(tr("It was sent"));
+    mark_->setObjectName(QStringLiteral("markSent"));
+    auto* how = new QMenu(mark_);
+    how->setObjectName(QStringLiteral("howSent"));
+    for (const auto& [key, label] : {std::pair{"mail", tr("by mail")},
+                                     {"message", tr("as a message")},
+                                     {"hand", tr("by hand")},
+                                     {"", tr("not yet")},
+                                     {"none", tr("no letter is needed")}})
+        connect(how->addAction(label), &QAction::triggered, this, [this, k = QString::fromLatin1(key)] { mark_sent(k); });
+    mark_->setMenu(how);
+    answered_ = said_button("answered", tr("It was answered …"), QString(), [this] { mark_answered(); });
     form->addWidget(heading(tr("What became of it")));
     form->addWidget(status_);
     auto* third = new FlowLayout;
@@ -261,11 +296,16 @@ QWidget* LetterPage::build_sending() {
     third->addWidget(mark_);
     third->addWidget(answered_);
     form->addLayout(third);
+}
+
+QWidget* LetterPage::build_sending() {
+    auto* w = new QWidget;
+    auto* form = new QVBoxLayout(w);
+    form->setContentsMargins(6, 8, 6, 4);
+    build_next(form);
+    build_ways(form);
+    build_became(form);
     form->addStretch(1);
-    connect(look_again_, &QCheckBox::toggled, next_, &QWidget::setEnabled);
-    connect(look_again_, &QCheckBox::toggled, this, &LetterPage::choices_changed);
-    connect(next_, &QDateEdit::dateChanged, this, &LetterPage::choices_changed);
-    next_->setEnabled(false);
     return w;
 }
 

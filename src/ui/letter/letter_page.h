@@ -20,6 +20,7 @@ class QPushButton;
 class QScrollArea;
 class QStackedLayout;
 class QTabWidget;
+class QVBoxLayout;
 
 namespace bevel::ui {
 
@@ -60,7 +61,16 @@ private:
     void build();
     QWidget* build_corrections();
     QWidget* build_words();
+    void build_free_words();
+    QLayout* templates_row();
+    QLayout* language_row();
+    QLayout* sender_row();
+    QLayout* looks_rows();
     QWidget* build_sending();
+    template <class Go> QPushButton* said_button(const char* name, const QString& label, const QString& tip, Go go);
+    void build_next(QVBoxLayout* form);
+    void build_ways(QVBoxLayout* form);
+    void build_became(QVBoxLayout* form);
     void show_with();
     void with_changed();
     void fill_templates();

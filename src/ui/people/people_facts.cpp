@@ -22,8 +22,8 @@
 
 namespace bevel::ui {
 
-QWidget* PeoplePage::build_facts() {
-    auto* inner = new QWidget;
+/// Name, alias, consent, mail, height: what is typed in one line.
+void PeoplePage::build_lines() {
     auto line = [&](const char* name, const QString& hint) {
         auto* e = new QLineEdit;
         e->setObjectName(QLatin1String(name));
@@ -34,6 +34,23 @@ QWidget* PeoplePage::build_facts() {
     alias_ = line("personAlias", tr("as it may be shown to others"));
     consent_ = line("personConsent", tr("when, and to what: kept at home, shown to the group …"));
     email_ = line("personEmail", tr("where the mail program is to send letters"));
+    for (auto* e : {name_, alias_, consent_, email_})
+        connect(e, &QLineEdit::editingFinished, this, [this, e] { e == name_ ? person_changed() : facts_changed(); });
+    height_ = new QDoubleSpinBox;
+    height_->setObjectName(QStringLiteral("personHeight"));
+    height_->setRange(79, 250); // the least stands for: nobody said it
+    height_->setSpecialValueText(tr("not said"));
+    height_->setDecimals(1);
+    height_->setSuffix(tr(" cm"));
+    height_->setKeyboardTracking(false);
+    height_->setToolTip(tr("From today on; clips of earlier days keep the height of their day"));
+    connect(height_, &QDoubleSpinBox::valueChanged, this, [this] {
+        if (!filling_) height_changed();
+    });
+}
+
+/// Language, lengths, step of balance; goals and notes in words of one's own.
+void PeoplePage::build_choices() {
     language_ = new QComboBox;
     language_->setObjectName(QStringLiteral("personLanguage"));
     language_->addItem(tr("as the program speaks"), QString());
@@ -52,14 +69,6 @@ QWidget* PeoplePage::build_facts() {
     ladder_->addItem(tr("not known"), 0);
     for (int n = 1; n <= balance_steps; ++n) ladder_->addItem(tr("%1: %2").arg(n).arg(text::balance_step(n)), n);
     for (auto* b : {lengths_, ladder_}) connect(b, &QComboBox::activated, this, &PeoplePage::facts_changed);
-    height_ = new QDoubleSpinBox;
-    height_->setObjectName(QStringLiteral("personHeight"));
-    height_->setRange(79, 250); // the least stands for: nobody said it
-    height_->setSpecialValueText(tr("not said"));
-    height_->setDecimals(1);
-    height_->setSuffix(tr(" cm"));
-    height_->setKeyboardTracking(false);
-    height_->setToolTip(tr("From today on; clips of earlier days keep the height of their day"));
     auto text_field = [&](const char* name, const QString& hint) {
         auto* e = new LeftEdit;
         e->setObjectName(QLatin1String(name));
@@ -71,6 +80,9 @@ QWidget* PeoplePage::build_facts() {
     };
     goals_ = text_field("personGoals", tr("in their own words"));
     notes_ = text_field("personNotes", tr("what to keep in mind"));
+}
+
+void PeoplePage::build_taught() {
     taught_ = new QTableWidget(0, 3);
     taught_->setObjectName(QStringLiteral("taught"));
     taught_->setAccessibleName(tr("Movements practised"));
@@ -79,6 +91,13 @@ QWidget* PeoplePage::build_facts() {
     taught_->verticalHeader()->setDefaultSectionSize(session_.theme.wide(32));
     taught_->horizontalHeader()->setSectionResizeMode(QHeaderView::Stretch);
     taught_->setMinimumHeight(session_.theme.wide(150));
+}
+
+QWidget* PeoplePage::build_facts() {
+    build_lines();
+    build_choices();
+    build_taught();
+    auto* inner = new QWidget;
     auto* form = new QFormLayout(inner);
     form->addRow(tr("Name"), name_);
     form->addRow(tr("Alias"), alias_);
@@ -100,11 +119,6 @@ QWidget* PeoplePage::build_facts() {
         if (label && !field) field = language_;
         if (label && field && field->accessibleName().isEmpty()) field->setAccessibleName(label->text());
     }
-    for (auto* e : {name_, alias_, consent_, email_})
-        connect(e, &QLineEdit::editingFinished, this, [this, e] { e == name_ ? person_changed() : facts_changed(); });
-    connect(height_, &QDoubleSpinBox::valueChanged, this, [this] {
-        if (!filling_) height_changed();
-    });
     auto* scroll = new QScrollArea;
     scroll->setAccessibleName(tr("Person"));
     scroll->setWidget(inner);

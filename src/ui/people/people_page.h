@@ -52,6 +52,9 @@ private:
     void change_right();
     void open_right();
     QWidget* build_facts();
+    void build_lines();
+    void build_choices();
+    void build_taught();
     void load_people(qint64 choose);
     void show_found(); // people whose line has the words that are searched for
     void load_sheet();
