@@ -143,6 +143,43 @@ private slots:
         }
     }
 
+    void a_body_that_was_measured_and_a_surface_made_elsewhere_are_taken_as_they_are() {
+        sim::StudentOptions o;
+        o.dims = BodyDims::of_stature(1.62);
+        o.dims->shank *= 1.07;
+        o.legs = 1.2, o.proportion_spread = 0.1; // nothing is drawn on top of what was measured
+        const sim::Student who(test::movement("brush_and_push"), o);
+        QCOMPARE(who.dims().shank, o.dims->shank);
+        QCOMPARE(who.dims().thigh, o.dims->thigh);
+        const Pose pose = who.pose(1);
+        QVERIFY(std::abs((pose.points[left_knee] - pose.points[left_ankle]).norm() - o.dims->shank) < 1e-6);
+        // A square before the chest, red above and blue below: it goes where the chest goes, in its colours.
+        const Pose rest = who.solver().rest();
+        const Vec3 chest = 0.5 * (rest.points[left_shoulder] + rest.points[right_shoulder]);
+        sim::Mesh mesh;
+        for (const Vec3& corner : {Vec3(-0.2, -0.2, 0.2), Vec3(0.2, -0.2, 0.2), Vec3(0.2, 0.2, 0.2), Vec3(-0.2, 0.2, 0.2)}) {
+            sim::Mesh::Vertex v;
+            v.rest = (chest + corner).cast<float>();
+            v.normal = Eigen::Vector3f(0, 0, 1);
+            v.bone = {bone_chest, bone_chest, bone_chest};
+            v.weight = {1, 0, 0};
+            mesh.vertices.push_back(v);
+        }
+        mesh.triangles = {{0, 1, 2}, {0, 2, 3}};
+        const Eigen::Vector3f red(0.9F, 0, 0), blue(0, 0, 0.9F);
+        sim::PhoneOptions phone;
+        phone.width = 320, phone.height = 400, phone.noise = 0;
+        const sim::Film film(std::make_shared<const sim::Figure>(who.solver(), mesh, std::vector{blue, blue, red, red}), phone);
+        const auto picture = film.shoot(rest, 0);
+        const auto at = [&](const Vec3& p) {
+            const Vec2 px = film.camera().project(p);
+            const auto k = (static_cast<std::size_t>(px.y()) * 320 + static_cast<std::size_t>(px.x())) * 3;
+            return std::array<int, 3>{picture.rgb[k], picture.rgb[k + 1], picture.rgb[k + 2]};
+        };
+        const auto up = at(chest + Vec3(0, 0.15, 0.2)), down = at(chest + Vec3(0, -0.15, 0.2));
+        QVERIFY(up[0] > 3 * up[2] && up[1] < 20 && down[2] > 3 * down[0]);
+    }
+
     void one_body_filmed_from_two_sides_is_made_once_and_gives_the_same_pictures() {
         const sim::Student who(test::movement("brush_and_push"), {});
         const auto figure = sim::dressed(who.solver(), sim::Looks::reference());

@@ -56,7 +56,7 @@ double Errors::covered(double sigmas) const {
 
 const std::vector<AccuracyRow>& accuracy_rows() {
     static const std::vector<AccuracyRow> rows{
-        {"knee.flexion near", "deg", "side view, leg next to the camera", 5},
+        {"knee.flexion near", "deg", "side view, leg next to the camera", 5.5},
         {"knee.flexion far", "deg", "side view, leg away from the camera", 9},
         {"knee.inward", "deg", "front view, where not absent", 4},
         {"trunk.lean", "deg", "side view", 3},

@@ -142,7 +142,11 @@ OffsetAxes offset_axes(const BodyPx& b, Point p, Seen seen, const Azimuth& a) {
     return out;
 }
 
-void correct_offsets(Track& t, const std::vector<Azimuth>& azimuth) {
+const OffsetTable& fitted_offsets() {
+    return mean_offsets;
+}
+
+void correct_offsets(Track& t, const std::vector<Azimuth>& azimuth, const OffsetTable& offsets) {
     const double height = body_height_px(t);
     for (std::size_t i = 0; i < t.frames(); ++i) {
         if (!t.px[i]) continue;
@@ -152,7 +156,7 @@ void correct_offsets(Track& t, const std::vector<Azimuth>& azimuth) {
             auto& q = (*t.px[i])[static_cast<std::size_t>(k)];
             double own = 0, person = 0, own_up = 0, person_up = 0;
             for (const auto& [seen, weight] : seen_as(p, azimuth[i])) {
-                const PointOffset& o = mean_offsets[static_cast<std::size_t>(seen)][static_cast<std::size_t>(left_of_pair(p))];
+                const PointOffset& o = offsets[static_cast<std::size_t>(seen)][static_cast<std::size_t>(left_of_pair(p))];
                 const OffsetAxes axes = offset_axes(raw, p, seen, azimuth[i]);
                 const Vec2 off = height * weight *
                                  ((o.along + o.along_bend * axes.bend) * axes.along + (o.across + o.across_bend * axes.bend) * axes.across);

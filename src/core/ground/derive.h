@@ -23,6 +23,10 @@ struct PointOffset {
     double along = 0, across = 0, along_bend = 0, across_bend = 0;
     double own_along = 0.010, own_across = 0.010, person_along = 0.012, person_across = 0.012;
 };
+/// By how it is seen, then by point: of pairs the left one.
+using OffsetTable = std::array<std::array<PointOffset, 14>, 4>;
+/// The program's own (offsets.inc).
+const OffsetTable& fitted_offsets();
 enum class Seen { front, back, near, far }; // near, far: side of the body towards the camera or away from it
 
 /// Axes of the offset of point p on the picture: along the limb and square to it, both of length 1.
@@ -45,7 +49,7 @@ Track derive(const Track& raw);
 Track drawn_points(const Track& raw);
 /// The same in steps, for tests: layers only; offsets only.
 Track with_layers(const Track& raw);
-void correct_offsets(Track& track, const std::vector<Azimuth>& azimuth);
+void correct_offsets(Track& track, const std::vector<Azimuth>& azimuth, const OffsetTable& offsets = fitted_offsets());
 
 /// Zero-phase smoothing on the track's own times that trusts each point by its visibility; never across a gap of more than 0.25 s or a cut.
 void smooth(Track& track, double cutoff_hz);

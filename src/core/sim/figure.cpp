@@ -44,6 +44,9 @@ Figure::Figure(const Solver& solver, const Looks& looks) : rest_(solver.rest()),
     }
 }
 
+Figure::Figure(const Solver& solver, Mesh mesh, std::vector<Eigen::Vector3f> paint)
+    : rest_(solver.rest()), dims_(solver.dims()), mesh_(std::move(mesh)), paint_(std::move(paint)) {}
+
 void Figure::build_primitives() {
     const double h = dims_.stature, g = looks_.girth;
     const auto& p = rest_.points;

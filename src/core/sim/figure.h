@@ -26,9 +26,13 @@ struct Mesh {
 class Figure {
 public:
     Figure(const Solver& solver, const Looks& looks);
+    /// A surface made elsewhere, in the rest pose of the solver, with a colour for every vertex.
+    Figure(const Solver& solver, Mesh mesh, std::vector<Eigen::Vector3f> paint);
     const Mesh& mesh() const { return mesh_; }
     /// Colour of the skin, hair or cloth at a point of the rest pose.
     Eigen::Vector3f colour(const Eigen::Vector3f& rest, Stuff stuff) const;
+    /// A colour for every vertex, where the surface was painted; else empty.
+    const std::vector<Eigen::Vector3f>& paint() const { return paint_; }
     /// Vertex positions and normals for a pose.
     void skin(const Pose& pose, std::vector<Eigen::Vector3f>& at, std::vector<Eigen::Vector3f>& normal) const;
 
@@ -78,6 +82,7 @@ private:
     std::vector<Primitive> primitives_;
     double blend_ = 0; // over how far primitives flow into each other, m
     Mesh mesh_;
+    std::vector<Eigen::Vector3f> paint_;
 };
 
 } // namespace bevel::sim

@@ -283,7 +283,10 @@ struct Film::Impl {
             const float w = 1 - u - v;
             const Eigen::Vector3f rest = u * mesh.vertices[t[0]].rest + v * mesh.vertices[t[1]].rest + w * mesh.vertices[t[2]].rest;
             const Eigen::Vector3f n = (u * normal[t[0]] + v * normal[t[1]] + w * normal[t[2]]).normalized();
-            layer.colour[i] = shade(figure->colour(rest, mesh.vertices[t[0]].stuff), n, to_eye);
+            const auto& paint = figure->paint();
+            const Col plain =
+                paint.empty() ? figure->colour(rest, mesh.vertices[t[0]].stuff) : Col(u * paint[t[0]] + v * paint[t[1]] + w * paint[t[2]]);
+            layer.colour[i] = shade(plain, n, to_eye);
         }
     }
 

@@ -32,6 +32,7 @@ constexpr std::array<FaultInfo, 14> infos{{
 }};
 
 BodyDims vary(const StudentOptions& o, Rng& rng) {
+    if (o.dims) return *o.dims;
     const double stature = o.stature_m, spread = o.proportion_spread;
     BodyDims d = BodyDims::of_stature(stature);
     for (double* v :

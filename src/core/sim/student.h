@@ -38,6 +38,7 @@ Result<FaultSpec> parse_fault(const std::string& text);
 
 struct StudentOptions {
     double stature_m = 1.70;
+    std::optional<BodyDims> dims;    // of a body that was measured: nothing of it is drawn from the seed then
     double proportion_spread = 0.03; // relative SD of segment lengths
     double tempo = 1.0;              // > 1 is slower
     double tempo_spread = 0.04;      // relative SD between phases
