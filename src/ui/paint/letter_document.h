@@ -86,6 +86,8 @@ QString letter_text(const LetterContent& c);
 /// The same to be said aloud: without figures and numbers.
 QString letter_spoken(const LetterContent& c);
 
+/// Width over height of a still.
+inline constexpr double still_aspect = 0.8;
 /// Still of a finding beside the reference at the same moment, both upright, as large and on the same line of the floor. The fault is
 /// marked by the lines of its measure (`line`, MeasureInfo) and named with `seen`. An empty clip path leaves the still empty.
 struct Stills {
