@@ -1,4 +1,5 @@
 // Speed of what a person waits for. Counters give ratios that carry over to other machines: "x real time" is clip seconds done a second.
+#include "core/form/form_review.h"
 #include "media/tracker.h"
 #include "support/synthetic.h"
 #include <benchmark/benchmark.h>
@@ -163,6 +164,34 @@ void judge_again(benchmark::State& state) {
     for (auto _ : state) benchmark::DoNotOptimize(judge((*r)->summaries, (*r)->alignment, (*r)->movement));
 }
 BENCHMARK(judge_again)->Unit(benchmark::kMicrosecond);
+
+/// A linked form of 6.7 minutes, aligned and judged, with points in metres and as one camera sees it.
+void whole_form(benchmark::State& state, View view) {
+    const auto data = std::filesystem::path(BEVEL_SOURCE_DIR) / "data";
+    const auto movements = load_movements(data);
+    const auto forms = load_forms(data);
+    const auto form = std::find_if(forms.begin(), forms.end(), [](const LinkedForm& f) { return f.id == "twenty_four_there_and_back"; });
+    const auto course = form == forms.end() ? Result<LinkedCourse>(fail(Code::not_found, "form")) : link(*form, movements);
+    if (!course) return state.SkipWithError("no form");
+    sim::TakeOptions o = sim::take_of(3, 1.7);
+    o.phone.view = view == View::three_d ? View::front : view;
+    o.phone = sim::seeing_all(sim::Student(course->score(), o.student), o.phone);
+    Track track = sim::Take(course->score(), o).track();
+    for (auto& m : track.m)
+        if (view != View::three_d) m.reset();
+    ReviewOptions options;
+    options.view = view;
+    options.stature_m = 1.7;
+    double seconds = 0;
+    for (auto _ : state) {
+        const auto r = make_form_review(track, *form, movements, options);
+        if (!r) return state.SkipWithError("not reviewed");
+        seconds += track.time_s.back();
+    }
+    state.counters["x real time"] = benchmark::Counter(seconds, benchmark::Counter::kIsRate);
+}
+BENCHMARK_CAPTURE(whole_form, metres, View::three_d)->Unit(benchmark::kMillisecond)->UseRealTime();
+BENCHMARK_CAPTURE(whole_form, one_camera, View::front)->Unit(benchmark::kMillisecond)->UseRealTime();
 
 void simulate_points(benchmark::State& state) {
     for (auto _ : state) benchmark::DoNotOptimize(take(View::front));

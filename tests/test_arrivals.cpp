@@ -56,7 +56,7 @@ private slots:
         b.window->findChild<QTabWidget*>(QStringLiteral("arrivalTabs"))->setCurrentIndex(1);
         QVERIFY(choose(b, QStringLiteral("Tomas Erikse"), QStringLiteral("left")));
         auto* cut = b.window->arrivals()->findChild<QPushButton*>(QStringLiteral("cutParts"));
-        QTRY_VERIFY(cut->isEnabled());
+        QTRY_VERIFY_WITH_TIMEOUT(cut->isEnabled(), 30000);
         QTest::mouseClick(cut, Qt::LeftButton);
         auto* dialog = b.window->arrivals()->findChild<ui::PartsDialog*>();
         QVERIFY(dialog);
@@ -144,13 +144,13 @@ private slots:
         QVERIFY(choose(b, QStringLiteral("Tomas Erikse"), QStringLiteral("right")));
         auto* page = b.window->arrivals();
         auto* pair = page->findChild<QComboBox*>(QStringLiteral("pair"));
-        QTRY_VERIFY(pair->isVisible());
+        QTRY_VERIFY_WITH_TIMEOUT(pair->isVisible(), 30000);
         QCOMPARE(pair->count(), 2); // none, and the one from the left
         QVERIFY(pair->itemText(1).contains(QStringLiteral("left")));
         pair->setCurrentIndex(1);
         emit pair->activated(1);
         auto* save = page->findChild<QPushButton*>(QStringLiteral("primary"));
-        QTRY_VERIFY(save->isEnabled());
+        QTRY_VERIFY_WITH_TIMEOUT(save->isEnabled(), 30000);
         QTest::mouseClick(save, Qt::LeftButton);
         QTRY_COMPARE_WITH_TIMEOUT(b.session.library->clips().get(7)->pair, qint64{2}, 20000);
         QTRY_VERIFY_WITH_TIMEOUT(save->isEnabled(), 20000);
@@ -358,6 +358,7 @@ private slots:
             for (const std::int64_t id : {6, 7}) QVERIFY(lib.clips().set_state(id, ClipState::waiting, "").has_value());
         }
         Bench b(folder);
+        b.session.settings.model = ui::BodyModel::lite; // the quick one: what is told is of any
         b.window->findChild<QTabWidget*>(QStringLiteral("arrivalTabs"))->setCurrentIndex(1);
         // Told after the first tenth of all that is to be done, against what it then takes.
         std::size_t all = 0;

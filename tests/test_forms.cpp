@@ -218,19 +218,19 @@ private slots:
             QVERIFY(told.size() >= 2 && told[0].name.startsWith(QStringLiteral("1. ")));
             QTest::mouseClick(floor, Qt::LeftButton, {}, told[0].at.center());
             QVERIFY(page->figure().time() > 0);
-            QTRY_VERIFY(b.background.idle());
+            QTRY_VERIFY_WITH_TIMEOUT(b.background.idle(), 30000);
             find("practiseForm")->click();
             QVERIFY(b.window->practice()->isVisible());
             QCOMPARE(b.window->practice()->findChild<QComboBox*>(QStringLiteral("planForm"))->currentData().toString(), id.mid(5));
             come(b);
             page->show_movement(id);
             page->write_form(file);
-            QTRY_VERIFY(QFileInfo::exists(file));
-            QTRY_VERIFY(b.copies.idle());
+            QTRY_VERIFY_WITH_TIMEOUT(QFileInfo::exists(file), 30000);
+            QTRY_VERIFY_WITH_TIMEOUT(b.copies.idle(), 30000);
             const QString card = copy_.dir.filePath(QStringLiteral("form.html"));
             page->write_card(card);
             QTRY_VERIFY_WITH_TIMEOUT(QFileInfo::exists(card), 30000);
-            QTRY_VERIFY(b.copies.idle());
+            QTRY_VERIFY_WITH_TIMEOUT(b.copies.idle(), 30000);
             const auto html = read_text(card.toStdString(), 32U << 20U);
             QVERIFY(html && html->find("&lt;b&gt;Three&lt;/b&gt; at the Quay") != std::string::npos);
             QVERIFY(html->find("<b>Three") == std::string::npos);
@@ -246,7 +246,7 @@ private slots:
         QVERIFY(!b.session.forms().form(id.toStdString()));
         QVERIFY(!page->shown().isEmpty() && page->shown() != id); // another one is shown
         page->read_form(file);
-        QTRY_VERIFY(b.session.forms().form(id.toStdString()));
+        QTRY_VERIFY_WITH_TIMEOUT(b.session.forms().form(id.toStdString()), 30000);
         QCOMPARE(b.session.forms().form(id.toStdString())->parts.size(), 3U);
         page->findChild<QTabWidget*>(QStringLiteral("formTabs"))->setCurrentIndex(3);
         // What cannot be a form says what is wrong, and changes nothing.
@@ -257,7 +257,7 @@ private slots:
             QVERIFY(f.open(QIODevice::WriteOnly | QIODevice::Truncate) && f.write(text) > 0);
             f.close();
             page->read_form(f.fileName());
-            QTRY_VERIFY2(test::says(*b.window, QLatin1String(words)), words);
+            QTRY_VERIFY2_WITH_TIMEOUT(test::says(*b.window, QLatin1String(words)), words, 30000);
             QVERIFY(!b.session.forms().form("form:x"));
         }
         QVERIFY(b.session.library->forms().drop(id.mid(5).toStdString(), Own::linked).has_value());

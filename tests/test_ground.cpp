@@ -1,4 +1,5 @@
 // Layers, camera, floor, facing, scale and neutral: a track put on the ground, against the practice room's own truth.
+#include "core/form/form.h"
 #include "core/ground/by_hand.h"
 #include "core/ground/derive.h"
 #include "core/ground/plan.h"
@@ -7,6 +8,7 @@
 #include "support/synthetic.h"
 #include "support/truth.h"
 #include <cmath>
+#include <numbers>
 #include <QTest>
 #include <random>
 
@@ -277,6 +279,98 @@ private slots:
         const Measures ms = measure(*exact);
         for (std::size_t i = 5; i + 5 < exact->frames(); i += 40)
             QVERIFY(std::abs(ms.series.at("trunk.lean").samples[i].value - test::frame_truth(take, i, {}).value.at("trunk.lean")) < 1.5);
+    }
+    /// Who walks to or away from the camera grows and shrinks on the picture, and stays as tall.
+    void who_walks_to_the_camera_keeps_their_size() {
+        const auto data = std::filesystem::path(BEVEL_SOURCE_DIR) / "data";
+        const auto movements = load_movements(data);
+        const auto forms = load_forms(data);
+        const auto form = std::find_if(forms.begin(), forms.end(), [](const LinkedForm& f) { return f.id == "twelve_at_the_quay"; });
+        const auto course = link(*form, movements);
+        QVERIFY(course.has_value());
+        for (const View view : {View::front, View::back}) {
+            auto o = sim::take_of(4, 1.7);
+            o.phone.view = view;
+            o.phone.fps = 12;
+            o.phone = sim::seeing_all(sim::Student(course->score(), o.student), o.phone);
+            const sim::Take take(course->score(), o);
+            const auto m = grounded(take, view);
+            QVERIFY(m.has_value());
+            double nearest = 1e9, farthest = 0;
+            std::vector<double> off;
+            for (std::size_t i = 0; i < m->frames(); i += 6) {
+                const Body3& truth = take.truth().points[i];
+                const double away = (mid(m->m[i], left_hip) - m->camera_at).norm();
+                nearest = std::min(nearest, away), farthest = std::max(farthest, away);
+                off.push_back(mid(m->m[i], left_hip).y() / mid(truth, left_hip).y() - 1);
+            }
+            std::sort(off.begin(), off.end());
+            QVERIFY2(farthest / nearest > 1.3, qPrintable(QString("%1 to %2 m").arg(nearest).arg(farthest)));
+            QVERIFY2(off[off.size() / 10] > -0.06 && off[9 * off.size() / 10] < 0.06,
+                     qPrintable(QString("%1 %2").arg(off[off.size() / 10]).arg(off[9 * off.size() / 10])));
+        }
+    }
+    /// A turn that is known is the way faced; a stretch of it is a clip of its own, seen from where it is.
+    void a_known_turn_is_taken_and_a_stretch_is_seen_from_its_own_side() {
+        auto o = calm(6, View::front);
+        const sim::Take take(test::movement("push_and_sit_back"), o);
+        const Track track = test::pixel_track(take, 1, 3);
+        MotionOptions options;
+        options.view = View::front;
+        options.stature_m = take.student().dims().stature;
+        const double half = track.time_s[track.time_s.size() / 2];
+        // Nobody turns: told so, nothing changes but what is said of the facing.
+        options.turned = {{0, 0}, {track.time_s.back(), 0}};
+        const auto still = make_motion(track, options);
+        options.turned.clear();
+        const auto plain = make_motion(track, options);
+        QVERIFY(still && plain);
+        QCOMPARE(still->view, View::front);
+        for (std::size_t i = 0; i < still->frames(); i += 10)
+            QVERIFY(std::abs(std::remainder(still->azimuth[i] - plain->azimuth[i], 2 * std::numbers::pi)) < 0.12);
+        // A turn by a quarter half-way: the picture is of the other side from there on.
+        auto from_the_side = calm(6, View::right);
+        const Track side = test::pixel_track(sim::Take(test::movement("push_and_sit_back"), from_the_side), 1, 3);
+        Track both = track;
+        for (std::size_t i = 0; i < both.frames(); ++i)
+            if (both.time_s[i] > half) both.px[i] = side.px[i];
+        options.turned = {{0, 0}, {half - 0.1, 0}, {half + 0.1, 0.5 * std::numbers::pi}, {track.time_s.back(), 0.5 * std::numbers::pi}};
+        const auto turned = make_motion(both, options);
+        QVERIFY(turned.has_value());
+        const PersonNeutral nobody;
+        const Motion before = stretch_of(*turned, 0, half - 0.5, nobody), after = stretch_of(*turned, half + 0.5, 1e9, nobody);
+        QVERIFY(before.frames() > 30 && after.frames() > 30 && after.time_s.front() >= half + 0.5 && before.time_s.back() < half - 0.5);
+        QVERIFY(before.has_x && !before.has_z && after.has_z && !after.has_x);
+        QCOMPARE(after.view, View::right); // who turns to own left shows the right side
+        for (const Motion* m : {&before, &after}) {
+            QCOMPARE(m->m.size(), m->frames());
+            QCOMPARE(m->sigma.size(), m->frames());
+            QCOMPARE(m->azimuth.size(), m->frames());
+            QVERIFY(!m->grid.empty() && m->grid.back() < m->frames());
+            for (const auto& e : m->shared) QVERIFY(e.moved.empty() || e.moved.size() == m->grid.size());
+            const Measures ms = measure(*m); // all of it can be measured
+            QCOMPARE(ms.time_s.size(), m->frames());
+        }
+        if (before.neutral.source == NeutralSource::quiet_second) QCOMPARE(after.neutral.source, NeutralSource::proportions);
+        QCOMPARE(stretch_of(*turned, 1e6, 2e6, nobody).frames(), std::size_t(0));
+        QCOMPARE(stretch_of(*turned, -5, -1, nobody).frames(), std::size_t(0));
+    }
+    /// Who stands on the toes of both feet has none of them off the floor: the share of weight is not moved by it.
+    void heels_that_rise_together_calibrate_nothing() {
+        for (const View view : {View::front, View::back}) {
+            auto o = calm(3, view);
+            o.student.score.repetitions = 3;
+            const sim::Take take(test::movement("heel_raise_and_drop"), o);
+            const auto m = grounded(take, view);
+            QVERIFY(m.has_value());
+            const Measures ms = measure(*m);
+            std::vector<double> off;
+            const auto& s = ms.series.at("weight.left").samples;
+            for (std::size_t i = 0; i < s.size(); ++i)
+                if (s[i].present() && s[i].value > 0.02 && s[i].value < 0.98) off.push_back(std::abs(s[i].value - 0.5) / s[i].sigma);
+            std::sort(off.begin(), off.end());
+            QVERIFY2(off.empty() || off[off.size() / 2] < 1.64, qPrintable(QString::number(off.empty() ? 0 : off[off.size() / 2])));
+        }
     }
     void points_in_metres_may_lie_anywhere() {
         // Turned, shifted and raised: nothing changes but the place. Figures in own axes, SW and degrees.

@@ -27,8 +27,8 @@ private slots:
                     },
                     [&told](int) { ++told; });
             owner.reset(); // while its work is under way or waits
-            QTRY_VERIFY(lane.idle());
-            QTRY_COMPARE(told, 1);
+            QTRY_VERIFY_WITH_TIMEOUT(lane.idle(), 30000);
+            QTRY_COMPARE_WITH_TIMEOUT(told, 1, 30000);
             lane.run<int>(
                 other.get(), [&worked](std::stop_token) { return ++worked; }, [&told](int) { ++told; });
         } // what was posted is done before the lane ends, and nobody is called after it
@@ -51,12 +51,12 @@ private slots:
             this, [](std::stop_token) -> int { throw std::runtime_error("no result to say it in"); }, [&never](int) { ++never; });
         lane.run<int>(
             this, [](std::stop_token) { return 7; }, [&after](int v) { after = v; });
-        QTRY_COMPARE(after, 7);
+        QTRY_COMPARE_WITH_TIMEOUT(after, 7, 30000);
         QCOMPARE(never, 0);
         QCOMPARE(said.size(), std::size_t{2});
         QVERIFY(said[0].code == Code::too_large && said[0].context == "memory");
         QVERIFY(said[1].code == Code::unreadable && said[1].context == "vector::reserve");
-        QTRY_VERIFY(lane.idle());
+        QTRY_VERIFY_WITH_TIMEOUT(lane.idle(), 30000);
     }
     void what_comes_back_comes_in_order_and_all_of_it() {
         ui::Background one, other;

@@ -42,13 +42,13 @@ private slots:
         QVERIFY(words(open_file).contains(QStringLiteral("Ilse")));
         QCOMPARE(b.session.settings.export_folder, QFileInfo(open_file).absolutePath()); // the next one is offered there
         // Ticked and saved at once, long before a preview of it is there.
-        QTRY_VERIFY(ready());
+        QTRY_VERIFY_WITH_TIMEOUT(ready(), 30000);
         hide->click();
         const QString hidden_file = copy_.dir.filePath(QStringLiteral("hidden.pdf"));
         letter->export_to(hidden_file);
         QTRY_COMPARE_WITH_TIMEOUT(saved.count(), 2, 30000);
         QVERIFY2(!words(hidden_file).contains(QStringLiteral("Ilse")), qPrintable(words(hidden_file)));
-        QTRY_VERIFY(ready());
+        QTRY_VERIFY_WITH_TIMEOUT(ready(), 30000);
         hide->click();
         // Another student's letter is asked for: the former one cannot go out any more.
         letter->open_clip(3); // of Wen
@@ -167,7 +167,7 @@ private slots:
         QCOMPARE(view->chosen(), clicked - 2);
         QTest::keyClick(strip, Qt::Key_Return);
         QVERIFY(view->reads_pages());
-        QTRY_VERIFY(!view->findChild<QLabel*>(QStringLiteral("preview"))->pixmap().isNull());
+        QTRY_VERIFY_WITH_TIMEOUT(!view->findChild<QLabel*>(QStringLiteral("preview"))->pixmap().isNull(), 30000);
         view->read_pages(false);
         // What is not in the letter is not shown as if it were.
         const auto before = shown.count();
@@ -238,14 +238,14 @@ private slots:
         auto* before = letter->findChild<QPushButton*>(QStringLiteral("sentBefore"));
         QTRY_VERIFY_WITH_TIMEOUT(before->isEnabled(), 30000);
         QTest::mouseClick(before, Qt::LeftButton);
-        QTRY_VERIFY(letter->findChild<ui::SentDialog*>());
+        QTRY_VERIFY_WITH_TIMEOUT(letter->findChild<ui::SentDialog*>(), 30000);
         auto* dialog = letter->findChild<ui::SentDialog*>();
         auto* table = dialog->findChild<QTableView*>(QStringLiteral("sent"));
-        QTRY_COMPARE(rows(table), 2);
+        QTRY_COMPARE_WITH_TIMEOUT(rows(table), 2, 30000);
         QSignalSpy opened(dialog, &ui::SentDialog::opened);
         table->selectRow(1);
         QTest::mouseClick(dialog->findChild<QPushButton*>(QStringLiteral("openSent")), Qt::LeftButton);
-        QTRY_COMPARE(opened.count(), 1);
+        QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 1, 30000);
         QFile copy(opened.first().first().toString()), first(copy_.dir.filePath(QStringLiteral("open.pdf")));
         QVERIFY(copy.open(QIODevice::ReadOnly) && first.open(QIODevice::ReadOnly));
         QCOMPARE(copy.readAll(), first.readAll());

@@ -168,7 +168,7 @@ private slots:
         const qint64 clip = clip_of(b, "gaze_at_the_moon", "Noor");
         auto* page = open(b, clip);
         b.window->actions_table().find("learnFrom")->trigger();
-        QTRY_VERIFY(b.window->forms()->findChild<ui::LearnDialog*>());
+        QTRY_VERIFY_WITH_TIMEOUT(b.window->forms()->findChild<ui::LearnDialog*>(), 30000);
         auto* dialog = b.window->forms()->findChild<ui::LearnDialog*>();
         QVERIFY(!page->isVisible()); // Forms came to the front
         const auto ready = [&] { return !dialog->busy() && dialog->laid_out() == clip && !dialog->layout_of().phases.empty(); };
@@ -196,7 +196,7 @@ private slots:
         dialog->steps().undo();
         // A phase gets a name of its own.
         dialog->findChild<QTableWidget*>(QStringLiteral("laidPhases"))->item(0, 0)->setText(QStringLiteral("Turn to the river"));
-        QTRY_COMPARE(dialog->layout_of().phases[0].name, std::string("Turn to the river"));
+        QTRY_COMPARE_WITH_TIMEOUT(dialog->layout_of().phases[0].name, std::string("Turn to the river"), 30000);
         dialog->findChild<QLineEdit*>(QStringLiteral("learnName"))->setText(QStringLiteral("River moon"));
         auto* keep = dialog->findChild<QPushButton*>(QStringLiteral("primary"));
         QVERIFY(!keep->isEnabled());

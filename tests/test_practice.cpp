@@ -128,7 +128,7 @@ private slots:
         // What has no such way stays out, whoever puts it in; with a reason it is let in, and the pacer asks once more.
         auto* view = page->findChild<ui::PlanView*>();
         view->insert("turn_on_one_foot", 1);
-        QTRY_VERIFY(test::says(*page, QStringLiteral("it was agreed so")));
+        QTRY_VERIFY_WITH_TIMEOUT(test::says(*page, QStringLiteral("it was agreed so")), 30000);
         QCOMPARE(view->barred_rows(), std::vector<int>{1});
         QVERIFY(!page->run_now());
         QVERIFY(test::says(*page, QStringLiteral("Not today")));
@@ -172,7 +172,7 @@ private slots:
         QTRY_VERIFY_WITH_TIMEOUT(page->form()->needs().limits.contains("no_overhead"), 20000);
         QVERIFY(page->form()->needs().limits.contains("no_balance"));
         // Whose limit it is stands there.
-        QTRY_VERIFY(page->findChild<QLabel*>(QStringLiteral("planAsked"))->text().contains(QLatin1Char(':')));
+        QTRY_VERIFY_WITH_TIMEOUT(page->findChild<QLabel*>(QStringLiteral("planAsked"))->text().contains(QLatin1Char(':')), 30000);
         propose(page);
         for (const auto& i : page->plan().items) {
             const auto all = b.session.movements.now();
@@ -218,7 +218,7 @@ private slots:
         ladder->setCurrentIndex(2);
         d->findChild<QDialogButtonBox*>()->button(QDialogButtonBox::Save)->click();
         QTRY_COMPARE_WITH_TIMEOUT(step(), 4, 20000);
-        QTRY_VERIFY(!page->findChild<ui::LogDialog*>());
+        QTRY_VERIFY_WITH_TIMEOUT(!page->findChild<ui::LogDialog*>(), 30000);
         // After pain it goes a step down by itself.
         d = dialog();
         auto* pain = d->findChild<QLineEdit*>(QStringLiteral("logPain"));
@@ -251,7 +251,7 @@ private slots:
         QCOMPARE(called.count(), static_cast<int>(window->run().pacer().timeline().calls.size()));
         // What was done is asked about, and kept in ten seconds.
         auto* dialog = page->findChild<ui::LogDialog*>();
-        QTRY_VERIFY(dialog = page->findChild<ui::LogDialog*>());
+        QTRY_VERIFY_WITH_TIMEOUT(dialog = page->findChild<ui::LogDialog*>(), 30000);
         QCOMPARE(dialog->findChild<QSpinBox*>(QStringLiteral("logMinutes"))->value(), 8);
         dialog->findChild<QSpinBox*>(QStringLiteral("logEffort"))->setValue(6);
         dialog->findChild<QLineEdit*>(QStringLiteral("logFelt"))->setText(QStringLiteral("warm hands"));
@@ -264,7 +264,7 @@ private slots:
         int left = 0, right = 0;
         for (const auto& d : log.done) left += d.left, right += d.right;
         QVERIFY(left == right && left > 0);
-        QTRY_COMPARE(rows(page->findChild<QTableView*>(QStringLiteral("practiceLog"))), 1);
+        QTRY_COMPARE_WITH_TIMEOUT(rows(page->findChild<QTableView*>(QStringLiteral("practiceLog"))), 1, 30000);
         const QString csv = copy_.dir.filePath(QStringLiteral("log.csv")), pdf = copy_.dir.filePath(QStringLiteral("log.pdf"));
         page->log()->write_csv(csv);
         page->log()->write_pdf(pdf);

@@ -248,7 +248,7 @@ private slots:
     void every_key_stands_in_a_menu_and_on_the_sheet() {
         Bench b(copy_.demo);
         QTest::keyClick(b.window.get(), Qt::Key_F1);
-        QTRY_VERIFY(b.window->findChild<QDialog*>(QStringLiteral("shortcutSheet")));
+        QTRY_VERIFY_WITH_TIMEOUT(b.window->findChild<QDialog*>(QStringLiteral("shortcutSheet")), 30000);
         auto* sheet = b.window->findChild<QDialog*>(QStringLiteral("shortcutSheet"));
         auto* table = sheet->findChild<QTableView*>(QStringLiteral("shortcuts"));
         int with_keys = 0;
@@ -355,7 +355,7 @@ private slots:
         };
         QTest::keyClick(b.window->review(), Qt::Key_S); // set aside
         QTRY_VERIFY_WITH_TIMEOUT(decided.count() >= 1, 20000);
-        QTRY_VERIFY(line->isVisible());
+        QTRY_VERIFY_WITH_TIMEOUT(line->isVisible(), 30000);
         QVERIFY(!b.window->findChild<QLabel*>(QStringLiteral("doneWords"))->text().isEmpty());
         QCOMPARE(test::clipped(*b.window, QStringLiteral("done")), QStringList());
         QVERIFY(!same(kept(), before));
@@ -367,7 +367,7 @@ private slots:
         QTest::keyClick(b.window->review(), Qt::Key_S);
         QTRY_VERIFY_WITH_TIMEOUT(decided.count() > so_far && line->isVisible(), 20000);
         b.window->review()->undo().undo();
-        QTRY_VERIFY(!line->isVisible());
+        QTRY_VERIFY_WITH_TIMEOUT(!line->isVisible(), 30000);
         // In longer words nothing of it is cut, and it stays with the place it is of.
         ui::Settings s = b.session.settings;
         s.language = QStringLiteral("de");
@@ -375,7 +375,7 @@ private slots:
         QTRY_VERIFY_WITH_TIMEOUT(b.window->review()->state().open && b.window->review()->shows_current(), 30000);
         b.window->review()->undo().push(new QUndoCommand(QStringLiteral("die Höhe der Kamera über dem Boden")));
         line = b.window->findChild<QWidget*>(QStringLiteral("doneLine"));
-        QTRY_VERIFY(line->isVisible());
+        QTRY_VERIFY_WITH_TIMEOUT(line->isVisible(), 30000);
         QTest::qWait(50);
         const QStringList cut = test::clipped(*b.window, QStringLiteral("done"));
         QVERIFY2(cut.isEmpty(), qPrintable(cut.join(QLatin1Char(' '))));
@@ -404,14 +404,14 @@ private slots:
         choose("bodyModel", static_cast<int>(ui::BodyModel::lite));
         dialog->findChild<QCheckBox*>(QStringLiteral("mirroredByDefault"))->setChecked(true);
         auto* sender = dialog->findChild<QLineEdit*>(QStringLiteral("sender"));
-        QTRY_COMPARE(sender->text(), QStringLiteral("Maren Oduya")); // read from the library
+        QTRY_COMPARE_WITH_TIMEOUT(sender->text(), QStringLiteral("Maren Oduya"), 30000); // read from the library
         sender->setText(QStringLiteral("M. Oduya"));
         QTest::mouseClick(dialog->findChild<QDialogButtonBox*>()->button(QDialogButtonBox::Ok), Qt::LeftButton);
         // The places are made again, with the clip that was open at the moment that was shown.
-        QTRY_VERIFY(b.session.settings.mirrored);
+        QTRY_VERIFY_WITH_TIMEOUT(b.session.settings.mirrored, 30000);
         QTRY_VERIFY_WITH_TIMEOUT(b.window->review()->state().open && b.window->review()->state().frame == frame, 30000);
         QVERIFY(b.window->review()->isVisible());
-        QTRY_COMPARE(b.session.library->settings().get("signed_by"), std::string("M. Oduya"));
+        QTRY_COMPARE_WITH_TIMEOUT(b.session.library->settings().get("signed_by"), std::string("M. Oduya"), 30000);
         QVERIFY(b.window->arrivals()->findChild<QDoubleSpinBox*>(QStringLiteral("height"))->suffix().contains(QLatin1String("in")));
         QCOMPARE(b.session.theme.font(10).pointSizeF(), 12.0);
         // Widths are a length in inches now: the shoulder width of this student times the figure.

@@ -199,11 +199,11 @@ private slots:
             hands.press(Qt::Key_W);
             ui::RewordDialog* dialog = nullptr;
             QTRY_VERIFY_WITH_TIMEOUT(dialog = review->findChild<ui::RewordDialog*>(), 20000);
-            QTRY_VERIFY(dialog->isActiveWindow());
+            QTRY_VERIFY_WITH_TIMEOUT(dialog->isActiveWindow(), 30000);
             hands.type(QStringLiteral("Sink straight down."));
             hands.press(Qt::Key_Return, Qt::ControlModifier);
             QTRY_COMPARE_WITH_TIMEOUT(decided.count(), n + 1, 20000);
-            QTRY_VERIFY(!review->findChild<ui::RewordDialog*>());
+            QTRY_VERIFY_WITH_TIMEOUT(!review->findChild<ui::RewordDialog*>(), 30000);
             active(b);
         }
         keep(hands);
@@ -285,10 +285,10 @@ private slots:
         auto* why = review->findChild<QToolButton*>(QStringLiteral("why"));
         QVERIFY(hands.click(why));
         QDialog* because = nullptr;
-        QTRY_VERIFY(because = review->findChild<QDialog*>(QStringLiteral("whyDialog")));
+        QTRY_VERIFY_WITH_TIMEOUT(because = review->findChild<QDialog*>(QStringLiteral("whyDialog")), 30000);
         QVERIFY(hands.click(because->findChild<QPushButton*>(QStringLiteral("agree"))));
         ui::AgreementDialog* dialog = nullptr;
-        QTRY_VERIFY(dialog = review->findChild<ui::AgreementDialog*>());
+        QTRY_VERIFY_WITH_TIMEOUT(dialog = review->findChild<ui::AgreementDialog*>(), 30000);
         auto* high = dialog->findChild<QDoubleSpinBox*>(QStringLiteral("agreeHigh"));
         QVERIFY(high && high->isEnabled());
         high->setFocus();
@@ -312,7 +312,7 @@ private slots:
         Hands hands(*b.window, QStringLiteral("a fault shown beside the right one"));
         QVERIFY(hands.click(review->findChild<QToolButton*>(QStringLiteral("why"))));
         QDialog* because = nullptr;
-        QTRY_VERIFY(because = review->findChild<QDialog*>(QStringLiteral("whyDialog")));
+        QTRY_VERIFY_WITH_TIMEOUT(because = review->findChild<QDialog*>(QStringLiteral("whyDialog")), 30000);
         QVERIFY(hands.click(because->findChild<QPushButton*>(QStringLiteral("showMe"))));
         auto* forms = b.window->findChild<ui::FormsPage*>();
         QTRY_VERIFY_WITH_TIMEOUT(forms->isVisible() && forms->findChild<QComboBox*>(QStringLiteral("fault"))->currentData().toInt() >= 0,

@@ -58,7 +58,7 @@ private slots:
         auto* student = page->findChild<QComboBox*>(QStringLiteral("student"));
         auto* movement = page->findChild<QComboBox*>(QStringLiteral("movement"));
         auto* take = page->findChild<QPushButton*>(QStringLiteral("primary"));
-        QTRY_COMPARE(movement->currentData().toString(), QStringLiteral("part_the_horses_mane")); // guessed
+        QTRY_COMPARE_WITH_TIMEOUT(movement->currentData().toString(), QStringLiteral("part_the_horses_mane"), 30000); // guessed
         QVERIFY(movement->currentText().contains(QLatin1String("% likely")));
         QVERIFY(student->currentText().isEmpty() && !take->isEnabled()); // nobody is known: that is not guessed
         student->setCurrentText(QStringLiteral("Noor Haddad"));
@@ -69,7 +69,7 @@ private slots:
         auto* open = page->findChild<QPushButton*>(QStringLiteral("openReview"));
         QTRY_VERIFY_WITH_TIMEOUT(cell(table, 0, 4) == QLatin1String("to be reviewed"), 120000);
         table->selectRow(0);
-        QTRY_VERIFY(open->isEnabled());
+        QTRY_VERIFY_WITH_TIMEOUT(open->isEnabled(), 30000);
         QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened);
         QTest::mouseClick(open, Qt::LeftButton);
         QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 1, 30000);
@@ -114,7 +114,7 @@ private slots:
         auto* why = b.window->review()->findChild<QToolButton*>(QStringLiteral("why"));
         QVERIFY(why && !why->accessibleName().isEmpty());
         QTest::mouseClick(why, Qt::LeftButton);
-        QTRY_VERIFY(b.window->review()->findChild<QDialog*>(QStringLiteral("whyDialog")));
+        QTRY_VERIFY_WITH_TIMEOUT(b.window->review()->findChild<QDialog*>(QStringLiteral("whyDialog")), 30000);
         auto* dialog = b.window->review()->findChild<QDialog*>(QStringLiteral("whyDialog"));
         QString words;
         for (const auto* l : dialog->findChildren<QLabel*>(QStringLiteral("whyText"))) words += l->text() + QLatin1Char('\n');
@@ -122,7 +122,7 @@ private slots:
         for (const char* part : {"Rule ", "Band in force: ", "set by the ", "error of the moments", "Repetition by repetition: "})
             QVERIFY2(words.contains(QLatin1String(part)), qPrintable(words));
         dialog->close();
-        QTRY_VERIFY(!b.window->review()->findChild<QDialog*>(QStringLiteral("whyDialog")));
+        QTRY_VERIFY_WITH_TIMEOUT(!b.window->review()->findChild<QDialog*>(QStringLiteral("whyDialog")), 30000);
     }
     void the_review_answers_to_the_keyboard() {
         Bench b(copy_.demo);
@@ -153,7 +153,7 @@ private slots:
         // Playing moves on by itself and stops where the clip does.
         QTest::keyClick(page, Qt::Key_Home);
         QTest::keyClick(page, Qt::Key_Space);
-        QTRY_VERIFY(state.frame > 3);
+        QTRY_VERIFY_WITH_TIMEOUT(state.frame > 3, 30000);
         QTest::keyClick(page, Qt::Key_Space);
         const auto at = state.frame;
         QTest::qWait(80);
@@ -236,13 +236,13 @@ private slots:
             return d && !d->empty() ? d->front().choice : Choice::open;
         };
         page->findChild<QToolButton*>(QStringLiteral("keep"))->click();
-        QTRY_COMPARE(decided.count(), 1);
+        QTRY_COMPARE_WITH_TIMEOUT(decided.count(), 1, 30000);
         QCOMPARE(choice(), Choice::kept);
         QTest::keyClick(page, Qt::Key_Z, Qt::ControlModifier);
-        QTRY_COMPARE(decided.count(), 2);
+        QTRY_COMPARE_WITH_TIMEOUT(decided.count(), 2, 30000);
         QCOMPARE(choice(), Choice::open);
         QTest::keyClick(page, Qt::Key_Z, Qt::ControlModifier | Qt::ShiftModifier);
-        QTRY_COMPARE(decided.count(), 3);
+        QTRY_COMPARE_WITH_TIMEOUT(decided.count(), 3, 30000);
         QCOMPARE(choice(), Choice::kept);
     }
     void what_is_agreed_turns_a_fault_into_a_note_and_back() {
@@ -264,10 +264,10 @@ private slots:
                                         [](const Finding& f) { return f.verdict == Verdict::outside; });
         const std::string check = first->check;
         QTest::mouseClick(page->findChild<QToolButton*>(QStringLiteral("why")), Qt::LeftButton);
-        QTRY_VERIFY(page->findChild<QDialog*>(QStringLiteral("whyDialog")));
+        QTRY_VERIFY_WITH_TIMEOUT(page->findChild<QDialog*>(QStringLiteral("whyDialog")), 30000);
         QTest::mouseClick(page->findChild<QDialog*>(QStringLiteral("whyDialog"))->findChild<QPushButton*>(QStringLiteral("agree")),
                           Qt::LeftButton);
-        QTRY_VERIFY(page->findChild<QDialog*>(QStringLiteral("agreementDialog")));
+        QTRY_VERIFY_WITH_TIMEOUT(page->findChild<QDialog*>(QStringLiteral("agreementDialog")), 30000);
         auto* dialog = page->findChild<QDialog*>(QStringLiteral("agreementDialog"));
         auto* ok = dialog->findChild<QPushButton*>(QStringLiteral("agreeOk"));
         QVERIFY(!ok->isEnabled()); // not without a reason
@@ -289,7 +289,7 @@ private slots:
         QVERIFY(b.session.library->decisions().agreements_for(earlier)->empty());
         // Taken back, the fault stands again.
         QTest::mouseClick(page->findChild<QToolButton*>(QStringLiteral("changeAgreement")), Qt::LeftButton);
-        QTRY_VERIFY(page->findChild<QDialog*>(QStringLiteral("agreementDialog")));
+        QTRY_VERIFY_WITH_TIMEOUT(page->findChild<QDialog*>(QStringLiteral("agreementDialog")), 30000);
         QTest::mouseClick(page->findChild<QDialog*>(QStringLiteral("agreementDialog"))->findChild<QPushButton*>(QStringLiteral("agreeEnd")),
                           Qt::LeftButton);
         QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 3, 30000);
@@ -367,10 +367,10 @@ private slots:
             for (int i = rows(table) - 1; i >= 0; --i) // the newest
                 if (cell(table, i, 0) == QLatin1String("Wen Adeyemi")) table->selectRow(i);
             auto* change = page->findChild<QPushButton*>(QStringLiteral("change"));
-            QTRY_VERIFY(change->isEnabled());
+            QTRY_VERIFY_WITH_TIMEOUT(change->isEnabled(), 30000);
             QTest::mouseClick(change, Qt::LeftButton);
             auto* box = page->findChild<QCheckBox*>(QStringLiteral("mirrored"));
-            QTRY_COMPARE(box->isChecked(), !on);
+            QTRY_COMPARE_WITH_TIMEOUT(box->isChecked(), !on, 30000);
             box->click();
             // While the clip is being judged it cannot be saved again; the button comes back with the clip as it now is.
             auto* save = page->findChild<QPushButton*>(QStringLiteral("primary"));
@@ -417,7 +417,7 @@ private slots:
         };
         QTRY_COMPARE_WITH_TIMEOUT(asked(), 2, 180000);
         QTRY_COMPARE_WITH_TIMEOUT(shown_asked(), 2, 20000);
-        QTRY_VERIFY(b.background.idle());
+        QTRY_VERIFY_WITH_TIMEOUT(b.background.idle(), 30000);
         table->setFocus();
         QTest::keyClick(table, Qt::Key_F3);
         int keys = 1;
@@ -429,7 +429,7 @@ private slots:
             QTest::keyClick(table, Qt::Key_Return);
             QTRY_COMPARE_WITH_TIMEOUT(asked(), before - 1, 120000);
             QTRY_COMPARE_WITH_TIMEOUT(shown_asked(), before - 1, 20000);
-            QTRY_VERIFY(b.background.idle());
+            QTRY_VERIFY_WITH_TIMEOUT(b.background.idle(), 30000);
         }
         QCOMPARE(keys, 3); // to the first, and one for each
         int ilse = 0, tomas = 0;
@@ -467,7 +467,7 @@ private slots:
             for (const auto& [turn, id] : order) out.push_back(id);
             return out;
         };
-        QTRY_VERIFY(b.background.idle());
+        QTRY_VERIFY_WITH_TIMEOUT(b.background.idle(), 30000);
         QTest::qWait(50);
         QCOMPARE(turns(), ids);
         for (int i = 0; i < rows(table); ++i)
@@ -480,7 +480,7 @@ private slots:
                 table->selectRow(i);
         table->setFocus();
         QTest::keyClick(table, Qt::Key_Up, Qt::AltModifier);
-        QTRY_COMPARE(turns(), (std::vector<std::int64_t>{1, 4, 3}));
+        QTRY_COMPARE_WITH_TIMEOUT(turns(), (std::vector<std::int64_t>{1, 4, 3}), 30000);
         QCOMPARE(b.session.finding->running(), 0); // it rests
         for (const auto id : ids) QVERIFY(b.session.library->clips().set_state(id, ClipState::tracked, "").has_value());
     }
@@ -497,7 +497,7 @@ private slots:
         for (const char* id : {"part_the_horses_mane", "separate_the_clouds"}) {
             table->selectRow(row);
             auto* change = page->findChild<QPushButton*>(QStringLiteral("change"));
-            QTRY_VERIFY(change->isEnabled());
+            QTRY_VERIFY_WITH_TIMEOUT(change->isEnabled(), 30000);
             QTest::mouseClick(change, Qt::LeftButton);
             auto* movement = page->findChild<QComboBox*>(QStringLiteral("movement"));
             movement->setCurrentIndex(movement->findData(QLatin1String(id)));
@@ -507,8 +507,9 @@ private slots:
             QTRY_COMPARE_WITH_TIMEOUT(cell(table, row, 4), right ? QStringLiteral("to be reviewed") : QStringLiteral("cannot be judged"),
                                       20000);
             auto* detail = page->findChild<QLabel*>(QStringLiteral("detail"));
-            QTRY_VERIFY(detail->text().contains(right ? QLatin1String("Body found on 100 %")
-                                                      : QLatin1String("Nothing in the clip looks like this movement")));
+            QTRY_VERIFY_WITH_TIMEOUT(detail->text().contains(right ? QLatin1String("Body found on 100 %")
+                                                                   : QLatin1String("Nothing in the clip looks like this movement")),
+                                     30000);
         }
     }
     void a_lost_file_is_said_and_given_back() {

@@ -123,20 +123,12 @@
         <translation>zum Teil zu sehen</translation>
     </message>
     <message>
-        <source>not in the picture: nothing is said of it</source>
-        <translation>nicht im Bild: darüber wird nichts gesagt</translation>
-    </message>
-    <message>
         <source>something else is done here</source>
         <translation>hier wird etwas anderes gemacht</translation>
     </message>
     <message>
         <source>left out</source>
         <translation>ausgelassen</translation>
-    </message>
-    <message>
-        <source>turned away from what one camera can tell: not judged</source>
-        <translation>von dem abgewandt, was eine Kamera sehen kann: nicht beurteilt</translation>
     </message>
     <message>
         <source>done again</source>
@@ -194,8 +186,17 @@
         <translation>außer der Reihe: %1</translation>
     </message>
     <message>
-        <source>not in the picture: %1</source>
-        <translation>nicht im Bild: %1</translation>
+        <source>not seen: nothing is said of it</source>
+        <translation>nicht zu sehen: dazu wird nichts gesagt</translation>
+    </message>
+    <message>
+        <source>, seen %1</source>
+        <comment>from which side</comment>
+        <translation>, gesehen %1</translation>
+    </message>
+    <message>
+        <source>not seen: %1</source>
+        <translation>nicht zu sehen: %1</translation>
     </message>
 </context>
 <context>

@@ -222,6 +222,7 @@ int simulate(const Words& words, const Environment& env) {
         o.student.faults.push_back(*spec);
     }
     if (const auto bad = o.phone.validate(); !bad.empty()) return wrong_use("--" + bad + " is out of range");
+    if (course && !args->text("--distance")) o.phone = sim::seeing_all(sim::Student(course->score(), o.student), o.phone);
     const sim::Take take(course ? course->score() : Score(*movement, o.student.score), o, only);
     const auto truth = args->text("--truth");
     const auto out = args->text("-o");

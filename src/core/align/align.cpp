@@ -45,22 +45,37 @@ bool is_whole(const Path& path, const Eigen::MatrixXd& reference, const Eigen::M
     };
     return mean(0, part) < 0.9 && mean(path.size() - part, path.size()) < 0.9;
 }
+
+/// Of a clip, or as a form says from where its parts are seen.
+Axes axes_for(const Motion& motion, const Form& form) {
+    Axes a = axes_of(motion);
+    if (a.room) return a;
+    for (const auto& e : form.entries)
+        for (const auto& c : e.movement->course) {
+            if (c.seen_from.empty()) continue;
+            if (&e == &form.entries.front()) a.azimuth = c.seen_from.front();
+            a.sideways = a.sideways || std::any_of(c.seen_from.begin(), c.seen_from.end(),
+                                                   [](double v) { return std::abs(std::sin(v)) > seen_sideways; });
+        }
+    return a;
+}
+
 /// A clip held against a form.
 class Aligner {
 public:
     Aligner(const Motion& motion, const Measures& measures, const Form& form)
         : motion_(motion), measures_(measures), competes_(form.competes), linked_(form.linked), any_order_(form.any_order),
-          axes_(axes_of(motion)), own_(features(postures(motion, axes_), axes_)) {
+          axes_(axes_for(motion, form)), own_(features(postures(motion, axes_), axes_)) {
         for (std::size_t e = 0; e < form.entries.size(); ++e)
             for (const Side s : {Side::left, Side::right})
                 if (form.entries[e].side.value_or(s) == s) {
                     Unit u{e, s, form.entries[e].movement, {}, {}, {}, {}, {}};
                     if (form.entries[e].joins > 0) u.joined_s = u.course().borders.at(form.entries[e].joins);
-                    u.courses = features(postures(*u.model, u.course().time_s, u.course().posture, axes_), axes_);
+                    u.courses = features(postures(*u.model, u.course(), axes_), axes_);
                     units_.push_back(std::move(u));
                 }
         const ReferenceModel& first = *form.entries.front().movement;
-        quiet_ = features(postures(first, {0}, {first.quiet}, axes_), axes_).at({0});
+        quiet_ = features(quietly(first, axes_), axes_).at({0});
         Eigen::MatrixXd all = quiet_;
         for (auto& u : units_) {
             u.rows = u.courses.at(times(u.course().from(), u.course().to(), coarse));

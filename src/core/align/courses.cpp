@@ -12,6 +12,7 @@ Axes axes_of(const Motion& student) {
     for (std::size_t i = 0; i < student.frames(); ++i)
         if (student.valid[i]) c += std::cos(student.azimuth[i]), s += std::sin(student.azimuth[i]);
     a.azimuth = std::atan2(s, c);
+    a.sideways = std::abs(std::sin(a.azimuth)) > seen_sideways;
     return a;
 }
 
@@ -40,10 +41,16 @@ Postures postures(const Motion& m, const Axes& axes) {
     return p;
 }
 
-Postures postures(const ReferenceModel& r, std::vector<double> time_s, std::vector<Body3> own, const Axes& axes) {
-    const auto n = own.size();
-    return {std::move(time_s),          std::move(own), std::vector<Vec2>(n, right_from(axes.azimuth)),
-            std::vector<bool>(n, true), r.stature,      r.hip_height};
+Postures postures(const ReferenceModel& r, const ReferenceModel::Course& course, const Axes& axes) {
+    const auto n = course.posture.size();
+    Postures p{course.time_s, course.posture, std::vector<Vec2>(n, right_from(axes.azimuth)), std::vector<bool>(n, true),
+               r.stature,     r.hip_height};
+    for (std::size_t i = 0; i < course.seen_from.size(); ++i) p.right[i] = right_from(course.seen_from[i]);
+    return p;
+}
+
+Postures quietly(const ReferenceModel& r, const Axes& axes) {
+    return {{0}, {r.quiet}, {right_from(axes.azimuth)}, {true}, r.stature, r.hip_height};
 }
 
 Features features(const Postures& m, const Axes& axes) {
@@ -84,7 +91,7 @@ Features features(const Postures& m, const Axes& axes) {
         add([&](std::size_t i) { return over_feet(i).z(); });
     } else {
         add([&](std::size_t i) { return across(i, over_feet(i)); });
-        if (std::abs(std::sin(axes.azimuth)) > 0.4) add([&](std::size_t i) { return across(i, feet(i)); });
+        if (axes.sideways) add([&](std::size_t i) { return across(i, feet(i)); });
     }
     return found;
 }

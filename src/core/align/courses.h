@@ -13,9 +13,11 @@ inline constexpr double coarse = 10, fine = 25; // moments a second
 
 /// What is compared: places of hands and feet against the hips, depth and weight, along the axes that the view shows: own sideways and
 /// forward for points in metres, the picture's own horizontal for one camera. One row a moment.
+inline constexpr double seen_sideways = 0.4; // sine of the azimuth
 struct Axes {
     bool room = true;
-    double azimuth = 0; // one camera: where it stands; the reference is seen from there
+    double azimuth = 0;    // one camera: where it stands; the reference is seen from there
+    bool sideways = false; // one camera: some of it is seen from the side
 };
 Axes axes_of(const Motion& student);
 
@@ -35,7 +37,9 @@ struct Postures {
     double stature = 1.7, hip_height = 0.9;
 };
 Postures postures(const Motion& m, const Axes& axes);
-Postures postures(const ReferenceModel& r, std::vector<double> time_s, std::vector<Body3> own, const Axes& axes);
+Postures postures(const ReferenceModel& r, const ReferenceModel::Course& course, const Axes& axes);
+/// As it stands by before the first repetition.
+Postures quietly(const ReferenceModel& r, const Axes& axes);
 
 Features features(const Postures& m, const Axes& axes);
 /// The courses of all parts of the body, as far as the view shows them, over stature: what halts when somebody halts.

@@ -23,9 +23,8 @@ Halts::Halts(const Motion& motion, const Axes& axes, const std::vector<Unit>& un
     for (double& v : speed_) v = std::sqrt(std::max(0.0, v * v - noise * noise));
     for (const auto& u : units) {
         const auto& c = u.course();
-        figures_.push_back(
-            {u.model, u.reference_side(),
-             speeds(all_parts(postures(*u.model, c.time_s, c.posture, axes), axes), even, times(c.from(), c.to(), fine), stop_hz)});
+        figures_.push_back({u.model, u.reference_side(),
+                            speeds(all_parts(postures(*u.model, c, axes), axes), even, times(c.from(), c.to(), fine), stop_hz)});
     }
 }
 

@@ -21,9 +21,10 @@ struct ReferenceModel {
     };
     /// A repetition led by one side.
     struct Course {
-        std::vector<double> borders;         // s of the reference's own time, one more than phases
-        std::vector<double> time_s;          // of the points
-        std::vector<Body3> posture;          // at the points; own axes, m
+        std::vector<double> borders;   // s of the reference's own time, one more than phases
+        std::vector<double> time_s;    // of the points
+        std::vector<Body3> posture;    // at the points; own axes, m
+        std::vector<double> seen_from; // at the points: from facing to a camera that stands still, rad to own left; empty: as the clip is
         std::map<std::string, Curve> curves; // keyed as Measures::series
         double from() const { return borders.front(); }
         double to() const { return borders.back(); }

@@ -1,6 +1,7 @@
 #include "core/align/segmenter.h"
 #include <algorithm>
 #include <array>
+#include <tuple>
 
 namespace bevel::aligning {
 namespace {
@@ -13,9 +14,20 @@ class Segmenter {
 public:
     Segmenter(const std::vector<Unit>& units, const Eigen::MatrixXd& student, const Eigen::MatrixXd& still, const Prices& prices,
               const Series& standing)
-        : units_(units), student_(student.transpose()), still_(still.transpose()), prices_(prices), standing_(standing),
-          start_of_clip_(units.size()) {
-        for (const auto& u : units) rows_.emplace_back(u.rows.transpose());
+        : units_(units), student_(student.transpose()), prices_(prices), standing_(standing), start_of_clip_(units.size()) {
+        Eigen::Index rows = still.rows();
+        for (const auto& u : units) rows += u.rows.rows();
+        reference_.resize(rows, still.cols());
+        reference_.topRows(still.rows()) = still;
+        rows = still.rows();
+        stills_ = rows;
+        for (const auto& u : units) {
+            begins_.push_back(rows);
+            reference_.middleRows(rows, u.rows.rows()) = u.rows;
+            rows += u.rows.rows();
+        }
+        reference_size_ = reference_.rowwise().squaredNorm();
+        student_size_ = student_.colwise().squaredNorm();
     }
 
     /// `cost` becomes that of the whole clip.
@@ -25,29 +37,38 @@ public:
         came_.resize(units_.size());
         slot_.resize(units_.size());
         stayed_.resize(units_.size());
+        resting_rows_.assign(units_.size(), {});
         for (std::size_t s = 0; s < units_.size(); ++s) {
             const auto n = static_cast<std::size_t>(units_[s].rows.rows());
-            cost_[s].assign(n, {inf, inf, inf, inf});
+            for (auto& way : cost_[s]) way.assign(n, inf);
             came_[s].assign(n * static_cast<std::size_t>(m), none);
             slot_[s].assign(n, 0);
             std::size_t slots = 0;
             for (std::size_t i = 0; i < n; ++i)
-                if (units_[s].rests[i]) slot_[s][i] = static_cast<std::size_t>(m) * slots++;
+                if (units_[s].rests[i]) {
+                    slot_[s][i] = static_cast<std::size_t>(m) * slots++;
+                    resting_rows_[s].push_back(i);
+                }
             stayed_[s].assign(slots * static_cast<std::size_t>(m), 0);
         }
         next_cost_ = cost_;
         idle_.assign(units_.size() + 1, inf);
         next_idle_ = idle_;
         idle_came_.assign(static_cast<std::size_t>(m) * idle_.size(), from_idle);
-        for (Eigen::Index j = 0; j < m; ++j) step(j);
+        for (Eigen::Index j = 0; j < m; ++j) {
+            if (j % block == 0) hold_against(j, std::min(block, m - j));
+            step(j);
+        }
+        end();
         return trace(cost);
     }
 
 private:
-    static constexpr double limit = 0.9; // mean squared distance, in variances, from which a moment is better not explained
-    static constexpr double begun = 1;   // of a repetition: what merely sways is no row of them
-    static constexpr double cut = 1.5;   // of a repetition that is not seen whole
-    static constexpr int apart = 10;     // moments between stays in rows of one hold
+    static constexpr double limit = 0.9;      // mean squared distance, in variances, from which a moment is better not explained
+    static constexpr double begun = 1;        // of a repetition: what merely sways is no row of them
+    static constexpr double cut = 1.5;        // of a repetition that is not seen whole
+    static constexpr int apart = 10;          // moments between stays in rows of one hold
+    static constexpr Eigen::Index block = 32; // moments of the clip that are held against the reference in one product
     /// At a moment for the first, second, third time, or resting there: another time, of any number.
     static constexpr std::size_t ways = 4, resting = 3;
     /// How a state was reached: ways * (steps - 1) + way within a repetition; from_idle + what came before; end_of + ways * unit + way;
@@ -57,15 +78,16 @@ private:
     How end_of() const { return static_cast<How>(from_idle + units_.size() + 1); }
 
     double idle_cost(Eigen::Index j) const {
-        double best = limit;
         const double price = standing_.empty() ? standing_price : standing_[static_cast<std::size_t>(j)];
-        for (Eigen::Index k = 0; k < still_.cols(); ++k) best = std::min(best, apart_at(still_, k, j) + price);
-        return best;
+        return std::min(limit, apart_.col(j % block).head(stills_).minCoeff() + price);
     }
 
-    /// Mean squared distance of a moment of the reference from one of the clip. Moments are columns here: one after the other in memory.
-    double apart_at(const Eigen::MatrixXd& of, Eigen::Index i, Eigen::Index j) const {
-        return (of.col(i) - student_.col(j)).squaredNorm() / static_cast<double>(of.rows());
+    /// Mean squared distances of the moments from `first` from every moment of the reference: |a - b|^2 = |a|^2 - 2 a b + |b|^2.
+    void hold_against(Eigen::Index first, Eigen::Index count) {
+        apart_.noalias() = reference_ * student_.middleCols(first, count);
+        apart_ = (((-2 * apart_).colwise() + reference_size_).rowwise() + student_size_.segment(first, count)) /
+                 static_cast<double>(reference_.cols());
+        apart_ = apart_.cwiseMax(0);
     }
 
     /// Price of a unit after another, or of the first one.
@@ -85,9 +107,16 @@ private:
             if (c < best.first) best = {c, how};
         };
         for (std::size_t before = 0; before < idle_.size(); ++before) offer(idle_[before], before, static_cast<How>(from_idle + before));
-        for (std::size_t s = 0; s < units_.size(); ++s)
-            for (std::size_t h = 0; h < ways; ++h) offer(cost_[s].back()[h], s, static_cast<How>(end_of() + ways * s + h));
+        for (std::size_t s = 0; s < units_.size(); ++s) offer(ended_[s].first, s, ended_[s].second);
         return best;
+    }
+
+    /// The cheapest way to be at the end of each unit after the step before.
+    void end() {
+        ended_.assign(units_.size(), {inf, none});
+        for (std::size_t s = 0; s < units_.size(); ++s)
+            for (std::size_t h = 0; h < ways; ++h)
+                if (const double c = cost_[s][h].back(); c < ended_[s].first) ended_[s] = {c, static_cast<How>(end_of() + ways * s + h)};
     }
 
     /// Standing by at step j: as before, or since the end of a repetition.
@@ -96,43 +125,75 @@ private:
         for (std::size_t before = 0; before < idle_.size(); ++before) {
             double best = j == 0 ? (before == start_of_clip_ ? 0.0 : inf) : idle_[before];
             auto how = static_cast<How>(from_idle + before);
-            for (std::size_t h = 0; h < ways && before < start_of_clip_ && j > 0; ++h)
-                if (cost_[before].back()[h] < best) best = cost_[before].back()[h], how = static_cast<How>(end_of() + ways * before + h);
+            if (before < start_of_clip_ && j > 0 && ended_[before].first < best) std::tie(best, how) = ended_[before];
             idle_came_[static_cast<std::size_t>(j) * idle_.size() + before] = how;
             next_idle_[before] = best + here;
         }
     }
 
     void step(Eigen::Index j) {
+        end();
         stand_by(j);
-        auto& next = next_cost_;
-        for (std::size_t s = 0; s < units_.size(); ++s) {
-            const auto n = cost_[s].size();
-            const auto [open, how] = j == 0 ? std::pair{price(start_of_clip_, s), static_cast<How>(from_idle + start_of_clip_)} : free(s);
-            least_.resize(n);
-            for (std::size_t i = 0; i < n && j > 0; ++i) {
-                const auto at = std::min_element(cost_[s][i].begin(), cost_[s][i].end());
-                least_[i] = {*at, static_cast<How>(at - cost_[s][i].begin())};
+        for (std::size_t s = 0; s < units_.size(); ++s)
+            if (j == 0) {
+                begin(s);
+            } else {
+                go_on(s, j);
             }
-            for (std::size_t i = 0; i < n; ++i) {
-                const double local = apart_at(rows_[s], static_cast<Eigen::Index>(i), j);
-                double best = i == 0 ? open : j == 0 ? open + cut : inf;
-                How from = i == 0 ? how : j == 0 ? cut_in : none;
-                if (i > 0 && i == units_[s].joined && j > 0) best = open + prices_.other_join, from = how;
-                for (std::size_t k = 1; k <= 3 && k <= i && j > 0; ++k) {
-                    const double c = least_[i - k].first + prices_.uneven * static_cast<double>(k - 1);
-                    if (c < best) best = c, from = static_cast<How>(ways * (k - 1) + least_[i - k].second);
-                }
-                next[s][i] = {best + local, inf, inf, inf};
-                came_[s][static_cast<std::size_t>(j) * n + i] = from;
-                for (std::size_t h = 1; h < resting && j > 0; ++h) next[s][i][h] = cost_[s][i][h - 1] + local + prices_.uneven;
-                if (j == 0 || !units_[s].rests[i]) continue;
-                next[s][i][resting] = least_[i].first + local;
-                stayed_[s][slot_[s][i] + static_cast<std::size_t>(j)] = static_cast<unsigned char>(least_[i].second);
-            }
-        }
         idle_ = next_idle_;
         std::swap(cost_, next_cost_);
+    }
+
+    /// The clip's first moment: at the beginning of a unit or, cut in, anywhere in it.
+    void begin(std::size_t s) {
+        const auto n = cost_[s][0].size();
+        const double open = price(start_of_clip_, s);
+        const double* const local = apart_.col(0).data() + begins_[s];
+        for (auto& way : next_cost_[s]) std::fill(way.begin(), way.end(), inf);
+        for (std::size_t i = 0; i < n; ++i) {
+            next_cost_[s][0][i] = (i == 0 ? open : open + cut) + local[i];
+            came_[s][i] = i == 0 ? static_cast<How>(from_idle + start_of_clip_) : cut_in;
+        }
+    }
+
+    /// From each moment of a unit to those after it. Plain loops over arrays, without a branch: there are millions of moments.
+    void go_on(std::size_t s, Eigen::Index j) {
+        const auto& [once, twice, thrice, rested] = cost_[s];
+        const auto n = once.size();
+        const double* const local = apart_.col(j % block).data() + begins_[s];
+        // The cheapest way at each moment before the step; what is before the unit's beginning costs too much.
+        least_.assign(n + 3, inf);
+        way_.assign(n + 3, 0);
+        for (std::size_t i = 0; i < n; ++i) {
+            double best = once[i], way = 0;
+            way = twice[i] < best ? 1 : way, best = std::min(twice[i], best);
+            way = thrice[i] < best ? 2 : way, best = std::min(thrice[i], best);
+            way = rested[i] < best ? 3 : way, best = std::min(rested[i], best);
+            least_[i + 3] = best, way_[i + 3] = way;
+        }
+        const auto [open, how] = free(s);
+        auto& [at, again, third, resting_on] = next_cost_[s];
+        from_.resize(n);
+        const double one_missed = prices_.uneven, two_missed = 2 * prices_.uneven;
+        const double* const least = least_.data();
+        const double* const way = way_.data();
+        for (std::size_t i = 0; i < n; ++i) {
+            double best = least[i + 2], from = way[i + 2];
+            const double second = least[i + 1] + one_missed, third_before = least[i] + two_missed;
+            from = second < best ? ways + way[i + 1] : from, best = std::min(second, best);
+            from = third_before < best ? 2 * ways + way[i] : from, best = std::min(third_before, best);
+            at[i] = best + local[i], from_[i] = from;
+            again[i] = once[i] + local[i] + prices_.uneven, third[i] = twice[i] + local[i] + prices_.uneven;
+        }
+        How* const came = came_[s].data() + static_cast<std::size_t>(j) * n;
+        for (std::size_t i = 0; i < n; ++i) came[i] = at[i] < inf ? static_cast<How>(from_[i]) : none;
+        at[0] = open + local[0], came[0] = how;
+        if (const auto i = units_[s].joined; i > 0 && open + prices_.other_join + local[i] <= at[i])
+            at[i] = open + prices_.other_join + local[i], came[i] = how;
+        for (const auto i : resting_rows_[s]) {
+            resting_on[i] = least[i + 3] + local[i];
+            stayed_[s][slot_[s][i] + static_cast<std::size_t>(j)] = static_cast<unsigned char>(way[i + 3]);
+        }
     }
 
     /// Where the clip ends: standing by, at the end of a repetition, or anywhere in one.
@@ -145,10 +206,10 @@ private:
         auto [best, state] = free(std::nullopt);
         Last l{state, std::nullopt, best};
         for (std::size_t s = 0; s < units_.size(); ++s)
-            for (std::size_t i = 0; i + 1 < cost_[s].size(); ++i)
+            for (std::size_t i = 0; i + 1 < cost_[s][0].size(); ++i)
                 for (std::size_t h = 0; h < ways; ++h)
-                    if (cost_[s][i][h] + cut < best) {
-                        best = cost_[s][i][h] + cut;
+                    if (cost_[s][h][i] + cut < best) {
+                        best = cost_[s][h][i] + cut;
                         l = {static_cast<How>(end_of() + ways * s + h), i, best};
                     }
         return l;
@@ -166,7 +227,7 @@ private:
             }
             const auto s = static_cast<std::size_t>((state - end_of()) / ways);
             auto h = static_cast<std::size_t>((state - end_of()) % ways);
-            std::size_t i = row.value_or(cost_[s].size() - 1);
+            std::size_t i = row.value_or(cost_[s][0].size() - 1);
             row.reset();
             Chosen c{s, 0, j, 0, static_cast<int>(i), {}};
             while (true) {
@@ -179,7 +240,7 @@ private:
                         c.stays.front().first = j + 1; // of the row before in the same hold
                 }
                 j -= static_cast<int>(h); // held moments
-                const How from = came_[s][static_cast<std::size_t>(j) * cost_[s].size() + i];
+                const How from = came_[s][static_cast<std::size_t>(j) * cost_[s][0].size() + i];
                 if (from >= from_idle) {
                     state = from == cut_in ? static_cast<How>(from_idle + start_of_clip_) : from;
                     break;
@@ -197,15 +258,22 @@ private:
     }
 
     const std::vector<Unit>& units_;
-    const Eigen::MatrixXd student_, still_; // a column a moment
-    std::vector<Eigen::MatrixXd> rows_;     // of the units, as well
+    const Eigen::MatrixXd student_; // a column a moment
+    Eigen::MatrixXd reference_;     // a row a moment: what is stood by in, then the units' own
+    Eigen::VectorXd reference_size_;
+    Eigen::RowVectorXd student_size_;
+    Eigen::Index stills_ = 0;
+    std::vector<Eigen::Index> begins_; // row of `reference_` at which each unit begins
+    Eigen::MatrixXd apart_;            // of a block of moments of the clip (columns) from each of the reference
     const Prices& prices_;
     const Series& standing_;
     std::size_t start_of_clip_;                                           // standing by after a unit, or before any
-    std::vector<std::vector<std::array<double, ways>>> cost_, next_cost_; // of being at a moment in each way
-    std::vector<std::pair<double, How>> least_;                           // the cheapest way at each moment of a unit, before the step
+    std::vector<std::array<std::vector<double>, ways>> cost_, next_cost_; // of each unit, in each way, of being at a moment of it
+    std::vector<std::pair<double, How>> ended_;                           // of each unit: the cheapest way to be at its end
+    std::vector<double> least_, way_, from_;                              // of one unit, during a step; ways as numbers of one width
     std::vector<double> idle_, next_idle_;
     std::vector<std::vector<How>> came_;
+    std::vector<std::vector<std::size_t>> resting_rows_;
     std::vector<std::vector<std::size_t>> slot_;     // where the row's part of stayed_ begins
     std::vector<std::vector<unsigned char>> stayed_; // the way in which a row that rests was reached from itself
     std::vector<How> idle_came_;

@@ -88,6 +88,25 @@ FormReference::FormReference(const LinkedCourse& course, double stature_m)
     }
 }
 
+std::vector<ReferenceModel> FormReference::models_seen(double azimuth, double distance_m) const {
+    const Motion& m = motion();
+    const Vec3 start = mid(m.m.front(), left_hip);
+    const double way = m.facing.front() + azimuth;
+    const Vec3 camera = start + distance_m * Vec3(std::sin(way), 0, std::cos(way));
+    std::vector<ReferenceModel> out = models_;
+    for (auto& model : out)
+        for (auto& course : model.course) {
+            course.curves.clear();
+            for (const double t : course.time_s) {
+                const auto i = std::min(static_cast<std::size_t>(std::lower_bound(m.time_s.begin(), m.time_s.end(), t) - m.time_s.begin()),
+                                        m.frames() - 1);
+                const Vec3 to = camera - mid(m.m[i], left_hip);
+                course.seen_from.push_back(wrap(std::atan2(to.x(), to.z()) - m.facing[i]));
+            }
+        }
+    return out;
+}
+
 double FormReference::facing(double t) const {
     const auto& at = motion().time_s;
     const auto it = std::lower_bound(at.begin(), at.end(), t);

@@ -19,6 +19,9 @@ public:
     const std::vector<ReferenceModel>& models() const { return models_; }
     /// The same without measures, facing as the body points: what a clip is aligned with, whose own frames nobody knows yet.
     const std::vector<ReferenceModel>& models_by_body() const { return by_body_; }
+    /// As models, without measures, seen by a camera that stands still: so far to own left from the way faced at the start (rad), so far
+    /// from where it begins (m).
+    std::vector<ReferenceModel> models_seen(double azimuth, double distance_m) const;
     /// The way faced at a time of the whole, rad to own left from the start.
     double facing(double t) const;
     /// Whether it turns at all.

@@ -30,8 +30,8 @@ double unseen(const Motion& m, double from, double to) {
     return sum;
 }
 
-/// Whether somebody moves at the very beginning or end of what is seen: the clip was cut there.
-bool moves_at(const Motion& m, double from, double to) {
+/// Whether somebody moves there, by a share of their height.
+bool moves_at(const Motion& m, double from, double to, double share = 0.06) {
     double most = 0;
     std::optional<std::size_t> first;
     for (std::size_t i = 0; i < m.frames(); ++i) {
@@ -40,7 +40,7 @@ bool moves_at(const Motion& m, double from, double to) {
         for (const Point p : {left_wrist, right_wrist, left_hip, right_hip, left_ankle, right_ankle})
             most = std::max(most, (m.m[i][static_cast<std::size_t>(p)] - m.m[*first][static_cast<std::size_t>(p)]).norm());
     }
-    return most > 0.06 * m.stature;
+    return most > share * m.stature;
 }
 
 /// Whether somebody stands (or sits) there as before or after the form, as the figure in its quiet stand: hips and hands as high, the feet
@@ -84,23 +84,35 @@ std::vector<bool> in_order(const std::vector<std::size_t>& done) {
     return on;
 }
 
+/// Where each time through the form begins among the parts as they were done: a new one is worth it where it puts two more of them in
+/// order.
+std::vector<std::size_t> goes_of(const std::vector<std::size_t>& done) {
+    constexpr double worth = 1.5;
+    const std::size_t n = done.size();
+    std::vector<double> best(n + 1, 0);
+    std::vector<std::size_t> from(n + 1, 0);
+    for (std::size_t to = 1; to <= n; ++to) {
+        best[to] = -1e9;
+        for (std::size_t k = 0; k < to; ++k) {
+            const auto on = in_order({done.begin() + static_cast<std::ptrdiff_t>(k), done.begin() + static_cast<std::ptrdiff_t>(to)});
+            const double value = best[k] - (k > 0 ? worth : 0) + static_cast<double>(std::count(on.begin(), on.end(), true));
+            if (value > best[to]) best[to] = value, from[to] = k;
+        }
+    }
+    std::vector<std::size_t> out;
+    for (std::size_t at = n; at > 0; at = from[at]) out.insert(out.begin(), from[at]);
+    return out;
+}
+
 class Reviewer {
 public:
-    Reviewer(FormReview& out, Review& review, const ReviewOptions& options) : out_(out), review_(review), options_(options) {}
+    Reviewer(FormReview& out, Review& review, const Track& track, const ReviewOptions& options)
+        : out_(out), review_(review), track_(track), options_(options) {}
 
     Result<bool> run() {
-        // Nobody knows yet which part it is, and so not the way that is to be faced: both are held against each other as the body points.
         Motion& motion = review_.motion;
-        const bool room = !motion.from_pictures();
-        const auto& models = room ? out_.reference->models_by_body() : out_.reference->models();
-        Form form;
-        form.linked = true;
-        for (std::size_t k = 0; k < models.size(); ++k)
-            form.entries.push_back({&models[k], out_.reference->course().parts[k].side, out_.reference->course().parts[k].joins});
-        const std::vector<double> facing = motion.facing;
-        if (room) motion.facing = facing_by_body(motion);
-        auto found = align(motion, review_.measures, form);
-        motion.facing = facing;
+        const bool room = !motion.from_pictures(), turns = out_.reference->turns();
+        auto found = room ? by_body() : turns ? as_seen() : held_against(out_.reference->models());
         if (!found) return tl::unexpected(found.error());
         // What is not judged is told by its parts; the feet coming together after the last one are none.
         review_.alignment.left_out.clear();
@@ -114,7 +126,6 @@ public:
             p.other_join = r.cut && part.joins > 0 && !r.phases.empty() && r.phases.front().index == part.joins &&
                            r.phases.back().index + 1 == part.movement->phases.size();
             p.how = r.cut && !p.other_join ? How::cut : How::done;
-            p.turned = turned(r.entry);
             p.from_s = r.start_s, p.to_s = r.end_s;
             if (p.how == How::done && !p.other_join) p.pace = (p.to_s - p.from_s) / part.duration_s();
             p.repetition = own_.size();
@@ -122,7 +133,9 @@ public:
             out_.parts.push_back(std::move(p));
         }
         if (own_.empty()) return fail(Code::cannot_judge, "no_repetition");
-        if (room && out_.reference->turns()) face_parts();
+        if (room && turns) face_parts();
+        if (!room && turns)
+            if (auto ok = turn_parts(); !ok) return ok;
         order();
         lacking();
         judge_parts();
@@ -133,6 +146,122 @@ public:
     }
 
 private:
+    Result<Alignment> held_against(const std::vector<ReferenceModel>& models) const {
+        Form form;
+        form.linked = true;
+        for (std::size_t k = 0; k < models.size(); ++k)
+            form.entries.push_back({&models[k], out_.reference->course().parts[k].side, out_.reference->course().parts[k].joins});
+        return align(review_.motion, review_.measures, form);
+    }
+
+    /// Nobody knows yet which part it is, and so not the way that is to be faced: both are held against each other as the body points.
+    Result<Alignment> by_body() {
+        Motion& motion = review_.motion;
+        const std::vector<double> facing = motion.facing;
+        motion.facing = facing_by_body(motion);
+        auto found = held_against(out_.reference->models_by_body());
+        motion.facing = facing;
+        return found;
+    }
+
+    /// One camera sees each part of a form that turns from a side of its own. Where it stands as the form begins is as declared where most
+    /// of the clip is explained so, else from where most of it is.
+    Result<Alignment> as_seen() const {
+        constexpr double enough = 0.5;
+        std::vector<double> from{0, 90, -90, 180, 45, -45, 135, -135};
+        if (options_.view == View::oblique)
+            from = {45, -45, 135, -135};
+        else if (options_.view)
+            from.resize(4);
+        if (options_.view == View::left) std::swap(from[0], from[1]);
+        if (options_.view == View::right) std::swap(from[0], from[2]);
+        if (options_.view == View::back) std::swap(from[0], from[3]);
+        const Motion& m = review_.motion;
+        Result<Alignment> best = fail(Code::cannot_judge, "no_repetition");
+        double most = -1;
+        for (const double azimuth : from) {
+            auto found = held_against(out_.reference->models_seen(azimuth * std::numbers::pi / 180, m.camera ? m.camera->distance : 4));
+            double well = 0;
+            if (found)
+                for (const auto& r : found->repetitions) well += std::max(0.0, 1 - r.cost) * (r.end_s - r.start_s);
+            if (well > most) most = well, best = std::move(found);
+            if (options_.view && azimuth == from.front() && most > enough * (m.time_s.back() - m.time_s.front())) break;
+        }
+        return best;
+    }
+
+    /// The parts that were found say how the student turns: the clip is put on the ground once more, knowing that.
+    Result<bool> turn_parts() {
+        MotionOptions options = motion_options(options_);
+        const double start = out_.reference->facing(0);
+        for (const auto& p : out_.parts)
+            for (double t = p.from_s; t < p.to_s; t += 0.2)
+                options.turned.emplace_back(t, out_.reference->facing(own_[*p.repetition].to_reference(t)) - start);
+        auto motion = make_motion(seen_by(track_, options_), options);
+        if (!motion) return tl::unexpected(motion.error());
+        motion->mirrored_hint.clear();
+        review_.motion = std::move(*motion);
+        review_.measures = measured(review_.motion);
+        return true;
+    }
+
+    /// The way that is faced was taken from the form: it tells nothing of how it is kept.
+    Measures measured(const Motion& m) const {
+        Measures out = measure(m, {options_.sex});
+        if (const auto facing = out.series.find("step.facing"); facing != out.series.end())
+            for (auto& s : facing->second.samples)
+                if (s.present()) s = {0, 0, Absent::view};
+        return out;
+    }
+
+    /// A part that faces elsewhere than the form's beginning, from one camera: as a clip of its own, seen from where it is. What is
+    /// measured on the way round is left out: nobody knows how far it has gone.
+    Evidence seen_apart(const PartSeen& p) const {
+        constexpr double beside_s = 3, most_deg = 15;
+        Evidence e;
+        e.motion = stretch_of(review_.motion, p.from_s - beside_s, p.to_s + beside_s, options_.own);
+        e.measures = measured(e.motion);
+        const double yaw = part_yaw(p.part);
+        for (std::size_t i = 0; i < e.motion.frames(); ++i) {
+            if (std::abs(std::remainder(e.motion.facing[i] - yaw, 2 * std::numbers::pi)) < most_deg * std::numbers::pi / 180) continue;
+            for (auto& [key, series] : e.measures.series)
+                if (series.samples[i].present()) series.samples[i].absent = Absent::turned;
+        }
+        return e;
+    }
+    /// Against the way faced at the start, rad to own left.
+    double part_yaw(std::size_t part) const {
+        const auto& parts = out_.reference->course().parts;
+        return (parts[part].frame.yaw - parts.front().frame.yaw) * std::numbers::pi / 180;
+    }
+    /// Neither from the front nor from the side, from one camera: there a part may be done and not be known again.
+    bool seen_askew(std::size_t part) const {
+        constexpr double near_deg = 25;
+        if (!review_.motion.from_pictures()) return false;
+        const double azimuth = review_.motion.start_azimuth - part_yaw(part);
+        return std::abs(std::remainder(azimuth, std::numbers::pi / 2)) > near_deg * std::numbers::pi / 180;
+    }
+
+    /// What was measured of a part by itself, in place of what the whole has there.
+    void put_in(const Measures& part, double from_s, double to_s) {
+        Measures& all = review_.measures;
+        const auto within = [&](double t) { return t >= from_s && t < to_s; };
+        std::size_t at =
+            static_cast<std::size_t>(std::lower_bound(all.time_s.begin(), all.time_s.end(), part.time_s.front()) - all.time_s.begin());
+        for (std::size_t i = 0; i < part.time_s.size(); ++i, ++at) {
+            if (!within(part.time_s[i])) continue;
+            for (auto& [key, series] : all.series)
+                if (const auto own = part.series.find(key); own != part.series.end()) series.samples[at] = own->second.samples[i];
+        }
+        const auto replace = [&](auto& of, const auto& by, auto time) {
+            std::erase_if(of, [&](const auto& x) { return within(time(x)); });
+            std::copy_if(by.begin(), by.end(), std::back_inserter(of), [&](const auto& x) { return within(time(x)); });
+            std::stable_sort(of.begin(), of.end(), [&](const auto& a, const auto& b) { return time(a) < time(b); });
+        };
+        replace(all.shifts, part.shifts, [](const Shift& x) { return x.start_s; });
+        replace(all.events, part.events, [](const Event& x) { return x.time_s; });
+    }
+
     /// The way the student faces in each part: that of the part, turned by what the feet and the hips are turned against the reference's
     /// throughout. What is worked out along it is worked out anew.
     void face_parts() {
@@ -190,12 +319,19 @@ private:
     void order() {
         std::vector<std::size_t> done;
         for (const auto& p : out_.parts) done.push_back(p.part);
-        const auto on = in_order(done);
-        for (std::size_t i = 0; i < done.size(); ++i) {
-            if (on[i]) continue;
-            const bool twice = std::count(done.begin(), done.end(), done[i]) > 1;
-            out_.parts[i].again = twice;
-            out_.parts[i].out_of_order = !twice;
+        const auto begins = goes_of(done);
+        out_.goes = static_cast<int>(begins.size());
+        for (std::size_t g = 0; g < begins.size(); ++g) {
+            const auto from = done.begin() + static_cast<std::ptrdiff_t>(begins[g]),
+                       to = g + 1 < begins.size() ? done.begin() + static_cast<std::ptrdiff_t>(begins[g + 1]) : done.end();
+            const auto on = in_order({from, to});
+            for (std::size_t i = 0; i < on.size(); ++i) {
+                PartSeen& p = out_.parts[begins[g] + i];
+                p.go = static_cast<int>(g);
+                if (on[i]) continue;
+                const bool twice = std::count(from, to, p.part) > 1;
+                p.again = twice, p.out_of_order = !twice;
+            }
         }
     }
 
@@ -207,6 +343,7 @@ private:
         std::vector<PartSeen> all;
         const double pace = usual_pace();
         std::size_t next = 0; // part that would come
+        int go_now = 0;
         const double begin = review_.motion.time_s.front(), end = review_.motion.time_s.back();
         // `around`: with the parts before and after it, which may have been stretched over what nobody saw.
         auto lack = [&](std::size_t from, std::size_t to, double from_s, double to_s, std::pair<double, double> around, bool first,
@@ -221,15 +358,18 @@ private:
             // Somebody who is on the way as the clip begins or ends did something before or after it.
             const bool cut = (first && on_the_way(begin, begin + edge_s, 0)) ||
                              (last && on_the_way(end - edge_s, end, out_.reference->score().duration()));
+            const bool long_enough = time - hidden > 0.5 * asked;
             if (cut || hidden > 0.25 * asked)
                 how = How::not_seen;
-            else if (time - hidden > 0.5 * asked && !quiet(from_s, to_s))
+            else if (long_enough && !quiet(from_s, to_s))
                 how = How::unlike;
+            else if (long_enough && review_.motion.from_pictures()) // what moves may be behind the body
+                how = How::not_seen;
             for (const auto k : gone) {
                 PartSeen p;
                 p.part = k;
-                p.how = turned(k) ? How::not_seen : how;
-                p.turned = turned(k);
+                p.go = go_now;
+                p.how = how == How::missing && seen_askew(k) ? How::not_seen : how;
                 p.from_s = from_s, p.to_s = std::max(from_s, to_s);
                 all.push_back(std::move(p));
             }
@@ -237,6 +377,8 @@ private:
         double at = begin, before = begin;
         bool first = true;
         for (auto& p : out_.parts) {
+            // Who begins again has left nothing out by it: not what came after, nor what comes before where they begin.
+            if (p.go != go_now && !p.again && !p.out_of_order) next = p.part, go_now = p.go;
             if (!p.again && !p.out_of_order) {
                 lack(next, p.part, at, p.from_s, {before, p.to_s}, first, false);
                 next = p.part + 1;
@@ -249,11 +391,15 @@ private:
         out_.parts = std::move(all);
     }
 
-    static constexpr double edge_s = 0.6;
+    /// How long somebody has to stand at an end of the clip for nothing to have come before or after it: slow practice hardly moves in a
+    /// second.
+    static constexpr double edge_s = 1.5;
+    static constexpr double edge_share = 0.03;
     /// Whether somebody is in the middle of it, where the form's figure would stand quietly (`stands_s` of the score).
     bool on_the_way(double from, double to, double stands_s) const {
         const Motion& m = review_.motion;
-        return moves_at(m, from, to) || !rests_as(m, from, to, out_.reference->pose(stands_s), out_.reference->solver().dims().stature);
+        return moves_at(m, from, to, edge_share) ||
+               !rests_as(m, from, to, out_.reference->pose(stands_s), out_.reference->solver().dims().stature);
     }
 
     double usual_pace() const {
@@ -275,26 +421,22 @@ private:
     /// Each by itself, on both hands.
     void judge_parts() {
         std::vector<std::vector<Finding>> found(out_.parts.size());
+        std::vector<Measures> apart(out_.parts.size());
         std::atomic<std::size_t> next{0};
         const auto work = [&] {
-            for (std::size_t k = next++; k < out_.parts.size(); k = next++) found[k] = judged(out_.parts[k]);
+            for (std::size_t k = next++; k < out_.parts.size(); k = next++) found[k] = judged(out_.parts[k], apart[k]);
         };
         auto other = std::async(std::launch::async, work); // what it throws is thrown here
         work();
         other.get();
+        for (std::size_t k = 0; k < apart.size(); ++k)
+            if (!apart[k].time_s.empty()) put_in(apart[k], out_.parts[k].from_s, out_.parts[k].to_s);
         for (auto& of : found)
             review_.findings.insert(review_.findings.end(), std::move_iterator(of.begin()), std::move_iterator(of.end()));
     }
 
-    /// One camera is told from where it stands for most of the clip: what faces elsewhere is seen from another side than the clip's.
-    bool turned(std::size_t part) const {
-        constexpr double most_deg = 20;
-        const auto& parts = out_.reference->course().parts;
-        return review_.motion.from_pictures() && std::abs(parts[part].frame.yaw - parts.front().frame.yaw) > most_deg;
-    }
-
-    std::vector<Finding> judged(PartSeen& p) const {
-        if ((p.how != How::done && p.how != How::cut) || p.turned) return {};
+    std::vector<Finding> judged(PartSeen& p, Measures& apart) const {
+        if (p.how != How::done && p.how != How::cut) return {};
         const Movement& movement = *out_.reference->course().parts[p.part].movement;
         const Alignment alone{{own_[*p.repetition]}, {}};
         auto states = options_.states;
@@ -302,7 +444,16 @@ private:
         if (any([](const Phase& x) { return x.posture.seat > 0.5; })) states.push_back({true, p.from_s, p.to_s});
         if (any([](const Phase& x) { return x.posture.left_hand.support > 0.5 || x.posture.right_hand.support > 0.5; }))
             states.push_back({false, p.from_s, p.to_s});
-        p.summaries = summarise(review_.motion, review_.measures, alone, movement, out_.reference->models()[p.part], states);
+        const auto& model = out_.reference->models()[p.part];
+        if (review_.motion.from_pictures()) {
+            const Evidence seen = seen_apart(p);
+            p.view = seen.motion.view;
+            p.summaries = summarise(seen.motion, seen.measures, alone, movement, model, states);
+            apart = seen.measures;
+        } else {
+            if (review_.motion.from_pictures() && out_.reference->turns()) p.view = review_.motion.view;
+            p.summaries = summarise(review_.motion, review_.measures, alone, movement, model, states);
+        }
         const std::string number = std::to_string(p.part + 1), before = number + ".";
         auto out = judge(p.summaries, alone, movement);
         for (auto& f : out) {
@@ -390,7 +541,7 @@ private:
     }
 
     void drift() {
-        if (review_.motion.from_pictures() || out_.parts.empty()) return;
+        if (review_.motion.from_pictures() || out_.parts.empty() || out_.goes > 1) return;
         const auto last = std::find_if(out_.parts.rbegin(), out_.parts.rend(), [](const PartSeen& p) { return p.how == How::done; });
         const auto first = std::find_if(out_.parts.begin(), out_.parts.end(), [](const PartSeen& p) { return p.how == How::done; });
         if (last == out_.parts.rend() || first->part != 0 || last->part + 1 != out_.reference->models().size()) return;
@@ -411,6 +562,7 @@ private:
 
     FormReview& out_;
     Review& review_;
+    const Track& track_;
     const ReviewOptions& options_;
     std::vector<Repetition> own_; // of the parts, by their own phases
 };
@@ -440,7 +592,7 @@ Result<std::shared_ptr<const FormReview>> make_form_review(const Track& track, c
     review->reference = out->reference;
     review->movement = course->whole;
     review->movement.id = clip_id(form);
-    if (auto ok = Reviewer(*out, *review, options).run(); !ok) return tl::unexpected(ok.error());
+    if (auto ok = Reviewer(*out, *review, track, options).run(); !ok) return tl::unexpected(ok.error());
     out->review = std::move(review);
     return std::shared_ptr<const FormReview>(std::move(out));
 }
@@ -470,10 +622,11 @@ std::string form_review_json(const FormReview& r, const std::string& clip, const
                  {"how", how_name(p.how)},
                  {"from_s", p.from_s},
                  {"to_s", p.to_s}};
+        if (r.goes > 1) one["go"] = p.go + 1;
         if (p.again) one["again"] = true;
         if (p.out_of_order) one["out_of_order"] = true;
         if (p.other_join) one["other_join"] = true;
-        if (p.turned) one["turned"] = true;
+        if (p.view) one["view"] = view_name(*p.view);
         if (p.pace > 0) one["pace"] = p.pace;
         if (p.repetition) {
             const Repetition& rep = r.review->alignment.repetitions[*p.repetition];

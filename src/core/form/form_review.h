@@ -12,16 +12,17 @@ struct PartSeen {
     enum class How {
         done,     // from its beginning to its end
         cut,      // the clip, or what is seen of it, begins or ends in it
-        not_seen, // nobody is seen for so long where it would be; never said to be missing
+        not_seen, // nobody is seen for so long where it would be, or one camera sees it askew; never said to be missing
         unlike,   // something is done there for so long, and it is not like it
         missing,  // what comes before and after it follow each other
     };
     std::size_t part = 0; // of the course
     How how = How::done;
     double from_s = 0, to_s = 0; // where it is done, else between what comes before and after it
-    /// Done before in this clip, or after what comes later in the form.
+    int go = 0;                  // which time through the form, from 0: begun again, or done more than once in one clip
+    /// Done before in this go, or after what comes later in the form.
     bool again = false, out_of_order = false;
-    bool turned = false;                   // faces elsewhere than one camera can tell: not judged, and never missing
+    std::optional<View> view;              // from one camera, of a form that turns: from where this part is seen
     bool other_join = false;               // done whole, but from elsewhere than the form has it: the join is not judged
     std::optional<std::size_t> repetition; // of the review's alignment; of done and cut
     std::vector<std::size_t> findings;     // of the review, that are of this part alone
@@ -44,6 +45,7 @@ struct FormReview {
     std::shared_ptr<const Review> review;
     std::vector<PartSeen> parts;     // done, cut and unlike in order of time, with what is lacking where it would be
     std::vector<FormRemark> remarks; // faults: safety first, then from the ground up, then by the number of parts
+    int goes = 1;                    // times through the form that the clip shows, begun ones too
     const Finding& leading(const FormRemark& r) const { return review->findings[r.findings.front()]; }
     /// Where the body ends against where the reference does, over the floor, m; nothing where the floor is not seen or the end is not.
     std::optional<double> drift_m;

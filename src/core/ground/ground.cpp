@@ -165,6 +165,40 @@ Result<Motion> make_motion(const Track& raw, const MotionOptions& options) {
     return made;
 }
 
+Motion stretch_of(const Motion& m, double from_s, double to_s, const PersonNeutral& own) {
+    const auto at = [&](double t) {
+        return static_cast<std::size_t>(std::lower_bound(m.time_s.begin(), m.time_s.end(), t) - m.time_s.begin());
+    };
+    const std::size_t from = at(from_s), to = std::max(from, at(to_s));
+    const auto cut = [&](const auto& all) {
+        using V = std::decay_t<decltype(all)>;
+        const auto n = std::min(to, all.size()), first = std::min(from, n);
+        return V(all.begin() + static_cast<std::ptrdiff_t>(first), all.begin() + static_cast<std::ptrdiff_t>(n));
+    };
+    Motion out;
+    out = m;
+    out.time_s = cut(m.time_s), out.m = cut(m.m), out.sigma = cut(m.sigma), out.valid = cut(m.valid);
+    out.facing = cut(m.facing), out.azimuth = cut(m.azimuth), out.foot_place = cut(m.foot_place), out.back = cut(m.back);
+    out.grid.clear();
+    std::vector<std::size_t> kept;
+    for (std::size_t g = 0; g < m.grid.size(); ++g)
+        if (m.grid[g] >= from && m.grid[g] < to) kept.push_back(g), out.grid.push_back(m.grid[g] - from);
+    for (std::size_t e = 0; e < m.shared.size(); ++e) {
+        out.shared[e].moved.clear();
+        for (const auto g : kept)
+            if (g < m.shared[e].moved.size()) out.shared[e].moved.push_back(m.shared[e].moved[g]);
+    }
+    if (!m.from_pictures() || out.time_s.empty()) return out;
+    double c = 0, s = 0;
+    for (std::size_t i = 0; i < out.frames(); ++i)
+        if (out.valid[i]) c += std::cos(out.azimuth[i]), s += std::sin(out.azimuth[i]);
+    look_from(out, std::atan2(s, c));
+    // A posture that was seen from the front says nothing of what is ahead, and the other way round.
+    if (out.has_x != m.has_x) out.neutral.source = NeutralSource::proportions;
+    out.neutral.own = own.seen_from(out.view);
+    return out;
+}
+
 Result<Motion> ground(std::span<const Shot> shots, const MotionOptions& options) {
     if (shots.size() != 1) return fail(Code::cannot_judge, shots.empty() ? "no_body" : "one_camera");
     return make_motion(shots.front().track, options);

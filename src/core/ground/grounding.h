@@ -17,6 +17,8 @@ inline std::size_t at(Point p) {
 }
 
 /// Gaps of up to 0.25 s are filled; what is filled is less sure.
+/// Where the camera stands at this azimuth, and which of the own axes its picture shows.
+void look_from(Motion& m, double azimuth);
 void fill(Motion& m);
 /// Zero-phase low-pass of every coordinate.
 void filter(Motion& m, double cutoff_hz);

@@ -51,7 +51,7 @@ struct BackSlopes {
 /// One entry a frame. Room: y up, z the way the student faces at the start, x to own left; origin on the floor midway between the ankles
 /// at the start. What the camera cannot tell carries a large sigma along the line of sight; it is never a number without one.
 struct Motion {
-    View view = View::three_d; // where the camera stands for most of the clip
+    View view = View::three_d; // where the camera stands for most of the clip; of one whose turns are known, as it begins
     bool from_pictures() const { return view != View::three_d; }
     std::vector<double> time_s;
     std::vector<Body3> m;
@@ -96,6 +96,9 @@ struct MotionOptions {
     std::optional<double> stature_m;        // the student's height
     std::optional<double> shoulder_width_m; // from an earlier clip of this student; used where this one cannot show it
     PersonNeutral own;                      // what is right for this person; ranges told from this very clip are to be taken out before
+    /// One camera: how the student is known to turn in the clip (s; rad to own left from the start), in order of time, read between; as in
+    /// a linked form whose parts were found. From where the start is seen is then told from all of the clip.
+    std::vector<std::pair<double, double>> turned;
     bool filter = true;
     bool errors = true;   // shared errors are worked out
     double cutoff_hz = 0; // 0: 6 Hz for 3D points, 4 Hz for points found on pictures
@@ -105,6 +108,10 @@ struct MotionOptions {
 /// Puts a track on the ground: layers, camera, facing, floor, scale, filter, neutral. cannot_judge with a reason code as context:
 /// "no_body", "too_short", "feet_cut_off", "view_needed", "too_small".
 Result<Motion> make_motion(const Track& track, const MotionOptions& options);
+
+/// These moments of a motion alone, as a clip of its own: where its camera stands and what it shows is told from them. The quiet stand
+/// keeps its lengths; its posture is not told where it was seen from another side. `own`: what is right for the person.
+Motion stretch_of(const Motion& motion, double from_s, double to_s, const PersonNeutral& own);
 
 /// The same for clips of several cameras. One shot today; more are refused with "one_camera".
 Result<Motion> ground(std::span<const Shot> shots, const MotionOptions& options);

@@ -17,6 +17,18 @@ struct ToRoom {
 
 } // namespace
 
+void look_from(Motion& m, double usual) {
+    m.has_x = std::abs(std::cos(usual)) >= 0.707;
+    m.has_z = !m.has_x;
+    const double to_axis = std::abs(wrap(2 * usual) / 2); // distance to front or back
+    if (to_axis > 25 * deg && to_axis < 65 * deg)
+        m.view = View::oblique;
+    else if (m.has_x)
+        m.view = std::cos(usual) > 0 ? View::front : View::back;
+    else
+        m.view = std::sin(usual) > 0 ? View::left : View::right;
+}
+
 Result<Motion> from_picture(const Track& t, const MotionOptions& o) {
     Picture picture(t, o);
     if (auto ok = picture.look(); !ok) return tl::unexpected(ok.error());
@@ -70,16 +82,10 @@ Result<Motion> from_picture(const Track& t, const MotionOptions& o) {
     for (std::size_t i = 0; i < n; ++i)
         for (auto& p : m.m[i]) p -= room.origin;
     m.camera_at = room(Vec3(0, c.height.value, 0));
-    const double usual = m.azimuth[n / 2] + signal::median(az);
-    m.has_x = std::abs(std::cos(usual)) >= 0.707;
-    m.has_z = !m.has_x;
-    const double to_axis = std::abs(wrap(2 * usual) / 2); // distance to front or back
-    if (to_axis > 25 * deg && to_axis < 65 * deg)
-        m.view = View::oblique;
-    else if (m.has_x)
-        m.view = std::cos(usual) > 0 ? View::front : View::back;
-    else
-        m.view = std::sin(usual) > 0 ? View::left : View::right;
+    double usual = m.azimuth[n / 2] + signal::median(az);
+    if (const auto first = std::find(m.valid.begin(), m.valid.end(), true); !o.turned.empty() && first != m.valid.end())
+        usual = m.azimuth[static_cast<std::size_t>(first - m.valid.begin())];
+    look_from(m, usual);
     fill(m);
     if (!o.errors) return m;
     // The clip as it would be were one figure off by one sigma; what the filter takes out is the same in both and drops out.

@@ -10,6 +10,8 @@ struct Off {
     double focal = 0, pitch = 0, roll = 0, distortion = 0, scale = 0, floor = 0, depth = 0, left_foot = 0, right_foot = 0;
 };
 
+inline constexpr double ankle_share = 0.039, ankle_spread = 0.008; // height of the ankle, of stature; m
+
 /// A stretch in which a foot rests, with its place on the picture.
 struct FootRest {
     double from_s = 0, to_s = 0;
@@ -52,7 +54,12 @@ private:
     void find_standing(const Camera& c);
     void find_rests(const Camera& c);
     void drop_held_up(const Camera& c);
+    void find_walk(const Camera& c);
+    /// How far away the student is at a time, m: as at the quiet stand, or on a walk to or from the camera.
+    double away(const Camera& c, double t) const;
+    void doubt_raised_heels(const Camera& c);
     void face(const Camera& c);
+    void face_as_known(const std::vector<Azimuth>& cue, std::optional<double> declared);
     bool resting(Side side, double t) const;
     /// 1-sigma of a foot's depth, m: told where it rests, carried over a step, a guess where no rest is near.
     double foot_depth_sigma(Side side, double t) const;
@@ -65,6 +72,7 @@ private:
     std::vector<std::size_t> standing_; // frames on which the body is at its longest
     double bent_ = 1;                   // ankle to ear against the sum of the segments on them
     std::array<std::vector<FootRest>, 2> rests_;
+    std::vector<std::pair<double, double>> walk_; // time, times the distance of the quiet stand; empty: about one place throughout
     std::vector<double> axis_;
     double azimuth_sigma_ = 0.08;
     bool floor_known_ = true, apart_known_ = true;

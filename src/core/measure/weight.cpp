@@ -85,24 +85,32 @@ Along project(const Motion& m, const Feet& feet, const std::vector<Vec3>& centre
 }
 
 /// Offset, m, learnt from quiet single supports of 0.3 s and more, where all of the weight must be on one foot; with it goes most of the
-/// error of a tilted vertical. Nothing without such a support.
+/// error of a tilted vertical. A support that is off by more than a camera can be is none: who stands on the toes of both feet is taken for
+/// one with a foot off the floor. Nothing without such a support, or where most are of that kind.
 std::optional<double> calibration(const Motion& m, const Measures& out, const Along& a) {
+    const double most = std::hypot(0.04, 2 * a.tilt);
     Series metres;
+    int kept = 0, all = 0;
     const auto n = m.frames();
     for (const Side up : {Side::left, Side::right}) {
         const auto& c = out.contact[static_cast<std::size_t>(up)];
         for (std::size_t k = 0; k < n;) {
             std::size_t b = k;
             while (b < n && c[b] == Contact::off) ++b;
-            if (b > k + 2 && m.time_s[b - 1] - m.time_s[k] >= 0.3) // its middle half: the body has arrived and does not yet leave
+            if (b > k + 2 && m.time_s[b - 1] - m.time_s[k] >= 0.3) { // its middle half: the body has arrived and does not yet leave
+                Series here;
                 for (std::size_t f = k + (b - k) / 4; f < b - (b - k) / 4; ++f)
                     if (std::isfinite(a.still[f]) && std::abs(a.span[f]) > 0.12)
-                        metres.push_back((a.still[f] - (up == Side::left ? 0.0 : 1.0)) * a.span[f]);
+                        here.push_back((a.still[f] - (up == Side::left ? 0.0 : 1.0)) * a.span[f]);
+                if (!here.empty()) {
+                    ++all;
+                    if (std::abs(signal::median(here)) <= most) ++kept, metres.insert(metres.end(), here.begin(), here.end());
+                }
+            }
             k = std::max(b, k + 1);
         }
     }
-    if (metres.size() < 10) return std::nullopt;
-    const double most = std::hypot(0.04, 2 * a.tilt);
+    if (metres.size() < 10 || 2 * kept < all) return std::nullopt;
     return std::clamp(signal::median(metres), -most, most);
 }
 

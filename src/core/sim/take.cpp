@@ -68,6 +68,34 @@ Image Take::picture(std::size_t frame) const {
     return film_->shoot(student_.pose(t), t);
 }
 
+PhoneOptions seeing_all(const Student& student, PhoneOptions phone) {
+    constexpr double every_s = 0.5, nearer_m = 0.1, farthest_m = 15, rim = 0.04; // of the picture's width and height
+    std::vector<Vec3> points;
+    for (double t = 0; t < student.duration(); t += every_s)
+        for (const Vec3& p : student.pose(t).points) points.push_back(p);
+    const auto within = [&](PhoneOptions& o) {
+        double left = 0, right = 0, low = 0, high = 0; // of the picture's sides
+        const auto look = [&] {
+            const Camera camera = Camera::of(o);
+            left = low = 1e9, right = high = -1e9;
+            for (const Vec3& p : points) {
+                if ((camera.r * (p - camera.at)).z() < 0.2) return false; // who walks into the camera
+                const Vec2 q = camera.project(p);
+                left = std::min(left, q.x() / o.width), right = std::max(right, q.x() / o.width);
+                low = std::min(low, q.y() / o.height), high = std::max(high, q.y() / o.height);
+            }
+            return true;
+        };
+        for (int i = 0; i < 4; ++i) { // a step to the side moves the near more than the far
+            if (!look()) return false;
+            o.beside_m += (0.5 - (left + right) / 2) * o.width * o.distance_m / (o.focal * std::max(o.width, o.height));
+        }
+        return look() && left > rim && right < 1 - rim && low > rim / 2 && high < 1 - rim / 2;
+    };
+    while (!within(phone) && phone.distance_m + nearer_m <= farthest_m) phone.distance_m += nearer_m;
+    return phone;
+}
+
 TakeOptions take_of(std::uint64_t seed, double stature_m) {
     TakeOptions o;
     o.student.seed = seed;

@@ -37,6 +37,10 @@ private:
     mutable std::unique_ptr<Film> film_;
 };
 
+/// The phone as somebody puts it up who wants to see all of a performance that goes over the floor: as near as it may stand (no nearer
+/// than `phone` stands), its picture's middle on the middle of the way. At the farthest a phone may stand where that is not enough.
+PhoneOptions seeing_all(const Student& student, PhoneOptions phone);
+
 /// bad_value naming the fault and the movement where it changes nothing of what a student with these options does: no point by a
 /// centimetre, no moment by a tenth of a second; locked knees: none that comes to be straight.
 Result<bool> shows(const Movement& movement, const StudentOptions& options, const FaultSpec& fault);

@@ -1,6 +1,7 @@
 // Parts of linked forms in words.
 #include "ui/text/text.h"
 #include <QCoreApplication>
+#include <set>
 
 namespace bevel::ui::text {
 namespace {
@@ -44,7 +45,7 @@ QString part_seen(const FormReview& whole, const PartSeen& p) {
         how = PartWords::tr("seen in part");
         break;
     case How::not_seen:
-        how = PartWords::tr("not in the picture: nothing is said of it");
+        how = PartWords::tr("not seen: nothing is said of it");
         break;
     case How::unlike:
         how = PartWords::tr("something else is done here");
@@ -53,9 +54,10 @@ QString part_seen(const FormReview& whole, const PartSeen& p) {
         how = PartWords::tr("left out");
         break;
     }
-    if (p.turned) how = PartWords::tr("turned away from what one camera can tell: not judged");
     if (p.again) how = PartWords::tr("done again");
+    if (whole.goes > 1) how += PartWords::tr(", time %1 through the form").arg(p.go + 1);
     if (p.out_of_order) how = PartWords::tr("done out of order");
+    if (p.view && *p.view != whole.review->motion.view) how += PartWords::tr(", seen %1", "from which side").arg(view(*p.view));
     int outside = 0;
     for (const auto k : p.findings) outside += whole.review->findings[k].verdict == Verdict::outside ? 1 : 0;
     if (outside > 0) how += PartWords::tr("; %n figure(s) outside", nullptr, outside);
@@ -68,26 +70,27 @@ QString part_seen(const FormReview& whole, const PartSeen& p) {
 QString parts_seen(const FormReview& whole) {
     using How = PartSeen::How;
     std::vector<std::size_t> missing, unseen, unlike, again, astray;
-    int done = 0;
+    std::set<std::size_t> in_order; // in any time through
     for (const auto& p : whole.parts) {
         if (p.again)
             again.push_back(p.part);
         else if (p.out_of_order)
             astray.push_back(p.part);
         else if (p.how == How::done || p.how == How::cut)
-            ++done;
+            in_order.insert(p.part);
         if (p.how == How::missing) missing.push_back(p.part);
         if (p.how == How::not_seen) unseen.push_back(p.part);
         if (p.how == How::unlike) unlike.push_back(p.part);
     }
-    const int all = static_cast<int>(whole.reference->course().parts.size());
+    const int all = static_cast<int>(whole.reference->course().parts.size()), done = static_cast<int>(in_order.size());
     QStringList out{done == all ? PartWords::tr("all %n part(s) in their order", nullptr, all)
                                 : PartWords::tr("%1 of %2 parts in their order").arg(done).arg(all)};
+    if (whole.goes > 1) out << PartWords::tr("begun %n time(s)", nullptr, whole.goes);
     if (!missing.empty()) out << PartWords::tr("left out: %1").arg(numbers(missing));
     if (!unlike.empty()) out << PartWords::tr("something else done: %1").arg(numbers(unlike));
     if (!again.empty()) out << PartWords::tr("done again: %1").arg(numbers(again));
     if (!astray.empty()) out << PartWords::tr("out of order: %1").arg(numbers(astray));
-    if (!unseen.empty()) out << PartWords::tr("not in the picture: %1").arg(numbers(unseen));
+    if (!unseen.empty()) out << PartWords::tr("not seen: %1").arg(numbers(unseen));
     return out.join(QStringLiteral(" · "));
 }
 
