@@ -198,6 +198,14 @@
         <source>not seen: %1</source>
         <translation>nicht zu sehen: %1</translation>
     </message>
+    <message>
+        <source>, time %1 through the form</source>
+        <translation>, %1. Mal durch die Form</translation>
+    </message>
+    <message numerus="yes">
+        <source>begun %n time(s)</source>
+        <translation><numerusform>%n-mal begonnen</numerusform><numerusform>%n-mal begonnen</numerusform></translation>
+    </message>
 </context>
 <context>
     <name>arrivals</name>
@@ -14708,6 +14716,334 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>Only let the chin sink and come up again.</source>
         <translation>Nur das Kinn sinken und wieder hochkommen lassen.</translation>
+    </message>
+    <message>
+        <source>A saucer under each knee.</source>
+        <translation>Eine Untertasse unter jedem Knie.</translation>
+    </message>
+    <message>
+        <source>A screw that goes into wood.</source>
+        <translation>Eine Schraube, die ins Holz geht.</translation>
+    </message>
+    <message>
+        <source>A swimmer who dips under a rope.</source>
+        <translation>Ein Schwimmer, der unter einem Seil durchtaucht.</translation>
+    </message>
+    <message>
+        <source>A wet cloth that is wrung out and dropped.</source>
+        <translation>Ein nasses Tuch, das ausgewrungen und fallen gelassen wird.</translation>
+    </message>
+    <message>
+        <source>Across the body</source>
+        <translation>Quer vor dem Körper</translation>
+    </message>
+    <message>
+        <source>All at once, and all off at once.</source>
+        <translation>Alles auf einmal, und alles auf einmal wieder los.</translation>
+    </message>
+    <message>
+        <source>Arms in Counter-Direction</source>
+        <translation>Arme gegeneinander</translation>
+    </message>
+    <message>
+        <source>As small as a saucer, and unloaded: the hands carry the trunk.</source>
+        <translation>So klein wie eine Untertasse und entlastet: die Hände tragen den Rumpf.</translation>
+    </message>
+    <message>
+        <source>As the back rounds the ears come down beside the shoulders.</source>
+        <translation>Wenn der Rücken rund wird, kommen die Ohren neben die Schultern.</translation>
+    </message>
+    <message>
+        <source>Before the chest both hands draw small round circles: out, up, in and down, led by the wrists; the shoulders stay low.</source>
+        <translation>Vor der Brust zeichnen beide Hände kleine runde Kreise: nach außen, oben, innen und unten, geführt von den Handgelenken; die Schultern bleiben tief.</translation>
+    </message>
+    <message>
+        <source>Bend and straighten</source>
+        <translation>Beugen und strecken</translation>
+    </message>
+    <message>
+        <source>Both arms arrive at the same moment.</source>
+        <translation>Beide Arme kommen im selben Moment an.</translation>
+    </message>
+    <message>
+        <source>Both hands on the hips: only the turn.</source>
+        <translation>Beide Hände an der Hüfte: nur die Drehung.</translation>
+    </message>
+    <message>
+        <source>Brace and Release</source>
+        <translation>Anspannen und loslassen</translation>
+    </message>
+    <message>
+        <source>Circle one hand and rest the other on its forearm.</source>
+        <translation>Eine Hand kreist, die andere ruht auf ihrem Unterarm.</translation>
+    </message>
+    <message>
+        <source>Close the fists and let them open again; nothing else.</source>
+        <translation>Die Fäuste schließen und wieder aufgehen lassen; sonst nichts.</translation>
+    </message>
+    <message>
+        <source>Draw it home</source>
+        <translation>Zurückziehen</translation>
+    </message>
+    <message>
+        <source>Feet a fist apart, hands on the thighs above the knees, weight light: both knees draw a small circle over the feet, out, back, in and forward.</source>
+        <translation>Füße eine Faust breit, Hände auf den Oberschenkeln über den Knien, wenig Gewicht: beide Knie zeichnen einen kleinen Kreis über den Füßen, nach außen, hinten, innen und vorn.</translation>
+    </message>
+    <message>
+        <source>Firm, from the feet up</source>
+        <translation>Fest werden, von den Füßen an</translation>
+    </message>
+    <message>
+        <source>Firmness for a moment is the exercise; it asks no range.</source>
+        <translation>Festigkeit für einen Moment ist die Übung; sie verlangt keine Weite.</translation>
+    </message>
+    <message>
+        <source>Forward and bent</source>
+        <translation>Nach vorn und gebeugt</translation>
+    </message>
+    <message>
+        <source>Half the circle, knees nearly straight.</source>
+        <translation>Der halbe Kreis, die Knie fast gestreckt.</translation>
+    </message>
+    <message>
+        <source>Half the way</source>
+        <translation>Der halbe Weg</translation>
+    </message>
+    <message>
+        <source>Half the way; nothing is forced.</source>
+        <translation>Der halbe Weg; nichts wird erzwungen.</translation>
+    </message>
+    <message>
+        <source>Hands on the hips: breastbone forward and back.</source>
+        <translation>Hände an der Hüfte: das Brustbein vor und zurück.</translation>
+    </message>
+    <message>
+        <source>Hands on the hips: turn the waist to the diagonal and back, knees quiet.</source>
+        <translation>Hände an der Hüfte: die Taille zur Diagonale drehen und zurück, die Knie ruhig.</translation>
+    </message>
+    <message>
+        <source>Hands on the thighs: bend both knees a little and come up again.</source>
+        <translation>Hände auf den Oberschenkeln: beide Knie ein wenig beugen und wieder hochkommen.</translation>
+    </message>
+    <message>
+        <source>Hands only</source>
+        <translation>Nur die Hände</translation>
+    </message>
+    <message>
+        <source>In a horse stance the waist turns and one fist spirals out across the body to the diagonal; it is drawn back as the waist comes home.</source>
+        <translation>Im Reiterstand dreht die Taille, und eine Faust schraubt sich quer vor dem Körper zur Diagonale hinaus; sie kommt zurück, wenn die Taille heimkehrt.</translation>
+    </message>
+    <message>
+        <source>Keep it</source>
+        <translation>Halten</translation>
+    </message>
+    <message>
+        <source>Let it all drop</source>
+        <translation>Alles fallen lassen</translation>
+    </message>
+    <message>
+        <source>On the front of a chair, feet flat and hip-wide: the same with the trunk, smaller.</source>
+        <translation>Vorn auf dem Stuhl, Füße flach und hüftbreit: dasselbe mit dem Rumpf, kleiner.</translation>
+    </message>
+    <message>
+        <source>On the in-breath everything firms at once, fists pressed out at the sides and the crown long; on the out-breath all of it lets go and the knees give.</source>
+        <translation>Mit dem Einatmen wird alles auf einmal fest, die Fäuste drücken seitlich hinaus, der Scheitel wird lang; mit dem Ausatmen lässt alles los, und die Knie geben nach.</translation>
+    </message>
+    <message>
+        <source>One arm</source>
+        <translation>Ein Arm</translation>
+    </message>
+    <message>
+        <source>One arm floats forward to shoulder height while the other sinks back behind the hip; at their ends they change over, and the trunk stays between them.</source>
+        <translation>Ein Arm schwebt nach vorn auf Schulterhöhe, während der andere hinter die Hüfte sinkt; am Ende wechseln sie, und der Rumpf bleibt dazwischen.</translation>
+    </message>
+    <message>
+        <source>One arm forward and down; the other rests on the belly.</source>
+        <translation>Ein Arm nach vorn und wieder hinab; der andere ruht auf dem Bauch.</translation>
+    </message>
+    <message>
+        <source>One forward, one back</source>
+        <translation>Einer vor, einer zurück</translation>
+    </message>
+    <message>
+        <source>One hand rests at the hip; the other winds from the belly across the body, up and out to the side, and sinks back along the rib; the waist leads all of it.</source>
+        <translation>Eine Hand ruht an der Hüfte; die andere windet sich vom Bauch quer vor dem Körper hinauf und zur Seite hinaus und sinkt an den Rippen zurück; alles führt die Taille.</translation>
+    </message>
+    <message>
+        <source>One-Arm Spiral</source>
+        <translation>Spirale mit einem Arm</translation>
+    </message>
+    <message>
+        <source>Only the breastbone</source>
+        <translation>Nur das Brustbein</translation>
+    </message>
+    <message>
+        <source>Outward</source>
+        <translation>Nach außen</translation>
+    </message>
+    <message>
+        <source>Punches on the Diagonal</source>
+        <translation>Fauststöße zur Diagonale</translation>
+    </message>
+    <message>
+        <source>Reverse Wave</source>
+        <translation>Umgekehrte Welle</translation>
+    </message>
+    <message>
+        <source>Seven tenths of your strength, no more.</source>
+        <translation>Sieben Zehntel der Kraft, nicht mehr.</translation>
+    </message>
+    <message>
+        <source>Silk that is drawn from a cocoon.</source>
+        <translation>Seide, die vom Kokon gezogen wird.</translation>
+    </message>
+    <message>
+        <source>Sink along the rib</source>
+        <translation>An den Rippen sinken</translation>
+    </message>
+    <message>
+        <source>Small Knee Circles</source>
+        <translation>Kleine Kniekreise</translation>
+    </message>
+    <message>
+        <source>Small and round; no corner in it.</source>
+        <translation>Klein und rund, ohne Ecke.</translation>
+    </message>
+    <message>
+        <source>Small: a hand&apos;s breadth is enough.</source>
+        <translation>Klein: eine Handbreit genügt.</translation>
+    </message>
+    <message>
+        <source>Smaller</source>
+        <translation>Kleiner</translation>
+    </message>
+    <message>
+        <source>Spiral out to the diagonal</source>
+        <translation>Zur Diagonale hinausschrauben</translation>
+    </message>
+    <message>
+        <source>The back arches and rounds part by part.</source>
+        <translation>Der Rücken wölbt und rundet sich Stück für Stück.</translation>
+    </message>
+    <message>
+        <source>The back rounds after it</source>
+        <translation>Der Rücken rundet sich danach</translation>
+    </message>
+    <message>
+        <source>The belly button looks ahead all the while.</source>
+        <translation>Der Nabel schaut die ganze Zeit nach vorn.</translation>
+    </message>
+    <message>
+        <source>The circle is small on purpose; it asks no range.</source>
+        <translation>Der Kreis ist mit Absicht klein; er verlangt keine Weite.</translation>
+    </message>
+    <message>
+        <source>The circle sinks and rises a little.</source>
+        <translation>Der Kreis sinkt und steigt ein wenig.</translation>
+    </message>
+    <message>
+        <source>The face goes first, on a long neck.</source>
+        <translation>Das Gesicht geht voran, auf langem Hals.</translation>
+    </message>
+    <message>
+        <source>The face leads</source>
+        <translation>Das Gesicht führt</translation>
+    </message>
+    <message>
+        <source>The face leads forward and a little up, then the breastbone, then the belly; the back rounds after them and straightens from the top: the spine wave the other way round.</source>
+        <translation>Das Gesicht führt nach vorn und ein wenig hinauf, dann das Brustbein, dann der Bauch; der Rücken rundet sich danach und richtet sich von oben auf: die Wirbelsäulenwelle andersherum.</translation>
+    </message>
+    <message>
+        <source>The face leads on purpose.</source>
+        <translation>Das Gesicht führt mit Absicht.</translation>
+    </message>
+    <message>
+        <source>The front hand stops at the height of the heart.</source>
+        <translation>Die vordere Hand hält auf Herzhöhe an.</translation>
+    </message>
+    <message>
+        <source>The gaze goes with the wave.</source>
+        <translation>Der Blick geht mit der Welle.</translation>
+    </message>
+    <message>
+        <source>The gaze rests on the floor ahead.</source>
+        <translation>Der Blick ruht vorn auf dem Boden.</translation>
+    </message>
+    <message>
+        <source>The head hangs in line with the leaning back.</source>
+        <translation>Der Kopf hängt in Linie mit dem geneigten Rücken.</translation>
+    </message>
+    <message>
+        <source>The heel, the hip, the fist: in this order.</source>
+        <translation>Ferse, Hüfte, Faust: in dieser Reihenfolge.</translation>
+    </message>
+    <message>
+        <source>The palm turns all the way, without a stop.</source>
+        <translation>Die Handfläche dreht den ganzen Weg, ohne Halt.</translation>
+    </message>
+    <message>
+        <source>The shoulders have nothing to do.</source>
+        <translation>Die Schultern haben nichts zu tun.</translation>
+    </message>
+    <message>
+        <source>The soles stay where they are.</source>
+        <translation>Die Sohlen bleiben, wo sie sind.</translation>
+    </message>
+    <message>
+        <source>The stance stays as wide and as deep as it was.</source>
+        <translation>Der Stand bleibt so breit und so tief, wie er war.</translation>
+    </message>
+    <message>
+        <source>The trunk goes forward and back in this movement.</source>
+        <translation>In dieser Bewegung geht der Rumpf vor und zurück.</translation>
+    </message>
+    <message>
+        <source>The trunk leans on the hands.</source>
+        <translation>Der Rumpf stützt sich auf die Hände.</translation>
+    </message>
+    <message>
+        <source>The two pans of a balance.</source>
+        <translation>Die zwei Schalen einer Waage.</translation>
+    </message>
+    <message>
+        <source>The waist alone</source>
+        <translation>Nur die Taille</translation>
+    </message>
+    <message>
+        <source>The waist turns first, the hand comes after.</source>
+        <translation>Die Taille dreht zuerst, die Hand kommt nach.</translation>
+    </message>
+    <message>
+        <source>Turn without fists</source>
+        <translation>Drehen ohne Fäuste</translation>
+    </message>
+    <message>
+        <source>Two spoons that stir two cups.</source>
+        <translation>Zwei Löffel, die zwei Tassen rühren.</translation>
+    </message>
+    <message>
+        <source>Wind up and out</source>
+        <translation>Hinauf- und hinauswinden</translation>
+    </message>
+    <message>
+        <source>Wrist Circles</source>
+        <translation>Handkreise</translation>
+    </message>
+    <message>
+        <source>and comes up long</source>
+        <translation>und kommt lang hoch</translation>
+    </message>
+    <message>
+        <source>and up</source>
+        <translation>und hinauf</translation>
+    </message>
+    <message>
+        <source>inward</source>
+        <translation>nach innen</translation>
+    </message>
+    <message>
+        <source>then the breastbone</source>
+        <translation>dann das Brustbein</translation>
     </message>
 </context>
 <context>

@@ -1,4 +1,5 @@
 #include "ui/paint/body.h"
+#include "core/form/form_reference.h"
 #include "core/signal/signal.h"
 #include <cmath>
 #include <functional>
@@ -202,6 +203,14 @@ ReferencePainter::ReferencePainter(std::shared_ptr<const Review> review, int wid
         phone_.distance_m = std::clamp(c->distance, 1.2, 15.0);
         phone_.height_m = std::clamp(c->height.value, 0.2, 2.5);
         phone_.tilt_deg = c->pitch.value * 57.29578;
+    }
+    // Who turns and walks is seen by a camera that stands still: where it stands from where the form begins.
+    if (m.from_pictures() && dynamic_cast<const FormReference*>(review_->reference.get())) {
+        const double azimuth = m.start_azimuth;
+        const Vec3 out(std::sin(azimuth), 0, std::cos(azimuth)), right(std::cos(azimuth), 0, -std::sin(azimuth));
+        phone_.turn_deg = azimuth * 57.29578;
+        phone_.distance_m = std::clamp(m.camera_at.dot(out), 1.2, 19.0);
+        phone_.beside_m = std::clamp(-m.camera_at.dot(right), -10.0, 10.0);
     }
     film_ = std::make_unique<sim::Film>(review_->reference->solver(), sim::Looks::reference(), phone_);
 }

@@ -6,6 +6,7 @@
 #include <cmath>
 #include <functional>
 #include <QCoreApplication>
+#include <QLineF>
 #include <QPainterPath>
 
 namespace bevel::ui {
@@ -31,14 +32,28 @@ void draw_floor_plan(QPainter& p, const QRectF& rect, const Review& review, std:
         return;
     }
     const double scale = std::min(rect.width() / 1.5, rect.height() / 1.25); // px per metre
+    // What one camera shows of who turns changes with the way they face.
+    const bool has_x = !m.from_pictures() || std::abs(std::cos(m.azimuth[frame])) >= 0.707, has_z = !m.from_pictures() || !has_x;
+    const double cosine = std::cos(m.facing[frame]), sine = std::sin(m.facing[frame]);
+    auto own = [&](const Vec3& v) { return Vec3(v.x() * cosine - v.z() * sine, v.y(), v.x() * sine + v.z() * cosine); };
     Vec3 middle = Vec3::Zero();
     for (const Side s : {Side::left, Side::right})
         for (const Point q : {left_heel, left_toe}) middle += 0.25 * m.m[frame][static_cast<std::size_t>(on(s, q))];
     // Facing up on the plan, as seen from above and behind: own left is on the left.
     auto place = [&](const Vec3& v) {
-        return QPointF(rect.center().x() - (m.has_x ? (v.x() - middle.x()) * scale : 0),
-                       rect.center().y() - (m.has_z ? (v.z() - middle.z()) * scale : 0));
+        const Vec3 d = own(v - middle);
+        return QPointF(rect.center().x() - (has_x ? d.x() * scale : 0), rect.center().y() - (has_z ? d.z() * scale : 0));
     };
+    // The unknown axis is spread out, not to scale.
+    auto foot = [&](Side s) {
+        QPointF a = place(m.m[frame][static_cast<std::size_t>(on(s, left_heel))]),
+                b = place(m.m[frame][static_cast<std::size_t>(on(s, left_toe))]);
+        const double offset = (s == Side::left ? -1 : 1) * 0.16 * scale;
+        if (!has_x) a.rx() += offset, b.rx() += offset;
+        if (!has_z) a.ry() += 0.09 * scale, b.ry() -= 0.17 * scale;
+        return QLineF(a, b);
+    };
+    const double apart = foot(Side::right).center().x() - foot(Side::left).center().x();
     p.setPen(QPen(c.line, 1, Qt::DotLine));
     for (int i = -3; i <= 3; ++i) {
         const double d = i * 0.25 * scale;
@@ -49,15 +64,7 @@ void draw_floor_plan(QPainter& p, const QRectF& rect, const Review& review, std:
     }
     p.setClipRect(rect);
     for (const Side s : {Side::left, Side::right}) {
-        const Vec3 &heel = m.m[frame][static_cast<std::size_t>(on(s, left_heel))],
-                   &toe = m.m[frame][static_cast<std::size_t>(on(s, left_toe))];
-        QPointF a = place(heel), b = place(toe);
-        const double offset = (s == Side::left ? -1 : 1) * 0.16 * scale; // the unknown axis is spread out, not to scale
-        if (!m.has_x) a.rx() += offset, b.rx() += offset;
-        if (!m.has_z) {
-            a.ry() += 0.09 * scale;
-            b.ry() -= 0.17 * scale;
-        }
+        const QPointF a = foot(s).p1(), b = foot(s).p2();
         const Contact k = review.measures.contact[static_cast<std::size_t>(s)][frame];
         QPen pen(theme.side(s), 0.085 * scale, Qt::SolidLine, Qt::RoundCap);
         QColor fill = theme.side(s);
@@ -67,8 +74,11 @@ void draw_floor_plan(QPainter& p, const QRectF& rect, const Review& review, std:
         p.drawLine(a, b);
         p.setPen(theme.side(s));
         const double below = std::min(std::max(a.y(), b.y()) + 0.06 * scale, rect.bottom() - 20);
-        const QRectF label(0.5 * (a.x() + b.x()) - 40, below, 80, 20);
-        p.drawText(label, Qt::AlignHCenter | Qt::AlignTop, text::side(s));
+        // Beside one another where there is room, else each out from the middle.
+        const double at = 0.5 * (a.x() + b.x()), wide = p.fontMetrics().horizontalAdvance(text::side(s));
+        const bool close = std::abs(apart) < wide + 8, out_left = (s == Side::left) == (apart >= 0);
+        const QRectF label(close ? (out_left ? at - 80 - 2 : at + 2) : at - 40, below, 80, 20);
+        p.drawText(label, (close ? out_left ? Qt::AlignRight : Qt::AlignLeft : Qt::AlignHCenter) | Qt::AlignTop, text::side(s));
     }
     if (frame < review.measures.centre.size()) {
         const auto from = frame > 45 ? frame - 45 : 0;
@@ -83,22 +93,22 @@ void draw_floor_plan(QPainter& p, const QRectF& rect, const Review& review, std:
         }
         p.setPen(QPen(c.ink, 1.2));
         p.setBrush(Qt::NoBrush);
-        if (m.has_x && m.has_z) p.drawPath(path);
+        if (has_x && has_z) p.drawPath(path);
         const QPointF at = place(review.measures.centre[frame]);
         p.setPen(QPen(c.ink, 1.6));
-        if (m.has_x && m.has_z) {
+        if (has_x && has_z) {
             p.setBrush(c.ink);
             p.drawEllipse(at, 4, 4);
-        } else if (m.has_x) { // one axis only: a line, not a point
+        } else if (has_x) { // one axis only: a line, not a point
             p.drawLine(QPointF(at.x(), rect.top() + 16), QPointF(at.x(), rect.bottom() - 4));
         } else {
             p.drawLine(QPointF(rect.left() + 4, at.y()), QPointF(rect.right() - 4, at.y()));
         }
     }
     p.setPen(c.faint);
-    const QString note = m.has_x && m.has_z ? FloorWords::tr("From above; grid 25 cm")
-                         : m.has_x          ? FloorWords::tr("From above: sideways only")
-                                            : FloorWords::tr("From above: forward only");
+    const QString note = has_x && has_z ? FloorWords::tr("From above; grid 25 cm")
+                         : has_x        ? FloorWords::tr("From above: sideways only")
+                                        : FloorWords::tr("From above: forward only");
     p.drawText(rect.adjusted(5, 2, -4, 0), Qt::AlignLeft | Qt::AlignTop, note);
     p.restore();
 }
