@@ -2,6 +2,7 @@
 #include "core/form/floor_path.h"
 #include "core/form/form_review.h"
 #include "core/form/from_clip.h"
+#include "core/form/goes.h"
 #include "core/form/pieces.h"
 #include "core/form/which_form.h"
 #include "core/sim/student.h"
@@ -375,6 +376,31 @@ private slots:
         }
     }
 
+    /// Where each go begins, from the numbers of the parts alone.
+    void goes_are_counted_from_the_order_of_the_parts() {
+        using Parts = std::vector<std::size_t>;
+        const auto begins = [](const Parts& done) { return goes_of(done); };
+        QCOMPARE(begins({}), Parts{});
+        QCOMPARE(begins({0, 1, 2, 3}), Parts{0});
+        QCOMPARE(begins({0, 1, 0, 1, 2, 3}), (Parts{0, 2}));                      // begun again after two
+        QCOMPARE(begins({0, 1, 2, 3, 0, 1, 2, 3, 0, 1, 2, 3}), (Parts{0, 4, 8})); // three times through
+        QCOMPARE(begins({0, 1, 2, 2, 3, 4}), Parts{0});                           // one part twice
+        QCOMPARE(begins({0, 1, 3, 4, 2, 5, 6}), Parts{0});                        // swapped
+        QCOMPARE(begins({0, 1, 4, 5, 2, 3, 6, 7}), Parts{0});                     // two swapped with two: nothing is done again
+        QCOMPARE(begins({2, 3, 4, 2, 3, 4, 5}), (Parts{0, 3}));                   // from the middle, twice
+        const auto on = in_order({0, 1, 3, 2, 4});
+        QCOMPARE(std::count(on.begin(), on.end(), true), 4);
+        QVERIFY(in_order({}).empty());
+        // Whatever comes: goes begin at the first part, in order of time, and each is at least one part.
+        std::uint64_t x = 5;
+        for (int round = 0; round < 300; ++round) {
+            Parts done(1 + round % 14);
+            for (auto& p : done) x = x * 6364136223846793005ULL + 1442695040888963407ULL, p = (x >> 33) % 7;
+            const auto all = begins(done);
+            QVERIFY(!all.empty() && all.front() == 0 && all.back() < done.size());
+            for (std::size_t k = 1; k < all.size(); ++k) QVERIFY(all[k] > all[k - 1]);
+        }
+    }
     /// Who begins again, or goes through twice, has left nothing out and done nothing out of order.
     void a_form_begun_again_is_two_goes() {
         const LinkedForm& f = form("follow_step_six");
@@ -505,6 +531,32 @@ private slots:
         qInfo("%d parts, %d figures told, %d and %d false ones of safety and of the ground", parts, told, safety, ground);
         QCOMPARE(safety, 0);
         QVERIFY(told > 8 * parts && 50 * ground <= parts);
+    }
+    /// Which of the forms that turn a film shows is told though most of its parts are seen from elsewhere than its beginning.
+    void a_turning_form_is_known_from_one_camera() {
+        for (const auto& [id, view] : {std::pair{"turn_with_strike_and_push", View::front},
+                                       {"walk_turn_walk_back", View::left},
+                                       {"twelve_at_the_quay", View::back}}) {
+            sim::StudentOptions student;
+            student.seed = 8;
+            ReviewOptions options;
+            options.stature_m = 1.70;
+            const Track track = filmed(*link(form(id), movements_), view, student);
+            QElapsedTimer clock;
+            clock.start();
+            const auto guess = guess_turning_form(track, movements_, forms_, options);
+            QVERIFY(guess.has_value());
+            qInfo("%s: %s %.2f, %lld ms", id, guess->form.c_str(), guess->score, static_cast<long long>(clock.elapsed()));
+            QCOMPARE(guess->form, std::string(id));
+            QVERIFY(guess->score > 0.5);
+        }
+        // A form that stays where it faces, and points in metres, are no business of it.
+        sim::StudentOptions student;
+        student.seed = 8;
+        const auto steps = link(form("side_steps"), movements_);
+        const auto other = guess_turning_form(filmed(*steps, View::front, student), movements_, forms_, {});
+        QVERIFY2(!other || other->score < 0.5, other ? qPrintable(QString("%1 %2").arg(other->form.c_str()).arg(other->score)) : "");
+        QVERIFY(!guess_turning_form(performed(*steps, student), movements_, forms_, {}));
     }
     /// From where the camera stands is told when nobody said it.
     void the_side_a_form_is_seen_from_is_told() {

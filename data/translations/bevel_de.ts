@@ -204,7 +204,10 @@
     </message>
     <message numerus="yes">
         <source>begun %n time(s)</source>
-        <translation><numerusform>%n-mal begonnen</numerusform><numerusform>%n-mal begonnen</numerusform></translation>
+        <translation>
+            <numerusform>%n-mal begonnen</numerusform>
+            <numerusform>%n-mal begonnen</numerusform>
+        </translation>
     </message>
 </context>
 <context>

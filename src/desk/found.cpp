@@ -129,10 +129,14 @@ std::optional<MovementGuess> form_guess(const Track& track, std::span<const Move
     if (forms.empty() || track.time_s.empty() || track.time_s.back() - track.time_s.front() < long_s) return std::nullopt;
     const auto parts = suggest_parts(track, movements, o);
     const auto guessed = guess_form(parts, forms);
-    if (guessed.empty() || guessed.front().score < least || guessed.front().movements < kinds) return std::nullopt;
+    std::optional<FormGuess> best = guessed.empty() ? std::nullopt : std::optional(guessed.front());
+    // Parts that one camera sees from another side than the clip's are not found one by one.
+    if (const auto turning = guess_turning_form(track, movements, forms, o); turning && (!best || turning->score > best->score))
+        best = turning;
+    if (!best || best->score < least || best->movements < kinds) return std::nullopt;
     MovementGuess g;
-    g.movement = std::string(form_prefix) + guessed.front().form;
-    g.probability = guessed.front().score;
+    g.movement = std::string(form_prefix) + best->form;
+    g.probability = best->score;
     g.repetitions = 1;
     double cost = 0, time = 0;
     for (const auto& p : parts) cost += p.cost * (p.to_s - p.from_s), time += p.to_s - p.from_s;

@@ -1,5 +1,6 @@
 #include "core/form/form_review.h"
 #include "core/align/align.h"
+#include "core/form/goes.h"
 #include "core/signal/signal.h"
 #include <algorithm>
 #include <atomic>
@@ -7,7 +8,6 @@
 #include <future>
 #include <iterator>
 #include <map>
-#include <nlohmann/json.hpp>
 #include <numbers>
 #include <set>
 #include <tuple>
@@ -66,42 +66,12 @@ bool rests_as(const Motion& m, double from, double to, const Pose& stand, double
     return true;
 }
 
-/// The longest way through the parts as they were done that only goes forward: what is not on it is again or out of order.
-std::vector<bool> in_order(const std::vector<std::size_t>& done) {
-    const std::size_t n = done.size();
-    std::vector<double> best(n, 1);
-    std::vector<std::size_t> before(n, n);
-    for (std::size_t i = 0; i < n; ++i)
-        for (std::size_t k = 0; k < i; ++k)
-            if (done[k] < done[i] && best[k] + 1 > best[i]) best[i] = best[k] + 1, before[i] = k;
-    std::vector<bool> on(n, false);
-    if (n == 0) return on;
-    auto at = static_cast<std::size_t>(std::max_element(best.begin(), best.end()) - best.begin());
-    while (at < n) {
-        on[at] = true;
-        at = before[at];
-    }
-    return on;
-}
-
-/// Where each time through the form begins among the parts as they were done: a new one is worth it where it puts two more of them in
-/// order.
-std::vector<std::size_t> goes_of(const std::vector<std::size_t>& done) {
-    constexpr double worth = 1.5;
-    const std::size_t n = done.size();
-    std::vector<double> best(n + 1, 0);
-    std::vector<std::size_t> from(n + 1, 0);
-    for (std::size_t to = 1; to <= n; ++to) {
-        best[to] = -1e9;
-        for (std::size_t k = 0; k < to; ++k) {
-            const auto on = in_order({done.begin() + static_cast<std::ptrdiff_t>(k), done.begin() + static_cast<std::ptrdiff_t>(to)});
-            const double value = best[k] - (k > 0 ? worth : 0) + static_cast<double>(std::count(on.begin(), on.end(), true));
-            if (value > best[to]) best[to] = value, from[to] = k;
-        }
-    }
-    std::vector<std::size_t> out;
-    for (std::size_t at = n; at > 0; at = from[at]) out.insert(out.begin(), from[at]);
-    return out;
+Result<Alignment> aligned(const Motion& motion, const Measures& measures, const LinkedCourse& course,
+                          const std::vector<ReferenceModel>& models) {
+    Form form;
+    form.linked = true;
+    for (std::size_t k = 0; k < models.size(); ++k) form.entries.push_back({&models[k], course.parts[k].side, course.parts[k].joins});
+    return align(motion, measures, form);
 }
 
 class Reviewer {
@@ -112,7 +82,11 @@ public:
     Result<bool> run() {
         Motion& motion = review_.motion;
         const bool room = !motion.from_pictures(), turns = out_.reference->turns();
-        auto found = room ? by_body() : turns ? as_seen() : held_against(out_.reference->models());
+        auto found = room    ? by_body()
+                     : turns ? align_as_seen(motion, review_.measures, *out_.reference, options_.view).map([](SeenForm s) {
+                           return std::move(s.alignment);
+                       })
+                             : held_against(out_.reference->models());
         if (!found) return tl::unexpected(found.error());
         // What is not judged is told by its parts; the feet coming together after the last one are none.
         review_.alignment.left_out.clear();
@@ -147,11 +121,7 @@ public:
 
 private:
     Result<Alignment> held_against(const std::vector<ReferenceModel>& models) const {
-        Form form;
-        form.linked = true;
-        for (std::size_t k = 0; k < models.size(); ++k)
-            form.entries.push_back({&models[k], out_.reference->course().parts[k].side, out_.reference->course().parts[k].joins});
-        return align(review_.motion, review_.measures, form);
+        return aligned(review_.motion, review_.measures, out_.reference->course(), models);
     }
 
     /// Nobody knows yet which part it is, and so not the way that is to be faced: both are held against each other as the body points.
@@ -162,32 +132,6 @@ private:
         auto found = held_against(out_.reference->models_by_body());
         motion.facing = facing;
         return found;
-    }
-
-    /// One camera sees each part of a form that turns from a side of its own. Where it stands as the form begins is as declared where most
-    /// of the clip is explained so, else from where most of it is.
-    Result<Alignment> as_seen() const {
-        constexpr double enough = 0.5;
-        std::vector<double> from{0, 90, -90, 180, 45, -45, 135, -135};
-        if (options_.view == View::oblique)
-            from = {45, -45, 135, -135};
-        else if (options_.view)
-            from.resize(4);
-        if (options_.view == View::left) std::swap(from[0], from[1]);
-        if (options_.view == View::right) std::swap(from[0], from[2]);
-        if (options_.view == View::back) std::swap(from[0], from[3]);
-        const Motion& m = review_.motion;
-        Result<Alignment> best = fail(Code::cannot_judge, "no_repetition");
-        double most = -1;
-        for (const double azimuth : from) {
-            auto found = held_against(out_.reference->models_seen(azimuth * std::numbers::pi / 180, m.camera ? m.camera->distance : 4));
-            double well = 0;
-            if (found)
-                for (const auto& r : found->repetitions) well += std::max(0.0, 1 - r.cost) * (r.end_s - r.start_s);
-            if (well > most) most = well, best = std::move(found);
-            if (options_.view && azimuth == from.front() && most > enough * (m.time_s.back() - m.time_s.front())) break;
-        }
-        return best;
     }
 
     /// The parts that were found say how the student turns: the clip is put on the ground once more, knowing that.
@@ -574,6 +518,31 @@ std::string_view how_name(How h) {
     return names[static_cast<std::size_t>(h)];
 }
 
+Result<SeenForm> align_as_seen(const Motion& motion, const Measures& measures, const FormReference& reference,
+                               std::optional<View> declared) {
+    constexpr double enough = 0.5;
+    std::vector<double> from{0, 90, -90, 180, 45, -45, 135, -135};
+    if (declared == View::oblique)
+        from = {45, -45, 135, -135};
+    else if (declared)
+        from.resize(4);
+    if (declared == View::left) std::swap(from[0], from[1]);
+    if (declared == View::right) std::swap(from[0], from[2]);
+    if (declared == View::back) std::swap(from[0], from[3]);
+    const double length = motion.time_s.back() - motion.time_s.front();
+    Result<SeenForm> best = fail(Code::cannot_judge, "no_repetition");
+    for (const double azimuth : from) {
+        auto found = aligned(motion, measures, reference.course(),
+                             reference.models_seen(azimuth * std::numbers::pi / 180, motion.camera ? motion.camera->distance : 4));
+        if (!found) continue;
+        double well = 0;
+        for (const auto& r : found->repetitions) well += std::max(0.0, 1 - r.cost) * (r.end_s - r.start_s) / length;
+        if (!best || well > best->explained) best = SeenForm{std::move(*found), well};
+        if (declared && azimuth == from.front() && best->explained > enough) break;
+    }
+    return best;
+}
+
 Result<std::shared_ptr<const FormReview>> make_form_review(const Track& track, const LinkedForm& form, std::span<const Movement> movements,
                                                            const ReviewOptions& options) {
     auto course = link(form, movements, {options.school, options.adaptations, options.clip});
@@ -595,69 +564,6 @@ Result<std::shared_ptr<const FormReview>> make_form_review(const Track& track, c
     if (auto ok = Reviewer(*out, *review, track, options).run(); !ok) return tl::unexpected(ok.error());
     out->review = std::move(review);
     return std::shared_ptr<const FormReview>(std::move(out));
-}
-
-std::vector<KeptFigure> figures_of(const FormReview& review) {
-    std::vector<KeptFigure> out;
-    std::set<std::tuple<std::string, std::string, std::string>> there;
-    for (const auto& p : review.parts) {
-        if (p.how != How::done || p.other_join || p.again) continue;
-        const Movement& movement = *review.reference->course().parts[p.part].movement;
-        for (auto& f : figures_of(p.summaries, movement, review.review->motion.view))
-            if (there.insert({f.movement, f.check, f.side}).second) out.push_back(std::move(f));
-    }
-    return out;
-}
-
-std::string form_review_json(const FormReview& r, const std::string& clip, const std::string& school) {
-    using nlohmann::json;
-    const auto& course = r.reference->course();
-    json parts = json::array();
-    for (const auto& p : r.parts) {
-        const LinkedPart& part = course.parts[p.part];
-        json one{{"part", p.part + 1},
-                 {"entry", part.entry + 1},
-                 {"movement", part.movement->id},
-                 {"side", side_name(part.side)},
-                 {"how", how_name(p.how)},
-                 {"from_s", p.from_s},
-                 {"to_s", p.to_s}};
-        if (r.goes > 1) one["go"] = p.go + 1;
-        if (p.again) one["again"] = true;
-        if (p.out_of_order) one["out_of_order"] = true;
-        if (p.other_join) one["other_join"] = true;
-        if (p.view) one["view"] = view_name(*p.view);
-        if (p.pace > 0) one["pace"] = p.pace;
-        if (p.repetition) {
-            const Repetition& rep = r.review->alignment.repetitions[*p.repetition];
-            one["cost"] = rep.cost;
-            json phases = json::array();
-            for (const auto& x : rep.phases) phases.push_back({{"id", x.id}, {"start_s", x.start_s}, {"end_s", x.end_s}});
-            one["phases"] = phases;
-            json findings = json::array();
-            for (const auto k : p.findings) findings.push_back(finding_json(r.review->findings[k]));
-            one["findings"] = findings;
-        }
-        parts.push_back(std::move(one));
-    }
-    json remarks = json::array();
-    for (const auto& m : r.remarks) {
-        json in = json::array();
-        for (const auto k : m.findings) in.push_back({{"part", r.review->findings[k].part}, {"check", r.review->findings[k].key()}});
-        const Finding& f = r.leading(m);
-        remarks.push_back({{"rule", f.rule},
-                           {"measure", f.measure},
-                           {"direction", direction_name(f.direction)},
-                           {"severity", severity_name(f.severity)},
-                           {"parts", m.parts},
-                           {"told", m.told},
-                           {"cue", f.cue},
-                           {"findings", in}});
-    }
-    json out{{"clip", clip}, {"form", r.form.id}, {"view", view_name(r.review->motion.view)}, {"parts", parts}, {"remarks", remarks}};
-    if (r.drift_m) out["drift_m"] = *r.drift_m;
-    if (!school.empty()) out["school"] = school;
-    return out.dump(1, ' ', false, json::error_handler_t::replace) + "\n";
 }
 
 } // namespace bevel

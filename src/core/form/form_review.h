@@ -51,6 +51,16 @@ struct FormReview {
     std::optional<double> drift_m;
 };
 
+/// A form that turns, as one camera sees it.
+struct SeenForm {
+    Alignment alignment;
+    double explained = 0; // share of the clip that is explained by it, each stretch as far as it is like it
+};
+/// Where the camera stands as the form begins is as declared where most of the clip is explained so, else from where most of it is.
+/// cannot_judge "no_repetition".
+Result<SeenForm> align_as_seen(const Motion& motion, const Measures& measures, const FormReference& reference,
+                               std::optional<View> declared);
+
 /// As make_review; cannot_judge "no_repetition" where nothing in the clip is like any part. not_found and bad_value as link. `options`:
 /// what is right for the person and the clip; competing movements are not asked.
 Result<std::shared_ptr<const FormReview>> make_form_review(const Track& track, const LinkedForm& form, std::span<const Movement> movements,

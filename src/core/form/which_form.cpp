@@ -1,5 +1,7 @@
 #include "core/form/which_form.h"
+#include "core/form/form_review.h"
 #include <algorithm>
+#include <cmath>
 #include <set>
 
 namespace bevel {
@@ -38,6 +40,36 @@ std::vector<FormGuess> guess_form(std::span<const PartGuess> parts, std::span<co
     }
     std::stable_sort(out.begin(), out.end(), [](const FormGuess& a, const FormGuess& b) { return a.score > b.score; });
     return out;
+}
+
+std::optional<FormGuess> guess_turning_form(const Track& track, std::span<const Movement> movements, std::span<const LinkedForm> forms,
+                                            const ReviewOptions& options) {
+    constexpr double shortest = 0.4, longest = 2.5; // of the form's own time
+    MotionOptions mo = motion_options(options);
+    mo.errors = false;
+    const auto motion = make_motion(seen_by(track, options), mo);
+    if (!motion || !motion->from_pictures()) return std::nullopt;
+    const Measures measures = measure(*motion, {options.sex});
+    const double length = motion->time_s.back() - motion->time_s.front();
+    std::optional<FormGuess> best;
+    for (const auto& f : forms) {
+        const auto course = link(f, movements);
+        if (!course) continue;
+        const double own = course->score().duration();
+        const auto turned = [&](const LinkedPart& p) { return std::abs(p.frame.yaw - course->parts.front().frame.yaw) > 1; };
+        if (length < shortest * own || length > longest * own || std::none_of(course->parts.begin(), course->parts.end(), turned)) continue;
+        const FormReference reference(*course, motion->stature);
+        const auto seen = align_as_seen(*motion, measures, reference, std::nullopt);
+        if (!seen) continue;
+        std::set<std::size_t> there;
+        std::set<std::string> kinds;
+        for (const auto& r : seen->alignment.repetitions)
+            if (!r.cut) there.insert(r.entry), kinds.insert(f.parts[course->parts[r.entry].entry].movement);
+        const FormGuess g{f.id, seen->explained * static_cast<double>(there.size()) / static_cast<double>(course->parts.size()),
+                          static_cast<int>(kinds.size())};
+        if (!best || g.score > best->score) best = g;
+    }
+    return best;
 }
 
 } // namespace bevel

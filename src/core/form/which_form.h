@@ -2,6 +2,8 @@
 #pragma once
 #include "core/form/form.h"
 #include "core/review/parts.h"
+#include "core/review/review.h"
+#include <optional>
 #include <span>
 
 namespace bevel {
@@ -14,5 +16,11 @@ struct FormGuess {
 
 /// Likeliest first; only forms of which at least two kinds of movements were found in their order.
 std::vector<FormGuess> guess_form(std::span<const PartGuess> parts, std::span<const LinkedForm> forms);
+
+/// Of the forms that turn, the one that explains most of what one camera saw, whatever side of them it saw; its score is the share of the
+/// clip that it explains times that of its parts that are there. Nothing for points in metres, of which parts are found one by one.
+/// Linking and aligning take some tenths of a second a form.
+std::optional<FormGuess> guess_turning_form(const Track& track, std::span<const Movement> movements, std::span<const LinkedForm> forms,
+                                            const ReviewOptions& options);
 
 } // namespace bevel
