@@ -9,6 +9,7 @@
 #include <QProcess>
 #include <QTemporaryDir>
 #include <QTest>
+#include <set>
 
 using namespace bevel;
 
@@ -189,6 +190,37 @@ private slots:
         QCOMPARE(run({"review", at("form.csv"), "--form", "no_such_form", "-o", at("x.json")}, &err), 3);
         QCOMPARE(run({"simulate", "--form", "follow_step_six", "--in", "7"}, &err), 2);
         QCOMPARE(run({"review", at("form.csv"), "--form", "follow_step_six", "--movement", "walk_forward", "-o", at("x.json")}, &err), 2);
+    }
+    /// A turning form is seen by one camera from the place where all of it is in the picture, and each part from its own side.
+    void a_turning_form_is_reviewed_from_one_camera() {
+        QCOMPARE(run({"simulate", "--form", "walk_turn_walk_back", "--view", "front", "--truth", at("turn.csv")}), 0);
+        QCOMPARE(run({"review", at("turn.csv"), "--form", "walk_turn_walk_back", "--view", "front", "-o", at("turn.json")}), 0);
+        const auto j = nlohmann::json::parse(*read_text(at("turn.json").toStdString(), 200U << 20U));
+        std::set<std::string> views;
+        for (const auto& p : j["parts"]) {
+            QCOMPARE(p["how"].get<std::string>(), std::string("done"));
+            views.insert(p["view"].get<std::string>());
+        }
+        QVERIFY(views.contains("front") && views.size() >= 2);
+    }
+    void a_quiet_test_is_counted() {
+        QCOMPARE(run({"simulate", "--movement", "heel_raise_and_drop", "--repetitions", "2", "--view", "left", "--truth", at("heels.csv")}),
+                 0);
+        QString out, err;
+        QCOMPARE(run({"quiet-test", "heel_raises", at("heels.csv"), "--view", "left", "--height-cm", "170"}, nullptr, &out), 0);
+        const auto j = nlohmann::json::parse(out.toStdString());
+        QCOMPARE(j["test"], "heel_raises");
+        QCOMPARE(j["figures"][0]["id"], "raises");
+        QVERIFY(j["figures"][0]["value"].get<double>() >= 2 && j["figures"][0]["sigma"] == 0.0 && !j["figures"][0].contains("unit"));
+        QVERIFY(j["to_s"].get<double>() > j["from_s"].get<double>() && j["notes"].empty());
+        QCOMPARE(run({"quiet-test", "heel_raises", at("heels.csv"), "--support", "all", "-o", at("test.json")}), 0);
+        QCOMPARE(nlohmann::json::parse(*read_text(at("test.json").toStdString(), 1U << 20U))["notes"][0], "supported");
+        QCOMPARE(run({"quiet-test", "sit_to_stand", at("heels.csv")}, &err), 4);
+        QVERIFY2(err.contains(QLatin1String("does not show")), qPrintable(err));
+        QCOMPARE(run({"quiet-test", "squats", at("heels.csv")}), 2);
+        QCOMPARE(run({"quiet-test", "heel_raises"}), 2);
+        QCOMPARE(run({"quiet-test", "heel_raises", at("heels.csv"), "--support", "5-2"}), 2);
+        QCOMPARE(run({"quiet-test", "heel_raises", at("not there.csv")}), 3);
     }
     void a_hand_on_a_chair_is_told_in_the_review() {
         QCOMPARE(run({"simulate", "--movement", "part_the_horses_mane", "--repetitions", "1", "--truth", at("s.csv")}), 0);

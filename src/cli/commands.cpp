@@ -3,6 +3,7 @@
 #include "core/files.h"
 #include "core/form/form_review.h"
 #include "core/ground/derive.h"
+#include "core/measure/quiet_test.h"
 #include "core/review/free.h"
 #include "core/review/points_csv.h"
 #include "core/review/review.h"
@@ -51,6 +52,8 @@ std::string reason(const std::string& code) {
     if (code == "one_camera") return "clips of several cameras cannot be put together yet";
     if (code == "view_needed") return "the points hold no metres; give the view with --view";
     if (code == "no_repetition") return "nothing in the clip looks like this movement";
+    if (code == "not_shown") return "the clip does not show this test";
+    if (code == "view") return "this view does not show what the test counts";
     if (code.starts_with("held_back "))
         return "the review is held back: the clip looks like " + code.substr(10) + " (review --as-named judges it all the same)";
     return code;
@@ -268,7 +271,76 @@ int review_form(const std::string& id, const Track& points, const ReviewOptions&
     if (auto ok = write_whole(out, form_review_json(**made, input, school)); !ok) return complain(ok.error());
     return 0;
 }
+
+/// Where a hand was on a support: FROM-TO in seconds, or "all", as often as it was.
+Result<std::vector<SupportState>> supports_of(const Args& args) {
+    std::vector<SupportState> out;
+    for (const auto& words_of : args.all("--support")) {
+        SupportState s;
+        const auto dash = words_of.find('-');
+        if (words_of != "all") {
+            auto number = [](std::string_view t, double& v) {
+                const auto [end, ec] = std::from_chars(t.data(), t.data() + t.size(), v);
+                return ec == std::errc() && end == t.data() + t.size() && v >= 0;
+            };
+            const std::string_view all_of(words_of);
+            if (dash == std::string::npos || !number(all_of.substr(0, dash), s.from_s) || !number(all_of.substr(dash + 1), s.to_s) ||
+                s.to_s <= s.from_s)
+                return fail(Code::bad_value, "--support must be FROM-TO in seconds, or all");
+        }
+        out.push_back(s);
+    }
+    return out;
+}
+
+/// Of a clip, whose bodies are found, or of a file of points.
+Result<Track> points_of(const fs::path& input, const Args& args, const Environment& env) {
+    if (is_points(input)) return read_points(input);
+    auto found = find_bodies(input, args.text("--model").value_or("full"), env);
+    if (!found) return tl::unexpected(found.error());
+    return std::move(found->track);
+}
 } // namespace
+
+int quiet_test(const Words& words, const Environment& env) {
+    const auto args = Args::parse(words, {"-o", "--view", "--height-cm", "--model", "--support"});
+    if (!args) return complain(args.error());
+    if (args->positional.size() != 2) return wrong_use("quiet-test takes the test and one clip or points.csv");
+    const auto test = quiet_test_from_name(args->positional[0]);
+    if (!test) return wrong_use("the test must be one_leg_stand, sit_to_stand, quiet_stand or heel_raises");
+    MotionOptions mo;
+    if (const auto v = args->text("--view")) {
+        mo.view = view_from_name(*v);
+        if (!mo.view) return wrong_use("--view must be front, back, left, right, oblique or 3d");
+    }
+    const auto height = args->number("--height-cm", 80, 250);
+    if (!height) return complain(height.error());
+    if (*height) mo.stature_m = **height / 100;
+    const auto states = supports_of(*args);
+    if (!states) return complain(states.error());
+    const auto points = points_of(args->positional[1], *args, env);
+    if (!points) return complain(points.error());
+    const auto motion = make_motion(*points, mo);
+    if (!motion) return complain(motion.error());
+    const auto taken = take_quiet_test(*test, *motion, measure(*motion), *states);
+    if (!taken) return complain(taken.error());
+    nlohmann::json figures = nlohmann::json::array();
+    for (const auto& f : taken->figures) {
+        nlohmann::json one{{"id", f.id}, {"value", f.value}, {"sigma", f.sigma}};
+        if (!f.unit.empty()) one["unit"] = f.unit;
+        if (f.side) one["side"] = side_name(*f.side);
+        figures.push_back(std::move(one));
+    }
+    const nlohmann::json out{{"test", quiet_test_name(taken->test)}, {"from_s", taken->from_s}, {"to_s", taken->to_s},
+                             {"view", view_name(motion->view)},      {"figures", figures},      {"notes", taken->notes}};
+    const std::string text = out.dump(1) + "\n";
+    if (const auto file = args->text("-o")) {
+        if (auto ok = write_whole(*file, text); !ok) return complain(ok.error());
+    } else {
+        std::cout << text;
+    }
+    return 0;
+}
 
 int review(const Words& words, const Environment& env) {
     const auto args = Args::parse(words, {"-o", "--movement", "--form", "--view", "--height-cm", "--school", "--model", "--support"},
@@ -298,29 +370,12 @@ int review(const Words& words, const Environment& env) {
         if (!found) return wrong_use("no school '" + *id + "'");
     }
     if (args->flag("--seated")) o.states.push_back({true, 0, 1e9});
-    for (const auto& words_of : args->all("--support")) { // FROM-TO in seconds, or "all"
-        SupportState s;
-        const auto dash = words_of.find('-');
-        if (words_of != "all") {
-            auto number = [](std::string_view t, double& v) {
-                const auto [end, ec] = std::from_chars(t.data(), t.data() + t.size(), v);
-                return ec == std::errc() && end == t.data() + t.size() && v >= 0;
-            };
-            const std::string_view all_of(words_of);
-            if (dash == std::string::npos || !number(all_of.substr(0, dash), s.from_s) || !number(all_of.substr(dash + 1), s.to_s) ||
-                s.to_s <= s.from_s)
-                return wrong_use("--support must be FROM-TO in seconds, or all");
-        }
-        o.states.push_back(s);
-    }
+    const auto states = supports_of(*args);
+    if (!states) return complain(states.error());
+    o.states.insert(o.states.end(), states->begin(), states->end());
     const fs::path input(args->positional[0]);
-    Result<Track> points = is_points(input) ? read_points(input) : Result<Track>(Track{});
+    const auto points = points_of(input, *args, env);
     if (!points) return complain(points.error());
-    if (!is_points(input)) {
-        auto found = find_bodies(input, args->text("--model").value_or("full"), env);
-        if (!found) return complain(found.error());
-        points = std::move(found->track);
-    }
     o.mirrored = args->flag("--mirrored");
     if (form_id) return review_form(*form_id, *points, o, input.string(), args->text("--school").value_or(""), *out, env);
     const auto made = args->flag("--as-named") ? make_review(*points, *movement, o).map([](auto r) {

@@ -19,6 +19,7 @@ int simulate(const Words& words, const Environment& env);
 int track(const Words& words, const Environment& env);
 int review(const Words& words, const Environment& env);
 int letter(const Words& words, const Environment& env);
+int quiet_test(const Words& words, const Environment& env);
 int movements(const Words& words, const Environment& env);
 int forms(const Words& words, const Environment& env);
 int measures(const Words& words, const Environment& env);

@@ -16,6 +16,7 @@ constexpr const char* usage =
     "                     [--seed N] [--height-cm H] [-o clip.mp4] [--truth truth.csv]\n"
     "  bevel-cli track CLIP -o points.csv [--model lite|full|heavy]\n"
     "  bevel-cli review CLIP|points.csv --movement ID|--form ID [--view V] [--height-cm H] [--school ID] -o review.json\n"
+    "  bevel-cli quiet-test TEST CLIP|points.csv [--view V] [--height-cm H] [--support FROM-TO|all]... [-o test.json]\n"
     "  bevel-cli letter review.json -o letter.pdf|letter.html\n"
     "  bevel-cli letter --library FOLDER --clip ID -o letter.pdf|letter.html|letter.txt\n"
     "  bevel-cli plan needs.json -o plan.json [--library FOLDER --person NAME...]\n"
@@ -36,8 +37,9 @@ int main(int argc, char** argv) {
     ::umask(077); // clips of people are private: what is written is for its owner alone
     using namespace bevel::cli;
     const std::map<std::string, int (*)(const Words&, const Environment&)> commands{
-        {"simulate", simulate}, {"track", track},       {"review", review}, {"letter", letter}, {"movements", movements},
-        {"forms", forms},       {"measures", measures}, {"demo", demo},     {"plan", plan},     {"library", library}};
+        {"simulate", simulate}, {"track", track},         {"review", review},  {"quiet-test", quiet_test},
+        {"letter", letter},     {"movements", movements}, {"forms", forms},    {"measures", measures},
+        {"demo", demo},         {"plan", plan},           {"library", library}};
     const Words words(argv + 1, argv + argc);
     if (words.empty() || words[0] == "--help" || words[0] == "-h") {
         std::cout << usage;

@@ -84,6 +84,7 @@ public:
             all = std::move(both);
         }
         scale_ = standard(all, quiet_, own_, motion);
+        if (any_order_) by_the_clip();
         find_stills();
         for (auto& u : units_) {
             u.rows = course_at(u, u.times);
@@ -291,6 +292,16 @@ private:
             r.student_s = std::move(student);
             r.reference_s = std::move(reference);
         }
+    }
+
+    /// Of all movements at once the spread is told half by the clip: else each further movement of the library would change what the others
+    /// are like.
+    void by_the_clip() {
+        Eigen::MatrixXd own = own_.at(signal::uniform_grid(motion_.time_s, coarse));
+        const Eigen::RowVectorXd mean = own.colwise().mean();
+        own.rowwise() -= mean;
+        const Eigen::RowVectorXd square = own.array().square().colwise().mean();
+        scale_.sd = (0.5 * (scale_.sd.array().square() + square.array())).sqrt().max(0.08);
     }
 
     /// Sides of an entry that look alike become one unit without a side.
