@@ -1,13 +1,16 @@
 // The reference held against the student in pictures, the line a figure stands on, cards for a messenger, and what a student reads.
+#include "core/form/form_review.h"
 #include "desk/letter.h"
 #include "support/synthetic.h"
 #include "ui/paint/band_picture.h"
 #include "ui/paint/body.h"
 #include "ui/paint/compare.h"
+#include "ui/paint/lanes.h"
 #include "ui/paint/message_card.h"
 #include "ui/paint/practice_picture.h"
 #include <cmath>
 #include <QLineF>
+#include <QPainter>
 #include <QTest>
 
 using namespace bevel;
@@ -245,6 +248,72 @@ private slots:
         }
     }
 
+    /// Through a form that walks and turns the reference stands where the student does on the picture, as large, and faces the same way.
+    void the_reference_of_a_form_stands_where_the_camera_sees_the_student() {
+        const auto movements = load_movements(test::data_dir());
+        const auto forms = load_forms(test::data_dir());
+        const auto form = std::find_if(forms.begin(), forms.end(), [](const LinkedForm& f) { return f.id == "turn_with_strike_and_push"; });
+        const auto course = link(*form, movements);
+        QVERIFY(course.has_value());
+        for (const View view : {View::front, View::left, View::back}) {
+            sim::TakeOptions o;
+            o.student.seed = 5;
+            o.student.proportion_spread = o.student.size_spread = 0;
+            o.phone.view = view;
+            o.phone = sim::seeing_all(sim::Student(course->score(), o.student), o.phone);
+            const Track track = test::pixel_track(sim::Take(course->score(), o), 0.5, 3);
+            ReviewOptions ro;
+            ro.view = view;
+            ro.stature_m = o.student.stature_m;
+            const auto whole = make_form_review(track, *form, movements, ro);
+            QVERIFY(whole.has_value());
+            const ReferencePainter painter((*whole)->review, track.width, track.height);
+            int looked = 0;
+            for (const auto& p : (*whole)->parts) {
+                QVERIFY(p.repetition);
+                const auto& rep = (*whole)->review->alignment.repetitions[*p.repetition];
+                const double t = 0.3 * rep.start_s + 0.7 * rep.end_s;
+                const auto i =
+                    static_cast<std::size_t>(std::lower_bound(track.time_s.begin(), track.time_s.end(), t) - track.time_s.begin());
+                const BodyPx &student = *track.px[i], reference = painter.at(rep.to_reference(t)).points;
+                const auto tall = [](const BodyPx& b) { return at_point(b, left_ankle).y() - at_point(b, left_ear).y(); };
+                const auto hips = [](const BodyPx& b) { return 0.5 * (at_point(b, left_hip) + at_point(b, right_hip)); };
+                const double apart = QLineF(hips(student), hips(reference)).length() / tall(student);
+                QVERIFY2(apart < 0.25, qPrintable(QString("%1, part %2: %3").arg(static_cast<int>(view)).arg(p.part + 1).arg(apart)));
+                QVERIFY(std::abs(tall(reference) / tall(student) - 1) < 0.15);
+                // The same side of the picture for the same shoulder, where the shoulders show.
+                const double wide = at_point(student, left_shoulder).x() - at_point(student, right_shoulder).x();
+                if (std::abs(wide) > 0.12 * tall(student)) {
+                    QVERIFY(wide * (at_point(reference, left_shoulder).x() - at_point(reference, right_shoulder).x()) > 0);
+                    ++looked;
+                }
+            }
+            QVERIFY(looked >= 2);
+        }
+    }
+    /// From above the plan faces up for who has turned, and what one camera does not show of them is spread out.
+    void the_plan_from_above_turns_with_who_turns() {
+        const auto r = reviewed("push_and_sit_back", "");
+        QVERIFY(r != nullptr);
+        const auto drawn = [&](double turn) {
+            Review turned = *r;
+            for (double& v : turned.motion.facing) v += turn;
+            for (double& v : turned.motion.azimuth) v -= turn;
+            QImage picture(300, 240, QImage::Format_RGB32);
+            QPainter p(&picture);
+            draw_floor_plan(p, QRectF(0, 0, 300, 240), turned, turned.motion.frames() / 2, Theme());
+            p.end();
+            return picture;
+        };
+        QCOMPARE(drawn(0), drawn(2 * M_PI)); // all the way round is where it was
+        QVERIFY(drawn(0) != drawn(M_PI / 2));
+        Review nobody = *r;
+        nobody.motion.valid.assign(nobody.motion.frames(), false);
+        QImage picture(300, 240, QImage::Format_RGB32);
+        QPainter p(&picture);
+        draw_floor_plan(p, QRectF(0, 0, 300, 240), nobody, 10, Theme()); // said in words
+        draw_floor_plan(p, QRectF(0, 0, 300, 240), nobody, 1U << 30U, Theme());
+    }
     void a_card_is_upright_and_holds_its_words_whatever_their_length() {
         LetterContent c;
         c.movement = QStringLiteral("Gaze at the Moon");
