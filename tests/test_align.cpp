@@ -1,4 +1,5 @@
 // Repetitions, sides and phases of practice that is not as tidy as the reference.
+#include "core/align/segmenter.h"
 #include "support/synthetic.h"
 #include <cmath>
 #include <QTest>
@@ -218,6 +219,93 @@ private slots:
         QCOMPARE((*b)->measures.shifts.size(), (*a)->measures.shifts.size());
         for (std::size_t i = 0; i < (*a)->measures.shifts.size(); ++i)
             QVERIFY(std::abs((*a)->measures.shifts[i].start_s - (*b)->measures.shifts[i].start_s) < 0.12);
+    }
+    /// The segmenter alone, on made-up courses: what was put together from the units, at any pace and with noise, is taken apart again; it
+    /// costs no more than the way it was put together.
+    void what_was_put_together_is_taken_apart_data() {
+        QTest::addColumn<int>("seed");
+        for (int seed = 1; seed <= 24; ++seed) QTest::addRow("%d", seed) << seed;
+    }
+    void what_was_put_together_is_taken_apart() {
+        QFETCH(int, seed);
+        Rng rng(static_cast<std::uint64_t>(seed) * 7919);
+        constexpr int columns = 6, kinds = 4;
+        // Units: smooth walks through a space of standard deviations, each beginning at rest near the origin and going its own way.
+        std::vector<aligning::Unit> units(kinds);
+        for (int k = 0; k < kinds; ++k) {
+            auto& u = units[static_cast<std::size_t>(k)];
+            u.entry = static_cast<std::size_t>(k);
+            u.side = Side::left;
+            const int n = 20 + static_cast<int>(rng.uniform(0, 25));
+            u.rows.resize(n, columns);
+            Eigen::RowVectorXd at = Eigen::RowVectorXd::Zero(columns), speed = Eigen::RowVectorXd::Zero(columns);
+            for (int i = 0; i < n; ++i) {
+                for (int c = 0; c < columns; ++c) speed[c] = 0.8 * speed[c] + 0.25 * rng.gauss();
+                at += speed;
+                u.rows.row(i) = at;
+            }
+            u.rests.assign(static_cast<std::size_t>(n), false);
+            for (int i = n / 2; i < n / 2 + 2; ++i) u.rests[static_cast<std::size_t>(i)] = true; // a hold in the middle
+            u.times.resize(static_cast<std::size_t>(n));
+        }
+        Eigen::MatrixXd still = Eigen::MatrixXd::Zero(1, columns);
+        struct Put {
+            std::size_t unit;
+            int from, to; // moments of the clip, both inside
+        };
+        std::vector<Put> put;
+        std::vector<Eigen::RowVectorXd> rows;
+        double cost = 0; // of the way it was put together, but for beginnings
+        const auto add = [&](const Eigen::RowVectorXd& row) {
+            Eigen::RowVectorXd noisy = row;
+            for (int c = 0; c < columns; ++c) noisy[c] += 0.12 * rng.gauss();
+            cost += (noisy - row).squaredNorm() / columns;
+            rows.push_back(noisy);
+        };
+        const auto stand = [&](int n) {
+            for (int i = 0; i < n; ++i) add(still.row(0)), cost += aligning::standing_price;
+        };
+        stand(6);
+        for (std::size_t k = 0; k < units.size(); ++k) {
+            if (seed % 3 == 1 && k == 2) continue; // one left out
+            const auto& u = units[k].rows;
+            const int from = static_cast<int>(rows.size());
+            for (int i = 0; i < u.rows();) {
+                add(u.row(i));
+                if (units[k].rests[static_cast<std::size_t>(i)])
+                    for (int held = static_cast<int>(rng.uniform(0, 12)); held > 0; --held) add(u.row(i));
+                const double pace = rng.uniform();
+                if (pace < 0.25 && i > 0 && !units[k].rests[static_cast<std::size_t>(i)]) add(u.row(i)); // at this moment for a second time
+                i += pace > 0.75 && i + 2 < u.rows() ? 2 : 1;                                            // or one is passed over
+            }
+            put.push_back({k, from, static_cast<int>(rows.size()) - 1});
+            stand(4 + static_cast<int>(rng.uniform(0, 8)));
+        }
+        Eigen::MatrixXd student(static_cast<Eigen::Index>(rows.size()), columns);
+        for (std::size_t i = 0; i < rows.size(); ++i) student.row(static_cast<Eigen::Index>(i)) = rows[i];
+        double found_cost = 0;
+        const auto found = aligning::explained(units, student, still, found_cost, aligning::in_any_order);
+        QCOMPARE(found.size(), put.size());
+        for (std::size_t k = 0; k < put.size(); ++k) {
+            QCOMPARE(found[k].unit, put[k].unit);
+            QVERIFY2(std::abs(found[k].start - put[k].from) <= 4 && std::abs(found[k].end - put[k].to) <= 4,
+                     qPrintable(QString("%1-%2 for %3-%4").arg(found[k].start).arg(found[k].end).arg(put[k].from).arg(put[k].to)));
+            QCOMPARE(found[k].from, 0);
+            QCOMPARE(found[k].to, static_cast<int>(units[put[k].unit].rows.rows()) - 1);
+            if (k > 0) QVERIFY(found[k].start > found[k - 1].end);
+            for (const auto& [from, to] : found[k].stays) QVERIFY(from >= found[k].start && to <= found[k].end && from <= to);
+        }
+        // Beginnings cost one each, unevenness a little a moment: nothing else was paid for.
+        const double most = cost + static_cast<double>(put.size()) + aligning::in_any_order.uneven * static_cast<double>(rows.size());
+        QVERIFY2(found_cost <= most + 1e-9, qPrintable(QString("%1 for %2").arg(found_cost).arg(most)));
+        // Blocks of the product are no borders: a clip that ends anywhere is taken apart alike up to there.
+        for (const Eigen::Index n : {Eigen::Index(31), Eigen::Index(32), Eigen::Index(33), student.rows() - 1}) {
+            if (n > student.rows()) continue;
+            double some = 0;
+            const auto part = aligning::explained(units, student.topRows(n), still, some, aligning::in_any_order);
+            for (const auto& c : part) QVERIFY(c.start >= 0 && c.end < n && c.start <= c.end && c.unit < units.size());
+            QVERIFY(some <= found_cost + 2.5 + 1e-9); // less to explain, and at most a part that is cut
+        }
     }
     void a_cut_out_stretch_stays_a_gap() {
         auto o = take(58, 1);

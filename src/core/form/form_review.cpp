@@ -158,8 +158,8 @@ private:
         return out;
     }
 
-    /// A part that faces elsewhere than the form's beginning, from one camera: as a clip of its own, seen from where it is. What is
-    /// measured on the way round is left out: nobody knows how far it has gone.
+    /// A part from one camera: as a clip of its own, seen from where it is; what is learnt of feet and weight on the way is learnt of it
+    /// alone. What is measured on the way round is left out: nobody knows how far it has gone.
     Evidence seen_apart(const PartSeen& p) const {
         constexpr double beside_s = 3, most_deg = 15;
         Evidence e;
@@ -391,11 +391,10 @@ private:
         const auto& model = out_.reference->models()[p.part];
         if (review_.motion.from_pictures()) {
             const Evidence seen = seen_apart(p);
-            p.view = seen.motion.view;
+            if (out_.reference->turns()) p.view = seen.motion.view;
             p.summaries = summarise(seen.motion, seen.measures, alone, movement, model, states);
             apart = seen.measures;
         } else {
-            if (review_.motion.from_pictures() && out_.reference->turns()) p.view = review_.motion.view;
             p.summaries = summarise(review_.motion, review_.measures, alone, movement, model, states);
         }
         const std::string number = std::to_string(p.part + 1), before = number + ".";
