@@ -280,6 +280,25 @@ private slots:
         for (std::size_t i = 5; i + 5 < exact->frames(); i += 40)
             QVERIFY(std::abs(ms.series.at("trunk.lean").samples[i].value - test::frame_truth(take, i, {}).value.at("trunk.lean")) < 1.5);
     }
+    /// Who sits does not stand quietly, though nobody said how tall they are; who stands does, tall or small.
+    void who_sits_is_no_quiet_stand() {
+        const auto neutral = [](const char* id, double stature, View view) {
+            auto o = sim::take_of(5, stature);
+            o.student.score.repetitions = 1;
+            o.phone.view = view;
+            MotionOptions mo;
+            mo.view = view; // and no height
+            const auto m = make_motion(test::pixel_track(sim::Take(test::movement(id), o), 0.7, 3), mo);
+            return m ? std::optional(m->neutral.source) : std::nullopt;
+        };
+        for (const View view : {View::front, View::back, View::left}) {
+            for (const double stature : {1.5, 1.7, 1.9}) {
+                QVERIFY(neutral("seated_rise_and_sink", stature, view) == NeutralSource::proportions);
+                QVERIFY(neutral("gaze_at_the_moon", stature, view) == NeutralSource::quiet_second);
+            }
+            QVERIFY(neutral("gaze_at_the_moon", 1.2, view) == NeutralSource::quiet_second);
+        }
+    }
     /// Who walks to or away from the camera grows and shrinks on the picture, and stays as tall.
     void who_walks_to_the_camera_keeps_their_size() {
         const auto data = std::filesystem::path(BEVEL_SOURCE_DIR) / "data";

@@ -50,13 +50,15 @@ void find_neutral(Motion& m, const MotionOptions& o) {
     const std::size_t half = 3, window = 10;
     if (grid.size() < window + 2 * half) return;
     std::vector<Body3> own(grid.size());
-    Series speed(grid.size(), NAN), tall(grid.size(), NAN), bend(grid.size(), NAN), lean(grid.size(), NAN), wide(grid.size(), NAN);
+    Series speed(grid.size(), NAN), tall(grid.size(), NAN), bend(grid.size(), NAN), lean(grid.size(), NAN), wide(grid.size(), NAN),
+        low(grid.size(), NAN); // height of the hips in that of the ears
     for (std::size_t k = 0; k < grid.size(); ++k)
         if (m.valid[grid[k]]) own[k] = m.own(grid[k]);
     for (std::size_t k = 0; k < grid.size(); ++k) {
         if (!m.valid[grid[k]]) continue;
         const Body3& b = own[k];
         tall[k] = mid(b, left_ear).y() - mid(b, left_ankle).y();
+        low[k] = mid(b, left_hip).y() / std::max(0.1, mid(b, left_ear).y());
         const Vec3 d = mid(b, left_shoulder) - mid(b, left_hip);
         if (m.has_x) wide[k] = std::abs(b[left_shoulder].x() - b[right_shoulder].x());
         lean[k] = std::atan2(std::hypot(d.x(), d.z()), d.y()) / deg;
@@ -90,6 +92,9 @@ void find_neutral(Motion& m, const MotionOptions& o) {
         if (signal::median(std::span(tall).subspan(k, window)) < (1 - lower) * top) continue;
         // Who is never upright in the clip does not stand quietly in it: the stated height tells so.
         if (o.stature_m && signal::median(std::span(tall).subspan(k, window)) < 0.93 * 0.887 * *o.stature_m) continue;
+        // Where nobody said how tall they are, the hips do: of who stands they are at 0.57 of the ears' height (Winter 2009), a child's a
+        // little lower; of who sits at 0.43, seen from the front up to 0.5.
+        if (!o.stature_m && signal::median(std::span(low).subspan(k, window)) < 0.515) continue;
         if (signal::median(std::span(lean).subspan(k, window)) > 12) continue;
         // A hold with turned shoulders is quiet too, but no neutral: they show narrower than they are.
         if (m.has_x && signal::median(std::span(wide).subspan(k, window)) < 0.9 * widest) continue;
