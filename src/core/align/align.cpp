@@ -84,8 +84,9 @@ public:
             all = std::move(both);
         }
         scale_ = standard(all, quiet_, own_, motion);
-        if (any_order_) by_the_clip();
+        pace_sd_ = scale_.sd;
         find_stills();
+        if (any_order_) by_the_clip();
         for (auto& u : units_) {
             u.rows = course_at(u, u.times);
             scale_.reference(u.rows);
@@ -221,12 +222,12 @@ private:
         Series all;
         for (auto& u : units_) {
             u.times = times(u.course().from(), u.course().to(), coarse);
-            const Series v = speeds(u.courses, scale_.sd, u.times, slow_hz);
+            const Series v = speeds(u.courses, pace_sd_, u.times, slow_hz);
             all.insert(all.end(), v.begin(), v.end());
         }
         usual_ = typical(all);
         for (auto& u : units_) {
-            u.stills = stills(u.times, speeds(u.courses, scale_.sd, u.times, slow_hz), still_share * usual_);
+            u.stills = stills(u.times, speeds(u.courses, pace_sd_, u.times, slow_hz), still_share * usual_);
             u.times = moving(u.times, u.stills);
             u.rests.assign(u.times.size(), false);
             if (u.joined_s > 0)
@@ -237,7 +238,7 @@ private:
                     if (u.model->phases[p].rests && u.times[k] >= b[p] && u.times[k] <= b[p + 1]) u.rests[k] = true;
             }
         }
-        const Series grid = signal::uniform_grid(motion_.time_s, coarse), v = speeds(own_, scale_.sd, grid, slow_hz);
+        const Series grid = signal::uniform_grid(motion_.time_s, coarse), v = speeds(own_, pace_sd_, grid, slow_hz);
         const double pace = std::clamp(typical(v) / std::max(1e-6, usual_), 0.3, 1.5);
         stills_ = stills(grid, v, still_share * usual_ * pace);
         if (!competes_) halts_.emplace(motion_, axes_, units_);
@@ -349,7 +350,7 @@ private:
 
     /// In a form who moves does something: it is not taken for standing by as easily.
     Series standing(const Series& grid) const {
-        Series out = speeds(own_, scale_.sd, grid, slow_hz);
+        Series out = speeds(own_, pace_sd_, grid, slow_hz);
         for (double& v : out) v = standing_price * (1 + 2 * std::clamp(v / std::max(1e-6, usual_), 0.0, 1.0));
         return out;
     }
@@ -438,6 +439,7 @@ private:
     std::vector<Unit> units_;
     Eigen::MatrixXd quiet_;
     Standard scale_;
+    Eigen::RowVectorXd pace_sd_; // in which speeds are told, and what is still: the library's
     /// Speeds are taken below so many Hz; slower than a quarter of what is usual is still.
     static constexpr double slow_hz = 1, still_share = 0.25;
     double usual_ = 1;           // speed of the figure
