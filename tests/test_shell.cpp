@@ -343,6 +343,9 @@ private slots:
         auto* line = b.window->findChild<QWidget*>(QStringLiteral("doneLine"));
         auto* back = b.window->findChild<QToolButton*>(QStringLiteral("doneUndo"));
         QVERIFY(line && back && !line->isVisible());
+        auto* goes = line->findChild<QTimer*>(QStringLiteral("doneGoes"));
+        QVERIFY(goes && goes->interval() >= 5000); // long enough to be read
+        goes->setInterval(10 * 60 * 1000);         // a slow machine takes longer than that over the steps below
         QSignalSpy opened(b.window->review(), &ui::ReviewPage::opened), decided(b.window->review(), &ui::ReviewPage::decided);
         b.window->open_review(2);
         QTRY_COMPARE_WITH_TIMEOUT(opened.count(), 1, 30000);

@@ -21,6 +21,7 @@ DoneLine::DoneLine(QWidget* parent) : QWidget(parent) {
     box->addWidget(undo_);
     hide();
     goes_.setSingleShot(true);
+    goes_.setObjectName(QStringLiteral("doneGoes"));
     goes_.setInterval(stays_ms);
     connect(&goes_, &QTimer::timeout, this, &QWidget::hide);
     connect(undo_, &QToolButton::clicked, this, [this] {

@@ -23,7 +23,7 @@ private:
     QToolButton* undo_ = nullptr;
     QPointer<QUndoStack> of_;
     int at_ = 0; // the step that is said
-    QTimer goes_;
+    QTimer goes_{this};
 };
 
 } // namespace bevel::ui
