@@ -385,7 +385,9 @@ private:
         const Alignment alone{{own_[*p.repetition]}, {}};
         auto states = options_.states;
         const auto any = [&](auto of) { return std::any_of(movement.phases.begin(), movement.phases.end(), of); };
-        if (any([](const Phase& x) { return x.posture.seat > 0.5; })) states.push_back({true, p.from_s, p.to_s});
+        // Only while the seat carries: sitting down and rising are judged as what the legs do.
+        for (const auto& x : own_[*p.repetition].phases)
+            if (movement.phases[x.index].posture.seat > 0.5) states.push_back({true, x.start_s, x.end_s});
         if (any([](const Phase& x) { return x.posture.left_hand.support > 0.5 || x.posture.right_hand.support > 0.5; }))
             states.push_back({false, p.from_s, p.to_s});
         const auto& model = out_.reference->models()[p.part];
