@@ -312,8 +312,10 @@ private slots:
         // With a name in the file's name nothing goes out while it is to be hidden.
         QTRY_VERIFY_WITH_TIMEOUT(cards->isEnabled(), 30000);
         hide->click();
+        const auto people = b.session.library->people().all();
+        QVERIFY(people);
         std::string name;
-        for (const auto& p : *b.session.library->people().all())
+        for (const auto& p : *people)
             if (p.id == person) name = p.name.substr(0, p.name.find(' '));
         const QString telling = QString::fromStdString(name + ".png"), telling1 = QString::fromStdString(name + "-1.png");
         const auto count = b.session.library->letters().sent(person)->size();

@@ -182,8 +182,10 @@ private slots:
             list->setCurrentRow(row);
             const auto clip = *b.session.library->clips().get(list->item(row)->data(Qt::UserRole).toLongLong());
             if (clip.person == 0) continue;
+            const auto people = b.session.library->people().all();
+            QVERIFY(people);
             std::string name;
-            for (const auto& p : *b.session.library->people().all())
+            for (const auto& p : *people)
                 if (p.id == clip.person) name = p.name;
             QTRY_VERIFY2_WITH_TIMEOUT(student->currentText().toStdString() == name,
                                       qPrintable(QStringLiteral("row %1, clip %2: %3").arg(row).arg(clip.id).arg(student->currentText())),
