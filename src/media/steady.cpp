@@ -54,6 +54,100 @@ cv::Matx33d at_full_size(const cv::Matx33d& h, double scale) {
     return cv::Matx33d::diag({1 / scale, 1 / scale, 1}) * h * cv::Matx33d::diag({scale, scale, 1});
 }
 
+/// The camera's way, told by corners of the background: each frame's pixels to those of the first, at the small size.
+class Background {
+public:
+    Background(const Track& track, double scale, std::size_t frames) : track_(track), scale_(scale), to_first(frames), rest(frames, NAN) {}
+
+    void see(std::size_t i, const cv::Mat& im) {
+        if (!last_.empty() && !now_.empty()) follow(i, im);
+        std::optional<cv::Matx33d> here = last_.empty() ? std::optional(cv::Matx33d(cv::Matx33d::eye())) : mapping(i);
+        if (here) to_first[i] = chain_ * *here;
+        // New corners when half of those are gone, or when there are none yet.
+        if (last_.empty() || !here || 2 * now_.size() < begun_with_) {
+            std::vector<cv::Point2f> corners;
+            cv::goodFeaturesToTrack(im, corners, 200, 0.01, 8, outside(im.size(), track_.px[i], scale_));
+            if (here && corners.size() >= fewest_corners) {
+                chain_ = *to_first[i];
+                base_ = now_ = std::move(corners);
+                begun_with_ = base_.size();
+            }
+        }
+        last_ = im;
+    }
+    /// Whether most frames could be told.
+    bool told() const {
+        const auto n =
+            static_cast<std::size_t>(std::count_if(to_first.begin(), to_first.end(), [](const auto& h) { return h.has_value(); }));
+        return begun_with_ > 0 && 10 * n >= 8 * to_first.size();
+    }
+
+private:
+    /// The corners that are found again, outside of the body.
+    void follow(std::size_t i, const cv::Mat& im) {
+        const auto found = flow(last_, im, now_);
+        std::vector<cv::Point2f> b, p;
+        const cv::Mat mask = outside(im.size(), track_.px[i], scale_);
+        for (std::size_t k = 0; k < found.size(); ++k) {
+            if (!found[k]) continue;
+            const cv::Point at(cvRound(found[k]->x), cvRound(found[k]->y));
+            if (at.x < 0 || at.y < 0 || at.x >= im.cols || at.y >= im.rows || mask.at<std::uint8_t>(at) == 0) continue;
+            b.push_back(base_[k]);
+            p.push_back(*found[k]);
+        }
+        base_.swap(b);
+        now_.swap(p);
+    }
+    /// From where the corners are to where they were first seen; none where less than half of them fit.
+    std::optional<cv::Matx33d> mapping(std::size_t i) {
+        if (now_.size() < fewest_corners) return std::nullopt;
+        cv::Mat inliers;
+        const cv::Mat h = cv::findHomography(now_, base_, cv::RANSAC, 1.5, inliers, 500, 0.995);
+        if (h.empty()) return std::nullopt;
+        std::vector<double> off;
+        std::vector<cv::Point2f> mapped;
+        cv::perspectiveTransform(now_, mapped, h);
+        std::size_t in = 0;
+        for (std::size_t k = 0; k < now_.size(); ++k) {
+            off.push_back(cv::norm(mapped[k] - base_[k]) / scale_);
+            in += inliers.at<std::uint8_t>(static_cast<int>(k)) != 0 ? 1 : 0;
+        }
+        // A background in depth fits no mapping when the camera changes its place: then all corners count, not only those that fit.
+        rest[i] = signal::quantile(off, 0.7);
+        if (2 * in <= now_.size()) return std::nullopt;
+        return cv::Matx33d(h);
+    }
+
+    const Track& track_;
+    double scale_;
+    cv::Mat last_;
+    std::vector<cv::Point2f> base_, now_; // corners as first seen, and where they are
+    cv::Matx33d chain_ = cv::Matx33d::eye();
+    std::size_t begun_with_ = 0;
+
+public:
+    std::vector<std::optional<cv::Matx33d>> to_first;
+    std::vector<double> rest; // what the mapping leaves of the corners' moves, in pixels of the clip
+};
+
+/// The frame that stands in the middle of all the camera's wandering: held against it the least is moved.
+std::size_t middle_frame(const std::vector<std::optional<cv::Matx33d>>& to_first, const cv::Point2d& centre) {
+    auto middle_of = [&](const cv::Matx33d& h) {
+        const cv::Vec3d q = h * cv::Vec3d(centre.x, centre.y, 1);
+        return cv::Point2d(q[0] / q[2], q[1] / q[2]);
+    };
+    signal::Series xs, ys;
+    for (const auto& h : to_first)
+        if (h) xs.push_back(middle_of(*h).x), ys.push_back(middle_of(*h).y);
+    const cv::Point2d usual(signal::median(xs), signal::median(ys));
+    std::size_t anchor = 0;
+    double nearest = 1e300;
+    for (std::size_t i = 0; i < to_first.size(); ++i)
+        if (to_first[i] && cv::norm(middle_of(*to_first[i]) - usual) < nearest)
+            nearest = cv::norm(middle_of(*to_first[i]) - usual), anchor = i;
+    return anchor;
+}
+
 } // namespace
 
 Result<Steadied> steady_clip(const std::filesystem::path& file, const Track& track, const std::stop_token& stop,
@@ -63,86 +157,19 @@ Result<Steadied> steady_clip(const std::filesystem::path& file, const Track& tra
     if (!reader) return tl::unexpected(reader.error());
     const std::size_t n = std::min(reader->info().time_s.size(), track.frames());
     if (n < 2) return fail(Code::cannot_judge, "no_background");
-    const double scale = std::min(1.0, static_cast<double>(most_width) / reader->info().width);
-    const double height = body_height_px(track);
-    std::vector<std::optional<cv::Matx33d>> to_first(n); // pixels of frame i -> pixels of frame 0, at the small size
-    std::vector<double> rest(n, NAN);
-    cv::Mat last;
-    std::vector<cv::Point2f> base, now; // corners as first seen, and where they are
-    cv::Matx33d chain = cv::Matx33d::eye();
-    std::size_t begun_with = 0;
+    const int width = reader->info().width, tall = reader->info().height;
+    const double scale = std::min(1.0, static_cast<double>(most_width) / width);
+    Background background(track, scale, n);
     for (std::size_t i = 0; i < n; ++i) {
         if (stop.stop_requested()) return fail(Code::cancelled, "");
         const auto frame = reader->frame(i);
         if (!frame) continue; // a broken frame: the next one is held against the one before
-        const cv::Mat im = grey(**frame, scale);
-        if (!last.empty() && !now.empty()) {
-            const auto found = flow(last, im, now);
-            std::vector<cv::Point2f> b, p;
-            const cv::Mat mask = outside(im.size(), track.px[i], scale);
-            for (std::size_t k = 0; k < found.size(); ++k) {
-                if (!found[k]) continue;
-                const cv::Point at(cvRound(found[k]->x), cvRound(found[k]->y));
-                if (at.x < 0 || at.y < 0 || at.x >= im.cols || at.y >= im.rows || mask.at<std::uint8_t>(at) == 0) continue;
-                b.push_back(base[k]);
-                p.push_back(*found[k]);
-            }
-            base.swap(b);
-            now.swap(p);
-        }
-        bool fits = last.empty();
-        cv::Matx33d here = cv::Matx33d::eye();
-        if (!last.empty() && now.size() >= fewest_corners) {
-            cv::Mat inliers;
-            const cv::Mat h = cv::findHomography(now, base, cv::RANSAC, 1.5, inliers, 500, 0.995);
-            if (!h.empty()) {
-                here = cv::Matx33d(h);
-                std::vector<double> off;
-                std::vector<cv::Point2f> mapped;
-                cv::perspectiveTransform(now, mapped, h);
-                std::size_t in = 0;
-                for (std::size_t k = 0; k < now.size(); ++k) {
-                    off.push_back(cv::norm(mapped[k] - base[k]) / scale);
-                    in += inliers.at<std::uint8_t>(static_cast<int>(k)) != 0 ? 1 : 0;
-                }
-                // A background in depth fits no mapping when the camera changes its place: then all corners count, not only those that fit.
-                rest[i] = signal::quantile(off, 0.7);
-                fits = 2 * in > now.size();
-            }
-        }
-        if (fits) to_first[i] = chain * here;
-        // New corners when half of those are gone, or when there are none yet.
-        if (last.empty() || !fits || 2 * now.size() < begun_with) {
-            std::vector<cv::Point2f> corners;
-            cv::goodFeaturesToTrack(im, corners, 200, 0.01, 8, outside(im.size(), track.px[i], scale));
-            if (fits && corners.size() >= fewest_corners) {
-                chain = *to_first[i];
-                base = now = std::move(corners);
-                begun_with = base.size();
-            }
-        }
-        last = im;
+        background.see(i, grey(**frame, scale));
         if (progress && i % 16 == 0) progress(static_cast<double>(i) / static_cast<double>(n));
     }
-    const auto told =
-        static_cast<std::size_t>(std::count_if(to_first.begin(), to_first.end(), [](const auto& h) { return h.has_value(); }));
-    if (begun_with == 0 || 10 * told < 8 * n) return fail(Code::cannot_judge, "no_background");
-    // Against the frame that stands in the middle of all the camera's wandering: the least is moved then.
-    const double cx = 0.5 * reader->info().width * scale, cy = 0.5 * reader->info().height * scale;
-    auto middle_of = [&](const cv::Matx33d& h) {
-        const cv::Vec3d q = h * cv::Vec3d(cx, cy, 1);
-        return cv::Point2d(q[0] / q[2], q[1] / q[2]);
-    };
-    signal::Series xs, ys;
-    for (const auto& h : to_first)
-        if (h) xs.push_back(middle_of(*h).x), ys.push_back(middle_of(*h).y);
-    const cv::Point2d usual(signal::median(xs), signal::median(ys));
-    std::size_t anchor = 0;
-    double nearest = 1e300;
-    for (std::size_t i = 0; i < n; ++i)
-        if (to_first[i] && cv::norm(middle_of(*to_first[i]) - usual) < nearest)
-            nearest = cv::norm(middle_of(*to_first[i]) - usual), anchor = i;
-    const cv::Matx33d to_anchor = to_first[anchor]->inv();
+    if (!background.told()) return fail(Code::cannot_judge, "no_background");
+    const auto& to_first = background.to_first;
+    const cv::Matx33d to_anchor = to_first[middle_frame(to_first, {0.5 * width * scale, 0.5 * tall * scale})]->inv();
     Steadied out;
     out.frames.resize(track.frames());
     signal::Series moved, left;
@@ -154,13 +181,15 @@ Result<Steadied> steady_clip(const std::filesystem::path& file, const Track& tra
         h = h * (1 / h(2, 2));
         Steady& s = out.frames[i];
         for (int k = 0; k < 8; ++k) s.h[static_cast<std::size_t>(k)] = h(k / 3, k % 3);
-        s.sigma = std::isfinite(rest[i]) ? rest[i] : 0;
-        const Vec2 c(0.5 * reader->info().width, 0.5 * reader->info().height);
+        const double rest = background.rest[i];
+        s.sigma = std::isfinite(rest) ? rest : 0;
+        const Vec2 c(0.5 * width, 0.5 * tall);
         moved.push_back((s.to_steady(c) - c).norm());
-        if (std::isfinite(rest[i])) left.push_back(rest[i]);
+        if (std::isfinite(rest)) left.push_back(rest);
     }
     out.residual_px = left.empty() ? 0 : signal::median(left);
     out.most_px = signal::quantile(moved, 0.95);
+    const double height = body_height_px(track);
     if (height > 0 && out.residual_px > 0.02 * height) return fail(Code::cannot_judge, "camera_walks");
     return out;
 }

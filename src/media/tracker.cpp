@@ -12,6 +12,7 @@ namespace {
 using Picture = std::shared_ptr<const sim::Image>;
 
 constexpr double stretch_s = 10, overlap_s = 1, fast_fps = 50;
+constexpr double least_two_s = 4 * overlap_s; // less than that is left to one: the overlap is looked at twice
 /// Above this many pixels a picture, one stretch at a time: memory.
 constexpr int most_pixels_for_two = 1920 * 1088;
 
@@ -161,133 +162,189 @@ private:
     std::array<std::pair<Picture, std::optional<BodyPx>>, 5> kept_;
 };
 
+/// Times and size of a clip, nothing found yet.
+TrackResult nothing_yet(const ClipInfo& clip) {
+    TrackResult out;
+    out.clip = clip;
+    out.track.time_s = clip.time_s;
+    out.track.px.resize(clip.time_s.size());
+    out.track.m.resize(clip.time_s.size());
+    out.track.width = clip.width;
+    out.track.height = clip.height;
+    return out;
+}
+
+/// What the kept pictures tell of the room.
+void tell_room(TrackResult& out, const Search& search) {
+    out.track.vertical = room_vertical(search.kept());
+    if (out.track.vertical) { // a tilt a pixel of the smaller picture
+        out.track.vertical->slope /= search.shrink();
+        out.track.vertical->slope_sigma /= search.shrink();
+    }
+    for (const auto& [picture, body] : search.kept())
+        if (picture && out.look.empty()) out.look = look_of(*picture, body);
+}
+
+/// One run over a clip: stretch by stretch, two at once where that is worth it.
+class Run {
+public:
+    Run(const std::filesystem::path& file, const TrackOptions& options, std::stop_token stop)
+        : file_(file), options_(options), stop_(std::move(stop)) {}
+
+    Result<TrackResult> go() {
+        auto begun = worker();
+        if (!begun) return tl::unexpected(begun.error());
+        first_ = std::move(*begun);
+        if (options_.person) first_->finder.choose(options_.person->x(), options_.person->y());
+        out_ = nothing_yet(first_->reader.info());
+        out_.track.model = model_name(options_.model);
+        out_.track.model_version = BodyFinder::version;
+        search_.emplace(out_, options_, stop_);
+        const auto n = frames();
+        const auto started = std::chrono::steady_clock::now();
+        take_over();
+        const double last = times().back();
+        two_ = options_.stretches > 1 && std::thread::hardware_concurrency() > 1 &&
+               static_cast<long>(out_.clip.width) * out_.clip.height <= most_pixels_for_two && last > least_two_s;
+        ahead_.resize(two_ ? n : 0);
+        saved_ = started;
+        while (done_ < n && !stop_.stop_requested()) {
+            if (auto went = next(); !went) return tl::unexpected(went.error());
+            if (std::chrono::duration<double>(std::chrono::steady_clock::now() - saved_).count() >= options_.checkpoint_s) checkpoint();
+        }
+        if (stop_.stop_requested()) {
+            checkpoint();
+            return fail(Code::cancelled, "");
+        }
+        fill_between(out_.track, search_->stride());
+        out_.clip.damaged = first_->reader.info().damaged || (second_ && second_->reader.info().damaged);
+        const double took = std::chrono::duration<double>(std::chrono::steady_clock::now() - started).count();
+        out_.frames_per_s = took > 0 ? static_cast<double>(n - begun_) / took : 0;
+        if (std::none_of(out_.track.px.begin(), out_.track.px.end(), [](const auto& f) { return f.has_value(); }))
+            return fail(Code::cannot_judge, "no_body");
+        tell_room(out_, *search_);
+        return std::move(out_);
+    }
+
+private:
+    const std::vector<double>& times() const { return out_.clip.time_s; }
+    std::size_t frames() const { return out_.clip.time_s.size(); }
+    std::size_t index_at(double t) const {
+        return static_cast<std::size_t>(std::lower_bound(times().begin(), times().end(), t) - times().begin());
+    }
+    Result<Worker> worker() const {
+        auto reader = ClipReader::open(file_, stop_);
+        if (!reader) return tl::unexpected(reader.error());
+        auto finder = BodyFinder::load(options_.model_dir, options_.model);
+        if (!finder) return tl::unexpected(finder.error());
+        return Worker{std::move(*reader), std::move(*finder), {}};
+    }
+    /// What an earlier run found.
+    void take_over() {
+        begun_ = options_.so_far && options_.so_far->frames() == frames() && options_.done < frames() ? options_.done : 0;
+        for (std::size_t i = 0; i < begun_; ++i) {
+            out_.track.px[i] = options_.so_far->px[i];
+            if (search_->wants(i))
+                if (auto frame = first_->reader.frame(i)) search_->keep(i, *frame, out_.track.px[i]);
+        }
+        search_->start_at(begun_);
+        done_ = begun_;
+    }
+    void checkpoint() {
+        if (!options_.checkpoint || done_ == begun_) return;
+        options_.checkpoint(out_.track, done_);
+        saved_ = std::chrono::steady_clock::now();
+    }
+    /// What a stretch saw from this frame on goes to the rest, once.
+    void gather(Worker& w, std::size_t from) {
+        for (const auto& s : w.scene.samples())
+            if (from < frames() && s.time_s >= times()[from] && (out_.scene.empty() || s.time_s > out_.scene.back().time_s))
+                out_.scene.push_back(s);
+        w.scene = {};
+    }
+    /// The next stretch, or the next two: what is left is shared out evenly where it is less than two whole ones, so that both end
+    /// together.
+    Result<bool> next() {
+        const auto n = frames();
+        const double now = times()[done_], left = times().back() - now;
+        const bool both = two_ && left > least_two_s;
+        const double part = both ? std::min(stretch_s, 0.5 * (left + overlap_s)) : stretch_s;
+        const std::size_t middle = std::max(done_ + 1, std::min(n, index_at(now + part)));
+        if (!both) {
+            lead(two_ ? n : middle);
+            return true;
+        }
+        // A remainder that is not worth a stretch of its own goes with these two.
+        const double after = left - 2 * part;
+        return side_by_side(middle, after < overlap_s ? n : std::min(n, index_at(now + 2 * part)));
+    }
+    void lead(std::size_t end) {
+        const std::size_t from = done_;
+        done_ = search_->stretch(*first_, done_, end, out_.track.px, done_, true, out_.unreadable);
+        gather(*first_, from);
+    }
+    Result<bool> side_by_side(std::size_t middle, std::size_t end) {
+        const std::size_t overlap = std::max(done_, index_at(times()[middle] - overlap_s));
+        if (!second_) {
+            auto another = worker();
+            if (!another) return tl::unexpected(another.error());
+            second_ = std::move(*another);
+        }
+        point_second();
+        std::size_t lost = 0;
+        {
+            const std::jthread other([&] { search_->stretch(*second_, overlap, end, ahead_, middle, false, lost); });
+            lead(middle);
+        }
+        if (stop_.stop_requested()) return true;
+        if (same_person(out_.track, ahead_, overlap, middle, search_->stride())) {
+            std::copy(ahead_.begin() + static_cast<std::ptrdiff_t>(middle), ahead_.begin() + static_cast<std::ptrdiff_t>(end),
+                      out_.track.px.begin() + static_cast<std::ptrdiff_t>(middle));
+            out_.unreadable += lost;
+            gather(*second_, middle);
+            std::swap(*first_, *second_); // goes on from where it is
+            done_ = end;
+        } else { // somebody else, or nobody: the first goes on itself
+            search_->take_back(end - middle);
+            lead(end);
+        }
+        return true;
+    }
+    /// It looks for the one who is followed, nearest to where they are now.
+    void point_second() {
+        second_->finder.reset();
+        second_->scene = {};
+        if (done_ > 0 && out_.track.px[done_ - 1]) {
+            const auto& b = *out_.track.px[done_ - 1];
+            second_->finder.choose(0.5 * (b[left_hip].x + b[right_hip].x), 0.5 * (b[left_hip].y + b[right_hip].y));
+        } else if (options_.person) {
+            second_->finder.choose(options_.person->x(), options_.person->y());
+        }
+    }
+
+    const std::filesystem::path& file_;
+    const TrackOptions& options_;
+    std::stop_token stop_;
+    TrackResult out_;
+    std::optional<Worker> first_, second_;
+    std::optional<Search> search_;
+    std::size_t begun_ = 0, done_ = 0;
+    bool two_ = false;
+    std::vector<std::optional<BodyPx>> ahead_; // of the second stretch
+    std::chrono::steady_clock::time_point saved_;
+};
+
 } // namespace
 
 Result<TrackResult> track_clip(const std::filesystem::path& file, const TrackOptions& options, std::stop_token stop) {
-    auto worker = [&]() -> Result<Worker> {
-        auto reader = ClipReader::open(file, stop);
-        if (!reader) return tl::unexpected(reader.error());
-        auto finder = BodyFinder::load(options.model_dir, options.model);
-        if (!finder) return tl::unexpected(finder.error());
-        return Worker{std::move(*reader), std::move(*finder), {}};
-    };
-    auto first = worker();
-    if (!first) return tl::unexpected(first.error());
-    if (options.person) first->finder.choose(options.person->x(), options.person->y());
-    TrackResult out;
-    out.clip = first->reader.info();
-    const auto& times = out.clip.time_s;
-    const auto n = times.size();
-    out.track.time_s = times;
-    out.track.px.resize(n);
-    out.track.m.resize(n);
-    out.track.width = out.clip.width;
-    out.track.height = out.clip.height;
-    out.track.model = model_name(options.model);
-    out.track.model_version = BodyFinder::version;
-    Search finding(out, options, stop);
-    const auto started = std::chrono::steady_clock::now();
-    const std::size_t begun = options.so_far && options.so_far->frames() == n && options.done < n ? options.done : 0;
-    for (std::size_t i = 0; i < begun; ++i) {
-        out.track.px[i] = options.so_far->px[i];
-        if (finding.wants(i))
-            if (auto frame = first->reader.frame(i)) finding.keep(i, *frame, out.track.px[i]);
-    }
-    finding.start_at(begun);
-    auto index_at = [&](double t) { return static_cast<std::size_t>(std::lower_bound(times.begin(), times.end(), t) - times.begin()); };
-    std::size_t done = begun;
-    auto saved = started;
-    auto checkpoint = [&] {
-        if (!options.checkpoint || done == begun) return;
-        options.checkpoint(out.track, done);
-        saved = std::chrono::steady_clock::now();
-    };
-    // What a stretch saw from this frame on goes to the rest, once.
-    auto gather = [&](Worker& w, std::size_t from) {
-        for (const auto& s : w.scene.samples())
-            if (from < n && s.time_s >= times[from] && (out.scene.empty() || s.time_s > out.scene.back().time_s)) out.scene.push_back(s);
-        w.scene = {};
-    };
-    const bool two = options.stretches > 1 && std::thread::hardware_concurrency() > 1 &&
-                     static_cast<long>(out.clip.width) * out.clip.height <= most_pixels_for_two && times.back() > stretch_s + 2 * overlap_s;
-    std::optional<Worker> second;
-    std::vector<std::optional<BodyPx>> ahead(two ? n : 0); // of the second stretch
-    while (done < n && !stop.stop_requested()) {
-        const std::size_t middle = two ? index_at(times[done] + stretch_s) : std::min(n, done + index_at(stretch_s) + 1);
-        const std::size_t end = two ? index_at(times[done] + 2 * stretch_s) : middle;
-        const std::size_t overlap = two && middle < n ? std::max(done, index_at(times[middle] - overlap_s)) : middle;
-        std::size_t lost = 0;
-        if (!two || middle >= n || end - middle < middle - overlap) {
-            const std::size_t from = done;
-            done = finding.stretch(*first, done, end, out.track.px, done, true, out.unreadable);
-            gather(*first, from);
-        } else {
-            if (!second) {
-                auto another = worker();
-                if (!another) return tl::unexpected(another.error());
-                second = std::move(*another);
-            }
-            second->finder.reset();
-            second->scene = {};
-            const std::size_t from = done;
-            if (done > 0 && out.track.px[done - 1]) { // looks for the one who is followed, nearest to where they are now
-                const auto& b = *out.track.px[done - 1];
-                second->finder.choose(0.5 * (b[left_hip].x + b[right_hip].x), 0.5 * (b[left_hip].y + b[right_hip].y));
-            } else if (options.person) {
-                second->finder.choose(options.person->x(), options.person->y());
-            }
-            {
-                const std::jthread other([&] { finding.stretch(*second, overlap, end, ahead, middle, false, lost); });
-                done = finding.stretch(*first, done, middle, out.track.px, done, true, out.unreadable);
-            }
-            gather(*first, from);
-            if (stop.stop_requested()) break;
-            if (same_person(out.track, ahead, overlap, middle, finding.stride())) {
-                std::copy(ahead.begin() + static_cast<std::ptrdiff_t>(middle), ahead.begin() + static_cast<std::ptrdiff_t>(end),
-                          out.track.px.begin() + static_cast<std::ptrdiff_t>(middle));
-                out.unreadable += lost;
-                gather(*second, middle);
-                std::swap(*first, *second); // goes on from where it is
-                done = end;
-            } else { // somebody else, or nobody: the first goes on itself
-                finding.take_back(end - middle);
-                done = finding.stretch(*first, middle, end, out.track.px, middle, true, out.unreadable);
-                gather(*first, middle);
-            }
-        }
-        if (std::chrono::duration<double>(std::chrono::steady_clock::now() - saved).count() >= options.checkpoint_s) checkpoint();
-    }
-    if (stop.stop_requested()) {
-        checkpoint();
-        return fail(Code::cancelled, "");
-    }
-    fill_between(out.track, finding.stride());
-    out.clip.damaged = first->reader.info().damaged || (second && second->reader.info().damaged);
-    const double took = std::chrono::duration<double>(std::chrono::steady_clock::now() - started).count();
-    out.frames_per_s = took > 0 ? static_cast<double>(n - begun) / took : 0;
-    if (std::none_of(out.track.px.begin(), out.track.px.end(), [](const auto& f) { return f.has_value(); }))
-        return fail(Code::cannot_judge, "no_body");
-    out.track.vertical = room_vertical(finding.kept());
-    for (const auto& [picture, body] : finding.kept())
-        if (picture && out.look.empty()) out.look = look_of(*picture, body);
-    if (out.track.vertical) { // a tilt a pixel of the smaller picture
-        out.track.vertical->slope /= finding.shrink();
-        out.track.vertical->slope_sigma /= finding.shrink();
-    }
-    return out;
+    return Run(file, options, std::move(stop)).go();
 }
 
 Result<TrackResult> track_without_body(const std::filesystem::path& file, std::stop_token stop) {
     auto reader = ClipReader::open(file, stop);
     if (!reader) return tl::unexpected(reader.error());
-    TrackResult out;
-    out.clip = reader->info();
+    TrackResult out = nothing_yet(reader->info());
     const auto n = out.clip.time_s.size();
-    out.track.time_s = out.clip.time_s;
-    out.track.px.resize(n);
-    out.track.m.resize(n);
-    out.track.width = out.clip.width;
-    out.track.height = out.clip.height;
     const TrackOptions none;
     Search kept(out, none, stop);
     for (std::size_t part = 0; part < 5; ++part) {
@@ -295,117 +352,8 @@ Result<TrackResult> track_without_body(const std::filesystem::path& file, std::s
         const std::size_t i = std::min(n - 1, part * n / 5 + 1);
         if (const auto frame = reader->frame(i); frame && kept.wants(i)) kept.keep(i, *frame, std::nullopt);
     }
-    out.track.vertical = room_vertical(kept.kept());
-    if (out.track.vertical) {
-        out.track.vertical->slope /= kept.shrink();
-        out.track.vertical->slope_sigma /= kept.shrink();
-    }
-    for (const auto& [picture, body] : kept.kept())
-        if (picture && out.look.empty()) out.look = look_of(*picture, body);
+    tell_room(out, kept);
     return out;
-}
-
-// Edge pixels are strongest across in their row; runs of them downwards are fitted by straight lines, and the lines' tilt by
-// roll + slope * column, with outliers (furniture, clothes, slanting shadows) weighed down.
-std::optional<VerticalOnPicture> room_vertical(const std::vector<std::pair<Picture, std::optional<BodyPx>>>& frames) {
-    struct Line {
-        double x, tilt, length;
-    };
-    std::vector<Line> lines;
-    double middle = 0;
-    for (const auto& [picture, body] : frames) {
-        if (!picture) continue;
-        const auto& im = picture; // a binding cannot be captured
-        const int w = im->width, h = im->height;
-        middle = w / 2.0;
-        double bx0 = 1e9, bx1 = -1e9;
-        if (body)
-            for (const auto& p : *body) {
-                bx0 = std::min(bx0, p.x);
-                bx1 = std::max(bx1, p.x);
-            }
-        const double pad = 0.25 * (bx1 - bx0) + 10;
-        auto grey = [&](int x, int y) {
-            const auto* p = im->rgb.data() + (static_cast<std::size_t>(y) * w + x) * 3;
-            return 0.3 * p[0] + 0.59 * p[1] + 0.11 * p[2];
-        };
-        std::vector<float> edge(static_cast<std::size_t>(w) * h, 0.0F);
-        for (int y = 2; y < h - 2; ++y)
-            for (int x = 2; x < w - 2; ++x)
-                edge[static_cast<std::size_t>(y) * w + x] =
-                    static_cast<float>(grey(x + 1, y - 1) + 2 * grey(x + 1, y) + grey(x + 1, y + 1) - grey(x - 1, y - 1) -
-                                       2 * grey(x - 1, y) - grey(x - 1, y + 1)) /
-                    4.0F;
-        std::vector<bool> used(edge.size(), false);
-        auto e = [&](int x, int y) { return std::abs(edge[static_cast<std::size_t>(y) * w + x]); };
-        auto sub = [&](int x, int y) {
-            const double a = e(x - 1, y), b = e(x, y), c = e(x + 1, y), d = a - 2 * b + c;
-            return x + (d < -1e-6 ? std::clamp(0.5 * (a - c) / d, -0.5, 0.5) : 0.0);
-        };
-        for (int y = 3; y < h - 3; ++y)
-            for (int x = 4; x < w - 4; ++x) {
-                if (used[static_cast<std::size_t>(y) * w + x] || e(x, y) < 14 || e(x, y) < e(x - 1, y) || e(x, y) <= e(x + 1, y)) continue;
-                std::vector<Vec2> run;
-                int cx = x;
-                for (int v = y; v < h - 3; ++v) {
-                    int best = cx;
-                    for (const int k : {cx - 1, cx + 1})
-                        if (k > 3 && k < w - 4 && e(k, v) > e(best, v)) best = k;
-                    if (e(best, v) < 10 || used[static_cast<std::size_t>(v) * w + best]) break;
-                    cx = best;
-                    used[static_cast<std::size_t>(v) * w + best] = true;
-                    run.emplace_back(sub(best, v), v);
-                }
-                if (static_cast<double>(run.size()) < 0.10 * h) continue;
-                double sx = 0, sy = 0, sxy = 0, syy = 0;
-                const auto n = static_cast<double>(run.size());
-                for (const auto& q : run) sx += q.x(), sy += q.y();
-                for (const auto& q : run) sxy += (q.x() - sx / n) * (q.y() - sy / n), syy += (q.y() - sy / n) * (q.y() - sy / n);
-                const double b = sxy / syy;
-                double rest = 0;
-                for (const auto& q : run) rest += std::pow(q.x() - sx / n - b * (q.y() - sy / n), 2);
-                if (std::sqrt(rest / n) > 0.8 || std::abs(b) > 0.27) continue;
-                if (sx / n > bx0 - pad && sx / n < bx1 + pad) continue;
-                lines.push_back({sx / n, -std::atan(b), n});
-            }
-    }
-    if (lines.size() < 4) return std::nullopt;
-    double left = 1e9, right = -1e9;
-    for (const auto& l : lines) {
-        left = std::min(left, l.x);
-        right = std::max(right, l.x);
-    }
-    if (right - left < 0.5 * middle) return std::nullopt;
-    Eigen::Vector2d fit = Eigen::Vector2d::Zero();
-    double scale = 0.05, spread = 0.01;
-    Eigen::Matrix2d a;
-    for (int round = 0; round < 12; ++round) {
-        a = Eigen::Matrix2d::Zero();
-        Eigen::Vector2d r = Eigen::Vector2d::Zero();
-        signal::Series off;
-        double used = 0;
-        for (const auto& l : lines) {
-            const Eigen::Vector2d u(1, (l.x - middle) / middle);
-            const double e = l.tilt - (round == 0 ? 0 : u.dot(fit)), k = e / (4.7 * scale);
-            const double weight = std::abs(k) < 1 ? l.length * l.length * std::pow(1 - k * k, 2) : 0;
-            a += weight * u * u.transpose();
-            r += weight * l.tilt * u;
-            off.push_back(std::abs(e));
-            used += weight > 0 ? 1 : 0;
-        }
-        if (used < 4 || a.determinant() <= 0) return std::nullopt;
-        fit = a.ldlt().solve(r);
-        spread = 1.48 * signal::median(off);
-        scale = std::clamp(spread, 0.004, 0.05);
-    }
-    const double support = std::sqrt(static_cast<double>(lines.size()) / static_cast<double>(std::max<std::size_t>(1, frames.size())));
-    VerticalOnPicture v;
-    v.roll = fit[0];
-    v.slope = fit[1] / middle;
-    v.roll_sigma = std::max(0.003, spread / support);
-    v.slope_sigma = std::max(0.004, spread / support) / middle;
-    v.from_room = true;
-    return v;
 }
 
 } // namespace bevel

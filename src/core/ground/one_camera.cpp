@@ -2,6 +2,8 @@
 #include "core/ground/grounding.h"
 #include "core/ground/picture.h"
 #include <algorithm>
+#include <cmath>
+#include <numeric>
 
 namespace bevel::grounding {
 namespace {
@@ -29,9 +31,9 @@ void look_from(Motion& m, double usual) {
         m.view = std::sin(usual) > 0 ? View::left : View::right;
 }
 
-Result<Motion> from_picture(const Track& t, const MotionOptions& o) {
-    Picture picture(t, o);
-    if (auto ok = picture.look(); !ok) return tl::unexpected(ok.error());
+namespace {
+
+Motion begun(const Track& t, const Picture& picture) {
     Motion m;
     const auto n = t.frames();
     m.time_s = t.time_s;
@@ -50,48 +52,43 @@ Result<Motion> from_picture(const Track& t, const MotionOptions& o) {
     m.vertical_known = picture.vertical_known();
     m.facing_sigma = picture.azimuth_sigma();
     m.mirrored_hint = picture.mirrored_hint();
-    const Camera c = picture.camera({});
-    m.camera = c;
-    m.vertical_sigma = std::hypot(c.roll.sigma, 0.5 * c.pitch.sigma);
+    m.camera = picture.camera({});
+    m.vertical_sigma = std::hypot(m.camera->roll.sigma, 0.5 * m.camera->pitch.sigma);
     m.start_azimuth = picture.azimuth().front();
-    std::vector<std::size_t> all(n);
-    for (std::size_t i = 0; i < n; ++i) all[i] = i;
-    const auto depth = picture.depths(c, {}, all);
-    ToRoom room{std::cos(m.start_azimuth), std::sin(m.start_azimuth)};
-    for (std::size_t i = 0; i < n; ++i) {
-        m.facing[i] = wrap(m.start_azimuth - picture.azimuth()[i]);
-        if (!t.px[i]) continue;
-        m.valid[i] = true;
-        m.azimuth[i] = wrap(picture.azimuth()[i] - picture.to_sight(i, c));
-        const Body3 level = picture.level(i, c, depth.of[0][i], depth.of[1][i], {});
-        for (std::size_t k = 0; k < point_count; ++k) m.m[i][k] = room(level[k]);
-        m.sigma[i] = picture.sigma(i, c, 0.5 * (depth.of[0][i] + depth.of[1][i]));
-        m.foot_place[i] = picture.foot_place(i, c);
-    }
-    Series x0, z0, az;
-    for (std::size_t i = 0; i < n; ++i)
+    return m;
+}
+
+/// Where the feet are at first becomes the room's origin.
+void settle_origin(Motion& m, ToRoom& room) {
+    Series x0, z0;
+    for (std::size_t i = 0; i < m.frames() && x0.size() < 15; ++i)
         if (m.valid[i]) {
-            if (x0.size() < 15) {
-                const Vec3 a = mid(m.m[i], left_ankle);
-                x0.push_back(a.x());
-                z0.push_back(a.z());
-            }
-            az.push_back(wrap(m.azimuth[i] - m.azimuth[n / 2]));
+            const Vec3 a = mid(m.m[i], left_ankle);
+            x0.push_back(a.x());
+            z0.push_back(a.z());
         }
     room.origin = Vec3(signal::median(x0), 0, signal::median(z0));
-    for (std::size_t i = 0; i < n; ++i)
-        for (auto& p : m.m[i]) p -= room.origin;
-    m.camera_at = room(Vec3(0, c.height.value, 0));
-    double usual = m.azimuth[n / 2] + signal::median(az);
-    if (const auto first = std::find(m.valid.begin(), m.valid.end(), true); !o.turned.empty() && first != m.valid.end())
-        usual = m.azimuth[static_cast<std::size_t>(first - m.valid.begin())];
-    look_from(m, usual);
-    fill(m);
-    if (!o.errors) return m;
-    // The clip as it would be were one figure off by one sigma; what the filter takes out is the same in both and drops out.
+    for (auto& body : m.m)
+        for (auto& p : body) p -= room.origin;
+    m.camera_at = room(Vec3(0, m.camera->height.value, 0));
+}
+
+/// The side the student is seen from: as it is in the middle of the clip; of who is known to turn, as at the start.
+double usual_azimuth(const Motion& m, bool turns) {
+    if (const auto first = std::find(m.valid.begin(), m.valid.end(), true); turns && first != m.valid.end())
+        return m.azimuth[static_cast<std::size_t>(first - m.valid.begin())];
+    const double middle = m.azimuth[m.frames() / 2];
+    Series az;
+    for (std::size_t i = 0; i < m.frames(); ++i)
+        if (m.valid[i]) az.push_back(wrap(m.azimuth[i] - middle));
+    return middle + signal::median(az);
+}
+
+/// The clip as it would be were one figure off by one sigma; what the filter takes out is the same in both and drops out.
+void share_errors(Motion& m, const Track& t, const Picture& picture, const Picture::Depths& depth, const ToRoom& room) {
     for (double s = m.time_s.front(); s <= m.time_s.back(); s += grid_step) {
         const auto i = static_cast<std::size_t>(std::lower_bound(m.time_s.begin(), m.time_s.end(), s) - m.time_s.begin());
-        if (i < n && t.px[i] && (m.grid.empty() || i > m.grid.back())) m.grid.push_back(i);
+        if (i < m.frames() && t.px[i] && (m.grid.empty() || i > m.grid.back())) m.grid.push_back(i);
     }
     const std::array<std::pair<const char*, Off>, 9> offs{{{"focal", {.focal = 1}},
                                                            {"pitch", {.pitch = 1}},
@@ -112,7 +109,7 @@ Result<Motion> from_picture(const Track& t, const MotionOptions& o) {
         e.moved.reserve(m.grid.size());
         for (std::size_t g = 0; g < m.grid.size(); ++g) {
             const auto i = m.grid[g];
-            const Body3 a = picture.level(i, c, depth.of[0][i], depth.of[1][i], {}),
+            const Body3 a = picture.level(i, *m.camera, depth.of[0][i], depth.of[1][i], {}),
                         b = picture.level(i, moved, d.of[0][g], d.of[1][g], off);
             Body3 delta;
             for (std::size_t k = 0; k < point_count; ++k) delta[k] = room(b[k]) - room(a[k]);
@@ -120,6 +117,34 @@ Result<Motion> from_picture(const Track& t, const MotionOptions& o) {
         }
         m.shared.push_back(std::move(e));
     }
+}
+
+} // namespace
+
+Result<Motion> from_picture(const Track& t, const MotionOptions& o) {
+    Picture picture(t, o);
+    if (auto ok = picture.look(); !ok) return tl::unexpected(ok.error());
+    Motion m = begun(t, picture);
+    const auto n = t.frames();
+    const Camera& c = *m.camera;
+    std::vector<std::size_t> all(n);
+    std::iota(all.begin(), all.end(), std::size_t{0});
+    const auto depth = picture.depths(c, {}, all);
+    ToRoom room{std::cos(m.start_azimuth), std::sin(m.start_azimuth)};
+    for (std::size_t i = 0; i < n; ++i) {
+        m.facing[i] = wrap(m.start_azimuth - picture.azimuth()[i]);
+        if (!t.px[i]) continue;
+        m.valid[i] = true;
+        m.azimuth[i] = wrap(picture.azimuth()[i] - picture.to_sight(i, c));
+        const Body3 level = picture.level(i, c, depth.of[0][i], depth.of[1][i], {});
+        for (std::size_t k = 0; k < point_count; ++k) m.m[i][k] = room(level[k]);
+        m.sigma[i] = picture.sigma(i, c, 0.5 * (depth.of[0][i] + depth.of[1][i]));
+        m.foot_place[i] = picture.foot_place(i, c);
+    }
+    settle_origin(m, room);
+    look_from(m, usual_azimuth(m, !o.turned.empty()));
+    fill(m);
+    if (o.errors) share_errors(m, t, picture, depth, room);
     return m;
 }
 

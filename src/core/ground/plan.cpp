@@ -115,25 +115,20 @@ Camera camera_of(const CameraPlan& p, int width, int height, double distortion) 
     return c;
 }
 
-} // namespace
-
-Result<CameraPlan> plan_from(const FloorMark& mark, const CameraPrior& prior) {
-    if (prior.width <= 0 || prior.height <= 0 || !(mark.wide_m > 0.05) || !(mark.long_m > 0.05)) return fail(Code::bad_value, "corners");
-    if (!convex(mark.corners)) return fail(Code::bad_value, "corners");
-    // The lens first: what follows is a pinhole.
-    Camera flat;
-    flat.cx = prior.width / 2.0;
-    flat.cy = prior.height / 2.0;
-    flat.distortion.value = prior.distortion;
-    flat.focal.value = 1;
-    const double half = flat.cx * flat.cx + flat.cy * flat.cy;
-    std::array<Vec2, 4> at;
+/// The corners of the mark on the picture as a pinhole would see them, from the picture's middle.
+std::array<Vec2, 4> unbent(const std::array<Vec2, 4>& corners, const CameraPrior& prior) {
+    const Vec2 middle(prior.width / 2.0, prior.height / 2.0);
+    const double half = middle.squaredNorm();
+    std::array<Vec2, 4> out;
     for (std::size_t i = 0; i < 4; ++i) {
-        const Vec2 bent = mark.corners[i] - Vec2(flat.cx, flat.cy);
-        Vec2 d = bent;
-        for (int k = 0; k < 4; ++k) d = bent / (1 + prior.distortion * d.squaredNorm() / half);
-        at[i] = d;
+        const Vec2 bent = corners[i] - middle;
+        out[i] = bent;
+        for (int k = 0; k < 4; ++k) out[i] = bent / (1 + prior.distortion * out[i].squaredNorm() / half);
     }
+    return out;
+}
+
+Prior prior_of(const CameraPrior& prior) {
     const double longer = std::max(prior.width, prior.height);
     Prior p{{std::log(prior.focal_px.value_or(0.82 * longer)), 2 * deg, 0}, {prior.focal_px ? 0.02 : 0.28, 7 * deg, 3 * deg}};
     if (prior.vertical) {
@@ -142,85 +137,135 @@ Result<CameraPlan> plan_from(const FloorMark& mark, const CameraPrior& prior) {
         p.mean[2] = prior.vertical->roll;
         p.sigma[2] = std::max(0.1 * deg, prior.vertical->roll_sigma);
     }
+    return p;
+}
+
+/// One solution from one beginning: the camera (logarithm of the focal length, pitch, roll, logarithm of its height) and where the mark
+/// lies on its floor (right, away, turned).
+class MarkFit {
+public:
+    MarkFit(const std::array<Vec2, 4>& mat, const std::array<Vec2, 4>& at, const Prior& p) : mat_(mat), at_(at), prior_(p) {}
+
+    /// What it costs; none where it leads nowhere.
+    std::optional<double> solve(double down, double high) {
+        begin(down, high);
+        problem_.AddParameterBlock(camera_.data(), 4);
+        problem_.AddParameterBlock(place_.data(), 3);
+        for (std::size_t i = 0; i < 4; ++i)
+            problem_.AddResidualBlock(
+                new ceres::AutoDiffCostFunction<Corner, 2, 4, 3>(new Corner{mat_[i].x(), mat_[i].y(), at_[i].x(), at_[i].y()}), nullptr,
+                camera_.data(), place_.data());
+        problem_.AddResidualBlock(new ceres::AutoDiffCostFunction<Prior, 3, 4>(new Prior(prior_)), nullptr, camera_.data());
+        keep_in_bounds();
+        ceres::Solver::Summary summary;
+        ceres::Solve(quiet(), &problem_, &summary);
+        if (!summary.IsSolutionUsable()) return std::nullopt;
+        return summary.final_cost;
+    }
+
+    /// In front of the camera, on a floor below it, and where it is seen.
+    bool plausible() const {
+        bool seen = std::abs(camera_[1]) < 80 * deg && std::abs(camera_[2]) < 45 * deg;
+        double misfit = 0;
+        for (std::size_t i = 0; i < 4; ++i) {
+            const double a = mat_[i].x(), b = mat_[i].y();
+            const double w = place_[1] + a * std::sin(place_[2]) + b * std::cos(place_[2]),
+                         r = place_[0] + a * std::cos(place_[2]) - b * std::sin(place_[2]);
+            seen = seen && w * std::cos(camera_[1]) + std::exp(camera_[3]) * std::sin(camera_[1]) > 0.1;
+            const auto px = project(camera_[0], camera_[1], camera_[2], r, -std::exp(camera_[3]), w);
+            misfit = std::max(misfit, std::hypot(px[0] - at_[i].x(), px[1] - at_[i].y()));
+        }
+        return seen && misfit <= 4;
+    }
+
+    /// The camera with the root of its covariance; none where that cannot be told.
+    std::optional<CameraPlan> plan() {
+        ceres::Covariance::Options how;
+        how.num_threads = 1;
+        how.algorithm_type = ceres::DENSE_SVD;
+        how.null_space_rank = -1;
+        ceres::Covariance covariance(how);
+        std::array<double, 16> cov{};
+        if (!covariance.Compute(Blocks{{camera_.data(), camera_.data()}}, &problem_) ||
+            !covariance.GetCovarianceBlock(camera_.data(), camera_.data(), cov.data()))
+            return std::nullopt;
+        const Eigen::Matrix4d m = Eigen::Map<const Eigen::Matrix<double, 4, 4, Eigen::RowMajor>>(cov.data());
+        const Eigen::LLT<Eigen::Matrix4d> root(m + 1e-12 * Eigen::Matrix4d::Identity());
+        if (root.info() != Eigen::Success) return std::nullopt;
+        const Eigen::Matrix4d l = root.matrixL();
+        CameraPlan plan{std::exp(camera_[0]), camera_[1], camera_[2], std::exp(camera_[3]), {}};
+        std::size_t k = 0;
+        for (int row = 0; row < 4; ++row)
+            for (int col = 0; col <= row; ++col) plan.root[k++] = l(row, col);
+        return plan;
+    }
+
+private:
+    /// A camera of that height that looks down so much, the mark where its first two corners would lie on that floor.
+    void begin(double down, double high) {
+        camera_ = {prior_.mean[0], down * deg, prior_.mean[2], std::log(high)};
+        Camera c;
+        c.cx = c.cy = 0;
+        c.focal.value = std::exp(camera_[0]);
+        c.pitch.value = camera_[1];
+        c.roll.value = camera_[2];
+        c.settle();
+        auto on_floor = [&](const Vec2& px) {
+            const Vec2 ray = c.ray(px.x(), px.y());
+            const double w = high / std::max(0.02, -ray.y());
+            return Vec2(ray.x() * w, w);
+        };
+        const Vec2 first = on_floor(at_[0]), second = on_floor(at_[1]);
+        place_ = {first.x(), first.y(), std::atan2(second.y() - first.y(), second.x() - first.x())};
+    }
+
+    /// Cameras that there are, and a mat that can be seen: outside of that the mapping runs away.
+    void keep_in_bounds() {
+        for (const auto& [k, low, high] : {std::tuple{0, prior_.mean[0] - 1.4, prior_.mean[0] + 1.4},
+                                           {1, -60 * deg, 80 * deg},
+                                           {2, -60 * deg, 60 * deg},
+                                           {3, std::log(0.05), std::log(6.0)}}) {
+            problem_.SetParameterLowerBound(camera_.data(), k, low);
+            problem_.SetParameterUpperBound(camera_.data(), k, high);
+        }
+        for (const auto& [k, low, high] : {std::tuple{0, -20.0, 20.0}, {1, 0.2, 40.0}, {2, -7.0, 7.0}}) {
+            problem_.SetParameterLowerBound(place_.data(), k, low);
+            problem_.SetParameterUpperBound(place_.data(), k, high);
+            auto& v = place_[static_cast<std::size_t>(k)];
+            v = std::clamp(v, low + 1e-6, high - 1e-6);
+        }
+    }
+
+    std::array<Vec2, 4> mat_, at_; // in metres on the mark; on the picture
+    Prior prior_;
+    ceres::Problem problem_;
+    std::array<double, 4> camera_{};
+    std::array<double, 3> place_{};
+};
+
+} // namespace
+
+Result<CameraPlan> plan_from(const FloorMark& mark, const CameraPrior& prior) {
+    if (prior.width <= 0 || prior.height <= 0 || !(mark.wide_m > 0.05) || !(mark.long_m > 0.05)) return fail(Code::bad_value, "corners");
+    if (!convex(mark.corners)) return fail(Code::bad_value, "corners");
+    const auto at = unbent(mark.corners, prior); // the lens first: what follows is a pinhole
+    const Prior p = prior_of(prior);
     // The rectangle may be turned either way round, and the camera may look down on it more or less steeply: from several beginnings.
     std::optional<CameraPlan> best;
     double best_cost = 1e300;
-    const std::array<Vec2, 4> mat{Vec2(0, 0), Vec2(mark.wide_m, 0), Vec2(mark.wide_m, mark.long_m), Vec2(0, mark.long_m)};
-    for (const int way : {1, -1})
+    for (const int way : {1, -1}) {
+        const double across = way * mark.long_m;
         for (const double down : {3.0, 12.0, 25.0, 40.0})
             for (const double high : {0.6, 1.3, 2.2}) {
-                std::array<double, 4> camera{p.mean[0], down * deg, p.mean[2], std::log(high)};
-                std::array<double, 3> place{};
-                // Where the first two corners would lie on that floor.
-                Camera c;
-                c.cx = c.cy = 0;
-                c.focal.value = std::exp(camera[0]);
-                c.pitch.value = camera[1];
-                c.roll.value = camera[2];
-                c.settle();
-                auto on_floor = [&](const Vec2& px) {
-                    const Vec2 ray = c.ray(px.x(), px.y());
-                    const double w = high / std::max(0.02, -ray.y());
-                    return Vec2(ray.x() * w, w);
-                };
-                const Vec2 first = on_floor(at[0]), second = on_floor(at[1]);
-                place = {first.x(), first.y(), std::atan2(second.y() - first.y(), second.x() - first.x())};
-                ceres::Problem problem;
-                problem.AddParameterBlock(camera.data(), 4);
-                problem.AddParameterBlock(place.data(), 3);
-                for (std::size_t i = 0; i < 4; ++i)
-                    problem.AddResidualBlock(
-                        new ceres::AutoDiffCostFunction<Corner, 2, 4, 3>(new Corner{mat[i].x(), way * mat[i].y(), at[i].x(), at[i].y()}),
-                        nullptr, camera.data(), place.data());
-                problem.AddResidualBlock(new ceres::AutoDiffCostFunction<Prior, 3, 4>(new Prior(p)), nullptr, camera.data());
-                // Cameras that there are, and a mat that can be seen: outside of that the mapping runs away.
-                for (const auto& [k, low, high_end] : {std::tuple{0, p.mean[0] - 1.4, p.mean[0] + 1.4},
-                                                       {1, -60 * deg, 80 * deg},
-                                                       {2, -60 * deg, 60 * deg},
-                                                       {3, std::log(0.05), std::log(6.0)}}) {
-                    problem.SetParameterLowerBound(camera.data(), k, low);
-                    problem.SetParameterUpperBound(camera.data(), k, high_end);
-                }
-                for (const auto& [k, low, high_end] : {std::tuple{0, -20.0, 20.0}, {1, 0.2, 40.0}, {2, -7.0, 7.0}}) {
-                    problem.SetParameterLowerBound(place.data(), k, low);
-                    problem.SetParameterUpperBound(place.data(), k, high_end);
-                    place[static_cast<std::size_t>(k)] = std::clamp(place[static_cast<std::size_t>(k)], low + 1e-6, high_end - 1e-6);
-                }
-                ceres::Solver::Summary summary;
-                ceres::Solve(quiet(), &problem, &summary);
-                if (!summary.IsSolutionUsable() || summary.final_cost >= best_cost - 1e-9) continue;
-                // In front of the camera, on a floor below it.
-                bool seen = std::abs(camera[1]) < 80 * deg && std::abs(camera[2]) < 45 * deg;
-                double misfit = 0;
-                for (std::size_t i = 0; i < 4; ++i) {
-                    const double a = mat[i].x(), b = way * mat[i].y();
-                    const double w = place[1] + a * std::sin(place[2]) + b * std::cos(place[2]),
-                                 r = place[0] + a * std::cos(place[2]) - b * std::sin(place[2]);
-                    seen = seen && w * std::cos(camera[1]) + std::exp(camera[3]) * std::sin(camera[1]) > 0.1;
-                    const auto px = project(camera[0], camera[1], camera[2], r, -std::exp(camera[3]), w);
-                    misfit = std::max(misfit, std::hypot(px[0] - at[i].x(), px[1] - at[i].y()));
-                }
-                if (!seen || misfit > 4) continue;
-                ceres::Covariance::Options how;
-                how.num_threads = 1;
-                how.algorithm_type = ceres::DENSE_SVD;
-                how.null_space_rank = -1;
-                ceres::Covariance covariance(how);
-                std::array<double, 16> cov{};
-                if (!covariance.Compute(Blocks{{camera.data(), camera.data()}}, &problem) ||
-                    !covariance.GetCovarianceBlock(camera.data(), camera.data(), cov.data()))
-                    continue;
-                const Eigen::Matrix4d m = Eigen::Map<const Eigen::Matrix<double, 4, 4, Eigen::RowMajor>>(cov.data());
-                const Eigen::LLT<Eigen::Matrix4d> root(m + 1e-12 * Eigen::Matrix4d::Identity());
-                if (root.info() != Eigen::Success) continue;
-                const Eigen::Matrix4d l = root.matrixL();
-                CameraPlan plan{std::exp(camera[0]), camera[1], camera[2], std::exp(camera[3]), {}};
-                std::size_t k = 0;
-                for (int row = 0; row < 4; ++row)
-                    for (int col = 0; col <= row; ++col) plan.root[k++] = l(row, col);
+                MarkFit fit({Vec2(0, 0), Vec2(mark.wide_m, 0), Vec2(mark.wide_m, across), Vec2(0, across)}, at, p);
+                const auto cost = fit.solve(down, high);
+                if (!cost || *cost >= best_cost - 1e-9 || !fit.plausible()) continue;
+                const auto plan = fit.plan();
+                if (!plan) continue;
                 best = plan;
-                best_cost = summary.final_cost;
+                best_cost = *cost;
             }
+    }
     if (!best) return fail(Code::bad_value, "corners");
     return *best;
 }

@@ -236,92 +236,119 @@ MeasureSeries blank(const char* id, std::optional<Side> side, std::size_t n, Abs
     return {i.id, i.unit, side, std::vector<Sample>(n, Sample{0, 0, why})};
 }
 
-/// Way of the foot since it was set down, in foot lengths, and of the knee sideways, in SW.
-void wander(const Motion& m, const std::vector<Body3>& own, Measures& out) {
-    const double foot = m.neutral.foot > 0 ? m.neutral.foot : 0.152 * m.stature;
-    for (const Side s : {Side::left, Side::right}) {
-        MeasureSeries away = blank("foot.away", s, m.frames(), Absent::foot_off);
-        std::vector<Vec3> places; // where it stood, one after the other
-        MeasureSeries drift = blank("foot.drift", s, m.frames(), Absent::foot_off),
-                      knee = blank("knee.drift", s, m.frames(), Absent::foot_off);
-        std::size_t landed = 0;
-        bool is_set = false;
-        Vec3 set = Vec3::Zero(), knee_set = Vec3::Zero(); // place of the foot and own place of the knee when it was set down
-        // The middle of two thirds of a second: a single frame has its noise.
-        auto middle_of_start = [&](std::size_t from, auto place) {
-            std::array<Series, 3> v;
-            for (std::size_t q = from; q < m.frames() && m.time_s[q] - m.time_s[from] <= 0.67 && m.valid[q] &&
-                                       out.contact[static_cast<std::size_t>(s)][q] == Contact::flat;
-                 ++q)
-                for (std::size_t k = 0; k < 3; ++k) v[k].push_back(place(q)[static_cast<Eigen::Index>(k)]);
-            return Vec3(signal::median(v[0]), signal::median(v[1]), signal::median(v[2]));
-        };
-        // A foot that slides stands nowhere: over a fifth of a second it keeps its place but for noise.
-        auto rests = [&](std::size_t f) {
-            std::size_t a = f, b = f;
-            while (a > 0 && m.valid[a - 1] && m.time_s[f] - m.time_s[a - 1] <= 0.1) --a;
-            while (b + 1 < m.frames() && m.valid[b + 1] && m.time_s[b + 1] - m.time_s[f] <= 0.1) ++b;
-            const Vec3 way = (foot_centre(m.m[b], s) - foot_centre(m.m[a], s)).cwiseProduct(Vec3(1, 0, 1));
-            const double across = m.sigma[f][static_cast<std::size_t>(on(s, left_heel))].across;
-            return way.norm() < FootModel{}.still_mps * (m.time_s[b] - m.time_s[a]) + 2 * across;
-        };
-        // An empty foot that goes along the floor steps, as one in the air does; one with weight on it slips.
-        const auto& left = out.series.at("weight.left").samples;
-        auto slides = [&](std::size_t f) {
-            if (!left[f].present() || rests(f)) return false;
-            return (s == Side::left ? left[f].value : 1 - left[f].value) < 0.15;
-        };
-        for (std::size_t f = 0; f < m.frames(); ++f) {
-            if (!m.valid[f]) continue;
-            const bool flat = out.contact[static_cast<std::size_t>(s)][f] == Contact::flat && !slides(f);
-            if (!flat) {
-                is_set = false;
-                landed = f + 1;
-                continue;
-            }
-            // A sole that has just come down settles for a moment.
-            if (landed > 0 && landed < m.frames() && m.time_s[f] - m.time_s[landed] < 0.33) continue;
-            const Vec3 c = foot_centre(m.m[f], s), k = own[f][static_cast<std::size_t>(on(s, left_knee))];
-            if (!is_set) {
-                is_set = true;
-                set = middle_of_start(f, [&](std::size_t q) { return foot_centre(m.m[q], s); });
-                knee_set = middle_of_start(f, [&](std::size_t q) { return own[q][static_cast<std::size_t>(on(s, left_knee))]; });
-            }
-            const auto& ps = m.sigma[f][static_cast<std::size_t>(on(s, left_heel))];
-            const auto& ks = m.sigma[f][static_cast<std::size_t>(on(s, left_knee))];
-            Vec3 way = c - set;
-            way.y() = 0;
-            double length = way.norm();
-            if (m.from_pictures()) { // across the line of sight only
-                const Vec3 d = (m.m[f][left_hip] - m.camera_at).cross(Vec3(0, 1, 0)).normalized();
-                length = std::abs(way.dot(d));
-            }
-            auto sample = [](double v, double sigma) {
-                Sample q{v, sigma, Absent::none};
-                q.own = static_cast<float>(sigma);
-                return q;
-            };
-            drift.samples[f] = sample(length / foot, 1.414 * std::hypot(ps.across, m.from_pictures() ? FootModel{}.creep_m : 0) / foot);
-            // Against where it stood before the last step.
-            const bool stands = rests(f);
-            if (stands && (places.empty() || (c - places.back()).cwiseProduct(Vec3(1, 0, 1)).norm() > 0.4 * foot)) places.push_back(c);
-            if (!stands || places.size() < 3 || m.from_pictures()) {
-                away.samples[f].absent = m.from_pictures() ? Absent::view : Absent::no_event;
-            } else {
-                const Vec3 by = c - places[places.size() - 3];
-                away.samples[f] = sample(std::hypot(by.x(), by.z()) / foot, 1.414 * ps.across / foot);
-            }
-            const Absent turned = seen(m, f, Axis::sideways, *measure_info("knee.drift"));
-            // A knee that moves forward looks as if it moved sideways, by the depth that is not told and by the error of the facing.
-            const double slant = m.from_pictures() ? std::abs(std::sin(m.azimuth[f])) : 0;
-            const double sigma = std::hypot(1.414 * ks.across, slant * ks.depth, m.facing_sigma * (k.z() - knee_set.z()));
-            knee.samples[f] = turned == Absent::none
-                                  ? sample((k.x() - knee_set.x()) / m.neutral.shoulder_width, sigma / m.neutral.shoulder_width)
-                                  : Sample{0, 0, turned};
+/// Way of one foot since it was set down, in foot lengths, and of its knee sideways, in SW.
+class FootWay {
+public:
+    FootWay(const Motion& m, const std::vector<Body3>& own, const Measures& out, Side s)
+        : m_(m), own_(own), contact_(out.contact[static_cast<std::size_t>(s)]), left_(out.series.at("weight.left").samples), s_(s),
+          heel_(static_cast<std::size_t>(on(s, left_heel))), knee_(static_cast<std::size_t>(on(s, left_knee))),
+          foot_(m.neutral.foot > 0 ? m.neutral.foot : 0.152 * m.stature), drift(blank("foot.drift", s, m.frames(), Absent::foot_off)),
+          away(blank("foot.away", s, m.frames(), Absent::foot_off)), knee(blank("knee.drift", s, m.frames(), Absent::foot_off)) {
+        for (std::size_t f = 0; f < m.frames(); ++f)
+            if (m.valid[f]) follow(f);
+    }
+
+private:
+    const Motion& m_;
+    const std::vector<Body3>& own_;
+    const std::vector<Contact>& contact_;
+    const std::vector<Sample>& left_; // share of the weight
+    Side s_;
+    std::size_t heel_, knee_;
+    double foot_;
+    std::vector<Vec3> places_; // where it stood, one after the other
+    std::size_t landed_ = 0;
+    bool is_set_ = false;
+    Vec3 set_ = Vec3::Zero(), knee_set_ = Vec3::Zero(); // place of the foot and own place of the knee when it was set down
+
+public:
+    MeasureSeries drift, away, knee;
+
+private:
+    static Sample sample(double v, double sigma) {
+        Sample q{v, sigma, Absent::none};
+        q.own = static_cast<float>(sigma);
+        return q;
+    }
+    bool flat(std::size_t f) const { return contact_[f] == Contact::flat; }
+    /// The middle of two thirds of a second: a single frame has its noise.
+    template <class F> Vec3 middle_of_start(std::size_t from, F place) const {
+        std::array<Series, 3> v;
+        for (std::size_t q = from; q < m_.frames() && m_.time_s[q] - m_.time_s[from] <= 0.67 && m_.valid[q] && flat(q); ++q)
+            for (std::size_t k = 0; k < 3; ++k) v[k].push_back(place(q)[static_cast<Eigen::Index>(k)]);
+        return {signal::median(v[0]), signal::median(v[1]), signal::median(v[2])};
+    }
+    /// A foot that slides stands nowhere: over a fifth of a second it keeps its place but for noise.
+    bool rests(std::size_t f) const {
+        std::size_t a = f, b = f;
+        while (a > 0 && m_.valid[a - 1] && m_.time_s[f] - m_.time_s[a - 1] <= 0.1) --a;
+        while (b + 1 < m_.frames() && m_.valid[b + 1] && m_.time_s[b + 1] - m_.time_s[f] <= 0.1) ++b;
+        const Vec3 way = (foot_centre(m_.m[b], s_) - foot_centre(m_.m[a], s_)).cwiseProduct(Vec3(1, 0, 1));
+        return way.norm() < FootModel{}.still_mps * (m_.time_s[b] - m_.time_s[a]) + 2 * m_.sigma[f][heel_].across;
+    }
+    /// An empty foot that goes along the floor steps, as one in the air does; one with weight on it slips.
+    bool slides(std::size_t f) const {
+        if (!left_[f].present() || rests(f)) return false;
+        return (s_ == Side::left ? left_[f].value : 1 - left_[f].value) < 0.15;
+    }
+    void follow(std::size_t f) {
+        if (!flat(f) || slides(f)) {
+            is_set_ = false;
+            landed_ = f + 1;
+            return;
         }
-        out.series[measure_key("foot.drift", s)] = std::move(drift);
-        out.series[measure_key("foot.away", s)] = std::move(away);
-        out.series[measure_key("knee.drift", s)] = std::move(knee);
+        // A sole that has just come down settles for a moment.
+        if (landed_ > 0 && landed_ < m_.frames() && m_.time_s[f] - m_.time_s[landed_] < 0.33) return;
+        if (!is_set_) {
+            is_set_ = true;
+            set_ = middle_of_start(f, [&](std::size_t q) { return foot_centre(m_.m[q], s_); });
+            knee_set_ = middle_of_start(f, [&](std::size_t q) { return own_[q][knee_]; });
+        }
+        tell_drift(f);
+        tell_away(f);
+        tell_knee(f);
+    }
+    void tell_drift(std::size_t f) {
+        const Vec3 way = (foot_centre(m_.m[f], s_) - set_).cwiseProduct(Vec3(1, 0, 1));
+        double length = way.norm();
+        if (m_.from_pictures()) { // across the line of sight only
+            const Vec3 d = (m_.m[f][left_hip] - m_.camera_at).cross(Vec3(0, 1, 0)).normalized();
+            length = std::abs(way.dot(d));
+        }
+        const double across = m_.sigma[f][heel_].across;
+        drift.samples[f] = sample(length / foot_, 1.414 * std::hypot(across, m_.from_pictures() ? FootModel{}.creep_m : 0) / foot_);
+    }
+    /// Against where it stood before the last step.
+    void tell_away(std::size_t f) {
+        const Vec3 c = foot_centre(m_.m[f], s_);
+        const bool stands = rests(f);
+        if (stands && (places_.empty() || (c - places_.back()).cwiseProduct(Vec3(1, 0, 1)).norm() > 0.4 * foot_)) places_.push_back(c);
+        if (!stands || places_.size() < 3 || m_.from_pictures()) {
+            away.samples[f].absent = m_.from_pictures() ? Absent::view : Absent::no_event;
+        } else {
+            const Vec3 by = c - places_[places_.size() - 3];
+            away.samples[f] = sample(std::hypot(by.x(), by.z()) / foot_, 1.414 * m_.sigma[f][heel_].across / foot_);
+        }
+    }
+    void tell_knee(std::size_t f) {
+        const Vec3& k = own_[f][knee_];
+        const auto& ks = m_.sigma[f][knee_];
+        const Absent turned = seen(m_, f, Axis::sideways, *measure_info("knee.drift"));
+        // A knee that moves forward looks as if it moved sideways, by the depth that is not told and by the error of the facing.
+        const double slant = m_.from_pictures() ? std::abs(std::sin(m_.azimuth[f])) : 0;
+        const double sigma = std::hypot(1.414 * ks.across, slant * ks.depth, m_.facing_sigma * (k.z() - knee_set_.z()));
+        const double wide = m_.neutral.shoulder_width;
+        knee.samples[f] = turned == Absent::none ? sample((k.x() - knee_set_.x()) / wide, sigma / wide) : Sample{0, 0, turned};
+    }
+};
+
+/// Of both feet, and the way the hips face in the room.
+void wander(const Motion& m, const std::vector<Body3>& own, Measures& out) {
+    for (const Side s : {Side::left, Side::right}) {
+        FootWay way(m, own, out, s);
+        out.series[measure_key("foot.drift", s)] = std::move(way.drift);
+        out.series[measure_key("foot.away", s)] = std::move(way.away);
+        out.series[measure_key("knee.drift", s)] = std::move(way.knee);
     }
     MeasureSeries facing = blank("step.facing", std::nullopt, m.frames(), Absent::no_body);
     for (std::size_t f = 0; f < m.frames(); ++f)

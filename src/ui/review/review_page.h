@@ -61,6 +61,11 @@ protected:
     bool eventFilter(QObject* o, QEvent* e) override;
 
 private:
+    void add_looking(Actions& actions);
+    void add_moving(Actions& actions);
+    void add_deciding(Actions& actions);
+    void add_saying(Actions& actions);
+    void add_breath(Actions& actions);
     void show_before(); // the earlier clip that was asked for, at the same moment
     qint64 before_wanted_ = 0;
     void decide_shown(std::optional<Choice> choice); // none: to be said in other words

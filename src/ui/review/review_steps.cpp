@@ -158,8 +158,23 @@ void ReviewPage::play(bool on) {
 }
 
 void ReviewPage::add_actions(Actions& actions) {
+    add_looking(actions);
+    actions.separate();
+    add_moving(actions);
+    actions.separate();
+    add_deciding(actions);
+    actions.separate();
+    add_saying(actions);
+    actions.separate();
+    add_breath(actions);
+    actions.separate();
+    actions.add(
+        this, Actions::Menu::clip, "pointToFile", tr("Point to the clip's file …"), {}, [this] { point_to_file(); },
+        tr("For a clip whose file was moved or lost"));
+}
+
+void ReviewPage::add_looking(Actions& actions) {
     using M = Actions::Menu;
-    auto frame = [this](std::ptrdiff_t by) { state_.set_frame(static_cast<std::ptrdiff_t>(state_.frame) + by); };
     actions.add(this, M::view, "mirrorAction", tr("Mirror both pictures"), {QKeySequence(Qt::Key_M)}, [this] { mirror_->toggle(); });
     actions.add(this, M::view, "layOverAction", tr("Lay the reference over the student"), {QKeySequence(Qt::Key_G)},
                 [this] { over_->toggle(); });
@@ -173,6 +188,11 @@ void ReviewPage::add_actions(Actions& actions) {
     for (int f = 0; f < family_count; ++f)
         actions.add(this, M::view, "family", text::family(static_cast<Family>(f)), {QKeySequence(Qt::Key_1 + f)},
                     [this, f] { state_.choose_part(static_cast<Family>(f)); });
+}
+
+void ReviewPage::add_moving(Actions& actions) {
+    using M = Actions::Menu;
+    auto frame = [this](std::ptrdiff_t by) { state_.set_frame(static_cast<std::ptrdiff_t>(state_.frame) + by); };
     actions.add(this, M::clip, "playAction", tr("Play or pause"), {QKeySequence(Qt::Key_Space)}, [this] { play_->toggle(); });
     actions.add(this, M::clip, "loopAction", tr("Play this part over and over"), {QKeySequence(Qt::Key_O)},
                 [this] { loop_part(!loop_->isChecked()); });
@@ -188,7 +208,10 @@ void ReviewPage::add_actions(Actions& actions) {
     actions.add(this, M::clip, "startAction", tr("To the start"), {QKeySequence(Qt::Key_Home)}, [this] { state_.set_frame(0); });
     actions.add(this, M::clip, "endAction", tr("To the end"), {QKeySequence(Qt::Key_End)},
                 [this] { state_.set_frame(static_cast<std::ptrdiff_t>(state_.frames())); });
-    actions.separate();
+}
+
+void ReviewPage::add_deciding(Actions& actions) {
+    using M = Actions::Menu;
     actions.add(this, M::clip, "nextFinding", tr("Next finding"), {QKeySequence(Qt::Key_Period), QKeySequence(Qt::Key_Down)},
                 [this] { findings_->step(1); });
     actions.add(this, M::clip, "findingBefore", tr("Finding before"), {QKeySequence(Qt::Key_Comma), QKeySequence(Qt::Key_Up)},
@@ -204,7 +227,10 @@ void ReviewPage::add_actions(Actions& actions) {
     actions.add(
         this, M::clip, "asNamed", tr("It is what it is named, all the same"), {QKeySequence(Qt::Key_Y)}, [this] { be_as_named(); },
         tr("Judges the clip as the movement it is named where it looks like another one"));
-    actions.separate();
+}
+
+void ReviewPage::add_saying(Actions& actions) {
+    using M = Actions::Menu;
     actions.add(
         this, M::clip, "seenHere", tr("Something seen here …"), {QKeySequence(Qt::Key_N)}, [this] { add_seen(); },
         tr("A remark of your own at this moment, where no figure tells it"));
@@ -233,7 +259,10 @@ void ReviewPage::add_actions(Actions& actions) {
             if (ref.clip != 0) session_.workspace->go(QStringLiteral("forms"), ref);
         },
         tr("The movements that follow one on the other in it, as a form of your own"));
-    actions.separate();
+}
+
+void ReviewPage::add_breath(Actions& actions) {
+    using M = Actions::Menu;
     actions.add(
         this, M::clip, "tapBreath", tr("A breath begins here: in, out, in …"), {QKeySequence(Qt::Key_B)}, [this] { tap_breath(); },
         tr("Tap along while the clip plays; breath cannot be seen, so it is judged by what you tap"));
@@ -251,10 +280,6 @@ void ReviewPage::add_actions(Actions& actions) {
     actions.add(this, M::clip, "dropBreaths", tr("Take the tapped breath back"), {}, [this] {
         if (state_.open && !state_.open->track.layers.breaths.empty()) set_breaths(tr("the tapped breath"), {});
     });
-    actions.separate();
-    actions.add(
-        this, M::clip, "pointToFile", tr("Point to the clip's file …"), {}, [this] { point_to_file(); },
-        tr("For a clip whose file was moved or lost"));
 }
 
 } // namespace bevel::ui
