@@ -623,6 +623,11 @@ private slots:
         QVERIFY(guess.has_value() && !guess->movements.empty());
         QCOMPARE(guess->movements.front().movement, std::string("form:follow_step_six"));
         QVERIFY(guess->movements.front().probability > 0.6);
+        // Stopped on the way it is no guess at all.
+        std::stop_source ended;
+        ended.request_stop();
+        const auto none = guess_clip(lib, *lib.clips().get(*id), whole, *forms_.movements, *forms_.linked, ended.get_token());
+        QVERIFY(!none && none.error().code == Code::cancelled);
         // Many repetitions of one movement are that movement, however long.
         o.student.score.repetitions = 4;
         const Track same = test::pixel_track(sim::Take(*forms_.movement("part_the_horses_mane"), o), 0.8, 5);

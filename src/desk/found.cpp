@@ -123,7 +123,7 @@ namespace {
 
 /// A form that explains most of what was found in a long clip, as a guess of a movement; nothing where none does.
 std::optional<MovementGuess> form_guess(const Track& track, std::span<const Movement> movements, std::span<const LinkedForm> forms,
-                                        const ReviewOptions& o) {
+                                        const ReviewOptions& o, const std::stop_token& stop) {
     constexpr double long_s = 45, least = 0.5;
     constexpr int kinds = 3; // two movements in turn are no form yet
     if (forms.empty() || track.time_s.empty() || track.time_s.back() - track.time_s.front() < long_s) return std::nullopt;
@@ -131,7 +131,7 @@ std::optional<MovementGuess> form_guess(const Track& track, std::span<const Move
     const auto guessed = guess_form(parts, forms);
     std::optional<FormGuess> best = guessed.empty() ? std::nullopt : std::optional(guessed.front());
     // Parts that one camera sees from another side than the clip's are not found one by one.
-    if (const auto turning = guess_turning_form(track, movements, forms, o); turning && (!best || turning->score > best->score))
+    if (const auto turning = guess_turning_form(track, movements, forms, o, stop); turning && (!best || turning->score > best->score))
         best = turning;
     if (!best || best->score < least || best->movements < kinds) return std::nullopt;
     MovementGuess g;
@@ -160,7 +160,7 @@ std::int64_t sent_before(const Library& library, const Clip& clip, const Track& 
 }
 
 Result<ClipGuess> guess_clip(const Library& library, const Clip& clip, const Track& track, std::span<const Movement> movements,
-                             std::span<const LinkedForm> forms) {
+                             std::span<const LinkedForm> forms, const std::stop_token& stop) {
     ClipGuess out;
     const auto people = library.people().all();
     if (!people) return tl::unexpected(people.error());
@@ -217,10 +217,11 @@ Result<ClipGuess> guess_clip(const Library& library, const Clip& clip, const Tra
     if (!out.people.empty())
         for (const auto& p : *people)
             if (p.id == out.people.front().person && p.height_said) o.stature_m = p.stature_m;
-    if (const auto form = form_guess(track, movements, forms, o))
+    if (const auto form = form_guess(track, movements, forms, o, stop))
         out.movements = {*form};
     else
         out.movements = guess_movement(track, movements, o);
+    if (stop.stop_requested()) return fail(Code::cancelled, ""); // half a guess is none
     if (out.movements.size() > 3) out.movements.resize(3);
     return out;
 }

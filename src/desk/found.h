@@ -1,5 +1,6 @@
 // What becomes of a clip once the body was looked for: its points, its state and what it tells of the student.
 #pragma once
+#include <stop_token>
 #include "core/form/form.h"
 #include "core/review/guess.h"
 #include "core/review/review.h"
@@ -37,9 +38,9 @@ ClipGuess parse_guess(const std::string& text);
 constexpr int takes_compared = 300;
 std::int64_t sent_before(const Library& library, const Clip& clip, const Track& track);
 /// By the file's name, the body's proportions against the latest clips of each person from the same side, and the movements' likeness.
-/// A clip of more than three quarters of a minute may be of a linked form: its movement is "form:ID" then.
+/// A clip of more than three quarters of a minute may be of a linked form: its movement is "form:ID" then. `cancelled` once it is stopped.
 Result<ClipGuess> guess_clip(const Library& library, const Clip& clip, const Track& track, std::span<const Movement> movements,
-                             std::span<const LinkedForm> forms = {});
+                             std::span<const LinkedForm> forms = {}, const std::stop_token& stop = {});
 
 /// Records it: points, state (tracked or failed, with the reason's code) and, from a clip that shows it, the student's shoulder width.
 Result<Clip> keep_found(Library& library, Clip clip, const Found& found);

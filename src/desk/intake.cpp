@@ -211,8 +211,8 @@ Result<std::vector<std::int64_t>> cut_into(Library& library, const Forms& forms,
 
 namespace {
 /// Asked about with what it tells of itself; a person may have set a body on too few frames for that to be anything.
-Result<Clip> ask_about(Library& library, const Forms& forms, const Clip& clip, const Track& track) {
-    const auto guess = guess_clip(library, clip, track, *forms.movements, *forms.linked);
+Result<Clip> ask_about(Library& library, const Forms& forms, const Clip& clip, const Track& track, const std::stop_token& stop = {}) {
+    const auto guess = guess_clip(library, clip, track, *forms.movements, *forms.linked, stop);
     if (!guess) return tl::unexpected(guess.error());
     return keep_asked(library, clip, track, {}, *guess);
 }
@@ -226,7 +226,7 @@ Result<bool> begin_by_hand(Library& library, const Forms& forms, std::int64_t id
     if (!made) return tl::unexpected(made.error());
     (void)library.places().set_look(id, made->look);
     if (clip->person == 0 || !forms.movement(clip->movement))
-        return ask_about(library, forms, *clip, made->track).map([](const Clip&) { return true; });
+        return ask_about(library, forms, *clip, made->track, stop).map([](const Clip&) { return true; });
     Found what;
     what.track = &made->track;
     what.error = {Code::cannot_judge, "no_body"};
@@ -266,7 +266,12 @@ std::optional<Error> find_body(Library& library, const std::function<Forms()>& f
     if (const auto now = library.clips().get(order.clip.id)) {
         const bool said_now = now->person != 0 && forms.movement(now->movement);
         if (found && !said_now) {
-            const auto guess = guess_clip(library, *now, found->track, *forms.movements, *forms.linked);
+            const auto guess = guess_clip(library, *now, found->track, *forms.movements, *forms.linked, stop);
+            if (!guess && guess.error().code == Code::cancelled) { // as if it had been stopped before: it can be gone on with
+                Found what;
+                what.error = guess.error();
+                (void)keep_found(library, *now, what);
+            }
             if (!guess) return guess.error();
             const auto kept = keep_asked(library, *now, found->track, std::move(limits), *guess);
             return kept ? std::nullopt : std::optional(kept.error());

@@ -43,7 +43,7 @@ std::vector<FormGuess> guess_form(std::span<const PartGuess> parts, std::span<co
 }
 
 std::optional<FormGuess> guess_turning_form(const Track& track, std::span<const Movement> movements, std::span<const LinkedForm> forms,
-                                            const ReviewOptions& options) {
+                                            const ReviewOptions& options, const std::stop_token& stop) {
     constexpr double shortest = 0.4, longest = 2.5; // of the form's own time
     MotionOptions mo = motion_options(options);
     mo.errors = false;
@@ -53,6 +53,7 @@ std::optional<FormGuess> guess_turning_form(const Track& track, std::span<const 
     const double length = motion->time_s.back() - motion->time_s.front();
     std::optional<FormGuess> best;
     for (const auto& f : forms) {
+        if (stop.stop_requested()) return std::nullopt;
         const auto course = link(f, movements);
         if (!course) continue;
         const double own = course->score().duration();

@@ -5,6 +5,7 @@
 #include "core/review/review.h"
 #include <optional>
 #include <span>
+#include <stop_token>
 
 namespace bevel {
 
@@ -19,8 +20,8 @@ std::vector<FormGuess> guess_form(std::span<const PartGuess> parts, std::span<co
 
 /// Of the forms that turn, the one that explains most of what one camera saw, whatever side of them it saw; its score is the share of the
 /// clip that it explains times that of its parts that are there. Nothing for points in metres, of which parts are found one by one.
-/// Linking and aligning take some tenths of a second a form.
+/// Linking and aligning take some tenths of a second a form; nothing once it is stopped.
 std::optional<FormGuess> guess_turning_form(const Track& track, std::span<const Movement> movements, std::span<const LinkedForm> forms,
-                                            const ReviewOptions& options);
+                                            const ReviewOptions& options, const std::stop_token& stop = {});
 
 } // namespace bevel
