@@ -14,7 +14,9 @@ namespace fs = std::filesystem;
 
 /// All rows of a person, in the order of their references. What an older library does not have is passed over.
 bool erase_rows(sqlite3* db, std::int64_t person) {
-    const std::array<const char*, 18> all{"DELETE FROM practice WHERE person=?",
+    const std::array<const char*, 20> all{"DELETE FROM class_member WHERE person=?",
+                                          "DELETE FROM lesson_person WHERE person=?",
+                                          "DELETE FROM practice WHERE person=?",
                                           "DELETE FROM figure WHERE clip IN (SELECT id FROM clip WHERE person=?)",
                                           "DELETE FROM figures_of WHERE clip IN (SELECT id FROM clip WHERE person=?)",
                                           "DELETE FROM condition WHERE clip IN (SELECT id FROM clip WHERE person=?)",

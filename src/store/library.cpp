@@ -101,6 +101,9 @@ LetterStore Store::letters() const {
 PracticeStore Store::practice() const {
     return PracticeStore(connection_);
 }
+ClassStore Store::classes() const {
+    return ClassStore(connection_);
+}
 FormStore Store::forms() const {
     return FormStore(connection_);
 }

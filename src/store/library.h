@@ -44,6 +44,7 @@ public:
     DecisionStore decisions() { return DecisionStore(*connection_); }
     LetterStore letters() { return LetterStore(*connection_); }
     PracticeStore practice() { return PracticeStore(*connection_); }
+    ClassStore classes() { return ClassStore(*connection_); }
     FormStore forms() { return FormStore(*connection_); }
     BackupStore backups() { return BackupStore(*connection_); }
     SettingStore settings() { return SettingStore(*connection_); }
@@ -57,6 +58,7 @@ public:
     const DecisionStore decisions() const { return DecisionStore(*connection_); }
     const LetterStore letters() const { return LetterStore(*connection_); }
     const PracticeStore practice() const { return PracticeStore(*connection_); }
+    const ClassStore classes() const { return ClassStore(*connection_); }
     const FormStore forms() const { return FormStore(*connection_); }
     const BackupStore backups() const { return BackupStore(*connection_); }
     const SettingStore settings() const { return SettingStore(*connection_); }

@@ -164,6 +164,16 @@ const std::array<const char*, newest_schema> schema_steps{
     "judged, reference, version FROM figure;"
     "DROP TABLE figure;"
     "ALTER TABLE figure_18 RENAME TO figure;",
+    // 19: classes, who belongs to them, their lessons and who was there
+    "CREATE TABLE class(id INTEGER PRIMARY KEY AUTOINCREMENT, body TEXT NOT NULL);"
+    "CREATE TABLE class_member(class INTEGER NOT NULL REFERENCES class(id), person INTEGER NOT NULL REFERENCES person(id), PRIMARY "
+    "KEY(class, person));"
+    "CREATE INDEX class_member_person ON class_member(person);"
+    "CREATE TABLE lesson(id INTEGER PRIMARY KEY AUTOINCREMENT, class INTEGER NOT NULL REFERENCES class(id), day TEXT NOT NULL, plan TEXT "
+    "NOT NULL, held INTEGER NOT NULL DEFAULT 0, notes TEXT NOT NULL DEFAULT '', UNIQUE(class, day));"
+    "CREATE TABLE lesson_person(lesson INTEGER NOT NULL REFERENCES lesson(id), person INTEGER NOT NULL REFERENCES person(id), here INTEGER "
+    "NOT NULL, today TEXT NOT NULL DEFAULT '', PRIMARY KEY(lesson, person));"
+    "CREATE INDEX lesson_person_person ON lesson_person(person);",
 };
 
 } // namespace bevel

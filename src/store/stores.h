@@ -1,6 +1,7 @@
 // The library's subjects, one class each, over one connection. Each is a view: cheap to make, gone before its library.
 // Any thread may call them; each call is on the disk when it returns; within Library::together all of them or none.
 #pragma once
+#include "store/classes.h"
 #include "store/records.h"
 #include <functional>
 #include <mutex>
@@ -19,6 +20,7 @@ class PlaceStore;
 class DecisionStore;
 class LetterStore;
 class PracticeStore;
+class ClassStore;
 class FormStore;
 class BackupStore;
 class SettingStore;
@@ -41,6 +43,7 @@ protected:
     DecisionStore decisions() const;
     LetterStore letters() const;
     PracticeStore practice() const;
+    ClassStore classes() const;
     FormStore forms() const;
     BackupStore backups() const;
     SettingStore settings() const;
@@ -255,6 +258,20 @@ public:
     Result<std::int64_t> keep(const PracticeLog& log); // a new one (id 0), or one as it is now. bad_value "effort", "minutes"
     Result<bool> drop(std::int64_t id);
     Result<std::vector<PracticeLog>> of(std::int64_t person, const std::string& from_day = "") const; // newest first
+};
+
+/// Classes and their lessons.
+class ClassStore : public Store {
+public:
+    using Store::Store;
+    Result<std::vector<ClassGroup>> all() const; // by name; members by id
+    /// A new one (id 0), or one as it is now. bad_value "name", "minutes", "weekday", "at".
+    Result<std::int64_t> keep(const ClassGroup& group);
+    Result<bool> remove(std::int64_t id);                          // with its lessons
+    Result<std::vector<Lesson>> lessons(std::int64_t group) const; // newest first
+    /// The lesson of that day, a new one or as it is now. bad_value "day". not_found without such a class.
+    Result<std::int64_t> keep_lesson(const Lesson& lesson);
+    Result<bool> drop_lesson(std::int64_t id);
 };
 
 /// Own movements, schools, templates of letters and plans (store/forms.h), and the clips that show a movement.

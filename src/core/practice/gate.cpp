@@ -25,6 +25,10 @@ Pass as_done(const Movement& m, const std::string& version, const Needs& needs) 
 
 } // namespace
 
+bool asks_for_balance(const Movement& m, const std::string& version) {
+    return asks_of(m, version).balance >= much;
+}
+
 std::optional<LeftOut::Code> barred(const Movement& m, const std::string& version, const Needs& needs) {
     using C = LeftOut::Code;
     const Movement& made = m.as(version);

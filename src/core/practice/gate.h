@@ -13,6 +13,9 @@ struct Pass {
     std::string first_side;
 };
 
+/// Whether a version asks for so much balance that something has to be in reach.
+bool asks_for_balance(const Movement& m, const std::string& version);
+
 /// What stands against a movement in one of its versions; nothing where nothing does. By what it asks of the body, its figure, what is at
 /// hand, the person's limits, and the day.
 std::optional<LeftOut::Code> barred(const Movement& m, const std::string& version, const Needs& needs);

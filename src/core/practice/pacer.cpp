@@ -1,6 +1,7 @@
 #include "core/practice/pacer.h"
 #include "core/align/align.h"
 #include "core/movement/score.h"
+#include "core/practice/class_plan.h"
 #include <algorithm>
 #include <cmath>
 
@@ -122,6 +123,10 @@ struct Laying {
             call(from, Tone::side, "movement", i.movement);
             double say = from + 4;
             if (i.support) call(say, Tone::none, "support", i.ladder > 0 ? std::to_string(i.ladder) : "", true), say += 3;
+            for (const auto& o : i.otherwise) {
+                call(say, Tone::none, "otherwise", otherwise_text(o), true);
+                say += 3;
+            }
             for (const auto& c : i.cautions) call(say, Tone::none, "caution", c, true), say += 4;
             if (options.attention && m && !m->attention.empty() && say < at() - 4)
                 call(say, Tone::none, "attention", m->attention[n % m->attention.size()]);

@@ -52,6 +52,13 @@ struct PlanReason {
     bool operator==(const PlanReason&) const = default;
 };
 
+/// What somebody in a class does in place of what is led, at the same moment. An empty movement: rest, seated or standing quietly.
+struct Otherwise {
+    std::string movement, version;
+    bool support = false; // with a chair or a wall in reach
+    bool operator==(const Otherwise&) const = default;
+};
+
 struct PlanItem {
     PlanPart part = PlanPart::form;
     std::string movement;               // id
@@ -69,6 +76,7 @@ struct PlanItem {
     std::string let_in;                // why the instructor lets it in although the gate bars it; printed with the plan
     std::vector<std::string> sequence; // movements one after the other
     bool recall = false;               // from memory: the figure is hidden, names are told once a part is over
+    std::vector<Otherwise> otherwise;  // of a class: said to all, named to nobody
     std::vector<PlanReason> why;
     std::vector<std::string> cautions; // said before it, each once in a plan
     double seconds() const { return practice_s + change_s; }

@@ -64,6 +64,8 @@ std::string plan_text(const Plan& plan) {
         if (i.rounds > 0) items.back()["round"] = i.round, items.back()["rounds"] = i.rounds;
         if (!i.let_in.empty()) items.back()["let_in"] = i.let_in;
         if (i.recall) items.back()["recall"] = true;
+        for (const auto& o : i.otherwise)
+            items.back()["otherwise"].push_back({{"movement", o.movement}, {"version", o.version}, {"support", o.support}});
     }
     for (const auto& l : plan.left_out) left.push_back({{"movement", l.movement}, {"why", left_names[static_cast<std::size_t>(l.code)]}});
     return json{
@@ -103,6 +105,13 @@ Result<Plan> parse_plan(const std::string& source) {
                 if (o.contains("recall")) {
                     if (!o["recall"].is_boolean()) throw Bad{"recall"};
                     i.recall = o["recall"];
+                }
+                if (o.contains("otherwise")) {
+                    if (!o["otherwise"].is_array() || o["otherwise"].size() > 20) throw Bad{"otherwise"};
+                    for (const auto& w : o["otherwise"]) {
+                        if (!w.is_object() || !w.contains("support") || !w["support"].is_boolean()) throw Bad{"otherwise"};
+                        i.otherwise.push_back({text(w, "movement"), text(w, "version"), w["support"].get<bool>()});
+                    }
                 }
                 if (o.contains("ladder")) i.ladder = static_cast<int>(number(o, "ladder", 0, balance_steps));
                 for (const auto& [to, key] : {std::pair{&i.support, "support"}, {&i.locked, "locked"}}) {
