@@ -105,6 +105,25 @@ int main(int argc, char** argv) {
         window.grab().save(QStringLiteral("%1/%2.png").arg(args[2], name));
         ++taken;
     };
+    // A class: one of its lessons, and what most of them miss.
+    window.show_place(window.place(QStringLiteral("classes")));
+    auto* classes = window.classes();
+    if (!wait([&] { return classes->shown() != 0 && background.idle(); })) return 1;
+    classes->lesson()->show_day("2026-11-19");
+    settle(200);
+    shot(QStringLiteral("class"));
+    auto* class_tabs = classes->findChild<QTabWidget*>(QStringLiteral("classTabs"));
+    class_tabs->setCurrentIndex(1);
+    settle(100);
+    shot(QStringLiteral("class-facts"));
+    class_tabs->setCurrentIndex(2);
+    classes->findChild<QDateEdit*>(QStringLiteral("commonSince"))->setDate(QDate(2026, 11, 1));
+    if (!wait([&] { return background.idle() && !classes->common()->changes().empty(); })) return 1;
+    settle(100);
+    shot(QStringLiteral("class-common"));
+    class_tabs->setCurrentIndex(0);
+    if (args.contains(QStringLiteral("--class"))) return 0;
+    window.show_place(0);
     const auto* table = window.arrivals()->findChild<QTableView*>(QStringLiteral("clips"));
     if (!wait([&] { return table->model()->rowCount() > 0 && background.idle(); })) return 1;
     // The waiting clip is being looked at: its progress shows.

@@ -4,6 +4,7 @@
 #include "ui/arrivals/evening.h"
 #include "ui/arrivals/finding_queue.h"
 #include "ui/arrivals/inbox.h"
+#include "ui/classes/classes_page.h"
 #include "ui/forms/forms_page.h"
 #include "ui/ground/ground_page.h"
 #include "ui/letter/letter_page.h"
@@ -33,6 +34,7 @@ public:
     FormsPage* forms() { return forms_; }
     PeoplePage* people() { return people_; }
     PracticePage* practice() { return practice_; }
+    ClassesPage* classes() { return classes_; }
     Evening& evening() { return evening_; }
     PracticePage* practice() const { return practice_; }
     /// The number of a place in the rail, by its id.
@@ -86,6 +88,7 @@ private:
     FormsPage* forms_ = nullptr;
     PeoplePage* people_ = nullptr;
     PracticePage* practice_ = nullptr;
+    ClassesPage* classes_ = nullptr;
 };
 
 } // namespace bevel::ui

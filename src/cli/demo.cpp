@@ -3,6 +3,7 @@
 #include "cli/demo_scene.h"
 #include "core/form/form_review.h"
 #include "core/review/trend.h"
+#include "desk/classes.h"
 #include "desk/found.h"
 #include "desk/library_forms.h"
 #include "media/tracker.h"
@@ -85,6 +86,7 @@ public:
             if (auto ok = take_in(c); !ok) return ok;
         }
         if (auto ok = what_was_agreed(); !ok) return ok;
+        if (auto ok = what_they_do_together(); !ok) return ok;
         return library_.backups().compact();
     }
 
@@ -102,6 +104,10 @@ public:
         for (const auto& c : scene_clips())
             if (std::none_of(clips->begin(), clips->end(), [&](const Clip& x) { return fs::path(x.file).stem() == c.file; }))
                 if (auto ok = take_in(c); !ok) return ok;
+        const auto classes = library_.classes().all();
+        if (!classes) return tl::unexpected(classes.error());
+        if (classes->empty())
+            if (auto ok = what_they_do_together(); !ok) return ok;
         return library_.backups().compact();
     }
 
@@ -144,6 +150,40 @@ private:
             .keep_phrase({0, "head", "high", "", "en", "Let the head float back over the shoulders, as if the crown hung from a thread.", 0,
                           "2026-10-24"})
             .map([](std::int64_t) { return true; });
+    }
+
+    /// A class under way: three lessons that were held, with who was there.
+    Result<bool> what_they_do_together() {
+        ClassGroup g;
+        g.name = "Evening at the Quay", g.hall = "Lantern Quay", g.at = "18:30", g.weekday = 4, g.minutes = 45;
+        g.level = "mixed", g.taught = "clouds, and the horse's mane with its step";
+        for (const auto id : people_) g.members.push_back(id);
+        const auto id = library_.classes().keep(g);
+        if (!id) return tl::unexpected(id.error());
+        struct Evening {
+            const char* day;
+            std::vector<int> away;
+            int brings; // who brings something, and what
+            Today today;
+        };
+        const std::vector<Evening> evenings{{"2026-11-05", {4}, 0, {false, false, false, {"hips"}}},
+                                            {"2026-11-12", {1, 3}, 5, {false, true, false, {}}},
+                                            {"2026-11-19", {}, 3, {false, false, true, {"low_back"}}}};
+        for (const auto& e : evenings) {
+            const auto sheet = class_sheet(library_, *id, e.day, forms_);
+            if (!sheet) return tl::unexpected(sheet.error());
+            Lesson l = lesson_on(*sheet, e.day);
+            for (auto& p : l.people) {
+                p.here = std::none_of(e.away.begin(), e.away.end(), [&](int student) { return who(student) == p.person; });
+                if (p.person == who(e.brings)) p.today = e.today;
+            }
+            const auto plan = propose_lesson(*sheet, l, *forms_.movements);
+            if (!plan) return tl::unexpected(plan.error());
+            l.plan = plan_text(*plan);
+            l.held = true;
+            if (auto ok = library_.classes().keep_lesson(l); !ok) return tl::unexpected(ok.error());
+        }
+        return true;
     }
 
     /// The letter went out two days after the clip, with something to do at home and a day of the next look.

@@ -76,13 +76,13 @@ std::vector<std::string> movements_of(const Lesson& lesson) {
 }
 
 Result<Plan> propose_lesson(const ClassSheet& sheet, const Lesson& lesson, const std::vector<Movement>& movements,
-                            std::span<const PlanItem> locked, std::uint64_t another) {
+                            std::span<const AskedFor> asked, std::uint64_t another) {
     const auto there = there_on(sheet, lesson);
     if (there.empty()) return fail(Code::cannot_judge, "nobody_there");
     Needs day;
     day.minutes = sheet.group.minutes;
     day.chair = sheet.group.chair, day.wall = sheet.group.wall, day.stick = sheet.group.stick;
-    day.locked.assign(locked.begin(), locked.end());
+    day.asked.assign(asked.begin(), asked.end());
     Needs needs = needs_of_class(day, there);
     // What serves as well takes turns from lesson to lesson; of those proposals the one that repeats least of the last two is taken.
     std::vector<std::string> lately;

@@ -26,10 +26,10 @@ Lesson lesson_on(const ClassSheet& sheet, const std::string& day);
 std::vector<InClass> there_on(const ClassSheet& sheet, const Lesson& lesson);
 
 /// A lesson made for those who are there, with what is said to all in the place of what some may not do. What the lessons before were made
-/// of gives way: of a few proposals that serve as well the one that repeats least of the last two lessons. `another`: one more way of it.
-/// As `propose`; cannot_judge "nobody_there".
+/// of gives way: of a few proposals that serve as well the one that repeats least of the last two lessons. `asked`: what it is to work on
+/// before what letters ask for. `another`: one more way of it. As `propose`; cannot_judge "nobody_there".
 Result<Plan> propose_lesson(const ClassSheet& sheet, const Lesson& lesson, const std::vector<Movement>& movements,
-                            std::span<const PlanItem> locked = {}, std::uint64_t another = 0);
+                            std::span<const AskedFor> asked = {}, std::uint64_t another = 0);
 
 /// Movements of a lesson's plan; empty where it cannot be read.
 std::vector<std::string> movements_of(const Lesson& lesson);

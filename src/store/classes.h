@@ -15,6 +15,7 @@ struct ClassGroup {
     int minutes = 60;
     bool chair = true, wall = true, stick = false; // at hand in the hall
     std::vector<std::int64_t> members;
+    bool operator==(const ClassGroup&) const = default;
 };
 
 /// What a body brings today, as its owner says at the start; never kept longer than the lesson's own page.

@@ -38,7 +38,7 @@ std::vector<std::vector<Instead>> instead_of(const Plan& plan, std::span<const I
 /// Puts into the plan what is said to all: each other way once, whoever does it.
 void say_otherwise(Plan& plan, const std::vector<std::vector<Instead>>& instead);
 
-/// An Otherwise as one text for a call, and back.
+/// An Otherwise as one text for a call ("otherwise", and "otherwise_same" where the movement is the one that is led), and back.
 std::string otherwise_text(const Otherwise& o);
 Otherwise parse_otherwise(const std::string& text);
 

@@ -124,7 +124,7 @@ struct Laying {
             double say = from + 4;
             if (i.support) call(say, Tone::none, "support", i.ladder > 0 ? std::to_string(i.ladder) : "", true), say += 3;
             for (const auto& o : i.otherwise) {
-                call(say, Tone::none, "otherwise", otherwise_text(o), true);
+                call(say, Tone::none, o.movement == i.movement ? "otherwise_same" : "otherwise", otherwise_text(o), true);
                 say += 3;
             }
             for (const auto& c : i.cautions) call(say, Tone::none, "caution", c, true), say += 4;

@@ -78,6 +78,7 @@ PracticePicture practice_picture(const Timeline& t, const Plan& plan, const std:
     }
     out.title = text::item_title(i, movements);
     out.amount = text::item_amount(i);
+    out.otherwise = text::otherwise_words(i, movements);
     out.fullness = m.fullness;
     out.breath = m.breath;
     out.left = text::minutes_words(m.item_left_s);
@@ -183,13 +184,20 @@ void paint_practice(QPainter& p, const QRectF& r, const PracticePicture& s, cons
     p.setPen(c.ink);
     fit(p, QRectF(all.left(), all.top(), all.width(), title_high), s.title, 0.085 * unit, Qt::AlignLeft | Qt::AlignVCenter, theme,
         QFont::DemiBold);
+    const double other_high = s.otherwise.isEmpty() ? 0 : 0.075 * unit;
+    if (other_high > 0) {
+        p.setPen(c.accent);
+        fit(p, QRectF(all.left(), all.top() + title_high, all.width(), other_high), s.otherwise, 0.055 * unit,
+            Qt::AlignLeft | Qt::AlignVCenter, theme);
+    }
     QRectF figure, panel;
     const double foot_high = 0.16 * unit;
     if (tall) {
-        figure = QRectF(all.left(), all.top() + title_high, all.width(), 0.50 * all.height());
+        figure = QRectF(all.left(), all.top() + title_high + other_high, all.width(), 0.50 * all.height() - other_high);
         panel = QRectF(all.left(), figure.bottom(), all.width(), all.bottom() - foot_high - figure.bottom());
     } else {
-        figure = QRectF(all.left(), all.top() + title_high, 0.52 * all.width(), all.height() - title_high - foot_high);
+        figure =
+            QRectF(all.left(), all.top() + title_high + other_high, 0.52 * all.width(), all.height() - title_high - other_high - foot_high);
         panel = QRectF(figure.right() + pad, figure.top(), all.right() - figure.right() - pad, figure.height());
     }
     if (!s.figure.isNull()) {

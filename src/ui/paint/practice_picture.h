@@ -14,6 +14,7 @@ namespace bevel::ui {
 struct PracticePicture {
     QString title, amount, side, count, next, words, caption; // words: point of attention, or what is said
     QString left;                                             // time left of the exercise
+    QString otherwise;                                        // of a class: what some do instead
     double fullness = 0.5;
     Breath breath = Breath::free;
     double share = 0; // of the session that is done

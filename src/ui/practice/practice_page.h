@@ -2,7 +2,7 @@
 #pragma once
 #include "ui/practice/log_view.h"
 #include "ui/practice/needs_form.h"
-#include "ui/practice/pacer_window.h"
+#include "ui/pacing/pacer_window.h"
 #include "ui/practice/plan_view.h"
 #include "ui/shell/notice.h"
 #include "ui/shell/place.h"

@@ -238,6 +238,24 @@ QString balance_step(int step) {
     return PracticeWords::tr("have a chair or the wall in reach");
 }
 
+QString otherwise(const Otherwise& o, bool same_movement, const std::vector<Movement>& movements) {
+    if (o.movement.empty()) return PracticeWords::tr("rest, and watch");
+    const QString version = o.version.empty() ? QString() : said(o.version);
+    if (!same_movement) {
+        const QString name = name_of(movements, o.movement);
+        return version.isEmpty() ? name : PracticeWords::tr("%1, %2", "a movement, a version of it").arg(name, version);
+    }
+    if (!version.isEmpty()) return version;
+    return o.support ? PracticeWords::tr("with something to hold") : PracticeWords::tr("as it is");
+}
+
+QString otherwise_words(const PlanItem& i, const std::vector<Movement>& movements) {
+    QStringList all;
+    for (const auto& o : i.otherwise) all << PracticeWords::tr("or: %1").arg(otherwise(o, o.movement == i.movement, movements));
+    all.removeDuplicates();
+    return all.join(QStringLiteral(" · "));
+}
+
 QString call_words(const Call& c, const std::vector<Movement>& movements, bool spoken) {
     const QString of = QString::fromStdString(c.of);
     if (c.code == "part") return said(c.of);
@@ -259,6 +277,8 @@ QString call_words(const Call& c, const std::vector<Movement>& movements, bool s
     if (c.code == "support") return balance_step(c.of.empty() ? 0 : std::atoi(c.of.c_str()));
     if (c.code == "out_by")
         return c.of == "lips" ? PracticeWords::tr("in by the nose, out through the lips") : PracticeWords::tr("in and out by the nose");
+    if (c.code.starts_with("otherwise"))
+        return PracticeWords::tr("or: %1").arg(otherwise(parse_otherwise(c.of), c.code == "otherwise_same", movements));
     if (c.code == "caution") return caution(of);
     if (c.code == "attention") return said(c.of);
     if (c.code == "end") return PracticeWords::tr("that was all");

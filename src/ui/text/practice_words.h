@@ -1,6 +1,7 @@
 // What plans and their run say to people.
 #pragma once
 #include "core/form/pieces.h"
+#include "core/practice/class_plan.h"
 #include "core/practice/pacer.h"
 #include "ui/text/text.h"
 #include <QStringList>
@@ -26,6 +27,10 @@ QString trained(const std::string& part);
 QString balance_step(int step);
 /// With its first letter large, as a sentence begins.
 QString first_large(QString s);
+/// What some do in the place of an item, as it is said to all: "seated", "with something to hold", "Heel Raises", "rest, and watch".
+QString otherwise(const Otherwise& o, bool same_movement, const std::vector<Movement>& movements);
+/// Of all of them: "or: seated; or: Heel Raises"; empty where everybody does what is led.
+QString otherwise_words(const PlanItem& i, const std::vector<Movement>& movements);
 /// What is said or written as a call comes due; empty for what is only sounded. `spoken`: for the voice, names in pinyin between « and ».
 QString call_words(const Call& c, const std::vector<Movement>& movements, bool spoken = false);
 

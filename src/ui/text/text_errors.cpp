@@ -123,6 +123,7 @@ QString reason(const QString& code) {
                 s[0] = s[0].toUpper();
                 return s + QStringLiteral(". ") + film_next(static_cast<LimitKind>(k));
             }
+    if (code == QLatin1String("nobody_there")) return ErrorWords::tr("Nobody is here: a lesson is made for those who are.");
     if (code == QLatin1String("no_body"))
         return ErrorWords::tr("Nobody was found in this clip for long enough. Film in better light, with the whole body in the picture.");
     if (code == QLatin1String("too_long"))

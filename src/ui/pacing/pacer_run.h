@@ -1,6 +1,6 @@
 // A run through a plan: the pacer, its clock (the sound's own, else the system's, a test's), and its sound.
 #pragma once
-#include "ui/practice/sound_player.h"
+#include "ui/pacing/sound_player.h"
 #include <QElapsedTimer>
 #include <QTimer>
 

@@ -1,4 +1,4 @@
-#include "ui/practice/pacer_run.h"
+#include "ui/pacing/pacer_run.h"
 #include "media/sound.h"
 
 namespace bevel::ui {

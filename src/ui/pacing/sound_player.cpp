@@ -1,4 +1,4 @@
-#include "ui/practice/sound_player.h"
+#include "ui/pacing/sound_player.h"
 #include <cmath>
 #include <QAudioDevice>
 #include <QMediaDevices>

@@ -1,4 +1,4 @@
-#include "ui/practice/pacer_window.h"
+#include "ui/pacing/pacer_window.h"
 #include "ui/paint/card.h"
 #include "ui/shell/fit_on_screen.h"
 #include "ui/text/practice_words.h"

@@ -2,7 +2,7 @@
 #pragma once
 #include "ui/paint/practice_picture.h"
 #include "ui/pictures/figure_source.h"
-#include "ui/practice/pacer_run.h"
+#include "ui/pacing/pacer_run.h"
 #include "ui/shell/session.h"
 #include <QWidget>
 

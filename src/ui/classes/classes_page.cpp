@@ -1,0 +1,192 @@
+#include "ui/classes/classes_page.h"
+#include "core/days.h"
+#include "ui/shell/step.h"
+#include "ui/text/class_words.h"
+#include <QInputDialog>
+#include <QLabel>
+#include <QMessageBox>
+#include <QPushButton>
+#include <QStackedLayout>
+#include <QTableView>
+#include <QTabWidget>
+
+namespace bevel::ui {
+
+ClassesPage::ClassesPage(Session& session, QWidget* parent) : Place(session, "classes", parent) {
+    lesson_ = new LessonView(session_);
+    facts_ = new ClassFacts(session_);
+    common_ = new CommonView(session_);
+    tabs_ = new QTabWidget;
+    tabs_->setObjectName(QStringLiteral("classTabs"));
+    tabs_->setAccessibleName(tr("About the class"));
+    tabs_->addTab(lesson_, tr("Lesson"));
+    tabs_->addTab(facts_, tr("Class"));
+    tabs_->addTab(common_, tr("In common"));
+    notice_ = new Notice;
+    auto* right = new QVBoxLayout;
+    right->addWidget(tabs_, 1);
+    right->addWidget(notice_);
+    auto* content = new QWidget;
+    auto* all = new QHBoxLayout(content);
+    all->setContentsMargins(20, 16, 20, 16);
+    all->setSpacing(18);
+    all->addWidget(build_side());
+    all->addLayout(right, 1);
+    empty_ =
+        new EmptyState(tr("No class yet"),
+                       tr("A class is people who practise together: one plan for all of them, and for each who needs it another way of "
+                          "the same thing at the same moment."),
+                       tr("A new class …"));
+    either_ = new QStackedLayout(this);
+    either_->addWidget(empty_);
+    either_->addWidget(content);
+    connect(empty_->button(), &QPushButton::clicked, this, &ClassesPage::ask_name);
+    connect(facts_, &ClassFacts::remove_asked, this, [this] {
+        const auto sure = QMessageBox::question(
+            this, tr("Remove the class"), tr("The class and the record of its lessons go. Its people, their clips and letters stay."));
+        if (sure == QMessageBox::Yes) remove_class();
+    });
+    connect(facts_, &ClassFacts::changed, this, [this](const ClassGroup& before, const ClassGroup& after) {
+        undo().push(new Step<ClassGroup>(
+            tr("the class"), [this](const ClassGroup& g) { keep(g); }, before, after));
+    });
+    connect(lesson_, &LessonView::changed, this, [this](const Lesson& before, const Lesson& after) {
+        undo().push(new Step<Lesson>(
+            tr("the lesson"), [this](const Lesson& l) { lesson_->set_lesson(l); }, before, after));
+    });
+    connect(common_, &CommonView::wanted, this, [this](const AskedFor& what) {
+        lesson_->ask_for(what);
+        tabs_->setCurrentIndex(0);
+        lesson_->propose_now();
+    });
+}
+
+QWidget* ClassesPage::build_side() {
+    auto* side = new QWidget;
+    side->setFixedWidth(session_.theme.wide(210));
+    auto* head = new QLabel(tr("Classes"));
+    head->setObjectName(QStringLiteral("title"));
+    rows_ = new RowsModel<ClassGroup>({{tr("Class"), [](const ClassGroup& g) {
+                                            return tr("%1\n%2", "name, when").arg(QString::fromStdString(g.name), text::class_when(g));
+                                        }}});
+    list_ = table_of(rows_, QStringLiteral("classes"), tr("Classes"), {0});
+    list_->horizontalHeader()->hide();
+    list_->setWordWrap(true);
+    list_->verticalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
+    connect(list_->selectionModel(), &QItemSelectionModel::currentRowChanged, this, [this](const QModelIndex& i) {
+        const ClassGroup* g = rows_->at(i);
+        if (g && !filling_) show_class(g->id);
+    });
+    auto* add = new QPushButton(tr("A new class …"));
+    add->setObjectName(QStringLiteral("addClass"));
+    add->setEnabled(!session_.library->read_only());
+    connect(add, &QPushButton::clicked, this, &ClassesPage::ask_name);
+    auto* box = new QVBoxLayout(side);
+    box->setContentsMargins(0, 0, 0, 0);
+    box->addWidget(head);
+    box->addWidget(list_, 1);
+    box->addWidget(add);
+    return side;
+}
+
+void ClassesPage::open(Ref) {
+    setFocus();
+    load(wanted_);
+}
+
+void ClassesPage::load(qint64 choose) {
+    struct All {
+        std::vector<ClassGroup> classes;
+        std::vector<Person> people;
+    };
+    session_.background->run<Result<All>>(
+        this,
+        [lib = session_.library](std::stop_token) -> Result<All> {
+            auto classes = lib->classes().all();
+            auto people = lib->people().all();
+            if (!classes) return tl::unexpected(classes.error());
+            if (!people) return tl::unexpected(people.error());
+            return All{std::move(*classes), std::move(*people)};
+        },
+        [this, choose](const Result<All>& all) {
+            if (!all) return notice_->problem(text::error(all.error()));
+            people_ = all->people;
+            filling_ = true;
+            rows_->set_rows(all->classes);
+            either_->setCurrentIndex(all->classes.empty() ? 0 : 1);
+            int row = 0;
+            for (int i = 0; i < rows_->rowCount(); ++i)
+                if (rows_->rows()[static_cast<std::size_t>(i)].id == choose) row = i;
+            list_->selectRow(row);
+            filling_ = false;
+            if (rows_->rowCount() > 0) show_class(rows_->rows()[static_cast<std::size_t>(row)].id);
+        });
+}
+
+void ClassesPage::show_class(qint64 id) {
+    wanted_ = id;
+    load_sheet();
+}
+
+void ClassesPage::load_sheet() {
+    const int run = ++run_;
+    session_.background->run<Result<ClassSheet>>(
+        this,
+        [lib = session_.library, id = wanted_, forms = session_.forms(), day = today()](std::stop_token) {
+            return class_sheet(*lib, id, day, forms);
+        },
+        [this, run](const Result<ClassSheet>& sheet) {
+            if (run != run_) return;
+            if (!sheet) return notice_->problem(text::error(sheet.error()));
+            notice_->say({});
+            if (!sheet_ || sheet_->group.id != sheet->group.id) undo().clear(); // what is undone is of the class that is shown
+            sheet_ = *sheet;
+            facts_->show_class(sheet_->group, people_);
+            lesson_->show_class(*sheet_);
+            common_->show_class(*sheet_);
+            emit filled();
+        });
+}
+
+void ClassesPage::keep(const ClassGroup& group) {
+    session_.background->run<Result<std::int64_t>>(
+        this, [lib = session_.library, group](std::stop_token) { return lib->classes().keep(group); },
+        [this](const Result<std::int64_t>& id) {
+            if (!id) return notice_->problem(text::error(id.error()));
+            load(*id);
+        });
+}
+
+void ClassesPage::ask_name() {
+    bool ok = false;
+    const QString name = QInputDialog::getText(this, tr("A new class"), tr("Name"), QLineEdit::Normal, {}, &ok).trimmed();
+    if (ok && !name.isEmpty()) add_class(name);
+}
+
+void ClassesPage::add_class(const QString& name) {
+    ClassGroup g;
+    g.name = name.toStdString();
+    tabs_->setCurrentIndex(1); // who belongs to it comes first
+    keep(g);
+}
+
+void ClassesPage::remove_class() {
+    if (!sheet_) return;
+    session_.background->run<Result<bool>>(
+        this, [lib = session_.library, id = sheet_->group.id](std::stop_token) { return lib->classes().remove(id); },
+        [this](const Result<bool>& ok) {
+            if (!ok) return notice_->problem(text::error(ok.error()));
+            undo().clear();
+            sheet_.reset();
+            load(0);
+        });
+}
+
+void ClassesPage::add_actions(Actions& actions) {
+    using M = Actions::Menu;
+    actions.add(this, M::clip, "lessonProposeAction", tr("Propose a lesson"), {QKeySequence(Qt::Key_F8)},
+                [this] { lesson_->propose_now(); });
+    actions.add(this, M::clip, "lessonHoldAction", tr("Hold the lesson"), {QKeySequence(Qt::Key_F9)}, [this] { lesson_->run_now(); });
+}
+
+} // namespace bevel::ui

@@ -1,0 +1,56 @@
+// Classes: people who practise together week after week.
+#pragma once
+#include "ui/classes/class_facts.h"
+#include "ui/classes/common_view.h"
+#include "ui/classes/lesson_view.h"
+#include "ui/shell/empty_state.h"
+#include "ui/shell/place.h"
+
+class QStackedLayout;
+class QTabWidget;
+
+namespace bevel::ui {
+
+class ClassesPage : public Place {
+    Q_OBJECT
+public:
+    explicit ClassesPage(Session& session, QWidget* parent = nullptr);
+    QString title() const override { return tr("Classes"); }
+    void open(Ref ref) override;
+    void add_actions(Actions& actions) override;
+    void show_class(qint64 id);
+    qint64 shown() const { return sheet_ ? sheet_->group.id : 0; }
+    LessonView* lesson() { return lesson_; }
+    ClassFacts* facts() { return facts_; }
+    CommonView* common() { return common_; }
+    /// A new class under that name.
+    void add_class(const QString& name);
+    void remove_class();
+
+signals:
+    void filled(); // a class is shown
+
+private:
+    QWidget* build_side();
+    void ask_name();
+    void load(qint64 choose);
+    void load_sheet();
+    void keep(const ClassGroup& group);
+
+    std::optional<ClassSheet> sheet_;
+    std::vector<Person> people_;
+    qint64 wanted_ = 0;
+    int run_ = 0;
+    bool filling_ = false;
+    RowsModel<ClassGroup>* rows_ = nullptr;
+    QTableView* list_ = nullptr;
+    QTabWidget* tabs_ = nullptr;
+    QStackedLayout* either_ = nullptr;
+    EmptyState* empty_ = nullptr;
+    LessonView* lesson_ = nullptr;
+    ClassFacts* facts_ = nullptr;
+    CommonView* common_ = nullptr;
+    Notice* notice_ = nullptr;
+};
+
+} // namespace bevel::ui
