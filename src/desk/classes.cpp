@@ -29,10 +29,6 @@ Result<ClassSheet> class_sheet(const Library& library, std::int64_t id, const st
     return sheet;
 }
 
-std::string called(const PersonNeeds& one) {
-    return one.facts.alias.empty() ? one.person.name : one.facts.alias;
-}
-
 Lesson lesson_on(const ClassSheet& sheet, const std::string& day) {
     Lesson l;
     if (const Lesson* kept = sheet.on(day)) l = *kept;

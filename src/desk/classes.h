@@ -16,9 +16,6 @@ struct ClassSheet {
 /// not_found "class".
 Result<ClassSheet> class_sheet(const Library& library, std::int64_t id, const std::string& today, const Forms& forms);
 
-/// A name for paper and screen: the alias where there is one.
-std::string called(const PersonNeeds& one);
-
 /// A lesson of that day with everybody there and well; the one that is kept, with those who came to the class since.
 Lesson lesson_on(const ClassSheet& sheet, const std::string& day);
 

@@ -144,7 +144,7 @@ std::vector<ShareChange> share_changes(std::span<const PersonFigures> before, st
     std::map<Key, ShareChange> all;
     for (const auto* side : {&was, &is})
         for (const auto& [key, c] : *side) {
-            if (c.fault.missing == 0) continue;
+            if (c.fault.missing < 2) continue; // one alone is nothing in common
             ShareChange& s = all[key];
             s.rule = key.first;
             s.direction = key.second;

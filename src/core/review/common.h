@@ -29,7 +29,7 @@ std::vector<CommonFault> common_faults(std::span<const PersonFigures> people);
 /// The chance that the true value lies beyond the band on that side, its error taken as normal; none where the band has no such end.
 std::optional<double> chance_beyond(const KeptFigure& f, Direction direction);
 
-/// From the shares of one course to those of the next: of each rule that either tells.
+/// From the shares of one time to those of the next: of each rule that two or more miss in either.
 struct ShareChange {
     std::string rule, check;
     Direction direction = Direction::low;

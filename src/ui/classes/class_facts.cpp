@@ -135,7 +135,8 @@ void ClassFacts::touched() {
     ClassGroup now = group();
     if (now.name.empty()) now.name = group_.name; // a class without a name is none
     if (now == group_) return;
-    emit changed(group_, now);
+    const ClassGroup before = std::exchange(group_, now); // what is changed next is changed from here
+    emit changed(before, now);
 }
 
 } // namespace bevel::ui

@@ -63,7 +63,7 @@ ClassesPage::ClassesPage(Session& session, QWidget* parent) : Place(session, "cl
 
 QWidget* ClassesPage::build_side() {
     auto* side = new QWidget;
-    side->setFixedWidth(session_.theme.wide(210));
+    side->setFixedWidth(session_.theme.wide(190));
     auto* head = new QLabel(tr("Classes"));
     head->setObjectName(QStringLiteral("title"));
     rows_ = new RowsModel<ClassGroup>({{tr("Class"), [](const ClassGroup& g) {
@@ -149,11 +149,13 @@ void ClassesPage::load_sheet() {
 }
 
 void ClassesPage::keep(const ClassGroup& group) {
+    ++keeping_;
     session_.background->run<Result<std::int64_t>>(
         this, [lib = session_.library, group](std::stop_token) { return lib->classes().keep(group); },
         [this](const Result<std::int64_t>& id) {
+            --keeping_;
             if (!id) return notice_->problem(text::error(id.error()));
-            load(*id);
+            if (keeping_ == 0) load(*id); // else the fields are further already
         });
 }
 

@@ -40,7 +40,7 @@ private:
     std::optional<ClassSheet> sheet_;
     std::vector<Person> people_;
     qint64 wanted_ = 0;
-    int run_ = 0;
+    int run_ = 0, keeping_ = 0;
     bool filling_ = false;
     RowsModel<ClassGroup>* rows_ = nullptr;
     QTableView* list_ = nullptr;

@@ -34,7 +34,7 @@ CommonView::CommonView(Session& session, QWidget* parent) : QWidget(parent), ses
                                              QStringList names;
                                              for (const auto& m : sheet_.members)
                                                  if (std::find(f.who.begin(), f.who.end(), m.person.id) != f.who.end())
-                                                     names << QString::fromStdString(called(m));
+                                                     names << QString::fromStdString(m.person.name);
                                              return names.join(QStringLiteral(", "));
                                          }}});
     table_ = table_of(rows_, QStringLiteral("common"), tr("What most of them miss"), {0, 4});

@@ -29,6 +29,7 @@ LessonView::LessonView(Session& session, QWidget* parent) : QWidget(parent), ses
     day_ = new DayEdit;
     day_->setObjectName(QStringLiteral("lessonDay"));
     day_->setAccessibleName(tr("Day of the lesson"));
+    day_->setMinimumWidth(session_.theme.wide(128));
     connect(day_, &QDateEdit::dateChanged, this, [this](QDate d) {
         if (!filling_) show_day(d.toString(Qt::ISODate).toStdString());
     });
@@ -71,7 +72,7 @@ LessonView::LessonView(Session& session, QWidget* parent) : QWidget(parent), ses
 QWidget* LessonView::build_there() {
     here_rows_ =
         new RowsModel<Here>({{tr("Here"), [](const Here& h) { return h.how.here ? QStringLiteral("✓") : tr("away"); }},
-                             {tr("Name"), [](const Here& h) { return QString::fromStdString(called(*h.who)); }},
+                             {tr("Name"), [](const Here& h) { return QString::fromStdString(h.who->person.name); }},
                              {tr("May not"), [this](const Here& h) { return text::limits_of(*h.who, session_.catalogue); }},
                              {tr("Today"), [](const Here& h) { return h.how.here ? text::today_words(h.how.today) : QString(); }}});
     here_ = table_of(here_rows_, QStringLiteral("lessonHere"), tr("Who is here"), {2});
@@ -111,7 +112,7 @@ QWidget* LessonView::build_there() {
     mark("dizzy", tr("dizzy")), mark("unsteady", tr("unsteady")), mark("tired", tr("tired"));
     for (const char* part : {"neck", "low_back", "shoulders", "knees", "wrists", "hips"}) mark(part, text::part_of_body(part));
     auto* w = new QWidget;
-    w->setFixedWidth(session_.theme.wide(340));
+    w->setFixedWidth(session_.theme.wide(350));
     auto* box = new QVBoxLayout(w);
     box->setContentsMargins(0, 0, 0, 0);
     box->addWidget(here_, 1);
@@ -125,10 +126,10 @@ QWidget* LessonView::build_plan() {
     plan_rows_ = new RowsModel<Line>(
         {{tr("Min"), [](const Line& l) { return l.minutes; }},
          {tr("All"), [](const Line& l) { return l.what; }},
-         {tr("How often"), [](const Line& l) { return l.amount; }},
          {tr("Said to all"), [](const Line& l) { return l.otherwise; }, [this](const Line&) { return session_.theme.palette.accent; }},
          {tr("Instead"), [](const Line& l) { return l.whom; }}});
-    table_ = table_of(plan_rows_, QStringLiteral("lessonPlan"), tr("The lesson"), {1, 4});
+    table_ = table_of(plan_rows_, QStringLiteral("lessonPlan"), tr("The lesson"), {1, 2, 3});
+    table_->setShowGrid(true);
     table_->setWordWrap(true);
     table_->verticalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
     table_->setToolTip(tr("Delete takes an exercise out"));
@@ -218,10 +219,16 @@ void LessonView::fill_plan() {
             return x.way == Instead::Way::easier || x.way == Instead::Way::another || x.way == Instead::Way::rest;
         });
         if (!there_.empty() && 2 * others > std::ssize(there_)) most << text::item_title(i, *movements);
-        if (i.part != PlanPart::settling)
-            rows.push_back({text::item_title(i, *movements), text::item_amount(i), QString::number(std::lround(std::floor(minute / 60))),
-                            text::otherwise_words(i, *movements), text::instead_of_whom(instead_[k], i, sheet_, there_, *movements),
-                            static_cast<int>(k)});
+        if (i.part != PlanPart::settling && i.round > 1 && !rows.empty()) {
+            rows.back().rounds = k + 1 - rows.back().item; // one line for all rounds
+        } else if (i.part != PlanPart::settling) {
+            PlanItem first = i; // "3 a side" once, and how many rounds
+            first.round = first.rounds = 0;
+            QStringList what{text::item_title(i, *movements), text::item_amount(first)};
+            if (i.rounds > 1) what.back() = tr("%1, %n round(s)", "how often", i.rounds).arg(what.back());
+            rows.push_back({what.join(QLatin1Char('\n')), QString::number(std::lround(std::floor(minute / 60))),
+                            text::otherwise_words(i, *movements), text::instead_of_whom(instead_[k], i, sheet_, there_, *movements), k, 1});
+        }
         minute += i.seconds();
     }
     most.removeDuplicates();
@@ -257,7 +264,7 @@ LessonPerson* LessonView::chosen(Lesson& lesson) const {
 void LessonView::show_today() {
     const LessonPerson* p = chosen(lesson_);
     const Here* h = here_rows_->at(here_->currentIndex());
-    of_whom_->setText(h ? tr("What %1 brings today").arg(QString::fromStdString(called(*h->who))) : tr("Nobody yet"));
+    of_whom_->setText(h ? tr("What %1 brings today").arg(QString::fromStdString(h->who->person.name)) : tr("Nobody yet"));
     for (const auto& [id, box] : today_) {
         box->setEnabled(p && p->here && !session_.library->read_only());
         box->setChecked(p && (id == "dizzy"      ? p->today.dizzy
@@ -292,8 +299,8 @@ void LessonView::take_out() {
     if (!line || session_.library->read_only()) return;
     const auto movements = session_.practice_movements();
     Plan p = plan_;
-    auto at = p.items.begin() + line->item;
-    at = p.items.erase(at);
+    auto at = p.items.begin() + static_cast<std::ptrdiff_t>(line->item);
+    at = p.items.erase(at, at + static_cast<std::ptrdiff_t>(line->rounds)); // all its rounds
     // The settling moment before what is gone goes with it.
     if (at != p.items.begin() && (at - 1)->part == PlanPart::settling && (at == p.items.end() || at->part == PlanPart::settling))
         p.items.erase(at - 1);
@@ -302,19 +309,19 @@ void LessonView::take_out() {
 }
 
 void LessonView::keep() {
-    Lesson l = lesson_;
+    const Lesson& l = lesson_;
     if (session_.library->read_only() || l.group == 0) return;
+    // What other lessons are made of, and what is shown when this day comes back, is told by this one from now on.
+    auto& all = sheet_.lessons;
+    const auto at = std::find_if(all.begin(), all.end(), [&](const Lesson& x) { return x.day <= l.day; });
+    if (at != all.end() && at->day == l.day)
+        *at = l;
+    else
+        all.insert(at, l);
     session_.background->run<Result<std::int64_t>>(
         this, [lib = session_.library, l](std::stop_token) { return lib->classes().keep_lesson(l); },
-        [this, l](const Result<std::int64_t>& id) {
+        [this](const Result<std::int64_t>& id) {
             if (!id) return notice_->problem(text::error(id.error()));
-            // What other lessons are made of is told by this one from now on.
-            auto at = std::find_if(sheet_.lessons.begin(), sheet_.lessons.end(), [&](const Lesson& x) { return x.day == l.day; });
-            if (at == sheet_.lessons.end())
-                at = sheet_.lessons.insert(
-                    std::find_if(sheet_.lessons.begin(), sheet_.lessons.end(), [&](const Lesson& x) { return x.day < l.day; }), l);
-            *at = l;
-            at->id = *id;
             emit kept();
         });
 }

@@ -52,8 +52,8 @@ private:
         LessonPerson how;
     };
     struct Line {
-        QString what, amount, minutes, otherwise, whom;
-        int item = 0;
+        QString what, minutes, otherwise, whom;
+        std::size_t item = 0, rounds = 1; // first of so many items of the plan, with what settles between
     };
     QWidget* build_there();
     QWidget* build_plan();

@@ -51,7 +51,7 @@ QString leader_html(const ClassSheet& sheet, const Lesson& lesson, const Plan& p
     for (const auto& m : sheet.members) {
         const auto at = std::find_if(lesson.people.begin(), lesson.people.end(), [&](const auto& p) { return p.person == m.person.id; });
         const bool here = at != lesson.people.end() && at->here;
-        h += row({here ? QStringLiteral("☐") : QStringLiteral("–"), QString::fromStdString(called(m)), text::limits_of(m, catalogue),
+        h += row({here ? QStringLiteral("☐") : QStringLiteral("–"), QString::fromStdString(m.person.name), text::limits_of(m, catalogue),
                   here ? text::today_words(at->today) : SheetOfClass::tr("away")});
     }
     h += QStringLiteral("</table><br>") + table +
@@ -59,8 +59,9 @@ QString leader_html(const ClassSheet& sheet, const Lesson& lesson, const Plan& p
     double minute = 0;
     for (std::size_t k = 0; k < plan.items.size(); ++k) {
         const auto& i = plan.items[k];
-        h += row({QString::number(std::lround(std::floor(minute / 60))), text::item_title(i, movements), text::item_amount(i),
-                  text::instead_of_whom(instead[k], i, sheet, there, movements)});
+        if (i.part != PlanPart::settling)
+            h += row({QString::number(std::lround(std::floor(minute / 60))), text::item_title(i, movements), text::item_amount(i),
+                      text::instead_of_whom(instead[k], i, sheet, there, movements)});
         minute += i.seconds();
     }
     return h + QStringLiteral("</table>") + cautions(plan);

@@ -79,7 +79,7 @@ QString instead_of_whom(const std::vector<Instead>& row, const PlanItem& item, c
         if (way.isEmpty()) continue;
         QString name;
         for (const auto& m : sheet.members)
-            if (m.person.id == there[k].person) name = QString::fromStdString(called(m));
+            if (m.person.id == there[k].person) name = QString::fromStdString(m.person.name);
         const auto at = std::find_if(ways.begin(), ways.end(), [&](const auto& w) { return w.first == way; });
         if (at == ways.end())
             ways.push_back({way, {name}});

@@ -1,0 +1,268 @@
+// Classes in the real window: one made and changed, a lesson with two away and one on a chair planned, held at sixty times its speed and
+// printed, what is common and the letter that names nobody.
+#include "core/files.h"
+#include "core/practice/gate.h"
+#include "support/table.h"
+#include "support/window_bench.h"
+#include "ui/classes/classes_page.h"
+#include "ui/paint/class_sheet.h"
+#include "ui/text/class_words.h"
+#include "ui/text/practice_words.h"
+#include <QCheckBox>
+#include <QClipboard>
+#include <QFile>
+#include <QLineEdit>
+#include <QListWidget>
+#include <QPushButton>
+#include <QSignalSpy>
+#include <QSpinBox>
+#include <QTableView>
+#include <QTabWidget>
+
+using namespace bevel;
+using test::Bench;
+
+class TestClasses : public QObject {
+    Q_OBJECT
+    test::Copy copy_;
+
+    std::filesystem::path fresh(const char* name) const {
+        const std::filesystem::path to = copy_.dir.filePath(QLatin1String(name)).toStdString();
+        std::filesystem::copy(copy_.demo, to, std::filesystem::copy_options::recursive);
+        return to;
+    }
+    static ui::ClassesPage* come(Bench& b) {
+        QSignalSpy filled(b.window->classes(), &ui::ClassesPage::filled);
+        b.window->show_place(b.window->place(QStringLiteral("classes")));
+        if (!filled.wait(30000)) qFatal("no class");
+        return b.window->classes();
+    }
+    static ui::LessonView* on(ui::ClassesPage* page, const char* day) {
+        page->lesson()->show_day(day);
+        return page->lesson();
+    }
+    static void propose(ui::LessonView* lesson) {
+        QSignalSpy proposed(lesson, &ui::LessonView::proposed);
+        QTest::mouseClick(lesson->findChild<QPushButton*>(QStringLiteral("lessonPropose")), Qt::LeftButton);
+        if (!proposed.wait(60000)) qFatal("nothing proposed");
+    }
+    /// The row of that name among those who may be here.
+    static int row_of(const QTableView* here, const QString& name) {
+        for (int r = 0; r < here->model()->rowCount(); ++r)
+            if (here->model()->index(r, 1).data().toString() == name) return r;
+        return -1;
+    }
+
+private slots:
+    void initTestCase() { QVERIFY(copy_.make()); }
+
+    void a_class_is_made_changed_and_taken_away() {
+        Bench b(fresh("made"));
+        auto* page = come(b);
+        const auto first = page->shown();
+        QSignalSpy filled(page, &ui::ClassesPage::filled);
+        page->add_class(QStringLiteral("Morning <b>& early"));
+        QTRY_VERIFY_WITH_TIMEOUT(page->shown() != first && page->shown() != 0, 30000);
+        QCOMPARE(b.session.library->classes().all()->size(), std::size_t{2});
+        auto* members = page->facts()->findChild<QListWidget*>(QStringLiteral("classMembers"));
+        QTRY_VERIFY_WITH_TIMEOUT(members->count() == 6 && b.background.idle(), 30000);
+        members->item(1)->setCheckState(Qt::Checked);
+        const auto kept = [&] {
+            const auto all = b.session.library->classes().all();
+            for (const auto& g : *all)
+                if (g.id == page->shown()) return g;
+            return ClassGroup{};
+        };
+        QTRY_COMPARE_WITH_TIMEOUT(kept().members.size(), std::size_t{1}, 30000);
+        QTRY_VERIFY_WITH_TIMEOUT(b.background.idle() && page->lesson()->lesson().people.size() == 1, 30000);
+        auto* at = page->facts()->findChild<QLineEdit*>(QStringLiteral("classAt"));
+        at->setText(QStringLiteral("07:15"));
+        emit at->editingFinished();
+        QTRY_COMPARE_WITH_TIMEOUT(kept().at, std::string("07:15"), 30000);
+        page->facts()->findChild<QSpinBox*>(QStringLiteral("classMinutes"))->setValue(30);
+        QTRY_COMPARE_WITH_TIMEOUT(kept().minutes, 30, 30000);
+        page->undo().undo();
+        QTRY_COMPARE_WITH_TIMEOUT(kept().minutes, 60, 30000);
+        // A time that is none is not kept.
+        QTRY_VERIFY_WITH_TIMEOUT(b.background.idle(), 30000);
+        at->setText(QStringLiteral("7:9"));
+        QCOMPARE(page->facts()->group().at, std::string("07:15"));
+        page->remove_class();
+        QTRY_COMPARE_WITH_TIMEOUT(b.session.library->classes().all()->size(), std::size_t{1}, 30000);
+        QTRY_COMPARE_WITH_TIMEOUT(page->shown(), first, 30000);
+    }
+
+    void a_lesson_is_made_for_those_who_are_here() {
+        Bench b(fresh("lesson"));
+        auto* page = come(b);
+        auto* lesson = on(page, "2026-12-10");
+        auto* here = lesson->findChild<QTableView*>(QStringLiteral("lessonHere"));
+        QCOMPARE(here->model()->rowCount(), 6);
+        // Two are away, by a key each; one is unsteady today.
+        for (const char* name : {"Noor Haddad", "Wen Adeyemi"}) {
+            here->selectRow(row_of(here, QLatin1String(name)));
+            QTest::keyClick(here, Qt::Key_Space);
+        }
+        here->selectRow(row_of(here, QStringLiteral("Tomas Erikse")));
+        lesson->findChild<QCheckBox*>(QStringLiteral("today_unsteady"))->click();
+        QCOMPARE(std::count_if(lesson->lesson().people.begin(), lesson->lesson().people.end(), [](const auto& p) { return p.here; }),
+                 std::ptrdiff_t{4});
+        propose(lesson);
+        QVERIFY(std::abs(lesson->plan().total_s() / 60 - 45) < 4);
+        auto* table = lesson->findChild<QTableView*>(QStringLiteral("lessonPlan"));
+        QVERIFY(table->model()->rowCount() > 5);
+        // Whoever does something else is named on the leader's screen, and not in what is said to all.
+        for (int r = 0; r < table->model()->rowCount(); ++r) {
+            const QString said = table->model()->index(r, 2).data().toString(), whom = table->model()->index(r, 3).data().toString();
+            QCOMPARE(said.isEmpty(), whom.isEmpty());
+            for (const char* name : {"Tomas", "Greta", "Ilse", "Paulo", "Noor", "Wen"}) QVERIFY(!said.contains(QLatin1String(name)));
+            QVERIFY(!whom.contains(QStringLiteral("Noor")) && !whom.contains(QStringLiteral("Wen")));
+        }
+        // Out by a key, and back; kept under its day.
+        const auto rows = table->model()->rowCount();
+        const auto items = lesson->plan().items.size();
+        table->selectRow(3);
+        QTest::keyClick(table, Qt::Key_Delete);
+        QCOMPARE(table->model()->rowCount(), rows - 1);
+        page->undo().undo();
+        QCOMPARE(lesson->plan().items.size(), items);
+        QTRY_VERIFY_WITH_TIMEOUT(b.background.idle(), 30000);
+        const auto lessons = *b.session.library->classes().lessons(page->shown());
+        QCOMPARE(lessons.front().day, std::string("2026-12-10"));
+        QVERIFY(parse_plan(lessons.front().plan).has_value());
+        lesson->show_day("2026-12-17");
+        QVERIFY(lesson->plan().items.empty());
+        lesson->show_day("2026-12-10");
+        QCOMPARE(lesson->plan().items.size(), items);
+        // Who comes back needs no new plan: everybody's way is told anew.
+        here->selectRow(row_of(here, QStringLiteral("Noor Haddad")));
+        QTest::mouseClick(lesson->findChild<QPushButton*>(QStringLiteral("lessonToggle")), Qt::LeftButton);
+        for (const auto& row : lesson->instead()) QCOMPARE(row.size(), std::size_t{5});
+        // Where most have to do something else it is said, with the way out.
+        for (const char* name : {"Ilse Brandvik", "Greta Olmstead", "Paulo Restrepo", "Noor Haddad"}) {
+            here->selectRow(row_of(here, QLatin1String(name)));
+            for (const char* mark : {"today_dizzy", "today_knees"}) lesson->findChild<QCheckBox*>(QLatin1String(mark))->click();
+        }
+        const auto more = [&] { return test::says(*lesson, QStringLiteral("More than half")); };
+        if (more()) {
+            propose(lesson);
+            QVERIFY(!more());
+        }
+    }
+
+    void a_class_is_held_with_one_on_a_chair() {
+        Bench b(fresh("held"));
+        std::int64_t tomas = 0;
+        for (const auto people = b.session.library->people().all(); const auto& p : *people)
+            if (p.name == "Tomas Erikse") tomas = p.id;
+        Agreement sits;
+        sits.person = tomas, sits.check = check_of_limit("seated"), sits.off = true, sits.reason = "after an operation";
+        QVERIFY(b.session.library->decisions().save_agreement(sits));
+        auto* page = come(b);
+        auto* lesson = on(page, "2026-12-10");
+        auto* here = lesson->findChild<QTableView*>(QStringLiteral("lessonHere"));
+        for (const char* name : {"Noor Haddad", "Wen Adeyemi"}) {
+            here->selectRow(row_of(here, QLatin1String(name)));
+            QTest::keyClick(here, Qt::Key_Space);
+        }
+        propose(lesson);
+        auto* run = lesson->run_now();
+        QVERIFY(run);
+        QCOMPARE(lesson->run_now(), run); // one is enough
+        double clock = 0;
+        run->run().set_clock([&] { return clock; });
+        QSignalSpy over(run, &ui::PacerWindow::over);
+        QStringList shown, called;
+        connect(&run->run(), &ui::PacerRun::called, this, [&](const Call& c) {
+            called << ui::text::call_words(c, *b.session.practice_movements(), true);
+        });
+        run->run().start();
+        const double length = run->run().pacer().timeline().length_s;
+        for (; clock < length + 2; clock += 2) { // a minute in a second
+            run->run().tick();
+            shown << run->picture().otherwise;
+        }
+        QTRY_VERIFY_WITH_TIMEOUT(over.count() > 0, 30000);
+        shown.removeDuplicates();
+        QVERIFY(shown.size() > 2); // the chair's way of one thing after another
+        const QString all = shown.join(QLatin1Char(' ')) + called.join(QLatin1Char(' '));
+        QVERIFY(called.filter(QStringLiteral("or: ")).size() > 2);
+        for (const char* name : {"Tomas", "Erikse", "Greta", "Ilse", "Paulo"}) QVERIFY2(!all.contains(QLatin1String(name)), name);
+        // Everything that Tomas is given passes his gate.
+        const auto sheet = class_sheet(*b.session.library, page->shown(), "2026-12-10", b.session.forms());
+        QVERIFY(sheet.has_value());
+        const auto there = there_on(*sheet, lesson->lesson());
+        QCOMPARE(there.size(), std::size_t{4});
+        for (std::size_t i = 0; i < lesson->plan().items.size(); ++i)
+            for (std::size_t k = 0; k < there.size(); ++k)
+                if (const Instead& x = lesson->instead()[i][k]; x.way != Instead::Way::as_led && x.way != Instead::Way::rest)
+                    QVERIFY(!barred(*movement_named(*b.session.practice_movements(), x.what.movement), x.what.version, there[k].needs));
+        QTRY_VERIFY_WITH_TIMEOUT(b.background.idle() && lesson->lesson().held, 30000);
+        QCOMPARE((*b.session.library->practice().of(0, "")).front().title, std::string("Evening at the Quay"));
+    }
+
+    void paper_names_people_for_the_leader_alone() {
+        Bench b(copy_.demo);
+        auto* page = come(b);
+        auto* lesson = on(page, "2026-11-19");
+        QVERIFY(!lesson->plan().items.empty());
+        const auto sheet = class_sheet(*b.session.library, page->shown(), "2026-11-19", b.session.forms());
+        const auto movements = b.session.practice_movements();
+        const QString leads = ui::leader_html(*sheet, lesson->lesson(), lesson->plan(), *movements, b.session.catalogue);
+        const QString wall = ui::wall_html(lesson->plan(), *movements);
+        for (const auto& m : sheet->members) {
+            QVERIFY(leads.contains(QString::fromStdString(m.person.name).toHtmlEscaped()));
+            QVERIFY(!wall.contains(QString::fromStdString(m.person.name.substr(0, m.person.name.find(' ')))));
+        }
+        QVERIFY(leads.contains(QStringLiteral("No standing on one leg")) && !wall.contains(QStringLiteral("No standing on one leg")));
+        QVERIFY(wall.contains(QStringLiteral("or: ")));
+        for (const bool leader : {true, false}) {
+            const QString file = copy_.dir.filePath(leader ? QStringLiteral("leader.pdf") : QStringLiteral("wall.pdf"));
+            QSignalSpy exported(lesson, &ui::LessonView::exported);
+            lesson->export_to(file, leader);
+            QVERIFY(exported.wait(60000));
+            QFile pdf(file);
+            QVERIFY(pdf.open(QIODevice::ReadOnly) && pdf.read(4) == "%PDF");
+        }
+    }
+
+    void what_is_common_is_said_to_all_and_names_nobody() {
+        Bench b(copy_.demo);
+        auto* page = come(b);
+        QTRY_VERIFY_WITH_TIMEOUT(b.background.idle(), 30000);
+        page->findChild<QTabWidget*>(QStringLiteral("classTabs"))->setCurrentIndex(2);
+        QSignalSpy counted(page->common(), &ui::CommonView::counted);
+        page->common()->findChild<QDateEdit*>(QStringLiteral("commonSince"))->setDate(QDate(2026, 11, 1));
+        QVERIFY(counted.wait(30000));
+        const auto& common = page->common()->common();
+        QVERIFY(!common.empty());
+        auto* table = page->common()->findChild<QTableView*>(QStringLiteral("common"));
+        QCOMPARE(table->model()->rowCount(), static_cast<int>(common.size()));
+        QCOMPARE(table->model()->index(0, 1).data().toString(),
+                 QStringLiteral("%1 of %2").arg(common.front().missing).arg(common.front().told));
+        const QString letter = page->common()->letter();
+        QVERIFY(letter.contains(QStringLiteral("Evening at the Quay")));
+        for (const char* name : {"Tomas", "Greta", "Ilse", "Paulo", "Noor", "Wen"}) QVERIFY(!letter.contains(QLatin1String(name)));
+        page->common()->findChild<QPushButton*>(QStringLiteral("commonLetter"))->click();
+        QCOMPARE(QGuiApplication::clipboard()->text(), letter);
+        // Of fewer than five people no share is told.
+        auto few = common;
+        for (auto& f : few) f.told = fewest_told - 1;
+        const auto sheet = class_sheet(*b.session.library, page->shown(), "2026-12-01", b.session.forms());
+        QVERIFY(ui::text::class_letter(*sheet, few, {}, *b.session.practice_movements(), b.session.catalogue).isEmpty());
+        // Its drill in the next lesson, which may be another one than stood there.
+        QSignalSpy proposed(page->lesson(), &ui::LessonView::proposed);
+        page->lesson()->show_day("2026-12-10");
+        page->common()->findChild<QPushButton*>(QStringLiteral("commonDrill"))->click();
+        QVERIFY(proposed.wait(60000));
+        const auto& items = page->lesson()->plan().items;
+        QVERIFY(std::any_of(items.begin(), items.end(), [&](const PlanItem& i) {
+            return std::any_of(i.why.begin(), i.why.end(), [&](const PlanReason& w) {
+                return w.code == PlanReason::Code::asked || w.code == PlanReason::Code::drill_for;
+            });
+        }));
+    }
+};
+
+QTEST_MAIN(TestClasses)
+#include "test_classes.moc"
