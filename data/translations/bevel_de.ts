@@ -861,6 +861,147 @@
     </message>
 </context>
 <context>
+    <name>bevel::ui::ClassFacts</name>
+    <message>
+        <source>Name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>Hall</source>
+        <translation>Halle</translation>
+    </message>
+    <message>
+        <source>Weekday</source>
+        <translation>Wochentag</translation>
+    </message>
+    <message>
+        <source>no fixed day</source>
+        <translation>kein fester Tag</translation>
+    </message>
+    <message>
+        <source>Begins at</source>
+        <translation>Beginnt um</translation>
+    </message>
+    <message>
+        <source>Minutes</source>
+        <translation>Minuten</translation>
+    </message>
+    <message>
+        <source> min</source>
+        <translation> min</translation>
+    </message>
+    <message>
+        <source>Level</source>
+        <translation>Stufe</translation>
+    </message>
+    <message>
+        <source>Taught up to</source>
+        <translation>Gelehrt bis</translation>
+    </message>
+    <message>
+        <source>chairs</source>
+        <translation>Stühle</translation>
+    </message>
+    <message>
+        <source>a wall</source>
+        <translation>eine Wand</translation>
+    </message>
+    <message>
+        <source>sticks</source>
+        <translation>Stöcke</translation>
+    </message>
+    <message>
+        <source>At hand</source>
+        <translation>Zur Hand</translation>
+    </message>
+    <message>
+        <source>Notes</source>
+        <translation>Notizen</translation>
+    </message>
+    <message>
+        <source>Remove this class …</source>
+        <translation>Diese Gruppe entfernen …</translation>
+    </message>
+    <message>
+        <source>Who belongs to the class</source>
+        <translation>Wer zur Gruppe gehört</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::ClassesPage</name>
+    <message>
+        <source>About the class</source>
+        <translation>Über die Gruppe</translation>
+    </message>
+    <message>
+        <source>Lesson</source>
+        <translation>Stunde</translation>
+    </message>
+    <message>
+        <source>Class</source>
+        <translation>Gruppe</translation>
+    </message>
+    <message>
+        <source>In common</source>
+        <translation>Gemeinsames</translation>
+    </message>
+    <message>
+        <source>No class yet</source>
+        <translation>Noch keine Gruppe</translation>
+    </message>
+    <message>
+        <source>A class is people who practise together: one plan for all of them, and for each who needs it another way of the same thing at the same moment.</source>
+        <translation>Eine Gruppe sind Menschen, die zusammen üben: ein Plan für alle, und für jeden, der es braucht, im selben Moment eine andere Weise derselben Sache.</translation>
+    </message>
+    <message>
+        <source>A new class …</source>
+        <translation>Eine neue Gruppe …</translation>
+    </message>
+    <message>
+        <source>Remove the class</source>
+        <translation>Gruppe entfernen</translation>
+    </message>
+    <message>
+        <source>The class and the record of its lessons go. Its people, their clips and letters stay.</source>
+        <translation>Die Gruppe und die Aufzeichnungen ihrer Stunden gehen. Ihre Menschen, deren Aufnahmen und Briefe bleiben.</translation>
+    </message>
+    <message>
+        <source>the class</source>
+        <translation>die Gruppe</translation>
+    </message>
+    <message>
+        <source>the lesson</source>
+        <translation>die Stunde</translation>
+    </message>
+    <message>
+        <source>Classes</source>
+        <translation>Gruppen</translation>
+    </message>
+    <message>
+        <source>%1
+%2</source>
+        <comment>name, when</comment>
+        <translation>%1
+%2</translation>
+    </message>
+    <message>
+        <source>A new class</source>
+        <translation>Eine neue Gruppe</translation>
+    </message>
+    <message>
+        <source>Name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>Propose a lesson</source>
+        <translation>Stunde vorschlagen</translation>
+    </message>
+    <message>
+        <source>Hold the lesson</source>
+        <translation>Die Stunde halten</translation>
+    </message>
+</context>
+<context>
     <name>bevel::ui::ClipForm</name>
     <message>
         <source>the facts of a clip</source>
@@ -1242,6 +1383,73 @@
     <message>
         <source>%1: this movement has no check here</source>
         <translation>%1: diese Bewegung hat hier keine Prüfung</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::CommonView</name>
+    <message>
+        <source>Clips since this day</source>
+        <translation>Aufnahmen seit diesem Tag</translation>
+    </message>
+    <message>
+        <source>Clips since</source>
+        <translation>Aufnahmen seit</translation>
+    </message>
+    <message>
+        <source>What is seen</source>
+        <translation>Was zu sehen ist</translation>
+    </message>
+    <message>
+        <source>Of how many</source>
+        <translation>Bei wie vielen</translation>
+    </message>
+    <message>
+        <source>How sure</source>
+        <translation>Wie sicher</translation>
+    </message>
+    <message>
+        <source>Most in</source>
+        <translation>Meist in</translation>
+    </message>
+    <message>
+        <source>Who</source>
+        <translation>Wer</translation>
+    </message>
+    <message>
+        <source>What most of them miss</source>
+        <translation>Was die meisten verfehlen</translation>
+    </message>
+    <message>
+        <source>Before that day and since</source>
+        <translation>Vor diesem Tag und seither</translation>
+    </message>
+    <message>
+        <source>Work on it in the next lesson</source>
+        <translation>In der nächsten Stunde daran arbeiten</translation>
+    </message>
+    <message>
+        <source>Copy a letter to the class</source>
+        <translation>Brief an die Gruppe kopieren</translation>
+    </message>
+    <message>
+        <source>One thing for all; nobody is named, and no share of fewer than five people</source>
+        <translation>Eine Sache für alle; niemand wird genannt, und kein Anteil von weniger als fünf Menschen</translation>
+    </message>
+    <message>
+        <source>The letter is in the clipboard.</source>
+        <translation>Der Brief ist in der Zwischenablage.</translation>
+    </message>
+    <message>
+        <source>What became of it</source>
+        <translation>Was daraus wurde</translation>
+    </message>
+    <message>
+        <source>Nothing that two or more of them miss for sure.</source>
+        <translation>Nichts, was zwei oder mehr von ihnen sicher verfehlen.</translation>
+    </message>
+    <message>
+        <source>Of each the newest clip of a movement counts. Those who do not tell a thing are not counted in it.</source>
+        <translation>Von jedem zählt die neueste Aufnahme einer Bewegung. Wessen Aufnahmen etwas nicht erkennen lassen, wird darin nicht gezählt.</translation>
     </message>
 </context>
 <context>
@@ -3405,6 +3613,159 @@
     <message>
         <source>It needs a name first</source>
         <translation>Sie braucht zuerst einen Namen</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::LessonView</name>
+    <message>
+        <source>Day of the lesson</source>
+        <translation>Tag der Stunde</translation>
+    </message>
+    <message>
+        <source>Propose a lesson</source>
+        <translation>Stunde vorschlagen</translation>
+    </message>
+    <message>
+        <source>Another one</source>
+        <translation>Eine andere</translation>
+    </message>
+    <message>
+        <source>Hold it …</source>
+        <translation>Halten …</translation>
+    </message>
+    <message>
+        <source>Print</source>
+        <translation>Drucken</translation>
+    </message>
+    <message>
+        <source>Sheet for whoever leads, with names …</source>
+        <translation>Blatt für die Leitung, mit Namen …</translation>
+    </message>
+    <message>
+        <source>Sheet for the wall, without names …</source>
+        <translation>Blatt für die Wand, ohne Namen …</translation>
+    </message>
+    <message>
+        <source>PDF (*.pdf)</source>
+        <translation>PDF (*.pdf)</translation>
+    </message>
+    <message>
+        <source>Here</source>
+        <translation>Da</translation>
+    </message>
+    <message>
+        <source>away</source>
+        <translation>fehlt</translation>
+    </message>
+    <message>
+        <source>Name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>May not</source>
+        <translation>Darf nicht</translation>
+    </message>
+    <message>
+        <source>Today</source>
+        <translation>Heute</translation>
+    </message>
+    <message>
+        <source>Who is here</source>
+        <translation>Wer da ist</translation>
+    </message>
+    <message>
+        <source>Space: here, or away</source>
+        <translation>Leertaste: da oder nicht</translation>
+    </message>
+    <message>
+        <source>Here / away</source>
+        <translation>Da / fehlt</translation>
+    </message>
+    <message>
+        <source>Today: %1</source>
+        <translation>Heute: %1</translation>
+    </message>
+    <message>
+        <source>dizzy</source>
+        <translation>schwindlig</translation>
+    </message>
+    <message>
+        <source>unsteady</source>
+        <translation>unsicher</translation>
+    </message>
+    <message>
+        <source>tired</source>
+        <translation>müde</translation>
+    </message>
+    <message>
+        <source>Min</source>
+        <translation>Min</translation>
+    </message>
+    <message>
+        <source>All</source>
+        <translation>Alle</translation>
+    </message>
+    <message>
+        <source>Said to all</source>
+        <translation>Allen gesagt</translation>
+    </message>
+    <message>
+        <source>Instead</source>
+        <translation>Stattdessen</translation>
+    </message>
+    <message>
+        <source>The lesson</source>
+        <translation>Die Stunde</translation>
+    </message>
+    <message>
+        <source>Delete takes an exercise out</source>
+        <translation>Entf nimmt eine Übung heraus</translation>
+    </message>
+    <message>
+        <source>Take out</source>
+        <translation>Herausnehmen</translation>
+    </message>
+    <message numerus="yes">
+        <source>%1, %n round(s)</source>
+        <comment>how often</comment>
+        <translation><numerusform>%1, %n Runde</numerusform><numerusform>%1, %n Runden</numerusform></translation>
+    </message>
+    <message>
+        <source>%1 of %2 here%3</source>
+        <translation>%1 von %2 da%3</translation>
+    </message>
+    <message>
+        <source>, %1 min</source>
+        <comment>after how many are here</comment>
+        <translation>, %1 min</translation>
+    </message>
+    <message>
+        <source> · held</source>
+        <translation> · gehalten</translation>
+    </message>
+    <message>
+        <source>More than half of those who are here do something else than: %1.</source>
+        <translation>Mehr als die Hälfte derer, die da sind, tut etwas anderes als: %1.</translation>
+    </message>
+    <message>
+        <source>Propose it anew</source>
+        <translation>Neu vorschlagen</translation>
+    </message>
+    <message>
+        <source>Nobody belongs to this class yet: tick them under “Class”.</source>
+        <translation>Noch gehört niemand zu dieser Gruppe: unter „Gruppe“ ankreuzen.</translation>
+    </message>
+    <message>
+        <source>What %1 brings today</source>
+        <translation>Was %1 heute mitbringt</translation>
+    </message>
+    <message>
+        <source>Nobody yet</source>
+        <translation>Noch niemand</translation>
+    </message>
+    <message>
+        <source>Saved: %1</source>
+        <translation>Gespeichert: %1</translation>
     </message>
 </context>
 <context>
@@ -8480,6 +8841,156 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>%1 (%2)</source>
         <translation>%1 (%2)</translation>
+    </message>
+</context>
+<context>
+    <name>classes</name>
+    <message>
+        <source>%1 · %2 · for whoever leads; it names limits of people</source>
+        <translation>%1 · %2 · für die Leitung; nennt Grenzen von Menschen</translation>
+    </message>
+    <message>
+        <source>Name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>May not</source>
+        <translation>Darf nicht</translation>
+    </message>
+    <message>
+        <source>Today</source>
+        <translation>Heute</translation>
+    </message>
+    <message>
+        <source>away</source>
+        <translation>fehlt</translation>
+    </message>
+    <message>
+        <source>Min</source>
+        <translation>Min</translation>
+    </message>
+    <message>
+        <source>All</source>
+        <translation>Alle</translation>
+    </message>
+    <message>
+        <source>Instead</source>
+        <translation>Stattdessen</translation>
+    </message>
+    <message>
+        <source>Or</source>
+        <translation>Oder</translation>
+    </message>
+    <message>
+        <source>%1 at %2</source>
+        <comment>weekday, time</comment>
+        <translation>%1 um %2</translation>
+    </message>
+    <message>
+        <source>%1 min</source>
+        <translation>%1 min</translation>
+    </message>
+    <message>
+        <source>neck</source>
+        <translation>Nacken</translation>
+    </message>
+    <message>
+        <source>low back</source>
+        <translation>unterer Rücken</translation>
+    </message>
+    <message>
+        <source>shoulders</source>
+        <translation>Schultern</translation>
+    </message>
+    <message>
+        <source>knees</source>
+        <translation>Knie</translation>
+    </message>
+    <message>
+        <source>wrists</source>
+        <translation>Handgelenke</translation>
+    </message>
+    <message>
+        <source>hips</source>
+        <translation>Hüften</translation>
+    </message>
+    <message>
+        <source>dizzy</source>
+        <translation>schwindlig</translation>
+    </message>
+    <message>
+        <source>unsteady</source>
+        <translation>unsicher</translation>
+    </message>
+    <message>
+        <source>tired</source>
+        <translation>müde</translation>
+    </message>
+    <message>
+        <source>%1 (%2)</source>
+        <translation>%1 (%2)</translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <comment>names, what they do</comment>
+        <translation>%1: %2</translation>
+    </message>
+    <message>
+        <source>%1: less than asked</source>
+        <translation>%1: weniger als verlangt</translation>
+    </message>
+    <message>
+        <source>%1: more than asked</source>
+        <translation>%1: mehr als verlangt</translation>
+    </message>
+    <message>
+        <source>%1 of %2</source>
+        <comment>people</comment>
+        <translation>%1 von %2</translation>
+    </message>
+    <message>
+        <source>sure</source>
+        <translation>sicher</translation>
+    </message>
+    <message>
+        <source>%1 to %2 by what their clips can tell</source>
+        <translation>%1 bis %2 nach dem, was die Aufnahmen zeigen</translation>
+    </message>
+    <message>
+        <source>not told</source>
+        <translation>nicht erkennbar</translation>
+    </message>
+    <message>
+        <source>%1 before, %2 since</source>
+        <translation>vorher %1, seither %2</translation>
+    </message>
+    <message>
+        <source>%1: no change that can be told</source>
+        <translation>%1: keine erkennbare Änderung</translation>
+    </message>
+    <message>
+        <source>%1: fewer</source>
+        <translation>%1: weniger</translation>
+    </message>
+    <message>
+        <source>%1: more</source>
+        <translation>%1: mehr</translation>
+    </message>
+    <message>
+        <source>To all of %1,</source>
+        <translation>An alle von %1,</translation>
+    </message>
+    <message>
+        <source>Fewer of you than before show this: %1. Well done, and keep it.</source>
+        <translation>Dies zeigen weniger von euch als zuvor: %1. Gut so, und weiter.</translation>
+    </message>
+    <message>
+        <source>One thing for all of us until the next lesson. In %1 clips this is seen: %2.</source>
+        <translation>Eine Sache für uns alle bis zur nächsten Stunde. In %1 Aufnahmen ist zu sehen: %2.</translation>
+    </message>
+    <message>
+        <source>It is practised in %1 like this: %2</source>
+        <translation>Geübt wird es in „%1“ so: %2</translation>
     </message>
 </context>
 <context>
@@ -15929,6 +16440,27 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <comment>time</comment>
         <translation>noch %1</translation>
     </message>
+    <message>
+        <source>rest, and watch</source>
+        <translation>ruhen und zusehen</translation>
+    </message>
+    <message>
+        <source>%1, %2</source>
+        <comment>a movement, a version of it</comment>
+        <translation>%1, %2</translation>
+    </message>
+    <message>
+        <source>with something to hold</source>
+        <translation>mit etwas zum Festhalten</translation>
+    </message>
+    <message>
+        <source>as it is</source>
+        <translation>wie es ist</translation>
+    </message>
+    <message>
+        <source>or: %1</source>
+        <translation>oder: %1</translation>
+    </message>
 </context>
 <context>
     <name>templates</name>
@@ -17030,6 +17562,10 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>Even small and coarse, the clip is larger than that. Choose a larger size; nothing was saved.</source>
         <translation>Auch klein und grob ist der Film größer. Bitte eine größere Größe wählen; es wurde nichts gespeichert.</translation>
+    </message>
+    <message>
+        <source>Nobody is here: a lesson is made for those who are.</source>
+        <translation>Niemand ist da: Eine Stunde wird für die gemacht, die da sind.</translation>
     </message>
 </context>
 </TS>
