@@ -12,6 +12,7 @@
 #include "desk/needs_file.h"
 #include "desk/open_review.h"
 #include "desk/person_sheet.h"
+#include "desk/quiet_tests.h"
 #include "support/synthetic.h"
 #include <nlohmann/json.hpp>
 #include <QDate>
@@ -601,6 +602,94 @@ private slots:
                      static_cast<std::uint64_t>(QDate::fromString(QLatin1String(day), Qt::ISODate).toJulianDay()) * 1000003 + 3);
         QVERIFY(seed_of_day("2026-11-30", 1) != seed_of_day("2026-11-29", 1));
         (void)seed_of_day("", 1), (void)seed_of_day("2026-99-99", 1), (void)seed_of_day("nonsense..", 1);
+    }
+
+    void a_quiet_test_is_kept_and_compared_with_ones_own_past() {
+        auto lib = *Library::open(path("tests-library"));
+        const auto anna = person(lib, "Anna"), ben = person(lib, "Ben");
+        const auto stand = [&](const char* day, double left, double right, std::vector<std::string> notes = {}) {
+            KeptTest t;
+            t.person = anna, t.day = day, t.test = QuietTest::one_leg_stand, t.notes = std::move(notes);
+            t.figures = figures_to_type(t.test);
+            t.figures[0].value = left, t.figures[1].value = right;
+            return t;
+        };
+        const KeptTest first = stand("2026-09-01", 8, 9);
+        QVERIFY(lib.quiet_tests().keep(first));
+        const auto of = [&](std::int64_t who) { return *lib.quiet_tests().of(who); };
+        QVERIFY(of(anna).size() == 1 && of(ben).empty());
+        QVERIFY(of(anna)[0].figures == first.figures && of(anna)[0].test == first.test && of(anna)[0].day == first.day);
+        QVERIFY(steadier_side(of(anna)).empty()); // a second is nothing
+        auto trends = test_trends(of(anna));
+        QCOMPARE(trends.size(), std::size_t{2});
+        QVERIFY(!trends[0].last); // the first of its kind is no change
+        const auto second = lib.quiet_tests().keep(stand("2026-10-01", 8.5, 21));
+        QVERIFY(second.has_value());
+        trends = test_trends(of(anna));
+        for (const auto& t : trends) {
+            QVERIFY(t.last.has_value());
+            QCOMPARE(changed_for_sure(*t.last), t.points.back().side == "right"); // 12 s, and half a second
+            QVERIFY(t.last->turn == Turn::none);                                  // neither better nor worse
+        }
+        QCOMPARE(steadier_side(of(anna)), std::string("right"));
+        QCOMPARE(person_needs(lib, anna, "2026-10-02", forms_)->steadier, std::string("right"));
+        Needs needs;
+        know_person(needs, *person_needs(lib, anna, "2026-10-02", forms_));
+        QCOMPARE(needs.steadier, std::string("right"));
+        needs.steadier = "left"; // what was said today holds
+        know_person(needs, *person_needs(lib, anna, "2026-10-02", forms_));
+        QCOMPARE(needs.steadier, std::string("left"));
+        // With a hand on something it tells of the chair.
+        QVERIFY(lib.quiet_tests().keep(stand("2026-11-01", 5, 28, {"supported"})));
+        QVERIFY(steadier_side(of(anna)).empty());
+        QVERIFY(lib.quiet_tests().drop(*second));
+        QCOMPARE(of(anna).size(), std::size_t{2});
+        // Nonsense is refused, a damaged line hides nobody.
+        KeptTest bad = first;
+        bad.day = "";
+        QVERIFY(!lib.quiet_tests().keep(bad));
+        bad = first, bad.figures.clear();
+        QVERIFY(!lib.quiet_tests().keep(bad));
+        bad = first, bad.figures[0].value = NAN;
+        QVERIFY(!lib.quiet_tests().keep(bad));
+        bad = first, bad.figures[0].sigma = -1;
+        QVERIFY(!lib.quiet_tests().keep(bad));
+        sqlite3* db = nullptr;
+        QCOMPARE(sqlite3_open((path("tests-library") / "library.sqlite").c_str(), &db), SQLITE_OK);
+        QCOMPARE(
+            sqlite3_exec(db, "UPDATE quiet_test SET body='{\"figures\":[{\"id\":1}]}' WHERE day='2026-11-01'", nullptr, nullptr, nullptr),
+            SQLITE_OK);
+        sqlite3_close(db);
+        QCOMPARE(of(anna).size(), std::size_t{1});
+        QVERIFY(load_person(lib, anna).has_value());
+        QVERIFY(lib.people().erase(anna).has_value());
+        QVERIFY(of(anna).empty());
+        QVERIFY(figures_to_type(QuietTest::quiet_stand).empty()); // sway is not seen by eye
+    }
+
+    void a_quiet_test_follows_its_clip_to_whoever_it_shows() {
+        auto lib = *Library::open(path("clip-tests-library"));
+        const auto anna = person(lib, "Anna"), ben = person(lib, "Ben");
+        const auto& m = *forms_.movement("opening_rise_and_sink");
+        const auto id = clip_of(lib, anna, m, "2026-11-03", {});
+        QVERIFY(id != 0);
+        const auto taken = test_of_clip(lib, forms_, id, QuietTest::quiet_stand);
+        // A stand of some seconds before the movement is too short for sway: it says so and makes nothing up.
+        if (!taken) QCOMPARE(taken.error().code, Code::cannot_judge);
+        const auto none = test_of_clip(lib, forms_, id, QuietTest::sit_to_stand);
+        QVERIFY(!none && none.error().code == Code::cannot_judge);
+        QVERIFY(!test_of_clip(lib, forms_, 999, QuietTest::quiet_stand));
+        KeptTest t;
+        t.person = anna, t.clip = id, t.day = "2026-11-03", t.view = "front", t.test = QuietTest::heel_raises;
+        t.figures = {{"raises", "", {}, 5, 0}};
+        QVERIFY(lib.quiet_tests().keep(t));
+        Clip c = *lib.clips().get(id);
+        c.person = ben;
+        QVERIFY(lib.clips().set_facts(c));
+        QVERIFY(lib.quiet_tests().of(anna)->empty());
+        QCOMPARE(lib.quiet_tests().of(ben)->size(), std::size_t{1});
+        QVERIFY(lib.clips().remove(id));
+        QCOMPARE(lib.quiet_tests().of(ben)->front().clip, std::int64_t{0}); // the figures stay, the clip is gone
     }
 
     void a_long_clip_is_guessed_to_be_a_form_and_a_short_one_a_movement() {

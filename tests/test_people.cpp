@@ -7,6 +7,7 @@
 #include "ui/people/limit_dialog.h"
 #include "ui/people/neutral_dialog.h"
 #include "ui/people/people_page.h"
+#include "ui/people/tests_view.h"
 #include "ui/people/trend_view.h"
 #include <QComboBox>
 #include <QDateEdit>
@@ -474,6 +475,52 @@ private slots:
         QVERIFY(lines.size() > 20);
         for (const auto& line : lines)
             if (!line.isEmpty()) QCOMPARE(line.count(','), 12);
+    }
+
+    void a_quiet_test_is_typed_in_and_told_against_the_one_before() {
+        Bench b(copy_.demo);
+        b.window->show_place(b.window->place(QStringLiteral("people")));
+        auto* page = b.window->people();
+        page->show_person(1);
+        auto* tests = page->findChild<ui::TestsView*>();
+        QVERIFY(tests);
+        QTRY_VERIFY_WITH_TIMEOUT(page->shown() == 1 && b.background.idle(), 30000);
+        page->findChild<QTabWidget*>(QStringLiteral("personTabs"))->setCurrentIndex(5);
+        auto* table = tests->findChild<QTableView*>(QStringLiteral("quietTests"));
+        const auto had = tests->tests().size();
+        QTRY_COMPARE_WITH_TIMEOUT(table->model()->rowCount(), 2, 30000);
+        QVERIFY(test::says(*tests, QStringLiteral("no norm"))); // and when not to
+        tests->findChild<QPushButton*>(QStringLiteral("quietTestType"))->click();
+        auto* dialog = tests->findChild<QDialog*>(QStringLiteral("quietTestDialog"));
+        QVERIFY(dialog);
+        // Nothing said is nothing kept.
+        auto* ok = dialog->findChild<QDialogButtonBox*>()->button(QDialogButtonBox::Ok);
+        ok->click();
+        QVERIFY(dialog->isVisible());
+        dialog->findChild<QDoubleSpinBox*>(QStringLiteral("test_timeleft"))->setValue(30);
+        dialog->findChild<QLineEdit*>(QStringLiteral("testWords"))->setText(QStringLiteral("<b>steady</b>"));
+        ok->click();
+        QTRY_VERIFY_WITH_TIMEOUT(tests->tests().size() == had + 1, 30000);
+        QTRY_VERIFY_WITH_TIMEOUT(table->model()->index(0, 1).data().toString().startsWith(QStringLiteral("30")), 30000);
+        QVERIFY(table->model()->index(0, 3).data().toString().contains(QStringLiteral("more than on")));
+        QVERIFY(table->model()->index(0, 4).data().toString().contains(QStringLiteral("<b>steady</b>"))); // as text
+        // Sway is not typed in.
+        auto* which = tests->findChild<QComboBox*>(QStringLiteral("quietTest"));
+        which->setCurrentIndex(which->findData(static_cast<int>(QuietTest::quiet_stand)));
+        QVERIFY(!tests->findChild<QPushButton*>(QStringLiteral("quietTestType"))->isEnabled());
+        // A clip that shows no sitting says so, and how to film it.
+        which->setCurrentIndex(which->findData(static_cast<int>(QuietTest::sit_to_stand)));
+        QVERIFY(tests->findChild<QComboBox*>(QStringLiteral("quietTestClip"))->count() > 0);
+        tests->findChild<QPushButton*>(QStringLiteral("quietTestTake"))->click();
+        QTRY_VERIFY_WITH_TIMEOUT(test::says(*tests, QStringLiteral("Nothing in this clip is that test")) ||
+                                     test::says(*tests, QStringLiteral("From this side it cannot be counted")),
+                                 60000);
+        QCOMPARE(tests->tests().size(), had + 1);
+        // Taken out again.
+        which->setCurrentIndex(which->findData(static_cast<int>(QuietTest::one_leg_stand)));
+        table->selectRow(0);
+        tests->findChild<QPushButton*>(QStringLiteral("quietTestDrop"))->click();
+        QTRY_COMPARE_WITH_TIMEOUT(tests->tests().size(), had, 30000);
     }
 };
 QTEST_MAIN(TestPeople)

@@ -121,6 +121,15 @@ int main(int argc, char** argv) {
     if (!wait([&] { return background.idle() && !classes->common()->changes().empty(); })) return 1;
     settle(100);
     shot(QStringLiteral("class-common"));
+    {
+        window.show_place(window.place(QStringLiteral("people")));
+        window.people()->show_person(1);
+        if (!wait([&] { return window.people()->shown() == 1 && background.idle(); })) return 1;
+        window.people()->findChild<QTabWidget*>(QStringLiteral("personTabs"))->setCurrentIndex(5);
+        settle(150);
+        shot(QStringLiteral("quiet-tests"));
+        window.people()->findChild<QTabWidget*>(QStringLiteral("personTabs"))->setCurrentIndex(0);
+    }
     class_tabs->setCurrentIndex(0);
     if (args.contains(QStringLiteral("--class"))) return 0;
     window.show_place(0);

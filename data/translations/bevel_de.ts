@@ -3728,7 +3728,10 @@
     <message numerus="yes">
         <source>%1, %n round(s)</source>
         <comment>how often</comment>
-        <translation><numerusform>%1, %n Runde</numerusform><numerusform>%1, %n Runden</numerusform></translation>
+        <translation>
+            <numerusform>%1, %n Runde</numerusform>
+            <numerusform>%1, %n Runden</numerusform>
+        </translation>
     </message>
     <message>
         <source>%1 of %2 here%3</source>
@@ -6322,6 +6325,10 @@
         <source>For whoever leads the class; it names limits of people.</source>
         <translation>Für die Leitung der Stunde; es nennt Grenzen von Personen.</translation>
     </message>
+    <message>
+        <source>Quiet tests</source>
+        <translation>Ruhige Proben</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::PeopleView</name>
@@ -8529,6 +8536,90 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>%1: %2 before, %3 now</source>
         <translation>%1: vorher %2, jetzt %3</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::TestsView</name>
+    <message>
+        <source>Which test</source>
+        <translation>Welche Probe</translation>
+    </message>
+    <message>
+        <source>Which clip shows it</source>
+        <translation>Welche Aufnahme sie zeigt</translation>
+    </message>
+    <message>
+        <source>Take it from this clip</source>
+        <translation>Aus dieser Aufnahme nehmen</translation>
+    </message>
+    <message>
+        <source>Type it in …</source>
+        <translation>Eintippen …</translation>
+    </message>
+    <message>
+        <source>Take out</source>
+        <translation>Herausnehmen</translation>
+    </message>
+    <message>
+        <source>The newest test that tells the chosen figure</source>
+        <translation>Die neueste Probe, die den gewählten Wert zeigt</translation>
+    </message>
+    <message>
+        <source>Figure</source>
+        <translation>Wert</translation>
+    </message>
+    <message>
+        <source>Newest</source>
+        <translation>Neueste</translation>
+    </message>
+    <message>
+        <source>Day</source>
+        <translation>Tag</translation>
+    </message>
+    <message>
+        <source>Against the one before</source>
+        <translation>Gegen die davor</translation>
+    </message>
+    <message>
+        <source>the first of its kind</source>
+        <translation>die erste ihrer Art</translation>
+    </message>
+    <message>
+        <source>How</source>
+        <translation>Wie</translation>
+    </message>
+    <message>
+        <source>typed in</source>
+        <translation>eingetippt</translation>
+    </message>
+    <message>
+        <source>filmed, %1</source>
+        <translation>gefilmt, %1</translation>
+    </message>
+    <message>
+        <source>Figures of the test</source>
+        <translation>Werte der Probe</translation>
+    </message>
+    <message>
+        <source>%1, %2</source>
+        <comment>day, movement</comment>
+        <translation>%1, %2</translation>
+    </message>
+    <message>
+        <source>Sway is not seen by eye: film it</source>
+        <translation>Schwanken sieht das Auge nicht: filmen</translation>
+    </message>
+    <message>
+        <source>not done</source>
+        <translation>nicht gemacht</translation>
+    </message>
+    <message>
+        <source>Words</source>
+        <translation>Worte</translation>
+    </message>
+    <message>
+        <source>Keep</source>
+        <translation>Behalten</translation>
     </message>
 </context>
 <context>
@@ -16460,6 +16551,138 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>or: %1</source>
         <translation>oder: %1</translation>
+    </message>
+</context>
+<context>
+    <name>quiet_tests</name>
+    <message>
+        <source>One-leg stand</source>
+        <translation>Stand auf einem Bein</translation>
+    </message>
+    <message>
+        <source>Sitting to standing, five times</source>
+        <translation>Vom Sitzen zum Stehen, fünfmal</translation>
+    </message>
+    <message>
+        <source>Quiet stand</source>
+        <translation>Ruhiger Stand</translation>
+    </message>
+    <message>
+        <source>Heel raises</source>
+        <translation>Fersen heben</translation>
+    </message>
+    <message>
+        <source>Beside a wall or the back of a chair, a hand near it. Lift one foot, then the other; each stand ends at 30 seconds. Film from the front, the feet in the picture.</source>
+        <translation>Neben einer Wand oder Stuhllehne, eine Hand nahe daran. Einen Fuß heben, dann den anderen; jeder Stand endet nach 30 Sekunden. Von vorn filmen, mit den Füßen im Bild.</translation>
+    </message>
+    <message>
+        <source>A firm chair with its back to a wall, feet flat. Rise and sit five times without hurry, as it is comfortable. Film from the side.</source>
+        <translation>Ein fester Stuhl mit der Lehne an der Wand, Füße flach. Fünfmal ohne Eile aufstehen und sich setzen, so wie es angenehm ist. Von der Seite filmen.</translation>
+    </message>
+    <message>
+        <source>Feet under the hips, arms hanging, eyes open, something to hold in reach. Thirty seconds. The phone stands still.</source>
+        <translation>Füße unter den Hüften, Arme hängen, Augen offen, etwas zum Festhalten in Reichweite. Dreißig Sekunden. Das Telefon steht still.</translation>
+    </message>
+    <message>
+        <source>A hand on a wall. Raise both heels and lower them slowly, as often as it is comfortable. Film from the side.</source>
+        <translation>Eine Hand an der Wand. Beide Fersen heben und langsam senken, so oft es angenehm ist. Von der Seite filmen.</translation>
+    </message>
+    <message>
+        <source>Not when dizzy, in pain, or after a fall that has not been looked at; never to the limit. A test is compared with this person&apos;s own past alone: there is no norm, and it is no diagnosis.</source>
+        <translation>Nicht bei Schwindel, Schmerz oder nach einem Sturz, der nicht angesehen wurde; nie bis an die Grenze. Verglichen wird nur mit der eigenen Vergangenheit: Es gibt keine Norm, und es ist keine Diagnose.</translation>
+    </message>
+    <message>
+        <source>Time on one leg</source>
+        <translation>Zeit auf einem Bein</translation>
+    </message>
+    <message>
+        <source>Rises</source>
+        <translation>Aufstehen</translation>
+    </message>
+    <message>
+        <source>All rises together</source>
+        <translation>Alle zusammen</translation>
+    </message>
+    <message>
+        <source>One rise, the middle one of them</source>
+        <translation>Einmal aufstehen, das mittlere</translation>
+    </message>
+    <message>
+        <source>Raises</source>
+        <translation>Heben</translation>
+    </message>
+    <message>
+        <source>Height of a raise</source>
+        <translation>Höhe des Hebens</translation>
+    </message>
+    <message>
+        <source>Sway sideways</source>
+        <translation>Schwanken seitwärts</translation>
+    </message>
+    <message>
+        <source>Sway forward and back</source>
+        <translation>Schwanken vor und zurück</translation>
+    </message>
+    <message>
+        <source>Area of the sway</source>
+        <translation>Fläche des Schwankens</translation>
+    </message>
+    <message>
+        <source>%1, %2</source>
+        <comment>a figure, its side</comment>
+        <translation>%1, %2</translation>
+    </message>
+    <message>
+        <source>left</source>
+        <translation>links</translation>
+    </message>
+    <message>
+        <source>right</source>
+        <translation>rechts</translation>
+    </message>
+    <message>
+        <source>%1 ± %2</source>
+        <translation>%1 ± %2</translation>
+    </message>
+    <message>
+        <source>Nothing in this clip is that test.</source>
+        <translation>Nichts in dieser Aufnahme ist diese Probe.</translation>
+    </message>
+    <message>
+        <source>From this side it cannot be counted.</source>
+        <translation>Von dieser Seite ist es nicht zu zählen.</translation>
+    </message>
+    <message>
+        <source>A quiet stand of less than %1 seconds tells no sway.</source>
+        <translation>Ein ruhiger Stand von weniger als %1 Sekunden zeigt kein Schwanken.</translation>
+    </message>
+    <message>
+        <source>with a hand on something</source>
+        <translation>mit einer Hand an etwas</translation>
+    </message>
+    <message>
+        <source>ended at 30 seconds</source>
+        <translation>nach 30 Sekunden beendet</translation>
+    </message>
+    <message>
+        <source>the clip begins or ends in it: at least so long</source>
+        <translation>die Aufnahme beginnt oder endet darin: mindestens so lang</translation>
+    </message>
+    <message>
+        <source>one leg only</source>
+        <translation>nur ein Bein</translation>
+    </message>
+    <message>
+        <source>no change beyond ± %1 since %2</source>
+        <translation>keine Änderung über ± %1 hinaus seit %2</translation>
+    </message>
+    <message>
+        <source>%1 more than on %2</source>
+        <translation>%1 mehr als am %2</translation>
+    </message>
+    <message>
+        <source>%1 less than on %2</source>
+        <translation>%1 weniger als am %2</translation>
     </message>
 </context>
 <context>

@@ -6,6 +6,7 @@
 #include "desk/classes.h"
 #include "desk/found.h"
 #include "desk/library_forms.h"
+#include "desk/quiet_tests.h"
 #include "media/tracker.h"
 #include <chrono>
 #include <cstdio>
@@ -152,7 +153,7 @@ private:
             .map([](std::int64_t) { return true; });
     }
 
-    /// A class under way: three lessons that were held, with who was there.
+    /// A class under way: three lessons that were held, with who was there; a test of two of them.
     Result<bool> what_they_do_together() {
         ClassGroup g;
         g.name = "Evening at the Quay", g.hall = "Lantern Quay", g.at = "18:30", g.weekday = 4, g.minutes = 45;
@@ -160,6 +161,14 @@ private:
         for (const auto id : people_) g.members.push_back(id);
         const auto id = library_.classes().keep(g);
         if (!id) return tl::unexpected(id.error());
+        for (const auto& [student, day, left, right] :
+             {std::tuple{0, "2026-10-13", 6.0, 9.5}, {0, "2026-11-17", 14.5, 17.0}, {2, "2026-10-20", 24.0, 22.5}}) {
+            KeptTest t;
+            t.person = who(student), t.day = day, t.test = QuietTest::one_leg_stand, t.words = "by the wall, hand near";
+            t.figures = figures_to_type(t.test);
+            t.figures[0].value = left, t.figures[1].value = right;
+            if (auto ok = library_.quiet_tests().keep(t); !ok) return tl::unexpected(ok.error());
+        }
         struct Evening {
             const char* day;
             std::vector<int> away;

@@ -1,4 +1,5 @@
 #include "desk/needs.h"
+#include "desk/quiet_tests.h"
 #include "core/form/pieces.h"
 #include <algorithm>
 #include <chrono>
@@ -56,6 +57,9 @@ Result<PersonNeeds> person_needs(const Library& library, std::int64_t id, const 
             for (const auto& p : form->parts) practises(p.movement);
     }
     for (const auto& t : n.facts.taught) practises(t.movement);
+    const auto tests = library.quiet_tests().of(id);
+    if (!tests) return tl::unexpected(tests.error());
+    n.steadier = steadier_side(*tests);
     // The newest letter about each movement, as it went out, with its homework.
     std::vector<std::string> seen;
     for (const auto& l : *letters) {
@@ -99,6 +103,7 @@ void know_person(Needs& n, const PersonNeeds& one) {
     n.asked = one.asked;
     n.practised = one.practised;
     n.balance_step = one.facts.balance_step;
+    if (n.steadier.empty()) n.steadier = one.steadier;
     for (const auto& t : one.facts.taught)
         if (!t.version.empty()) n.versions[t.movement] = t.version;
     take_limits(n, one);

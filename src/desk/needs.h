@@ -13,6 +13,7 @@ struct PersonNeeds {
     std::vector<Agreement> agreements; // in force today
     std::vector<AskedFor> asked;
     std::vector<std::string> practised;           // movements and, as "form:ID", forms
+    std::string steadier;                         // side, by the newest stand on one leg; empty: not told
     std::map<std::string, std::vector<int>> weak; // parts of a form, by "form:ID", that the newest letter about it asked for
 };
 /// `forms`: what the parts of linked forms are.

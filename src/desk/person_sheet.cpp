@@ -50,7 +50,7 @@ Result<PersonSheet> load_person(const Library& library, std::int64_t id) {
     for (const auto& ok : {into(s.facts, library.people().facts(id)), into(s.agreements, library.decisions().agreements(id)),
                            into(s.record, library.records().lines(id)), into(figures, library.records().figures(id)),
                            into(s.unmeasured, library.records().without_figures(id)), into(s.letters, library.letters().lines(id)),
-                           into(s.practice, library.practice().of(id))})
+                           into(s.practice, library.practice().of(id)), into(s.tests, library.quiet_tests().of(id))})
         if (!ok) return tl::unexpected(ok.error());
     s.trends = trends_of(std::move(figures));
     s.uneven = asymmetries(s.trends);

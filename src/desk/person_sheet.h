@@ -16,6 +16,7 @@ struct PersonSheet {
     std::vector<Asymmetry> uneven;
     std::vector<LetterLine> letters;
     std::vector<PracticeLog> practice;
+    std::vector<KeptTest> tests;
     std::vector<std::int64_t> unmeasured; // clips whose figures are yet to be made
 };
 Result<PersonSheet> load_person(const Library& library, std::int64_t id);

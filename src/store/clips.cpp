@@ -191,6 +191,9 @@ Result<bool> ClipStore::set_facts(const Clip& c) {
                      "version=? WHERE id=?");
         q.reference(c.person).bind(c.movement).bind(c.school).bind(c.view).bind(c.filmed_on).bind(std::int64_t{c.mirrored});
         q.bind(c.footwear).bind(c.surface);
+        // A test that a clip shows is of whoever the clip shows; of nobody it is none.
+        Query test(db_, c.person != 0 ? "UPDATE quiet_test SET person=?1 WHERE clip=?2" : "DELETE FROM quiet_test WHERE ?1=0 AND clip=?2");
+        if (auto ok = test.bind(c.person).bind(c.id).run(); !ok) return ok;
         return (c.version ? q.bind(*c.version) : q.bind(std::optional<double>())).bind(c.id).run();
     });
 }

@@ -104,6 +104,9 @@ PracticeStore Store::practice() const {
 ClassStore Store::classes() const {
     return ClassStore(connection_);
 }
+QuietTestStore Store::quiet_tests() const {
+    return QuietTestStore(connection_);
+}
 FormStore Store::forms() const {
     return FormStore(connection_);
 }

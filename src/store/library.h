@@ -45,6 +45,7 @@ public:
     LetterStore letters() { return LetterStore(*connection_); }
     PracticeStore practice() { return PracticeStore(*connection_); }
     ClassStore classes() { return ClassStore(*connection_); }
+    QuietTestStore quiet_tests() { return QuietTestStore(*connection_); }
     FormStore forms() { return FormStore(*connection_); }
     BackupStore backups() { return BackupStore(*connection_); }
     SettingStore settings() { return SettingStore(*connection_); }
@@ -59,6 +60,7 @@ public:
     const LetterStore letters() const { return LetterStore(*connection_); }
     const PracticeStore practice() const { return PracticeStore(*connection_); }
     const ClassStore classes() const { return ClassStore(*connection_); }
+    const QuietTestStore quiet_tests() const { return QuietTestStore(*connection_); }
     const FormStore forms() const { return FormStore(*connection_); }
     const BackupStore backups() const { return BackupStore(*connection_); }
     const SettingStore settings() const { return SettingStore(*connection_); }

@@ -174,6 +174,11 @@ const std::array<const char*, newest_schema> schema_steps{
     "CREATE TABLE lesson_person(lesson INTEGER NOT NULL REFERENCES lesson(id), person INTEGER NOT NULL REFERENCES person(id), here INTEGER "
     "NOT NULL, today TEXT NOT NULL DEFAULT '', PRIMARY KEY(lesson, person));"
     "CREATE INDEX lesson_person_person ON lesson_person(person);",
+    // 20: quiet tests
+    "CREATE TABLE quiet_test(id INTEGER PRIMARY KEY AUTOINCREMENT, person INTEGER NOT NULL REFERENCES person(id), clip INTEGER REFERENCES "
+    "clip(id), day TEXT NOT NULL, test TEXT NOT NULL, body TEXT NOT NULL);"
+    "CREATE INDEX quiet_test_person ON quiet_test(person, day);"
+    "CREATE INDEX quiet_test_clip ON quiet_test(clip);",
 };
 
 } // namespace bevel

@@ -2,6 +2,7 @@
 // Any thread may call them; each call is on the disk when it returns; within Library::together all of them or none.
 #pragma once
 #include "store/classes.h"
+#include "store/quiet_tests.h"
 #include "store/records.h"
 #include <functional>
 #include <mutex>
@@ -21,6 +22,7 @@ class DecisionStore;
 class LetterStore;
 class PracticeStore;
 class ClassStore;
+class QuietTestStore;
 class FormStore;
 class BackupStore;
 class SettingStore;
@@ -44,6 +46,7 @@ protected:
     LetterStore letters() const;
     PracticeStore practice() const;
     ClassStore classes() const;
+    QuietTestStore quiet_tests() const;
     FormStore forms() const;
     BackupStore backups() const;
     SettingStore settings() const;
@@ -258,6 +261,17 @@ public:
     Result<std::int64_t> keep(const PracticeLog& log); // a new one (id 0), or one as it is now. bad_value "effort", "minutes"
     Result<bool> drop(std::int64_t id);
     Result<std::vector<PracticeLog>> of(std::int64_t person, const std::string& from_day = "") const; // newest first
+};
+
+/// Quiet tests of people.
+class QuietTestStore : public Store {
+public:
+    using Store::Store;
+    /// A new one (id 0), or one as it is now. bad_value "day", "figures".
+    Result<std::int64_t> keep(const KeptTest& test);
+    Result<bool> drop(std::int64_t id);
+    /// By day. What cannot be read is left out and stays in the library.
+    Result<std::vector<KeptTest>> of(std::int64_t person) const;
 };
 
 /// Classes and their lessons.

@@ -53,10 +53,13 @@ LessonView::LessonView(Session& session, QWidget* parent) : QWidget(parent), ses
                     if (!file.isEmpty()) export_to(file, leader);
                 });
     export_->setMenu(menu);
+    auto* acts = new FlowLayout;
+    acts->setSpacing(6);
+    for (auto* b : {propose_, other_, export_, go_}) acts->addWidget(b);
     auto* top = new QHBoxLayout;
-    top->addWidget(day_);
-    top->addWidget(head_, 1);
-    for (auto* b : {propose_, other_, export_, go_}) top->addWidget(b);
+    top->addWidget(day_, 0, Qt::AlignTop);
+    top->addWidget(head_, 2, Qt::AlignTop);
+    top->addLayout(acts, 3);
     auto* row = new QHBoxLayout;
     row->setSpacing(14);
     row->addWidget(build_there());

@@ -4,6 +4,7 @@
 #include "desk/open_review.h"
 #include "store/bundle.h"
 #include "ui/people/changes_view.h"
+#include "ui/people/tests_view.h"
 #include "ui/people/limit_dialog.h"
 #include "ui/people/new_person_dialog.h"
 #include "ui/people/person_step.h"
@@ -108,6 +109,9 @@ void PeoplePage::build() {
     tabs_->addTab(letters_, tr("Letters"));
     tabs_->addTab(build_limits(), tr("Limits and agreements"));
     tabs_->addTab(build_facts(), tr("Person"));
+    tests_ = new TestsView(session_);
+    connect(tests_, &TestsView::kept, this, &PeoplePage::load_sheet);
+    tabs_->addTab(tests_, tr("Quiet tests"));
     words_ = new QLabel;
     words_->setObjectName(QStringLiteral("faint"));
     words_->setWordWrap(true);
@@ -294,6 +298,7 @@ void PeoplePage::measure_next() {
 void PeoplePage::fill() {
     title_->setText(tr("People"));
     changes_->show_sheet(*sheet_);
+    tests_->show_sheet(*sheet_);
     fill_record();
     fill_letters();
     fill_limits();

@@ -19,6 +19,7 @@ class QTabWidget;
 namespace bevel::ui {
 
 class ChangesView;
+class TestsView;
 class EmptyState;
 class ListStills;
 
@@ -89,6 +90,7 @@ private:
     QTabWidget* tabs_ = nullptr;
     RowsModel<RecordLine>* record_rows_ = nullptr;
     ChangesView* changes_ = nullptr;
+    TestsView* tests_ = nullptr;
     ListStills* stills_ = nullptr;
     QTableView* record_ = nullptr;
     QTableWidget* taught_ = nullptr;

@@ -1,0 +1,55 @@
+// Quiet tests of a person: filmed or typed in, each figure against the same person's own past.
+#pragma once
+#include "desk/person_sheet.h"
+#include "desk/quiet_tests.h"
+#include "ui/shell/notice.h"
+#include "ui/shell/rows_model.h"
+#include <QWidget>
+
+class QComboBox;
+class QLabel;
+class QPushButton;
+class QTableView;
+
+namespace bevel::ui {
+
+class TestsView : public QWidget {
+    Q_OBJECT
+public:
+    explicit TestsView(Session& session, QWidget* parent = nullptr);
+    void show_sheet(const PersonSheet& sheet);
+    const std::vector<KeptTest>& tests() const { return tests_; }
+    QuietTest chosen() const;
+    /// The chosen test as that clip shows it, kept.
+    void take_from(qint64 clip);
+    /// As it was typed in.
+    void keep(const KeptTest& test);
+    void drop(std::int64_t id);
+
+signals:
+    void kept();
+    void problem(const QString& words);
+
+private:
+    struct Line {
+        const FigureTrend* trend = nullptr;
+        const KeptTest* test = nullptr; // the newest that tells it
+    };
+    void fill();
+    void type_in();
+    void changed(const Result<bool>& ok);
+    Session& session_;
+    std::int64_t person_ = 0;
+    std::vector<KeptTest> tests_;
+    std::vector<FigureTrend> trends_;
+    std::vector<RecordLine> clips_;
+    bool taking_ = false;
+    QComboBox *test_ = nullptr, *clip_ = nullptr;
+    QLabel *set_up_ = nullptr, *not_when_ = nullptr;
+    RowsModel<Line>* rows_ = nullptr;
+    QTableView* table_ = nullptr;
+    QPushButton *take_ = nullptr, *type_ = nullptr, *drop_ = nullptr;
+    Notice* notice_ = nullptr;
+};
+
+} // namespace bevel::ui
