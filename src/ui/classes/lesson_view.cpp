@@ -57,8 +57,8 @@ LessonView::LessonView(Session& session, QWidget* parent) : QWidget(parent), ses
     acts->setSpacing(6);
     for (auto* b : {propose_, other_, export_, go_}) acts->addWidget(b);
     auto* top = new QHBoxLayout;
-    top->addWidget(day_, 0, Qt::AlignTop);
-    top->addWidget(head_, 2, Qt::AlignTop);
+    top->addWidget(day_);
+    top->addWidget(head_, 2);
     top->addLayout(acts, 3);
     auto* row = new QHBoxLayout;
     row->setSpacing(14);
