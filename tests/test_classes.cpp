@@ -173,9 +173,8 @@ private slots:
         run->run().set_clock([&] { return clock; });
         QSignalSpy over(run, &ui::PacerWindow::over);
         QStringList shown, called;
-        connect(&run->run(), &ui::PacerRun::called, this, [&](const Call& c) {
-            called << ui::text::call_words(c, *b.session.practice_movements(), true);
-        });
+        connect(&run->run(), &ui::PacerRun::called, this,
+                [&](const Call& c) { called << ui::text::call_words(c, *b.session.practice_movements(), true); });
         run->run().start();
         const double length = run->run().pacer().timeline().length_s;
         for (; clock < length + 2; clock += 2) { // a minute in a second

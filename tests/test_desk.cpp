@@ -639,6 +639,13 @@ private slots:
         needs.steadier = "left"; // what was said today holds
         know_person(needs, *person_needs(lib, anna, "2026-10-02", forms_));
         QCOMPARE(needs.steadier, std::string("left"));
+        // As lines for others: two figures of each, and what would be a formula is text.
+        KeptTest sly = stand("2026-10-05", 1, 1);
+        sly.words = "=2+2, \"twice\"";
+        const QString csv = QString::fromStdString(tests_csv({first, sly}));
+        QCOMPARE(csv.count(QStringLiteral("\r\n")), 5);
+        QVERIFY(csv.contains(QStringLiteral("2026-09-01,one_leg_stand,time,left,8,0.4,s")) &&
+                csv.contains(QStringLiteral("\"'=2+2, \"\"twice\"\"\"")));
         // With a hand on something it tells of the chair.
         QVERIFY(lib.quiet_tests().keep(stand("2026-11-01", 5, 28, {"supported"})));
         QVERIFY(steadier_side(of(anna)).empty());

@@ -1,10 +1,10 @@
 // What becomes of a clip once the body was looked for: its points, its state and what it tells of the student.
 #pragma once
-#include <stop_token>
 #include "core/form/form.h"
 #include "core/review/guess.h"
 #include "core/review/review.h"
 #include "store/library.h"
+#include <stop_token>
 
 namespace bevel {
 

@@ -1,6 +1,6 @@
 #include "desk/needs.h"
-#include "desk/quiet_tests.h"
 #include "core/form/pieces.h"
+#include "desk/quiet_tests.h"
 #include <algorithm>
 #include <chrono>
 #include <cstdlib>

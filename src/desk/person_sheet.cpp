@@ -153,6 +153,18 @@ std::string figures_csv(const PersonSheet& sheet) {
     return out;
 }
 
+std::string tests_csv(const std::vector<KeptTest>& tests) {
+    std::string out = csv_line({"day", "test", "figure", "side", "value", "sigma", "unit", "view", "notes", "words"});
+    for (const auto& t : tests) {
+        std::string notes;
+        for (const auto& n : t.notes) notes += (notes.empty() ? "" : " ") + n;
+        for (const auto& f : t.figures)
+            out += csv_line({t.day, std::string(quiet_test_name(t.test)), f.id, f.side ? std::string(side_name(*f.side)) : std::string(),
+                             plain(f.value), plain(f.sigma), f.unit, t.view, notes, t.words});
+    }
+    return out;
+}
+
 std::string practice_csv(const std::vector<PracticeLog>& log) {
     std::string out = csv_line({"day", "title", "minutes", "effort", "felt", "pain", "movement", "kind", "left", "right", "seconds"});
     for (const auto& l : log) {

@@ -43,6 +43,7 @@ Result<std::vector<HallLine>> hall_lines(const Library& library, const std::stri
 std::string record_csv(const PersonSheet& sheet);
 std::string figures_csv(const PersonSheet& sheet);
 std::string practice_csv(const std::vector<PracticeLog>& log);
+std::string tests_csv(const std::vector<KeptTest>& tests);
 /// What the last letter about a movement asked for, and the figure it is told by.
 struct BecameOf {
     FindingKey key;

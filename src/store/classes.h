@@ -18,7 +18,7 @@ struct ClassGroup {
     bool operator==(const ClassGroup&) const = default;
 };
 
-/// What a body brings today, as its owner says at the start; never kept longer than the lesson's own page.
+/// What a body brings today, as its owner says at the start. It stands on the lesson's page and goes with it, or with the person.
 struct Today {
     bool dizzy = false, unsteady = false, tired = false;
     std::set<std::string> care; // parts, as in Needs::care

@@ -1,8 +1,8 @@
 // The run on a screen: figure, breath, counts, and the keys of a presenter's remote or a foot switch.
 #pragma once
+#include "ui/pacing/pacer_run.h"
 #include "ui/paint/practice_picture.h"
 #include "ui/pictures/figure_source.h"
-#include "ui/pacing/pacer_run.h"
 #include "ui/shell/session.h"
 #include <QWidget>
 

@@ -79,8 +79,10 @@ void PeoplePage::write_bundle_to(const QString& file, bool films) {
         [lib = session_.library, sheet = *sheet_, path = file.toStdString(), films](const std::stop_token& stop) {
             BundleOptions o;
             o.films = films;
-            o.texts = {
-                {"record.csv", record_csv(sheet)}, {"figures.csv", figures_csv(sheet)}, {"practice.csv", practice_csv(sheet.practice)}};
+            o.texts = {{"record.csv", record_csv(sheet)},
+                       {"figures.csv", figures_csv(sheet)},
+                       {"practice.csv", practice_csv(sheet.practice)},
+                       {"tests.csv", tests_csv(sheet.tests)}};
             return write_bundle(*lib, sheet.person.id, path, o, stop);
         },
         [this, file](const Result<bool>& ok) { ok ? words_->setText(tr("Saved: %1").arg(file)) : problem(ok.error()); });
