@@ -126,6 +126,21 @@ private slots:
         QCOMPARE(table->model()->rowCount(), rows - 1);
         page->undo().undo();
         QCOMPARE(lesson->plan().items.size(), items);
+        // Later and earlier by keys, all its rounds with it; the stand at the beginning stays where it is.
+        const auto title = [&](int r) { return table->model()->index(r, 1).data().toString(); };
+        const QString second = title(2), third = title(3), opening = title(0);
+        table->selectRow(2);
+        QTest::keyClick(table, Qt::Key_Down, Qt::AltModifier);
+        QVERIFY(title(2) == third && title(3) == second);
+        QCOMPARE(lesson->plan().items.size(), items);
+        QCOMPARE(table->currentIndex().row(), 3);
+        QTest::keyClick(table, Qt::Key_Up, Qt::AltModifier);
+        QVERIFY(title(2) == second && title(3) == third);
+        table->selectRow(0);
+        QTest::keyClick(table, Qt::Key_Down, Qt::AltModifier);
+        table->selectRow(1);
+        QTest::keyClick(table, Qt::Key_Up, Qt::AltModifier);
+        QCOMPARE(title(0), opening);
         QTRY_VERIFY_WITH_TIMEOUT(b.background.idle(), 30000);
         const auto lessons = *b.session.library->classes().lessons(page->shown());
         QCOMPARE(lessons.front().day, std::string("2026-12-10"));

@@ -3718,10 +3718,6 @@
         <translation>Die Stunde</translation>
     </message>
     <message>
-        <source>Delete takes an exercise out</source>
-        <translation>Entf nimmt eine Übung heraus</translation>
-    </message>
-    <message>
         <source>Take out</source>
         <translation>Herausnehmen</translation>
     </message>
@@ -3769,6 +3765,18 @@
     <message>
         <source>Saved: %1</source>
         <translation>Gespeichert: %1</translation>
+    </message>
+    <message>
+        <source>Alt and the arrows move an exercise, Delete takes it out</source>
+        <translation>Alt und die Pfeile verschieben eine Übung, Entf nimmt sie heraus</translation>
+    </message>
+    <message>
+        <source>Earlier</source>
+        <translation>Früher</translation>
+    </message>
+    <message>
+        <source>Later</source>
+        <translation>Später</translation>
     </message>
 </context>
 <context>
@@ -15897,6 +15905,26 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>Version %1</source>
         <translation>Version %1</translation>
+    </message>
+    <message>
+        <source>Classes</source>
+        <translation>Gruppen</translation>
+    </message>
+    <message>
+        <source>One plan for all. It is made of what more than half of those who are here may do; everybody else&apos;s way of each exercise stands beside it: with something to hold, an easier version, another movement of its kind, or a rest. Each of them passes what was agreed with that person and what the day asks for.</source>
+        <translation>Ein Plan für alle. Er besteht aus dem, was mehr als die Hälfte derer darf, die da sind; die Weise aller anderen steht bei jeder Übung: mit etwas zum Festhalten, eine leichtere Form, eine andere Bewegung ihrer Art oder eine Ruhe. Jede von ihnen hält ein, was mit diesem Menschen vereinbart ist und was der Tag verlangt.</translation>
+    </message>
+    <message>
+        <source>The screen in the hall and the voice say another way to all, without a name. Names and limits stand on this screen and on the leader&apos;s sheet alone.</source>
+        <translation>Der Bildschirm in der Halle und die Stimme sagen die andere Weise allen, ohne Namen. Namen und Grenzen stehen nur auf diesem Bildschirm und auf dem Blatt der Leitung.</translation>
+    </message>
+    <message>
+        <source>In common: of each person the newest clip of a movement counts. “7 of 12” are those whose figures lie beyond the band more likely than within; how sure that is comes from the errors of their figures. A letter to the class tells no share of fewer than five people.</source>
+        <translation>Gemeinsames: Von jedem zählt die neueste Aufnahme einer Bewegung. „7 von 12“ sind die, deren Werte eher außerhalb des Bandes liegen als darin; wie sicher das ist, kommt aus den Fehlern ihrer Werte. Ein Brief an die Gruppe nennt keinen Anteil von weniger als fünf Menschen.</translation>
+    </message>
+    <message>
+        <source>Quiet tests</source>
+        <translation>Ruhige Proben</translation>
     </message>
 </context>
 <context>

@@ -135,14 +135,19 @@ QWidget* LessonView::build_plan() {
     table_->setShowGrid(true);
     table_->setWordWrap(true);
     table_->verticalHeader()->setSectionResizeMode(QHeaderView::ResizeToContents);
-    table_->setToolTip(tr("Delete takes an exercise out"));
+    table_->setToolTip(tr("Alt and the arrows move an exercise, Delete takes it out"));
     table_->installEventFilter(this);
     out_ = button(this, "lessonOut", tr("Take out"), [this] { take_out(); });
+    up_ = button(this, "lessonUp", tr("Earlier"), [this] { move(-1); });
+    down_ = button(this, "lessonDown", tr("Later"), [this] { move(1); });
+    auto* acts = new QHBoxLayout;
+    for (auto* b : {up_, down_, out_}) acts->addWidget(b);
+    acts->addStretch(1);
     auto* w = new QWidget;
     auto* box = new QVBoxLayout(w);
     box->setContentsMargins(0, 0, 0, 0);
     box->addWidget(table_, 1);
-    box->addWidget(out_, 0, Qt::AlignLeft);
+    box->addLayout(acts);
     return w;
 }
 
@@ -151,6 +156,8 @@ bool LessonView::eventFilter(QObject* of, QEvent* e) {
         const auto key = static_cast<QKeyEvent*>(e)->key();
         if (of == here_ && key == Qt::Key_Space) return toggle_here(), true;
         if (of == table_ && key == Qt::Key_Delete) return take_out(), true;
+        if (of == table_ && static_cast<QKeyEvent*>(e)->modifiers() == Qt::AltModifier && (key == Qt::Key_Up || key == Qt::Key_Down))
+            return move(key == Qt::Key_Up ? -1 : 1), true;
     }
     return QWidget::eventFilter(of, e);
 }
@@ -247,7 +254,7 @@ void LessonView::fill_plan() {
     propose_->setEnabled(here > 0);
     other_->setEnabled(here > 0 && !plan_.items.empty());
     for (QWidget* w : std::initializer_list<QWidget*>{go_, export_}) w->setEnabled(!plan_.items.empty() && here > 0);
-    out_->setEnabled(!plan_.items.empty() && writes);
+    for (auto* b : {up_, down_, out_}) b->setEnabled(!plan_.items.empty() && writes);
     toggle_->setEnabled(!sheet_.members.empty() && writes);
     if (!most.isEmpty())
         notice_->problem(tr("More than half of those who are here do something else than: %1.").arg(most.join(QStringLiteral(", "))),
@@ -309,6 +316,22 @@ void LessonView::take_out() {
         p.items.erase(at - 1);
     settle_plan(p, *movements);
     change([&](Lesson& l) { l.plan = plan_text(p); });
+}
+
+void LessonView::move(int by) {
+    const int row = table_->currentIndex().row(), first = std::min(row, row + by), rows = plan_rows_->rowCount();
+    if (row < 1 || row > rows - 2 || row + by < 1 || row + by > rows - 2 || session_.library->read_only()) return;
+    const Line &a = plan_rows_->rows()[static_cast<std::size_t>(first)], &b = plan_rows_->rows()[static_cast<std::size_t>(first) + 1];
+    const auto at = [&](std::size_t i) { return plan_.items.begin() + static_cast<std::ptrdiff_t>(i); };
+    Plan p = plan_;
+    p.items.assign(plan_.items.begin(), at(a.item));
+    p.items.insert(p.items.end(), at(b.item), at(b.item + b.rounds));
+    p.items.insert(p.items.end(), at(a.item + a.rounds), at(b.item)); // what settles between them stays between them
+    p.items.insert(p.items.end(), at(a.item), at(a.item + a.rounds));
+    p.items.insert(p.items.end(), at(b.item + b.rounds), plan_.items.end());
+    settle_plan(p, *session_.practice_movements());
+    change([&](Lesson& l) { l.plan = plan_text(p); });
+    table_->selectRow(row + by);
 }
 
 void LessonView::keep() {

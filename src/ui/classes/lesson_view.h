@@ -30,6 +30,8 @@ public:
     void ask_for(const AskedFor& what) { asked_ = {what}; }
     void toggle_here();
     void take_out();
+    /// The chosen exercise, all its rounds, one place earlier (-1) or later (1); the stands at both ends stay.
+    void move(int by);
     /// The lesson as it stands, from now on or (undo) as it was.
     void set_lesson(const Lesson& lesson);
     PacerWindow* run_now();
@@ -83,7 +85,8 @@ private:
     DayEdit* day_ = nullptr;
     QLabel *head_ = nullptr, *of_whom_ = nullptr;
     std::vector<std::pair<std::string, QCheckBox*>> today_;
-    QPushButton *toggle_ = nullptr, *propose_ = nullptr, *other_ = nullptr, *go_ = nullptr, *export_ = nullptr, *out_ = nullptr;
+    QPushButton *toggle_ = nullptr, *propose_ = nullptr, *other_ = nullptr, *go_ = nullptr, *export_ = nullptr, *out_ = nullptr,
+                *up_ = nullptr, *down_ = nullptr;
     QPointer<PacerWindow> pacer_;
     Notice* notice_ = nullptr;
 };

@@ -1,4 +1,5 @@
 #include "ui/text/help.h"
+#include "ui/text/test_words.h"
 #include <QCoreApplication>
 
 namespace bevel::ui {
@@ -123,11 +124,38 @@ HelpPage made_of() {
     return {QStringLiteral("made_of"), HelpWords::tr("What Bevel is made of"), h};
 }
 
+/// How classes are meant.
+HelpPage classes_page() {
+    QString h = heading(HelpWords::tr("Classes"));
+    h += paragraph(
+        HelpWords::tr("One plan for all. It is made of what more than half of those who are here may do; everybody else's way of each "
+                      "exercise stands beside it: with something to hold, an easier version, another movement of its kind, or a "
+                      "rest. Each of them passes what was agreed with that person and what the day asks for."));
+    h += paragraph(
+        HelpWords::tr("The screen in the hall and the voice say another way to all, without a name. Names and limits stand on this "
+                      "screen and on the leader's sheet alone."));
+    h += paragraph(
+        HelpWords::tr("In common: of each person the newest clip of a movement counts. “7 of 12” are those whose figures lie beyond "
+                      "the band more likely than within; how sure that is comes from the errors of their figures. A letter to the "
+                      "class tells no share of fewer than five people."));
+    return {QStringLiteral("classes"), HelpWords::tr("Classes"), h};
+}
+
+HelpPage tests_page() {
+    QString h = heading(HelpWords::tr("Quiet tests"));
+    h += paragraph(text::quiet_test_not_when());
+    for (const auto t : text::quiet_tests)
+        h += QStringLiteral("<p><b>%1</b><br>%2</p>").arg(e(text::quiet_test(t)), e(text::quiet_test_set_up(t)));
+    return {QStringLiteral("tests"), HelpWords::tr("Quiet tests"), h};
+}
+
 } // namespace
 
 std::vector<HelpPage> help_pages(const Catalogue& catalogue) {
     std::vector<HelpPage> pages{marks(), filming()};
     for (int f = 0; f < family_count; ++f) pages.push_back(measures(catalogue, static_cast<Family>(f)));
+    pages.push_back(classes_page());
+    pages.push_back(tests_page());
     pages.push_back(cautions());
     pages.push_back(made_of());
     return pages;
