@@ -521,6 +521,11 @@ private slots:
         table->selectRow(0);
         tests->findChild<QPushButton*>(QStringLiteral("quietTestDrop"))->click();
         QTRY_COMPARE_WITH_TIMEOUT(tests->tests().size(), had, 30000);
+        page->undo().undo(); // and back, as it was
+        QTRY_COMPARE_WITH_TIMEOUT(tests->tests().size(), had + 1, 30000);
+        QCOMPARE(tests->tests().back().figures.front().value, 30.0);
+        page->undo().redo();
+        QTRY_COMPARE_WITH_TIMEOUT(tests->tests().size(), had, 30000);
     }
 };
 QTEST_MAIN(TestPeople)

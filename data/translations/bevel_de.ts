@@ -6337,6 +6337,10 @@
         <source>Quiet tests</source>
         <translation>Ruhige Proben</translation>
     </message>
+    <message>
+        <source>the quiet test</source>
+        <translation>die ruhige Probe</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::PeopleView</name>

@@ -65,10 +65,9 @@ Result<std::int64_t> QuietTestStore::keep(const KeptTest& t) {
         return fail(Code::too_large, "test");
     std::int64_t id = t.id;
     const auto ok = write([&]() -> Result<bool> {
-        Query q(db_, id == 0 ? "INSERT INTO quiet_test(person, clip, day, test, body) VALUES(?,?,?,?,?)"
-                             : "UPDATE quiet_test SET person=?, clip=?, day=?, test=?, body=? WHERE id=?");
-        q.bind(t.person).reference(t.clip).bind(t.day).bind(std::string(quiet_test_name(t.test))).bind(body_of(t));
-        if (id != 0) q.bind(id);
+        Query q(db_, "INSERT INTO quiet_test(id, person, clip, day, test, body) VALUES(?,?,?,?,?,?) ON CONFLICT(id) DO UPDATE SET "
+                     "person=excluded.person, clip=excluded.clip, day=excluded.day, test=excluded.test, body=excluded.body");
+        q.reference(id).bind(t.person).reference(t.clip).bind(t.day).bind(std::string(quiet_test_name(t.test))).bind(body_of(t));
         if (auto done = q.run(); !done) return done;
         if (id == 0) id = sqlite3_last_insert_rowid(db_);
         return true;

@@ -267,7 +267,7 @@ public:
 class QuietTestStore : public Store {
 public:
     using Store::Store;
-    /// A new one (id 0), or one as it is now. bad_value "day", "figures".
+    /// A new one (id 0), or one as it is now (also one that was taken out, under its id). bad_value "day", "figures".
     Result<std::int64_t> keep(const KeptTest& test);
     Result<bool> drop(std::int64_t id);
     /// By day. What cannot be read is left out and stays in the library.

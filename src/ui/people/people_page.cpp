@@ -11,6 +11,7 @@
 #include "ui/pictures/stills.h"
 #include "ui/shell/empty_state.h"
 #include "ui/shell/left_edit.h"
+#include "ui/shell/step.h"
 #include "ui/text/data_words.h"
 #include "ui/text/practice_words.h"
 #include <charconv>
@@ -111,6 +112,13 @@ void PeoplePage::build() {
     tabs_->addTab(build_facts(), tr("Person"));
     tests_ = new TestsView(session_);
     connect(tests_, &TestsView::kept, this, &PeoplePage::load_sheet);
+    connect(tests_, &TestsView::unwanted, this, [this](const KeptTest& t) {
+        KeptTest gone = t;
+        gone.figures.clear();
+        undo().push(new Step<KeptTest>(
+            tr("the quiet test"), [this](const KeptTest& now) { now.figures.empty() ? tests_->drop(now.id) : tests_->keep(now); }, t,
+            gone));
+    });
     tabs_->addTab(tests_, tr("Quiet tests"));
     words_ = new QLabel;
     words_->setObjectName(QStringLiteral("faint"));

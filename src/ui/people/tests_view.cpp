@@ -35,7 +35,7 @@ TestsView::TestsView(Session& session, QWidget* parent) : QWidget(parent), sessi
     take_ = button("quietTestTake", tr("Take it from this clip"), [this] { take_from(clip_->currentData().toLongLong()); });
     type_ = button("quietTestType", tr("Type it in …"), [this] { type_in(); });
     drop_ = button("quietTestDrop", tr("Take out"), [this] {
-        if (const Line* l = rows_->at(table_->currentIndex()); l && l->test) drop(l->test->id);
+        if (const Line* l = rows_->at(table_->currentIndex()); l && l->test) emit unwanted(*l->test);
     });
     drop_->setToolTip(tr("The newest test that tells the chosen figure"));
     set_up_ = new QLabel;

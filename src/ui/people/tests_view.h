@@ -28,7 +28,8 @@ public:
 
 signals:
     void kept();
-    void problem(const QString& words);
+    /// Is to be taken out, in a way that can be undone.
+    void unwanted(const bevel::KeptTest& test);
 
 private:
     struct Line {
