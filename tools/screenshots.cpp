@@ -112,6 +112,23 @@ int main(int argc, char** argv) {
     classes->lesson()->show_day("2026-11-19");
     settle(200);
     shot(QStringLiteral("class"));
+    {
+        auto* held = classes->lesson()->run_now();
+        if (!held) return 1;
+        double at = 0;
+        held->run().set_clock([&] { return at; });
+        held->run().start();
+        for (const auto& c : held->run().pacer().timeline().calls)
+            if (c.code.starts_with("otherwise")) {
+                at = c.at_s + 25;
+                break;
+            }
+        held->run().tick();
+        wait([&] { return !held->picture().figure.isNull(); });
+        settle(200);
+        held->grab().save(QStringLiteral("%1/class-held.png").arg(args[2]));
+        held->close();
+    }
     auto* class_tabs = classes->findChild<QTabWidget*>(QStringLiteral("classTabs"));
     class_tabs->setCurrentIndex(1);
     settle(100);
