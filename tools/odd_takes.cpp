@@ -9,6 +9,7 @@
 #include "store/track_blob.h"
 #include "support/odd.h"
 #include "support/synthetic.h"
+#include "support/two_cameras.h"
 #include <atomic>
 #include <cstdio>
 #include <cstdlib>
@@ -20,6 +21,23 @@ using namespace bevel;
 
 namespace {
 
+/// The take as the body finder sees it.
+Track found_in(const sim::Take& take, BodyFinder& finder) {
+    Track t = take.track();
+    for (auto& f : t.m) f.reset();
+    t.model = "full";
+    t.model_version = BodyFinder::version;
+    finder.reset();
+    std::vector<std::pair<std::shared_ptr<const sim::Image>, std::optional<BodyPx>>> kept;
+    for (std::size_t i = 0; i < take.frames(); ++i) {
+        auto picture = std::make_shared<sim::Image>(take.picture(i));
+        t.px[i] = finder.next(*picture);
+        if (kept.size() < 5 && i >= kept.size() * take.frames() / 5) kept.emplace_back(picture, t.px[i]);
+    }
+    t.vertical = room_vertical(kept);
+    return t;
+}
+
 /// Draws takes, looks for the body and keeps the raw tracks.
 int film(const std::filesystem::path& folder, const char* program, bool judged) {
     auto finder = BodyFinder::load(find_model_dir(program), Model::full);
@@ -30,22 +48,91 @@ int film(const std::filesystem::path& folder, const char* program, bool judged) 
         if (std::filesystem::exists(file)) continue;
         const auto odd = judged ? test::judged_take(k).odd : test::picture_take(k);
         const sim::Take take(judged ? test::movement(odd.movement) : test::kept_movement(odd.movement), odd.options);
-        Track t = take.track();
-        for (auto& f : t.m) f.reset();
-        t.model = "full";
-        t.model_version = BodyFinder::version;
-        finder->reset();
-        std::vector<std::pair<std::shared_ptr<const sim::Image>, std::optional<BodyPx>>> kept;
-        for (std::size_t i = 0; i < take.frames(); ++i) {
-            auto picture = std::make_shared<sim::Image>(take.picture(i));
-            t.px[i] = finder->next(*picture);
-            if (kept.size() < 5 && i >= kept.size() * take.frames() / 5) kept.emplace_back(picture, t.px[i]);
-        }
-        t.vertical = room_vertical(kept);
-        if (auto ok = write_whole(file, pack_track(t)); !ok) return 3;
+        if (auto ok = write_whole(file, pack_track(found_in(take, *finder))); !ok) return 3;
         std::fprintf(stderr, "%d %s\n", k, odd.told().c_str());
     }
     return 0;
+}
+
+/// The same of performances filmed by two phones.
+int film_pairs(const std::filesystem::path& folder, const char* program) {
+    auto finder = BodyFinder::load(find_model_dir(program), Model::full);
+    if (!finder) return 3;
+    std::filesystem::create_directories(folder);
+    for (int k = 0; k < test::filmed_pairs; ++k)
+        for (const std::size_t phone : {0U, 1U}) {
+            const auto file = folder / ("pair-" + std::to_string(k) + (phone == 0 ? "-a.track" : "-b.track"));
+            if (std::filesystem::exists(file)) continue;
+            const auto odd = test::pair_take(k).phone[phone];
+            const sim::Take take(test::kept_movement(odd.movement), odd.options);
+            if (auto ok = write_whole(file, pack_track(found_in(take, *finder))); !ok) return 3;
+            std::fprintf(stderr, "%d %s\n", k, odd.told().c_str());
+        }
+    return 0;
+}
+
+/// Those, put together: how near each figure comes to the truth and how well its stated error holds, and the same of each clip alone.
+int measure_pairs(const std::filesystem::path& folder, int from, int to) {
+    std::map<std::string, std::vector<test::Error>> mean, one, mean_alone, one_alone;
+    std::vector<test::PairErrors> how(static_cast<std::size_t>(to));
+    std::mutex mutex;
+    std::atomic<int> next{from};
+    const auto work = [&] {
+        while (true) {
+            const int k = next++;
+            if (k >= to) return;
+            std::array<Track, 2> raw;
+            for (const std::size_t phone : {0U, 1U}) {
+                const auto bytes = read_text(folder / ("pair-" + std::to_string(k) + (phone == 0 ? "-a.track" : "-b.track")), 64U << 20U);
+                auto t = bytes ? unpack_track(*bytes) : Result<Track>(tl::unexpected(bytes.error()));
+                if (!t) std::exit(3);
+                raw[phone] = std::move(*t);
+            }
+            test::ErrorsById m, o, ma, oa;
+            test::pair_errors(k, raw, how[static_cast<std::size_t>(k)], m, o);
+            for (const std::size_t phone : {0U, 1U}) test::alone_errors(k, phone, raw[phone], ma, oa);
+            const std::lock_guard lock(mutex);
+            const auto add = [](test::ErrorsById& all, const test::ErrorsById& some) {
+                for (const auto& [id, e] : some) all[id].insert(all[id].end(), e.begin(), e.end());
+            };
+            add(mean, m), add(one, o), add(mean_alone, ma), add(one_alone, oa);
+        }
+    };
+    {
+        std::jthread other(work);
+        work();
+    }
+    int refused = 0;
+    for (int k = from; k < to; ++k) {
+        const auto& e = how[static_cast<std::size_t>(k)];
+        if (!e.why.empty()) ++refused;
+        std::fprintf(stderr, "%d %s: clocks %+.0f ms +- %.0f, alike %.2f rivals %.2f; misfit %.2f, %d rounds, %.2f s for %.1f s\n", k,
+                     e.why.empty() ? "together" : e.why.c_str(), 1000 * e.late_s, 1000 * e.late_sigma_s, e.alike, e.rivals, e.misfit,
+                     e.rounds, e.took_s, e.common_s);
+    }
+    std::printf("| figure | takes | mean absolute error | one moment a take: within 1 sigma | within 1.64 sigma | mean stated sigma | of one "
+                "clip alone: takes | error | within 1 sigma |\n|---|---|---|---|---|---|---|---|---|\n");
+    for (const auto& [id, e] : mean) {
+        double sum = 0, alone = 0, stated = 0;
+        for (const auto& x : e) sum += x.error;
+        for (const auto& x : one[id]) stated += x.sigma;
+        for (const auto& x : mean_alone[id]) alone += x.error;
+        const auto n = static_cast<double>(e.size()), na = static_cast<double>(mean_alone[id].size());
+        std::printf("| %s | %zu | %.3g | %.0f %% | %.0f %% | %.3g | %.0f | %.3g | %.0f %% |\n", id.c_str(), e.size(), sum / n,
+                    100 * test::covered(one[id], 1), 100 * test::covered(one[id], 1.64), stated / n, na, na > 0 ? alone / na : 0.0,
+                    na > 0 ? 100 * test::covered(one_alone[id], 1) : 0.0);
+    }
+    std::printf("\nOf %d pairs %d were not put together.\n", to - from, refused);
+    return 0;
+}
+
+int measure_both_kinds(const std::filesystem::path& folder) {
+    std::printf("\n## Two phones at once\n\nRaw tracks of tests/data/two, put together: clocks told from the movement, both cameras placed "
+                "from the body and the floor, one body\nfitted to both. As anybody films who is asked for a front and a side:\n\n");
+    if (const int bad = measure_pairs(folder, test::odd_pairs, test::filmed_pairs)) return bad;
+    std::printf("\nAs odd as can be: people of three families of figures, some in long skirts, any sides 55 to 115 degrees apart, any lens, "
+                "rooms without edges:\n\n");
+    return measure_pairs(folder, 0, test::odd_pairs);
 }
 
 int measure_films(const std::filesystem::path& folder) {
@@ -171,6 +258,8 @@ int main(int argc, char** argv) {
     if (argc == 3 && std::strcmp(argv[1], "--guessed") == 0) return guess_films(argv[2]);
     if (argc == 3 && std::strcmp(argv[1], "--film") == 0) return film(argv[2], argv[0], false);
     if (argc == 3 && std::strcmp(argv[1], "--film-judged") == 0) return film(argv[2], argv[0], true);
+    if (argc == 3 && std::strcmp(argv[1], "--pairs") == 0) return measure_both_kinds(argv[2]);
+    if (argc == 3 && std::strcmp(argv[1], "--film-pairs") == 0) return film_pairs(argv[2], argv[0]);
     if (argc == 3 && std::strcmp(argv[1], "--films") == 0) return measure_films(argv[2]);
     const std::uint64_t count = argc > 1 ? std::strtoull(argv[1], nullptr, 10) : 600,
                         first = argc > 2 ? std::strtoull(argv[2], nullptr, 10) : 0;

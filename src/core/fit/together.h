@@ -1,0 +1,22 @@
+// Two clips of one performance, filmed at once from two sides: one body in the room.
+#pragma once
+#include "core/fit/fit.h"
+
+namespace bevel {
+
+struct Together {
+    Motion motion; // of the first clip's frames; view three_d, with cameras as far as they were placed
+    FittedBody body;
+    Clocks clocks;
+};
+
+/// `first`, `second`: raw tracks of pixels. `most_offset_s`: how far apart their clocks may be. cannot_judge: as make_motion of either clip,
+/// "apart" (they show no common performance, or do not fit one body), "alike" (more than one offset fits, as of a movement repeated
+/// evenly); cancelled.
+Result<Together> put_together(const Track& first, const Track& second, const MotionOptions& options, double most_offset_s = 60,
+                              std::stop_token stop = {});
+
+/// The body of a fit on a clip's frames, as a motion; errors, floor, facing and neutral as of points in metres.
+Result<Motion> motion_of(const FittedBody& body, const Motion& first, const MotionOptions& options);
+
+} // namespace bevel
