@@ -105,6 +105,27 @@ int main(int argc, char** argv) {
         window.grab().save(QStringLiteral("%1/%2.png").arg(args[2], name));
         ++taken;
     };
+    // Two phones at once: the body in the room.
+    const auto pair_in_room = [&](const std::vector<Clip>& all) {
+        std::int64_t front = 0;
+        for (const auto& c : all)
+            if (c.pair != 0 && c.view == "front") front = c.id;
+        bool opened = false;
+        const auto link = QObject::connect(window.review(), &ui::ReviewPage::opened, [&] { opened = true; });
+        window.open_review(front);
+        if (!wait([&] { return opened && window.review()->shows_current(); })) return false;
+        QObject::disconnect(link);
+        if (!window.review()->state().open->at_once.together) return false;
+        window.review()->findChild<QToolButton*>(QStringLiteral("inRoom"))->setChecked(true);
+        settle(200); // painted
+        shot(QStringLiteral("review-pair"));
+        window.review()->findChild<QToolButton*>(QStringLiteral("inRoom"))->setChecked(false);
+        return true;
+    };
+    if (args.contains(QStringLiteral("--pair"))) {
+        const auto there = session.library->clips().all();
+        return there && wait([&] { return background.idle(); }) && pair_in_room(*there) ? 0 : 1;
+    }
     // A class: one of its lessons, and what most of them miss.
     window.show_place(window.place(QStringLiteral("classes")));
     auto* classes = window.classes();
@@ -179,7 +200,7 @@ int main(int argc, char** argv) {
     for (const auto& v : views) {
         const Clip* clip = nullptr;
         for (const auto& c : *clips)
-            if (!clip && c.movement == v.movement && c.view == v.view && session.library->clips().has_file(c) &&
+            if (!clip && c.pair == 0 && c.movement == v.movement && c.view == v.view && session.library->clips().has_file(c) &&
                 (c.state == ClipState::tracked || c.state == ClipState::reviewed))
                 clip = &c; // the newest with its film
         if (!clip) continue;
@@ -204,21 +225,12 @@ int main(int argc, char** argv) {
         settle(100); // painted
         shot(QString::fromLatin1(v.name));
     }
-    // A pair: the same movement from the other side.
+    if (!pair_in_room(*clips)) return 1;
     {
-        std::int64_t left = 0, right = 0;
+        std::int64_t left = 0;
         for (const auto& c : *clips)
-            if (c.movement == "part_the_horses_mane" && c.state != ClipState::asked && c.person != 0)
-                (c.view == "left" ? left : right) = c.id;
-        if (left == 0 || right == 0 || !session.library->clips().pair(left, right)) return 1;
-        bool opened = false;
-        const auto link = QObject::connect(window.review(), &ui::ReviewPage::opened, [&] { opened = true; });
-        window.open_review(left);
-        if (!wait([&] { return opened && window.review()->shows_current(); })) return 1;
-        QObject::disconnect(link);
-        settle(100); // painted
-        shot(QStringLiteral("review-pair"));
-        if (!session.library->clips().part(left)) return 1;
+            if (c.movement == "part_the_horses_mane" && c.state != ClipState::asked && c.person != 0 && c.view == "left") left = c.id;
+        if (left == 0) return 1;
         // The same clip cut into parts.
         const ClipRow row{*session.library->clips().get(left), {}};
         ui::PartsDialog parts(session, row, &window);

@@ -3,6 +3,7 @@
 #include "cli/demo_scene.h"
 #include "core/form/form_review.h"
 #include "core/review/trend.h"
+#include "desk/at_once.h"
 #include "desk/classes.h"
 #include "desk/found.h"
 #include "desk/library_forms.h"
@@ -239,6 +240,21 @@ private:
         return look_at(c, *m, *recorded);
     }
 
+    /// A second phone filmed the same performance.
+    Result<bool> put_beside(const SceneClip& c, std::int64_t id) {
+        const auto all = library_.clips().all();
+        if (!all) return tl::unexpected(all.error());
+        for (const auto& other : *all) {
+            if (fs::path(other.file).stem() != c.beside) continue;
+            if (auto ok = library_.clips().pair(other.id, id); !ok) return ok;
+            const auto together = put_pair_together(library_, forms_, id, env_.stop);
+            if (!together) return tl::unexpected(together.error());
+            std::printf("%s and %s: %s\n", c.beside, c.file, *together ? "one performance" : "apart");
+            return true;
+        }
+        return fail(Code::not_found, c.beside);
+    }
+
     /// The very path of a real clip.
     Result<bool> look_at(const SceneClip& c, const Movement& movement, const Clip& clip) {
         TrackOptions o;
@@ -267,6 +283,8 @@ private:
         auto kept = keep_found(library_, clip, what);
         if (!kept) return tl::unexpected(kept.error());
         if (auto ok = library_.records().keep_figures(kept->id, figures); !ok) return ok;
+        if (c.beside)
+            if (auto ok = put_beside(c, kept->id); !ok) return ok;
         if (c.then == SceneClip::Then::tracked) return true;
         if (auto ok = decide(library_, *kept, *review, student.name); !ok) return ok;
         if (auto ok = library_.clips().set_state(kept->id, ClipState::reviewed, ""); !ok) return ok;

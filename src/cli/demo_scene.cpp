@@ -223,6 +223,28 @@ const std::vector<SceneClip>& scene_clips() {
          T::reviewed,
          true,
          {3, 5}},
+        // Two phones at once, one in front and one at her left.
+        {"wen-moon-front", 2, "gaze_at_the_moon", "front", "2026-11-24", 1, {"stance_narrow=0.4", "lean_forward=11"}, 1.0, 4.2, 3, 0, 0, 1280, 720,
+         T::tracked},
+        {"wen-moon-left",
+         2,
+         "gaze_at_the_moon",
+         "left",
+         "2026-11-24",
+         1,
+         {"stance_narrow=0.4", "lean_forward=11"},
+         1.0,
+         4.4,
+         4,
+         0,
+         0,
+         1280,
+         720,
+         T::tracked,
+         true,
+         {},
+         "wen-moon-front",
+         1.4},
     };
     return all;
 }
@@ -260,6 +282,7 @@ sim::TakeOptions scene_take(const SceneClip& c) {
     o.phone.roll_deg = c.roll;
     o.phone.shake_px = c.shake;
     o.phone.noise = 0.8;
+    o.from_s = c.later_s;
     return o;
 }
 

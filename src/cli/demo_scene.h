@@ -19,6 +19,8 @@ struct SceneClip {
     enum class Then { reviewed, tracked, waiting, sent } then; // sent: reviewed, and its letter went out two days later
     bool film_stays = true;                                    // else only points and record are kept, as films are not kept for ever
     std::vector<int> in = {};                                  // of a linked form: the parts, from 1, that have the faults; none: all
+    const char* beside = nullptr; // the file of an earlier clip of the same performance: a second phone filmed at once, begun so much later
+    double later_s = 0;
 };
 
 struct SceneStudent {

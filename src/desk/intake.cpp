@@ -309,6 +309,8 @@ std::optional<Error> find_body(Library& library, const std::function<Forms()>& f
     what.better = std::move(better);
     auto kept = keep_found(library, *now, what);
     if (!kept) return kept.error();
+    // The other clip of its pair may show the same performance at once; a review finds that out too, should this be stopped.
+    if (review && now->pair != 0 && !stop.stop_requested()) (void)put_pair_together(library, forms, now->id, stop);
     if (found)
         if (const auto same = sent_before(library, *now, found->track)) {
             ClipGuess guess;

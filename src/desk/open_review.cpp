@@ -72,6 +72,21 @@ Result<std::shared_ptr<OpenReview>> load_one(const Library& library, const Forms
     return open;
 }
 
+/// Filmed at once with the other clip of its pair: reviewed in the room.
+void put_in_room(const Library& library, const Forms& forms, OpenReview& open) {
+    auto kept = kept_together(library, open.clip, open.person);
+    open.at_once = kept.how;
+    open.at_once.view = open.review->motion.view;
+    const auto movement = forms.movement(open.clip.movement, open.taught.version);
+    if (!kept.body || !movement) return;
+    const auto options = review_options(forms, open.clip, open.person, open.agreements, open.taught, open.condition);
+    auto review = review_in_room(*kept.body, *open.review, *movement, options);
+    if (review)
+        open.review = with_seen(*review, open.seen);
+    else
+        open.at_once.together = false, open.at_once.why = review.error().context;
+}
+
 /// What was asked again and again and did not become better.
 void find_repeated(const Library& library, OpenReview& open) {
     std::optional<Better> better;
@@ -96,7 +111,9 @@ Result<std::shared_ptr<const OpenReview>> load_review(const Library& library, co
     if (!open) return tl::unexpected(open.error());
     if ((*open)->clip.pair != 0) {
         // What stands in the way of the other clip does not stand in the way of this one.
-        if (auto other = load_one(library, forms, (*open)->clip.pair, language))
+        auto other = load_one(library, forms, (*open)->clip.pair, language);
+        if (other && !(*open)->whole) put_in_room(library, forms, **open);
+        if (other)
             if (auto both = paired(*(*open)->review, (*other)->review)) {
                 (*open)->review = with_seen(*both, (*open)->seen);
                 (*open)->partner = *other;

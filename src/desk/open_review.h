@@ -3,6 +3,7 @@
 #include "core/form/form_review.h"
 #include "core/judge/finding_key.h"
 #include "core/review/review.h"
+#include "desk/at_once.h"
 #include "desk/forms.h"
 #include "store/library.h"
 #include <map>
@@ -34,6 +35,7 @@ struct OpenReview {
     std::vector<Agreement> agreements;         // in force for this clip
     std::shared_ptr<const FormReview> whole;   // of a linked form: its parts; `review` is its review then
     std::shared_ptr<const OpenReview> partner; // the other clip of a pair; findings of both are in `review`
+    AtOnce at_once;                            // with the partner
     /// What a finding's times are of.
     const OpenReview& of(const Finding& f) const { return f.of_clip == 1 && partner ? *partner : *this; }
 };

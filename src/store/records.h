@@ -1,6 +1,7 @@
 // What the library keeps, as values.
 #pragma once
 #include "core/body/points.h"
+#include "core/fit/fit.h"
 #include "core/ground/own_neutral.h"
 #include "core/judge/finding_key.h"
 #include "core/result.h"
@@ -105,6 +106,12 @@ struct ClipQuery {
     std::vector<ClipState> states; // only these; empty: all
     std::int64_t person = 0;       // 0: all
     std::size_t most = 400;        // newest ones; those that wait or are asked about are there in any case
+};
+
+/// What is kept of two clips filmed at once: the body fitted to both, or why there is none.
+struct KeptFit {
+    std::string made_of, why;
+    std::optional<FittedBody> body{};
 };
 
 /// A body that is being looked for: points of the first `done` frames.

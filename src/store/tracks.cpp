@@ -1,7 +1,9 @@
 // Points of clips, and how well they could be read.
 #include "core/plain_number.h"
+#include "store/fit_blob.h"
 #include "store/query.h"
 #include "store/stores.h"
+#include "store/sum.h"
 #include "store/track_blob.h"
 
 namespace bevel {
@@ -62,6 +64,43 @@ Result<Track> TrackStore::load(std::int64_t clip) const {
     q.bind(clip);
     if (!q.row()) return fail(Code::not_found, "track");
     return unpack_track(q.bytes(0));
+}
+
+Result<bool> TrackStore::keep_fit(std::int64_t a, std::int64_t b, const KeptFit& fit) {
+    if (a == b) return fail(Code::bad_value, "pair");
+    return together([&]() -> Result<bool> {
+        for (const auto clip : {a, b}) {
+            Query gone(db_, "DELETE FROM at_once WHERE ? IN (first, second)");
+            if (auto ok = gone.bind(clip).run(); !ok) return ok;
+        }
+        Query q(db_, "INSERT INTO at_once(first, second, made_of, why, body) VALUES(?,?,?,?,?)");
+        q.bind(std::min(a, b)).bind(std::max(a, b)).bind(fit.made_of).bind(fit.why);
+        return q.blob(fit.body ? pack_fit(*fit.body) : std::string()).run();
+    });
+}
+
+std::string TrackStore::sum_of_points(std::int64_t clip) const {
+    const std::lock_guard lock(*mutex_);
+    Query q(db_, "SELECT points FROM track WHERE clip=?");
+    q.bind(clip);
+    if (!q.row()) return {};
+    const std::string points = q.bytes(0);
+    Sum sum;
+    sum.add(points.data(), points.size());
+    return sum.hex();
+}
+
+Result<std::optional<KeptFit>> TrackStore::fit_of(std::int64_t a, std::int64_t b) const {
+    const std::lock_guard lock(*mutex_);
+    Query q(db_, "SELECT made_of, why, body FROM at_once WHERE first=? AND second=?");
+    q.bind(std::min(a, b)).bind(std::max(a, b));
+    if (!q.row()) return std::optional<KeptFit>();
+    KeptFit fit{q.text(0), q.text(1), std::nullopt};
+    if (!fit.why.empty()) return std::optional(fit);
+    auto body = unpack_fit(q.bytes(2));
+    if (!body) return std::optional<KeptFit>(); // to be made anew
+    fit.body = std::move(*body);
+    return std::optional(std::move(fit));
 }
 
 Result<bool> TrackStore::begin_attempt(std::int64_t clip) {

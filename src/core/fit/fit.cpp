@@ -68,6 +68,8 @@ struct Common {
     double stature = 1.7;
     std::vector<double> time_s; // the moments they were told from, and the body then
     std::vector<Body3> body;
+    Eigen::MatrixXd covariance; // of them, in the order of Fit::in_order
+    Eigen::MatrixXd parts;      // a column each: their independent changes of one sigma, what moves the body least first
 };
 
 /// Cameras and lengths are told from moments so far apart that their errors are their own; the movement then from all moments, with these
@@ -77,11 +79,12 @@ enum class Stage { common, movement };
 /// One least-squares problem over some moments.
 class Fit {
 public:
-    Fit(std::span<const FitShot> shots, const FitOptions& o, Stage stage, Common& common)
-        : shots_(shots), o_(o), stage_(stage), common_(common), step_s_(stage == Stage::common ? apart_s : o.step_s) {}
+    Fit(std::span<const FitShot> shots, const FitOptions& o, Stage stage, Common& common, double from_s, double to_s)
+        : shots_(shots), o_(o), stage_(stage), common_(common), from_s_(from_s), to_s_(to_s),
+          step_s_(stage == Stage::common ? std::max(apart_s, (to_s - from_s) / most_apart) : o.step_s) {}
 
-    /// Of the movement: with what the moments far apart say of the errors that all share.
-    Result<FittedBody> movement(const Eigen::MatrixXd& shared, std::stop_token stop) {
+    /// The movement of this stretch, with what the moments far apart say of the errors that all share.
+    Result<FittedBody> movement(const std::stop_token& stop) {
         if (auto ok = solve(stop); !ok) return tl::unexpected(ok.error());
         FittedBody out;
         out.rounds = rounds_;
@@ -93,29 +96,35 @@ public:
             for (std::size_t p = 0; p < point_count; ++p)
                 out.own.back()[p] = block.block<3, 3>(static_cast<Eigen::Index>(3 * p), static_cast<Eigen::Index>(3 * p)).cast<float>();
         }
-        share(spread->moves, shared, out);
+        share(spread->moves, out);
+        const auto& v = common_.covariance;
         const auto late = static_cast<Eigen::Index>(common_.cameras.size()) * camera_size;
-        if (shots_.size() > 1) out.offset_sigma_s = std::sqrt(shared(late + 1, late + 1));
+        if (shots_.size() > 1) out.offset_sigma_s = std::sqrt(v(late + 1, late + 1));
         const auto tall = late + static_cast<Eigen::Index>(shots_.size());
-        out.stature_sigma_m = std::sqrt(shared(tall, tall));
+        out.stature_sigma_m = std::sqrt(v(tall, tall));
         fill(out);
         return out;
     }
 
-    /// Of cameras and lengths: their covariance.
-    Result<Eigen::MatrixXd> common(std::stop_token stop) {
-        if (auto ok = solve(stop); !ok) return tl::unexpected(ok.error());
-        auto spread = spread_now();
+    /// Cameras and lengths, with their covariance.
+    Result<bool> common(const std::stop_token& stop) {
+        if (auto ok = solve(stop); !ok) return ok;
+        const auto spread = spread_now();
         if (!spread) return fail(Code::cannot_judge, "apart");
         common_.time_s = time_;
+        common_.body.clear();
         for (std::size_t k = 0; k < time_.size(); ++k) common_.body.push_back(body_at(k));
-        return std::move(spread->shared);
+        common_.covariance = spread->shared;
+        const Eigen::MatrixXd root = Eigen::LLT<Eigen::MatrixXd>(spread->shared).matrixL(), all = spread->moves * root;
+        const Eigen::SelfAdjointEigenSolver<Eigen::MatrixXd> turned(all.transpose() * all);
+        common_.parts = root * turned.eigenvectors();
+        return true;
     }
 
     FitCost cost() const { return {cost_ / static_cast<double>(std::max<std::size_t>(1, time_.size())), time_.size()}; }
 
 private:
-    static constexpr double apart_s = 0.7;
+    static constexpr double apart_s = 0.7, most_apart = 60; // s; moments
 
     Result<bool> solve(const std::stop_token& stop) {
         if (!lay_out()) return fail(Code::cannot_judge, "no_body");
@@ -165,12 +174,8 @@ private:
 
     /// The moments on which every shot shows somebody, on a common step.
     bool lay_out() {
-        double from = -1e18, to = 1e18;
-        for (const auto& s : shots_)
-            if (!s.track.time_s.empty())
-                from = std::max(from, s.track.time_s.front() + s.offset_s), to = std::min(to, s.track.time_s.back() + s.offset_s);
         std::size_t seen = 0;
-        for (double t = from; t <= to; t += step_s_) {
+        for (double t = from_s_; t <= to_s_; t += step_s_) {
             time_.push_back(t);
             glimpses_.emplace_back();
             bool all = true;
@@ -466,35 +471,27 @@ private:
     }
 
     /// What moves all moments together, by its largest independent parts; what these leave is added to each moment's own.
-    void share(const Eigen::MatrixXd& moves, const Eigen::MatrixXd& shared, FittedBody& out) {
+    void share(const Eigen::MatrixXd& moves, FittedBody& out) {
         std::vector<bool> person;
         in_order(person);
-        constexpr Eigen::Index kept = 12;
-        const Eigen::MatrixXd root = Eigen::LLT<Eigen::MatrixXd>(shared).matrixL();
-        const Eigen::MatrixXd all = moves * root; // independent columns of one sigma
-        const Eigen::SelfAdjointEigenSolver<Eigen::MatrixXd> parts(all.transpose() * all);
-        const auto n = all.cols(), most = std::min(kept, n);
-        const Eigen::MatrixXd turned = all * parts.eigenvectors();
-        const auto moments = time_.size();
+        const auto n = common_.parts.cols(), most = std::min<Eigen::Index>(fit_factors, n);
+        const Eigen::MatrixXd turned = moves * common_.parts;
+        const auto at = [](std::size_t k, std::size_t p) { return static_cast<Eigen::Index>((k * point_count + p) * 3); };
         for (Eigen::Index f = n - most; f < n; ++f) {
             FitFactor factor;
-            const Eigen::VectorXd unknowns = root * parts.eigenvectors().col(f);
             double of_person = 0, of_clip = 0; // in the sigmas the unknowns have by now
-            for (Eigen::Index g = 0; g < unknowns.size(); ++g) {
-                const double u = unknowns[g] * unknowns[g] / shared(g, g);
-                (person[static_cast<std::size_t>(g)] ? of_person : of_clip) += u;
-            }
+            for (Eigen::Index g = 0; g < n; ++g)
+                (person[static_cast<std::size_t>(g)] ? of_person : of_clip) += std::pow(common_.parts(g, f), 2) / common_.covariance(g, g);
             factor.person = of_person > of_clip;
-            for (std::size_t k = 0; k < moments; ++k) {
+            for (std::size_t k = 0; k < time_.size(); ++k) {
                 factor.moved.emplace_back();
-                for (std::size_t p = 0; p < point_count; ++p)
-                    factor.moved.back()[p] = turned.block<3, 1>(static_cast<Eigen::Index>((k * point_count + p) * 3), f);
+                for (std::size_t p = 0; p < point_count; ++p) factor.moved.back()[p] = turned.block<3, 1>(at(k, p), f);
             }
             out.factors.push_back(std::move(factor));
         }
-        for (std::size_t k = 0; k < moments; ++k)
+        for (std::size_t k = 0; k < time_.size(); ++k)
             for (std::size_t p = 0; p < point_count; ++p) {
-                const auto small = turned.block(static_cast<Eigen::Index>((k * point_count + p) * 3), 0, 3, n - most);
+                const auto small = turned.block(at(k, p), 0, 3, n - most);
                 out.own[k][p] += (small * small.transpose()).cast<float>();
             }
     }
@@ -511,7 +508,7 @@ private:
     FitOptions o_;
     Stage stage_;
     Common& common_;
-    double step_s_;
+    double from_s_, to_s_, step_s_;
     int rounds_ = 0;
     double cost_ = 0;
     std::vector<double> time_;
@@ -520,6 +517,46 @@ private:
     std::vector<std::pair<double, Vec2>> into_room_;
     std::unique_ptr<ceres::Problem> problem_;
 };
+
+/// What all shots show.
+std::pair<double, double> in_common(std::span<const FitShot> shots) {
+    double from = -1e18, to = 1e18;
+    for (const auto& s : shots)
+        if (!s.track.time_s.empty())
+            from = std::max(from, s.track.time_s.front() + s.offset_s), to = std::min(to, s.track.time_s.back() + s.offset_s);
+    return {from, to};
+}
+
+/// The stretch that is fitted: what all show, and of the first clip a little before and after, from its one camera.
+std::pair<double, double> stretch_of(std::span<const FitShot> shots) {
+    constexpr double beyond_s = 3;
+    const auto [from, to] = in_common(shots);
+    if (!(from <= to)) return {from, to};
+    const auto& t = shots[0].track.time_s;
+    return {std::max(from - beyond_s, t.front()), std::min(to + beyond_s, t.back())};
+}
+
+constexpr double window_s = 30, overlap_s = 1; // longer clips are fitted a stretch after the other
+
+/// The next stretch; where both have moments, the one that is farther from its end.
+void join(FittedBody& whole, FittedBody part) {
+    if (whole.time_s.empty()) {
+        whole = std::move(part);
+        return;
+    }
+    const double change = 0.5 * (whole.time_s.back() + part.time_s.front());
+    const auto keep = static_cast<std::size_t>(std::lower_bound(whole.time_s.begin(), whole.time_s.end(), change) - whole.time_s.begin()),
+               from = static_cast<std::size_t>(std::lower_bound(part.time_s.begin(), part.time_s.end(), keep > 0 ? whole.time_s[keep - 1] + 1e-6 : change) - part.time_s.begin());
+    const auto add = [&](auto& to, auto& what) {
+        to.resize(keep);
+        to.insert(to.end(), std::make_move_iterator(what.begin() + static_cast<std::ptrdiff_t>(from)), std::make_move_iterator(what.end()));
+    };
+    add(whole.m, part.m), add(whole.own, part.own);
+    for (std::size_t f = 0; f < whole.factors.size(); ++f) add(whole.factors[f].moved, part.factors[f].moved);
+    add(whole.time_s, part.time_s);
+    whole.misfit = std::max(whole.misfit, part.misfit);
+    whole.rounds += part.rounds;
+}
 
 Result<bool> can_fit(std::span<const FitShot> shots) {
     if (shots.empty()) return fail(Code::cannot_judge, "no_body");
@@ -544,18 +581,32 @@ Vec3 PlacedCamera::sight(double x, double y) const {
 
 Result<FitCost> fit_cost(std::span<const FitShot> shots, const FitOptions& options, std::stop_token stop) {
     if (auto ok = can_fit(shots); !ok) return tl::unexpected(ok.error());
+    const auto [from, to] = in_common(shots);
     Common common;
-    Fit fit(shots, options, Stage::common, common);
-    if (const auto shared = fit.common(stop); !shared) return tl::unexpected(shared.error());
+    Fit fit(shots, options, Stage::common, common, from, to);
+    if (const auto ok = fit.common(stop); !ok) return tl::unexpected(ok.error());
     return fit.cost();
 }
 
 Result<FittedBody> fit_body(std::span<const FitShot> shots, const FitOptions& options, std::stop_token stop) {
     if (auto ok = can_fit(shots); !ok) return tl::unexpected(ok.error());
     Common common;
-    const auto shared = Fit(shots, options, Stage::common, common).common(stop);
-    if (!shared) return tl::unexpected(shared.error());
-    return Fit(shots, options, Stage::movement, common).movement(*shared, stop);
+    {
+        const auto [from, to] = in_common(shots);
+        if (const auto ok = Fit(shots, options, Stage::common, common, from, to).common(stop); !ok) return tl::unexpected(ok.error());
+    }
+    const auto [from, to] = stretch_of(shots);
+    FittedBody whole;
+    const auto windows = std::max(1.0, std::ceil((to - from - overlap_s) / window_s));
+    const double each = (to - from - overlap_s) / windows;
+    for (double w = 0; w < windows; ++w) {
+        // Stretches begin on a moment of the common step, so that their moments meet where they overlap.
+        const double begin = from + std::round(w * each / options.step_s) * options.step_s;
+        auto part = Fit(shots, options, Stage::movement, common, begin, w + 1 < windows ? begin + each + overlap_s : to).movement(stop);
+        if (!part) return tl::unexpected(part.error());
+        join(whole, std::move(*part));
+    }
+    return whole;
 }
 
 } // namespace bevel

@@ -35,6 +35,8 @@ struct FitFactor {
     std::vector<Body3> moved; // difference, m, room axes
 };
 
+inline constexpr int fit_factors = 12;
+
 struct FittedBody {
     std::vector<double> time_s; // on the first clip's clock
     std::vector<Body3> m;       // room of the first clip's motion

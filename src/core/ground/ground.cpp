@@ -154,7 +154,7 @@ Result<Motion> make_motion(const Track& raw, const MotionOptions& options) {
     if (!made) return made;
     Motion& m = *made;
     if (m.from_pictures()) {
-        m.jitter = 0.004;
+        m.jitter = found_jitter;
         if (options.filter) filter(m, options.cutoff_hz > 0 ? options.cutoff_hz : 4.0);
     }
     slopes_of_back(m, t);

@@ -7,7 +7,8 @@
 
 namespace bevel::grounding {
 
-inline constexpr double grid_step = 0.3; // s between the frames on which shared errors are kept
+inline constexpr double found_jitter = 0.004; // m, what points found on pictures still wander by once they are filtered
+inline constexpr double grid_step = 0.3;      // s between the frames on which shared errors are kept
 
 inline double wrap(double a) {
     return std::remainder(a, 2 * std::numbers::pi);

@@ -239,7 +239,8 @@ Result<Motion> from_metres(const Track& t, const MotionOptions& o) {
             const auto s = static_cast<float>(std::hypot(0.0003, (stated > 0 ? stated : noise) * left));
             m.sigma[i][k] = {s, s, s, 0, 0};
         }
-    m.jitter = std::max(0.0005, noise * left);
+    m.jitter = o.fitted ? found_jitter : std::max(0.0005, noise * left);
+    m.fitted = o.fitted;
     m.vertical_sigma = 0.003;
     fill(m);
     if (o.filter) filter(m, cutoff);

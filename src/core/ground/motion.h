@@ -53,6 +53,7 @@ struct BackSlopes {
 struct Motion {
     View view = View::three_d; // where the camera stands for most of the clip; of one whose turns are known, as it begins
     bool from_pictures() const { return view != View::three_d; }
+    bool fitted = false; // in the room, and told from pictures of several cameras: points wander as those of pictures do
     std::vector<double> time_s;
     std::vector<Body3> m;
     std::vector<std::array<PointSigma, point_count>> sigma;
@@ -99,6 +100,7 @@ struct MotionOptions {
     /// One camera: how the student is known to turn in the clip (s; rad to own left from the start), in order of time, read between; as in
     /// a linked form whose parts were found. From where the start is seen is then told from all of the clip.
     std::vector<std::pair<double, double>> turned;
+    bool fitted = false; // points in metres are those of a fit (core/fit)
     bool filter = true;
     bool errors = true;   // shared errors are worked out
     double cutoff_hz = 0; // 0: 6 Hz for 3D points, 4 Hz for points found on pictures

@@ -144,7 +144,7 @@ private:
             m_.valid[i] && std::abs(seen_height(m_, i, left_ankle) - seen_height(m_, i, right_ankle)) > up * top)
             return false;
         const double b = signal::median(part(bend_, k));
-        return !std::isfinite(b) || b <= 15 + (m_.from_pictures() ? 5 : 0); // one picture tells a bend to a few degrees
+        return !std::isfinite(b) || b <= 15 + (m_.from_pictures() || m_.fitted ? 5 : 0); // pictures tell a bend to a few degrees
     }
 
     const Motion& m_;

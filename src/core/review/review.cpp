@@ -184,17 +184,42 @@ Track seen_by(const Track& track, const ReviewOptions& options) {
 }
 
 Result<std::shared_ptr<const Review>> make_review(const Track& track, const Movement& movement, const ReviewOptions& options) {
+    auto motion = make_motion(options.mirrored && !track.layers.mirrored ? seen_by(track, options) : track, motion_options(options));
+    if (!motion) return tl::unexpected(motion.error());
+    MeasureOptions measure_options;
+    measure_options.sex = options.sex;
+    auto measures = measure(*motion, measure_options);
+    return make_review(Evidence{std::move(*motion), std::move(measures)}, movement, options);
+}
+
+Evidence surest_of(Motion room, const Review& alone, Sex sex) {
+    MeasureOptions measure_options;
+    measure_options.sex = sex;
+    Evidence e{std::move(room), {}};
+    e.measures = measure(e.motion, measure_options);
+    for (auto& [key, series] : e.measures.series) {
+        const auto other = alone.measures.series.find(key);
+        if (other == alone.measures.series.end() || other->second.samples.size() != series.samples.size()) continue;
+        double here = 0, there = 0;
+        std::size_t both = 0, only_there = 0;
+        for (std::size_t f = 0; f < series.samples.size(); ++f) {
+            const Sample &a = series.samples[f], &b = other->second.samples[f];
+            if (a.present() && b.present()) here += a.sigma, there += b.sigma, ++both;
+            if (!a.present() && b.present()) ++only_there;
+        }
+        if (both > 0 ? there < here : only_there > 0) series = other->second;
+    }
+    return e;
+}
+
+Result<std::shared_ptr<const Review>> make_review(Evidence evidence, const Movement& movement, const ReviewOptions& options) {
     auto out = std::make_shared<Review>();
     out->movement = movement;
     apply(out->movement, options.school, BandLevel::school);
     apply(out->movement, options.adaptations, BandLevel::student);
     apply(out->movement, options.clip, BandLevel::clip);
-    auto motion = make_motion(options.mirrored && !track.layers.mirrored ? seen_by(track, options) : track, motion_options(options));
-    if (!motion) return tl::unexpected(motion.error());
-    out->motion = std::move(*motion);
-    MeasureOptions measure_options;
-    measure_options.sex = options.sex;
-    out->measures = measure(out->motion, measure_options);
+    out->motion = std::move(evidence.motion);
+    out->measures = std::move(evidence.measures);
     out->reference = std::make_shared<const Reference>(out->movement, out->motion.stature);
     if (out->movement.id == free_id) {
         out->alignment = quiet_stretches(out->measures, out->reference->model());

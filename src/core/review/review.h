@@ -54,6 +54,12 @@ nlohmann::json finding_json(const Finding& f);
 /// cannot_judge with a reason code (see make_motion and align).
 Result<std::shared_ptr<const Review>> make_review(const Track& track, const Movement& movement, const ReviewOptions& options);
 
+/// Of a body that was put in the room already.
+Result<std::shared_ptr<const Review>> make_review(Evidence evidence, const Movement& movement, const ReviewOptions& options);
+/// What two cameras at once tell, with what the first of them tells surer by itself: each figure throughout from whichever of both has the
+/// smaller stated error, on the same frames. `room`: of a fit (core/fit) on the frames of `alone`.
+Evidence surest_of(Motion room, const Review& alone, Sex sex);
+
 /// review.json as docs/cli.md lays it down.
 std::string review_json(const Review& review, const std::string& clip, const std::string& school = {});
 

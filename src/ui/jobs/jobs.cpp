@@ -67,6 +67,9 @@ QString Jobs::words(const Job& job) {
     case JobKind::finding:
         what = tr("Finding the body: %1");
         break;
+    case JobKind::joining:
+        what = tr("Putting two clips in one room: %1");
+        break;
     case JobKind::keeping:
         what = tr("Keeping the library: %1");
         break;

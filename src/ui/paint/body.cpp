@@ -188,7 +188,7 @@ void draw_body(QPainter& p, const BodyPx& b, std::optional<Family> family, const
 ReferencePainter::ReferencePainter(std::shared_ptr<const Review> review, int width, int height) : review_(std::move(review)) {
     // Seen from where the camera of the clip stands.
     const Motion& m = review_->motion;
-    if (m.from_pictures()) {
+    if (!m.azimuth.empty()) {
         double c = 0, s = 0;
         for (std::size_t i = 0; i < m.frames(); ++i)
             if (m.valid[i]) c += std::cos(m.azimuth[i]), s += std::sin(m.azimuth[i]);

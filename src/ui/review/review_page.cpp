@@ -84,6 +84,8 @@ void ReviewPage::build() {
     partner_->setObjectName(QStringLiteral("partnerPicture"));
     partner_->hide();
     reference_ = new PictureView(session_, state_, Shows::reference);
+    room_ = new RoomView(session_, state_);
+    room_->hide();
     column_ = new ColumnView(session_, state_);
     time_ = new TimeView(session_, state_);
     parts_ = new FormStrip(session_, state_);
@@ -114,6 +116,7 @@ void ReviewPage::build() {
     pictures->addWidget(student_, 1);
     pictures->addWidget(partner_, 1);
     pictures->addWidget(reference_, 1);
+    pictures->addWidget(room_, 1);
     auto* centre = new QWidget;
     auto* middle = new QVBoxLayout(centre);
     middle->setContentsMargins(0, 0, 0, 0);
@@ -210,10 +213,11 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
     title_->setText(tr("%1 · %2").arg(QString::fromStdString(open->person.name), text::movement(r.movement)));
     state_.beside.reset();
     where_->setText(tr("%1, %2").arg(text::view(r.motion.view), open->whole ? text::parts_seen(*open->whole) : text::repetitions(r)));
-    if (open->partner)
-        where_->setText(
-            tr("%1 and %2, %3").arg(text::view(r.motion.view), text::view(open->partner->review->motion.view), text::repetitions(r)));
-    where_->setToolTip(open->partner ? tr("X puts the other clip first") : QString());
+    if (open->partner) {
+        const auto both = open->at_once.together ? tr("%1 and %2 at once, in the room; %3") : tr("%1 and %2, %3");
+        where_->setText(both.arg(text::view(open->at_once.view), text::view(open->partner->review->motion.view), text::repetitions(r)));
+    }
+    where_->setToolTip(open->partner ? text::at_once(open->at_once) : QString());
     notice_->say({});
     if (open->clip.film_dropped)
         notice_->say(tr("The film was deleted when its time had come. Points and findings are here all the same."));
@@ -250,6 +254,7 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
             [](const Result<bool>&) {});
     renew_neutral();
     let_compete();
+    put_at_once();
     if (before_wanted_ != 0) return show_before();
     if (model_wanted_) show_model();
 }
@@ -259,8 +264,7 @@ void ReviewPage::set_beside(std::shared_ptr<const OpenReview> beside, bool hidde
     state_.beside = std::move(beside);
     state_.beside_hidden = hidden && state_.beside;
     partner_->setVisible(state_.beside != nullptr);
-    // Practice of no known movement has no figure to be held against.
-    reference_->setVisible(!state_.shows_model() && state_.open->review->movement.id != free_id);
+    show_third();
     source_ = std::make_unique<FrameSource>(state_.open, state_.beside, state_.beside_hidden);
     connect(source_.get(), &FrameSource::ready, this, [this](const std::shared_ptr<FramePicture>& p) {
         if (p->of != state_.open) return; // of a review that was left
@@ -276,6 +280,18 @@ void ReviewPage::set_beside(std::shared_ptr<const OpenReview> beside, bool hidde
         figures_->fill();
         settle_decision();
     });
+}
+
+/// Beside the films: the reference, or the body in the room where more than one camera tells it.
+void ReviewPage::show_third() {
+    if (!state_.open) return;
+    const Review& r = *state_.open->review;
+    const bool known = !r.motion.from_pictures();
+    in_room_->setVisible(known);
+    const bool room = known && in_room_->isChecked();
+    room_->setVisible(room);
+    // Practice of no known movement has no figure to be held against.
+    reference_->setVisible(!room && !state_.shows_model() && r.movement.id != free_id);
 }
 
 /// Nothing is decided by a key whose moment is not on the screen: it is shown first.
@@ -302,7 +318,7 @@ void ReviewPage::frame_changed() {
 }
 
 bool ReviewPage::shows_current() const {
-    return student_->is_current() && (state_.shows_model() || reference_->is_current()) && (!state_.beside || partner_->is_current());
+    return student_->is_current() && (state_.shows_model() || !reference_->isVisibleTo(this) || reference_->is_current()) && (!state_.beside || partner_->is_current());
 }
 
 /// The other clip of the pair in the first place, at the same moment.

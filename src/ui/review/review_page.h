@@ -1,5 +1,6 @@
 // The main screen: pictures, ground-up column, tide and lanes, figures at this frame, findings.
 #pragma once
+#include "ui/review/room_view.h"
 #include "ui/review/views.h"
 #include "ui/shell/notice.h"
 #include "ui/shell/place.h"
@@ -75,6 +76,7 @@ private:
     QWidget* transport_ = nullptr;
     static constexpr int step_margin = 26; // of a button about its words, with the gap to the next
     std::vector<std::pair<FindingKey, double>> seen_at_;
+    qint64 putting_ = 0; // the clip that is being put together with its pair
     void build();
     QWidget* build_bar();
     QWidget* build_transport();
@@ -84,6 +86,8 @@ private:
     void apply(const Decision& d);
     void agree(const QString& check);
     void let_compete();
+    void put_at_once();
+    void show_third();
     void reload(const QString& then_say = {});
     void show_again(std::shared_ptr<const OpenReview> open);
     void show_judged(std::shared_ptr<const OpenReview> open);
@@ -123,6 +127,7 @@ private:
     QLabel *title_ = nullptr, *where_ = nullptr;
     Notice* notice_ = nullptr;
     PictureView *student_ = nullptr, *partner_ = nullptr, *reference_ = nullptr;
+    RoomView* room_ = nullptr; // in place of the reference, where the room is known
     bool model_wanted_ = false; // the instructor's clip in place of the figure, where there is one
     std::optional<double> change_over_to_;
     ColumnView* column_ = nullptr;
@@ -132,7 +137,7 @@ private:
     FiguresTable* figures_ = nullptr;
     FindingsColumn* findings_ = nullptr;
     QComboBox* speed_ = nullptr;
-    QToolButton *play_ = nullptr, *mirror_ = nullptr, *axis_ = nullptr, *one_ = nullptr, *over_ = nullptr, *loop_ = nullptr;
+    QToolButton *play_ = nullptr, *mirror_ = nullptr, *axis_ = nullptr, *one_ = nullptr, *over_ = nullptr, *loop_ = nullptr, *in_room_ = nullptr;
     std::optional<std::pair<double, double>> looped_; // s of the clip, while a part is played over and over
     QWidget* side_ = nullptr;
     QSplitter* split_ = nullptr;

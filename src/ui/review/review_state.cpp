@@ -34,7 +34,8 @@ void ReviewState::set_time(double t) {
 void ReviewState::go_to(const Finding& f) {
     held_.reset();
     if (!open || f.of_clip != 1 || !open->partner) return set_time(f.time_s);
-    const double t = same_moment(open->partner->review->alignment, f.time_s, open->review->alignment);
+    const double t = open->at_once.together ? f.time_s - open->at_once.ahead_s
+                                            : same_moment(open->partner->review->alignment, f.time_s, open->review->alignment);
     if (!std::isfinite(t)) return;
     set_time(t);
     held_ = {frame, f.time_s};
@@ -46,6 +47,8 @@ std::optional<std::size_t> ReviewState::partner_frame() const {
     const auto& ts = beside->track.time_s;
     const double t = held_ && held_->first == frame && beside == open->partner
                          ? held_->second
+                     : open->at_once.together && beside == open->partner
+                         ? time() + open->at_once.ahead_s
                          : same_moment(open->review->alignment, time(), beside->review->alignment);
     if (!std::isfinite(t)) return std::nullopt;
     const auto i = std::upper_bound(ts.begin(), ts.end(), t + 1e-6) - ts.begin();

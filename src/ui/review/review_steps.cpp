@@ -45,7 +45,7 @@ QWidget* ReviewPage::build_bar() {
     row->addWidget(title_);
     row->addSpacing(10);
     row->addWidget(where_, 1);
-    for (auto* b : {one_, axis_, over_, mirror_}) row->addWidget(b);
+    for (auto* b : {one_, axis_, over_, in_room_, mirror_}) row->addWidget(b);
     row->addSpacing(10);
     row->addWidget(letter);
     connect(letter, &QPushButton::clicked, this, [this] { session_.workspace->go(QStringLiteral("letter")); });
@@ -70,6 +70,9 @@ QWidget* ReviewPage::build_transport() {
     axis_->setCheckable(true);
     over_ = tool(tr("Lay over"), tr("The reference's lines over the student, on the same planted foot (G)"), "layOver");
     over_->setCheckable(true);
+    in_room_ = tool(tr("Room"), tr("The body in the room from any side, in place of the reference (V); of two clips filmed at once"), "inRoom");
+    in_room_->setCheckable(true);
+    in_room_->hide();
     loop_ = tool(tr("Again"), tr("Play this part of the movement over and over (O)"), "loop");
     loop_->setCheckable(true);
     one_ = tool(tr("One repetition"), tr("Only the repetition at the cursor on the time axis (Z)"), "oneRepetition");
@@ -100,6 +103,7 @@ QWidget* ReviewPage::build_transport() {
     row->addWidget(loop_);
     steps_.push_back({loop_, tr("Again"), tr("↺")});
     connect(loop_, &QToolButton::clicked, this, &ReviewPage::loop_part);
+    connect(in_room_, &QToolButton::toggled, this, &ReviewPage::show_third);
     connect(over_, &QToolButton::toggled, &state_, &ReviewState::set_laid_over);
     connect(one_, &QToolButton::toggled, &state_, &ReviewState::set_one_repetition);
     connect(play_, &QToolButton::toggled, this, &ReviewPage::play);
@@ -178,6 +182,9 @@ void ReviewPage::add_looking(Actions& actions) {
     actions.add(this, M::view, "mirrorAction", tr("Mirror both pictures"), {QKeySequence(Qt::Key_M)}, [this] { mirror_->toggle(); });
     actions.add(this, M::view, "layOverAction", tr("Lay the reference over the student"), {QKeySequence(Qt::Key_G)},
                 [this] { over_->toggle(); });
+    actions.add(
+        this, M::view, "inRoomAction", tr("The body in the room"), {QKeySequence(Qt::Key_V)}, [this] { in_room_->isVisibleTo(this) ? in_room_->toggle() : void(); },
+        tr("Of two clips filmed at once: from any side, turned by dragging"));
     actions.add(this, M::view, "axisAction", tr("Read the time axis by the movement"), {QKeySequence(Qt::Key_T)},
                 [this] { axis_->toggle(); });
     actions.add(

@@ -1,5 +1,6 @@
 // What of the review has to do with other movements that the clip may show.
 #include "desk/intake.h"
+#include "ui/jobs/jobs.h"
 #include "ui/review/review_page.h"
 #include "ui/shell/step.h"
 
@@ -73,6 +74,28 @@ void ReviewPage::let_compete() {
         [this, open](const Result<bool>& found) {
             if (!found) return problem(found.error());
             if (*found && state_.open && state_.open->clip.id == open->clip.id) reload();
+        });
+}
+
+/// Whether the two clips of a pair were filmed at once is found out once, beside whatever else is done; then they are one review.
+void ReviewPage::put_at_once() {
+    const auto open = state_.open;
+    if (!open || open->whole || !open->partner || session_.library->read_only() || !to_be_tried(open->clip, open->at_once)) return;
+    if (std::exchange(putting_, open->clip.id) == open->clip.id) return;
+    const auto stop = std::make_shared<std::stop_source>();
+    const int job = session_.jobs->begin(JobKind::joining, QString::fromStdString(open->person.name), [stop] { stop->request_stop(); });
+    session_.finder->run<Result<bool>>(
+        this,
+        [lib = session_.library, forms = session_.forms(), id = open->clip.id, stop](const std::stop_token& quit) -> Result<bool> {
+            const std::stop_callback forward(quit, [&] { stop->request_stop(); });
+            return put_pair_together(*lib, forms, id, stop->get_token());
+        },
+        [this, id = open->clip.id, job, stop](const Result<bool>& together) {
+            putting_ = 0;
+            const bool cancelled = stop->stop_requested() || (!together && together.error().code == Code::cancelled);
+            session_.jobs->end(job, cancelled ? JobOutcome::cancelled : together ? JobOutcome::done : JobOutcome::failed,
+                               cancelled || together ? QString() : text::error(together.error()));
+            if (together && state_.open && state_.open->clip.id == id) reload();
         });
 }
 

@@ -2,6 +2,7 @@
 #pragma once
 #include "core/form/form_review.h"
 #include "core/review/review.h"
+#include "desk/at_once.h"
 #include "desk/intake.h"
 #include "store/library.h"
 #include "ui/text/languages.h"
@@ -58,6 +59,8 @@ QString parts_seen(const FormReview& whole);
 QString family(Family f);
 QString side(Side s); // "left" / "right"
 QString view(View v);
+/// How the two clips of a pair stand to each other, for whoever asks.
+QString at_once(const AtOnce& how);
 QString point(Point p); // "left ankle"
 QString verdict(Verdict v);
 QString severity(Severity s);

@@ -1,0 +1,102 @@
+#include "desk/at_once.h"
+#include "desk/open_review.h"
+#include <algorithm>
+#include <cmath>
+#include <cstdio>
+
+namespace bevel {
+namespace {
+
+constexpr int fit_version = 1; // what is kept by another is made anew
+
+Result<Person> person_of(const Library& library, const Clip& clip) {
+    auto people = library.people().all();
+    if (!people) return tl::unexpected(people.error());
+    for (auto& p : *people)
+        if (p.id == clip.person) {
+            if (const auto h = library.people().height_at(p.id, clip.filmed_on.empty() ? clip.arrived_on : clip.filmed_on)) p.stature_m = *h;
+            return p;
+        }
+    return fail(Code::not_found, "person");
+}
+
+/// What a fit of two clips rests on, as text: another text is another fit.
+std::string made_of(const Library& library, const Clip& a, const Clip& b, const Person& person) {
+    const Clip &first = a.id < b.id ? a : b, &second = a.id < b.id ? b : a;
+    char rest[80];
+    std::snprintf(rest, sizeof rest, " %d %.4f %d %d", fit_version, person.height_said ? person.stature_m : 0.0, first.mirrored ? 1 : 0,
+                  second.mirrored ? 1 : 0);
+    return library.tracks().sum_of_points(first.id) + " " + library.tracks().sum_of_points(second.id) + rest;
+}
+
+double apart_of(const FittedBody& body) {
+    if (body.cameras.size() < 2 || body.m.empty()) return 0;
+    const Vec3 student = mid(body.m[body.m.size() / 2], left_hip);
+    const auto from = [&](const PlacedCamera& c) { return std::atan2(c.at.x() - student.x(), c.at.z() - student.z()); };
+    return std::abs(std::remainder(from(body.cameras[1]) - from(body.cameras[0]), 2 * std::numbers::pi)) / deg;
+}
+
+} // namespace
+
+Result<bool> put_pair_together(Library& library, const Forms& forms, std::int64_t id, const std::stop_token& stop) {
+    auto clip = library.clips().get(id);
+    if (!clip) return tl::unexpected(clip.error());
+    if (clip->pair == 0) return fail(Code::not_found, "pair");
+    auto other = library.clips().get(clip->pair);
+    if (!other) return tl::unexpected(other.error());
+    const auto person = person_of(library, *clip);
+    if (!person) return tl::unexpected(person.error());
+    if (clip->id > other->id) std::swap(*clip, *other);
+    std::array<Track, 2> tracks;
+    for (const auto& [c, track] : {std::pair{&*clip, &tracks[0]}, {&*other, &tracks[1]}}) {
+        auto t = library.tracks().load(c->id);
+        if (!t) return tl::unexpected(t.error());
+        t->layers.mirrored = c->mirrored;
+        *track = std::move(*t);
+    }
+    KeptFit fit;
+    fit.made_of = made_of(library, *clip, *other, *person);
+    MotionOptions options = motion_options(review_options(forms, *clip, *person));
+    options.errors = false;
+    auto both = put_together(tracks[0], tracks[1], options, 60, stop);
+    if (!both && both.error().code != Code::cannot_judge) return tl::unexpected(both.error());
+    if (both)
+        fit.body = std::move(both->body);
+    else
+        fit.why = both.error().context;
+    // Whoever changed the points or parted them meanwhile is asked again.
+    const auto now = library.clips().get(clip->id);
+    if (!now || now->pair != other->id || fit.made_of != made_of(library, *clip, *other, *person)) return fail(Code::cancelled, "");
+    if (auto ok = library.tracks().keep_fit(clip->id, other->id, fit); !ok) return ok;
+    return fit.body.has_value();
+}
+
+KeptTogether kept_together(const Library& library, const Clip& clip, const Person& person) {
+    KeptTogether out;
+    if (clip.pair == 0) return out;
+    const auto other = library.clips().get(clip.pair);
+    const auto kept = library.tracks().fit_of(clip.id, clip.pair);
+    if (!other || !kept || !*kept || (*kept)->made_of != made_of(library, clip, *other, person)) return out;
+    out.how.tried = true;
+    out.how.why = (*kept)->why;
+    if (!(*kept)->body) return out;
+    out.body = std::move((*kept)->body);
+    out.how.together = true;
+    out.how.sigma_s = out.body->offset_sigma_s;
+    out.how.left_over = out.body->misfit;
+    out.how.apart_deg = apart_of(*out.body);
+    // t of the second is t + offset of the first, which has the lower id.
+    out.how.ahead_s = clip.id < clip.pair ? -out.body->offset_s : out.body->offset_s;
+    if (clip.id > clip.pair)
+        for (double& t : out.body->time_s) t -= out.body->offset_s;
+    return out;
+}
+
+Result<std::shared_ptr<const Review>> review_in_room(const FittedBody& body, const Review& alone, const Movement& movement,
+                                                     const ReviewOptions& options) {
+    auto room = motion_of(body, alone.motion, motion_options(options));
+    if (!room) return tl::unexpected(room.error());
+    return make_review(surest_of(std::move(*room), alone, options.sex), movement, options);
+}
+
+} // namespace bevel

@@ -1,0 +1,40 @@
+// Two clips of the library that were filmed at once: put together once, in the background, and kept.
+#pragma once
+#include "core/fit/together.h"
+#include "core/review/review.h"
+#include "desk/forms.h"
+#include "store/library.h"
+
+namespace bevel {
+
+/// How a clip and the other one of its pair stand to each other.
+struct AtOnce {
+    bool tried = false;    // whether it was looked for with the points as they are now
+    bool together = false; // and both show one performance
+    std::string why;       // else the reason code of put_together
+    View view = View::three_d;       // of this clip by itself
+    double ahead_s = 0, sigma_s = 0; // the moment t of this clip is the moment t + ahead_s of the other
+    double apart_deg = 0;            // between the two cameras, seen from the student
+    double left_over = 0;            // between points and pictures, in stated sigmas
+};
+
+/// Whether a clip has a pair of which that is not known yet.
+inline bool to_be_tried(const Clip& clip, const AtOnce& how) {
+    return clip.pair != 0 && !how.tried;
+}
+
+/// Looks for the body of both and keeps it, or why there is none. Whether they go together. cancelled; not_found without a pair.
+Result<bool> put_pair_together(Library& library, const Forms& forms, std::int64_t clip, const std::stop_token& stop = {});
+
+/// What is kept of a clip with the other one of its pair, if it is of the points as they are.
+struct KeptTogether {
+    AtOnce how;
+    std::optional<FittedBody> body; // on this clip's clock
+};
+KeptTogether kept_together(const Library& library, const Clip& clip, const Person& person);
+
+/// The clip's review with the body in the room, each figure from what tells it surest.
+Result<std::shared_ptr<const Review>> review_in_room(const FittedBody& body, const Review& alone, const Movement& movement,
+                                                     const ReviewOptions& options);
+
+} // namespace bevel
