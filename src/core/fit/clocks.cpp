@@ -41,14 +41,16 @@ Heights heights_of(const Motion& m) {
     return h;
 }
 
-/// How alike both are when the second is moved by so many steps: the cosine over all points and moments in common.
+/// How alike both are when the second is moved by so many steps: the cosine over all points and moments in common; `only`: steps of the
+/// first.
 struct Alike {
     double cosine = 0;
     std::size_t common = 0;
 };
-Alike alike_at(const Heights& a, const Heights& b, long shift) {
+Alike alike_at(const Heights& a, const Heights& b, long shift, std::optional<std::pair<long, long>> only = {}) {
     double xy = 0, xx = 0, yy = 0;
-    const long from = std::max(0L, shift), to = std::min(static_cast<long>(a.size()), static_cast<long>(b.size()) + shift);
+    long from = std::max(0L, shift), to = std::min(static_cast<long>(a.size()), static_cast<long>(b.size()) + shift);
+    if (only) from = std::max(from, only->first), to = std::min(to, only->second);
     for (std::size_t k = 0; k < shown.size(); ++k)
         for (long i = from; i < to; ++i) {
             const auto ia = static_cast<std::size_t>(i), ib = static_cast<std::size_t>(i - shift);
@@ -82,6 +84,20 @@ Clocks at_peak(const std::vector<double>& cosine, std::size_t best, double first
     return c;
 }
 
+double drift_at(const Heights& a, const Heights& b, long shift) {
+    constexpr int parts = 3;
+    const long about = static_cast<long>(1.5 / step_s);
+    const long from = std::max(0L, shift), to = std::min(static_cast<long>(a.size()), static_cast<long>(b.size()) + shift);
+    double gain = 0;
+    for (int part = 0; part < parts; ++part) {
+        const std::pair<long, long> only{from + (to - from) * part / parts, from + (to - from) * (part + 1) / parts};
+        double best = -1;
+        for (long d = -about; d <= about; ++d) best = std::max(best, alike_at(a, b, shift + d, only).cosine);
+        gain += (best - alike_at(a, b, shift, only).cosine) / parts;
+    }
+    return gain;
+}
+
 } // namespace
 
 std::vector<Clocks> clocks_of(const Motion& first, const Motion& second, double most_offset_s, double least_common_s) {
@@ -107,8 +123,10 @@ std::vector<Clocks> clocks_of(const Motion& first, const Motion& second, double 
         if (std::none_of(peaks.begin(), peaks.end(), near)) peaks.push_back(i);
     }
     std::vector<Clocks> out;
-    for (const auto i : peaks)
+    for (const auto i : peaks) {
         out.push_back(at_peak(cosine, i, starts + static_cast<double>(low) * step_s, alike_at(a, b, low + static_cast<long>(i))));
+        out.back().drifts = drift_at(a, b, low + static_cast<long>(i));
+    }
     return out;
 }
 

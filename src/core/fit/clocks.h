@@ -10,6 +10,9 @@ struct Clocks {
     double offset_s = 0, sigma_s = 0;
     double alike = 0;   // correlation of what both show then, 0..1
     double common_s = 0; // both clips show this much
+    /// How much more alike thirds of it become when each is given an offset of its own within 1.5 s, mean of three: one performance has one
+    /// offset throughout, another one of the same movement soon runs ahead or behind.
+    double drifts = 0;
 };
 
 /// From heights over the floor, which every camera shows alike: of wrists, elbows, hips, ears, knees, ankles, by their speed. The likeliest
