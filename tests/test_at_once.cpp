@@ -35,7 +35,8 @@ MotionOptions options_of(const test::PairTake& pair) {
     return o;
 }
 Track filmed(int pair, char phone) {
-    const auto bytes = read_text(fs::path(BEVEL_SOURCE_DIR) / "tests/data/two" / ("pair-" + std::to_string(pair) + "-" + phone + ".track"), 64U << 20U);
+    const auto bytes =
+        read_text(fs::path(BEVEL_SOURCE_DIR) / "tests/data/two" / ("pair-" + std::to_string(pair) + "-" + phone + ".track"), 64U << 20U);
     auto t = bytes ? unpack_track(*bytes) : Result<Track>(tl::unexpected(bytes.error()));
     return t ? *t : Track{};
 }
@@ -120,8 +121,10 @@ private slots:
             for (Eigen::Index k = 0; k < static_cast<Eigen::Index>(moments); ++k)
                 for (Eigen::Index i = 0; i < 2 * block; ++i) {
                     residual({k * block + i % block, k * block + (i + 1) % block, inner + i % shared}); // seen
-                    if (k >= 2) residual({k * block + i % block, (k - 1) * block + i % block, (k - 2) * block + i % block}); // smooth
-                    else if (k == 1) residual({k * block + i % block, i % block});
+                    if (k >= 2)
+                        residual({k * block + i % block, (k - 1) * block + i % block, (k - 2) * block + i % block}); // smooth
+                    else if (k == 1)
+                        residual({k * block + i % block, i % block});
                 }
             for (Eigen::Index g = 0; g < shared; ++g) residual({inner + g});
             Eigen::SparseMatrix<double, Eigen::RowMajor> j(row, all);
@@ -194,8 +197,12 @@ private slots:
             QVERIFY(std::abs(how.late_s) < 3 * how.late_sigma_s);
             QVERIFY(how.misfit < 1.25);
         }
-        for (const auto& [id, most] : std::map<std::string, double>{
-                 {"knee.flexion", 6}, {"stance.width", 0.09}, {"stance.length", 0.09}, {"trunk.lean", 3.5}, {"trunk.side", 2.5}, {"knee.ahead", 3}})
+        for (const auto& [id, most] : std::map<std::string, double>{{"knee.flexion", 6},
+                                                                    {"stance.width", 0.09},
+                                                                    {"stance.length", 0.09},
+                                                                    {"trunk.lean", 3.5},
+                                                                    {"trunk.side", 2.5},
+                                                                    {"knee.ahead", 3}})
             QVERIFY2(mean_of(mean, id) < most, (id + " " + std::to_string(mean_of(mean, id))).c_str());
         std::vector<test::Error> all;
         for (const auto& [id, e] : one)
@@ -368,7 +375,8 @@ private slots:
             const auto& how = (*open)->at_once;
             QVERIFY(how.tried && how.together && how.view != View::three_d);
             QVERIFY2(std::abs(how.ahead_s - (id == a ? -1 : 1) * pair.later_s) < 0.06, std::to_string(how.ahead_s).c_str());
-            const double apart = std::abs(std::remainder((pair.phone[1].options.phone.view == View::left || pair.phone[1].options.phone.view == View::right ? 90.0 : 0.0), 360));
+            const double apart = std::abs(std::remainder(
+                (pair.phone[1].options.phone.view == View::left || pair.phone[1].options.phone.view == View::right ? 90.0 : 0.0), 360));
             QVERIFY(apart == 0 || std::abs(how.apart_deg - apart) < 40);
             const Review& r = *(*open)->review;
             QCOMPARE(r.motion.view, View::three_d);

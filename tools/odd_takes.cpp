@@ -110,8 +110,9 @@ int measure_pairs(const std::filesystem::path& folder, int from, int to) {
                      e.why.empty() ? "together" : e.why.c_str(), 1000 * e.late_s, 1000 * e.late_sigma_s, e.alike, e.rivals, e.misfit,
                      e.rounds, e.took_s, e.common_s);
     }
-    std::printf("| figure | takes | mean absolute error | one moment a take: within 1 sigma | within 1.64 sigma | mean stated sigma | of one "
-                "clip alone: takes | error | within 1 sigma |\n|---|---|---|---|---|---|---|---|---|\n");
+    std::printf(
+        "| figure | takes | mean absolute error | one moment a take: within 1 sigma | within 1.64 sigma | mean stated sigma | of one "
+        "clip alone: takes | error | within 1 sigma |\n|---|---|---|---|---|---|---|---|---|\n");
     for (const auto& [id, e] : mean) {
         double sum = 0, alone = 0, stated = 0;
         for (const auto& x : e) sum += x.error;
@@ -130,8 +131,9 @@ int measure_both_kinds(const std::filesystem::path& folder) {
     std::printf("\n## Two phones at once\n\nRaw tracks of tests/data/two, put together: clocks told from the movement, both cameras placed "
                 "from the body and the floor, one body\nfitted to both. As anybody films who is asked for a front and a side:\n\n");
     if (const int bad = measure_pairs(folder, test::odd_pairs, test::filmed_pairs)) return bad;
-    std::printf("\nAs odd as can be: people of three families of figures, some in long skirts, any sides 55 to 115 degrees apart, any lens, "
-                "rooms without edges:\n\n");
+    std::printf(
+        "\nAs odd as can be: people of three families of figures, some in long skirts, any sides 55 to 115 degrees apart, any lens, "
+        "rooms without edges:\n\n");
     return measure_pairs(folder, 0, test::odd_pairs);
 }
 

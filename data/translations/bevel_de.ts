@@ -3207,6 +3207,10 @@
         <source>Writing: %1</source>
         <translation>Wird geschrieben: %1</translation>
     </message>
+    <message>
+        <source>Putting two clips in one room: %1</source>
+        <translation>Zwei Aufnahmen in einen Raum stellen: %1</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::JobsBar</name>
@@ -7448,10 +7452,6 @@
         <translation>%1 und %2, %3</translation>
     </message>
     <message>
-        <source>X puts the other clip first</source>
-        <translation>X stellt den anderen Clip voran</translation>
-    </message>
-    <message>
         <source>Breath in from %1. Tap again where it goes out.</source>
         <translation>Einatmen ab %1. Noch einmal tippen, wo es hinausgeht.</translation>
     </message>
@@ -7774,6 +7774,26 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <source>The name of the file tells who it is.</source>
         <translation>Der Name der Datei verrät, wer es ist.</translation>
     </message>
+    <message>
+        <source>%1 and %2 at once, in the room; %3</source>
+        <translation>%1 und %2 zugleich, im Raum; %3</translation>
+    </message>
+    <message>
+        <source>Room</source>
+        <translation>Raum</translation>
+    </message>
+    <message>
+        <source>The body in the room from any side, in place of the reference (V); of two clips filmed at once</source>
+        <translation>Der Körper im Raum von jeder Seite, an Stelle der Referenz (V); bei zwei zugleich gefilmten Aufnahmen</translation>
+    </message>
+    <message>
+        <source>The body in the room</source>
+        <translation>Der Körper im Raum</translation>
+    </message>
+    <message>
+        <source>Of two clips filmed at once: from any side, turned by dragging</source>
+        <translation>Bei zwei zugleich gefilmten Aufnahmen: von jeder Seite, durch Ziehen gedreht</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::RewordDialog</name>
@@ -8015,6 +8035,17 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>nobody said how tall the student is: by the spread of grown people, so lengths are unsure by a twentieth</source>
         <translation>niemand hat gesagt, wie groß die Person ist: nach der Streuung Erwachsener, Längen sind daher um ein Zwanzigstel unsicher</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::RoomView</name>
+    <message>
+        <source>The body in the room</source>
+        <translation>Der Körper im Raum</translation>
+    </message>
+    <message>
+        <source>Drag, or Shift with the arrow keys, to look from another side; the dashed lines are the reference</source>
+        <translation>Ziehen oder Umschalt mit den Pfeiltasten zeigt eine andere Seite; die gestrichelten Linien sind die Referenz</translation>
     </message>
 </context>
 <context>
@@ -15930,6 +15961,10 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <source>Quiet tests</source>
         <translation>Ruhige Proben</translation>
     </message>
+    <message>
+        <source>Two phones at once, one in front and one at a side, tell more than one after the other: clips that were paired are held against each other, their clocks told from the movement, and where they show one performance the body stands in the room. Then turns, knees and both directions of the stance are told from both together, and Room shows it from any side. Start both phones before the student begins; how they are placed and when they are started is found out.</source>
+        <translation>Zwei Telefone zugleich, eines vorn und eines an der Seite, sagen mehr als eines nach dem anderen: Gepaarte Aufnahmen werden aneinander gehalten, ihre Uhren aus der Bewegung bestimmt, und wo sie eine einzige Ausführung zeigen, steht der Körper im Raum. Dann werden Drehungen, Knie und beide Richtungen des Standes aus beiden zusammen bestimmt, und „Raum“ zeigt ihn von jeder Seite. Beide Telefone starten, bevor die Schülerin beginnt; wo sie stehen und wann sie gestartet wurden, wird herausgefunden.</translation>
+    </message>
 </context>
 <context>
     <name>lanes</name>
@@ -15968,6 +16003,10 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>not judged</source>
         <translation>nicht beurteilt</translation>
+    </message>
+    <message>
+        <source>In the room; grid 25 cm</source>
+        <translation>Im Raum; Raster 25 cm</translation>
     </message>
 </context>
 <context>
@@ -17821,6 +17860,22 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>Nobody is here: a lesson is made for those who are.</source>
         <translation>Niemand ist da: Eine Stunde wird für die gemacht, die da sind.</translation>
+    </message>
+    <message>
+        <source>X puts the other clip first.</source>
+        <translation>X stellt die andere Aufnahme voran.</translation>
+    </message>
+    <message>
+        <source>Whether both were filmed at once is not known yet.</source>
+        <translation>Ob beide zugleich gefilmt wurden, ist noch nicht bekannt.</translation>
+    </message>
+    <message>
+        <source>The two clips do not show one performance at once: each figure is told from the clip that shows it surer.</source>
+        <translation>Die beiden Aufnahmen zeigen nicht dieselbe Ausführung: Jede Angabe kommt aus der Aufnahme, die sie sicherer zeigt.</translation>
+    </message>
+    <message>
+        <source>Both clips show one performance: their clocks differ by %1 s ± %2 s, and the two phones stand %3° apart. Each figure is told from both together or from one alone, whichever is surer.</source>
+        <translation>Beide Aufnahmen zeigen eine Ausführung: Ihre Uhren gehen um %1 s ± %2 s auseinander, und die beiden Telefone stehen %3° auseinander. Jede Angabe kommt aus beiden zusammen oder aus einer allein, je nachdem, was sicherer ist.</translation>
     </message>
 </context>
 </TS>

@@ -14,7 +14,8 @@ Result<Person> person_of(const Library& library, const Clip& clip) {
     if (!people) return tl::unexpected(people.error());
     for (auto& p : *people)
         if (p.id == clip.person) {
-            if (const auto h = library.people().height_at(p.id, clip.filmed_on.empty() ? clip.arrived_on : clip.filmed_on)) p.stature_m = *h;
+            if (const auto h = library.people().height_at(p.id, clip.filmed_on.empty() ? clip.arrived_on : clip.filmed_on))
+                p.stature_m = *h;
             return p;
         }
     return fail(Code::not_found, "person");

@@ -9,9 +9,9 @@ namespace bevel {
 
 /// How a clip and the other one of its pair stand to each other.
 struct AtOnce {
-    bool tried = false;    // whether it was looked for with the points as they are now
-    bool together = false; // and both show one performance
-    std::string why;       // else the reason code of put_together
+    bool tried = false;              // whether it was looked for with the points as they are now
+    bool together = false;           // and both show one performance
+    std::string why;                 // else the reason code of put_together
     View view = View::three_d;       // of this clip by itself
     double ahead_s = 0, sigma_s = 0; // the moment t of this clip is the moment t + ahead_s of the other
     double apart_deg = 0;            // between the two cameras, seen from the student

@@ -159,7 +159,8 @@ Result<bool> ClipStore::remove(std::int64_t id) {
               "DELETE FROM seen WHERE clip=?", "DELETE FROM model WHERE clip=?", "DELETE FROM decision WHERE clip=?",
               "DELETE FROM track WHERE clip=?", "DELETE FROM quality WHERE clip=?", "DELETE FROM unfinished WHERE clip=?",
               "DELETE FROM letter WHERE clip=?", "DELETE FROM agreement WHERE clip=?", "UPDATE sent SET clip=NULL WHERE clip=?",
-              "UPDATE quiet_test SET clip=NULL WHERE clip=?", "DELETE FROM at_once WHERE ? IN (first, second)", "UPDATE clip SET pair=0 WHERE pair=?", "DELETE FROM clip WHERE id=?"}) {
+              "UPDATE quiet_test SET clip=NULL WHERE clip=?", "DELETE FROM at_once WHERE ? IN (first, second)",
+              "UPDATE clip SET pair=0 WHERE pair=?", "DELETE FROM clip WHERE id=?"}) {
             Query q(db_, sql);
             if (auto done = q.bind(id).run(); !done) return done;
         }

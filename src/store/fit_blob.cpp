@@ -1,7 +1,8 @@
-// Fit format 1: "bevfit01", numbers of moments, factors and cameras (uint32); offset, its sigma, height, its sigma, misfit (float64), rounds
-// (uint32); a camera each: focal length, distortion, pitch, roll, cx, cy, place, yaw (float64); whether a factor is the person's (uint8);
-// then a moment each: time (float64), and of every point: place (float32 x 3), own covariance (its upper triangle, float32 x 6), and on
-// every third moment and the last how each factor moves it (float32 x 3): errors that all moments share change slowly. Little endian.
+// Fit format 1: "bevfit01", numbers of moments, factors and cameras (uint32); offset, its sigma, height, its sigma, misfit (float64),
+// rounds (uint32); a camera each: focal length, distortion, pitch, roll, cx, cy, place, yaw (float64); whether a factor is the person's
+// (uint8); then a moment each: time (float64), and of every point: place (float32 x 3), own covariance (its upper triangle, float32 x 6),
+// and on every third moment and the last how each factor moves it (float32 x 3): errors that all moments share change slowly. Little
+// endian.
 #include "store/fit_blob.h"
 #include <cmath>
 #include <cstring>
@@ -107,7 +108,8 @@ Result<FittedBody> unpack_fit(const std::string& bytes) {
     FitReader in(bytes);
     for (std::size_t i = 0; i < fit_magic.size(); ++i) (void)in.get<char>();
     const auto moments = in.get<std::uint32_t>(), factors = in.get<std::uint32_t>(), cameras = in.get<std::uint32_t>();
-    if (!in.ok || moments < 2 || moments > most_fit_moments || factors > most_fit_factors || cameras < 1 || cameras > most_fit_cameras) return bad();
+    if (!in.ok || moments < 2 || moments > most_fit_moments || factors > most_fit_factors || cameras < 1 || cameras > most_fit_cameras)
+        return bad();
     FittedBody b;
     for (double* v : {&b.offset_s, &b.offset_sigma_s, &b.stature_m, &b.stature_sigma_m, &b.misfit}) *v = in.get<double>();
     b.rounds = static_cast<int>(in.get<std::uint32_t>() & 0xffffU);

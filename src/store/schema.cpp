@@ -180,7 +180,8 @@ const std::array<const char*, newest_schema> schema_steps{
     "CREATE INDEX quiet_test_person ON quiet_test(person, day);"
     "CREATE INDEX quiet_test_clip ON quiet_test(clip);",
     // 21: two clips filmed at once: the body fitted to both, or why there is none; the first is the one with the lower id
-    "CREATE TABLE at_once(first INTEGER PRIMARY KEY REFERENCES clip(id), second INTEGER NOT NULL REFERENCES clip(id), made_of TEXT NOT NULL, "
+    "CREATE TABLE at_once(first INTEGER PRIMARY KEY REFERENCES clip(id), second INTEGER NOT NULL REFERENCES clip(id), made_of TEXT NOT "
+    "NULL, "
     "why TEXT NOT NULL DEFAULT '', body BLOB);"
     "CREATE INDEX at_once_second ON at_once(second);",
 };

@@ -10,7 +10,8 @@
 namespace bevel::test {
 
 namespace {
-/// An adult in ordinary clothes, a phone about in front or behind and one about at a side, both looking level in a room that shows its edges.
+/// An adult in ordinary clothes, a phone about in front or behind and one about at a side, both looking level in a room that shows its
+/// edges.
 void as_asked(int number, Rng& r, PairTake& pair) {
     auto& student = pair.phone[0].options.student;
     student.stature_m = r.uniform(1.5, 1.9);
@@ -110,7 +111,9 @@ void pair_errors(int number, const std::array<Track, 2>& raw, PairErrors& how, E
         alone.errors = false;
         const auto a = make_motion(raw[0], alone), b = make_motion(raw[1], alone);
         if (a && b)
-            if (const auto c = clocks_of(*a, *b); !c.empty()) how.late_s = c[0].offset_s - pair.later_s, how.late_sigma_s = c[0].sigma_s, how.alike = c[0].alike, how.rivals = c.size() > 1 ? c[1].alike : 0, how.common_s = c[0].common_s;
+            if (const auto c = clocks_of(*a, *b); !c.empty())
+                how.late_s = c[0].offset_s - pair.later_s, how.late_sigma_s = c[0].sigma_s, how.alike = c[0].alike,
+                how.rivals = c.size() > 1 ? c[1].alike : 0, how.common_s = c[0].common_s;
     }
     const auto began = std::chrono::steady_clock::now();
     const auto both = put_together(raw[0], raw[1], o);
@@ -122,7 +125,7 @@ void pair_errors(int number, const std::array<Track, 2>& raw, PairErrors& how, E
     how.late_s = both->clocks.offset_s - pair.later_s;
     how.late_sigma_s = both->clocks.sigma_s;
     how.alike = both->clocks.alike;
-    
+
     how.misfit = both->body.misfit;
     how.rounds = both->body.rounds;
     how.common_s = both->body.time_s.back() - both->body.time_s.front();

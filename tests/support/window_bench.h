@@ -14,7 +14,7 @@
 
 namespace bevel::test {
 
-inline constexpr int demo_clips = 16; // of Lantern Quay
+inline constexpr int demo_clips = 18; // of Lantern Quay
 
 struct Bench {
     ui::Session session;

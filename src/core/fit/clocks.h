@@ -8,7 +8,7 @@ namespace bevel {
 /// The moment t of the second clip is the moment t + offset_s of the first.
 struct Clocks {
     double offset_s = 0, sigma_s = 0;
-    double alike = 0;   // correlation of what both show then, 0..1
+    double alike = 0;    // correlation of what both show then, 0..1
     double common_s = 0; // both clips show this much
     /// How much more alike thirds of it become when each is given an offset of its own within 1.5 s, mean of three: one performance has one
     /// offset throughout, another one of the same movement soon runs ahead or behind.

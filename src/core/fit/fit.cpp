@@ -1,5 +1,5 @@
-#include "core/body/dims.h"
 #include "core/fit/fit.h"
+#include "core/body/dims.h"
 #include "core/fit/residuals.h"
 #include "core/fit/skeleton.h"
 #include "core/fit/spread.h"
@@ -41,8 +41,13 @@ public:
             const PicturePoint &a = (*t_.px[i])[p], &b = (*t_.px[j])[p];
             PicturePoint& q = g.px[p];
             const auto mix = [u](double x, double y) { return x + u * (y - x); };
-            q = {mix(a.x, b.x),         mix(a.y, b.y),       mix(a.visibility, b.visibility), mix(a.sigma, b.sigma),
-                 mix(a.bias, b.bias),   mix(a.sigma_up, b.sigma_up), mix(a.bias_up, b.bias_up)};
+            q = {mix(a.x, b.x),
+                 mix(a.y, b.y),
+                 mix(a.visibility, b.visibility),
+                 mix(a.sigma, b.sigma),
+                 mix(a.bias, b.bias),
+                 mix(a.sigma_up, b.sigma_up),
+                 mix(a.bias_up, b.bias_up)};
             g.speed[p] = Vec2(b.x - a.x, b.y - a.y) / span;
         }
         return g;
@@ -192,7 +197,8 @@ private:
         for (const auto& s : shots_) {
             const Camera& c = *s.motion.camera;
             const double yaw = s.motion.start_azimuth + std::numbers::pi; // of the room of its own motion
-            common_.cameras.push_back({0, c.pitch.value, c.roll.value, s.motion.camera_at.y(), s.motion.camera_at.x(), s.motion.camera_at.z(), yaw, c.distortion.value});
+            common_.cameras.push_back({0, c.pitch.value, c.roll.value, s.motion.camera_at.y(), s.motion.camera_at.x(),
+                                       s.motion.camera_at.z(), yaw, c.distortion.value});
             common_.offsets.emplace_back();
             common_.offsets.back().fill(0);
             common_.late.push_back({0});
@@ -286,7 +292,8 @@ private:
             const auto next = std::lower_bound(common_.time_s.begin(), common_.time_s.end(), time_[k]);
             const auto j = static_cast<std::size_t>(next - common_.time_s.begin());
             const Body3 &b = common_.body[std::min(j, common_.body.size() - 1)], &a = j > 0 ? common_.body[j - 1] : b;
-            const double u = j > 0 && j < common_.time_s.size() ? (time_[k] - common_.time_s[j - 1]) / (common_.time_s[j] - common_.time_s[j - 1]) : 1;
+            const double u =
+                j > 0 && j < common_.time_s.size() ? (time_[k] - common_.time_s[j - 1]) / (common_.time_s[j] - common_.time_s[j - 1]) : 1;
             for (std::size_t p = 0; p < point_count; ++p) {
                 const Vec3 near = a[p] + u * (b[p] - a[p]);
                 constexpr double wander_m = 0.3, sight_m = 0.03;
@@ -347,15 +354,17 @@ private:
             seen.bias = Vec2(std::max(1e-3, q.bias), std::max(1e-3, bias_up));
             seen.focal = c.focal.value;
             seen.half2 = c.cx * c.cx + c.cy * c.cy;
-            problem_->AddResidualBlock(new ceres::AutoDiffCostFunction<Seen, 2, camera_size, 3, 2, 1>(new Seen(seen)), new ceres::CauchyLoss(2.5),
-                                       common_.cameras[s].data(), point(k, p), &common_.offsets[s][2 * p], common_.late[s].data());
+            problem_->AddResidualBlock(new ceres::AutoDiffCostFunction<Seen, 2, camera_size, 3, 2, 1>(new Seen(seen)),
+                                       new ceres::CauchyLoss(2.5), common_.cameras[s].data(), point(k, p), &common_.offsets[s][2 * p],
+                                       common_.late[s].data());
         }
     }
 
     void hold_together(std::size_t k) {
         for (const auto& b : bones())
             problem_->AddResidualBlock(new ceres::AutoDiffCostFunction<Keeps, 1, 3, 3, 1>(new Keeps{b.give_m}), nullptr,
-                                       point(k, index_of(b.a)), point(k, index_of(b.b)), &common_.lengths[static_cast<std::size_t>(b.length)]);
+                                       point(k, index_of(b.a)), point(k, index_of(b.b)),
+                                       &common_.lengths[static_cast<std::size_t>(b.length)]);
         for (const auto& b : spans())
             problem_->AddResidualBlock(new ceres::AutoDiffCostFunction<KeepsBetween, 1, 3, 3, 3, 3, 1>(new KeepsBetween{b.give_m}), nullptr,
                                        point(k, index_of(b.a)), point(k, index_of(mirrored(b.a))), point(k, index_of(b.b)),
@@ -387,9 +396,9 @@ private:
                                            point(k, index_of(p)), point(k + 1, index_of(p)));
         if (k == 0 || k + 1 >= time_.size()) return;
         for (std::size_t p = 0; p < point_count; ++p)
-            problem_->AddResidualBlock(
-                new ceres::AutoDiffCostFunction<Smooth, 3, 3, 3, 3>(new Smooth{usual_acceleration(static_cast<Point>(p)) * step_s_ * step_s_}),
-                nullptr, point(k - 1, p), point(k, p), point(k + 1, p));
+            problem_->AddResidualBlock(new ceres::AutoDiffCostFunction<Smooth, 3, 3, 3, 3>(
+                                           new Smooth{usual_acceleration(static_cast<Point>(p)) * step_s_ * step_s_}),
+                                       nullptr, point(k - 1, p), point(k, p), point(k + 1, p));
     }
 
     template <int n> void about(double* at, const std::array<double, n>& value, const std::array<double, n>& sigma) {
@@ -466,7 +475,8 @@ private:
         ceres::CRSMatrix rows;
         problem_->Evaluate(how, nullptr, nullptr, nullptr, &rows);
         const Eigen::Map<const Eigen::SparseMatrix<double, Eigen::RowMajor>> jacobian(
-            rows.num_rows, rows.num_cols, static_cast<Eigen::Index>(rows.values.size()), rows.rows.data(), rows.cols.data(), rows.values.data());
+            rows.num_rows, rows.num_cols, static_cast<Eigen::Index>(rows.values.size()), rows.rows.data(), rows.cols.data(),
+            rows.values.data());
         return spread_of(jacobian, time_.size(), point_count * 3);
     }
 
@@ -546,7 +556,9 @@ void join(FittedBody& whole, FittedBody part) {
     }
     const double change = 0.5 * (whole.time_s.back() + part.time_s.front());
     const auto keep = static_cast<std::size_t>(std::lower_bound(whole.time_s.begin(), whole.time_s.end(), change) - whole.time_s.begin()),
-               from = static_cast<std::size_t>(std::lower_bound(part.time_s.begin(), part.time_s.end(), keep > 0 ? whole.time_s[keep - 1] + 1e-6 : change) - part.time_s.begin());
+               from = static_cast<std::size_t>(
+                   std::lower_bound(part.time_s.begin(), part.time_s.end(), keep > 0 ? whole.time_s[keep - 1] + 1e-6 : change) -
+                   part.time_s.begin());
     const auto add = [&](auto& to, auto& what) {
         to.resize(keep);
         to.insert(to.end(), std::make_move_iterator(what.begin() + static_cast<std::ptrdiff_t>(from)), std::make_move_iterator(what.end()));

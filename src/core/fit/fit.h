@@ -1,6 +1,6 @@
 // One body fitted to all frames of a clip of one camera, or of two at once: points that keep their distances, feet that stay where they are
-// planted, over a floor, smooth in time; cameras, lengths of the body and what the body finder does with this person are unknowns beside it.
-// Nonlinear least squares (Ceres); robust to points that were found wrongly.
+// planted, over a floor, smooth in time; cameras, lengths of the body and what the body finder does with this person are unknowns beside
+// it. Nonlinear least squares (Ceres); robust to points that were found wrongly.
 #pragma once
 #include "core/fit/clocks.h"
 #include <stop_token>
@@ -31,15 +31,15 @@ struct PlacedCamera {
 
 /// A change of all moments that go together, were one independent unknown of the clip off by one sigma.
 struct FitFactor {
-    bool person = false; // rests on the person's lengths and offsets rather than on the cameras
+    bool person = false;      // rests on the person's lengths and offsets rather than on the cameras
     std::vector<Body3> moved; // difference, m, room axes
 };
 
 inline constexpr int fit_factors = 12;
 
 struct FittedBody {
-    std::vector<double> time_s; // on the first clip's clock
-    std::vector<Body3> m;       // room of the first clip's motion
+    std::vector<double> time_s;                                // on the first clip's clock
+    std::vector<Body3> m;                                      // room of the first clip's motion
     std::vector<std::array<Eigen::Matrix3f, point_count>> own; // covariance of a moment alone, m^2
     std::vector<FitFactor> factors;
     std::vector<PlacedCamera> cameras;

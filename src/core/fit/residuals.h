@@ -10,8 +10,8 @@ inline constexpr int camera_size = 8;
 
 /// A point on a picture. `seen`: pixels from the picture's middle as filmed.
 struct Seen {
-    Vec2 seen, speed; // px, px/s
-    Vec2 sigma, bias; // px: of the moment, of the person
+    Vec2 seen, speed;               // px, px/s
+    Vec2 sigma, bias;               // px: of the moment, of the person
     double focal = 1000, half2 = 1; // px; half diagonal squared
 
     template <class T> bool operator()(const T* cam, const T* point, const T* offset, const T* late, T* out) const {
@@ -49,7 +49,8 @@ struct KeepsBetween {
     double give;
     template <class T> bool operator()(const T* a, const T* b, const T* c, const T* d, const T* length, T* out) const {
         using std::sqrt;
-        const T x = T(0.5) * (a[0] + b[0] - c[0] - d[0]), y = T(0.5) * (a[1] + b[1] - c[1] - d[1]), z = T(0.5) * (a[2] + b[2] - c[2] - d[2]);
+        const T x = T(0.5) * (a[0] + b[0] - c[0] - d[0]), y = T(0.5) * (a[1] + b[1] - c[1] - d[1]),
+                z = T(0.5) * (a[2] + b[2] - c[2] - d[2]);
         out[0] = (sqrt(x * x + y * y + z * z + T(1e-8)) - length[0]) / T(give);
         return true;
     }
@@ -89,7 +90,8 @@ struct OnFloor {
 /// The body's centre is over the feet: somewhere between them, a little out. In slow practice it is so at every moment.
 class OverFeet : public ceres::CostFunction {
 public:
-    /// `share`: of every point in the body's centre, less its share in the middle of the feet; `root`: of the information, in the floor plane.
+    /// `share`: of every point in the body's centre, less its share in the middle of the feet; `root`: of the information, in the floor
+    /// plane.
     OverFeet(const std::array<double, point_count>& share, const Eigen::Matrix2d& root) : share_(share), root_(root) {
         set_num_residuals(2);
         mutable_parameter_block_sizes()->assign(point_count, 3);

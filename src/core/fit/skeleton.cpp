@@ -3,7 +3,27 @@
 namespace bevel::fit {
 namespace {
 
-enum Of : int { hips, thigh, shank, heel, toe, foot, shoulders, flank, upper_arm, forearm, ears, face, brow, cheek, thumb, palm, knuckles, trunk, neck };
+enum Of : int {
+    hips,
+    thigh,
+    shank,
+    heel,
+    toe,
+    foot,
+    shoulders,
+    flank,
+    upper_arm,
+    forearm,
+    ears,
+    face,
+    brow,
+    cheek,
+    thumb,
+    palm,
+    knuckles,
+    trunk,
+    neck
+};
 constexpr std::array<Length, 19> all_lengths{{
     {0.100, 0.10},  // hips
     {0.245, 0.045}, // thigh
@@ -88,12 +108,15 @@ double usual_acceleration(Point p) {
     case left_wrist:
     case left_thumb:
     case left_index:
-    case left_little: return 1.5;
+    case left_little:
+        return 1.5;
     case left_knee:
     case left_ankle:
     case left_heel:
-    case left_toe: return 1.0;
-    default: return 0.6; // hips, trunk, head
+    case left_toe:
+        return 1.0;
+    default:
+        return 0.6; // hips, trunk, head
     }
 }
 

@@ -8,7 +8,7 @@ namespace bevel::fit {
 /// Two points that keep their distance. Both sides of the body share a length.
 struct Bone {
     Point a, b;
-    int length; // which of lengths()
+    int length;    // which of lengths()
     double give_m; // 1-sigma by which the distance changes as the body moves: joints are no pins, and shoulder blades glide
 };
 /// A length as a share of the height, and how people differ from it (1-sigma, relative to the length).

@@ -44,7 +44,8 @@ std::optional<Spread> spread_of(const Eigen::SparseMatrix<double, Eigen::RowMajo
         if (i > 0) {
             const Dense solved = down[i - 1].solve(a.next[i - 1]);
             before[i] = a.next[i - 1].transpose() * solved;
-            y.middleRows(static_cast<Index>(i) * wide, n) -= solved.transpose() * y.middleRows(static_cast<Index>(i - 1) * wide, a.diagonal[i - 1].rows());
+            y.middleRows(static_cast<Index>(i) * wide, n) -=
+                solved.transpose() * y.middleRows(static_cast<Index>(i - 1) * wide, a.diagonal[i - 1].rows());
         }
         down[i].compute(a.diagonal[i] - before[i]);
         if (down[i].info() != Eigen::Success) return std::nullopt;

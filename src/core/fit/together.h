@@ -10,8 +10,8 @@ struct Together {
     Clocks clocks;
 };
 
-/// `first`, `second`: raw tracks of pixels. `most_offset_s`: how far apart their clocks may be. cannot_judge: as make_motion of either clip,
-/// "apart" (they show no common performance, or do not fit one body); cancelled.
+/// `first`, `second`: raw tracks of pixels. `most_offset_s`: how far apart their clocks may be. cannot_judge: as make_motion of either
+/// clip, "apart" (they show no common performance, or do not fit one body); cancelled.
 Result<Together> put_together(const Track& first, const Track& second, const MotionOptions& options, double most_offset_s = 60,
                               std::stop_token stop = {});
 

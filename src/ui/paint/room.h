@@ -11,7 +11,8 @@ struct RoomLook {
 };
 
 /// The body of a frame over its floor (grid 25 cm), about the middle of its feet; sides in their colours, what is nearer drawn over what is
-/// farther; the body's centre with its plumb line; the reference at the same moment, dashed, on the same place. `reference_s`: NaN for none.
+/// farther; the body's centre with its plumb line; the reference at the same moment, dashed, on the same place. `reference_s`: NaN for
+/// none.
 void draw_room(QPainter& p, const QRectF& rect, const Review& review, std::size_t frame, double reference_s, const RoomLook& look,
                const Theme& theme);
 

@@ -318,7 +318,8 @@ void ReviewPage::frame_changed() {
 }
 
 bool ReviewPage::shows_current() const {
-    return student_->is_current() && (state_.shows_model() || !reference_->isVisibleTo(this) || reference_->is_current()) && (!state_.beside || partner_->is_current());
+    return student_->is_current() && (state_.shows_model() || !reference_->isVisibleTo(this) || reference_->is_current()) &&
+           (!state_.beside || partner_->is_current());
 }
 
 /// The other clip of the pair in the first place, at the same moment.

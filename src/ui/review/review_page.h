@@ -127,7 +127,7 @@ private:
     QLabel *title_ = nullptr, *where_ = nullptr;
     Notice* notice_ = nullptr;
     PictureView *student_ = nullptr, *partner_ = nullptr, *reference_ = nullptr;
-    RoomView* room_ = nullptr; // in place of the reference, where the room is known
+    RoomView* room_ = nullptr;  // in place of the reference, where the room is known
     bool model_wanted_ = false; // the instructor's clip in place of the figure, where there is one
     std::optional<double> change_over_to_;
     ColumnView* column_ = nullptr;
@@ -137,7 +137,8 @@ private:
     FiguresTable* figures_ = nullptr;
     FindingsColumn* findings_ = nullptr;
     QComboBox* speed_ = nullptr;
-    QToolButton *play_ = nullptr, *mirror_ = nullptr, *axis_ = nullptr, *one_ = nullptr, *over_ = nullptr, *loop_ = nullptr, *in_room_ = nullptr;
+    QToolButton *play_ = nullptr, *mirror_ = nullptr, *axis_ = nullptr, *one_ = nullptr, *over_ = nullptr, *loop_ = nullptr,
+                *in_room_ = nullptr;
     std::optional<std::pair<double, double>> looped_; // s of the clip, while a part is played over and over
     QWidget* side_ = nullptr;
     QSplitter* split_ = nullptr;

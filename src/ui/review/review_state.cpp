@@ -45,8 +45,7 @@ void ReviewState::go_to(const Finding& f) {
 std::optional<std::size_t> ReviewState::partner_frame() const {
     if (!open || !beside || beside->track.frames() == 0) return std::nullopt;
     const auto& ts = beside->track.time_s;
-    const double t = held_ && held_->first == frame && beside == open->partner
-                         ? held_->second
+    const double t = held_ && held_->first == frame && beside == open->partner ? held_->second
                      : open->at_once.together && beside == open->partner
                          ? time() + open->at_once.ahead_s
                          : same_moment(open->review->alignment, time(), beside->review->alignment);

@@ -70,7 +70,8 @@ QWidget* ReviewPage::build_transport() {
     axis_->setCheckable(true);
     over_ = tool(tr("Lay over"), tr("The reference's lines over the student, on the same planted foot (G)"), "layOver");
     over_->setCheckable(true);
-    in_room_ = tool(tr("Room"), tr("The body in the room from any side, in place of the reference (V); of two clips filmed at once"), "inRoom");
+    in_room_ =
+        tool(tr("Room"), tr("The body in the room from any side, in place of the reference (V); of two clips filmed at once"), "inRoom");
     in_room_->setCheckable(true);
     in_room_->hide();
     loop_ = tool(tr("Again"), tr("Play this part of the movement over and over (O)"), "loop");
@@ -183,7 +184,8 @@ void ReviewPage::add_looking(Actions& actions) {
     actions.add(this, M::view, "layOverAction", tr("Lay the reference over the student"), {QKeySequence(Qt::Key_G)},
                 [this] { over_->toggle(); });
     actions.add(
-        this, M::view, "inRoomAction", tr("The body in the room"), {QKeySequence(Qt::Key_V)}, [this] { in_room_->isVisibleTo(this) ? in_room_->toggle() : void(); },
+        this, M::view, "inRoomAction", tr("The body in the room"), {QKeySequence(Qt::Key_V)},
+        [this] { in_room_->isVisibleTo(this) ? in_room_->toggle() : void(); },
         tr("Of two clips filmed at once: from any side, turned by dragging"));
     actions.add(this, M::view, "axisAction", tr("Read the time axis by the movement"), {QKeySequence(Qt::Key_T)},
                 [this] { axis_->toggle(); });

@@ -93,7 +93,10 @@ void ReviewPage::put_at_once() {
         [this, id = open->clip.id, job, stop](const Result<bool>& together) {
             putting_ = 0;
             const bool cancelled = stop->stop_requested() || (!together && together.error().code == Code::cancelled);
-            session_.jobs->end(job, cancelled ? JobOutcome::cancelled : together ? JobOutcome::done : JobOutcome::failed,
+            session_.jobs->end(job,
+                               cancelled  ? JobOutcome::cancelled
+                               : together ? JobOutcome::done
+                                          : JobOutcome::failed,
                                cancelled || together ? QString() : text::error(together.error()));
             if (together && state_.open && state_.open->clip.id == id) reload();
         });

@@ -44,11 +44,16 @@ void RoomView::keyPressEvent(QKeyEvent* e) {
     if (!(e->modifiers() & Qt::ShiftModifier)) return QWidget::keyPressEvent(e); // plain arrows step through the clip
     constexpr double step = 10;
     switch (e->key()) {
-    case Qt::Key_Left: return look_from(look_.azimuth_deg - step, look_.above_deg);
-    case Qt::Key_Right: return look_from(look_.azimuth_deg + step, look_.above_deg);
-    case Qt::Key_Up: return look_from(look_.azimuth_deg, look_.above_deg + step);
-    case Qt::Key_Down: return look_from(look_.azimuth_deg, look_.above_deg - step);
-    default: QWidget::keyPressEvent(e);
+    case Qt::Key_Left:
+        return look_from(look_.azimuth_deg - step, look_.above_deg);
+    case Qt::Key_Right:
+        return look_from(look_.azimuth_deg + step, look_.above_deg);
+    case Qt::Key_Up:
+        return look_from(look_.azimuth_deg, look_.above_deg + step);
+    case Qt::Key_Down:
+        return look_from(look_.azimuth_deg, look_.above_deg - step);
+    default:
+        QWidget::keyPressEvent(e);
     }
 }
 

@@ -43,6 +43,13 @@ HelpPage marks() {
                       "toes only, none a foot in the air; the thin line is the reference."));
     h += paragraph(HelpWords::tr("Student and reference always stand at the same moment of the movement, not at the same second."));
     h += paragraph(HelpWords::tr(
+        "Two phones at once, one in front and one at a side, tell more than one after the other: clips that were paired are held against "
+        "each "
+        "other, their clocks told from the movement, and where they show one performance the body stands in the room. Then turns, knees "
+        "and "
+        "both directions of the stance are told from both together, and Room shows it from any side. Start both phones before the student "
+        "begins; how they are placed and when they are started is found out."));
+    h += paragraph(HelpWords::tr(
         "A figure stands with its error: 12 ± 2° means that two times in three the true value lies between 10 and 14. Hatching "
         "shows where nothing can be told."));
     return {QStringLiteral("marks"), HelpWords::tr("Marks and pictures"), h};

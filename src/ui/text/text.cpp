@@ -147,12 +147,14 @@ QString at_once(const AtOnce& how) {
     const auto space = QStringLiteral(" ");
     if (!how.tried) return TextWords::tr("Whether both were filmed at once is not known yet.") + space + first;
     if (!how.together)
-        return TextWords::tr("The two clips do not show one performance at once: each figure is told from the clip that shows it surer.") + space +
-               first;
+        return TextWords::tr("The two clips do not show one performance at once: each figure is told from the clip that shows it surer.") +
+               space + first;
     const QLocale locale;
-    return TextWords::tr("Both clips show one performance: this moment is %1 s ± %2 s later in the other one, and the two phones stand %3° "
-                         "apart. Each figure is told from both together or from one alone, whichever is surer.")
-               .arg(locale.toString(how.ahead_s, 'f', 2), locale.toString(how.sigma_s, 'f', 2), locale.toString(how.apart_deg, 'f', 0)) +
+    return TextWords::tr(
+               "Both clips show one performance: their clocks differ by %1 s ± %2 s, and the two phones stand %3° apart. Each figure "
+               "is told from both together or from one alone, whichever is surer.")
+               .arg(locale.toString(std::abs(how.ahead_s), 'f', 2), locale.toString(how.sigma_s, 'f', 2),
+                    locale.toString(how.apart_deg, 'f', 0)) +
            space + first;
 }
 
