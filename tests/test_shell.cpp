@@ -647,7 +647,7 @@ private slots:
         };
         QCOMPARE(found("ilse"), 4);
         QCOMPARE(found("clouds greta"), 1);
-        QCOMPARE(found("nov 2026"), 11);
+        QCOMPARE(found("nov 2026"), 13);
         QCOMPARE(found("no such thing"), 0);
         QCOMPARE(found(""), test::demo_clips);
     }
