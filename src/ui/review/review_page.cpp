@@ -178,6 +178,7 @@ void ReviewPage::open(Ref ref) {
 }
 
 void ReviewPage::open_clip(qint64 id) {
+    wanted_ = id;
     title_->setText(tr("Opening …"));
     empty_->say(tr("Opening …"));
     session_.background->run<Loaded>(

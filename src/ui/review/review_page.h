@@ -76,6 +76,7 @@ private:
     QWidget* transport_ = nullptr;
     static constexpr int step_margin = 26; // of a button about its words, with the gap to the next
     std::vector<std::pair<FindingKey, double>> seen_at_;
+    qint64 wanted_ = 0;  // the clip that was asked for last
     qint64 putting_ = 0; // the clip that is being put together with its pair
     void build();
     QWidget* build_bar();

@@ -98,7 +98,12 @@ void ReviewPage::put_at_once() {
                                : together ? JobOutcome::done
                                           : JobOutcome::failed,
                                cancelled || together ? QString() : text::error(together.error()));
-            if (together && state_.open && state_.open->clip.id == id) reload();
+            // Another clip may have been asked for meanwhile.
+            if (!together || !state_.open || state_.open->clip.id != id || wanted_ != id) return;
+            if (*together) return reload();
+            AtOnce apart;
+            apart.tried = true;
+            where_->setToolTip(text::at_once(apart));
         });
 }
 
