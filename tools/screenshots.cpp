@@ -182,6 +182,9 @@ int main(int argc, char** argv) {
     window.arrivals()->findChild<QTabWidget*>(QStringLiteral("arrivalTabs"))->setCurrentIndex(1);
     if (!wait([&] { return session.library->clips().get(waiting)->state == ClipState::asked; }, 60000)) return 1;
     wait([&] { return background.idle(); });
+    auto* list = window.arrivals()->findChild<QTableView*>(QStringLiteral("clips"));
+    for (int r = 0; r < list->model()->rowCount(); ++r) // of whom nothing was said: by the name of the file
+        if (list->model()->index(r, 0).data().toString().contains(QStringLiteral("noor-mane-left"))) list->selectRow(r);
     const auto* stills = window.arrivals()->findChild<ui::StillPair*>(QStringLiteral("stills"));
     if (!wait([&] { return stills->isVisible() && stills->painted(); })) return 1;
     shot(QStringLiteral("arrivals-asked"));
@@ -433,7 +436,7 @@ int main(int argc, char** argv) {
             }
             // A clip that was given the wrong name.
             for (auto wrong : *clips) {
-                if (wrong.movement != "gaze_at_the_moon" || !session.library->clips().has_file(wrong)) continue;
+                if (wrong.movement != "gaze_at_the_moon" || wrong.pair != 0 || !session.library->clips().has_file(wrong)) continue;
                 const std::string right = wrong.movement;
                 wrong.movement = "side_shift";
                 if (!session.library->clips().set_facts(wrong)) return 1;

@@ -7775,8 +7775,8 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <translation>Der Name der Datei verrät, wer es ist.</translation>
     </message>
     <message>
-        <source>%1 and %2 at once, in the room; %3</source>
-        <translation>%1 und %2 zugleich, im Raum; %3</translation>
+        <source>at once in the room, %1 and %2; %3</source>
+        <translation>zugleich im Raum, %1 und %2; %3</translation>
     </message>
     <message>
         <source>Room</source>

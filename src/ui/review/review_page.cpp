@@ -215,7 +215,7 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
     state_.beside.reset();
     where_->setText(tr("%1, %2").arg(text::view(r.motion.view), open->whole ? text::parts_seen(*open->whole) : text::repetitions(r)));
     if (open->partner) {
-        const auto both = open->at_once.together ? tr("%1 and %2 at once, in the room; %3") : tr("%1 and %2, %3");
+        const auto both = open->at_once.together ? tr("at once in the room, %1 and %2; %3") : tr("%1 and %2, %3");
         where_->setText(both.arg(text::view(open->at_once.view), text::view(open->partner->review->motion.view), text::repetitions(r)));
     }
     where_->setToolTip(open->partner ? text::at_once(open->at_once) : QString());
