@@ -308,6 +308,16 @@ private slots:
         }
     }
 
+    void what_the_other_phone_did_not_see_is_not_left_out() {
+        Motion alone;
+        for (int i = 0; i <= 60; ++i) alone.time_s.push_back(0.1 * i), alone.valid.push_back(true);
+        QVERIFY(std::abs(share_shown(some_fit(31), alone) - 31.0 / 61) < 0.02); // three of six seconds
+        QVERIFY(share_shown(some_fit(61), alone) > 0.98);
+        for (std::size_t i = 31; i < 61; ++i) alone.valid[i] = false; // nobody there then
+        QVERIFY(share_shown(some_fit(31), alone) > 0.98);
+        QVERIFY(share_shown({}, alone) == 0 && share_shown(some_fit(31), {}) == 0);
+    }
+
     void the_library_keeps_it_for_these_points_and_no_longer() {
         auto lib = Library::open(path("keeps"));
         QVERIFY(lib.has_value());

@@ -17870,6 +17870,10 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <translation>Ob beide zugleich gefilmt wurden, ist noch nicht bekannt.</translation>
     </message>
     <message>
+        <source>The other clip shows too little of this one to stand for it: each figure is told from the clip that shows it surer.</source>
+        <translation>Die andere Aufnahme zeigt zu wenig von dieser, um für sie zu stehen: Jede Angabe kommt aus der Aufnahme, die sie sicherer zeigt.</translation>
+    </message>
+    <message>
         <source>The two clips do not show one performance at once: each figure is told from the clip that shows it surer.</source>
         <translation>Die beiden Aufnahmen zeigen nicht dieselbe Ausführung: Jede Angabe kommt aus der Aufnahme, die sie sicherer zeigt.</translation>
     </message>

@@ -93,6 +93,17 @@ KeptTogether kept_together(const Library& library, const Clip& clip, const Perso
     return out;
 }
 
+double share_shown(const FittedBody& body, const Motion& alone) {
+    if (body.time_s.empty()) return 0;
+    double seen = 0, shown = 0;
+    for (std::size_t i = 0; i < alone.frames(); ++i)
+        if (alone.valid[i]) {
+            seen += 1;
+            shown += alone.time_s[i] >= body.time_s.front() && alone.time_s[i] <= body.time_s.back() ? 1 : 0;
+        }
+    return seen > 0 ? shown / seen : 0;
+}
+
 Result<std::shared_ptr<const Review>> review_in_room(const FittedBody& body, const Review& alone, const Movement& movement,
                                                      const ReviewOptions& options) {
     auto room = motion_of(body, alone.motion, motion_options(options));

@@ -11,7 +11,7 @@ namespace bevel {
 struct AtOnce {
     bool tried = false;              // whether it was looked for with the points as they are now
     bool together = false;           // and both show one performance
-    std::string why;                 // else the reason code of put_together
+    std::string why;                 // else the reason code of put_together, or "brief": the other one shows too little of this clip
     View view = View::three_d;       // of this clip by itself
     double ahead_s = 0, sigma_s = 0; // the moment t of this clip is the moment t + ahead_s of the other
     double apart_deg = 0;            // between the two cameras, seen from the student
@@ -32,6 +32,11 @@ struct KeptTogether {
     std::optional<FittedBody> body; // on this clip's clock
 };
 KeptTogether kept_together(const Library& library, const Clip& clip, const Person& person);
+
+/// How much of what a clip shows by itself the fit shows too, 0..1. A review in the room is one of the clip only where that is most of it:
+/// nothing that somebody did is left out because a second phone did not see it.
+double share_shown(const FittedBody& body, const Motion& alone);
+inline constexpr double least_shown = 0.8;
 
 /// The clip's review with the body in the room, each figure from what tells it surest.
 Result<std::shared_ptr<const Review>> review_in_room(const FittedBody& body, const Review& alone, const Movement& movement,

@@ -79,6 +79,10 @@ void put_in_room(const Library& library, const Forms& forms, OpenReview& open) {
     open.at_once.view = open.review->motion.view;
     const auto movement = forms.movement(open.clip.movement, open.taught.version);
     if (!kept.body || !movement) return;
+    if (share_shown(*kept.body, open.review->motion) < least_shown) {
+        open.at_once.together = false, open.at_once.why = "brief";
+        return;
+    }
     const auto options = review_options(forms, open.clip, open.person, open.agreements, open.taught, open.condition);
     auto review = review_in_room(*kept.body, *open.review, *movement, options);
     if (review)

@@ -146,6 +146,10 @@ QString at_once(const AtOnce& how) {
     const QString first = TextWords::tr("X puts the other clip first.");
     const auto space = QStringLiteral(" ");
     if (!how.tried) return TextWords::tr("Whether both were filmed at once is not known yet.") + space + first;
+    if (!how.together && how.why == "brief")
+        return TextWords::tr(
+                   "The other clip shows too little of this one to stand for it: each figure is told from the clip that shows it surer.") +
+               space + first;
     if (!how.together)
         return TextWords::tr("The two clips do not show one performance at once: each figure is told from the clip that shows it surer.") +
                space + first;
