@@ -46,10 +46,11 @@ private slots:
         QVERIFY(std::abs(how.apart_deg - 90) < 20);
         QCOMPARE(state.open->review->motion.view, View::three_d);
         // What was done wrong shows from the front and from the side: one review tells both.
-        std::set<std::string> outside;
+        std::map<std::string, Direction> outside;
         for (const auto& f : state.open->review->findings)
-            if (f.verdict == Verdict::outside) outside.insert(f.check);
-        QVERIFY(outside.contains("stance") && outside.contains("trunk_lean"));
+            if (f.verdict == Verdict::outside) outside[f.check] = f.direction;
+        QVERIFY(outside.contains("stance") && outside["stance"] == Direction::low);
+        QVERIFY(outside.contains("trunk_lean") && outside["trunk_lean"] == Direction::high);
         QVERIFY(ui::text::at_once(how).contains(QStringLiteral("one performance")));
         QVERIFY(ui::text::at_once({}).contains(QStringLiteral("not known yet")));
         AtOnce apart;

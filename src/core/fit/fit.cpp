@@ -24,9 +24,9 @@ struct Glimpse {
     std::array<Vec2, point_count> speed;
 };
 
-class Shots {
+class Glimpses {
 public:
-    explicit Shots(const FitShot& shot) : t_(shot.track), offset_s_(shot.offset_s) {}
+    explicit Glimpses(const FitShot& shot) : t_(shot.track), offset_s_(shot.offset_s) {}
     std::optional<Glimpse> at(double time_s) const {
         constexpr double gap_s = 0.25;
         const double t = time_s - offset_s_;
@@ -56,12 +56,6 @@ public:
 private:
     const Track& t_;
     double offset_s_;
-};
-
-/// Where a motion of one camera has a point at a moment of its own clock, and how sure it is, in its own room.
-struct Guess {
-    Vec3 at;
-    Eigen::Matrix3d information;
 };
 
 /// What all moments share.
@@ -185,7 +179,7 @@ private:
             glimpses_.emplace_back();
             bool all = true;
             for (const auto& s : shots_) {
-                glimpses_.back().push_back(Shots(s).at(t));
+                glimpses_.back().push_back(Glimpses(s).at(t));
                 all = all && glimpses_.back().back();
             }
             seen += all ? 1 : 0;

@@ -207,8 +207,17 @@ Evidence surest_of(Motion room, const Review& alone, Sex sex) {
             if (a.present() && b.present()) here += a.sigma, there += b.sigma, ++both;
             if (!a.present() && b.present()) ++only_there;
         }
-        if (both > 0 ? there < here : only_there > 0) series = other->second;
+        const bool of_feet = key.starts_with("foot.state");
+        if (of_feet || (both > 0 ? there < here : only_there > 0)) series = other->second;
     }
+    const Measures& alone_of = alone.measures;
+    if (alone_of.time_s.size() != e.measures.time_s.size()) return e;
+    e.measures.contact = alone_of.contact, e.measures.contact_sigma = alone_of.contact_sigma;
+    auto& events = e.measures.events;
+    std::erase_if(events, [](const Event& x) { return x.part == Part::foot; });
+    for (const auto& x : alone_of.events)
+        if (x.part == Part::foot) events.push_back(x);
+    std::stable_sort(events.begin(), events.end(), [](const Event& x, const Event& y) { return x.time_s < y.time_s; });
     return e;
 }
 
