@@ -1,5 +1,5 @@
 #include "core/files.h"
-#include "core/practice/plan.h"
+#include "core/practice/course.h"
 #include "core/review/points_csv.h"
 #include "store/library.h"
 #include "support/synthetic.h"
@@ -70,6 +70,57 @@ private slots:
         QVERIFY(!QFile::exists(at("none.json")));
         QCOMPARE(run({"plan", at("needs.json"), "-o", at("none.json"), "--person", "Noor"}), 2);
         QCOMPARE(run({"plan", at("not there.json"), "-o", at("none.json")}), 3);
+    }
+
+    void a_course_is_made_slid_and_exported() {
+        const auto needs = at("course needs.json").toStdString();
+        QVERIFY(write_whole(needs, R"({"wanted": ["gaze_at_the_moon", "part_the_horses_mane"], "limits": ["no_overhead"],
+            "course": {"from": "2026-12-07", "weeks": 6, "lessons": 1, "lesson_minutes": 40, "home_days": 2, "home_minutes": 12}})"));
+        QString out;
+        QCOMPARE(run({"course", at("course needs.json"), "-o", at("c.json"), "--html", at("c.html"), "--ics", at("c.ics"), "--title",
+                      "Evenings <i>%1</i> & more", "--at", "19:30"},
+                     nullptr, &out),
+                 0);
+        QVERIFY(out.contains(QStringLiteral("Gaze at the Moon")) && out.contains(QStringLiteral("recall")));
+        const auto course = parse_course(*read_text(at("c.json").toStdString(), 1U << 20U));
+        QVERIFY(course && course->weeks.size() == 6);
+        const auto page = QString::fromStdString(*read_text(at("c.html").toStdString(), 1U << 20U));
+        QVERIFY(page.contains(QStringLiteral("Evenings &lt;i&gt;%1&lt;/i&gt; &amp; more")));
+        QCOMPARE(page.count(QStringLiteral("<section>")), 6);
+        QCOMPARE(page.count(QStringLiteral("A day at home")), 6);
+        QVERIFY(page.contains(QStringLiteral("2 rounds"))); // a thing is named once a day
+        QVERIFY(!page.contains(QStringLiteral("time(s)")) && !page.contains(QStringLiteral("round 2 of")));
+        for (const char* from_elsewhere :
+             {"http:", "https:", "src=", "<script", "no_overhead"}) // it needs nothing else, and tells no limit
+            QVERIFY2(!page.contains(QLatin1String(from_elsewhere)), from_elsewhere);
+        const auto calendar = QString::fromStdString(*read_text(at("c.ics").toStdString(), 1U << 20U));
+        QCOMPARE(calendar.count(QStringLiteral("BEGIN:VEVENT")), 6 * 3);
+        QVERIFY(calendar.contains(QStringLiteral("DTSTART:20261207T193000")));
+        // The second week is missed: it becomes a week longer, and nothing of that week stands in page or calendar.
+        QCOMPARE(run({"course", at("course needs.json"), "-o", at("slid.json"), "--so-far", at("c.json"), "--now", "3", "--missed", "2",
+                      "--html", at("slid.html"), "--ics", at("slid.ics")}),
+                 0);
+        const auto slid = parse_course(*read_text(at("slid.json").toStdString(), 1U << 20U));
+        QVERIFY(slid && slid->weeks.size() == 7 && slid->weeks[1].missed);
+        QCOMPARE(QString::fromStdString(*read_text(at("slid.html").toStdString(), 1U << 20U)).count(QStringLiteral("A day at home")), 6);
+        QCOMPARE(QString::fromStdString(*read_text(at("slid.ics").toStdString(), 1U << 20U)).count(QStringLiteral("BEGIN:VEVENT")), 6 * 3);
+        // Wrong use and wrong files say what is wrong, and leave nothing behind.
+        QString err;
+        QCOMPARE(run({"course", at("course needs.json"), "-o", at("none.json"), "--now", "3"}), 2);
+        QCOMPARE(run({"course", at("course needs.json"), "-o", at("none.json"), "--so-far", at("c.json"), "--now", "3", "--missed", "3"}),
+                 2);
+        QCOMPARE(run({"course", at("course needs.json"), "-o", at("none.json"), "--at", "late"}), 2);
+        QCOMPARE(run({"course", at("course needs.json"), "-o", at("none.json"), "--so-far", at("course needs.json"), "--now", "3"}), 3);
+        for (const char* bad :
+             {R"({"wanted": []})", R"({"course": {"from": "2026-12-07", "weeks": 40}})", R"({"course": {"from": 7}})",
+              R"({"course": {"from": "2026-12-07", "weekz": 6}})", R"({"limitz": [], "course": {"from": "2026-12-07"}})"}) {
+            QVERIFY(write_whole(needs, bad));
+            QCOMPARE(run({"course", at("course needs.json"), "-o", at("none.json")}, &err), 3);
+        }
+        QVERIFY(write_whole(needs, R"({"course": {"from": "2026-02-30"}})"));
+        QCOMPARE(run({"course", at("course needs.json"), "-o", at("none.json")}, &err), 4);
+        QVERIFY2(err.contains(QStringLiteral("from")), qPrintable(err));
+        QVERIFY(!QFile::exists(at("none.json")));
     }
 
     void a_library_is_looked_after_without_a_window() {

@@ -1,4 +1,6 @@
 // Two clips filmed at once in the real window: put together beside other work, shown in the room from any side, at the same moment of both.
+#include "core/files.h"
+#include "store/track_blob.h"
 #include "support/window_bench.h"
 #include "ui/jobs/jobs.h"
 #include "ui/review/room_view.h"
@@ -124,6 +126,39 @@ private slots:
         QVERIFY(done);
         const auto kept = b.session.library->tracks().fit_of(first, second);
         QVERIFY(kept && *kept && (*kept)->body);
+    }
+
+    void an_oblique_clip_is_fitted_beside_the_work_and_says_so() {
+        Bench b(fresh("oblique"));
+        std::int64_t id = 0;
+        const auto clips = b.session.library->clips().all();
+        for (auto c : *clips)
+            if (c.pair == 0 && c.movement == "part_the_horses_mane" && c.state == ClipState::reviewed) {
+                c.view.clear(); // nobody said from where
+                QVERIFY(b.session.library->clips().set_facts(c).has_value());
+                id = c.id;
+            }
+        QVERIFY(id != 0);
+        // As if it had been filmed from there: points found on a film of a student seen obliquely.
+        const auto bytes = read_text(std::filesystem::path(BEVEL_SOURCE_DIR) / "tests/data/oblique/take-9.track", 64U << 20U);
+        const auto track = unpack_track(*bytes);
+        QVERIFY(track && b.session.library->tracks().save(id, *track));
+        auto* page = open(b, id);
+        QVERIFY(page->state().open->from_fit.wanted && !page->state().open->from_fit.tried);
+        QVERIFY(ui::text::from_fit(page->state().open->from_fit).contains(QStringLiteral("being fitted")));
+        const auto told = [&] { return page->state().open->review->measures.series.at("knee.flexion.left").samples; };
+        const auto count = [](const std::vector<Sample>& s) {
+            return std::count_if(s.begin(), s.end(), [](const Sample& x) { return x.present(); });
+        };
+        const auto before = count(told());
+        QTRY_VERIFY_WITH_TIMEOUT(page->state().open->from_fit.told, 120000); // other work may open it anew before
+        QVERIFY(count(told()) > before + 50);
+        QVERIFY(test::says(*b.window, QStringLiteral("one body fitted")));
+        QVERIFY(ui::text::from_fit(page->state().open->from_fit).contains(QStringLiteral("wider errors")));
+        const auto done = std::any_of(b.session.jobs->all().begin(), b.session.jobs->all().end(),
+                                      [](const auto& j) { return j.kind == ui::JobKind::fitting && j.outcome == ui::JobOutcome::done; });
+        QVERIFY(done);
+        QVERIFY(test::clipped(*b.window, QStringLiteral("review")).isEmpty());
     }
 };
 

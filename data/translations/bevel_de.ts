@@ -2,6 +2,128 @@
 <!DOCTYPE TS>
 <TS version="2.1" language="de" sourcelanguage="en">
 <context>
+    <name>CoursePage</name>
+    <message>
+        <source>lesson of week %1</source>
+        <translation>Stunde der Woche %1</translation>
+    </message>
+    <message>
+        <source>at home, week %1</source>
+        <translation>zu Hause, Woche %1</translation>
+    </message>
+    <message>
+        <source>Week %1, from %2</source>
+        <translation>Woche %1, ab %2</translation>
+    </message>
+    <message>
+        <source>Missed.</source>
+        <translation>Ausgefallen.</translation>
+    </message>
+    <message>
+        <source>, up to part %1</source>
+        <translation>, bis Teil %1</translation>
+    </message>
+    <message>
+        <source>New: %1</source>
+        <translation>Neu: %1</translation>
+    </message>
+    <message>
+        <source>From memory: %1</source>
+        <translation>Aus dem Gedächtnis: %1</translation>
+    </message>
+    <message>
+        <source>Again: %1</source>
+        <translation>Wieder: %1</translation>
+    </message>
+    <message>
+        <source>A day at home</source>
+        <translation>Ein Tag zu Hause</translation>
+    </message>
+    <message>
+        <source>Course</source>
+        <translation>Kurs</translation>
+    </message>
+    <message>
+        <source>%1, %2 rounds</source>
+        <translation>%1, %2 Runden</translation>
+    </message>
+</context>
+<context>
+    <name>CourseWords</name>
+    <message>
+        <source>%1 of %2 minutes</source>
+        <translation>%1 zu %2 Minuten</translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <translation>%1: %2</translation>
+    </message>
+    <message>
+        <source>Balance</source>
+        <translation>Gleichgewicht</translation>
+    </message>
+    <message>
+        <source>new</source>
+        <translation>neu</translation>
+    </message>
+    <message>
+        <source>goes on</source>
+        <translation>geht weiter</translation>
+    </message>
+    <message>
+        <source>again</source>
+        <translation>wieder</translation>
+    </message>
+    <message>
+        <source>from memory</source>
+        <translation>aus dem Gedächtnis</translation>
+    </message>
+    <message>
+        <source>lighter week: nothing new, shorter and slower</source>
+        <translation>leichtere Woche: nichts Neues, kürzer und langsamer</translation>
+    </message>
+    <message>
+        <source>recall week: everything from memory</source>
+        <translation>Woche des Erinnerns: alles aus dem Gedächtnis</translation>
+    </message>
+    <message>
+        <source>%1 lesson</source>
+        <translation>%1 Stunde</translation>
+    </message>
+    <message>
+        <source>%1 lessons</source>
+        <translation>%1 Stunden</translation>
+    </message>
+    <message>
+        <source>%1 day at home</source>
+        <translation>%1 Tag zu Hause</translation>
+    </message>
+    <message>
+        <source>%1 days at home</source>
+        <translation>%1 Tage zu Hause</translation>
+    </message>
+    <message>
+        <source>slower than usual</source>
+        <translation>langsamer als sonst</translation>
+    </message>
+    <message>
+        <source>The clip of last week is looked at.</source>
+        <translation>Der Clip der letzten Woche wird angesehen.</translation>
+    </message>
+    <message>
+        <source>A clip is asked for by the end of the week.</source>
+        <translation>Bis zum Ende der Woche wird um einen Clip gebeten.</translation>
+    </message>
+    <message>
+        <source>Balance is left out: limits, the day, or nothing to hold on to stand against it.</source>
+        <translation>Gleichgewicht fällt weg: Grenzen, der Tag oder nichts zum Festhalten stehen dagegen.</translation>
+    </message>
+    <message>
+        <source>%1 does not fit in: one new thing a week is enough.</source>
+        <translation>%1 passt nicht hinein: ein Neues in der Woche genügt.</translation>
+    </message>
+</context>
+<context>
     <name>OpeningWords</name>
     <message>
         <source>Choose a backup</source>
@@ -3210,6 +3332,10 @@
     <message>
         <source>Putting two clips in one room: %1</source>
         <translation>Zwei Aufnahmen in einen Raum stellen: %1</translation>
+    </message>
+    <message>
+        <source>Fitting one body to the clip: %1</source>
+        <translation>Einen Körper an den Clip anpassen: %1</translation>
     </message>
 </context>
 <context>
@@ -7793,6 +7919,10 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>Of two clips filmed at once: from any side, turned by dragging</source>
         <translation>Bei zwei zugleich gefilmten Aufnahmen: von jeder Seite, durch Ziehen gedreht</translation>
+    </message>
+    <message>
+        <source>%1, one body fitted; %2</source>
+        <translation>%1, ein Körper angepasst; %2</translation>
     </message>
 </context>
 <context>
@@ -15965,6 +16095,10 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <source>Two phones at once, one in front and one at a side, tell more than one after the other: clips that were paired are held against each other, their clocks told from the movement, and where they show one performance the body stands in the room. Then turns, knees and both directions of the stance are told from both together, and Room shows it from any side. Start both phones before the student begins; how they are placed and when they are started is found out.</source>
         <translation>Zwei Telefone zugleich, eines vorn und eines an der Seite, sagen mehr als eines nach dem anderen: Gepaarte Aufnahmen werden aneinander gehalten, ihre Uhren aus der Bewegung bestimmt, und wo sie eine einzige Ausführung zeigen, steht der Körper im Raum. Dann werden Drehungen, Knie und beide Richtungen des Standes aus beiden zusammen bestimmt, und „Raum“ zeigt ihn von jeder Seite. Beide Telefone starten, bevor die Schülerin beginnt; wo sie stehen und wann sie gestartet wurden, wird herausgefunden.</translation>
     </message>
+    <message>
+        <source>Of a clip that was filmed obliquely one body is fitted to the whole clip, in the background: constant lengths, feet on the floor and knees that bend one way tell knee bend, thigh, knee past the toe, toe-out, stance length and turns, with wider errors. What a raised heel, the trunk or the arms do is not told from there.</source>
+        <translation>An einen schräg gefilmten Clip wird im Hintergrund ein Körper angepasst: Gleich bleibende Längen, Füße auf dem Boden und Knie, die nur in eine Richtung beugen, sagen Kniebeugung, Oberschenkel, Knie vor der Zehe, Fußöffnung, Standlänge und Drehungen, mit größeren Fehlern. Was eine gehobene Ferse, der Rumpf oder die Arme tun, wird von dort nicht gesagt.</translation>
+    </message>
 </context>
 <context>
     <name>lanes</name>
@@ -17880,6 +18014,18 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>Both clips show one performance: their clocks differ by %1 s ± %2 s, and the two phones stand %3° apart. Each figure is told from both together or from one alone, whichever is surer.</source>
         <translation>Beide Aufnahmen zeigen eine Ausführung: Ihre Uhren gehen um %1 s ± %2 s auseinander, und die beiden Telefone stehen %3° auseinander. Jede Angabe kommt aus beiden zusammen oder aus einer allein, je nachdem, was sicherer ist.</translation>
+    </message>
+    <message>
+        <source>Filmed obliquely: one body is being fitted to the whole clip, to tell what the view hides.</source>
+        <translation>Schräg gefilmt: An den ganzen Clip wird gerade ein Körper angepasst, der sagt, was die Ansicht verdeckt.</translation>
+    </message>
+    <message>
+        <source>Filmed obliquely, and no one body fits the whole clip: what the view hides cannot be told. Film from the front or from the side.</source>
+        <translation>Schräg gefilmt, und kein Körper passt zum ganzen Clip: Was die Ansicht verdeckt, lässt sich nicht sagen. Von vorne oder von der Seite filmen.</translation>
+    </message>
+    <message>
+        <source>Filmed obliquely: knee bend, thigh, knee past the toe, toe-out, stance length and turns are of one body fitted to the whole clip, with wider errors. From the front or from the side they are told surer.</source>
+        <translation>Schräg gefilmt: Kniebeugung, Oberschenkel, Knie vor der Zehe, Fußöffnung, Standlänge und Drehungen stammen von einem Körper, der an den ganzen Clip angepasst ist, mit größeren Fehlern. Von vorne oder von der Seite sind sie sicherer.</translation>
     </message>
 </context>
 </TS>

@@ -25,6 +25,7 @@ int forms(const Words& words, const Environment& env);
 int measures(const Words& words, const Environment& env);
 int demo(const Words& words, const Environment& env);
 int plan(const Words& words, const Environment& env);
+int course(const Words& words, const Environment& env);
 int library(const Words& words, const Environment& env);
 
 /// Says what went wrong on stderr and gives the exit code for it.

@@ -20,6 +20,8 @@ constexpr const char* usage =
     "  bevel-cli letter review.json -o letter.pdf|letter.html\n"
     "  bevel-cli letter --library FOLDER --clip ID -o letter.pdf|letter.html|letter.txt\n"
     "  bevel-cli plan needs.json -o plan.json [--library FOLDER --person NAME...]\n"
+    "  bevel-cli course needs.json -o course.json [--html PAGE] [--ics FILE] [--at HH:MM] [--title T] [--so-far course.json --now WEEK\n"
+    "                     [--missed WEEK]...] [--library FOLDER --person NAME...]\n"
     "  bevel-cli library check|people FOLDER; search FOLDER WORD...\n"
     "  bevel-cli library backup FOLDER -o FILE.tar [--without-damaged]; restore FILE.tar -o FOLDER [--without-damaged]\n"
     "  bevel-cli library bundle FOLDER --person NAME [--films] -o FILE.zip\n"
@@ -37,9 +39,9 @@ int main(int argc, char** argv) {
     ::umask(077); // clips of people are private: what is written is for its owner alone
     using namespace bevel::cli;
     const std::map<std::string, int (*)(const Words&, const Environment&)> commands{
-        {"simulate", simulate}, {"track", track},         {"review", review},  {"quiet-test", quiet_test},
-        {"letter", letter},     {"movements", movements}, {"forms", forms},    {"measures", measures},
-        {"demo", demo},         {"plan", plan},           {"library", library}};
+        {"simulate", simulate}, {"track", track},         {"review", review}, {"quiet-test", quiet_test},
+        {"letter", letter},     {"movements", movements}, {"forms", forms},   {"measures", measures},
+        {"demo", demo},         {"plan", plan},           {"course", course}, {"library", library}};
     const Words words(argv + 1, argv + argc);
     if (words.empty() || words[0] == "--help" || words[0] == "-h") {
         std::cout << usage;

@@ -7,7 +7,7 @@
 namespace bevel {
 namespace {
 
-constexpr int fit_version = 1; // what is kept by another is made anew
+constexpr int fit_version = 2; // what is kept by another is made anew
 
 Result<Person> person_of(const Library& library, const Clip& clip) {
     auto people = library.people().all();
@@ -21,7 +21,7 @@ Result<Person> person_of(const Library& library, const Clip& clip) {
     return fail(Code::not_found, "person");
 }
 
-/// What a fit of two clips rests on, as text: another text is another fit.
+/// What a fit of two clips, or of one with itself, rests on, as text: another text is another fit.
 std::string made_of(const Library& library, const Clip& a, const Clip& b, const Person& person) {
     const Clip &first = a.id < b.id ? a : b, &second = a.id < b.id ? b : a;
     char rest[80];
@@ -91,6 +91,47 @@ KeptTogether kept_together(const Library& library, const Clip& clip, const Perso
     if (clip.id > clip.pair)
         for (double& t : out.body->time_s) t -= out.body->offset_s;
     return out;
+}
+
+KeptAlone kept_alone(const Library& library, const Clip& clip, const Person& person) {
+    KeptAlone out;
+    if (clip.pair != 0) return out;
+    auto kept = library.tracks().fit_of(clip.id, clip.id);
+    if (!kept || !*kept || (*kept)->made_of != made_of(library, clip, clip, person)) return out;
+    out.tried = true;
+    out.body = std::move((*kept)->body);
+    return out;
+}
+
+Result<bool> fit_clip(Library& library, const Forms& forms, std::int64_t id, const std::stop_token& stop) {
+    const auto clip = library.clips().get(id);
+    if (!clip) return tl::unexpected(clip.error());
+    if (clip->pair != 0) return fail(Code::bad_value, "pair");
+    const auto person = person_of(library, *clip);
+    if (!person) return tl::unexpected(person.error());
+    auto track = library.tracks().load(id);
+    if (!track) return tl::unexpected(track.error());
+    track->layers.mirrored = clip->mirrored;
+    KeptFit fit;
+    fit.made_of = made_of(library, *clip, *clip, *person);
+    auto body = fit_alone(*track, motion_options(review_options(forms, *clip, *person)), stop);
+    if (!body && body.error().code != Code::cannot_judge) return tl::unexpected(body.error());
+    if (body)
+        fit.body = std::move(*body);
+    else
+        fit.why = body.error().context;
+    // Whoever changed the points or paired it meanwhile is asked again.
+    const auto now = library.clips().get(id);
+    if (!now || now->pair != 0 || fit.made_of != made_of(library, *now, *now, *person)) return fail(Code::cancelled, "");
+    if (auto ok = library.tracks().keep_fit(id, id, fit); !ok) return ok;
+    return fit.body.has_value();
+}
+
+Result<std::shared_ptr<const Review>> review_filled(const FittedBody& body, const Review& alone, const Movement& movement,
+                                                    const ReviewOptions& options) {
+    const auto fitted = motion_of(body, alone.motion, motion_options(options));
+    if (!fitted) return tl::unexpected(fitted.error());
+    return make_review(filled_from(*fitted, alone, options.sex), movement, options);
 }
 
 double share_shown(const FittedBody& body, const Motion& alone) {

@@ -1,4 +1,5 @@
-// Two clips of the library that were filmed at once: put together once, in the background, and kept.
+// Bodies fitted to clips of the library, once, in the background, and kept: of two clips that were filmed at once, and of one that was
+// filmed obliquely.
 #pragma once
 #include "core/fit/together.h"
 #include "core/review/review.h"
@@ -32,6 +33,19 @@ struct KeptTogether {
     std::optional<FittedBody> body; // on this clip's clock
 };
 KeptTogether kept_together(const Library& library, const Clip& clip, const Person& person);
+
+/// The body fitted to a clip by itself.
+struct KeptAlone {
+    bool tried = false; // with the points as they are now
+    std::optional<FittedBody> body;
+};
+/// Of a clip without a pair.
+KeptAlone kept_alone(const Library& library, const Clip& clip, const Person& person);
+/// Fits it and keeps it, or that there is none. Whether there is one. cancelled; bad_value "pair" for a clip that has one.
+Result<bool> fit_clip(Library& library, const Forms& forms, std::int64_t clip, const std::stop_token& stop = {});
+/// The clip's review with the figures that its view forbids, as far as the fit tells them.
+Result<std::shared_ptr<const Review>> review_filled(const FittedBody& body, const Review& alone, const Movement& movement,
+                                                    const ReviewOptions& options);
 
 /// How much of what a clip shows by itself the fit shows too, 0..1. A review in the room is one of the clip only where that is most of it:
 /// nothing that somebody did is left out because a second phone did not see it.

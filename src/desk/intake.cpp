@@ -310,7 +310,13 @@ std::optional<Error> find_body(Library& library, const std::function<Forms()>& f
     auto kept = keep_found(library, *now, what);
     if (!kept) return kept.error();
     // The other clip of its pair may show the same performance at once; a review finds that out too, should this be stopped.
-    if (review && now->pair != 0 && !stop.stop_requested()) (void)put_pair_together(library, forms, now->id, stop);
+    if (review && !stop.stop_requested()) {
+        if (now->pair != 0)
+            (void)put_pair_together(library, forms, now->id, stop);
+        else if (const double soon_s = 120; // a longer one when its review is opened: others wait to be found
+                 seen_obliquely(review->motion) && review->motion.time_s.back() < soon_s && !forms.form(now->movement))
+            (void)fit_clip(library, forms, now->id, stop);
+    }
     if (found)
         if (const auto same = sent_before(library, *now, found->track)) {
             ClipGuess guess;

@@ -196,4 +196,40 @@ Result<Needs> parse_needs(const std::string& text, const std::vector<Movement>& 
     }
 }
 
+Result<CourseNeeds> parse_course_needs(const std::string& text, const std::vector<Movement>& movements,
+                                       const std::vector<LinkedForm>& linked) {
+    if (text.size() > (1U << 20U)) return fail(Code::too_large, "needs");
+    auto read = bounded_json(text, "needs", {20000, 8});
+    if (!read || !read->is_object()) return fail(Code::bad_value, "not an object in JSON");
+    const json course = read->value("course", json());
+    if (!course.is_object()) return fail(Code::bad_value, "course: {from, weeks, ...}");
+    read->erase("course");
+    auto needs = parse_needs(read->dump(), movements, linked);
+    if (!needs) return tl::unexpected(needs.error());
+    CourseNeeds n;
+    n.needs = std::move(*needs);
+    static const std::vector<std::string> keys{"from",         "weeks", "lessons", "lesson_minutes", "home_days",
+                                               "home_minutes", "slide", "begins",  "settled"};
+    try {
+        for (const auto& [key, v] : course.items())
+            if (!known(keys, key)) throw Bad{"'" + key + "' is not known"};
+        const Reader r(course, movements);
+        if (!course.contains("from") || !course["from"].is_string()) throw Bad{"from: a day, as 2026-12-07"};
+        n.from = course["from"].get<std::string>();
+        r.whole("weeks", n.weeks, least_weeks, most_weeks);
+        r.whole("lessons", n.lessons, 0, 7), r.whole("home_days", n.home_days, 0, 7);
+        r.number("lesson_minutes", n.lesson_minutes, 4, 180), r.number("home_minutes", n.home_minutes, 4, 180);
+        r.flag("slide", n.slide);
+        for (auto& k : r.names("settled", nullptr)) n.settled.insert(k);
+        if (course.contains("begins")) {
+            if (!course["begins"].is_object()) throw Bad{"begins: {thread: week}"};
+            const Reader own(course["begins"], movements);
+            for (const auto& [key, v] : course["begins"].items()) own.whole(key.c_str(), n.begins[key], 1, 2 * most_weeks);
+        }
+        return n;
+    } catch (const Bad& b) {
+        return fail(Code::bad_value, "course: " + b.why);
+    }
+}
+
 } // namespace bevel

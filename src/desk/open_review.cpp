@@ -91,6 +91,21 @@ void put_in_room(const Library& library, const Forms& forms, OpenReview& open) {
         open.at_once.together = false, open.at_once.why = review.error().context;
 }
 
+/// Filmed obliquely: what the view forbids is told by the body fitted to the clip.
+void fill_from_fit(const Library& library, const Forms& forms, OpenReview& open) {
+    open.from_fit.wanted = seen_obliquely(open.review->motion);
+    if (!open.from_fit.wanted) return;
+    const auto kept = kept_alone(library, open.clip, open.person);
+    open.from_fit.tried = kept.tried;
+    const auto movement = forms.movement(open.clip.movement, open.taught.version);
+    if (!kept.body || !movement || share_shown(*kept.body, open.review->motion) < least_shown) return;
+    const auto options = review_options(forms, open.clip, open.person, open.agreements, open.taught, open.condition);
+    if (auto review = review_filled(*kept.body, *open.review, *movement, options)) {
+        open.review = with_seen(*review, open.seen);
+        open.from_fit.told = true;
+    }
+}
+
 /// What was asked again and again and did not become better.
 void find_repeated(const Library& library, OpenReview& open) {
     std::optional<Better> better;
@@ -123,6 +138,7 @@ Result<std::shared_ptr<const OpenReview>> load_review(const Library& library, co
                 (*open)->partner = *other;
             }
     }
+    if ((*open)->clip.pair == 0 && !(*open)->whole) fill_from_fit(library, forms, **open);
     if (auto phrases = library.letters().phrases("", "", "", (*open)->language)) (*open)->phrases = std::move(*phrases);
     find_repeated(library, **open);
     return std::shared_ptr<const OpenReview>(std::move(*open));

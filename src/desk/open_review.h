@@ -36,6 +36,11 @@ struct OpenReview {
     std::shared_ptr<const FormReview> whole;   // of a linked form: its parts; `review` is its review then
     std::shared_ptr<const OpenReview> partner; // the other clip of a pair; findings of both are in `review`
     AtOnce at_once;                            // with the partner
+    /// Of a clip by itself that was filmed obliquely: whether a body was fitted to it, and tells figures that the view forbids.
+    struct FromFit {
+        bool wanted = false, tried = false, told = false;
+    };
+    FromFit from_fit;
     /// What a finding's times are of.
     const OpenReview& of(const Finding& f) const { return f.of_clip == 1 && partner ? *partner : *this; }
 };

@@ -177,7 +177,7 @@ public:
     Result<std::optional<Unfinished>> unfinished(std::int64_t clip) const; // none when it cannot be read
     Result<bool> forget_unfinished(std::int64_t clip);
     /// Two clips filmed at once, in either order: the body fitted to both (its times on the clock of the one with the lower id), or why
-    /// there is none; `made_of` tells from what. What was kept of either before goes.
+    /// there is none; `made_of` tells from what. What was kept of either before goes. One clip twice: what was fitted to it by itself.
     Result<bool> keep_fit(std::int64_t a, std::int64_t b, const KeptFit& fit);
     std::string sum_of_points(std::int64_t clip) const; // of the points and what is laid over them; empty without any
     Result<std::optional<KeptFit>> fit_of(std::int64_t a, std::int64_t b) const; // none when it cannot be read

@@ -67,7 +67,6 @@ Result<Track> TrackStore::load(std::int64_t clip) const {
 }
 
 Result<bool> TrackStore::keep_fit(std::int64_t a, std::int64_t b, const KeptFit& fit) {
-    if (a == b) return fail(Code::bad_value, "pair");
     return together([&]() -> Result<bool> {
         for (const auto clip : {a, b}) {
             Query gone(db_, "DELETE FROM at_once WHERE ? IN (first, second)");

@@ -108,6 +108,42 @@ OddTake picture_take(int number) {
     return o;
 }
 
+OddTake oblique_take(int number) {
+    OddTake o = picture_take(number + 3000);
+    Rng r(static_cast<std::uint64_t>(number) * 771 + 17);
+    auto& t = o.options;
+    auto& s = t.student;
+    s.stature_m = r.uniform(1.5, 1.92);
+    s.stand_knee.reset();
+    s.stand_lean = s.stand_head = 0;
+    constexpr std::array<sim::Looks::Family, 3> families{sim::Looks::Family::lofted, sim::Looks::Family::boxy, sim::Looks::Family::draped};
+    t.family = families[static_cast<std::size_t>(number / 3) % families.size()];
+    auto& p = t.phone;
+    constexpr std::array<View, 4> views{View::front, View::left, View::right, View::back};
+    p.view = views[static_cast<std::size_t>(number) % views.size()];
+    const bool turns = number >= 2 * oblique_takes / 3;
+    p.turn_deg = (r.uniform() < 0.5 ? -1 : 1) * (turns ? r.uniform(0, 20) : r.uniform(30, 60));
+    p.beside_m = 0;
+    p.roll_deg = r.uniform(-2, 2);
+    p.focal = r.uniform(0.65, 0.95);
+    p.distance_m = 4.3 * p.focal / 0.8 * s.stature_m / 1.7;
+    p.height_m = r.uniform(0.8, 1.4);
+    p.tilt_deg = std::atan2(p.height_m - 0.5 * s.stature_m, p.distance_m) * 57.3 + r.uniform(-2, 2);
+    p.bare = false;
+    o.quiet = number % 4 != 3;
+    if (turns) {
+        s.score.repetitions = 2;
+        s.turn_deg = (r.uniform() < 0.5 ? -1 : 1) * r.uniform(60, 100);
+        t.from_s = o.quiet ? 0 : 3.2 * s.tempo;
+        t.to_s = t.from_s + 30 * s.tempo;
+        p.fps = 8;
+    } else {
+        t.from_s = o.quiet ? 0 : 3.2 * s.tempo;
+        t.to_s = t.from_s + 15 * s.tempo;
+    }
+    return o;
+}
+
 namespace {
 
 struct ClearFault {

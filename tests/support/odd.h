@@ -25,6 +25,10 @@ struct Error {
 /// in clothes and hair of every kind, from cameras as odd as the drawn room allows. Raw tracks of them are in tests/data/odd.
 inline constexpr int picture_takes = 26;
 OddTake picture_take(int number);
+/// Takes through the picture of adults seen obliquely, 30 to 60 degrees off the front, the back or a side; in the last third they turn on
+/// the spot by 60 to 100 degrees within the clip. Raw tracks: tests/data/oblique.
+inline constexpr int oblique_takes = 36;
+OddTake oblique_take(int number);
 /// Takes through the picture that are judged: of the same family and cameras, every second one with one clear fault, filmed from where it
 /// can be told. Raw tracks and the movements they were performed by: tests/data/judged.
 inline constexpr int judged_takes = 48;

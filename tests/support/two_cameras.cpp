@@ -1,11 +1,13 @@
 #include "support/two_cameras.h"
 #include "core/fit/together.h"
 #include "core/measure/measures.h"
+#include "core/review/review.h"
 #include "support/synthetic.h"
 #include "support/truth.h"
 #include <algorithm>
 #include <chrono>
 #include <cmath>
+#include <functional>
 
 namespace bevel::test {
 
@@ -73,23 +75,28 @@ PairTake pair_take(int number) {
 
 namespace {
 
-void errors_of(const Motion& motion, const sim::Take& take, std::uint64_t seed, ErrorsById& mean, ErrorsById& one) {
-    const Measures found = measure(motion);
+constexpr double raised_cm = 2;
+
+/// Errors of figures held against the truth, pooled by figure; `name`: under what one is pooled.
+void errors_of(const Measures& found, const Motion& motion, const sim::Take& take, std::uint64_t seed, ErrorsById& mean, ErrorsById& one,
+               const std::function<std::string(const MeasureSeries&, const std::string& key)>& name,
+               const std::function<bool(const std::string& key, std::size_t frame)>& counts) {
     const bool quiet = motion.neutral.source == NeutralSource::quiet_second;
     const QuietTruth stand = quiet ? quiet_truth(take, motion.neutral.from_s, motion.neutral.to_s) : QuietTruth{};
     Rng r(seed);
     ErrorsById all;
     for (const auto& [key, s] : found.series)
         for (std::size_t f = 0; f < s.samples.size() && f < take.frames(); f += 2) {
-            if (!s.samples[f].present()) continue;
+            if (!s.samples[f].present() || !counts(key, f)) continue;
             const auto truth = frame_truth(take, f, stand).value;
             const auto v = truth.find(key);
             if (v == truth.end() || (key == "weight.left" && (v->second <= 0 || v->second >= 1))) continue;
-            const auto dot = key.rfind('.');
-            const std::string id = s.side && dot != std::string::npos ? key.substr(0, dot) : key;
             double e = s.unit == "deg" ? std::remainder(s.samples[f].value - v->second, 360) : s.samples[f].value - v->second;
             if (s.unit == "state") e = e != 0 ? 1 : 0;
+            const std::string id = name(s, key);
             all[id].push_back({e, s.samples[f].sigma});
+            // A heel that is up is a figure of its own: pooled with all that stand flat it would not be seen.
+            if (s.id == "heel.rise" && v->second > raised_cm) all[id + " up"].push_back({e, s.samples[f].sigma});
         }
     for (const auto& [id, e] : all) {
         double sum = 0;
@@ -97,6 +104,15 @@ void errors_of(const Motion& motion, const sim::Take& take, std::uint64_t seed, 
         mean[id].push_back({sum / static_cast<double>(e.size()), 0});
         one[id].push_back(e[r.next() % e.size()]);
     }
+}
+
+std::string without_side(const MeasureSeries& s, const std::string& key) {
+    const auto dot = key.rfind('.');
+    return s.side && dot != std::string::npos ? key.substr(0, dot) : key;
+}
+
+void errors_of(const Measures& found, const Motion& motion, const sim::Take& take, std::uint64_t seed, ErrorsById& mean, ErrorsById& one) {
+    errors_of(found, motion, take, seed, mean, one, without_side, [](const std::string&, std::size_t) { return true; });
 }
 
 } // namespace
@@ -129,7 +145,12 @@ void pair_errors(int number, const std::array<Track, 2>& raw, PairErrors& how, E
     how.misfit = both->body.misfit;
     how.rounds = both->body.rounds;
     how.common_s = both->body.time_s.back() - both->body.time_s.front();
-    errors_of(both->motion, take, static_cast<std::uint64_t>(number) + 99, mean, one);
+    // As a review has it: each figure from both or from the first by itself.
+    Review alone;
+    if (auto motion = make_motion(raw[0], o)) alone.motion = std::move(*motion);
+    alone.measures = measure(alone.motion);
+    const Evidence e = surest_of(both->motion, alone, Sex::mean);
+    errors_of(e.measures, e.motion, take, static_cast<std::uint64_t>(number) + 99, mean, one);
 }
 
 void alone_errors(int number, std::size_t phone, const Track& raw, ErrorsById& mean, ErrorsById& one) {
@@ -137,7 +158,36 @@ void alone_errors(int number, std::size_t phone, const Track& raw, ErrorsById& m
     const sim::Take take(kept_movement(pair.phone[phone].movement), pair.phone[phone].options);
     MotionOptions o;
     o.stature_m = pair.phone[phone].options.student.stature_m;
-    if (const auto motion = make_motion(raw, o)) errors_of(*motion, take, static_cast<std::uint64_t>(number) + 99, mean, one);
+    if (const auto motion = make_motion(raw, o))
+        errors_of(measure(*motion), *motion, take, static_cast<std::uint64_t>(number) + 99, mean, one);
+}
+
+bool oblique_errors(int number, const Track& raw, ObliqueErrors& out) {
+    const OddTake odd = oblique_take(number);
+    const sim::Take take(kept_movement(odd.movement), odd.options);
+    MotionOptions o;
+    o.stature_m = odd.options.student.stature_m;
+    auto motion = make_motion(raw, o);
+    const auto body = motion ? fit_alone(raw, o) : Result<FittedBody>(tl::unexpected(motion.error()));
+    const auto fitted = body ? motion_of(*body, *motion, o) : Result<Motion>(tl::unexpected(body.error()));
+    if (!fitted) {
+        out.why = fitted.error().context;
+        return false;
+    }
+    out.misfit = body->misfit, out.worst = body->worst;
+    Review alone;
+    alone.motion = std::move(*motion);
+    alone.measures = measure(alone.motion);
+    const Evidence e = filled_from(*fitted, alone, Sex::mean);
+    const bool left_near = std::sin(alone.motion.azimuth[alone.motion.frames() / 2]) > 0;
+    errors_of(
+        e.measures, e.motion, take, static_cast<std::uint64_t>(number) + 99, out.mean, out.one,
+        [&](const MeasureSeries& s, const std::string& key) {
+            const std::string id = without_side(s, key);
+            return s.side ? id + ((*s.side == Side::left) == left_near ? " near" : " far") : id;
+        },
+        [&](const std::string& key, std::size_t f) { return !alone.measures.series.at(key).samples[f].present(); });
+    return true;
 }
 
 } // namespace bevel::test

@@ -26,4 +26,13 @@ void pair_errors(int number, const std::array<Track, 2>& raw, PairErrors& how, E
 /// The same of one clip alone.
 void alone_errors(int number, std::size_t phone, const Track& raw, ErrorsById& mean, ErrorsById& one);
 
+/// One clip by itself, fitted (fit_alone): what it fills in where the view forbids a figure, on moments seen obliquely. Sides are told as
+/// near and far. False where no body fits; `why`.
+struct ObliqueErrors {
+    ErrorsById mean, one;
+    double misfit = 0, worst = 0;
+    std::string why;
+};
+bool oblique_errors(int number, const Track& raw, ObliqueErrors& out);
+
 } // namespace bevel::test

@@ -1,8 +1,10 @@
 #include "core/fit/fit.h"
 #include "core/body/dims.h"
+#include "core/fit/glimpse.h"
 #include "core/fit/residuals.h"
 #include "core/fit/skeleton.h"
 #include "core/fit/spread.h"
+#include "core/fit/stretches.h"
 #include "core/signal/signal.h"
 #include <algorithm>
 #include <cmath>
@@ -17,46 +19,6 @@ using signal::Series;
 
 constexpr double noise_together_s = 0.3; // errors of points stay alike for about so long
 constexpr double leans_s = 2;            // and how somebody stands over their feet
-
-/// A shot's points at a moment, between its frames; nothing where it has no body near it.
-struct Glimpse {
-    BodyPx px;
-    std::array<Vec2, point_count> speed;
-};
-
-class Glimpses {
-public:
-    explicit Glimpses(const FitShot& shot) : t_(shot.track), offset_s_(shot.offset_s) {}
-    std::optional<Glimpse> at(double time_s) const {
-        constexpr double gap_s = 0.25;
-        const double t = time_s - offset_s_;
-        const auto next = std::lower_bound(t_.time_s.begin(), t_.time_s.end(), t);
-        if (next == t_.time_s.begin() || next == t_.time_s.end()) return std::nullopt;
-        const auto j = static_cast<std::size_t>(next - t_.time_s.begin()), i = j - 1;
-        const double span = t_.time_s[j] - t_.time_s[i];
-        if (!t_.px[i] || !t_.px[j] || span > gap_s) return std::nullopt;
-        const double u = (t - t_.time_s[i]) / span;
-        Glimpse g;
-        for (std::size_t p = 0; p < point_count; ++p) {
-            const PicturePoint &a = (*t_.px[i])[p], &b = (*t_.px[j])[p];
-            PicturePoint& q = g.px[p];
-            const auto mix = [u](double x, double y) { return x + u * (y - x); };
-            q = {mix(a.x, b.x),
-                 mix(a.y, b.y),
-                 mix(a.visibility, b.visibility),
-                 mix(a.sigma, b.sigma),
-                 mix(a.bias, b.bias),
-                 mix(a.sigma_up, b.sigma_up),
-                 mix(a.bias_up, b.bias_up)};
-            g.speed[p] = Vec2(b.x - a.x, b.y - a.y) / span;
-        }
-        return g;
-    }
-
-private:
-    const Track& t_;
-    double offset_s_;
-};
 
 /// What all moments share.
 struct Common {
@@ -87,7 +49,8 @@ public:
         if (auto ok = solve(stop); !ok) return tl::unexpected(ok.error());
         FittedBody out;
         out.rounds = rounds_;
-        out.misfit = misfit();
+        out.misfit = misfit(0, time_.size());
+        out.worst = worst_misfit();
         const auto spread = spread_now();
         if (!spread) return fail(Code::cannot_judge, "apart");
         for (const auto& block : spread->own) {
@@ -183,6 +146,9 @@ private:
                 all = all && glimpses_.back().back();
             }
             seen += all ? 1 : 0;
+            const auto& now = glimpses_.back();
+            if (stage_ == Stage::common && std::none_of(now.begin(), now.end(), [](const auto& g) { return g.has_value(); }))
+                time_.pop_back(), glimpses_.pop_back(); // nothing ties these to the others
         }
         return seen >= (stage_ == Stage::common ? 6 : 20);
     }
@@ -312,6 +278,7 @@ private:
         for (std::size_t k = 0; k < time_.size(); ++k) {
             for (std::size_t s = 0; s < shots_.size(); ++s)
                 if (glimpses_[k][s]) see(k, s);
+            if (shots_.size() == 1) hint(k);
             hold_together(k);
             balance(k);
             if (stage_ == Stage::movement) move_on(k);
@@ -354,6 +321,32 @@ private:
         }
     }
 
+    /// One camera alone: no picture tells the depth of a point. What its own motion makes of it, from the feet on the floor and the body
+    /// upright over them, is a weak hint, and joints bend the ways they can.
+    void hint(std::size_t k) {
+        const Motion& alone = shots_[0].motion;
+        const auto i = frame_of(shots_[0], time_[k]);
+        if (!alone.valid[i]) return;
+        constexpr double depth_m = 0.15;
+        const double repeats = std::sqrt(1 + 2 * noise_together_s / step_s_);
+        const Vec3 camera = placed(0).at;
+        for (std::size_t p = 0; p < point_count; ++p) {
+            const Vec3 at = alone.m[i][p];
+            problem_->AddResidualBlock(
+                new ceres::AutoDiffCostFunction<Along, 1, 3>(new Along{at, (at - camera).normalized(), repeats * depth_m}),
+                new ceres::SoftLOneLoss(1.5), point(k, p));
+        }
+        for (const Side s : {Side::left, Side::right}) {
+            const auto at = [&](Point left) { return point(k, index_of(on(s, left))); };
+            problem_->AddResidualBlock(
+                new ceres::AutoDiffCostFunction<KneeBends, 1, 3, 3, 3, 3, 3>(new KneeBends{0.152 * o_.stature_m, 0.02}), nullptr,
+                at(left_hip), at(left_knee), at(left_ankle), at(left_heel), at(left_toe));
+            problem_->AddResidualBlock(
+                new ceres::AutoDiffCostFunction<ElbowPoints, 1, 3, 3, 3, 3>(new ElbowPoints{s == Side::left ? 1.0 : -1.0, 0.03}), nullptr,
+                at(left_shoulder), at(left_elbow), at(left_wrist), point(k, index_of(on(other(s), left_shoulder))));
+        }
+    }
+
     void hold_together(std::size_t k) {
         for (const auto& b : bones())
             problem_->AddResidualBlock(new ceres::AutoDiffCostFunction<Keeps, 1, 3, 3, 1>(new Keeps{b.give_m}), nullptr,
@@ -363,9 +356,15 @@ private:
             problem_->AddResidualBlock(new ceres::AutoDiffCostFunction<KeepsBetween, 1, 3, 3, 3, 3, 1>(new KeepsBetween{b.give_m}), nullptr,
                                        point(k, index_of(b.a)), point(k, index_of(mirrored(b.a))), point(k, index_of(b.b)),
                                        point(k, index_of(mirrored(b.b))), &common_.lengths[static_cast<std::size_t>(b.length)]);
-        for (const Point p : {left_heel, left_toe, right_heel, right_toe})
-            problem_->AddResidualBlock(new ceres::AutoDiffCostFunction<OnFloor, 1, 3>(new OnFloor{0.012}), new ceres::SoftLOneLoss(1.5),
+        // How a sole lies stays as it is over moments near to each other, as the errors of points do.
+        constexpr double sole_m = 0.012;
+        const double repeats = std::sqrt(1 + 2 * noise_together_s / step_s_);
+        for (const Point p : {left_heel, left_toe, right_heel, right_toe}) {
+            problem_->AddResidualBlock(new ceres::AutoDiffCostFunction<OnFloor, 1, 3>(new OnFloor{sole_m * repeats}),
+                                       new ceres::CauchyLoss(1), point(k, index_of(p)));
+            problem_->AddResidualBlock(new ceres::AutoDiffCostFunction<NotUnderFloor, 1, 3>(new NotUnderFloor{sole_m}), nullptr,
                                        point(k, index_of(p)));
+        }
     }
 
     /// Over the feet, along the line between them anywhere, across it by what a foot is long.
@@ -412,10 +411,10 @@ private:
         }
     }
 
-    /// In the sigmas of a moment alone.
-    double misfit() {
+    /// In the sigmas of a moment alone, of the moments from one to another.
+    double misfit(std::size_t from, std::size_t to) {
         Series all;
-        for (std::size_t k = 0; k < time_.size(); ++k)
+        for (std::size_t k = from; k < to; ++k)
             for (std::size_t s = 0; s < shots_.size(); ++s) {
                 if (!glimpses_[k][s]) continue;
                 const PlacedCamera camera = placed(s);
@@ -426,7 +425,17 @@ private:
                     all.push_back(d.norm() / std::hypot(std::max(0.3, q.sigma), q.bias));
                 }
             }
-        return signal::median(all);
+        return all.empty() ? 0 : signal::median(all);
+    }
+
+    /// A stretch in which nothing fits is not to be hidden by all the others.
+    double worst_misfit() {
+        constexpr double stretch_s = 5;
+        const auto each = std::max<std::size_t>(1, static_cast<std::size_t>(stretch_s / step_s_));
+        double worst = 0;
+        for (std::size_t k = 0; k < time_.size(); k += each) // the last with what is left over
+            worst = std::max(worst, misfit(k, time_.size() - k < 2 * each ? time_.size() : k + each));
+        return worst;
     }
 
     PlacedCamera placed(std::size_t s) const {
@@ -521,48 +530,6 @@ private:
     std::vector<std::pair<double, Vec2>> into_room_;
     std::unique_ptr<ceres::Problem> problem_;
 };
-
-/// What all shots show.
-std::pair<double, double> in_common(std::span<const FitShot> shots) {
-    double from = -1e18, to = 1e18;
-    for (const auto& s : shots)
-        if (!s.track.time_s.empty())
-            from = std::max(from, s.track.time_s.front() + s.offset_s), to = std::min(to, s.track.time_s.back() + s.offset_s);
-    return {from, to};
-}
-
-/// The stretch that is fitted: what all show, and of the first clip a little before and after, from its one camera.
-std::pair<double, double> stretch_of(std::span<const FitShot> shots) {
-    constexpr double beyond_s = 3;
-    const auto [from, to] = in_common(shots);
-    if (!(from <= to)) return {from, to};
-    const auto& t = shots[0].track.time_s;
-    return {std::max(from - beyond_s, t.front()), std::min(to + beyond_s, t.back())};
-}
-
-constexpr double window_s = 30, overlap_s = 1; // longer clips are fitted a stretch after the other
-
-/// The next stretch; where both have moments, the one that is farther from its end.
-void join(FittedBody& whole, FittedBody part) {
-    if (whole.time_s.empty()) {
-        whole = std::move(part);
-        return;
-    }
-    const double change = 0.5 * (whole.time_s.back() + part.time_s.front());
-    const auto keep = static_cast<std::size_t>(std::lower_bound(whole.time_s.begin(), whole.time_s.end(), change) - whole.time_s.begin()),
-               from = static_cast<std::size_t>(
-                   std::lower_bound(part.time_s.begin(), part.time_s.end(), keep > 0 ? whole.time_s[keep - 1] + 1e-6 : change) -
-                   part.time_s.begin());
-    const auto add = [&](auto& to, auto& what) {
-        to.resize(keep);
-        to.insert(to.end(), std::make_move_iterator(what.begin() + static_cast<std::ptrdiff_t>(from)), std::make_move_iterator(what.end()));
-    };
-    add(whole.m, part.m), add(whole.own, part.own);
-    for (std::size_t f = 0; f < whole.factors.size(); ++f) add(whole.factors[f].moved, part.factors[f].moved);
-    add(whole.time_s, part.time_s);
-    whole.misfit = std::max(whole.misfit, part.misfit);
-    whole.rounds += part.rounds;
-}
 
 Result<bool> can_fit(std::span<const FitShot> shots) {
     if (shots.empty()) return fail(Code::cannot_judge, "no_body");

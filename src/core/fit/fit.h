@@ -46,6 +46,7 @@ struct FittedBody {
     double offset_s = 0, offset_sigma_s = 0; // of the second clip, refined
     double stature_m = 0, stature_sigma_m = 0;
     double misfit = 0; // what is left between points and their pictures, in stated sigmas: median over all
+    double worst = 0;  // the same over the five seconds that fit worst; of a fit just made, not kept
     int rounds = 0;
 };
 

@@ -44,6 +44,47 @@ struct Keeps {
         return true;
     }
 };
+/// How far along a line of sight a point is.
+struct Along {
+    Vec3 at, sight;
+    double sigma;
+    template <class T> bool operator()(const T* a, T* out) const {
+        out[0] = T(0);
+        for (int k = 0; k < 3; ++k) out[0] += T(sight[k]) * (a[k] - T(at[k]));
+        out[0] /= T(sigma);
+        return true;
+    }
+};
+/// A knee bends over its foot, no other way. Points: hip, knee, ankle, heel, toe.
+struct KneeBends {
+    double foot_m, sigma;
+    template <class T> bool operator()(const T* hip, const T* knee, const T* ankle, const T* heel, const T* toe, T* out) const {
+        T line2(1e-6), along(0), ahead(0), line_ahead(0);
+        for (int k = 0; k < 3; ++k) {
+            const T line = ankle[k] - hip[k], off = knee[k] - hip[k], foot = toe[k] - heel[k];
+            line2 += line * line, along += line * off, ahead += off * foot, line_ahead += line * foot;
+        }
+        const T bend = (ahead - along / line2 * line_ahead) / T(foot_m) + T(0.01);
+        out[0] = bend < T(0) ? bend / T(sigma) : T(0);
+        return true;
+    }
+};
+/// An elbow points down, back or out. Points: shoulder, elbow, wrist, the other shoulder; `side`: 1 for the left arm, -1 for the right.
+struct ElbowPoints {
+    double side, sigma;
+    template <class T> bool operator()(const T* shoulder, const T* elbow, const T* wrist, const T* other, T* out) const {
+        using std::sqrt;
+        T ox = shoulder[0] - other[0], oz = shoulder[2] - other[2];
+        const T wide = sqrt(ox * ox + oz * oz + T(1e-6));
+        ox /= wide, oz /= wide;
+        const T ax = T(-side) * oz, az = T(side) * ox; // left x up = ahead
+        const T x = elbow[0] - T(0.5) * (shoulder[0] + wrist[0]), y = elbow[1] - T(0.5) * (shoulder[1] + wrist[1]),
+                z = elbow[2] - T(0.5) * (shoulder[2] + wrist[2]);
+        const T bend = (x * (ox - ax) - y + z * (oz - az)) / T(1.732);
+        out[0] = bend < T(0) ? bend / T(sigma) : T(0);
+        return true;
+    }
+};
 /// The middles of two pairs keep theirs.
 struct KeepsBetween {
     double give;
@@ -79,11 +120,19 @@ struct Stays {
         return true;
     }
 };
-/// A point of the sole is on the floor or over it; with a heavy-tailed loss.
+/// A point of the sole is on the floor or over it: with a loss that lets go of those that are seen over it.
 struct OnFloor {
     double sigma;
     template <class T> bool operator()(const T* a, T* out) const {
         out[0] = a[1] / T(sigma);
+        return true;
+    }
+};
+/// And never under it.
+struct NotUnderFloor {
+    double sigma;
+    template <class T> bool operator()(const T* a, T* out) const {
+        out[0] = a[1] < T(0) ? a[1] / T(sigma) : T(0);
         return true;
     }
 };

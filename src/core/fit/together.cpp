@@ -137,6 +137,23 @@ Result<Motion> motion_of(const FittedBody& body, const Motion& first, const Moti
 
 namespace {
 
+Result<FitShot> shot_of(const Track& raw, const MotionOptions& options, bool any_view) {
+    MotionOptions o = options;
+    if (any_view) o.view.reset();
+    o.errors = false;
+    auto motion = make_motion(raw, o);
+    if (!motion) return tl::unexpected(motion.error());
+    if (!motion->camera) return fail(Code::cannot_judge, "view_needed");
+    return FitShot{derive(raw), std::move(*motion), 0, 0};
+}
+
+FitOptions of_height(const FitShot& shot) {
+    FitOptions o;
+    o.stature_m = shot.motion.stature;
+    o.stature_sigma_m = std::max(0.005, shot.motion.stature_sigma);
+    return o;
+}
+
 void set_clock(FitShot& second, const Clocks& clocks) {
     second.offset_s = clocks.offset_s;
     // The peak is where what all points say meets: each of them wanders (12 pairs through the body finder: off by 0.06 s, most 0.2).
@@ -169,21 +186,13 @@ Result<Clocks> likeliest(std::vector<FitShot>& shots, const FitOptions& fo, doub
 
 Result<Together> put_together(const Track& first, const Track& second, const MotionOptions& options, double most_offset_s,
                               std::stop_token stop) {
-    MotionOptions alone = options;
-    alone.view.reset();
-    alone.errors = false;
-    std::vector<FitShot> shots(2);
-    for (std::size_t s = 0; s < 2; ++s) {
-        const Track& raw = s == 0 ? first : second;
-        auto motion = make_motion(raw, alone);
-        if (!motion) return tl::unexpected(motion.error());
-        if (!motion->camera) return fail(Code::cannot_judge, "view_needed");
-        shots[s].motion = std::move(*motion);
-        shots[s].track = derive(raw);
+    std::vector<FitShot> shots;
+    for (const Track* raw : {&first, &second}) {
+        auto shot = shot_of(*raw, options, true);
+        if (!shot) return tl::unexpected(shot.error());
+        shots.push_back(std::move(*shot));
     }
-    FitOptions fo;
-    fo.stature_m = shots[0].motion.stature;
-    fo.stature_sigma_m = std::max(0.005, shots[0].motion.stature_sigma);
+    const FitOptions fo = of_height(shots[0]);
     const auto clocks = likeliest(shots, fo, most_offset_s, stop);
     if (!clocks) return tl::unexpected(clocks.error());
     set_clock(shots[1], *clocks);
@@ -200,6 +209,18 @@ Result<Together> put_together(const Track& first, const Track& second, const Mot
     // Points wander on both pictures by themselves: on pairs through the body finder clocks were off by 0.03 s (root mean square).
     out.clocks.sigma_s = std::hypot(out.body.offset_sigma_s, 0.03);
     return out;
+}
+
+Result<FittedBody> fit_alone(const Track& raw, const MotionOptions& options, std::stop_token stop) {
+    const auto shot = shot_of(raw, options, false);
+    if (!shot) return tl::unexpected(shot.error());
+    auto body = fit_body({&*shot, 1}, of_height(*shot), stop);
+    if (!body) return body;
+    // Adults in ordinary clothes leave 0.46 to 0.85, 1.04 at the worst stretch; whoever is found wrongly 0.93 to 1.6 (tests/data/oblique,
+    // odd, two).
+    constexpr double most_left = 0.85, most_in_a_stretch = 1.1;
+    if (body->misfit > most_left || body->worst > most_in_a_stretch) return fail(Code::cannot_judge, "apart");
+    return body;
 }
 
 } // namespace bevel

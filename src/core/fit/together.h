@@ -1,4 +1,4 @@
-// Two clips of one performance, filmed at once from two sides: one body in the room.
+// Two clips of one performance, filmed at once from two sides, or one clip by itself: one body in the room.
 #pragma once
 #include "core/fit/fit.h"
 
@@ -14,6 +14,10 @@ struct Together {
 /// clip, "apart" (they show no common performance, or do not fit one body); cancelled.
 Result<Together> put_together(const Track& first, const Track& second, const MotionOptions& options, double most_offset_s = 60,
                               std::stop_token stop = {});
+
+/// One body fitted to one clip: where the camera stands obliquely, constant lengths, feet that stay on a floor and joints that bend one way
+/// tell what no single picture shows. `raw`: as for put_together. cannot_judge: as make_motion, "apart" (what is found keeps no lengths).
+Result<FittedBody> fit_alone(const Track& raw, const MotionOptions& options, std::stop_token stop = {});
 
 /// The body of a fit on a clip's frames, as a motion; errors, floor, facing and neutral as of points in metres.
 Result<Motion> motion_of(const FittedBody& body, const Motion& first, const MotionOptions& options);

@@ -1,4 +1,5 @@
 // A plan as text and back.
+#include "core/practice/fields.h"
 #include "core/practice/plan.h"
 #include <algorithm>
 #include <array>
@@ -7,34 +8,9 @@
 namespace bevel {
 
 namespace {
-using json = nlohmann::json;
+using namespace fields;
 constexpr std::array<const char*, 13> reason_names{"frame",     "asked", "drill_for", "prepares", "eases",   "theme",  "wanted",
                                                    "practised", "kept",  "settles",   "grows",    "variety", "gentler"};
-constexpr std::array<const char*, 8> left_names{"no_room", "overhead_today", "balance_today", "limit",
-                                                "care",    "no_support",     "no_stick",      "unknown"};
-
-struct Bad {
-    std::string where;
-};
-std::string text(const json& j, const char* key, std::size_t most = 400) {
-    if (!j.contains(key) || !j[key].is_string() || j[key].get_ref<const std::string&>().size() > most) throw Bad{key};
-    return j[key];
-}
-double number(const json& j, const char* key, double low, double high) {
-    if (!j.contains(key) || !j[key].is_number()) throw Bad{key};
-    const double v = j[key];
-    if (!(v >= low && v <= high)) throw Bad{key};
-    return v;
-}
-std::vector<std::string> texts(const json& j, const char* key) {
-    if (!j.contains(key) || !j[key].is_array() || j[key].size() > 60) throw Bad{key};
-    std::vector<std::string> out;
-    for (const auto& v : j[key]) {
-        if (!v.is_string() || v.get_ref<const std::string&>().size() > 400) throw Bad{key};
-        out.push_back(v);
-    }
-    return out;
-}
 } // namespace
 
 std::string plan_text(const Plan& plan) {

@@ -192,35 +192,6 @@ Result<std::shared_ptr<const Review>> make_review(const Track& track, const Move
     return make_review(Evidence{std::move(*motion), std::move(measures)}, movement, options);
 }
 
-Evidence surest_of(Motion room, const Review& alone, Sex sex) {
-    MeasureOptions measure_options;
-    measure_options.sex = sex;
-    Evidence e{std::move(room), {}};
-    e.measures = measure(e.motion, measure_options);
-    for (auto& [key, series] : e.measures.series) {
-        const auto other = alone.measures.series.find(key);
-        if (other == alone.measures.series.end() || other->second.samples.size() != series.samples.size()) continue;
-        double here = 0, there = 0;
-        std::size_t both = 0, only_there = 0;
-        for (std::size_t f = 0; f < series.samples.size(); ++f) {
-            const Sample &a = series.samples[f], &b = other->second.samples[f];
-            if (a.present() && b.present()) here += a.sigma, there += b.sigma, ++both;
-            if (!a.present() && b.present()) ++only_there;
-        }
-        const bool of_feet = key.starts_with("foot.state");
-        if (of_feet || (both > 0 ? there < here : only_there > 0)) series = other->second;
-    }
-    const Measures& alone_of = alone.measures;
-    if (alone_of.time_s.size() != e.measures.time_s.size()) return e;
-    e.measures.contact = alone_of.contact, e.measures.contact_sigma = alone_of.contact_sigma;
-    auto& events = e.measures.events;
-    std::erase_if(events, [](const Event& x) { return x.part == Part::foot; });
-    for (const auto& x : alone_of.events)
-        if (x.part == Part::foot) events.push_back(x);
-    std::stable_sort(events.begin(), events.end(), [](const Event& x, const Event& y) { return x.time_s < y.time_s; });
-    return e;
-}
-
 Result<std::shared_ptr<const Review>> make_review(Evidence evidence, const Movement& movement, const ReviewOptions& options) {
     auto out = std::make_shared<Review>();
     out->movement = movement;

@@ -57,9 +57,19 @@ Result<std::shared_ptr<const Review>> make_review(const Track& track, const Move
 /// Of a body that was put in the room already.
 Result<std::shared_ptr<const Review>> make_review(Evidence evidence, const Movement& movement, const ReviewOptions& options);
 /// What two cameras at once tell, with what the first of them tells surer by itself: each figure throughout from whichever of both has the
-/// smaller stated error, on the same frames. When a foot leaves or meets the floor is told by the clip alone: a fit, whose feet stay or
-/// step over a floor, was seen to set one down 0.7 s early (tests/data/two). `room`: of a fit (core/fit) on the frames of `alone`.
+/// smaller stated error, on the same frames; the trunk's angles from the clip where it tells nearly all of them. When a foot leaves or
+/// meets the floor is told by the clip alone: a fit, whose feet stay or step over a floor, was seen to set one down 0.7 s early
+/// (tests/data/two). `room`: of a fit (core/fit) on the frames of `alone`.
 Evidence surest_of(Motion room, const Review& alone, Sex sex);
+
+/// A fit keeps soles on the floor until the pictures plainly show otherwise: states so of the series heel.rise of a fit.
+void doubt_raised_heels(MeasureSeries& heel);
+
+/// Whether a camera saw the student obliquely, 20 degrees and more off the front, the back or a side, for a quarter of the clip or more.
+bool seen_obliquely(const Motion& motion);
+/// What one clip tells, and where its view forbids a figure that of a body fitted to it (fit_alone), on moments that are seen obliquely.
+/// Only figures that a fit of one clip was found to tell within what it states.
+Evidence filled_from(const Motion& fitted, const Review& alone, Sex sex);
 
 /// review.json as docs/cli.md lays it down.
 std::string review_json(const Review& review, const std::string& clip, const std::string& school = {});

@@ -70,6 +70,9 @@ QString Jobs::words(const Job& job) {
     case JobKind::joining:
         what = tr("Putting two clips in one room: %1");
         break;
+    case JobKind::fitting:
+        what = tr("Fitting one body to the clip: %1");
+        break;
     case JobKind::keeping:
         what = tr("Keeping the library: %1");
         break;

@@ -6,7 +6,7 @@
 
 namespace bevel::ui {
 
-enum class JobKind { copying, finding, joining, keeping, writing };
+enum class JobKind { copying, finding, joining, fitting, keeping, writing };
 enum class JobOutcome { under_way, done, cancelled, failed };
 
 struct Job {

@@ -213,12 +213,13 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
     const auto& r = *open->review;
     title_->setText(tr("%1 · %2").arg(QString::fromStdString(open->person.name), text::movement(r.movement)));
     state_.beside.reset();
-    where_->setText(tr("%1, %2").arg(text::view(r.motion.view), open->whole ? text::parts_seen(*open->whole) : text::repetitions(r)));
+    const auto from_where = open->from_fit.told ? tr("%1, one body fitted; %2") : tr("%1, %2");
+    where_->setText(from_where.arg(text::view(r.motion.view), open->whole ? text::parts_seen(*open->whole) : text::repetitions(r)));
     if (open->partner) {
         const auto both = open->at_once.together ? tr("at once in the room, %1 and %2; %3") : tr("%1 and %2, %3");
         where_->setText(both.arg(text::view(open->at_once.view), text::view(open->partner->review->motion.view), text::repetitions(r)));
     }
-    where_->setToolTip(open->partner ? text::at_once(open->at_once) : QString());
+    where_->setToolTip(open->partner ? text::at_once(open->at_once) : text::from_fit(open->from_fit));
     notice_->say({});
     if (open->clip.film_dropped)
         notice_->say(tr("The film was deleted when its time had come. Points and findings are here all the same."));

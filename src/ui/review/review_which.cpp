@@ -77,30 +77,35 @@ void ReviewPage::let_compete() {
         });
 }
 
-/// Whether the two clips of a pair were filmed at once is found out once, beside whatever else is done; then they are one review.
+/// Whether the two clips of a pair were filmed at once is found out once, beside whatever else is done; then they are one review. So is the
+/// body of a clip that was filmed obliquely.
 void ReviewPage::put_at_once() {
     const auto open = state_.open;
-    if (!open || open->whole || !open->partner || session_.library->read_only() || !to_be_tried(open->clip, open->at_once)) return;
+    if (!open || open->whole || session_.library->read_only()) return;
+    const bool both = open->partner && to_be_tried(open->clip, open->at_once);
+    if (!both && (!open->from_fit.wanted || open->from_fit.tried)) return;
     if (std::exchange(putting_, open->clip.id) == open->clip.id) return;
     const auto stop = std::make_shared<std::stop_source>();
-    const int job = session_.jobs->begin(JobKind::joining, QString::fromStdString(open->person.name), [stop] { stop->request_stop(); });
+    const int job = session_.jobs->begin(both ? JobKind::joining : JobKind::fitting, QString::fromStdString(open->person.name),
+                                         [stop] { stop->request_stop(); });
     session_.finder->run<Result<bool>>(
         this,
-        [lib = session_.library, forms = session_.forms(), id = open->clip.id, stop](const std::stop_token& quit) -> Result<bool> {
+        [lib = session_.library, forms = session_.forms(), id = open->clip.id, both, stop](const std::stop_token& quit) -> Result<bool> {
             const std::stop_callback forward(quit, [&] { stop->request_stop(); });
-            return put_pair_together(*lib, forms, id, stop->get_token());
+            return both ? put_pair_together(*lib, forms, id, stop->get_token()) : fit_clip(*lib, forms, id, stop->get_token());
         },
-        [this, id = open->clip.id, job, stop](const Result<bool>& together) {
+        [this, id = open->clip.id, both, job, stop](const Result<bool>& found) {
             putting_ = 0;
-            const bool cancelled = stop->stop_requested() || (!together && together.error().code == Code::cancelled);
+            const bool cancelled = stop->stop_requested() || (!found && found.error().code == Code::cancelled);
             session_.jobs->end(job,
-                               cancelled  ? JobOutcome::cancelled
-                               : together ? JobOutcome::done
-                                          : JobOutcome::failed,
-                               cancelled || together ? QString() : text::error(together.error()));
+                               cancelled ? JobOutcome::cancelled
+                               : found   ? JobOutcome::done
+                                         : JobOutcome::failed,
+                               cancelled || found ? QString() : text::error(found.error()));
             // Another clip may have been asked for meanwhile.
-            if (!together || !state_.open || state_.open->clip.id != id || wanted_ != id) return;
-            if (*together) return reload();
+            if (!found || !state_.open || state_.open->clip.id != id || wanted_ != id) return;
+            if (*found) return reload();
+            if (!both) return where_->setToolTip(text::from_fit({true, true, false}));
             AtOnce apart;
             apart.tried = true;
             where_->setToolTip(text::at_once(apart));

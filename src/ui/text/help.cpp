@@ -49,6 +49,11 @@ HelpPage marks() {
         "and "
         "both directions of the stance are told from both together, and Room shows it from any side. Start both phones before the student "
         "begins; how they are placed and when they are started is found out."));
+    h += paragraph(HelpWords::tr("Of a clip that was filmed obliquely one body is fitted to the whole clip, in the background: constant "
+                                 "lengths, feet on the floor and "
+                                 "knees that bend one way tell knee bend, thigh, knee past the toe, toe-out, stance length and turns, with "
+                                 "wider errors. What a raised "
+                                 "heel, the trunk or the arms do is not told from there."));
     h += paragraph(HelpWords::tr(
         "A figure stands with its error: 12 ± 2° means that two times in three the true value lies between 10 and 14. Hatching "
         "shows where nothing can be told."));

@@ -162,6 +162,18 @@ QString at_once(const AtOnce& how) {
            space + first;
 }
 
+QString from_fit(const OpenReview::FromFit& how) {
+    if (!how.wanted) return {};
+    if (!how.tried) return TextWords::tr("Filmed obliquely: one body is being fitted to the whole clip, to tell what the view hides.");
+    if (!how.told)
+        return TextWords::tr(
+            "Filmed obliquely, and no one body fits the whole clip: what the view hides cannot be told. Film from the front "
+            "or from the side.");
+    return TextWords::tr(
+        "Filmed obliquely: knee bend, thigh, knee past the toe, toe-out, stance length and turns are of one body fitted to "
+        "the whole clip, with wider errors. From the front or from the side they are told surer.");
+}
+
 QString verdict(Verdict v) {
     switch (v) {
     case Verdict::inside:

@@ -4,6 +4,7 @@
 #include "core/review/review.h"
 #include "desk/at_once.h"
 #include "desk/intake.h"
+#include "desk/open_review.h"
 #include "store/library.h"
 #include "ui/text/languages.h"
 #include <filesystem>
@@ -61,6 +62,8 @@ QString side(Side s); // "left" / "right"
 QString view(View v);
 /// How the two clips of a pair stand to each other, for whoever asks.
 QString at_once(const AtOnce& how);
+/// Of a clip that was filmed obliquely; empty of any other.
+QString from_fit(const OpenReview::FromFit& how);
 QString point(Point p); // "left ankle"
 QString verdict(Verdict v);
 QString severity(Severity s);
