@@ -39,12 +39,11 @@ class TestPeople : public QObject {
             if (p.name.starts_with(who)) page->show_person(p.id);
         if (!QTest::qWaitFor(
                 [&] {
-                    return page->sheet()->person.name.starts_with(who) && page->sheet()->unmeasured.empty() && b.copies.idle() &&
-                           b.background.idle();
+                    return page->sheet() && page->sheet()->person.name.starts_with(who) && page->sheet()->unmeasured.empty() &&
+                           b.copies.idle() && b.background.idle();
                 },
                 60000))
-            qFatal("not measured: %s %d idle %d %d", page->sheet()->person.name.c_str(), static_cast<int>(page->sheet()->unmeasured.size()),
-                   b.copies.idle(), b.background.idle());
+            qFatal("not measured: %s idle %d %d", who, b.copies.idle(), b.background.idle());
         return page;
     }
     static qint64 clip_of(Bench& b, const char* who, bool last) {

@@ -274,6 +274,12 @@ private slots:
         PracticeLog log;
         log.person = f.ana, log.day = "2026-11-19", log.minutes = 20, log.done = {{"walk", "tai chi", 3, 3, 240}};
         QVERIFY(f.lib.practice().keep(log));
+        KeptTest stand;
+        stand.person = f.ana, stand.clip = f.new_clip, stand.day = "2026-11-20", stand.test = QuietTest::one_leg_stand;
+        stand.figures = {{"time", "s", Side::left, 9, 0.1}, {"time", "s", Side::right, 12.5, 0.1}};
+        stand.notes = {"supported"}, stand.words = "by the wall";
+        QVERIFY(f.lib.quiet_tests().keep(stand));
+        QVERIFY(f.lib.courses().keep({0, f.ana, "Ten weeks", "{\"wish\": 1}", "{}"}));
         const fs::path file = fs::path(f.dir.path().toStdString()) / "ana.zip";
         BundleOptions o;
         o.texts = {{"record.csv", "day,what\r\n"}};
@@ -321,6 +327,14 @@ private slots:
         QCOMPARE(fresh.decisions().agreements(*id)->at(0).reason, std::string("a stiff hip, agreed"));
         QCOMPARE(*fresh.letters().sent_file(fresh.letters().sent(*id)->at(0).id), std::string("%PDF-1.4\0binary", 15));
         QCOMPARE(fresh.practice().of(*id)->at(0).done.at(0).left, 3);
+        const auto tests = *fresh.quiet_tests().of(*id);
+        QCOMPARE(tests.size(), std::size_t(1));
+        QCOMPARE(fresh.clips().get(tests[0].clip)->filmed_on, f.lib.clips().get(f.new_clip)->filmed_on);
+        QVERIFY(tests[0].figures[1].value == 12.5 && tests[0].figures[1].side == stand.figures[1].side);
+        QVERIFY(tests[0].notes == stand.notes && tests[0].words == "by the wall");
+        const auto courses = *fresh.courses().of(*id);
+        QCOMPARE(courses.size(), std::size_t(1));
+        QVERIFY(courses[0].title == "Ten weeks" && courses[0].wish == "{\"wish\": 1}" && courses[0].weeks == "{}");
         const auto again = read_bundle(f.lib, file);
         QVERIFY(again && *again != f.ana);
         std::set<std::string> names;

@@ -122,10 +122,31 @@ int main(int argc, char** argv) {
         window.review()->findChild<QToolButton*>(QStringLiteral("inRoom"))->setChecked(false);
         return true;
     };
+    // A course under way: its threads, one of them explained.
+    const auto weeks_of = [&](qint64 person) {
+        window.show_place(window.place(QStringLiteral("practice")));
+        auto* practice = window.practice();
+        ui::Ref whom;
+        whom.person = person;
+        practice->open(whom);
+        if (!wait([&] { return practice->form()->person() == person && background.idle() && copies.idle(); })) return false;
+        auto* tabs = practice->findChild<QTabWidget*>(QStringLiteral("practiceTabs"));
+        tabs->setCurrentWidget(practice->course());
+        if (!wait([&] { return practice->course()->course().id != 0 && background.idle() && copies.idle(); })) return false;
+        auto* table = practice->course()->threads();
+        table->setCurrentIndex(table->model()->index(4, 5));
+        table->setFocus();
+        settle(200); // painted
+        shot(QStringLiteral("course"));
+        tabs->setCurrentIndex(0);
+        return true;
+    };
+    if (args.contains(QStringLiteral("--course"))) return weeks_of(1) ? 0 : 1;
     if (args.contains(QStringLiteral("--pair"))) {
         const auto there = session.library->clips().all();
         return there && wait([&] { return background.idle(); }) && pair_in_room(*there) ? 0 : 1;
     }
+    if (!weeks_of(1)) return 1;
     // A class: one of its lessons, and what most of them miss.
     window.show_place(window.place(QStringLiteral("classes")));
     auto* classes = window.classes();

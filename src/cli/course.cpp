@@ -15,35 +15,6 @@
 namespace bevel::cli {
 namespace {
 
-/// Lessons and days at home, spread over each week.
-std::vector<PracticeDate> dates_of(const Course& course, const CourseNeeds& needs, const std::string& at, const QString& title) {
-    std::vector<PracticeDate> out;
-    for (std::size_t w = 0; w < course.weeks.size(); ++w) {
-        const CourseWeek& week = course.weeks[w];
-        if (week.missed) continue;
-        std::set<int> lessons;
-        for (int k = 0; k < needs.lessons; ++k) lessons.insert(k * 7 / needs.lessons);
-        std::vector<int> free;
-        for (int d = 0; d < 7; ++d)
-            if (!lessons.contains(d)) free.push_back(d);
-        const auto add = [&](int day, double minutes, const QString& words, const char* kind) {
-            PracticeDate d;
-            d.at = days_after(week.from, day) + "T" + at + ":00";
-            d.uid = "course-" + d.at + "-" + kind + "@bevel";
-            d.title = QStringLiteral("%1: %2").arg(title, words).toStdString();
-            d.minutes = static_cast<int>(minutes);
-            out.push_back(std::move(d));
-        };
-        for (const int d : lessons)
-            add(d, week.lesson_minutes, QCoreApplication::translate("CoursePage", "lesson of week %1").arg(w + 1), "lesson");
-        const int home = std::min<int>(needs.home_days, static_cast<int>(free.size()));
-        for (int k = 0; k < home; ++k)
-            add(free[static_cast<std::size_t>(k) * free.size() / static_cast<std::size_t>(home)], week.home_minutes,
-                QCoreApplication::translate("CoursePage", "at home, week %1").arg(w + 1), "home");
-    }
-    return out;
-}
-
 void print(const Course& course, const AskedPlan& asked) {
     for (std::size_t w = 0; w < course.weeks.size(); ++w) {
         const CourseWeek& week = course.weeks[w];
@@ -122,7 +93,7 @@ int course(const Words& words, const Environment& env) {
         if (auto ok = write_whole(*html, page); !ok) return complain(ok.error());
     }
     if (const auto ics = args->text("--ics")) {
-        const auto calendar = calendar_of(dates_of(*made, needs, at, title),
+        const auto calendar = calendar_of(ui::text::course_dates(*made, needs, at, title),
                                           QDateTime::currentDateTimeUtc().toString(QStringLiteral("yyyy-MM-ddTHH:mm:ss")).toStdString());
         if (!calendar) return complain(calendar.error());
         if (auto ok = write_whole(*ics, *calendar); !ok) return complain(ok.error());

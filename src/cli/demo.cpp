@@ -5,6 +5,7 @@
 #include "core/review/trend.h"
 #include "desk/at_once.h"
 #include "desk/classes.h"
+#include "desk/courses.h"
 #include "desk/found.h"
 #include "desk/library_forms.h"
 #include "desk/quiet_tests.h"
@@ -89,10 +90,11 @@ public:
         }
         if (auto ok = what_was_agreed(); !ok) return ok;
         if (auto ok = what_they_do_together(); !ok) return ok;
+        if (auto ok = a_course_under_way(); !ok) return ok;
         return library_.backups().compact();
     }
 
-    /// Only the clips that an earlier scene has not.
+    /// Only what an earlier scene has not, and what is kept of clips filmed at once made anew where it is no longer of use.
     Result<bool> add() {
         const auto people = library_.people().all();
         const auto clips = library_.clips().all();
@@ -110,6 +112,13 @@ public:
         if (!classes) return tl::unexpected(classes.error());
         if (classes->empty())
             if (auto ok = what_they_do_together(); !ok) return ok;
+        for (const auto& c : *clips)
+            if (c.pair > c.id)
+                if (auto ok = put_pair_together(library_, forms_, c.id, env_.stop); !ok) return tl::unexpected(ok.error());
+        const auto courses = library_.courses().of(who(0));
+        if (!courses) return tl::unexpected(courses.error());
+        if (courses->empty())
+            if (auto ok = a_course_under_way(); !ok) return ok;
         return library_.backups().compact();
     }
 
@@ -194,6 +203,26 @@ private:
             if (auto ok = library_.classes().keep_lesson(l); !ok) return tl::unexpected(ok.error());
         }
         return true;
+    }
+
+    /// Ten weeks with steps, a short form and the ladder of balance; the third week was missed.
+    Result<bool> a_course_under_way() {
+        CourseOf c;
+        c.person = who(0), c.title = "Steady on the quay steps";
+        c.wish.from = "2026-11-09", c.wish.weeks = 10;
+        c.wish.wanted = {"part_the_horses_mane", "walk_backward"};
+        c.wish.form = "side_steps";
+        c.wish.themes = {"balance"};
+        const auto sheet = course_sheet(library_, forms_, c.person, "2026-11-30");
+        if (!sheet) return tl::unexpected(sheet.error());
+        for (const char* day : {"2026-11-09", "2026-11-30"}) {
+            auto made = make_course(c.wish, *sheet, forms_, c.made.weeks.empty() ? nullptr : &c.made, day);
+            if (!made) return tl::unexpected(made.error());
+            c.made = std::move(*made);
+            c.made.weeks[2].missed = true;
+        }
+        c.made_of = basis_of(*sheet);
+        return keep_course(library_, c).map([](std::int64_t) { return true; });
     }
 
     /// The letter went out two days after the clip, with something to do at home and a day of the next look.

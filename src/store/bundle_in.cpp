@@ -246,6 +246,32 @@ struct BundleReader {
         must(put_whole_in_place(part, to));
     }
 
+    void test(const json& j, std::int64_t person, const std::vector<std::int64_t>& clips) {
+        KeptTest t;
+        t.person = person;
+        t.day = day(j, "day"), t.view = text(j, "view", 20), t.words = text(j, "words", 2000);
+        const auto which = quiet_test_from_name(text(j, "test", 40));
+        if (!which) throw Bad{"test"};
+        t.test = *which;
+        if (const auto at = maybe_number(j, "clip"); at) {
+            if (!(*at >= 0) || *at >= static_cast<double>(clips.size())) throw Bad{"clip"};
+            t.clip = clips[static_cast<std::size_t>(*at)];
+        }
+        for (const auto& f : list(j, "figures", 20)) {
+            const std::string side = text(f, "side", 10);
+            TestFigure one;
+            one.id = text(f, "id", 40), one.unit = text(f, "unit", 10);
+            one.value = number(f, "value", -1e6, 1e6), one.sigma = number(f, "sigma", 0, 1e6);
+            if (side == "left" || side == "right") one.side = side == "left" ? Side::left : Side::right;
+            t.figures.push_back(std::move(one));
+        }
+        for (const auto& n : list(j, "notes", 10)) {
+            if (!n.is_string()) throw Bad{"notes"};
+            t.notes.push_back(n);
+        }
+        must(library.quiet_tests().keep(t));
+    }
+
     std::int64_t all(const json& j) {
         if (text(j, "format", 40) != "bevel-person") throw Bad{"format"};
         if (number(j, "version", 1, 1e6) > bundle_version) throw Bad{"version"};
@@ -293,6 +319,11 @@ struct BundleReader {
                                     static_cast<int>(number(d, "right", 0, 10000)), number(d, "seconds", 0, 1e6)});
             must(library.practice().keep(log));
         }
+        if (j.contains("tests")) // not in older ones
+            for (const auto& t : list(j, "tests", 10000)) test(t, id, clips);
+        if (j.contains("courses"))
+            for (const auto& c : list(j, "courses", 1000))
+                must(library.courses().keep({0, id, text(c, "title", 400), text(c, "wish", 1U << 20U), text(c, "weeks", 2U << 20U)}));
         return id;
     }
 };

@@ -90,6 +90,9 @@ public:
         j["clips"] = clips;
         j["letters"] = letters;
         j["practice"] = practice();
+        j["tests"] = tests();
+        j["courses"] = json::array();
+        for (const auto& c : courses_) j["courses"].push_back({{"title", c.title}, {"wish", c.wish}, {"weeks", c.weeks}});
         if (!put_file(z_.get(), "record.json", j.dump(1, ' ', false, json::error_handler_t::replace))) return failed();
         for (const auto& [name, bytes] : options_.texts)
             if (!put_file(z_.get(), name, bytes)) return failed();
@@ -118,6 +121,7 @@ private:
         for (const auto& ok : {into(facts_, library_.people().facts(id)), into(heights_, library_.people().heights(id)),
                                into(agreements_, library_.decisions().agreements(id)), into(figures_, library_.records().figures(id)),
                                into(sent_, library_.letters().sent(id)), into(practice_, library_.practice().of(id)),
+                               into(tests_, library_.quiet_tests().of(id)), into(courses_, library_.courses().of(id)),
                                into(own_, library_.people().neutral(id)), into(clips_, library_.clips().find(of))})
             if (!ok) return ok;
         std::reverse(clips_.begin(), clips_.end()); // oldest first
@@ -223,6 +227,27 @@ private:
         return one;
     }
 
+    json tests() const {
+        json all = json::array();
+        for (const auto& t : tests_) {
+            json figures = json::array();
+            for (const auto& f : t.figures)
+                figures.push_back({{"id", f.id},
+                                   {"unit", f.unit},
+                                   {"side", f.side ? std::string(side_name(*f.side)) : std::string()},
+                                   {"value", f.value},
+                                   {"sigma", f.sigma}});
+            const auto of = std::find_if(clips_.begin(), clips_.end(), [&](const Clip& c) { return c.id == t.clip; });
+            all.push_back({{"day", t.day},
+                           {"test", quiet_test_name(t.test)},
+                           {"view", t.view},
+                           {"clip", of == clips_.end() ? json(nullptr) : json(of - clips_.begin())},
+                           {"figures", figures},
+                           {"notes", t.notes},
+                           {"words", t.words}});
+        }
+        return all;
+    }
     json practice() const {
         json log = json::array();
         for (const auto& p : practice_) {
@@ -252,6 +277,8 @@ private:
     std::vector<KeptFigure> figures_;
     std::vector<SentLetter> sent_;
     std::vector<PracticeLog> practice_;
+    std::vector<KeptTest> tests_;
+    std::vector<KeptCourse> courses_;
     PersonNeutral own_;
     std::vector<Clip> clips_;
 };

@@ -14,7 +14,8 @@ namespace fs = std::filesystem;
 
 /// All rows of a person, in the order of their references. What an older library does not have is passed over.
 bool erase_rows(sqlite3* db, std::int64_t person) {
-    const std::array<const char*, 22> all{"DELETE FROM quiet_test WHERE person=?",
+    const std::array<const char*, 23> all{"DELETE FROM quiet_test WHERE person=?",
+                                          "DELETE FROM course WHERE person=?",
                                           "DELETE FROM at_once WHERE EXISTS (SELECT 1 FROM clip WHERE id IN (first, second) AND person=?)",
                                           "DELETE FROM class_member WHERE person=?",
                                           "DELETE FROM lesson_person WHERE person=?",

@@ -104,6 +104,9 @@ PracticeStore Store::practice() const {
 ClassStore Store::classes() const {
     return ClassStore(connection_);
 }
+CourseStore Store::courses() const {
+    return CourseStore(connection_);
+}
 QuietTestStore Store::quiet_tests() const {
     return QuietTestStore(connection_);
 }

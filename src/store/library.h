@@ -44,6 +44,7 @@ public:
     DecisionStore decisions() { return DecisionStore(*connection_); }
     LetterStore letters() { return LetterStore(*connection_); }
     PracticeStore practice() { return PracticeStore(*connection_); }
+    CourseStore courses() { return CourseStore(*connection_); }
     ClassStore classes() { return ClassStore(*connection_); }
     QuietTestStore quiet_tests() { return QuietTestStore(*connection_); }
     FormStore forms() { return FormStore(*connection_); }
@@ -59,6 +60,7 @@ public:
     const DecisionStore decisions() const { return DecisionStore(*connection_); }
     const LetterStore letters() const { return LetterStore(*connection_); }
     const PracticeStore practice() const { return PracticeStore(*connection_); }
+    const CourseStore courses() const { return CourseStore(*connection_); }
     const ClassStore classes() const { return ClassStore(*connection_); }
     const QuietTestStore quiet_tests() const { return QuietTestStore(*connection_); }
     const FormStore forms() const { return FormStore(*connection_); }

@@ -184,6 +184,10 @@ const std::array<const char*, newest_schema> schema_steps{
     "NULL, "
     "why TEXT NOT NULL DEFAULT '', body BLOB);"
     "CREATE INDEX at_once_second ON at_once(second);",
+    // 22: courses of weeks
+    "CREATE TABLE course(id INTEGER PRIMARY KEY AUTOINCREMENT, person INTEGER NOT NULL REFERENCES person(id), title TEXT NOT NULL, wish "
+    "TEXT NOT NULL, weeks TEXT NOT NULL);"
+    "CREATE INDEX course_person ON course(person);",
 };
 
 } // namespace bevel

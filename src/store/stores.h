@@ -2,6 +2,7 @@
 // Any thread may call them; each call is on the disk when it returns; within Library::together all of them or none.
 #pragma once
 #include "store/classes.h"
+#include "store/courses.h"
 #include "store/quiet_tests.h"
 #include "store/records.h"
 #include <functional>
@@ -22,6 +23,7 @@ class DecisionStore;
 class LetterStore;
 class PracticeStore;
 class ClassStore;
+class CourseStore;
 class QuietTestStore;
 class FormStore;
 class BackupStore;
@@ -46,6 +48,7 @@ protected:
     LetterStore letters() const;
     PracticeStore practice() const;
     ClassStore classes() const;
+    CourseStore courses() const;
     QuietTestStore quiet_tests() const;
     FormStore forms() const;
     BackupStore backups() const;
@@ -291,6 +294,16 @@ public:
     /// The lesson of that day, a new one or as it is now. bad_value "day". not_found without such a class.
     Result<std::int64_t> keep_lesson(const Lesson& lesson);
     Result<bool> drop_lesson(std::int64_t id);
+};
+
+/// Courses of weeks of people (store/courses.h).
+class CourseStore : public Store {
+public:
+    using Store::Store;
+    /// A new one (id 0), or one as it is now (also one that was taken out, under its id). too_large.
+    Result<std::int64_t> keep(const KeptCourse& course);
+    Result<bool> drop(std::int64_t id);
+    Result<std::vector<KeptCourse>> of(std::int64_t person) const; // newest first
 };
 
 /// Own movements, schools, templates of letters and plans (store/forms.h), and the clips that show a movement.

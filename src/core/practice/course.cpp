@@ -164,6 +164,7 @@ private:
                 if (was.beats[w] == Beat::returns) ++line.returned;
                 line.open = true;
                 line.due = static_cast<int>(w) + 1;
+                it->known = was.known; // what the course itself brought stays its own, though a clip of it has come since
             }
         }
     }
@@ -370,6 +371,11 @@ std::string days_after(const std::string& day, int days) {
     std::snprintf(text, sizeof text, "%04d-%02u-%02u", static_cast<int>(to.year()), static_cast<unsigned>(to.month()),
                   static_cast<unsigned>(to.day()));
     return is_day(text) ? text : std::string();
+}
+
+std::size_t weeks_over(const Course& course, const std::string& day) {
+    return static_cast<std::size_t>(
+        std::count_if(course.weeks.begin(), course.weeks.end(), [&](const CourseWeek& w) { return days_after(w.from, 7) <= day; }));
 }
 
 Result<Course> propose_course(const CourseNeeds& needs, const std::vector<Movement>& movements, const Course* so_far, std::size_t now) {

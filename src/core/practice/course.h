@@ -22,6 +22,7 @@ struct CourseThread {
     std::vector<Beat> beats; // one a week
     /// What a thread is known by in wishes: "movement ID", "rule RULE ID", "form ID", "ladder".
     std::string key() const;
+    bool operator==(const CourseThread&) const = default;
 };
 
 enum class WeekKind { plain, lighter, recall };
@@ -36,12 +37,14 @@ struct CourseWeek {
     int ladder = 0; // step of the balance ladder; 0: it asks for none
     bool clip_asked = false, clip_looked = false;
     bool missed = false;
+    bool operator==(const CourseWeek&) const = default;
 };
 
 /// A thread of those that were wished for and are not in it, and why; no_room: more than there are weeks.
 struct NotInCourse {
     std::string key;
     LeftOut::Code code = LeftOut::Code::no_room;
+    bool operator==(const NotInCourse&) const = default;
 };
 
 struct Course {
@@ -50,6 +53,7 @@ struct Course {
     std::vector<NotInCourse> left_out;
     /// The thread that begins or grows in a week.
     const CourseThread* fresh_in(std::size_t week) const;
+    bool operator==(const Course&) const = default;
 };
 
 struct CourseNeeds {
@@ -78,6 +82,9 @@ Needs day_of_course(const Course& course, const CourseNeeds& needs, std::size_t 
 /// A course as text (JSON) and back; bad_value with the place.
 std::string course_text(const Course& course);
 Result<Course> parse_course(const std::string& text);
+
+/// How many of its weeks are over on a day (ISO): the number, from 0, of the one it falls into, or of its first where it has not begun.
+std::size_t weeks_over(const Course& course, const std::string& day);
 
 /// The ISO day that many days after one; empty where that is none.
 std::string days_after(const std::string& day, int days);

@@ -10,15 +10,6 @@ namespace {
 using namespace fields;
 constexpr std::size_t most_course_weeks = 2 * most_weeks + 1, most_threads = 400;
 
-int whole(const json& j, const char* key, int low, int high) {
-    const double v = number(j, key, low, high);
-    if (v != static_cast<int>(v)) throw Bad{key};
-    return static_cast<int>(v);
-}
-bool flag(const json& j, const char* key) {
-    if (!j.contains(key) || !j[key].is_boolean()) throw Bad{key};
-    return j[key];
-}
 /// The value with a name.
 template <class Enum, class Name> Enum named(const std::string& name, int count, Name of, const char* where) {
     for (int k = 0; k < count; ++k)

@@ -1,5 +1,5 @@
 // Fields of a practice file (plan, course), read strictly: what is missing, of another kind or out of its range is thrown as its place.
-// Used by plan_file.cpp and course_file.cpp alone.
+// Used by plan_file.cpp, course_file.cpp and desk/courses.cpp alone.
 #pragma once
 #include <array>
 #include <nlohmann/json.hpp>
@@ -26,6 +26,15 @@ inline double number(const json& j, const char* key, double low, double high) {
     const double v = j[key];
     if (!(v >= low && v <= high)) throw Bad{key};
     return v;
+}
+inline int whole(const json& j, const char* key, int low, int high) {
+    const double v = number(j, key, low, high);
+    if (v != static_cast<int>(v)) throw Bad{key};
+    return static_cast<int>(v);
+}
+inline bool flag(const json& j, const char* key) {
+    if (!j.contains(key) || !j[key].is_boolean()) throw Bad{key};
+    return j[key];
 }
 inline const json& list(const json& j, const char* key, std::size_t most) {
     if (!j.contains(key) || !j[key].is_array() || j[key].size() > most) throw Bad{key};

@@ -31,21 +31,21 @@
 namespace bevel::ui {
 
 void PeoplePage::write_record(const QString& file) {
-    if (!sheet_) return;
+    if (!here()) return;
     session_.files().run<Result<bool>>(
         this, [text = record_csv(*sheet_), path = file.toStdString()](std::stop_token) { return write_whole(path, text); },
         [this, file](const Result<bool>& ok) { ok ? words_->setText(tr("Saved: %1").arg(file)) : problem(ok.error()); });
 }
 
 void PeoplePage::write_figures(const QString& file) {
-    if (!sheet_) return;
+    if (!here()) return;
     session_.files().run<Result<bool>>(
         this, [text = figures_csv(*sheet_), path = file.toStdString()](std::stop_token) { return write_whole(path, text); },
         [this, file](const Result<bool>& ok) { ok ? words_->setText(tr("Saved: %1").arg(file)) : problem(ok.error()); });
 }
 
 void PeoplePage::write_pdf(const QString& file) {
-    if (!sheet_) return;
+    if (!here()) return;
     session_.files().run<Result<bool>>(
         this,
         [sheet = *sheet_, session = &session_, path = file.toStdString()](std::stop_token) -> Result<bool> {
@@ -72,7 +72,7 @@ void PeoplePage::write_hall_list(const QString& file) {
 }
 
 void PeoplePage::write_bundle_to(const QString& file, bool films) {
-    if (!sheet_) return;
+    if (!here()) return;
     words_->setText(tr("Writing the bundle …"));
     session_.files().run<Result<bool>>(
         this,
@@ -135,7 +135,7 @@ void PeoplePage::read_people_from(const QString& file) {
 void PeoplePage::add_actions(Actions& actions) {
     using M = Actions::Menu;
     const auto ask = [this](const QString& what, const QString& name, void (PeoplePage::*write)(const QString&)) {
-        if (!sheet_) return;
+        if (!here()) return;
         const QString& folder = session_.settings.export_folder;
         const QString file =
             QFileDialog::getSaveFileName(this, what, folder.isEmpty() ? name : folder + QLatin1Char('/') + name, tr("CSV (*.csv)"));
@@ -147,7 +147,7 @@ void PeoplePage::add_actions(Actions& actions) {
                 [ask] { ask(tr("Figures as CSV"), QStringLiteral("figures.csv"), &PeoplePage::write_figures); });
     const auto to = [this](const QString& what, const QString& name, const QString& kinds) {
         const QString& folder = session_.settings.export_folder;
-        return sheet_ ? QFileDialog::getSaveFileName(this, what, folder.isEmpty() ? name : folder + QLatin1Char('/') + name, kinds)
+        return here() ? QFileDialog::getSaveFileName(this, what, folder.isEmpty() ? name : folder + QLatin1Char('/') + name, kinds)
                       : QString();
     };
     actions.add(this, M::file, "recordPdf", tr("Record of this person as PDF …"), {}, [this, to] {

@@ -167,9 +167,9 @@ QWidget* PeoplePage::build_limits() {
         return b;
     };
     button("newLimit", tr("New …"), [this] {
-        if (!sheet_) return;
+        if (wanted_ == 0) return;
         Agreement a;
-        a.person = sheet_->person.id;
+        a.person = wanted_; // whose row is chosen, though the sheet may still be the last one's
         auto* d = new LimitDialog(session_, a, this);
         d->setAttribute(Qt::WA_DeleteOnClose);
         connect(d, &LimitDialog::agreed, this, &PeoplePage::keep_limit);
@@ -281,7 +281,7 @@ void PeoplePage::load_sheet() {
 
 /// Clips that were reviewed before figures were kept are measured one after the other, while the sheet is looked at.
 void PeoplePage::measure_next() {
-    if (!sheet_ || sheet_->unmeasured.empty() || session_.library->read_only()) {
+    if (!here() || sheet_->unmeasured.empty() || session_.library->read_only()) {
         words_->setText(QString());
         return;
     }
@@ -336,7 +336,7 @@ void PeoplePage::fill_uneven() {
 
 /// The smaller side sets the size: a band that lets it be, to be changed and given a reason.
 void PeoplePage::take_up(int row) {
-    if (!sheet_ || row < 0 || row >= static_cast<int>(sheet_->uneven.size())) return;
+    if (!here() || row < 0 || row >= static_cast<int>(sheet_->uneven.size())) return;
     const Asymmetry& a = sheet_->uneven[static_cast<std::size_t>(row)];
     Agreement made;
     made.person = sheet_->person.id;
@@ -414,7 +414,7 @@ void PeoplePage::keep_limit(const Agreement& a) {
 
 void PeoplePage::change_limit() {
     const int at = limits_->currentRow();
-    if (!sheet_ || at < 0) return;
+    if (!here() || at < 0) return;
     auto* d = new LimitDialog(session_, sheet_->agreements[static_cast<std::size_t>(at)], this);
     d->setAttribute(Qt::WA_DeleteOnClose);
     connect(d, &LimitDialog::agreed, this, &PeoplePage::keep_limit);
@@ -423,7 +423,7 @@ void PeoplePage::change_limit() {
 
 void PeoplePage::end_limit() {
     const int at = limits_->currentRow();
-    if (!sheet_ || at < 0) return;
+    if (!here() || at < 0) return;
     Agreement before = sheet_->agreements[static_cast<std::size_t>(at)], now = before;
     now.until_day = QDate::currentDate().toString(Qt::ISODate).toStdString();
     if (!now.from_day.empty() && now.until_day < now.from_day) now.from_day = now.until_day;

@@ -34,7 +34,8 @@ public:
     void new_theme() override;
     void show_person(qint64 id);
     qint64 shown() const { return sheet_ ? sheet_->person.id : 0; }
-    const PersonSheet* sheet() const { return sheet_ ? &*sheet_ : nullptr; }
+    /// Of the person who is chosen; none while it is being read.
+    const PersonSheet* sheet() const { return here() ? &*sheet_ : nullptr; }
     /// The record, or the figures of all clips, as lines of text.
     void write_record(const QString& file);
     void write_figures(const QString& file);
@@ -78,6 +79,8 @@ private:
     void read_bundle_from(const QString& file);
     void read_people_from(const QString& file);
 
+    /// Whether what is shown is of the person who is chosen: nothing is written or handed on before.
+    bool here() const { return sheet_ && sheet_->person.id == wanted_; }
     std::optional<PersonSheet> sheet_;
     qint64 wanted_ = 0;
     int run_ = 0, measuring_ = 0;

@@ -44,11 +44,11 @@ void PeoplePage::fill_right() {
 
 /// What is known now, not what was when the sheet was filled: another place may have marked a moment meanwhile.
 void PeoplePage::change_right() {
-    if (!sheet_ || session_.library->read_only()) return;
+    if (!here() || session_.library->read_only()) return;
     session_.background->run<Result<PersonNeutral>>(
         this, [lib = session_.library, id = sheet_->person.id](std::stop_token) { return lib->people().neutral(id); },
         [this, id = sheet_->person.id](const Result<PersonNeutral>& now) {
-            if (!sheet_ || sheet_->person.id != id) return;
+            if (!here() || sheet_->person.id != id) return;
             // One that cannot be read is set anew.
             sheet_->person.neutral = now ? *now : PersonNeutral{};
             open_right();

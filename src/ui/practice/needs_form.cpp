@@ -73,6 +73,11 @@ NeedsForm::NeedsForm(Session& session, QWidget* parent) : QWidget(parent), sessi
     fold(box, tr("Pace and breath"), pace, [this] { return tr("%1, %2").arg(pace_->text(), breath_->text()); });
     box->addWidget(heading(tr("Asked for")));
     box->addWidget(asked_);
+    day_off_ = new QPushButton(tr("Plan without the course"));
+    day_off_->setObjectName(QStringLiteral("planWithoutCourse"));
+    day_off_->hide();
+    connect(day_off_, &QPushButton::clicked, this, &NeedsForm::let_day_go);
+    box->addWidget(day_off_, 0, Qt::AlignLeft);
     box->addLayout(want);
     box->addWidget(wanted_);
     box->addWidget(grow_);
@@ -350,10 +355,40 @@ std::vector<qint64> NeedsForm::group() const {
 
 void NeedsForm::set_known(const PersonNeeds& known) {
     known_ = known;
+    if (of_course_ && of_course_->person != person()) of_course_.reset();
     group_known_.clear();
     group_->setVisible(person() == 0 && group_->count() > 0);
     say_known();
     form_chosen();
+    emit changed();
+}
+
+void NeedsForm::take_day(const Needs& day, const QString& words) {
+    filling_ = true;
+    minutes_->setValue(static_cast<int>(std::lround(day.minutes)));
+    pace_->setValue(day.pace);
+    for (const auto& [id, c] : themes_) c->setChecked(day.themes.contains(id));
+    chair_->setChecked(day.chair), wall_->setChecked(day.wall), stick_->setChecked(day.stick);
+    if (!day.helper) helper_->setChecked(false);
+    grow_->setChecked(false);
+    wanted_->clear();
+    of_course_ = CourseDay{person(), day, words};
+    for (const auto& id : day.wanted) add_wanted(id);
+    fill_forms();
+    form_->setCurrentIndex(day.form ? std::max(0, form_->findData(QString::fromStdString(day.form->form))) : 0);
+    form_chosen();
+    if (day.form) {
+        form_known_->setValue(day.form->known);
+        form_recall_->setChecked(day.form->recall);
+    }
+    filling_ = false;
+    say_known();
+    emit changed();
+}
+
+void NeedsForm::let_day_go() {
+    of_course_.reset();
+    say_known();
     emit changed();
 }
 
@@ -376,7 +411,9 @@ void NeedsForm::say_known() {
                                       limits.join(QStringLiteral(", ")));
     }
     const PersonNeeds& known = known_;
-    for (const auto& a : known.asked) {
+    day_off_->setVisible(of_course_.has_value());
+    if (of_course_) words << of_course_->words;
+    for (const auto& a : of_course_ ? of_course_->needs.asked : known.asked) {
         const auto m = session_.movement(a.movement);
         const Rule* r = rule_book().find(a.rule);
         words << tr("Last letter: %1 (%2)")
@@ -414,6 +451,11 @@ Needs NeedsForm::needs() const {
     n.helper = helper_->isChecked();
     n.chair = chair_->isChecked(), n.wall = wall_->isChecked(), n.stick = stick_->isChecked();
     person() == 0 ? know_group(n, group_known_) : know_person(n, known_);
+    if (of_course_) {
+        const Needs& day = of_course_->needs;
+        n.asked = day.asked, n.practised = day.practised;
+        if (day.balance_step > 0) n.balance_step = n.balance_step > 0 ? std::min(n.balance_step, day.balance_step) : day.balance_step;
+    }
     std::vector<std::string> wanted;
     for (int i = 0; i < wanted_->count(); ++i) wanted.push_back(wanted_->item(i)->data(Qt::UserRole).toString().toStdString());
     if (const auto f = session_.forms().form(std::string(form_prefix) + form_->currentData().toString().toStdString())) {

@@ -10,6 +10,7 @@ class QDoubleSpinBox;
 class QLabel;
 class QLayout;
 class QListWidget;
+class QPushButton;
 class QSpinBox;
 class QVBoxLayout;
 
@@ -29,6 +30,9 @@ public:
     qint64 person() const;
     QString person_name() const;
     Needs needs() const;
+    /// A day of a course: what it is made of, and which it is in words. It holds until another person is chosen or it is let go.
+    void take_day(const Needs& day, const QString& words);
+    void let_day_go();
     void add_wanted(const std::string& movement);
     /// Forms may have come or gone.
     void fill_forms();
@@ -56,6 +60,12 @@ private:
     Session& session_;
     void say_known();
     PersonNeeds known_;
+    struct CourseDay {
+        qint64 person = 0;
+        Needs needs; // of which what letters ask, what is known and the step of the ladder are its own
+        QString words;
+    };
+    std::optional<CourseDay> of_course_;
     std::vector<PersonNeeds> group_known_; // none: one person, or nobody in particular
     bool filling_ = false;
     std::pair<std::string, qint64> form_of_; // form and person that the number of known parts is of
@@ -66,6 +76,7 @@ private:
               *grow_ = nullptr, *form_mirrored_ = nullptr, *form_recall_ = nullptr;
     std::map<std::string, QCheckBox*> care_, themes_;
     QLabel* asked_ = nullptr;
+    QPushButton* day_off_ = nullptr;
     QListWidget *wanted_ = nullptr, *group_ = nullptr;
 };
 

@@ -35,8 +35,12 @@ PracticePage::PracticePage(Session& session, QWidget* parent) : Place(session, "
     tabs_->setObjectName(QStringLiteral("practiceTabs"));
     tabs_->setAccessibleName(tr("Practice"));
     tabs_->addTab(build_plan(), tr("Plan"));
+    course_ = new WeeksView(session_, undo());
+    tabs_->addTab(course_, tr("Course"));
     log_ = new LogView(session_);
     tabs_->addTab(log_, tr("Log"));
+    connect(course_, &WeeksView::person_chosen, this, [this](qint64 id) { load_people(id); });
+    connect(course_, &WeeksView::day_wanted, this, &PracticePage::plan_day);
     notice_ = new Notice;
     auto* head = new QLabel(tr("Practice"));
     head->setObjectName(QStringLiteral("title"));
@@ -265,6 +269,7 @@ void PracticePage::load_people(qint64 choose) {
         [this, choose](const Result<std::vector<Person>>& people) {
             if (!people) return notice_->problem(text::error(people.error()));
             form_->set_people(*people, choose);
+            course_->set_people(*people, form_->person());
             load_known();
         });
 }
@@ -272,6 +277,8 @@ void PracticePage::load_people(qint64 choose) {
 void PracticePage::load_known() {
     const qint64 id = form_->person();
     log_->show_person(id, form_->person_name());
+    course_->set_person(id);
+    course_->show_person(id);
     if (id == 0) {
         form_->set_known({});
         if (!form_->group().empty()) return load_group();
@@ -410,8 +417,16 @@ void PracticePage::over(const PracticeLog& log) {
     PracticeLog l = log;
     l.person = form_->person();
     if (l.minutes < 0.2) return; // stopped before it began
-    tabs_->setCurrentIndex(1);
+    tabs_->setCurrentWidget(log_);
     log_->add(l);
+}
+
+/// A session of a week of the course: by what the course asks and what the day does.
+void PracticePage::plan_day(const Needs& day, const QString& of_what) {
+    form_->take_day(day, of_what);
+    title_->setText(of_what);
+    tabs_->setCurrentIndex(0);
+    propose_now();
 }
 
 void PracticePage::keep_plan(const QString& name) {
@@ -517,7 +532,8 @@ void PracticePage::export_to(const QString& file) {
 
 void PracticePage::add_actions(Actions& actions) {
     using M = Actions::Menu;
-    actions.add(this, M::clip, "proposePlan", tr("Propose a session"), {QKeySequence(Qt::Key_F8)}, [this] { propose_now(); });
+    actions.add(this, M::clip, "proposePlan", tr("Propose a session, or the weeks of the course anew"), {QKeySequence(Qt::Key_F8)},
+                [this] { tabs_->currentWidget() == course_ ? course_->make_anew() : propose_now(); });
     actions.add(this, M::clip, "runPlan", tr("Run the session"), {QKeySequence(Qt::Key_F9)}, [this] { run_now(); });
     actions.add(this, M::edit, "planEarlier", tr("This exercise earlier"), {QKeySequence(Qt::ALT | Qt::Key_Up)}, [this] {
         if (const int r = view_->current(); r > 0) view_->move(r, r - 1);
@@ -536,6 +552,7 @@ void PracticePage::add_actions(Actions& actions) {
 void PracticePage::new_theme() {
     view_->show_plan(view_->plan(), form_->needs());
     log_->reload();
+    course_->update();
 }
 
 } // namespace bevel::ui

@@ -1,6 +1,7 @@
 // Planning a session, running it, and the log of what was done.
 #pragma once
 #include "ui/pacing/pacer_window.h"
+#include "ui/practice/weeks_view.h"
 #include "ui/practice/log_view.h"
 #include "ui/practice/needs_form.h"
 #include "ui/practice/plan_view.h"
@@ -32,6 +33,7 @@ public:
     PlanView* view() { return view_; }
     NeedsForm* form() { return form_; }
     LogView* log() { return log_; }
+    WeeksView* course() { return course_; }
     /// The run in its window; null while none is.
     PacerWindow* run_now();
     PacerWindow* pacer() { return pacer_; }
@@ -63,6 +65,7 @@ private:
     void choose_template();
     void ask_export(const QString& what, const QString& name, const QString& kinds);
     void over(const PracticeLog& log);
+    void plan_day(const Needs& day, const QString& of_what);
 
     Plan plan_;
     bool filled_once_ = false;
@@ -70,6 +73,7 @@ private:
     NeedsForm* form_ = nullptr;
     PlanView* view_ = nullptr;
     LogView* log_ = nullptr;
+    WeeksView* course_ = nullptr;
     FigureView* figure_ = nullptr;
     QTabWidget* tabs_ = nullptr;
     QLineEdit* title_ = nullptr;

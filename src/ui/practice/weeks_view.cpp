@@ -1,0 +1,522 @@
+#include "ui/practice/weeks_view.h"
+#include "core/files.h"
+#include "store/reminder.h"
+#include "ui/jobs/jobs.h"
+#include "ui/paint/course_page.h"
+#include "ui/shell/step.h"
+#include "ui/text/course_words.h"
+#include "ui/text/languages.h"
+#include <QComboBox>
+#include <QDate>
+#include <QFileDialog>
+#include <QFileInfo>
+#include <QLabel>
+#include <QMenu>
+#include <QPointer>
+#include <QPushButton>
+#include <QScrollArea>
+#include <QVBoxLayout>
+
+namespace bevel::ui {
+
+WeeksView::WeeksView(Session& session, QUndoStack& undo, QWidget* parent) : QWidget(parent), session_(session), undo_(undo) {
+    form_ = new CourseForm(session_);
+    auto* scroll = new QScrollArea;
+    scroll->setAccessibleName(tr("What the course is asked for"));
+    scroll->setWidget(form_);
+    scroll->setWidgetResizable(true);
+    scroll->setFrameShape(QFrame::NoFrame);
+    scroll->setHorizontalScrollBarPolicy(Qt::ScrollBarAlwaysOff);
+    keep_ = new QPushButton(tr("Keep this course"));
+    keep_->setObjectName(QStringLiteral("primary"));
+    connect(keep_, &QPushButton::clicked, this, &WeeksView::keep_it);
+    auto* left = new QWidget;
+    left->setFixedWidth(session_.theme.wide(292));
+    auto* left_box = new QVBoxLayout(left);
+    left_box->setContentsMargins(0, 6, 0, 0);
+    left_box->addWidget(scroll, 1);
+    left_box->addWidget(keep_);
+    model_ = new ThreadsModel(this);
+    table_ = new ThreadsTable(session_, model_);
+    notice_ = new Notice;
+    words_ = new QLabel;
+    words_->setObjectName(QStringLiteral("faint"));
+    words_->setWordWrap(true);
+    auto* right = new QVBoxLayout;
+    right->setContentsMargins(6, 6, 0, 0);
+    right->addLayout(build_top());
+    right->addWidget(notice_);
+    right->addWidget(table_, 1);
+    right->addWidget(words_);
+    right->addLayout(build_below());
+    auto* row = new QHBoxLayout(this);
+    row->setContentsMargins(4, 4, 4, 4);
+    row->addWidget(left);
+    row->addLayout(right, 1);
+    connect(form_, &CourseForm::person_chosen, this, &WeeksView::person_chosen);
+    connect(form_, &CourseForm::changed, this, &WeeksView::form_changed);
+    connect(table_, &ThreadsTable::begins_asked, this, &WeeksView::begin_in);
+    connect(table_, &ThreadsTable::released, this, &WeeksView::release);
+    connect(table_, &ThreadsTable::missed_asked, this, &WeeksView::toggle_missed);
+    connect(table_, &QTableView::activated, this, [this] { ask_for_day(false); });
+    connect(table_->selectionModel(), &QItemSelectionModel::currentChanged, this, [this] { fill_week(); });
+    fill();
+}
+
+/// Which course, and what can be done with all of it.
+QLayout* WeeksView::build_top() {
+    const auto button = [&](const char* id, const QString& label, auto go) {
+        auto* b = new QPushButton(label);
+        b->setObjectName(QLatin1String(id));
+        connect(b, &QPushButton::clicked, this, go);
+        return b;
+    };
+    choice_ = new QComboBox;
+    choice_->setObjectName(QStringLiteral("courseChoice"));
+    choice_->setAccessibleName(tr("Which course of this person"));
+    choice_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
+    choice_->setMinimumContentsLength(24);
+    connect(choice_, &QComboBox::activated, this, [this](int at) {
+        if (at >= 0 && at < static_cast<int>(sheet_.courses.size())) show_course(sheet_.courses[static_cast<std::size_t>(at)]);
+    });
+    another_ = button("courseAnother", tr("Another one"), [this] { begin_another(); });
+    anew_ = button("courseAnew", tr("Weeks anew"), [this] { make_anew(); });
+    anew_->setToolTip(tr("From this week on, by what is known of the person today"));
+    remove_ = button("courseRemove", tr("Take out"), [this] { remove(); });
+    export_ = new QPushButton(tr("Export"));
+    export_->setObjectName(QStringLiteral("courseExport"));
+    auto* menu = new QMenu(export_);
+    menu->setObjectName(QStringLiteral("courseExports"));
+    for (const auto& [label, name, kinds, beside] :
+         {std::tuple{tr("Sheet for the wall as PDF …"), "course.pdf", tr("PDF (*.pdf)"), ""},
+          {tr("Web page, large type …"), "course.html", tr("HTML (*.html)"), ""},
+          {tr("Web page with sound beside it …"), "course.html", tr("HTML (*.html)"), "ogg"},
+          {tr("Web page with films beside it …"), "course.html", tr("HTML (*.html)"), "mp4"},
+          {tr("Calendar …"), "course.ics", tr("Calendar (*.ics)"), ""}})
+        connect(menu->addAction(label), &QAction::triggered, this,
+                [this, l = label, n = QString::fromLatin1(name), k = kinds, b = QString::fromLatin1(beside)] {
+                    const QString& folder = session_.settings.export_folder;
+                    const QString file = QFileDialog::getSaveFileName(this, l, folder.isEmpty() ? n : folder + QLatin1Char('/') + n, k);
+                    if (!file.isEmpty()) export_to(file, b);
+                });
+    export_->setMenu(menu);
+    auto* top = new QHBoxLayout;
+    top->addWidget(choice_);
+    top->addStretch(1);
+    for (auto* b : {another_, anew_, remove_, export_}) top->addWidget(b);
+    return top;
+}
+
+/// The chosen week and thread in words, and what can be done with them.
+QLayout* WeeksView::build_below() {
+    const auto label = [](const char* id) {
+        auto* l = new QLabel;
+        l->setObjectName(QLatin1String(id));
+        l->setWordWrap(true);
+        l->setAlignment(Qt::AlignTop | Qt::AlignLeft);
+        l->setTextInteractionFlags(Qt::TextSelectableByMouse);
+        return l;
+    };
+    week_ = label("courseWeek");
+    why_ = label("courseWhy");
+    left_out_ = label("courseLeftOut");
+    left_out_->setObjectName(QStringLiteral("faint"));
+    const auto button = [&](const char* id, const QString& words, auto go) {
+        auto* b = new QPushButton(words);
+        b->setObjectName(QLatin1String(id));
+        connect(b, &QPushButton::clicked, this, go);
+        return b;
+    };
+    lesson_ = button("courseLesson", tr("Plan a lesson of it …"), [this] { ask_for_day(false); });
+    home_ = button("courseHome", tr("Plan a day at home …"), [this] { ask_for_day(true); });
+    begins_ = button("courseBegins", tr("Begins in this week"), [this] {
+        const QModelIndex i = table_->currentIndex();
+        const CourseThread* t = i.isValid() ? model_->thread(i.row()) : nullptr;
+        if (!t) return;
+        const QString key = QString::fromStdString(t->key());
+        model_->by_hand(i.row()) == i.column() + 1 ? release(key) : begin_in(key, i.column());
+    });
+    missed_ = button("courseWeekMissed", tr("This week was missed"), [this] {
+        if (table_->currentIndex().isValid()) toggle_missed(table_->currentIndex().column());
+    });
+    auto* words = new QHBoxLayout;
+    words->setSpacing(18);
+    words->addWidget(week_, 1);
+    words->addWidget(why_, 1);
+    auto* acts = new QHBoxLayout;
+    for (auto* b : {lesson_, home_, begins_, missed_}) acts->addWidget(b);
+    acts->addStretch(1);
+    auto* box = new QVBoxLayout;
+    box->addLayout(words);
+    box->addWidget(left_out_);
+    box->addLayout(acts);
+    return box;
+}
+
+QString WeeksView::today() const {
+    return QDate::currentDate().toString(Qt::ISODate);
+}
+CourseNeeds WeeksView::needs() const {
+    return needs_of_course(course_.wish, sheet_.known, sheet_.settled, forms());
+}
+void WeeksView::problem(const Error& e) {
+    notice_->problem(text::error(e));
+}
+QStringList WeeksView::titles() const {
+    QStringList out;
+    const auto all = forms();
+    for (const auto& t : course_.made.threads) out << text::thread_title(t, *all.movements, *all.linked);
+    return out;
+}
+
+/// Clips may have to be looked at, and are only while the weeks are.
+void WeeksView::showEvent(QShowEvent* e) {
+    QWidget::showEvent(e);
+    load();
+}
+
+void WeeksView::show_person(qint64 id) {
+    if (id != person_) { // nothing of the last person stays to be seen
+        person_ = id;
+        sheet_ = {};
+        course_ = {};
+        fill();
+    }
+    if (isVisible()) load();
+}
+
+void WeeksView::load() {
+    const int run = ++run_;
+    if (person_ == 0) return fill();
+    session_.files().run<Result<CourseSheet>>(
+        this,
+        [lib = session_.library, id = person_, day = today().toStdString(), all = forms()](std::stop_token) { return course_sheet(*lib, all, id, day); },
+        [this, run](Result<CourseSheet> sheet) {
+            if (run != run_) return;
+            if (!sheet) return problem(sheet.error());
+            take(std::move(*sheet));
+        });
+}
+
+void WeeksView::take(CourseSheet sheet) {
+    const auto before = course_;
+    sheet_ = std::move(sheet);
+    const auto it = std::find_if(sheet_.courses.begin(), sheet_.courses.end(), [&](const CourseOf& c) { return c.id == before.id; });
+    if (it != sheet_.courses.end())
+        show_course(*it);
+    else if (!sheet_.courses.empty())
+        show_course(sheet_.courses.front());
+    else
+        begin_another();
+    emit filled();
+}
+
+void WeeksView::begin_another() {
+    if (person_ == 0) return;
+    CourseOf c;
+    c.person = person_;
+    const QDate day = QDate::currentDate();
+    c.wish.from = day.addDays(day.dayOfWeek() == 1 ? 0 : 8 - day.dayOfWeek()).toString(Qt::ISODate).toStdString();
+    c.title = tr("Course from %1").arg(text::day(c.wish.from, true)).toStdString();
+    auto made = make_course(c.wish, sheet_, forms(), nullptr, today().toStdString());
+    if (!made) return problem(made.error());
+    c.made = std::move(*made);
+    c.made_of = basis_of(sheet_);
+    show_course(c);
+}
+
+void WeeksView::show_course(const CourseOf& course) {
+    course_ = course;
+    movements_ = movements_of_course(course_.wish, forms());
+    form_->show_course(QString::fromStdString(course.title), course.wish,
+                       course.id != 0 && weeks_over(course.made, today().toStdString()) > 0);
+    fill();
+    say_what_happened();
+}
+
+void WeeksView::fill() {
+    const bool any = person_ != 0 && !course_.made.weeks.empty(), writes = !session_.library->read_only();
+    const auto over = weeks_over(course_.made, today().toStdString());
+    const bool begun = any && course_.made.weeks.front().from <= today().toStdString();
+    model_->show(course_.made, titles(), begun ? over : course_.made.weeks.size(), course_.wish.begins);
+    table_->fit();
+    if (any && !table_->currentIndex().isValid())
+        table_->setCurrentIndex(model_->index(0, static_cast<int>(std::min(over, course_.made.weeks.size() - 1))));
+    form_->setEnabled(true);
+    keep_->setVisible(course_.id == 0);
+    keep_->setEnabled(any && writes);
+    another_->setEnabled(person_ != 0 && writes && course_.id != 0);
+    anew_->setEnabled(any && (writes || course_.id == 0));
+    remove_->setEnabled(any && course_.id != 0 && writes);
+    export_->setEnabled(any);
+    words_->setText(person_ == 0
+                        ? tr("A course is of one person: choose whose. What is known of them decides what may be in it.")
+                        : tr("▲ new   △ goes on   ● again   ○ from memory   dotted: it rests   frame: a clip is asked for   eye: it is "
+                             "looked at"));
+    QStringList left;
+    for (const auto& l : course_.made.left_out) left << text::not_in_course(l, movements_);
+    left_out_->setText(left.join(QLatin1Char('\n')));
+    left_out_->setVisible(!left.isEmpty());
+    fill_choice();
+    fill_week();
+}
+
+void WeeksView::fill_choice() {
+    const QSignalBlocker quiet(choice_);
+    choice_->clear();
+    int at = -1;
+    for (const auto& c : sheet_.courses) {
+        choice_->addItem(c.title.empty() ? tr("Course from %1").arg(text::day(c.wish.from, true)) : QString::fromStdString(c.title));
+        if (c.id == course_.id) at = choice_->count() - 1;
+    }
+    if (at < 0 && person_ != 0) {
+        choice_->addItem(tr("a new course, not kept yet"));
+        at = choice_->count() - 1;
+    }
+    choice_->setCurrentIndex(at);
+    choice_->setEnabled(choice_->count() > 1);
+}
+
+void WeeksView::fill_week() {
+    const QModelIndex i = table_->currentIndex();
+    const bool any = i.isValid() && i.column() < static_cast<int>(course_.made.weeks.size()) && person_ != 0;
+    const bool writes = !session_.library->read_only() || course_.id == 0;
+    for (auto* b : {lesson_, home_, begins_, missed_}) b->setEnabled(any);
+    if (!any) {
+        week_->clear();
+        why_->clear();
+        return;
+    }
+    const auto w = static_cast<std::size_t>(i.column());
+    const CourseWeek& week = course_.made.weeks[w];
+    const auto all = forms();
+    QStringList words{tr("Week %1, from %2").arg(w + 1).arg(text::day(week.from, true)) + QLatin1String(": ") +
+                      text::week_amount(week, needs()) + QLatin1Char('.')};
+    if (week.missed) words << tr("Missed.");
+    if (const QString kind = text::week_kind(week.kind); !kind.isEmpty()) words << text::first_large(kind) + QLatin1Char('.');
+    if (const auto* fresh = course_.made.fresh_in(w)) words << tr("New: %1.").arg(text::thread_title(*fresh, *all.movements, *all.linked));
+    QStringList again;
+    for (const auto& t : course_.made.threads)
+        if (t.beats[w] == Beat::returns || t.beats[w] == Beat::recalled) again << text::thread_title(t, *all.movements, *all.linked);
+    if (!again.isEmpty()) words << tr("Again: %1.").arg(again.join(QStringLiteral(", ")));
+    words << text::week_clips(week);
+    week_->setText(words.join(QLatin1Char(' ')));
+    const CourseThread* t = model_->thread(i.row());
+    why_->setText(t ? tr("%1. %2").arg(text::thread_title(*t, *all.movements, *all.linked),
+                                       text::why_in_week(course_.made, *t, w, model_->by_hand(i.row()), movements_))
+                    : tr("Choose a thread to see what it does in this week, and why."));
+    const bool past = course_.id != 0 && w < weeks_over(course_.made, today().toStdString());
+    const bool held = t && model_->by_hand(i.row()) == i.column() + 1;
+    lesson_->setEnabled(week.lesson_minutes > 0 && !week.missed), home_->setEnabled(week.home_minutes > 0 && !week.missed);
+    begins_->setText(held ? tr("Leave that to the course") : tr("Begins in this week"));
+    begins_->setEnabled(t && !past && writes && (!t->known || held));
+    missed_->setText(week.missed ? tr("This week was not missed") : tr("This week was missed"));
+    missed_->setEnabled(past && writes);
+}
+
+/// What is known now and was not when the weeks were made; weeks in which nothing was done; pain.
+void WeeksView::say_what_happened() {
+    notice_->say({});
+    if (course_.id == 0 || person_ == 0) return;
+    const std::string day = today().toStdString();
+    const auto now = weeks_over(course_.made, day);
+    if (now >= course_.made.weeks.size()) return;
+    const auto all = forms();
+    if (basis_of(sheet_) != course_.made_of) {
+        const auto made = make_course(course_.wish, sheet_, all, &course_.made, day);
+        if (!made) return problem(made.error());
+        QStringList words;
+        for (const auto& c : changes_of(course_.made, *made, now)) words << text::course_change(c, course_.made, *made, *all.movements, *all.linked);
+        if (!words.isEmpty())
+            return notice_->problem(tr("What is known of %1 has changed since: %2.")
+                                        .arg(QString::fromStdString(sheet_.known.person.name), words.join(QStringLiteral("; "))),
+                                    tr("Follow it"), [this] { make_anew(); });
+    }
+    if (const auto quiet = quiet_weeks(course_.made, sheet_.done_on, day); !quiet.empty())
+        return notice_->problem(tr("Week %1: nothing was practised, filmed or led. Was it missed?").arg(quiet.back() + 1),
+                                tr("It was missed"), [this, w = static_cast<int>(quiet.back())] { toggle_missed(w); });
+    if (!sheet_.pain.empty())
+        return notice_->say(tr("Pain was noted on %1 (%2): agree on a limit under People, and the course leaves out what it bars. Where it "
+                               "stays, ask a licensed clinician.")
+                                .arg(text::day(sheet_.pain_on, true), QString::fromStdString(sheet_.pain)));
+    if (sheet_.unreadable > 0)
+        notice_->say(tr("%n course(s) could not be read and stay in the library.", nullptr, sheet_.unreadable));
+}
+
+void WeeksView::form_changed() {
+    if (person_ == 0 || course_.made.weeks.empty()) return;
+    try_wish(form_->wish(), form_->course_title(), tr("what the course is asked for"));
+}
+
+void WeeksView::try_wish(CourseWish wish, const QString& title, const QString& step) {
+    CourseOf after = course_;
+    after.title = title.toStdString();
+    if (wish == course_.wish && after.title == course_.title) return;
+    if (!(wish == course_.wish)) {
+        const auto so_far = course_.id != 0 ? &course_.made : nullptr;
+        auto made = make_course(wish, sheet_, forms(), so_far, today().toStdString());
+        if (!made) {
+            const std::string& where = made.error().context;
+            return notice_->problem(where == "begins" ? tr("Only one new thing begins in a week, and none in a lighter or a recall week.")
+                                    : where == "days" ? tr("A course needs a lesson or a day at home in its weeks.")
+                                    : where == "now"  ? tr("So many weeks are over already: give it more.")
+                                                      : text::error(made.error()));
+        }
+        after.wish = std::move(wish);
+        after.made = std::move(*made);
+        after.made_of = basis_of(sheet_);
+    }
+    change_to(std::move(after), step);
+}
+
+/// What is not kept yet is only shown; else it is a step that can be undone.
+void WeeksView::change_to(CourseOf after, const QString& step) {
+    if (after.id == 0) return show_course(after);
+    undo_.push(new Step<CourseStep>(
+        step, [this](const CourseStep& s) { apply(s); }, {course_, true}, {std::move(after), true}));
+}
+
+void WeeksView::apply(const CourseStep& step) {
+    if (step.course.person == person_ && step.there) show_course(step.course);
+    const int run = step.course.person == person_ ? ++run_ : run_;
+    session_.background->run<Result<bool>>(
+        this,
+        [lib = session_.library, step](std::stop_token) -> Result<bool> {
+            if (!step.there) return lib->courses().drop(step.course.id);
+            return keep_course(*lib, step.course).map([](std::int64_t) { return true; });
+        },
+        [this, run, step](const Result<bool>& ok) {
+            if (!ok) return problem(ok.error());
+            if (step.course.person != person_ || run != run_) return emit kept();
+            auto& all = sheet_.courses;
+            const auto it = std::find_if(all.begin(), all.end(), [&](const CourseOf& c) { return c.id == step.course.id; });
+            if (!step.there) {
+                if (it != all.end()) all.erase(it);
+                all.empty() ? begin_another() : show_course(all.front());
+            } else if (it != all.end()) {
+                *it = step.course;
+                fill_choice();
+            } else {
+                all.insert(all.begin(), step.course);
+                fill_choice();
+            }
+            emit kept();
+        });
+}
+
+void WeeksView::keep_it() {
+    if (course_.id != 0 || person_ == 0 || course_.made.weeks.empty()) return;
+    keep_->setEnabled(false);
+    session_.background->run<Result<std::int64_t>>(
+        this, [lib = session_.library, c = course_](std::stop_token) { return keep_course(*lib, c); },
+        [this, c = course_](const Result<std::int64_t>& id) mutable {
+            keep_->setEnabled(true);
+            if (!id) return problem(id.error());
+            c.id = *id;
+            if (c.person != person_) return;
+            sheet_.courses.insert(sheet_.courses.begin(), c);
+            show_course(c);
+            emit kept();
+        });
+}
+
+void WeeksView::remove() {
+    if (course_.id == 0) return;
+    undo_.push(new Step<CourseStep>(
+        tr("a course taken out"), [this](const CourseStep& s) { apply(s); }, {course_, true}, {course_, false}));
+}
+
+void WeeksView::make_anew() {
+    if (course_.made.weeks.empty()) return;
+    auto made = make_course(course_.wish, sheet_, forms(), course_.id != 0 ? &course_.made : nullptr, today().toStdString());
+    if (!made) return problem(made.error());
+    CourseOf after = course_;
+    after.made = std::move(*made);
+    after.made_of = basis_of(sheet_);
+    if (after == course_) return notice_->say(tr("The weeks stay as they are."));
+    change_to(std::move(after), tr("the weeks of a course made anew"));
+}
+
+void WeeksView::begin_in(const QString& key, int week) {
+    CourseWish wish = form_->wish();
+    wish.begins[key.toStdString()] = week + 1;
+    try_wish(wish, form_->course_title(), tr("when a thread begins"));
+}
+
+void WeeksView::release(const QString& key) {
+    CourseWish wish = form_->wish();
+    if (wish.begins.erase(key.toStdString()) > 0) try_wish(wish, form_->course_title(), tr("when a thread begins"));
+}
+
+void WeeksView::toggle_missed(int week) {
+    const std::string day = today().toStdString();
+    if (course_.id == 0 || week < 0 || static_cast<std::size_t>(week) >= weeks_over(course_.made, day))
+        return notice_->say(tr("Only a week that is over can have been missed."));
+    CourseOf after = course_;
+    auto& w = after.made.weeks[static_cast<std::size_t>(week)];
+    w.missed = !w.missed;
+    auto made = make_course(after.wish, sheet_, forms(), &after.made, day);
+    if (!made) return problem(made.error());
+    after.made = std::move(*made);
+    after.made_of = basis_of(sheet_);
+    change_to(std::move(after), tr("a missed week"));
+}
+
+void WeeksView::ask_for_day(bool at_home) {
+    const QModelIndex i = table_->currentIndex();
+    if (!i.isValid() || person_ == 0 || !(at_home ? home_ : lesson_)->isEnabled()) return;
+    const auto w = static_cast<std::size_t>(i.column());
+    const auto n = needs();
+    if (n.needs.form) session_.practise(n.needs.form->form, false);
+    emit day_wanted(day_of_course(course_.made, n, w, at_home, n.needs),
+                    (at_home ? tr("Day at home of week %1 of “%2”") : tr("Lesson of week %1 of “%2”"))
+                        .arg(w + 1)
+                        .arg(QString::fromStdString(course_.title)));
+}
+
+void WeeksView::export_to(const QString& file, const QString& beside) {
+    if (course_.made.weeks.empty()) return;
+    CoursePageJob page;
+    page.title = QString::fromStdString(course_.title);
+    page.ending = beside;
+    page.course = course_.made;
+    page.needs = needs();
+    page.movements = movements_;
+    page.forms = *forms().linked;
+    page.from = std::min(weeks_over(course_.made, today().toStdString()), course_.made.weeks.size());
+    page.language = spoken_language().toStdString();
+    page.own_spoken = session_.library->folder() / "spoken";
+    auto stop = std::make_shared<std::stop_source>();
+    const int job =
+        session_.jobs->begin(JobKind::writing, tr("Writing %1").arg(QFileInfo(file).fileName()), [stop] { stop->request_stop(); });
+    session_.files().run<Result<bool>>(
+        this,
+        [page, stop, path = std::filesystem::path(file.toStdString()), ending = QFileInfo(file).suffix().toLower(),
+         now = QDateTime::currentDateTimeUtc(), jobs = QPointer<Jobs>(session_.jobs), lane = &session_.files(), job](const std::stop_token& quit) -> Result<bool> {
+            const std::stop_callback forward(quit, [&] { stop->request_stop(); });
+            if (ending == QLatin1String("pdf")) {
+                const auto bytes = course_pdf(page.title, page.course, page.needs, page.movements, page.forms);
+                if (!bytes) return tl::unexpected(bytes.error());
+                return write_whole(path, {bytes->constData(), static_cast<std::size_t>(bytes->size())});
+            }
+            if (ending == QLatin1String("ics")) {
+                const auto dates = text::course_dates(page.course, page.needs, "18:00", page.title);
+                const auto calendar = calendar_of(dates, now.toString(QStringLiteral("yyyy-MM-ddTHH:mm:ss")).toStdString());
+                if (!calendar) return tl::unexpected(calendar.error());
+                return write_whole(path, *calendar);
+            }
+            return write_course_page(path, page, stop->get_token(), [jobs, lane, job](double share) {
+                lane->report(jobs.data(), [jobs, job, share] { jobs->progress(job, share); });
+            });
+        },
+        [this, file, job](const Result<bool>& ok) {
+            const bool cancelled = !ok && ok.error().code == Code::cancelled;
+            session_.jobs->end(job, ok ? JobOutcome::done : cancelled ? JobOutcome::cancelled : JobOutcome::failed);
+            if (!ok) return problem(ok.error());
+            session_.settings.export_folder = QFileInfo(file).absolutePath();
+            notice_->say(tr("Saved: %1").arg(file));
+            emit exported(file);
+        });
+}
+
+} // namespace bevel::ui
