@@ -219,7 +219,6 @@ int main(int argc, char** argv) {
     // Each family on a clip that shows it.
     const std::vector<View> views{
         {"separate_the_clouds", "front", Family::feet, "review-feet"},
-        {"gaze_at_the_moon", "front", Family::knees, "review-knees"},
     };
     for (const auto& v : views) {
         const Clip* clip = nullptr;

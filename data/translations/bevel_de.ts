@@ -4,14 +4,6 @@
 <context>
     <name>CoursePage</name>
     <message>
-        <source>lesson of week %1</source>
-        <translation>Stunde der Woche %1</translation>
-    </message>
-    <message>
-        <source>at home, week %1</source>
-        <translation>zu Hause, Woche %1</translation>
-    </message>
-    <message>
         <source>Week %1, from %2</source>
         <translation>Woche %1, ab %2</translation>
     </message>
@@ -46,6 +38,14 @@
     <message>
         <source>%1, %2 rounds</source>
         <translation>%1, %2 Runden</translation>
+    </message>
+    <message>
+        <source>Practise along with it</source>
+        <translation>Zum Mitüben</translation>
+    </message>
+    <message>
+        <source>week</source>
+        <translation>Woche</translation>
     </message>
 </context>
 <context>
@@ -121,6 +121,109 @@
     <message>
         <source>%1 does not fit in: one new thing a week is enough.</source>
         <translation>%1 passt nicht hinein: ein Neues in der Woche genügt.</translation>
+    </message>
+    <message>
+        <source>missed</source>
+        <translation>ausgefallen</translation>
+    </message>
+    <message>
+        <source>lighter</source>
+        <translation>leichter</translation>
+    </message>
+    <message>
+        <source>recall</source>
+        <translation>Erinnern</translation>
+    </message>
+    <message>
+        <source>A letter asked for it: it comes before anything else that is new.</source>
+        <translation>Ein Brief hat darum gebeten: Es kommt vor allem anderen Neuen.</translation>
+    </message>
+    <message>
+        <source>The one new thing of this week.</source>
+        <translation>Das eine Neue dieser Woche.</translation>
+    </message>
+    <message>
+        <source>With its drill: %1.</source>
+        <translation>Mit seiner Übung: %1.</translation>
+    </message>
+    <message>
+        <source>One step up: %1.</source>
+        <translation>Eine Stufe weiter: %1.</translation>
+    </message>
+    <message>
+        <source>The next parts, up to part %1.</source>
+        <translation>Die nächsten Teile, bis Teil %1.</translation>
+    </message>
+    <message>
+        <source>From memory, before it is shown again.</source>
+        <translation>Aus dem Gedächtnis, bevor es wieder gezeigt wird.</translation>
+    </message>
+    <message numerus="yes">
+        <source>It comes back %n week(s) after it was last done, each time a little later.</source>
+        <translation>
+            <numerusform>Es kommt %n Woche nach dem letzten Mal wieder, jedes Mal etwas später.</numerusform>
+            <numerusform>Es kommt %n Wochen nach dem letzten Mal wieder, jedes Mal etwas später.</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Known already: it comes back so that it stays.</source>
+        <translation>Schon bekannt: Es kommt wieder, damit es bleibt.</translation>
+    </message>
+    <message>
+        <source>It rests until week %1.</source>
+        <translation>Es ruht bis Woche %1.</translation>
+    </message>
+    <message>
+        <source>It rests from here on.</source>
+        <translation>Es ruht von hier an.</translation>
+    </message>
+    <message>
+        <source>It begins in week %1.</source>
+        <translation>Es beginnt in Woche %1.</translation>
+    </message>
+    <message>
+        <source>It does not begin in this course.</source>
+        <translation>Es beginnt in diesem Kurs nicht.</translation>
+    </message>
+    <message>
+        <source>Set by hand to begin in week %1.</source>
+        <translation>Von Hand auf Woche %1 gesetzt.</translation>
+    </message>
+    <message>
+        <source>%1 comes in, in week %2</source>
+        <translation>%1 kommt hinzu, in Woche %2</translation>
+    </message>
+    <message>
+        <source>%1 comes in</source>
+        <translation>%1 kommt hinzu</translation>
+    </message>
+    <message>
+        <source>%1 goes out</source>
+        <translation>%1 fällt weg</translation>
+    </message>
+    <message>
+        <source>%1 is arranged anew</source>
+        <translation>%1 wird neu gelegt</translation>
+    </message>
+    <message>
+        <source>%1 moves from week %2 to week %3</source>
+        <translation>%1 rückt von Woche %2 auf Woche %3</translation>
+    </message>
+    <message>
+        <source>%1 weeks in place of %2</source>
+        <translation>%1 Wochen statt %2</translation>
+    </message>
+    <message>
+        <source>what returns is arranged anew from week %1 on</source>
+        <translation>was wiederkehrt, wird ab Woche %1 neu gelegt</translation>
+    </message>
+    <message>
+        <source>lesson of week %1</source>
+        <translation>Stunde der Woche %1</translation>
+    </message>
+    <message>
+        <source>at home, week %1</source>
+        <translation>zu Hause, Woche %1</translation>
     </message>
 </context>
 <context>
@@ -1583,6 +1686,165 @@
     <message>
         <source>Correction %1</source>
         <translation>Korrektur %1</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::CourseForm</name>
+    <message>
+        <source>Whose course it is</source>
+        <translation>Wessen Kurs es ist</translation>
+    </message>
+    <message>
+        <source>Title of the course</source>
+        <translation>Titel des Kurses</translation>
+    </message>
+    <message>
+        <source>Title, as it stands on the sheet</source>
+        <translation>Titel, wie er auf dem Blatt steht</translation>
+    </message>
+    <message>
+        <source>Whose, and called what</source>
+        <translation>Für wen, und wie er heißt</translation>
+    </message>
+    <message>
+        <source>First day</source>
+        <translation>Erster Tag</translation>
+    </message>
+    <message>
+        <source>Weeks</source>
+        <translation>Wochen</translation>
+    </message>
+    <message>
+        <source> weeks</source>
+        <translation> Wochen</translation>
+    </message>
+    <message>
+        <source>Lessons a week</source>
+        <translation>Stunden je Woche</translation>
+    </message>
+    <message>
+        <source> × lesson</source>
+        <translation> × Stunde</translation>
+    </message>
+    <message>
+        <source>Minutes of a lesson</source>
+        <translation>Minuten einer Stunde</translation>
+    </message>
+    <message>
+        <source>Days at home a week</source>
+        <translation>Tage zu Hause je Woche</translation>
+    </message>
+    <message>
+        <source> × at home</source>
+        <translation> × zu Hause</translation>
+    </message>
+    <message>
+        <source>Minutes of a day at home</source>
+        <translation>Minuten eines Tages zu Hause</translation>
+    </message>
+    <message>
+        <source> min</source>
+        <translation> min</translation>
+    </message>
+    <message>
+        <source>What becomes of a missed week</source>
+        <translation>Was aus einer ausgefallenen Woche wird</translation>
+    </message>
+    <message>
+        <source>a missed week moves the rest on</source>
+        <translation>eine ausgefallene Woche schiebt den Rest</translation>
+    </message>
+    <message>
+        <source>a missed week is folded into the rest</source>
+        <translation>eine ausgefallene Woche geht im Rest auf</translation>
+    </message>
+    <message>
+        <source>From when, and how much</source>
+        <translation>Ab wann, und wie viel</translation>
+    </message>
+    <message>
+        <source>A movement to learn</source>
+        <translation>Eine Bewegung zum Lernen</translation>
+    </message>
+    <message>
+        <source>Add</source>
+        <translation>Dazu</translation>
+    </message>
+    <message>
+        <source>Add this movement to what is to be learned</source>
+        <translation>Diese Bewegung zu dem nehmen, was gelernt werden soll</translation>
+    </message>
+    <message>
+        <source>To be learned; Delete takes one out</source>
+        <translation>Zu lernen; Entf nimmt eine heraus</translation>
+    </message>
+    <message>
+        <source>Delete or a double click takes one out</source>
+        <translation>Entf oder ein Doppelklick nimmt eine heraus</translation>
+    </message>
+    <message>
+        <source>To be learned</source>
+        <translation>Zu lernen</translation>
+    </message>
+    <message>
+        <source>A form that grows over the weeks</source>
+        <translation>Eine Form, die über die Wochen wächst</translation>
+    </message>
+    <message>
+        <source>A form that grows over the weeks: 1, 1–2, 1–3 …</source>
+        <translation>Eine Form, die über die Wochen wächst: 1, 1–2, 1–3 …</translation>
+    </message>
+    <message>
+        <source>How many of its parts are known at the start</source>
+        <translation>Wie viele ihrer Teile am Anfang bekannt sind</translation>
+    </message>
+    <message>
+        <source>known: </source>
+        <translation>bekannt: </translation>
+    </message>
+    <message>
+        <source>all of it is new</source>
+        <translation>alles davon ist neu</translation>
+    </message>
+    <message>
+        <source>no form</source>
+        <translation>keine Form</translation>
+    </message>
+    <message>
+        <source>Theme: %1</source>
+        <translation>Thema: %1</translation>
+    </message>
+    <message>
+        <source>With it the course has a ladder of balance, a step at a time</source>
+        <translation>Damit hat der Kurs eine Leiter des Gleichgewichts, Stufe um Stufe</translation>
+    </message>
+    <message>
+        <source>Themes</source>
+        <translation>Themen</translation>
+    </message>
+    <message>
+        <source>chair</source>
+        <translation>Stuhl</translation>
+    </message>
+    <message>
+        <source>At hand: %1</source>
+        <translation>Zur Hand: %1</translation>
+    </message>
+    <message>
+        <source>wall</source>
+        <translation>Wand</translation>
+    </message>
+    <message>
+        <source>stick</source>
+        <translation>Stab</translation>
+    </message>
+    <message>
+        <source>At hand</source>
+        <translation>Zur Hand</translation>
+    </message>
+    <message>
+        <source>choose a person</source>
+        <translation>eine Person wählen</translation>
     </message>
 </context>
 <context>
@@ -5441,6 +5703,10 @@
         <source> s</source>
         <translation> s</translation>
     </message>
+    <message>
+        <source>Plan without the course</source>
+        <translation>Ohne den Kurs planen</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::NeutralDialog</name>
@@ -7338,6 +7604,14 @@
         <source>sound comes late by </source>
         <translation>Ton kommt später um </translation>
     </message>
+    <message>
+        <source>Course</source>
+        <translation>Kurs</translation>
+    </message>
+    <message>
+        <source>Propose a session, or the weeks of the course anew</source>
+        <translation>Eine Einheit vorschlagen, oder die Wochen des Kurses neu</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::ReviewPage</name>
@@ -8796,6 +9070,52 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     </message>
 </context>
 <context>
+    <name>bevel::ui::ThreadsModel</name>
+    <message>
+        <source>rests</source>
+        <translation>ruht</translation>
+    </message>
+    <message>
+        <source>not yet</source>
+        <translation>noch nicht</translation>
+    </message>
+    <message>
+        <source>this week</source>
+        <translation>diese Woche</translation>
+    </message>
+    <message>
+        <source>missed</source>
+        <translation>ausgefallen</translation>
+    </message>
+    <message>
+        <source>week %1, %2: %3</source>
+        <translation>Woche %1, %2: %3</translation>
+    </message>
+    <message>
+        <source>The week</source>
+        <translation>Die Woche</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::ThreadsTable</name>
+    <message>
+        <source>Threads of the course over its weeks</source>
+        <translation>Fäden des Kurses über seine Wochen</translation>
+    </message>
+    <message>
+        <source>B begins a thread in the chosen week, Delete leaves it to the course again, M says the week was missed; marks can be dragged</source>
+        <translation>B lässt einen Faden in der gewählten Woche beginnen, Entf überlässt es wieder dem Kurs, M sagt, dass die Woche ausfiel; Zeichen lassen sich ziehen</translation>
+    </message>
+    <message>
+        <source>Weeks</source>
+        <translation>Wochen</translation>
+    </message>
+    <message>
+        <source>Threads</source>
+        <translation>Fäden</translation>
+    </message>
+</context>
+<context>
     <name>bevel::ui::TimeView</name>
     <message>
         <source>Weight tide and lanes</source>
@@ -8846,6 +9166,220 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>Choose a figure above</source>
         <translation>Wähle oben einen Messwert</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::WeeksView</name>
+    <message>
+        <source>What the course is asked for</source>
+        <translation>Worum der Kurs gebeten wird</translation>
+    </message>
+    <message>
+        <source>Keep this course</source>
+        <translation>Diesen Kurs behalten</translation>
+    </message>
+    <message>
+        <source>Which course of this person</source>
+        <translation>Welcher Kurs dieser Person</translation>
+    </message>
+    <message>
+        <source>Another one</source>
+        <translation>Noch einer</translation>
+    </message>
+    <message>
+        <source>Weeks anew</source>
+        <translation>Wochen neu</translation>
+    </message>
+    <message>
+        <source>From this week on, by what is known of the person today</source>
+        <translation>Ab dieser Woche, nach dem, was heute von der Person bekannt ist</translation>
+    </message>
+    <message>
+        <source>Take out</source>
+        <translation>Herausnehmen</translation>
+    </message>
+    <message>
+        <source>Export</source>
+        <translation>Ausgeben</translation>
+    </message>
+    <message>
+        <source>Sheet for the wall as PDF …</source>
+        <translation>Blatt für die Wand als PDF …</translation>
+    </message>
+    <message>
+        <source>PDF (*.pdf)</source>
+        <translation>PDF (*.pdf)</translation>
+    </message>
+    <message>
+        <source>Web page, large type …</source>
+        <translation>Webseite, große Schrift …</translation>
+    </message>
+    <message>
+        <source>HTML (*.html)</source>
+        <translation>HTML (*.html)</translation>
+    </message>
+    <message>
+        <source>Web page with sound beside it …</source>
+        <translation>Webseite mit Ton daneben …</translation>
+    </message>
+    <message>
+        <source>Web page with films beside it …</source>
+        <translation>Webseite mit Filmen daneben …</translation>
+    </message>
+    <message>
+        <source>Calendar …</source>
+        <translation>Kalender …</translation>
+    </message>
+    <message>
+        <source>Calendar (*.ics)</source>
+        <translation>Kalender (*.ics)</translation>
+    </message>
+    <message>
+        <source>Plan a lesson of it …</source>
+        <translation>Eine Stunde planen …</translation>
+    </message>
+    <message>
+        <source>Plan a day at home …</source>
+        <translation>Einen Tag zu Hause planen …</translation>
+    </message>
+    <message>
+        <source>Begins in this week</source>
+        <translation>Beginnt in dieser Woche</translation>
+    </message>
+    <message>
+        <source>This week was missed</source>
+        <translation>Diese Woche fiel aus</translation>
+    </message>
+    <message>
+        <source>Course from %1</source>
+        <translation>Kurs ab %1</translation>
+    </message>
+    <message>
+        <source>A course is of one person: choose whose. What is known of them decides what may be in it.</source>
+        <translation>Ein Kurs ist der einer Person: Wählen Sie, wessen. Was von ihr bekannt ist, entscheidet, was darin sein darf.</translation>
+    </message>
+    <message>
+        <source>▲ new   △ goes on   ● again   ○ from memory   dotted: it rests   frame: a clip is asked for   eye: it is looked at</source>
+        <translation>▲ neu   △ geht weiter   ● wieder   ○ aus dem Gedächtnis   gepunktet: es ruht   Bild: ein Clip wird erbeten   Auge: er wird angesehen</translation>
+    </message>
+    <message>
+        <source>a new course, not kept yet</source>
+        <translation>ein neuer Kurs, noch nicht behalten</translation>
+    </message>
+    <message>
+        <source>Week %1, from %2</source>
+        <translation>Woche %1, ab %2</translation>
+    </message>
+    <message>
+        <source>Missed.</source>
+        <translation>Ausgefallen.</translation>
+    </message>
+    <message>
+        <source>New: %1.</source>
+        <translation>Neu: %1.</translation>
+    </message>
+    <message>
+        <source>Again: %1.</source>
+        <translation>Wieder: %1.</translation>
+    </message>
+    <message>
+        <source>%1. %2</source>
+        <translation>%1. %2</translation>
+    </message>
+    <message>
+        <source>Choose a thread to see what it does in this week, and why.</source>
+        <translation>Wählen Sie einen Faden, um zu sehen, was er in dieser Woche tut und warum.</translation>
+    </message>
+    <message>
+        <source>Leave that to the course</source>
+        <translation>Dem Kurs überlassen</translation>
+    </message>
+    <message>
+        <source>This week was not missed</source>
+        <translation>Diese Woche fiel nicht aus</translation>
+    </message>
+    <message>
+        <source>What is known of %1 has changed since: %2.</source>
+        <translation>Was von %1 bekannt ist, hat sich seither geändert: %2.</translation>
+    </message>
+    <message>
+        <source>Follow it</source>
+        <translation>Dem folgen</translation>
+    </message>
+    <message>
+        <source>Week %1: nothing was practised, filmed or led. Was it missed?</source>
+        <translation>Woche %1: Nichts wurde geübt, gefilmt oder geleitet. Fiel sie aus?</translation>
+    </message>
+    <message>
+        <source>It was missed</source>
+        <translation>Sie fiel aus</translation>
+    </message>
+    <message>
+        <source>Pain was noted on %1 (%2): agree on a limit under People, and the course leaves out what it bars. Where it stays, ask a licensed clinician.</source>
+        <translation>Am %1 wurde Schmerz notiert (%2): Vereinbaren Sie unter Menschen eine Grenze, und der Kurs lässt weg, was sie ausschließt. Wo er bleibt, fragen Sie eine Fachperson.</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n course(s) could not be read and stay in the library.</source>
+        <translation>
+            <numerusform>%n Kurs konnte nicht gelesen werden und bleibt in der Bibliothek.</numerusform>
+            <numerusform>%n Kurse konnten nicht gelesen werden und bleiben in der Bibliothek.</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>what the course is asked for</source>
+        <translation>worum der Kurs gebeten wird</translation>
+    </message>
+    <message>
+        <source>Only one new thing begins in a week, and none in a lighter or a recall week.</source>
+        <translation>In einer Woche beginnt nur eine neue Sache, und keine in einer leichteren oder einer Woche des Erinnerns.</translation>
+    </message>
+    <message>
+        <source>A course needs a lesson or a day at home in its weeks.</source>
+        <translation>Ein Kurs braucht in seinen Wochen eine Stunde oder einen Tag zu Hause.</translation>
+    </message>
+    <message>
+        <source>So many weeks are over already: give it more.</source>
+        <translation>So viele Wochen sind schon vorbei: Geben Sie ihm mehr.</translation>
+    </message>
+    <message>
+        <source>a course taken out</source>
+        <translation>ein Kurs herausgenommen</translation>
+    </message>
+    <message>
+        <source>The weeks stay as they are.</source>
+        <translation>Die Wochen bleiben, wie sie sind.</translation>
+    </message>
+    <message>
+        <source>the weeks of a course made anew</source>
+        <translation>die Wochen eines Kurses neu</translation>
+    </message>
+    <message>
+        <source>when a thread begins</source>
+        <translation>wann ein Faden beginnt</translation>
+    </message>
+    <message>
+        <source>Only a week that is over can have been missed.</source>
+        <translation>Nur eine Woche, die vorbei ist, kann ausgefallen sein.</translation>
+    </message>
+    <message>
+        <source>a missed week</source>
+        <translation>eine ausgefallene Woche</translation>
+    </message>
+    <message>
+        <source>Day at home of week %1 of “%2”</source>
+        <translation>Tag zu Hause der Woche %1 von „%2“</translation>
+    </message>
+    <message>
+        <source>Lesson of week %1 of “%2”</source>
+        <translation>Stunde der Woche %1 von „%2“</translation>
+    </message>
+    <message>
+        <source>Writing %1</source>
+        <translation>%1 wird geschrieben</translation>
+    </message>
+    <message>
+        <source>Saved: %1</source>
+        <translation>Gespeichert: %1</translation>
     </message>
 </context>
 <context>
@@ -16098,6 +16632,22 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>Of a clip that was filmed obliquely one body is fitted to the whole clip, in the background: constant lengths, feet on the floor and knees that bend one way tell knee bend, thigh, knee past the toe, toe-out, stance length and turns, with wider errors. What a raised heel, the trunk or the arms do is not told from there.</source>
         <translation>An einen schräg gefilmten Clip wird im Hintergrund ein Körper angepasst: Gleich bleibende Längen, Füße auf dem Boden und Knie, die nur in eine Richtung beugen, sagen Kniebeugung, Oberschenkel, Knie vor der Zehe, Fußöffnung, Standlänge und Drehungen, mit größeren Fehlern. Was eine gehobene Ferse, der Rumpf oder die Arme tun, wird von dort nicht gesagt.</translation>
+    </message>
+    <message>
+        <source>Courses</source>
+        <translation>Kurse</translation>
+    </message>
+    <message>
+        <source>A course is of one person and lasts 4 to 12 weeks. Each movement, correction, form and step of balance is a thread: it begins, comes back the week after and then less and less often, and rests between. One new thing a week: what a letter asked for comes first. One week in four is lighter, the last one is from memory. A clip is asked for every second week and looked at in the week after.</source>
+        <translation>Ein Kurs ist der einer Person und dauert 4 bis 12 Wochen. Jede Bewegung, Korrektur, Form und Stufe des Gleichgewichts ist ein Faden: Er beginnt, kommt in der Woche danach wieder und dann immer seltener, und ruht dazwischen. Eine neue Sache je Woche: Worum ein Brief gebeten hat, kommt zuerst. Eine Woche von vieren ist leichter, die letzte ist aus dem Gedächtnis. Jede zweite Woche wird ein Clip erbeten und in der Woche danach angesehen.</translation>
+    </message>
+    <message>
+        <source>What a person may not do is not in it. When a limit, a new letter or two clips that show a correction settled change what is known, it is said above the weeks, and the weeks from now on follow when you say so. A correction is settled where it is inside beyond its error, in every phase, in two clips two weeks apart that tell it.</source>
+        <translation>Was eine Person nicht darf, steht nicht darin. Ändern eine Grenze, ein neuer Brief oder zwei Clips, die eine Korrektur erledigt zeigen, was bekannt ist, so wird es über den Wochen gesagt, und die Wochen von jetzt an folgen, wenn Sie es sagen. Erledigt ist eine Korrektur, wenn sie in zwei Clips mit zwei Wochen Abstand, die sie zeigen, in jeder Phase über ihren Fehler hinaus innerhalb ist.</translation>
+    </message>
+    <message>
+        <source>A lesson or a day at home of any week is planned from it, as that day asks: the day&apos;s limits hold whatever the course says. At home it never asks for closed eyes.</source>
+        <translation>Eine Stunde oder ein Tag zu Hause jeder Woche wird daraus geplant, wie es der Tag verlangt: Die Grenzen des Tages gelten, was immer der Kurs sagt. Zu Hause verlangt er nie geschlossene Augen.</translation>
     </message>
 </context>
 <context>

@@ -18,15 +18,15 @@ bool is_active(Beat b) {
     return b != Beat::not_yet && b != Beat::rests;
 }
 
-/// Whether a correction is inside beyond its error in this clip; nothing where it is not told.
-Result<std::optional<bool>> inside_for_sure(const Library& library, const Forms& forms, std::int64_t clip, const std::string& rule) {
+/// Whether a correction is inside beyond its error in this clip; nothing where what was asked for is not told, as from another side.
+Result<std::optional<bool>> inside_for_sure(const Library& library, const Forms& forms, std::int64_t clip, const AskedFor& asked) {
     const auto open = load_review(library, forms, clip, {});
     if (!open) return std::optional<bool>();
     bool told = false;
     for (const auto& f : (*open)->review->findings) {
-        if (f.rule != rule || f.verdict == Verdict::cannot_tell) continue;
+        if (f.rule != asked.rule || f.verdict == Verdict::cannot_tell) continue;
         if (f.verdict != Verdict::inside || !f.sure) return std::optional(false);
-        told = true;
+        told = told || asked.check.empty() || f.check == asked.check;
     }
     return told ? std::optional(true) : std::nullopt;
 }
@@ -114,7 +114,7 @@ Result<std::set<std::string>> settled_corrections(const Library& library, const 
         for (const auto& c : clips) {
             if (c.movement != a.movement || day(c).empty() || looked == most_looked_at) continue;
             ++looked;
-            const auto inside = inside_for_sure(library, forms, c.id, a.rule);
+            const auto inside = inside_for_sure(library, forms, c.id, a);
             if (!inside) return tl::unexpected(inside.error());
             if (!*inside) continue; // this one does not tell it
             if (!**inside) break;
@@ -168,7 +168,8 @@ Result<CourseSheet> course_sheet(const Library& library, const Forms& forms, std
         const auto lessons = library.classes().lessons(g.id);
         if (!lessons) return tl::unexpected(lessons.error());
         for (const auto& l : *lessons)
-            if (l.held && std::any_of(l.people.begin(), l.people.end(), [&](const LessonPerson& p) { return p.person == person && p.here; }))
+            if (l.held &&
+                std::any_of(l.people.begin(), l.people.end(), [&](const LessonPerson& p) { return p.person == person && p.here; }))
                 s.done_on.insert(l.day);
     }
     return s;

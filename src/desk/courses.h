@@ -37,18 +37,19 @@ Result<std::int64_t> keep_course(Library& library, const CourseOf& course);
 /// What a course is made from, and what has happened since it was made.
 struct CourseSheet {
     PersonNeeds known;
-    std::set<std::string> settled;    // keys of corrections that are not drilled on
-    std::vector<CourseOf> courses;    // newest first
-    int unreadable = 0;               // courses that could not be read; they stay in the library
-    std::set<std::string> done_on;    // days on which something was practised, filmed or led
-    std::string pain, pain_on;        // where, as the log of the last two weeks says it last
+    std::set<std::string> settled; // keys of corrections that are not drilled on
+    std::vector<CourseOf> courses; // newest first
+    int unreadable = 0;            // courses that could not be read; they stay in the library
+    std::set<std::string> done_on; // days on which something was practised, filmed or led
+    std::string pain, pain_on;     // where, as the log of the last two weeks says it last
 };
 /// What of a person moves a course under way, as one text: limits, what letters ask for, what is settled, the step of the ladder.
 std::string basis_of(const CourseSheet& sheet);
 Result<CourseSheet> course_sheet(const Library& library, const Forms& forms, std::int64_t person, const std::string& today);
 
 /// Keys of corrections that are inside beyond their error, in every phase and on both sides, in each clip of at least two weeks, with two
-/// clips at least. Looks at six clips a correction at most, from the newest back.
+/// clips at least; a clip that does not tell the very check that was asked for says nothing. Looks at six clips a correction at most, from
+/// the newest back.
 Result<std::set<std::string>> settled_corrections(const Library& library, const Forms& forms, std::int64_t person,
                                                   const std::vector<AskedFor>& asked);
 
@@ -66,8 +67,8 @@ std::vector<std::size_t> quiet_weeks(const Course& course, const std::set<std::s
 /// What differs between two courses in weeks from `now` on.
 struct CourseChange {
     enum class Code { comes_in, goes_out, moved, longer, shorter, other } code = Code::other;
-    std::string key;          // of the thread
-    int from = 0, to = 0;     // weeks from 1: where it begins or grows next; of longer and shorter: how many there are
+    std::string key;      // of the thread
+    int from = 0, to = 0; // weeks from 1: where it begins or grows next; of longer and shorter: how many there are
     bool operator==(const CourseChange&) const = default;
 };
 std::vector<CourseChange> changes_of(const Course& before, const Course& after, std::size_t now);

@@ -93,6 +93,7 @@ Result<PersonNeeds> person_needs(const Library& library, std::int64_t id, const 
                 a.a_side = w->second.homework.a_side;
                 a.hold_s = w->second.homework.hold_s;
             }
+            a.check = check;
             if (n.asked.size() < 3) n.asked.push_back(a);
         }
     }

@@ -113,6 +113,7 @@ struct AskedFor {
     std::string movement, rule, drill; // drill: by name; empty: the first that helps with the rule
     int a_side = 0;                    // as homework says; 0: the usual
     double hold_s = 0;
+    std::string check = {}; // of the rule, where it is known which
 };
 
 /// A linked form that is practised piece by piece.

@@ -12,7 +12,7 @@
 namespace bevel::ui {
 namespace {
 
-constexpr int sheet_wide = 660; // of the chart on an A4 page
+constexpr int sheet_wide = 820; // of the chart on an A4 page that lies
 
 struct CoursePage {
     Q_DECLARE_TR_FUNCTIONS(CoursePage)
@@ -164,6 +164,7 @@ Result<QByteArray> course_pdf(const QString& title, const Course& course, const 
     for (const auto& t : course.threads) titles << text::thread_title(t, movements, forms);
     PagePdf page;
     page.title = title;
+    page.landscape = true;
     page.font = Theme().font(10);
     page.html = QStringLiteral("<h1>%1</h1><p><img src=\"threads\" width=\"%2\"></p><p>").arg(e(title)).arg(sheet_wide);
     page.images = {{QStringLiteral("threads"), course_chart(course, titles, Theme(), sheet_wide)}};
@@ -178,28 +179,33 @@ Result<QByteArray> course_pdf(const QString& title, const Course& course, const 
         page.images[name] = mark;
         page.html += QStringLiteral("<img src=\"%1\" width=\"14\"> %2 &nbsp; ").arg(name, e(text::beat(b)));
     }
-    page.html += QStringLiteral("</p>");
+    page.html += QStringLiteral("</p><table width=\"100%\" cellpadding=\"3\">");
     for (std::size_t w = 0; w < course.weeks.size(); ++w) {
         const CourseWeek& week = course.weeks[w];
         QStringList words;
         if (week.missed) {
             words << CoursePage::tr("Missed.");
         } else {
-            if (const QString what = new_in_week(course, w, movements, forms); !what.isEmpty()) words << CoursePage::tr("New: %1").arg(what) + QLatin1Char('.');
+            if (const QString what = new_in_week(course, w, movements, forms); !what.isEmpty())
+                words << CoursePage::tr("New: %1").arg(what) + QLatin1Char('.');
             if (const QString kind = text::week_kind(week.kind); !kind.isEmpty()) words << text::first_large(kind) + QLatin1Char('.');
             words << text::first_large(text::week_amount(week, needs)) + QLatin1Char('.') << text::week_clips(week);
         }
-        page.html += QStringLiteral("<p><b>%1</b> %2</p>")
-                         .arg(e(CoursePage::tr("Week %1, from %2").arg(w + 1).arg(text::day(week.from, true))), e(words.join(QLatin1Char(' '))));
+        page.html +=
+            QStringLiteral("%1<td width=\"50%\"><b>%2</b> %3</td>%4")
+                .arg(w % 2 == 0 ? QStringLiteral("<tr>") : QString())
+                .arg(e(CoursePage::tr("Week %1, from %2").arg(w + 1).arg(text::day(week.from, true))), e(words.join(QLatin1Char(' '))))
+                .arg(w % 2 == 1 || w + 1 == course.weeks.size() ? QStringLiteral("</tr>") : QString());
     }
-    page.html += all_cautions({});
+    page.html += QStringLiteral("</table>") + all_cautions({});
     return page_pdf(page);
 }
 
 Result<bool> write_course_page(const std::filesystem::path& file, const CoursePageJob& job, const std::stop_token& stop,
                                const std::function<void(double)>& progress) {
     const auto name = [&](std::size_t w) {
-        return file.stem().string() + "-" + CoursePage::tr("week").toStdString() + "-" + std::to_string(w + 1) + "." + job.ending.toStdString();
+        return file.stem().string() + "-" + CoursePage::tr("week").toStdString() + "-" + std::to_string(w + 1) + "." +
+               job.ending.toStdString();
     };
     std::map<std::size_t, QString> written;
     for (std::size_t w = job.from; w < job.course.weeks.size() && !job.ending.isEmpty(); ++w) {

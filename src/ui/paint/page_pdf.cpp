@@ -15,6 +15,7 @@ Result<QByteArray> page_pdf(const PagePdf& page) {
     {
         QPdfWriter pdf(&out);
         pdf.setPageSize(QPageSize(QPageSize::A4));
+        if (page.landscape) pdf.setPageOrientation(QPageLayout::Landscape);
         pdf.setPageMargins(QMarginsF(page.across_mm, page.along_mm, page.across_mm, page.along_mm), QPageLayout::Millimeter);
         pdf.setTitle(page.title);
         pdf.setCreator(QStringLiteral("Bevel"));

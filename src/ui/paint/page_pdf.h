@@ -12,7 +12,8 @@ namespace bevel::ui {
 struct PagePdf {
     QString title, html;
     QFont font;
-    std::map<QString, QImage> images;     // by the name they are asked for in the text
+    std::map<QString, QImage> images; // by the name they are asked for in the text
+    bool landscape = false;
     double across_mm = 16, along_mm = 14; // margins
 };
 Result<QByteArray> page_pdf(const PagePdf& page);

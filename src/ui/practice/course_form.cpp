@@ -5,11 +5,11 @@
 #include <QCheckBox>
 #include <QComboBox>
 #include <QGridLayout>
+#include <QKeyEvent>
 #include <QLabel>
 #include <QLineEdit>
 #include <QListWidget>
 #include <QPushButton>
-#include <QShortcut>
 #include <QSpinBox>
 #include <QVBoxLayout>
 
@@ -110,19 +110,31 @@ void CourseForm::build_wanted(QVBoxLayout* box) {
     wanted_ = named(new QListWidget, "courseWanted", tr("To be learned; Delete takes one out"));
     wanted_->setToolTip(tr("Delete or a double click takes one out"));
     wanted_->setMaximumHeight(session_.theme.wide(92));
-    const auto take_out = [this] {
-        delete wanted_->currentItem();
-        touched();
-    };
-    connect(wanted_, &QListWidget::itemActivated, this, take_out);
-    auto* out = new QShortcut(QKeySequence::Delete, wanted_, nullptr, nullptr, Qt::WidgetShortcut);
-    connect(out, &QShortcut::activated, this, take_out);
+    connect(wanted_, &QListWidget::itemActivated, this, &CourseForm::take_out);
+    wanted_->installEventFilter(this);
     auto* row = new QHBoxLayout;
     row->addWidget(movement_, 1);
     row->addWidget(add);
     box->addWidget(heading_of(tr("To be learned")));
     box->addLayout(row);
     box->addWidget(wanted_);
+}
+
+/// Delete is the list's own there, whatever the place has on it.
+bool CourseForm::eventFilter(QObject* of, QEvent* e) {
+    if (of == wanted_ && (e->type() == QEvent::ShortcutOverride || e->type() == QEvent::KeyPress) &&
+        static_cast<QKeyEvent*>(e)->key() == Qt::Key_Delete) {
+        e->accept();
+        if (e->type() == QEvent::KeyPress) take_out();
+        return true;
+    }
+    return QWidget::eventFilter(of, e);
+}
+
+void CourseForm::take_out() {
+    if (!wanted_->currentItem()) return;
+    delete wanted_->currentItem();
+    touched();
 }
 
 void CourseForm::build_form(QVBoxLayout* box) {

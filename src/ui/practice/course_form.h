@@ -29,6 +29,9 @@ public:
     qint64 person() const;
     void add_wanted(const std::string& movement);
 
+protected:
+    bool eventFilter(QObject* of, QEvent* e) override;
+
 signals:
     void person_chosen(qint64 id);
     void changed();
@@ -40,6 +43,7 @@ private:
     void build_form(QVBoxLayout* box);
     void build_rest(QVBoxLayout* box);
     void touched();
+    void take_out();
     void fill_forms();
     void form_chosen();
 

@@ -132,14 +132,17 @@ ThreadsTable::ThreadsTable(const Session& session, ThreadsModel* model, QWidget*
     horizontalHeader()->setMinimumSectionSize(session.theme.wide(40));
     horizontalHeader()->setFixedHeight(session.theme.wide(44));
     horizontalHeader()->setHighlightSections(false);
-    horizontalHeader()->setFont(session.theme.font(9));
     horizontalHeader()->setAccessibleName(tr("Weeks"));
     verticalHeader()->setSectionResizeMode(QHeaderView::Fixed);
     verticalHeader()->setDefaultSectionSize(session.theme.wide(38));
-    verticalHeader()->setFixedWidth(session.theme.wide(230));
+    verticalHeader()->setFixedWidth(session.theme.wide(names_wide));
     verticalHeader()->setHighlightSections(false);
     verticalHeader()->setAccessibleName(tr("Threads"));
     verticalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter | Qt::Alignment(Qt::TextWordWrap));
+    const QString narrow = QStringLiteral("QHeaderView::section { font-size: %1pt; font-weight: normal; padding: 2px %2px; }")
+                               .arg(session.theme.font(9).pointSizeF());
+    horizontalHeader()->setStyleSheet(narrow.arg(1));
+    verticalHeader()->setStyleSheet(narrow.arg(6));
     connect(model, &QAbstractItemModel::modelReset, this, &ThreadsTable::fit);
 }
 
@@ -149,6 +152,18 @@ void ThreadsTable::fit() {
     const int each = viewport()->width() / count, least = horizontalHeader()->minimumSectionSize();
     for (int c = 0; c < count; ++c) setColumnWidth(c, std::max(least, each));
     if (model_->rowCount() > 0) setRowHeight(0, verticalHeader()->defaultSectionSize() * 9 / 8);
+}
+
+/// Its keys are its own, whatever the place has on them.
+bool ThreadsTable::event(QEvent* e) {
+    if (e->type() == QEvent::ShortcutOverride) {
+        const auto* k = static_cast<QKeyEvent*>(e);
+        if (k->modifiers() == Qt::NoModifier && (k->key() == Qt::Key_B || k->key() == Qt::Key_Delete || k->key() == Qt::Key_M)) {
+            e->accept();
+            return true;
+        }
+    }
+    return QTableView::event(e);
 }
 
 void ThreadsTable::keyPressEvent(QKeyEvent* e) {

@@ -40,6 +40,7 @@ class ThreadsTable : public QTableView {
     Q_OBJECT
 public:
     explicit ThreadsTable(const Session& session, ThreadsModel* model, QWidget* parent = nullptr);
+    static constexpr int names_wide = 230;
     /// Columns share the room that the names leave.
     void fit();
 
@@ -49,6 +50,7 @@ signals:
     void missed_asked(int week);
 
 protected:
+    bool event(QEvent* e) override;
     void keyPressEvent(QKeyEvent* e) override;
     void mousePressEvent(QMouseEvent* e) override;
     void mouseMoveEvent(QMouseEvent* e) override;

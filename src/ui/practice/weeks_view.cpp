@@ -87,12 +87,11 @@ QLayout* WeeksView::build_top() {
     export_->setObjectName(QStringLiteral("courseExport"));
     auto* menu = new QMenu(export_);
     menu->setObjectName(QStringLiteral("courseExports"));
-    for (const auto& [label, name, kinds, beside] :
-         {std::tuple{tr("Sheet for the wall as PDF …"), "course.pdf", tr("PDF (*.pdf)"), ""},
-          {tr("Web page, large type …"), "course.html", tr("HTML (*.html)"), ""},
-          {tr("Web page with sound beside it …"), "course.html", tr("HTML (*.html)"), "ogg"},
-          {tr("Web page with films beside it …"), "course.html", tr("HTML (*.html)"), "mp4"},
-          {tr("Calendar …"), "course.ics", tr("Calendar (*.ics)"), ""}})
+    for (const auto& [label, name, kinds, beside] : {std::tuple{tr("Sheet for the wall as PDF …"), "course.pdf", tr("PDF (*.pdf)"), ""},
+                                                     {tr("Web page, large type …"), "course.html", tr("HTML (*.html)"), ""},
+                                                     {tr("Web page with sound beside it …"), "course.html", tr("HTML (*.html)"), "ogg"},
+                                                     {tr("Web page with films beside it …"), "course.html", tr("HTML (*.html)"), "mp4"},
+                                                     {tr("Calendar …"), "course.ics", tr("Calendar (*.ics)"), ""}})
         connect(menu->addAction(label), &QAction::triggered, this,
                 [this, l = label, n = QString::fromLatin1(name), k = kinds, b = QString::fromLatin1(beside)] {
                     const QString& folder = session_.settings.export_folder;
@@ -165,7 +164,16 @@ void WeeksView::problem(const Error& e) {
 QStringList WeeksView::titles() const {
     QStringList out;
     const auto all = forms();
-    for (const auto& t : course_.made.threads) out << text::thread_title(t, *all.movements, *all.linked);
+    const QFontMetrics room(session_.theme.font(9));
+    for (const auto& t : course_.made.threads) {
+        QString words = text::thread_title(t, *all.movements, *all.linked);
+        if (t.kind == ThreadKind::rule) { // the movement, and what is asked of it below
+            const QString movement = text::thread_title({ThreadKind::movement, t.of, "", "", true, {}}, *all.movements, *all.linked);
+            words = movement + QLatin1Char('\n') +
+                    room.elidedText(words.mid(movement.size() + 2), Qt::ElideRight, session_.theme.wide(ThreadsTable::names_wide - 14));
+        }
+        out << words;
+    }
     return out;
 }
 
@@ -190,7 +198,9 @@ void WeeksView::load() {
     if (person_ == 0) return fill();
     session_.files().run<Result<CourseSheet>>(
         this,
-        [lib = session_.library, id = person_, day = today().toStdString(), all = forms()](std::stop_token) { return course_sheet(*lib, all, id, day); },
+        [lib = session_.library, id = person_, day = today().toStdString(), all = forms()](std::stop_token) {
+            return course_sheet(*lib, all, id, day);
+        },
         [this, run](Result<CourseSheet> sheet) {
             if (run != run_) return;
             if (!sheet) return problem(sheet.error());
@@ -238,10 +248,20 @@ void WeeksView::fill() {
     const bool any = person_ != 0 && !course_.made.weeks.empty(), writes = !session_.library->read_only();
     const auto over = weeks_over(course_.made, today().toStdString());
     const bool begun = any && course_.made.weeks.front().from <= today().toStdString();
+    const QModelIndex at = table_->currentIndex(); // it stays with its thread and week, whatever comes in above
+    const CourseThread* of = at.isValid() ? model_->thread(at.row()) : nullptr;
+    const std::string key = of ? of->key() : std::string();
+    const int column = at.isValid() ? at.column() : -1;
     model_->show(course_.made, titles(), begun ? over : course_.made.weeks.size(), course_.wish.begins);
     table_->fit();
-    if (any && !table_->currentIndex().isValid())
-        table_->setCurrentIndex(model_->index(0, static_cast<int>(std::min(over, course_.made.weeks.size() - 1))));
+    if (any) {
+        int row = 0;
+        for (int r = 1; r < model_->rowCount() && !key.empty(); ++r)
+            if (model_->thread(r)->key() == key) row = r;
+        const auto week =
+            column >= 0 && column < model_->columnCount() ? column : static_cast<int>(std::min(over, course_.made.weeks.size() - 1));
+        table_->setCurrentIndex(model_->index(row, week));
+    }
     form_->setEnabled(true);
     keep_->setVisible(course_.id == 0);
     keep_->setEnabled(any && writes);
@@ -326,7 +346,8 @@ void WeeksView::say_what_happened() {
         const auto made = make_course(course_.wish, sheet_, all, &course_.made, day);
         if (!made) return problem(made.error());
         QStringList words;
-        for (const auto& c : changes_of(course_.made, *made, now)) words << text::course_change(c, course_.made, *made, *all.movements, *all.linked);
+        for (const auto& c : changes_of(course_.made, *made, now))
+            words << text::course_change(c, course_.made, *made, *all.movements, *all.linked);
         if (!words.isEmpty())
             return notice_->problem(tr("What is known of %1 has changed since: %2.")
                                         .arg(QString::fromStdString(sheet_.known.person.name), words.join(QStringLiteral("; "))),
@@ -339,8 +360,7 @@ void WeeksView::say_what_happened() {
         return notice_->say(tr("Pain was noted on %1 (%2): agree on a limit under People, and the course leaves out what it bars. Where it "
                                "stays, ask a licensed clinician.")
                                 .arg(text::day(sheet_.pain_on, true), QString::fromStdString(sheet_.pain)));
-    if (sheet_.unreadable > 0)
-        notice_->say(tr("%n course(s) could not be read and stay in the library.", nullptr, sheet_.unreadable));
+    if (sheet_.unreadable > 0) notice_->say(tr("%n course(s) could not be read and stay in the library.", nullptr, sheet_.unreadable));
 }
 
 void WeeksView::form_changed() {
@@ -372,8 +392,7 @@ void WeeksView::try_wish(CourseWish wish, const QString& title, const QString& s
 /// What is not kept yet is only shown; else it is a step that can be undone.
 void WeeksView::change_to(CourseOf after, const QString& step) {
     if (after.id == 0) return show_course(after);
-    undo_.push(new Step<CourseStep>(
-        step, [this](const CourseStep& s) { apply(s); }, {course_, true}, {std::move(after), true}));
+    undo_.push(new Step<CourseStep>(step, [this](const CourseStep& s) { apply(s); }, {course_, true}, {std::move(after), true}));
 }
 
 void WeeksView::apply(const CourseStep& step) {
@@ -422,8 +441,8 @@ void WeeksView::keep_it() {
 
 void WeeksView::remove() {
     if (course_.id == 0) return;
-    undo_.push(new Step<CourseStep>(
-        tr("a course taken out"), [this](const CourseStep& s) { apply(s); }, {course_, true}, {course_, false}));
+    undo_.push(
+        new Step<CourseStep>(tr("a course taken out"), [this](const CourseStep& s) { apply(s); }, {course_, true}, {course_, false}));
 }
 
 void WeeksView::make_anew() {
@@ -492,7 +511,8 @@ void WeeksView::export_to(const QString& file, const QString& beside) {
     session_.files().run<Result<bool>>(
         this,
         [page, stop, path = std::filesystem::path(file.toStdString()), ending = QFileInfo(file).suffix().toLower(),
-         now = QDateTime::currentDateTimeUtc(), jobs = QPointer<Jobs>(session_.jobs), lane = &session_.files(), job](const std::stop_token& quit) -> Result<bool> {
+         now = QDateTime::currentDateTimeUtc(), jobs = QPointer<Jobs>(session_.jobs), lane = &session_.files(),
+         job](const std::stop_token& quit) -> Result<bool> {
             const std::stop_callback forward(quit, [&] { stop->request_stop(); });
             if (ending == QLatin1String("pdf")) {
                 const auto bytes = course_pdf(page.title, page.course, page.needs, page.movements, page.forms);

@@ -153,6 +153,24 @@ HelpPage classes_page() {
     return {QStringLiteral("classes"), HelpWords::tr("Classes"), h};
 }
 
+/// How courses are meant.
+HelpPage courses_page() {
+    QString h = heading(HelpWords::tr("Courses"));
+    h += paragraph(HelpWords::tr(
+        "A course is of one person and lasts 4 to 12 weeks. Each movement, correction, form and step of balance is a thread: it "
+        "begins, comes back the week after and then less and less often, and rests between. One new thing a week: what a letter "
+        "asked for comes first. One week in four is lighter, the last one is from memory. A clip is asked for every second week "
+        "and looked at in the week after."));
+    h += paragraph(HelpWords::tr(
+        "What a person may not do is not in it. When a limit, a new letter or two clips that show a correction settled change "
+        "what is known, it is said above the weeks, and the weeks from now on follow when you say so. A correction is settled "
+        "where it is inside beyond its error, in every phase, in two clips two weeks apart that tell it."));
+    h += paragraph(HelpWords::tr(
+        "A lesson or a day at home of any week is planned from it, as that day asks: the day's limits hold whatever the course "
+        "says. At home it never asks for closed eyes."));
+    return {QStringLiteral("courses"), HelpWords::tr("Courses"), h};
+}
+
 HelpPage tests_page() {
     QString h = heading(HelpWords::tr("Quiet tests"));
     h += paragraph(text::quiet_test_not_when());
@@ -167,6 +185,7 @@ std::vector<HelpPage> help_pages(const Catalogue& catalogue) {
     std::vector<HelpPage> pages{marks(), filming()};
     for (int f = 0; f < family_count; ++f) pages.push_back(measures(catalogue, static_cast<Family>(f)));
     pages.push_back(classes_page());
+    pages.push_back(courses_page());
     pages.push_back(tests_page());
     pages.push_back(cautions());
     pages.push_back(made_of());
