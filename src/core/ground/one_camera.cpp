@@ -133,7 +133,7 @@ Result<Motion> from_picture(const Track& t, const MotionOptions& o) {
     ToRoom room{std::cos(m.start_azimuth), std::sin(m.start_azimuth)};
     for (std::size_t i = 0; i < n; ++i) {
         m.facing[i] = wrap(m.start_azimuth - picture.azimuth()[i]);
-        if (!t.px[i]) continue;
+        if (!t.px[i] || picture.faces_otherwise(i)) continue;
         m.valid[i] = true;
         m.azimuth[i] = wrap(picture.azimuth()[i] - picture.to_sight(i, c));
         const Body3 level = picture.level(i, c, depth.of[0][i], depth.of[1][i], {});

@@ -198,11 +198,54 @@ double Picture::to_sight(std::size_t frame, const Camera& c) const {
     return std::atan(c.ray(hip.x(), hip.y()).x());
 }
 
-/// The way the student faces against the camera: constant where the clip lets it be, else held between the steps.
+/// The way the student faces against the camera, and where they plainly do not.
 void Picture::face(const Camera& c) {
+    axis_.assign(t_.frames(), 0);
+    otherwise_.assign(t_.frames(), false);
+    const std::vector<Azimuth> cue = rough_azimuth(t_);
+    find_facing(c, cue);
+    if (o_.turned.empty()) find_otherwise(c);
+}
+
+/// Feet that point another way for a second and more, or a body that shows its other side: neither a turn of the waist nor a foot turned
+/// out does that.
+void Picture::find_otherwise(const Camera& c) {
     const auto n = t_.frames();
-    axis_.assign(n, 0);
-    std::vector<Azimuth> cue = rough_azimuth(t_);
+    constexpr double toes_off = 0.6, side_off = 0.9, facing_at_least = 0.5, least_s = 1, least_swapped_s = 0.4, around_s = 0.3;
+    const double height = body_height_px(t_), foot = 0.152 / 0.887, both = (0.205 + 0.100) / 0.887;
+    if (height <= 0) return;
+    Series toes(n, NAN), across(n, NAN);
+    for (std::size_t i = 0; i < n; ++i)
+        if (t_.px[i]) {
+            const BodyPx& b = *t_.px[i];
+            across[i] = (b[left_shoulder].x - b[right_shoulder].x + b[left_hip].x - b[right_hip].x) / height / both;
+            toes[i] = -0.5 * (b[left_toe].x - b[left_heel].x + b[right_toe].x - b[right_heel].x) / height / foot;
+        }
+    toes = signal::low_pass(t_.time_s, signal::fill_gaps(t_.time_s, toes, 1), 0.5);
+    const auto mark = [&](const auto& off, double least, double around) {
+        for (std::size_t a = 0; a < n;) {
+            std::size_t b = a;
+            while (b < n && (off(b) || !t_.px[b])) ++b;
+            if (b > a && t_.time_s[b - 1] - t_.time_s[a] >= least)
+                for (std::size_t i = 0; i < n; ++i)
+                    if (t_.time_s[i] >= t_.time_s[a] - around && t_.time_s[i] <= t_.time_s[b - 1] + around) otherwise_[i] = true;
+            a = std::max(b, a + 1);
+        }
+    };
+    const auto seen = [&](std::size_t i) { return axis_[i] - to_sight(i, c); };
+    mark([&](std::size_t i) { return std::isfinite(toes[i]) && std::abs(std::clamp(toes[i], -1.0, 1.0) - std::sin(seen(i))) > toes_off; },
+         least_s, 0);
+    mark(
+        [&](std::size_t i) {
+            const double should = std::cos(seen(i));
+            return std::abs(should) > facing_at_least && across[i] * should < 0 && std::abs(across[i] - should) > side_off;
+        },
+        least_swapped_s, around_s);
+}
+
+/// Constant where the clip lets it be, else held between the steps.
+void Picture::find_facing(const Camera& c, const std::vector<Azimuth>& cue) {
+    const auto n = t_.frames();
     std::optional<double> declared;
     if (o_.view) {
         if (*o_.view == View::front) declared = 0;

@@ -37,7 +37,10 @@ public:
     std::array<Vec2, 4> foot_place(std::size_t frame, const Camera& c) const;
 
     const std::vector<double>& azimuth() const { return axis_; } // rad, against the optical axis
-    double to_sight(std::size_t frame, const Camera& c) const;   // what to subtract to have it against the line of sight
+    /// Whether the body plainly faces another way on a frame than it is placed by: after a turn that was not followed, or where the finder
+    /// took left for right.
+    bool faces_otherwise(std::size_t frame) const { return otherwise_[frame]; }
+    double to_sight(std::size_t frame, const Camera& c) const; // what to subtract to have it against the line of sight
     double azimuth_sigma() const { return azimuth_sigma_; }
     double stature() const { return stature_; }
     double stature_sigma() const { return stature_sigma_; }
@@ -59,6 +62,8 @@ private:
     double away(const Camera& c, double t) const;
     void doubt_raised_heels(const Camera& c);
     void face(const Camera& c);
+    void find_facing(const Camera& c, const std::vector<Azimuth>& cue);
+    void find_otherwise(const Camera& c);
     void face_as_known(const std::vector<Azimuth>& cue, std::optional<double> declared);
     bool resting(Side side, double t) const;
     /// 1-sigma of a foot's depth, m: told where it rests, carried over a step, a guess where no rest is near.
@@ -74,6 +79,7 @@ private:
     std::array<std::vector<FootRest>, 2> rests_;
     std::vector<std::pair<double, double>> walk_; // time, times the distance of the quiet stand; empty: about one place throughout
     std::vector<double> axis_;
+    std::vector<bool> otherwise_;
     double azimuth_sigma_ = 0.08;
     bool floor_known_ = true, apart_known_ = true;
     std::string mirrored_hint_;

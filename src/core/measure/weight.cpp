@@ -2,6 +2,7 @@
 #include "core/signal/signal.h"
 #include <algorithm>
 #include <cmath>
+#include <numbers>
 
 namespace bevel {
 namespace {
@@ -10,6 +11,9 @@ using signal::Series;
 constexpr double gravity = 9.81;
 // Of a body of the table's masses: where its centre lies beside that of the person, m (segments' masses differ by some per cent).
 constexpr double masses_spread = 0.009;
+// A share so far from the whole weight is no support on one leg: what a step leaves the centre beside the foot, at most.
+constexpr double not_over = 0.4;
+constexpr double oblique = 20 * std::numbers::pi / 180; // off the front, the back or a side
 
 using Feet = std::array<std::vector<Vec3>, 2>; // foot centres, left and right, a frame each
 
@@ -240,14 +244,26 @@ private:
         return raw;
     }
 
+    /// Whether a foot that is taken for lifted may as well stand elsewhere: the body is not over the other one; or it is seen obliquely,
+    /// where higher in the picture is farther off as well, and nothing else tells.
+    bool doubted(const Sample& raw, double all, std::size_t f) const {
+        if (full_) return false;
+        if (raw.present()) return std::abs(raw.value - all) > not_over + 2 * raw.sigma;
+        return std::abs(std::remainder(m_.azimuth[f], std::numbers::pi / 2)) > oblique;
+    }
+
     std::vector<Sample> shown(std::vector<Sample> raw) const {
         for (std::size_t f = 0; f < n_; ++f) {
             if (raw[f].absent == Absent::view || raw[f].absent == Absent::no_body) continue;
             const bool l = out_.contact[0][f] == Contact::off, r = out_.contact[1][f] == Contact::off;
             if (l && r) {
                 raw[f] = {0, 0, Absent::foot_off};
-            } else if (l || r) {
-                raw[f] = sample(l ? 0.0 : 1.0, 0.02, 0, raw[f].present() ? 0.5 * raw[f].sigma : 0.05); // a lifted foot carries nothing
+            } else if (l || r) { // a lifted foot carries nothing
+                const double all = l ? 0.0 : 1.0;
+                if (doubted(raw[f], all, f))
+                    raw[f] = {0, 0, Absent::view};
+                else
+                    raw[f] = sample(all, 0.02, 0, raw[f].present() ? 0.5 * raw[f].sigma : 0.05);
             } else if (raw[f].present()) {
                 raw[f].value = std::clamp(raw[f].value, 0.0, 1.0);
             }
