@@ -131,6 +131,24 @@ QString wrong(const Course& c, const CourseNeeds& n, std::size_t now = 0) {
 class TestCourse : public QObject {
     Q_OBJECT
 private slots:
+    void a_course_begins_on_a_day_whose_weeks_can_be_written() {
+        for (const char* bad : {"", "2026-13-01", "soon", "2199-11-01"}) {
+            CourseNeeds n = usual();
+            n.from = bad;
+            const auto made = propose_course(n, movements());
+            QVERIFY2(!made && made.error().context == "from", bad);
+        }
+        CourseNeeds n = usual();
+        n.from = "2100-02-22"; // over the end of a February of no leap year
+        const auto made = propose_course(n, movements());
+        QVERIFY(made);
+        QCOMPARE(made->weeks[1].from, std::string("2100-03-01"));
+        QVERIFY(parse_course(course_text(*made)));
+        // How many weeks are over, by the day.
+        for (const auto& [day, over] :
+             {std::pair{"2100-02-21", 0}, {"2100-02-28", 0}, {"2100-03-01", 1}, {"2100-03-07", 1}, {"2100-03-08", 2}, {"2199-01-01", 8}})
+            QCOMPARE(weeks_over(*made, day), static_cast<std::size_t>(over));
+    }
     void properties_over_random_courses() {
         Rng rng(20261201);
         int made = 0, remade = 0;

@@ -74,6 +74,7 @@ private slots:
                 const sim::Take take(all[k], o);
                 MotionOptions mo;
                 mo.stature_m = o.student.stature_m;
+                mo.one_way = true;
                 const auto motion = make_motion(take.track(), mo);
                 QVERIFY2(motion, all[k].id.c_str());
                 QVERIFY2(std::all_of(motion->valid.begin(), motion->valid.end(), [](bool x) { return x; }), all[k].id.c_str());
@@ -86,7 +87,9 @@ private slots:
         const sim::Take take(test::kept_movement(odd.movement), odd.options);
         Track raw = take.track();
         const auto told = [&](const Track& t) {
-            const auto motion = make_motion(t, options_of(odd));
+            MotionOptions one_way = options_of(odd);
+            one_way.one_way = true;
+            const auto motion = make_motion(t, one_way);
             const auto found = measure(*motion);
             std::vector<bool> out;
             for (const auto& s : found.series.at("weight.left").samples) out.push_back(s.present());

@@ -2,6 +2,7 @@
 #include "core/align/reference.h"
 #include "core/form/pieces.h"
 #include "core/practice/gate.h"
+#include "core/practice/class_plan.h"
 #include "core/practice/pacer.h"
 #include "core/rng.h"
 #include "media/sound.h"
@@ -634,6 +635,34 @@ private slots:
         for (const auto& s : t.stretches)
             if (s.movement == "brush_and_push")
                 for (double at = s.from_s; at < s.to_s; at += 0.25) QVERIFY(!moment_at(t, plan, movements(), at).one_leg);
+    }
+    void what_comes_next_is_said_while_one_settles() {
+        int said = 0;
+        for (const double minutes : {12.0, 20.0, 40.0, 60.0}) {
+            Needs n;
+            n.minutes = minutes;
+            n.wanted = {"gaze_at_the_moon", "brush_and_push", "walk_backward"};
+            n.versions["brush_and_push"] = "Arms only";
+            const auto plan = *propose(n, movements());
+            const auto t = timeline_of(plan, movements(), {});
+            std::set<std::size_t> in;
+            for (const auto& c : t.calls) {
+                if (c.code != "set_up") continue;
+                ++said;
+                const auto at = std::find_if(t.stretches.begin(), t.stretches.end(), [&](const Stretch& s) { return c.at_s < s.to_s; });
+                QVERIFY(at != t.stretches.end() && at->kind == Stretch::Kind::settle);
+                QVERIFY(in.insert(at->item).second); // once in each
+                // The next exercise that is no rest, as it will be done; a round of the same is no news.
+                auto next = at->item + 1;
+                while (plan.items[next].part == PlanPart::settling) ++next;
+                const PlanItem& i = plan.items[next];
+                const Otherwise told = parse_otherwise(c.of);
+                QVERIFY(i.round <= 1 && i.part != PlanPart::closing);
+                QVERIFY(told.version == i.version && told.support == i.support);
+                QCOMPARE(told.movement, i.movement.empty() ? i.sequence.front() : i.movement);
+            }
+        }
+        QVERIFY2(said > 6, qPrintable(QString::number(said)));
     }
     void how_the_breath_goes_out_is_said_once() {
         Needs n;

@@ -228,6 +228,44 @@ private slots:
         d->findChild<QDialogButtonBox*>()->button(QDialogButtonBox::Save)->click();
         QTRY_COMPARE_WITH_TIMEOUT(step(), 2, 20000);
     }
+    void what_comes_next_is_said_with_how_to_stand_for_it() {
+        const auto movements = load_movements(test::data_dir());
+        const auto words = [&](const Otherwise& next) {
+            return ui::text::call_words({0, Tone::none, "set_up", otherwise_text(next)}, movements);
+        };
+        QCOMPARE(words({"gaze_at_the_moon", "", true}),
+                 QStringLiteral("next: Gaze at the Moon, wide stance, the chair or the wall in reach"));
+        QCOMPARE(words({"gaze_at_the_moon", "Seated", false}), QStringLiteral("next: Gaze at the Moon, Seated"));
+        QVERIFY(words({"no such one", "", false}).startsWith(QStringLiteral("next: ")));
+    }
+    void both_sides_of_the_figure_stand_side_by_side() {
+        Bench b(copy_.demo);
+        auto* page = come(b);
+        page->findChild<QSpinBox*>(QStringLiteral("planMinutes"))->setValue(8);
+        propose(page);
+        auto* window = page->run_now();
+        QVERIFY(window);
+        double clock = 0;
+        window->run().set_clock([&] { return clock; });
+        window->run().start();
+        const auto& t = window->run().pacer().timeline();
+        const auto first =
+            std::find_if(t.stretches.begin(), t.stretches.end(), [](const Stretch& s) { return s.kind == Stretch::Kind::repeat; });
+        QVERIFY(first != t.stretches.end());
+        clock = first->from_s + 1;
+        window->run().tick();
+        QTRY_VERIFY_WITH_TIMEOUT(!window->picture().figure.isNull(), 30000);
+        const QImage one = window->picture().figure;
+        window->findChild<QCheckBox*>(QStringLiteral("pacerBehind"))->setChecked(true);
+        QTRY_VERIFY_WITH_TIMEOUT(window->picture().figure.width() > one.width(), 30000);
+        const QImage pair = window->picture().figure;
+        const QImage left = pair.copy(0, 0, pair.width() / 2, pair.height()),
+                     right = pair.copy(pair.width() / 2, 0, pair.width() / 2, pair.height());
+        QVERIFY(left != right);
+        window->findChild<QCheckBox*>(QStringLiteral("pacerHide"))->setChecked(true); // from memory hides both
+        QTRY_VERIFY_WITH_TIMEOUT(window->picture().figure.isNull(), 30000);
+        window->run().stop();
+    }
     void a_run_at_sixty_times_its_speed_goes_into_the_log() {
         Bench b(copy_.demo);
         auto* page = come(b);

@@ -125,6 +125,9 @@ private slots:
         const auto back = parse_wish(text);
         QVERIFY2(back, back ? "" : back.error().context.c_str());
         QCOMPARE(back->first, w);
+        CourseWish all = w;
+        for (int n = 0; n < 300; ++n) all.wanted.push_back("movement_" + std::to_string(n));
+        QCOMPARE(parse_wish(wish_text(all, ""))->first, all);
         for (std::size_t n = 0; n < text.size(); n += 3) QVERIFY(!parse_wish(text.substr(0, n)));
         for (std::size_t at = 0; at < text.size(); ++at) {
             std::string bad = text;
@@ -373,6 +376,30 @@ private slots:
         undo.undo();
         QTRY_COMPARE_WITH_TIMEOUT(b.session.library->courses().of(tomas)->size(), std::size_t{1}, 20000);
         QTRY_VERIFY_WITH_TIMEOUT(view->course().id != 0, 20000);
+    }
+
+    void what_is_not_kept_yet_outlives_a_look_elsewhere() {
+        Bench b(fresh("draft"));
+        const auto tomas = who(*b.session.library, "Tomas");
+        auto* view = come(b, tomas);
+        view->form()->add_wanted("walk_backward");
+        view->findChild<QSpinBox*>(QStringLiteral("courseWeeks"))->setValue(6);
+        QCOMPARE(view->course().made.weeks.size(), std::size_t{6});
+        const auto before = view->course();
+        auto* tabs = b.window->practice()->findChild<QTabWidget*>(QStringLiteral("practiceTabs"));
+        tabs->setCurrentIndex(0);
+        QSignalSpy filled(view, &ui::WeeksView::filled);
+        tabs->setCurrentWidget(view);
+        QVERIFY(filled.wait(60000));
+        QCOMPARE(view->course(), before);
+        // What is known already, and what has begun, begins nowhere else.
+        const auto known = std::find_if(before.made.threads.begin(), before.made.threads.end(), [](const auto& t) { return t.known; });
+        QVERIFY(known != before.made.threads.end());
+        choose(*view, known->key(), 4);
+        view->threads()->setFocus();
+        QTest::keyClick(view->threads(), Qt::Key_B);
+        QVERIFY(view->notice()->text().contains(QStringLiteral("known already")));
+        QCOMPARE(view->course(), before);
     }
 
     void a_missed_week_slides_and_a_coming_one_cannot_be_missed() {

@@ -5973,6 +5973,18 @@
             <numerusform>%n Übungen</numerusform>
         </translation>
     </message>
+    <message>
+        <source>With “As in a mirror” too, both stand side by side</source>
+        <translation>Mit „Wie im Spiegel“ zusammen stehen beide nebeneinander</translation>
+    </message>
+    <message>
+        <source>as in a mirror</source>
+        <translation>wie im Spiegel</translation>
+    </message>
+    <message>
+        <source>from behind</source>
+        <translation>von hinten</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::PageStrip</name>
@@ -9380,6 +9392,18 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>Saved: %1</source>
         <translation>Gespeichert: %1</translation>
+    </message>
+    <message>
+        <source>That is known already: it only comes back.</source>
+        <translation>Das ist schon bekannt: Es kommt nur wieder.</translation>
+    </message>
+    <message>
+        <source>That has begun already.</source>
+        <translation>Das hat schon begonnen.</translation>
+    </message>
+    <message>
+        <source>That week is over.</source>
+        <translation>Diese Woche ist vorbei.</translation>
     </message>
 </context>
 <context>
@@ -17307,6 +17331,23 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <source>or: %1</source>
         <translation>oder: %1</translation>
     </message>
+    <message>
+        <source>next: %1</source>
+        <comment>what comes after the rest</comment>
+        <translation>als Nächstes: %1</translation>
+    </message>
+    <message>
+        <source>%1 stance</source>
+        <translation>%1</translation>
+    </message>
+    <message>
+        <source>with the stick</source>
+        <translation>mit dem Stab</translation>
+    </message>
+    <message>
+        <source>the chair or the wall in reach</source>
+        <translation>Stuhl oder Wand in Reichweite</translation>
+    </message>
 </context>
 <context>
     <name>quiet_tests</name>
@@ -17614,8 +17655,8 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <translation>aus dieser Ansicht nicht zu sehen</translation>
     </message>
     <message>
-        <source>the body was not found here</source>
-        <translation>der Körper wurde hier nicht gefunden</translation>
+        <source>the body was not found here, or not which way it faces</source>
+        <translation>der Körper wurde hier nicht gefunden, oder nicht, wohin er gewandt ist</translation>
     </message>
     <message>
         <source>turned too far from the picture</source>

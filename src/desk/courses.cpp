@@ -12,7 +12,7 @@ namespace {
 using namespace fields;
 constexpr int settled_days = 14;
 constexpr int most_looked_at = 6;
-constexpr std::size_t most_begins = 200, most_basis = 20'000;
+constexpr std::size_t most_wanted = 1000, most_begins = 200, most_basis = 20'000;
 
 bool is_active(Beat b) {
     return b != Beat::not_yet && b != Beat::rests;
@@ -82,7 +82,10 @@ Result<std::pair<CourseWish, std::string>> parse_wish(const std::string& bytes) 
         w.lessons = whole(j, "lessons", 0, 7), w.home_days = whole(j, "home_days", 0, 7);
         w.lesson_minutes = number(j, "lesson_minutes", 4, 180), w.home_minutes = number(j, "home_minutes", 4, 180);
         w.slide = flag(j, "slide");
-        w.wanted = texts(j, "wanted");
+        for (const auto& v : list(j, "wanted", most_wanted)) {
+            if (!v.is_string() || v.get_ref<const std::string&>().size() > 400) throw Bad{"wanted"};
+            w.wanted.push_back(v);
+        }
         w.form = text(j, "form"), w.form_known = whole(j, "form_known", 0, 200);
         for (auto& t : texts(j, "themes")) w.themes.insert(std::move(t));
         w.chair = flag(j, "chair"), w.wall = flag(j, "wall"), w.stick = flag(j, "stick");

@@ -100,6 +100,8 @@ struct MotionOptions {
     /// One camera: how the student is known to turn in the clip (s; rad to own left from the start), in order of time, read between; as in
     /// a linked form whose parts were found. From where the start is seen is then told from all of the clip.
     std::vector<std::pair<double, double>> turned;
+    /// The student is to face one way: where they plainly do not (a turn that was not followed, left taken for right), nothing is told.
+    bool one_way = false;
     bool fitted = false; // points in metres are those of a fit (core/fit)
     bool filter = true;
     bool errors = true;   // shared errors are worked out

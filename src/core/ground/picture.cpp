@@ -204,7 +204,7 @@ void Picture::face(const Camera& c) {
     otherwise_.assign(t_.frames(), false);
     const std::vector<Azimuth> cue = rough_azimuth(t_);
     find_facing(c, cue);
-    if (o_.turned.empty()) find_otherwise(c);
+    if (o_.one_way && o_.turned.empty()) find_otherwise(c);
 }
 
 /// Feet that point another way for a second and more, or a body that shows its other side: neither a turn of the waist nor a foot turned

@@ -28,7 +28,8 @@ Result<bool> checked(const CourseNeeds& n, std::size_t now) {
         return fail(Code::bad_value, "days");
     const auto minutes = [](int days, double m) { return days == 0 || (m >= 4 && m <= 180); };
     if (!minutes(n.lessons, n.lesson_minutes) || !minutes(n.home_days, n.home_minutes)) return fail(Code::bad_value, "minutes");
-    if (n.from.empty() || !is_day(n.from)) return fail(Code::bad_value, "from");
+    // Whatever is missed, its last week begins on a day that can be written.
+    if (n.from.empty() || !is_day(n.from) || days_after(n.from, 7 * 2 * most_weeks).empty()) return fail(Code::bad_value, "from");
     if (now > static_cast<std::size_t>(2 * most_weeks)) return fail(Code::bad_value, "now");
     return true;
 }

@@ -100,6 +100,18 @@ struct Laying {
         return k < m.part_names.size() ? m.part_names[k] : std::string();
     }
 
+    /// What comes next and how one stands for it, while there is time: a round of the same is no news.
+    void set_up(std::size_t n) {
+        constexpr double after_s = 4, room_s = 8;
+        std::size_t next = n + 1;
+        while (next < plan.items.size() && plan.items[next].part == PlanPart::settling) ++next;
+        if (next >= plan.items.size() || plan.items[n].practice_s < room_s) return;
+        const PlanItem& i = plan.items[next];
+        if (i.part == PlanPart::opening || i.part == PlanPart::closing || i.round > 1) return;
+        call(at() + after_s, Tone::none, "set_up",
+             otherwise_text({i.movement.empty() && !i.sequence.empty() ? i.sequence.front() : i.movement, i.version, i.support}));
+    }
+
     void exercise(std::size_t n) {
         const PlanItem& i = plan.items[n];
         const Movement* m = movement_named(movements, i.movement);
@@ -114,6 +126,7 @@ struct Laying {
         }
         if (i.part == PlanPart::settling) {
             call(at(), Tone::none, "settle");
+            set_up(n);
             breathe(stretch(Stretch::Kind::settle, n, i.practice_s));
             return;
         }

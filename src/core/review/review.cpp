@@ -184,7 +184,9 @@ Track seen_by(const Track& track, const ReviewOptions& options) {
 }
 
 Result<std::shared_ptr<const Review>> make_review(const Track& track, const Movement& movement, const ReviewOptions& options) {
-    auto motion = make_motion(options.mirrored && !track.layers.mirrored ? seen_by(track, options) : track, motion_options(options));
+    MotionOptions how = motion_options(options);
+    how.one_way = true; // of one movement; who does a form turns
+    auto motion = make_motion(options.mirrored && !track.layers.mirrored ? seen_by(track, options) : track, how);
     if (!motion) return tl::unexpected(motion.error());
     MeasureOptions measure_options;
     measure_options.sex = options.sex;

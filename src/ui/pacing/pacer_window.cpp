@@ -33,9 +33,13 @@ PacerWindow::PacerWindow(Session& session, const Plan& plan, const PacerOptions&
     connect(run_.get(), &PacerRun::ended, this, &PacerWindow::end);
     connect(&source_, &FigureSource::ready, this, [this](const std::shared_ptr<FigureShot>& shot) {
         if (shot->wish.scene != scene_) return;
-        figure_ = mirror_->isChecked() && !behind_->isChecked() ? shot->right.mirrored(true, false) : shot->right;
-        picture_.figure = hide_->isChecked() ? QImage() : figure_;
-        update(picture_rect());
+        figure_ = mirror_->isChecked() ? shot->right.mirrored(true, false) : shot->right;
+        put_figures();
+    });
+    connect(&source_behind_, &FigureSource::ready, this, [this](const std::shared_ptr<FigureShot>& shot) {
+        if (shot->wish.scene != scene_) return;
+        figure_behind_ = shot->right;
+        put_figures();
     });
     speak();
     show_now();
@@ -75,7 +79,7 @@ void PacerWindow::build() {
         connect(c, &QCheckBox::toggled, this, [this] {
             ++scene_;
             shown_movement_.clear();
-            picture_.figure = QImage();
+            picture_.figure = figure_ = figure_behind_ = QImage();
             show_now();
         });
         row->addWidget(c);
@@ -84,6 +88,7 @@ void PacerWindow::build() {
     mirror_ = check("pacerMirror", tr("As in a mirror"), true);
     mirror_->setToolTip(tr("The figure faces you and moves as your mirror image"));
     behind_ = check("pacerBehind", tr("From behind"), false);
+    behind_->setToolTip(tr("With “As in a mirror” too, both stand side by side"));
     hide_ = check("pacerHide", tr("From memory"), false);
     hide_->setToolTip(tr("The figure is hidden: for recalling"));
     clock_words_ = new QLabel;
@@ -97,6 +102,30 @@ void PacerWindow::build() {
     last->addWidget(clock_words_);
     last->addStretch(1);
     all->addLayout(last);
+}
+
+/// As in a mirror and from behind, side by side: those who follow the one and those who follow the other see their own.
+bool PacerWindow::both() const {
+    return mirror_->isChecked() && behind_->isChecked();
+}
+
+void PacerWindow::put_figures() {
+    picture_.figure = hide_->isChecked() ? QImage() : figure_;
+    if (!hide_->isChecked() && both() && !figure_.isNull() && figure_behind_.size() == figure_.size()) {
+        QImage pair(2 * figure_.width(), figure_.height(), figure_.format());
+        QPainter p(&pair);
+        p.drawImage(0, 0, figure_);
+        p.drawImage(figure_.width(), 0, figure_behind_);
+        p.setPen(theme_.palette.line);
+        p.drawLine(figure_.width(), 0, figure_.width(), figure_.height());
+        p.setFont(theme_.font(11));
+        p.setPen(Qt::darkGray);
+        const QRect foot(0, figure_.height() - 26, figure_.width(), 22);
+        p.drawText(foot, Qt::AlignCenter, tr("as in a mirror"));
+        p.drawText(foot.translated(figure_.width(), 0), Qt::AlignCenter, tr("from behind"));
+        picture_.figure = pair;
+    }
+    update(picture_rect());
 }
 
 QRect PacerWindow::picture_rect() const {
@@ -154,16 +183,19 @@ void PacerWindow::ask_figure() {
     }
     auto& figure = figures_[drawn_id(*mv)];
     if (!figure) figure = figure_of(*mv, std::nullopt);
-    if (std::exchange(shown_movement_, drawn_id(*mv)) != drawn_id(*mv)) ++scene_, picture_.figure = QImage();
+    if (std::exchange(shown_movement_, drawn_id(*mv)) != drawn_id(*mv)) ++scene_, picture_.figure = figure_ = figure_behind_ = QImage();
     FigureWish w;
     w.right = figure;
     w.time_s = figure->time_of(score_time(*figure, m.movement_s, s.side));
-    w.azimuth_deg = behind_->isChecked() ? 180 : 0;
-    w.width = static_cast<int>(0.42 * width());
+    w.azimuth_deg = behind_->isChecked() && !both() ? 180 : 0;
+    w.width = static_cast<int>((both() ? 0.24 : 0.42) * width());
     w.height = static_cast<int>(0.62 * height());
     w.follow = mv->course != nullptr;
     w.scene = scene_;
     source_.wish(w);
+    if (!both()) return;
+    w.azimuth_deg = 180;
+    source_behind_.wish(w);
 }
 
 /// "Four minutes behind: drop these".

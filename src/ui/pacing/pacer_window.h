@@ -37,6 +37,8 @@ private:
     void build();
     void show_now();
     void ask_figure();
+    bool both() const;
+    void put_figures();
     void look_behind_time();
     void speak();
     void end();
@@ -45,11 +47,11 @@ private:
     Session& session_;
     std::unique_ptr<PacerRun> run_;
     bool spoken_;
-    FigureSource source_;
+    FigureSource source_, source_behind_; // the second one where both sides are shown
     std::map<std::string, std::shared_ptr<const sim::Student>> figures_;
     std::string shown_movement_;
     int scene_ = 0;
-    QImage figure_;
+    QImage figure_, figure_behind_;
     PracticePicture picture_;
     Theme theme_;
     QWidget* bar_ = nullptr;

@@ -61,6 +61,7 @@ void CourseForm::build_whose(QVBoxLayout* box) {
 void CourseForm::build_time(QVBoxLayout* box) {
     from_ = named(new DayEdit, "courseFrom", tr("First day"));
     const QDate today = QDate::currentDate();
+    from_->setDateRange(QDate(2000, 1, 1), QDate(2190, 1, 1));
     from_->setDate(today.addDays(today.dayOfWeek() == 1 ? 0 : 8 - today.dayOfWeek()));
     connect(from_, &QDateEdit::dateChanged, this, &CourseForm::touched);
     const auto spin = [&](const char* id, const QString& label, int least, int most, int value) {

@@ -212,7 +212,12 @@ void WeeksView::take(CourseSheet sheet) {
     const auto before = course_;
     sheet_ = std::move(sheet);
     const auto it = std::find_if(sheet_.courses.begin(), sheet_.courses.end(), [&](const CourseOf& c) { return c.id == before.id; });
-    if (it != sheet_.courses.end())
+    if (before.id == 0 && before.person == person_ && !before.made.weeks.empty()) { // not kept yet: it stays as it was wished for
+        auto made = make_course(before.wish, sheet_, forms(), nullptr, today().toStdString());
+        CourseOf draft = before;
+        if (made) draft.made = std::move(*made), draft.made_of = basis_of(sheet_);
+        show_course(draft);
+    } else if (it != sheet_.courses.end())
         show_course(*it);
     else if (!sheet_.courses.empty())
         show_course(sheet_.courses.front());
@@ -262,7 +267,6 @@ void WeeksView::fill() {
             column >= 0 && column < model_->columnCount() ? column : static_cast<int>(std::min(over, course_.made.weeks.size() - 1));
         table_->setCurrentIndex(model_->index(row, week));
     }
-    form_->setEnabled(true);
     keep_->setVisible(course_.id == 0);
     keep_->setEnabled(any && writes);
     another_->setEnabled(person_ != 0 && writes && course_.id != 0);
@@ -353,7 +357,8 @@ void WeeksView::say_what_happened() {
                                         .arg(QString::fromStdString(sheet_.known.person.name), words.join(QStringLiteral("; "))),
                                     tr("Follow it"), [this] { make_anew(); });
     }
-    if (const auto quiet = quiet_weeks(course_.made, sheet_.done_on, day); !quiet.empty())
+    // Asked once, in the week after.
+    if (const auto quiet = quiet_weeks(course_.made, sheet_.done_on, day); !quiet.empty() && quiet.back() + 1 == now)
         return notice_->problem(tr("Week %1: nothing was practised, filmed or led. Was it missed?").arg(quiet.back() + 1),
                                 tr("It was missed"), [this, w = static_cast<int>(quiet.back())] { toggle_missed(w); });
     if (!sheet_.pain.empty())
@@ -392,6 +397,10 @@ void WeeksView::try_wish(CourseWish wish, const QString& title, const QString& s
 /// What is not kept yet is only shown; else it is a step that can be undone.
 void WeeksView::change_to(CourseOf after, const QString& step) {
     if (after.id == 0) return show_course(after);
+    if (session_.library->read_only()) {
+        show_course(course_); // what stands in the form is what is kept
+        return problem({Code::write_failed, "read_only"});
+    }
     undo_.push(new Step<CourseStep>(step, [this](const CourseStep& s) { apply(s); }, {course_, true}, {std::move(after), true}));
 }
 
@@ -457,6 +466,16 @@ void WeeksView::make_anew() {
 }
 
 void WeeksView::begin_in(const QString& key, int week) {
+    const auto over = course_.id != 0 ? weeks_over(course_.made, today().toStdString()) : 0;
+    for (const auto& t : course_.made.threads) {
+        if (t.key() != key.toStdString()) continue;
+        const bool begun = std::any_of(t.beats.begin(), t.beats.begin() + static_cast<std::ptrdiff_t>(std::min(over, t.beats.size())),
+                                       [](Beat b) { return b != Beat::not_yet && b != Beat::rests; });
+        if (t.known || begun || static_cast<std::size_t>(week) < over)
+            return notice_->say(t.known ? tr("That is known already: it only comes back.")
+                                : begun ? tr("That has begun already.")
+                                        : tr("That week is over."));
+    }
     CourseWish wish = form_->wish();
     wish.begins[key.toStdString()] = week + 1;
     try_wish(wish, form_->course_title(), tr("when a thread begins"));

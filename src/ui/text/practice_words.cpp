@@ -273,6 +273,17 @@ QString call_words(const Call& c, const std::vector<Movement>& movements, bool s
     if (c.code == "hold") return c.of == "1" ? PracticeWords::tr("hold") : PracticeWords::tr("hold again");
     if (c.code == "breaths") return PracticeWords::tr("two free breaths");
     if (c.code == "enough") return PracticeWords::tr("enough, come up slowly");
+    if (c.code == "set_up") {
+        const Otherwise next = parse_otherwise(c.of);
+        const Movement* m = movement_named(movements, next.movement);
+        QStringList words{PracticeWords::tr("next: %1", "what comes after the rest").arg(name_of(movements, next.movement))};
+        if (!next.version.empty()) words << said(next.version);
+        if (next.version.empty() && m && !m->phases.empty() && !m->phases.front().stance.empty())
+            words << PracticeWords::tr("%1 stance").arg(stance(m->phases.front().stance).replace(QLatin1Char('_'), QLatin1Char(' ')));
+        if (m && traits_of(*m).stick) words << PracticeWords::tr("with the stick");
+        if (next.support) words << PracticeWords::tr("the chair or the wall in reach");
+        return words.join(QStringLiteral(", "));
+    }
     if (c.code == "settle") return PracticeWords::tr("stand, and settle");
     if (c.code == "support") return balance_step(c.of.empty() ? 0 : std::atoi(c.of.c_str()));
     if (c.code == "out_by")

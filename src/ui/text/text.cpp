@@ -211,7 +211,7 @@ QString absent(Absent a) {
     case Absent::view:
         return TextWords::tr("cannot be told from this view");
     case Absent::no_body:
-        return TextWords::tr("the body was not found here");
+        return TextWords::tr("the body was not found here, or not which way it faces");
     case Absent::turned:
         return TextWords::tr("turned too far from the picture");
     case Absent::foreshortened:
