@@ -1751,14 +1751,6 @@
         <translation>Was aus einer ausgefallenen Woche wird</translation>
     </message>
     <message>
-        <source>a missed week moves the rest on</source>
-        <translation>eine ausgefallene Woche schiebt den Rest</translation>
-    </message>
-    <message>
-        <source>a missed week is folded into the rest</source>
-        <translation>eine ausgefallene Woche geht im Rest auf</translation>
-    </message>
-    <message>
         <source>From when, and how much</source>
         <translation>Ab wann, und wie viel</translation>
     </message>
@@ -1845,6 +1837,14 @@
     <message>
         <source>choose a person</source>
         <translation>eine Person wählen</translation>
+    </message>
+    <message>
+        <source>missed: the rest slides</source>
+        <translation>Ausfall: schiebt den Rest</translation>
+    </message>
+    <message>
+        <source>missed: folded in</source>
+        <translation>Ausfall: geht auf</translation>
     </message>
 </context>
 <context>

@@ -83,8 +83,8 @@ void CourseForm::build_time(QVBoxLayout* box) {
     home_minutes_ = spin("courseHomeMinutes", tr("Minutes of a day at home"), 4, 180, 15);
     for (auto* s : {lesson_minutes_, home_minutes_}) s->setSuffix(tr(" min"));
     missed_ = named(new QComboBox, "courseMissed", tr("What becomes of a missed week"));
-    missed_->addItem(tr("a missed week moves the rest on"), true);
-    missed_->addItem(tr("a missed week is folded into the rest"), false);
+    missed_->addItem(tr("missed: the rest slides"), true);
+    missed_->addItem(tr("missed: folded in"), false);
     missed_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     missed_->setMinimumContentsLength(14);
     connect(missed_, &QComboBox::activated, this, &CourseForm::touched);

@@ -3,6 +3,7 @@
 #include "store/reminder.h"
 #include "ui/jobs/jobs.h"
 #include "ui/paint/course_page.h"
+#include "ui/shell/flow_layout.h"
 #include "ui/shell/step.h"
 #include "ui/text/course_words.h"
 #include "ui/text/languages.h"
@@ -99,10 +100,12 @@ QLayout* WeeksView::build_top() {
                     if (!file.isEmpty()) export_to(file, b);
                 });
     export_->setMenu(menu);
+    auto* acts = new FlowLayout;
+    acts->setSpacing(6);
+    for (auto* b : {another_, anew_, remove_, export_}) acts->addWidget(b);
     auto* top = new QHBoxLayout;
-    top->addWidget(choice_);
-    top->addStretch(1);
-    for (auto* b : {another_, anew_, remove_, export_}) top->addWidget(b);
+    top->addWidget(choice_, 2);
+    top->addLayout(acts, 3);
     return top;
 }
 
@@ -142,9 +145,9 @@ QLayout* WeeksView::build_below() {
     words->setSpacing(18);
     words->addWidget(week_, 1);
     words->addWidget(why_, 1);
-    auto* acts = new QHBoxLayout;
+    auto* acts = new FlowLayout;
+    acts->setSpacing(6);
     for (auto* b : {lesson_, home_, begins_, missed_}) acts->addWidget(b);
-    acts->addStretch(1);
     auto* box = new QVBoxLayout;
     box->addLayout(words);
     box->addWidget(left_out_);
