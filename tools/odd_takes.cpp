@@ -149,6 +149,7 @@ int measure_oblique(const std::filesystem::path& folder) {
     std::mutex mutex;
     std::atomic<int> next{0};
     std::map<std::string, int> without;
+    int reviewed = 0, wrong = 0;
     const auto work = [&] {
         for (int k = next++; k < test::oblique_takes; k = next++) {
             const auto bytes = read_text(folder / ("take-" + std::to_string(k) + ".track"), 64U << 20U);
@@ -156,7 +157,10 @@ int measure_oblique(const std::filesystem::path& folder) {
             if (!raw) std::exit(3);
             test::ObliqueErrors e;
             const bool fits = test::oblique_errors(k, *raw, e);
+            const auto verdict = test::oblique_verdict(k, *raw);
             const std::lock_guard lock(mutex);
+            reviewed += verdict.reviewed ? 1 : 0;
+            wrong += verdict.false_findings.empty() ? 0 : 1;
             std::fprintf(stderr, "%d %s misfit %.2f, worst %.2f; %s\n", k, fits ? "fitted" : e.why.c_str(), e.misfit, e.worst,
                          test::oblique_take(k).told().c_str());
             if (!fits) ++without[e.why];
@@ -187,6 +191,10 @@ int measure_oblique(const std::filesystem::path& folder) {
                     100 * test::covered(one[id], 1), 100 * test::covered(one[id], 1.64), stated / n);
     }
     for (const auto& [why, n] : without) std::printf("\nOf %d takes %d were not fitted: %s.\n", test::oblique_takes, n, why.c_str());
+    std::printf(
+        "\nNone of them has a fault; of the %d that could be reviewed by what the clip shows itself, %d were told a fault of safety, "
+        "ground or timing.\n",
+        reviewed, wrong);
     return 0;
 }
 

@@ -499,6 +499,23 @@ OddVerdict judged_verdict(int number, const Track& raw) {
     return out;
 }
 
+OddVerdict oblique_verdict(int number, const Track& raw) {
+    const OddTake odd = oblique_take(number);
+    OddVerdict out;
+    const auto review = make_review(raw, kept_movement(odd.movement), odd_options(odd));
+    out.reviewed = review.has_value();
+    if (!review) return out;
+    for (const auto& f : (*review)->findings) {
+        if (f.verdict != Verdict::outside) continue;
+        if (f.severity != Severity::safety && f.severity != Severity::ground && f.severity != Severity::timing) continue;
+        out.false_findings.push_back(f.check);
+        char text[200];
+        std::snprintf(text, sizeof text, "%d %s %.3g +- %.2g", number, f.check.c_str(), f.value, f.sigma);
+        out.details.emplace_back(text);
+    }
+    return out;
+}
+
 double covered(const std::vector<Error>& e, double sigmas) {
     double in = 0;
     for (const auto& x : e) in += std::abs(x.error) <= sigmas * x.sigma ? 1 : 0;

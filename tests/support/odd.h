@@ -61,6 +61,9 @@ OddVerdict odd_verdict(std::uint64_t number, bool with_fault);
 /// The same of a judged take through the picture, from its raw track; `found`: the rule that is broken is told in the right words.
 OddVerdict judged_verdict(int number, const Track& raw);
 
+/// What the judgement made of an oblique take, which has no fault.
+OddVerdict oblique_verdict(int number, const Track& raw);
+
 double covered(const std::vector<Error>& e, double sigmas);
 double median_absolute(const std::vector<Error>& e);
 
