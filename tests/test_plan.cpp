@@ -1,8 +1,8 @@
 // Plans against hand-made cases and by properties; the pacer's course, its sound and its captions.
 #include "core/align/reference.h"
 #include "core/form/pieces.h"
-#include "core/practice/gate.h"
 #include "core/practice/class_plan.h"
+#include "core/practice/gate.h"
 #include "core/practice/pacer.h"
 #include "core/rng.h"
 #include "media/sound.h"

@@ -7,8 +7,9 @@ namespace bevel {
 enum class Tone { none, begin, in, out, count, halfway, last_ten, side, end };
 
 /// Something that is sounded or said at one moment. `code` is worded by the interface: "movement", "side", "count", "halfway", "last_ten",
-/// "set_up" (of: what comes next, as otherwise_text, said while one settles), "attention", "image", "caution", "hold", "breaths", "support" (of: step of the balance ladder), "out_by", "sit_if_dizzy",
-/// "settle", "end", "part", "was_part" (of: name of a part of a form, before it and, from memory, after it).
+/// "set_up" (of: what comes next, as otherwise_text, said while one settles), "attention", "image", "caution", "hold", "breaths", "support"
+/// (of: step of the balance ladder), "out_by", "sit_if_dizzy", "settle", "end", "part", "was_part" (of: name of a part of a form, before it
+/// and, from memory, after it).
 struct Call {
     double at_s = 0;
     Tone tone = Tone::none;

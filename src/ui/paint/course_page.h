@@ -5,9 +5,9 @@
 #include "core/result.h"
 #include <filesystem>
 #include <functional>
-#include <stop_token>
 #include <QByteArray>
 #include <QString>
+#include <stop_token>
 
 namespace bevel::ui {
 
@@ -35,8 +35,8 @@ struct CoursePageJob {
     std::vector<Movement> movements;
     std::vector<LinkedForm> forms;
     std::size_t from = 0;
-    std::string language;              // of the voice
-    std::filesystem::path own_spoken;  // the instructor's recordings
+    std::string language;             // of the voice
+    std::filesystem::path own_spoken; // the instructor's recordings
 };
 Result<bool> write_course_page(const std::filesystem::path& file, const CoursePageJob& job, const std::stop_token& stop,
                                const std::function<void(double)>& progress = {});

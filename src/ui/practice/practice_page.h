@@ -1,10 +1,10 @@
 // Planning a session, running it, and the log of what was done.
 #pragma once
 #include "ui/pacing/pacer_window.h"
-#include "ui/practice/weeks_view.h"
 #include "ui/practice/log_view.h"
 #include "ui/practice/needs_form.h"
 #include "ui/practice/plan_view.h"
+#include "ui/practice/weeks_view.h"
 #include "ui/shell/notice.h"
 #include "ui/shell/place.h"
 

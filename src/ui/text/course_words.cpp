@@ -72,10 +72,10 @@ QString week_kind(WeekKind k) {
 }
 
 QString week_short(const CourseWeek& w) {
-    return w.missed                          ? CourseWords::tr("missed")
-           : w.kind == WeekKind::lighter     ? CourseWords::tr("lighter")
-           : w.kind == WeekKind::recall      ? CourseWords::tr("recall")
-                                             : QString();
+    return w.missed                      ? CourseWords::tr("missed")
+           : w.kind == WeekKind::lighter ? CourseWords::tr("lighter")
+           : w.kind == WeekKind::recall  ? CourseWords::tr("recall")
+                                         : QString();
 }
 
 QString week_head(std::size_t week, const CourseWeek& w) {
@@ -156,7 +156,8 @@ QString why_in_week(const Course& course, const CourseThread& t, std::size_t wee
     case Beat::rests: {
         std::size_t next = week + 1;
         while (next < t.beats.size() && !done_in(t.beats[next])) ++next;
-        words << (next < t.beats.size() ? CourseWords::tr("It rests until week %1.").arg(next + 1) : CourseWords::tr("It rests from here on."));
+        words << (next < t.beats.size() ? CourseWords::tr("It rests until week %1.").arg(next + 1)
+                                        : CourseWords::tr("It rests from here on."));
         break;
     }
     case Beat::not_yet: {

@@ -23,8 +23,8 @@ QString week_amount(const CourseWeek& w, const CourseNeeds& needs);
 /// What becomes of clips: "a clip is asked for", "the clip of last week is looked at".
 QStringList week_clips(const CourseWeek& w);
 QString not_in_course(const NotInCourse& l, const std::vector<Movement>& movements);
-/// What a thread does in a week, and why: "It comes back two weeks after it was last done; each time later.". `by_hand`: the week it was set
-/// to begin in; 0: in none.
+/// What a thread does in a week, and why: "It comes back two weeks after it was last done; each time later.". `by_hand`: the week it was
+/// set to begin in; 0: in none.
 QString why_in_week(const Course& course, const CourseThread& t, std::size_t week, int by_hand, const std::vector<Movement>& movements);
 /// "Single Whip comes in, in week 5", "Balance goes out".
 QString course_change(const CourseChange& c, const Course& before, const Course& after, const std::vector<Movement>& movements,
