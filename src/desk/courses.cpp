@@ -21,7 +21,10 @@ bool is_active(Beat b) {
 /// Whether a correction is inside beyond its error in this clip; nothing where what was asked for is not told, as from another side.
 Result<std::optional<bool>> inside_for_sure(const Library& library, const Forms& forms, std::int64_t clip, const AskedFor& asked) {
     const auto open = load_review(library, forms, clip, {});
-    if (!open) return std::optional<bool>();
+    if (!open) { // one that has no points yet, or cannot be judged, says nothing; one that cannot be read settles nothing
+        const bool silent = open.error().code == Code::not_found || open.error().code == Code::cannot_judge;
+        return silent ? std::optional<bool>() : std::optional(false);
+    }
     bool told = false;
     for (const auto& f : (*open)->review->findings) {
         if (f.rule != asked.rule || f.verdict == Verdict::cannot_tell) continue;
