@@ -11,7 +11,7 @@ LAYERS = [["core"], ["media", "store"], ["desk"], ["ui/text", "ui/paint"], ["ui/
           ["ui/arrivals", "ui/ground", "ui/review", "ui/letter", "ui/people", "ui/practice", "ui/classes", "ui/forms"], ["cli", "app"]]
 APART = {"media", "store"} | set(LAYERS[7]) | {"cli", "app"}  # beside each other, and not seeing each other
 # Rooms of the core, from below to above.
-CORE = [["."], ["signal", "body", "catalogue"], ["movement"], ["ground"], ["fit"], ["measure"], ["align"], ["judge"], ["sim", "learn", "review"], ["form"], ["practice"]]
+CORE = [["."], ["signal", "body", "catalogue"], ["movement"], ["ground"], ["fit"], ["measure"], ["align"], ["judge"], ["sim", "learn", "review"], ["form"], ["practice"], ["seeing"]]
 KNOWN = set()  # arrows that are there and should go: "FROM -> TO", by room
 
 
