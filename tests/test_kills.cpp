@@ -248,7 +248,8 @@ class TestKills : public QObject {
             sqlite3* db = nullptr;
             sqlite3_open((folder / "library" / "library.sqlite").string().c_str(), &db);
             sqlite3_exec(db,
-                         "DROP TABLE course; DROP TABLE at_once; DROP TABLE quiet_test; DROP TABLE lesson_person; DROP TABLE lesson; DROP "
+                         "DROP TABLE seen_round; DROP TABLE assistant; DROP TABLE course; DROP TABLE at_once; DROP TABLE quiet_test; DROP "
+                         "TABLE lesson_person; DROP TABLE lesson; DROP "
                          "TABLE class_member; "
                          "DROP TABLE class; "
                          "DROP TABLE own_linked; DROP TABLE pending; PRAGMA user_version=16; ALTER TABLE person DROP COLUMN neutral",

@@ -396,7 +396,7 @@ private slots:
         const auto person = b.session.library->clips().get(clip)->person;
         auto facts = *b.session.library->people().facts(person);
         facts.lengths = "in";
-        facts.consent = "";
+        facts.consents.clear();
         QVERIFY(b.session.library->people().set_facts(person, facts).has_value());
         const QString inches = words_of(clip, "inches.html");
         QVERIFY(inches.contains(in_inches) && !inches.contains(in_cm));
@@ -407,7 +407,12 @@ private slots:
         QVERIFY(consent->isHidden());
         hide->click();
         facts.lengths = "";
-        facts.consent = "2026-10-01, at home";
+        facts.consent = "2026-10-01, at home, and to nothing else"; // words say nothing of a purpose
+        set_consent(facts, Purpose::kept, true, "2026-10-01");
+        QVERIFY(b.session.library->people().set_facts(person, facts).has_value());
+        QVERIFY(words_of(clip, "home.html").contains(in_cm));
+        QVERIFY(!consent->isHidden());
+        set_consent(facts, Purpose::shown, true, "2026-10-01");
         QVERIFY(b.session.library->people().set_facts(person, facts).has_value());
         QVERIFY(words_of(clip, "again.html").contains(in_cm));
         QVERIFY(consent->isHidden());

@@ -142,7 +142,7 @@ private slots:
         double nearest = 1e9;
         for (const auto& r : there.review->alignment.repetitions) nearest = std::min(nearest, std::abs(r.phases[0].end_s - t));
         QVERIFY2(nearest < 0.25, qPrintable(QString::number(nearest)));
-        // Neither face nor name of somebody else, as long as no consent is written down.
+        // Neither face nor name of somebody else, as long as they have not agreed to be shown.
         QVERIFY(page->state().beside_hidden);
         QVERIFY(!beside->spoken().front().value.contains(QStringLiteral("Paulo")));
         QVERIFY(beside->spoken().front().value.contains(QStringLiteral("as it is meant")));
@@ -150,7 +150,8 @@ private slots:
         QTest::keyClick(page, Qt::Key_I); // the figure again
         QVERIFY(!page->state().shows_model() && !beside->isVisible());
         PersonFacts facts = *b.session.library->people().facts(there.person.id);
-        facts.consent = "Shown to the group, 3 November 2026";
+        facts.consent = "Kept at home, not shown to the group"; // words say nothing of a purpose
+        set_consent(facts, Purpose::shown, true, "2026-11-03");
         QVERIFY(b.session.library->people().set_facts(there.person.id, facts).has_value());
         QTest::keyClick(page, Qt::Key_I);
         QTRY_VERIFY_WITH_TIMEOUT(page->state().shows_model() && page->shows_current(), 40000);

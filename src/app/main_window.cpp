@@ -70,6 +70,7 @@ void MainWindow::build() {
     add_place(forms_ = new FormsPage(session_));
     add_place(practice_ = new PracticePage(session_));
     add_place(classes_ = new ClassesPage(session_));
+    add_place(seeing_ = new SeeingPage(session_));
     connect(letter_, &LetterPage::exported, this, [this] { evening_.letter_saved(letter_->shown_clip()); });
     connect(review_, &ReviewPage::show_me, this, [this](const std::string& movement, const std::string& check, bool high) {
         show_place(place(QStringLiteral("forms")));

@@ -11,6 +11,7 @@
 #include "ui/people/people_page.h"
 #include "ui/practice/practice_page.h"
 #include "ui/review/review_page.h"
+#include "ui/seeing/seeing_page.h"
 #include "ui/shell/actions.h"
 #include <QMainWindow>
 #include <QUndoGroup>
@@ -35,6 +36,7 @@ public:
     PeoplePage* people() { return people_; }
     PracticePage* practice() { return practice_; }
     ClassesPage* classes() { return classes_; }
+    SeeingPage* seeing() { return seeing_; }
     Evening& evening() { return evening_; }
     PracticePage* practice() const { return practice_; }
     /// The number of a place in the rail, by its id.
@@ -89,6 +91,7 @@ private:
     PeoplePage* people_ = nullptr;
     PracticePage* practice_ = nullptr;
     ClassesPage* classes_ = nullptr;
+    SeeingPage* seeing_ = nullptr;
 };
 
 } // namespace bevel::ui

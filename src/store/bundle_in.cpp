@@ -145,6 +145,11 @@ struct BundleReader {
         PersonFacts f;
         f.alias = text(j, "alias", 200), f.goals = text(j, "goals"), f.consent = text(j, "consent");
         f.language = text(j, "language", 10), f.email = text(j, "email", 400);
+        if (j.contains("consents")) // not in older ones
+            for (const auto& c : list(j, "consents", 1000))
+                for (int k = 0; k < purposes; ++k)
+                    if (text(c, "purpose", 20) == purpose_name(static_cast<Purpose>(k)))
+                        f.consents.push_back({static_cast<Purpose>(k), day(c, "from"), day(c, "until")});
         if (j.contains("lengths")) f.lengths = text(j, "lengths", 2); // not in older ones
         if (j.contains("balance_step")) f.balance_step = static_cast<int>(number(j, "balance_step", 0, 7));
         for (const auto& t : list(j, "taught", 1000))

@@ -134,7 +134,9 @@ private:
     }
 
     json person() const {
-        json taught = json::array(), grown = json::array();
+        json taught = json::array(), grown = json::array(), consents = json::array();
+        for (const auto& c : facts_.consents)
+            consents.push_back({{"purpose", purpose_name(c.purpose)}, {"from", c.from}, {"until", c.until}});
         for (const auto& t : facts_.taught) taught.push_back({{"movement", t.movement}, {"version", t.version}, {"up_to", t.up_to}});
         for (const auto& [from, m] : heights_) grown.push_back({{"day", from}, {"metres", m}});
         return {{"name", who_.name},
@@ -142,6 +144,7 @@ private:
                 {"alias", facts_.alias},
                 {"goals", facts_.goals},
                 {"consent", facts_.consent},
+                {"consents", consents},
                 {"language", facts_.language},
                 {"email", facts_.email},
                 {"lengths", facts_.lengths},

@@ -14,8 +14,9 @@ namespace fs = std::filesystem;
 
 /// All rows of a person, in the order of their references. What an older library does not have is passed over.
 bool erase_rows(sqlite3* db, std::int64_t person) {
-    const std::array<const char*, 23> all{"DELETE FROM quiet_test WHERE person=?",
+    const std::array<const char*, 24> all{"DELETE FROM quiet_test WHERE person=?",
                                           "DELETE FROM course WHERE person=?",
+                                          "UPDATE seen_round SET clip=NULL WHERE clip IN (SELECT id FROM clip WHERE person=?)",
                                           "DELETE FROM at_once WHERE EXISTS (SELECT 1 FROM clip WHERE id IN (first, second) AND person=?)",
                                           "DELETE FROM class_member WHERE person=?",
                                           "DELETE FROM lesson_person WHERE person=?",
@@ -160,8 +161,8 @@ Result<bool> ClipStore::remove(std::int64_t id) {
               "DELETE FROM seen WHERE clip=?", "DELETE FROM model WHERE clip=?", "DELETE FROM decision WHERE clip=?",
               "DELETE FROM track WHERE clip=?", "DELETE FROM quality WHERE clip=?", "DELETE FROM unfinished WHERE clip=?",
               "DELETE FROM letter WHERE clip=?", "DELETE FROM agreement WHERE clip=?", "UPDATE sent SET clip=NULL WHERE clip=?",
-              "UPDATE quiet_test SET clip=NULL WHERE clip=?", "DELETE FROM at_once WHERE ? IN (first, second)",
-              "UPDATE clip SET pair=0 WHERE pair=?", "DELETE FROM clip WHERE id=?"}) {
+              "UPDATE quiet_test SET clip=NULL WHERE clip=?", "UPDATE seen_round SET clip=NULL WHERE clip=?",
+              "DELETE FROM at_once WHERE ? IN (first, second)", "UPDATE clip SET pair=0 WHERE pair=?", "DELETE FROM clip WHERE id=?"}) {
             Query q(db_, sql);
             if (auto done = q.bind(id).run(); !done) return done;
         }

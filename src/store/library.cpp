@@ -110,6 +110,9 @@ CourseStore Store::courses() const {
 QuietTestStore Store::quiet_tests() const {
     return QuietTestStore(connection_);
 }
+SeeingStore Store::seeing() const {
+    return SeeingStore(connection_);
+}
 FormStore Store::forms() const {
     return FormStore(connection_);
 }

@@ -45,6 +45,7 @@ public:
     LetterStore letters() { return LetterStore(*connection_); }
     PracticeStore practice() { return PracticeStore(*connection_); }
     CourseStore courses() { return CourseStore(*connection_); }
+    SeeingStore seeing() { return SeeingStore(*connection_); }
     ClassStore classes() { return ClassStore(*connection_); }
     QuietTestStore quiet_tests() { return QuietTestStore(*connection_); }
     FormStore forms() { return FormStore(*connection_); }
@@ -61,6 +62,7 @@ public:
     const LetterStore letters() const { return LetterStore(*connection_); }
     const PracticeStore practice() const { return PracticeStore(*connection_); }
     const CourseStore courses() const { return CourseStore(*connection_); }
+    const SeeingStore seeing() const { return SeeingStore(*connection_); }
     const ClassStore classes() const { return ClassStore(*connection_); }
     const QuietTestStore quiet_tests() const { return QuietTestStore(*connection_); }
     const FormStore forms() const { return FormStore(*connection_); }

@@ -1,4 +1,5 @@
 // People: who they are, how tall on which day, what is right for them.
+#include "core/days.h"
 #include "store/connection.h"
 #include "store/query.h"
 #include "store/stores.h"
@@ -114,6 +115,24 @@ Result<std::vector<Person>> PeopleStore::all() const {
     return out;
 }
 
+std::string_view purpose_name(Purpose p) {
+    constexpr std::array<std::string_view, purposes> names{"kept", "shown", "learned"};
+    return names[static_cast<std::size_t>(p)];
+}
+
+bool agrees(const PersonFacts& facts, Purpose purpose, const std::string& day) {
+    return std::any_of(facts.consents.begin(), facts.consents.end(),
+                       [&](const Consent& c) { return c.purpose == purpose && c.from <= day && (c.until.empty() || day < c.until); });
+}
+
+void set_consent(PersonFacts& facts, Purpose purpose, bool agreed, const std::string& day) {
+    if (agrees(facts, purpose, day) == agreed) return;
+    if (agreed) return facts.consents.push_back({purpose, day, {}});
+    for (auto& c : facts.consents)
+        if (c.purpose == purpose && (c.until.empty() || day < c.until)) c.until = day;
+    std::erase_if(facts.consents, [](const Consent& c) { return !c.until.empty() && c.until <= c.from; });
+}
+
 Result<PersonFacts> PeopleStore::facts(std::int64_t person) const {
     const std::lock_guard lock(*mutex_);
     Query q(db_, "SELECT body FROM facts WHERE person=?");
@@ -133,16 +152,29 @@ Result<PersonFacts> PeopleStore::facts(std::int64_t person) const {
     f.lengths = text(j, "lengths");
     if (j.contains("balance_step") && j["balance_step"].is_number_integer())
         f.balance_step = std::clamp(j["balance_step"].get<int>(), 0, 7);
+    // What cannot be read is no consent.
+    if (j.contains("consents") && j["consents"].is_array())
+        for (const auto& c : j["consents"])
+            for (int p = 0; p < purposes; ++p) {
+                const Consent read{static_cast<Purpose>(p), text(c, "from"), text(c, "until")};
+                if (text(c, "purpose") == purpose_name(read.purpose) && !read.from.empty() && is_day(read.from) && is_day(read.until))
+                    f.consents.push_back(read);
+            }
     if (j.contains("taught") && j["taught"].is_array())
         for (const auto& t : j["taught"]) f.taught.push_back({text(t, "movement"), text(t, "version"), text(t, "up_to")});
     return f;
 }
 
 Result<bool> PeopleStore::set_facts(std::int64_t person, const PersonFacts& f) {
-    nlohmann::json taught = nlohmann::json::array();
+    nlohmann::json taught = nlohmann::json::array(), consents = nlohmann::json::array();
+    for (const auto& c : f.consents) {
+        if (c.from.empty() || !is_day(c.from) || !is_day(c.until)) return fail(Code::bad_value, "day");
+        consents.push_back({{"purpose", purpose_name(c.purpose)}, {"from", c.from}, {"until", c.until}});
+    }
     for (const auto& t : f.taught) taught.push_back({{"movement", t.movement}, {"version", t.version}, {"up_to", t.up_to}});
-    const nlohmann::json j{{"alias", f.alias}, {"goals", f.goals},     {"consent", f.consent},           {"language", f.language},
-                           {"email", f.email}, {"lengths", f.lengths}, {"balance_step", f.balance_step}, {"taught", taught}};
+    const nlohmann::json j{{"alias", f.alias},    {"goals", f.goals},     {"consent", f.consent},           {"language", f.language},
+                           {"email", f.email},    {"lengths", f.lengths}, {"balance_step", f.balance_step}, {"taught", taught},
+                           {"consents", consents}};
     return write([&] {
         Query q(db_, "INSERT INTO facts(person, body) VALUES(?,?) ON CONFLICT(person) DO UPDATE SET body=excluded.body");
         return q.bind(person).bind(j.dump(-1, ' ', false, nlohmann::json::error_handler_t::replace)).run();

@@ -13,15 +13,37 @@ struct Taught {
     std::string movement, version, up_to; // up_to: id of a phase; empty: all of it
 };
 
+/// What somebody agreed that their clips are used for.
+enum class Purpose {
+    kept,    // kept and looked at here
+    shown,   // shown to others who practise here
+    learned, // assistants learn to see from them
+};
+inline constexpr int purposes = 3;
+std::string_view purpose_name(Purpose p);
+
+/// One agreement to one purpose; taken back, it stays as it was.
+struct Consent {
+    Purpose purpose = Purpose::kept;
+    std::string from, until; // ISO days; until: the day on which it was taken back, empty: it was not
+    bool operator==(const Consent&) const = default;
+};
+
 /// Never a diagnosis: what the person wants and what was agreed.
 struct PersonFacts {
-    std::string alias, goals, consent; // consent: when, and to what
+    std::string alias, goals, consent; // consent: how it was given, in words; what for is in `consents` alone
+    std::vector<Consent> consents;     // in the order in which they were given
     std::string language;              // letters are written in it: "en", "de"; empty: as the program speaks
     std::string email;                 // where the mail program is to send them
     std::string lengths;               // in their letters: "cm", "in"; empty: as the program shows them
     int balance_step = 0;              // of the balance ladder (core/practice/plan.h); 0: not known
     std::vector<Taught> taught;
 };
+
+/// The one gate for whoever shows clips of somebody to others: whether that day they agree to this purpose.
+bool agrees(const PersonFacts& facts, Purpose purpose, const std::string& day);
+/// As it is from that day on; nothing changes where it is so already. Given and taken back on one day, it was never given.
+void set_consent(PersonFacts& facts, Purpose purpose, bool agreed, const std::string& day);
 
 /// How it went on the day of a clip, as the person says.
 struct Condition {

@@ -188,6 +188,12 @@ const std::array<const char*, newest_schema> schema_steps{
     "CREATE TABLE course(id INTEGER PRIMARY KEY AUTOINCREMENT, person INTEGER NOT NULL REFERENCES person(id), title TEXT NOT NULL, wish "
     "TEXT NOT NULL, weeks TEXT NOT NULL);"
     "CREATE INDEX course_person ON course(person);",
+    // 23: who learns to see, and what they saw in clip after clip: counts, nobody of whom a clip is
+    "CREATE TABLE assistant(id INTEGER PRIMARY KEY AUTOINCREMENT, name TEXT NOT NULL);"
+    "CREATE TABLE seen_round(id INTEGER PRIMARY KEY AUTOINCREMENT, assistant INTEGER NOT NULL REFERENCES assistant(id), clip INTEGER "
+    "REFERENCES clip(id), day TEXT NOT NULL, body TEXT NOT NULL);"
+    "CREATE INDEX seen_round_assistant ON seen_round(assistant);"
+    "CREATE INDEX seen_round_clip ON seen_round(clip);",
 };
 
 } // namespace bevel

@@ -4,6 +4,7 @@
 #include "store/classes.h"
 #include "store/courses.h"
 #include "store/quiet_tests.h"
+#include "store/seeing.h"
 #include "store/records.h"
 #include <functional>
 #include <mutex>
@@ -27,6 +28,7 @@ class CourseStore;
 class QuietTestStore;
 class FormStore;
 class BackupStore;
+class SeeingStore;
 class SettingStore;
 
 /// What all subjects have: the connection, and the way to the others.
@@ -50,6 +52,7 @@ protected:
     ClassStore classes() const;
     CourseStore courses() const;
     QuietTestStore quiet_tests() const;
+    SeeingStore seeing() const;
     FormStore forms() const;
     BackupStore backups() const;
     SettingStore settings() const;
@@ -304,6 +307,19 @@ public:
     Result<std::int64_t> keep(const KeptCourse& course);
     Result<bool> drop(std::int64_t id);
     Result<std::vector<KeptCourse>> of(std::int64_t person) const; // newest first
+};
+
+/// Who learns to see, and what they saw.
+class SeeingStore : public Store {
+public:
+    using Store::Store;
+    Result<std::vector<Assistant>> assistants() const; // by name
+    /// A new one, or one with another name. bad_value "name" without one, or where another has it.
+    Result<std::int64_t> keep(const Assistant& who);
+    Result<bool> drop(std::int64_t assistant); // with what they saw
+    Result<std::int64_t> keep_round(const SeenRound& round); // bad_value "day"
+    /// Newest first. What cannot be read is left out and stays in the library.
+    Result<std::vector<SeenRound>> rounds(std::int64_t assistant) const;
 };
 
 /// Own movements, schools, templates of letters and plans (store/forms.h), and the clips that show a movement.

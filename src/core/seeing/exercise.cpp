@@ -76,13 +76,11 @@ sim::Take film(const Exercise& e) {
 }
 
 /// As the camera has it: no point in metres is known.
-Result<std::shared_ptr<const Review>> seen_from_there(const sim::Take& take, const Movement& asked, const sim::TakeOptions& o) {
-    Track t = take.track();
-    t.m.clear();
+Result<std::shared_ptr<const Review>> seen_from_there(const Exercise& e, const Movement& asked) {
     ReviewOptions options;
-    options.view = o.phone.view;
-    options.stature_m = o.student.stature_m;
-    return make_review(t, asked, options);
+    options.view = e.take.phone.view;
+    options.stature_m = e.take.student.stature_m;
+    return make_review(e.track, asked, options);
 }
 
 /// Whether it is as hard as the level asks; other: not by its size alone.
@@ -198,7 +196,9 @@ Result<Exercise> of_movement(const Movement& asked, const ExerciseWish& wish, Rn
             apply(a, asked);
             if (sizing == 0) phone = sim::seeing_all(sim::Student(Score(a.e.done, student.score), student), phone);
             const sim::Take take = film(a.e);
-            auto review = seen_from_there(take, asked, a.e.take);
+            a.e.track = take.track();
+            a.e.track.m.clear();
+            auto review = seen_from_there(a.e, asked);
             if (!review || !(*review)->held_back.empty()) break;
             a.e.review = *review;
             a.e.truth = what_is_there(**review);

@@ -38,7 +38,8 @@ struct Exercise {
     sim::TakeOptions take;
     Movement done; // what the student does: the movement, perhaps with a way of its own to go wrong
     std::vector<int> only_in;
-    std::shared_ptr<const Review> review; // of the exact points as the camera has them, by the view's own errors
+    Track track;                          // exact points as the camera has them
+    std::shared_ptr<const Review> review; // of these, by the view's own errors
     WhatIsThere truth;
     std::vector<Visible> hidden;  // there to a judge who sees all sides, and not to be told from this one; not counted
     std::vector<Sayable> offered; // from the ground up

@@ -251,7 +251,7 @@ void LetterPage::build_ways(QVBoxLayout* form) {
     spoken_ = said_button("saveSpoken", tr("Spoken …"), tr("For a messenger: the words said aloud by Bevel's voice"),
                           [this] { ask_and_save_spoken(); });
     sent_ = said_button("sentBefore", tr("Sent before …"), QString(), [this] { show_sent(); });
-    consent_ = new QLabel(tr("No consent is written down: ask before anybody else sees this, or hide who it is."));
+    consent_ = new QLabel(tr("Nothing says that they agree to be shown to others: ask before anybody else sees this, or hide who it is."));
     consent_->setObjectName(QStringLiteral("letterConsent"));
     consent_->setWordWrap(true);
     consent_->hide();

@@ -1,4 +1,5 @@
 #include "ui/letter/letter_page.h"
+#include "core/days.h"
 #include "core/files.h"
 #include "store/reminder.h"
 #include "ui/letter/field_edit.h"
@@ -62,7 +63,7 @@ void LetterPage::settle() {
     const bool open = open_ != nullptr;
     for (auto* b : {pdf_, html_, print_, sent_, text_, cards_, spoken_, mail_, mark_, answered_}) b->setEnabled(open && !busy_);
     reminder_->setEnabled(open && look_again_->isChecked());
-    consent_->setVisible(open && facts_.consent.empty() && !hide_->isChecked());
+    consent_->setVisible(open && !agrees(facts_, Purpose::shown, bevel::today()) && !hide_->isChecked());
     clip_->setEnabled(open && !busy_ && open_->has_file && !chosen().key.isEmpty());
     clip_->setToolTip(open && open_->clip.film_dropped ? tr("The film was deleted when its time had come")
                       : open && !open_->has_file       ? tr("The clip's file is not where it was: point to it in the review")

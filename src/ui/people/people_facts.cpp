@@ -1,4 +1,5 @@
 // What is written down of a person: name, height, language, goals, what is practised.
+#include "core/days.h"
 #include "core/movement/movement.h"
 #include "ui/people/people_page.h"
 #include "ui/people/person_step.h"
@@ -7,6 +8,7 @@
 #include "ui/text/data_words.h"
 #include "ui/text/practice_words.h"
 #include <cmath>
+#include <QCheckBox>
 #include <QComboBox>
 #include <QDate>
 #include <QDoubleSpinBox>
@@ -32,7 +34,7 @@ void PeoplePage::build_lines() {
     };
     name_ = line("personName", QString());
     alias_ = line("personAlias", tr("as it may be shown to others"));
-    consent_ = line("personConsent", tr("when, and to what: kept at home, shown to the group …"));
+    consent_ = line("personConsent", tr("how it was said, and by whom for somebody under age"));
     email_ = line("personEmail", tr("where the mail program is to send letters"));
     for (auto* e : {name_, alias_, consent_, email_})
         connect(e, &QLineEdit::editingFinished, this, [this, e] { e == name_ ? person_changed() : facts_changed(); });
@@ -93,6 +95,40 @@ void PeoplePage::build_taught() {
     taught_->setMinimumHeight(session_.theme.wide(150));
 }
 
+/// What clips may be used for, and how that was said.
+QWidget* PeoplePage::build_consent() {
+    const std::array<QString, purposes> words{tr("kept and looked at here"), tr("shown to others who practise here"),
+                                              tr("assistants learn from them")};
+    auto* box = new QWidget;
+    auto* all = new QVBoxLayout(box);
+    all->setContentsMargins(0, 0, 0, 0);
+    all->setSpacing(2);
+    for (int p = 0; p < purposes; ++p) {
+        auto* tick = consents_[static_cast<std::size_t>(p)] = new QCheckBox(words[static_cast<std::size_t>(p)]);
+        tick->setObjectName(QStringLiteral("consent_") + QLatin1String(purpose_name(static_cast<Purpose>(p)).data()));
+        tick->setAccessibleName(tr("Agrees that clips are %1").arg(words[static_cast<std::size_t>(p)]));
+        connect(tick, &QCheckBox::clicked, this, &PeoplePage::facts_changed);
+        all->addWidget(tick);
+    }
+    all->addWidget(consent_);
+    return box;
+}
+
+/// Since when each purpose is agreed to, or until when it was.
+void PeoplePage::fill_consent() {
+    const auto& f = sheet_->facts;
+    for (int p = 0; p < purposes; ++p) {
+        auto* tick = consents_[static_cast<std::size_t>(p)];
+        tick->setChecked(agrees(f, static_cast<Purpose>(p), today()));
+        QStringList lines;
+        for (const auto& c : f.consents)
+            if (c.purpose == static_cast<Purpose>(p))
+                lines << (c.until.empty() ? tr("since %1").arg(text::day(c.from, true))
+                                          : tr("from %1, taken back on %2").arg(text::day(c.from, true), text::day(c.until, true)));
+        tick->setToolTip(lines.isEmpty() ? tr("Never said") : lines.join(QStringLiteral("; ")));
+    }
+}
+
 QWidget* PeoplePage::build_facts() {
     build_lines();
     build_choices();
@@ -110,7 +146,7 @@ QWidget* PeoplePage::build_facts() {
     form->addRow(tr("Mail"), email_);
     form->addRow(tr("Goals"), goals_);
     form->addRow(tr("Notes"), notes_);
-    form->addRow(tr("Consent"), consent_);
+    form->addRow(tr("Consent"), build_consent());
     form->addRow(tr("Balance"), ladder_);
     form->addRow(tr("Practises"), taught_);
     for (int row = 0; row < form->rowCount(); ++row) {
@@ -135,6 +171,7 @@ void PeoplePage::fill_facts() {
     name_->setText(QString::fromStdString(p.name));
     alias_->setText(QString::fromStdString(f.alias));
     consent_->setText(QString::fromStdString(f.consent));
+    fill_consent();
     email_->setText(QString::fromStdString(f.email));
     language_->setCurrentIndex(std::max(0, language_->findData(QString::fromStdString(f.language))));
     lengths_->setCurrentIndex(std::max(0, lengths_->findData(QString::fromStdString(f.lengths))));
@@ -182,6 +219,8 @@ void PeoplePage::facts_changed() {
     PersonFacts now = sheet_->facts;
     now.alias = alias_->text().trimmed().toStdString();
     now.consent = consent_->text().trimmed().toStdString();
+    for (int k = 0; k < purposes; ++k)
+        set_consent(now, static_cast<Purpose>(k), consents_[static_cast<std::size_t>(k)]->isChecked(), today());
     now.goals = goals_->toPlainText().trimmed().toStdString();
     now.email = email_->text().trimmed().toStdString();
     now.language = language_->currentData().toString().toStdString();
@@ -199,7 +238,7 @@ void PeoplePage::facts_changed() {
             return x.movement == y.movement && x.version == y.version && x.up_to == y.up_to;
         };
         return a.alias == b.alias && a.language == b.language && a.lengths == b.lengths && a.balance_step == b.balance_step &&
-               a.email == b.email && a.goals == b.goals && a.consent == b.consent &&
+               a.email == b.email && a.goals == b.goals && a.consent == b.consent && a.consents == b.consents &&
                std::equal(a.taught.begin(), a.taught.end(), b.taught.begin(), b.taught.end(), taught);
     };
     if (same(now, sheet_->facts)) return;

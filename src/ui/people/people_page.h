@@ -4,6 +4,7 @@
 #include "ui/shell/place.h"
 #include "ui/shell/rows_model.h"
 
+class QCheckBox;
 class QComboBox;
 class QDoubleSpinBox;
 class QLabel;
@@ -54,6 +55,8 @@ private:
     void change_right();
     void open_right();
     QWidget* build_facts();
+    QWidget* build_consent();
+    void fill_consent();
     void build_lines();
     void build_choices();
     void build_taught();
@@ -101,6 +104,7 @@ private:
     QLineEdit* email_ = nullptr;
     QListWidget *uneven_ = nullptr, *letters_ = nullptr;
     QPushButton* take_up_ = nullptr;
+    std::array<QCheckBox*, purposes> consents_{};
     QPlainTextEdit *goals_ = nullptr, *notes_ = nullptr;
     QDoubleSpinBox* height_ = nullptr;
     QPushButton *end_ = nullptr, *edit_ = nullptr;

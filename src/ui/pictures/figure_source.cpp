@@ -4,19 +4,15 @@
 namespace bevel::ui {
 
 FigureSource::FigureSource(QObject* parent) : QObject(parent) {
-    thread_ = std::jthread([this](const std::stop_token& stop) { draw(stop); });
+    wishes_.start([this](const std::stop_token& stop) { draw(stop); });
 }
 
 FigureSource::~FigureSource() {
-    thread_.request_stop();
-    changed_.notify_all();
-    if (thread_.joinable()) thread_.join();
+    wishes_.stop(); // before what it fills
 }
 
 void FigureSource::wish(const FigureWish& w) {
-    const std::lock_guard lock(mutex_);
-    wish_ = w;
-    changed_.notify_all();
+    wishes_.set(w);
 }
 
 void FigureSource::draw(const std::stop_token& stop) {
@@ -33,14 +29,8 @@ void FigureSource::draw(const std::stop_token& stop) {
     };
     FigureWish made; // what the films were made for
     made.scene = -1;
-    while (true) {
-        FigureWish now;
-        {
-            std::unique_lock lock(mutex_);
-            changed_.wait(lock, stop, [&] { return wish_.has_value(); });
-            if (stop.stop_requested()) return;
-            now = *std::exchange(wish_, std::nullopt);
-        }
+    while (auto wished = wishes_.next(stop)) {
+        FigureWish now = std::move(*wished);
         if (!now.right) continue;
         const bool other = now.scene != made.scene;
         if (other) dress(right, now.right), dress(faulty, now.faulty);

@@ -1,13 +1,11 @@
 // Pictures of the figure that does a movement, from any side, right or with a fault, made on a thread of their own; only the newest wish is
 // served.
 #pragma once
+#include "ui/jobs/wishes.h"
 #include "ui/jobs/mailbox.h"
 #include "ui/paint/body.h"
-#include <condition_variable>
-#include <mutex>
 #include <QImage>
 #include <QObject>
-#include <thread>
 
 namespace bevel::ui {
 
@@ -37,10 +35,7 @@ signals:
 private:
     void draw(const std::stop_token& stop);
     Mailbox mail_;
-    std::mutex mutex_;
-    std::condition_variable_any changed_;
-    std::optional<FigureWish> wish_;
-    std::jthread thread_;
+    Wishes<FigureWish> wishes_;
 };
 
 } // namespace bevel::ui

@@ -5,25 +5,6 @@
 
 namespace bevel::ui {
 
-void FrameSource::Lane::set(const Wish& w) {
-    const std::lock_guard lock(mutex_);
-    wish_ = w;
-    changed_.notify_all();
-}
-
-std::optional<FrameSource::Wish> FrameSource::Lane::next(const std::stop_token& stop) {
-    std::unique_lock lock(mutex_);
-    changed_.wait(lock, stop, [&] { return wish_.has_value(); });
-    if (stop.stop_requested()) return std::nullopt;
-    return std::exchange(wish_, std::nullopt);
-}
-
-void FrameSource::Lane::stop() {
-    thread_.request_stop();
-    changed_.notify_all();
-    if (thread_.joinable()) thread_.join();
-}
-
 FrameSource::FrameSource(std::shared_ptr<const OpenReview> open, std::shared_ptr<const OpenReview> beside, bool hide_beside,
                          QObject* parent)
     : QObject(parent), open_(std::move(open)), beside_(std::move(beside)), hide_beside_(hide_beside), of_(open_) {

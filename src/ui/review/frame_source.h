@@ -2,13 +2,11 @@
 // other; only the newest wish is served.
 #pragma once
 #include "media/clip.h"
+#include "ui/jobs/wishes.h"
 #include "ui/jobs/mailbox.h"
 #include "ui/paint/body.h"
 #include "ui/review/review_state.h"
-#include <condition_variable>
 #include <map>
-#include <mutex>
-#include <thread>
 
 namespace bevel::ui {
 
@@ -48,21 +46,6 @@ private:
         double reference_s = 0, scale = 1;
         std::optional<std::size_t> partner;
     };
-    /// A thread with the newest wish for it.
-    class Lane {
-    public:
-        void set(const Wish& w);
-        /// Waits for a wish; nothing when it is to end.
-        std::optional<Wish> next(const std::stop_token& stop);
-        void start(std::function<void(const std::stop_token&)> work) { thread_ = std::jthread(std::move(work)); }
-        void stop();
-
-    private:
-        std::mutex mutex_;
-        std::condition_variable_any changed_;
-        std::optional<Wish> wish_;
-        std::jthread thread_;
-    };
     void show_student(const std::stop_token& stop);
     void show_partner(const std::stop_token& stop);
     void show_reference(const std::stop_token& stop);
@@ -71,7 +54,7 @@ private:
     bool hide_beside_ = false;
     std::shared_ptr<const OpenReview> of_; // what the pictures are said to be of; interface thread only
     Mailbox mail_;
-    Lane student_, partner_, reference_;
+    Wishes<Wish> student_, partner_, reference_;
 };
 
 } // namespace bevel::ui

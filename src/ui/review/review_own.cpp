@@ -1,4 +1,5 @@
 // What the instructor adds to a review: breath marks, remarks at a moment, a clip that shows how it is meant; holds looked up.
+#include "core/days.h"
 #include "core/measure/breath_trace.h"
 #include "ui/review/holds_dialog.h"
 #include "ui/review/review_page.h"
@@ -23,8 +24,8 @@ void ReviewPage::want_model(bool on) {
     if (state_.shows_model()) set_beside(state_.open->partner), frame_changed();
 }
 
-/// The clip that shows the movement. Of somebody else than the instructor or the student face and name are hidden, as long as no consent is
-/// written down: the student may look on.
+/// The clip that shows the movement. Of somebody else than the instructor or the student face and name are hidden, as long as they have
+/// not agreed to be shown: the student may look on.
 void ReviewPage::show_model() {
     struct Model {
         Loaded open;
@@ -40,7 +41,7 @@ void ReviewPage::show_model() {
             if (!m.open) return m;
             const Person& who = (*m.open)->person;
             const auto facts = lib->people().facts(who.id);
-            m.hidden = who.id != person && who.name != lib->settings().get("signed_by") && !(facts && !facts->consent.empty());
+            m.hidden = who.id != person && who.name != lib->settings().get("signed_by") && !(facts && agrees(*facts, Purpose::shown, today()));
             return m;
         },
         [this, of = state_.open](Model shown) {
@@ -52,7 +53,7 @@ void ReviewPage::show_model() {
                     tr("No clip was chosen to show this movement. Open yours, then “Show this clip beside students' clips”."));
             set_beside(std::move(*model), shown.hidden);
             frame_changed();
-            if (shown.hidden) notice_->say(tr("Who shows it is hidden: no consent is written down in People."));
+            if (shown.hidden) notice_->say(tr("Who shows it is hidden: in People nothing says that they agree to be shown."));
         });
 }
 
