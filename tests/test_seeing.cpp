@@ -141,6 +141,28 @@ private slots:
         for (const auto& s : sayables(b.movement)) QVERIFY(once.emplace(s.check, s.direction).second);
         QCOMPARE(std::ranges::count_if(sayables(b.movement), [](const Sayable& s) { return s.rule == "K1"; }), 2); // low and high
     }
+    void where_both_ends_look_alike_there_is_one_thing_to_say() {
+        const Movement& m = movement("brush_and_push");
+        const auto together = std::ranges::find_if(m.checks, [](const Check& c) { return c.measure == "turn.gap" && c.rule == "H2"; });
+        QVERIFY(together != m.checks.end() && together->fault_low == together->fault_high);
+        QCOMPARE(std::ranges::count_if(sayables(m), [](const Sayable& s) { return s.rule == "H2" && s.check == "together"; }), 1);
+        QCOMPARE(seen_direction(*together, Direction::high), Direction::low);
+        QCOMPARE(seen_direction(*together, Direction::none), Direction::none);
+        WhatIsThere truth;
+        Visible v;
+        v.check = together->id, v.rule = "H2", v.measure = "turn.gap", v.direction = Direction::low, v.spans = {{1, 2, {}}};
+        truth.there.push_back(v);
+        QCOMPARE(count_seen({{together->id, Direction::high, SaidSide::none, 1}}, truth, m).found(), 1);
+        // No two things that are offered of any movement read the same.
+        for (const auto& each : movements()) {
+            std::set<std::string> words;
+            for (const auto& s : sayables(each)) {
+                const auto check = std::ranges::find_if(each.checks, [&](const Check& c) { return c.id == s.check; });
+                const auto& fault = s.direction == Direction::low ? check->fault_low : check->fault_high;
+                if (!fault.empty()) QVERIFY2(words.insert(fault).second, (each.id + ": " + fault).c_str());
+            }
+        }
+    }
     void what_cannot_be_known_is_never_invented() {
         const Bench b;
         QCOMPARE(b.count({{"hand", Direction::high, SaidSide::none, 3}}).said.front(), SeenMark::untold); // one of its sides may be so

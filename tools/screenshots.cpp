@@ -142,11 +142,45 @@ int main(int argc, char** argv) {
         return true;
     };
     if (args.contains(QStringLiteral("--course"))) return weeks_of(1) ? 0 : 1;
+    // A clip that was looked at by somebody who learns to see, told; and the record.
+    const auto seeing_lesson = [&] {
+        window.show_place(window.place(QStringLiteral("seeing")));
+        auto* page = window.seeing();
+        if (!wait([&] { return page->assistant() != 0 && background.idle() && !page->rounds().empty(); })) return false;
+        page->findChild<QComboBox*>(QStringLiteral("seeLevel"))->setCurrentIndex(static_cast<int>(SeeingLevel::several));
+        page->next_clip(12);
+        if (!wait([&] { return page->view()->clip() && page->view()->is_current(); })) return false;
+        const auto& there = page->view()->clip()->truth().there;
+        const auto say = [&](const Visible& v, double t) {
+            page->view()->set_time(t);
+            const auto side = v.left && v.right ? SaidSide::both : v.left ? SaidSide::left : v.right ? SaidSide::right : SaidSide::none;
+            if (page->saying()->choose(v.check, v.direction, side)) page->saying()->say();
+        };
+        say(there.front(), there.front().time_s);
+        page->saying()->go_to(static_cast<int>(Family::arms));
+        page->view()->set_time(7);
+        page->saying()->say();
+        page->saying()->go_to(static_cast<int>(Family::spine));
+        if (!wait([&] { return page->view()->is_current(); })) return false;
+        settle(200); // painted
+        shot(QStringLiteral("seeing-looked"));
+        page->saying()->tell();
+        if (!wait([&] { return page->view()->is_current() && background.idle(); })) return false;
+        settle(200);
+        shot(QStringLiteral("seeing"));
+        auto* tabs = page->findChild<QTabWidget*>(QStringLiteral("seeingTabs"));
+        tabs->setCurrentIndex(1);
+        settle(200);
+        shot(QStringLiteral("seeing-record"));
+        tabs->setCurrentIndex(0);
+        return true;
+    };
+    if (args.contains(QStringLiteral("--seeing"))) return seeing_lesson() ? 0 : 1;
     if (args.contains(QStringLiteral("--pair"))) {
         const auto there = session.library->clips().all();
         return there && wait([&] { return background.idle(); }) && pair_in_room(*there) ? 0 : 1;
     }
-    if (!weeks_of(1)) return 1;
+    if (!weeks_of(1) || !seeing_lesson()) return 1;
     // A class: one of its lessons, and what most of them miss.
     window.show_place(window.place(QStringLiteral("classes")));
     auto* classes = window.classes();

@@ -39,6 +39,11 @@ void add_spans(const Finding& f, const Review& review, std::vector<Visible::Span
     if (f.repetitions.empty()) to.push_back({f.time_s - moment_s, f.time_s + moment_s, f.side});
 }
 
+void sort_spans(std::vector<Visible::Span>& spans) {
+    std::sort(spans.begin(), spans.end(),
+              [](const auto& a, const auto& b) { return std::tie(a.from_s, a.to_s) < std::tie(b.from_s, b.to_s); });
+}
+
 Visible visible_of(const Remarked& r, const Review& review) {
     Visible v;
     for (const auto k : r.findings) {
@@ -51,8 +56,7 @@ Visible visible_of(const Remarked& r, const Review& review) {
     v.check = most.check, v.rule = most.rule, v.measure = most.measure, v.direction = most.direction;
     v.family = most.family, v.severity = most.severity, v.time_s = most.time_s, v.finding = r.findings.front();
     v.size = std::abs(most.excess()) / most.scale();
-    std::sort(v.spans.begin(), v.spans.end(),
-              [](const auto& a, const auto& b) { return std::tie(a.from_s, a.to_s) < std::tie(b.from_s, b.to_s); });
+    sort_spans(v.spans);
     return v;
 }
 
@@ -77,7 +81,8 @@ bool moment_fits(double t, const Visible& v) {
 /// What somebody said that is not there: whether anybody could have known.
 SeenMark of_what_is_not_there(const Said& s, const Check& check, const WhatIsThere& truth) {
     const auto means = [&](const WhatIsThere::Other& o) {
-        return same_thing(check.rule, check.measure, o.rule, o.measure) && (o.direction == Direction::none || o.direction == s.direction) &&
+        return same_thing(check.rule, check.measure, o.rule, o.measure) &&
+               (o.direction == Direction::none || o.direction == seen_direction(check, s.direction)) &&
                (!o.side || s.side == SaidSide::none || speaks_of(s.side, *o.side));
     };
     if (std::any_of(truth.open.begin(), truth.open.end(), means)) return SeenMark::open;
@@ -105,13 +110,18 @@ bool same_to_the_eye(const Check& a, const Check& b) {
     return same_thing(a.rule, a.measure, b.rule, b.measure);
 }
 
+Direction seen_direction(const Check& check, Direction direction) {
+    const bool alike = check.low && check.high && !check.fault_low.empty() && check.fault_low == check.fault_high;
+    return alike && direction != Direction::none ? Direction::low : direction;
+}
+
 std::vector<Sayable> sayables(const Movement& movement) {
     std::vector<Sayable> out;
     std::vector<const Check*> of;
     for (const auto& c : movement.checks) {
         if (std::find(not_in_a_picture.begin(), not_in_a_picture.end(), c.rule) != not_in_a_picture.end()) continue;
         for (const Direction d : {Direction::low, Direction::high}) {
-            if (!(d == Direction::low ? c.low : c.high)) continue;
+            if (!(d == Direction::low ? c.low : c.high) || seen_direction(c, d) != d) continue;
             const std::size_t n = out.size();
             std::size_t k = 0;
             while (k < n && !(out[k].direction == d && same_to_the_eye(*of[k], c))) ++k;
@@ -138,7 +148,8 @@ WhatIsThere what_is_there(const Review& review, const std::vector<FindingKey>& s
         Remarked counted;
         for (const auto k : r.findings) {
             const Finding& f = review.findings[k];
-            const WhatIsThere::Other other{f.check, f.rule, f.measure, f.side, f.direction};
+            WhatIsThere::Other other{f.check, f.rule, f.measure, f.side, f.direction};
+            if (const Check* check = check_of(review.movement, f.check)) other.direction = seen_direction(*check, f.direction);
             if (f.of_clip == 1 || f.verdict == Verdict::edge || f.once || f.allowed || (f.verdict == Verdict::outside && aside(f)))
                 out.open.push_back(other);
             else if (f.verdict == Verdict::cannot_tell)
@@ -150,6 +161,7 @@ WhatIsThere what_is_there(const Review& review, const std::vector<FindingKey>& s
         }
         if (counted.findings.empty()) continue;
         Visible v = visible_of(counted, review);
+        if (const Check* check = check_of(review.movement, v.check)) v.direction = seen_direction(*check, v.direction);
         // What an eye does not tell apart is one thing, the larger one leads.
         const auto twin = std::find_if(out.there.begin(), out.there.end(), [&](const Visible& o) {
             return o.direction == v.direction && same_thing(o.rule, o.measure, v.rule, v.measure);
@@ -162,6 +174,7 @@ WhatIsThere what_is_there(const Review& review, const std::vector<FindingKey>& s
         twin->left = twin->left || v.left, twin->right = twin->right || v.right;
         twin->severity = std::min(twin->severity, v.severity);
         twin->spans.insert(twin->spans.end(), v.spans.begin(), v.spans.end());
+        sort_spans(twin->spans);
     }
     std::stable_sort(out.there.begin(), out.there.end(), [&](const Visible& a, const Visible& b) {
         return comes_first(review.findings[a.finding], review.findings[b.finding]);
@@ -188,7 +201,7 @@ SeenCount count_seen(const std::vector<Said>& said, const WhatIsThere& truth, co
             continue;
         }
         for (std::size_t i = 0; i < n && !of[k]; ++i)
-            if (truth.there[i].direction == said[k].direction &&
+            if (truth.there[i].direction == seen_direction(*check, said[k].direction) &&
                 same_thing(check->rule, check->measure, truth.there[i].rule, truth.there[i].measure))
                 of[k] = i;
         if (!of[k]) {

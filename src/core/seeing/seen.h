@@ -32,6 +32,9 @@ std::vector<Sayable> sayables(const Movement& movement);
 /// measures of one rule that an eye does not tell apart (the knee's line against the toes and its fall inward; the weight at the end of a
 /// shift and as the other foot leaves).
 bool same_to_the_eye(const Check& a, const Check& b);
+/// Where both ends of a check are the same to see (hips and shoulders that do not turn together, whichever goes ahead), the one they are
+/// counted under.
+Direction seen_direction(const Check& check, Direction direction);
 
 /// One remark that is there to be seen.
 struct Visible {

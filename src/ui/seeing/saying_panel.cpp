@@ -20,6 +20,8 @@ SayingPanel::SayingPanel(Session& session, QUndoStack& undo, QWidget* parent) : 
     either_ = new QStackedWidget;
     either_->addWidget(build_saying());
     either_->addWidget(build_truth());
+    for (QWidget* w : std::initializer_list<QWidget*>{this, either_, either_->widget(0), either_->widget(1)})
+        w->setObjectName(QStringLiteral("inCard"));
     auto* all = new QVBoxLayout(this);
     all->setContentsMargins(0, 0, 0, 0);
     all->addWidget(either_);

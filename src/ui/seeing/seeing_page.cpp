@@ -151,6 +151,7 @@ QWidget* SeeingPage::build_player() {
     speed_->addItem(tr("a quarter as fast"), 0.25);
     connect(speed_, &QComboBox::currentIndexChanged, this, [this] { view_->set_speed(speed_->currentData().toDouble()); });
     auto* box = new QWidget;
+    box->setObjectName(QStringLiteral("inCard"));
     auto* row = new FlowLayout;
     row->setSpacing(6);
     row->addWidget(play_);
@@ -191,12 +192,13 @@ void SeeingPage::load() {
 }
 
 void SeeingPage::fill_assistants(const std::vector<Assistant>& all) {
+    const bool first = assistants_.empty();
     assistants_ = all;
     who_->clear();
     who_->addItem(tr("nobody: keep no record"), 0);
     for (const auto& a : all) who_->addItem(QString::fromStdString(a.name), static_cast<qint64>(a.id));
     int at = who_->findData(static_cast<qint64>(assistant_));
-    if (at < 0 && assistant_ == 0 && all.size() == 1) at = 1;
+    if (first && assistant_ == 0 && all.size() == 1) at = 1; // who else
     who_->setCurrentIndex(std::max(0, at));
     assistant_ = who_->currentData().toLongLong();
 }

@@ -34,6 +34,7 @@ void SeeingView::show_clip(std::shared_ptr<const ClipSeen> clip) {
     clip_ = std::move(clip);
     picture_.reset();
     said_.clear(), there_.reset();
+    crop_for_ = {};
     time_ = 0;
     if (!clip_) play(false);
     set_time(0);
@@ -120,10 +121,13 @@ QList<SpokenPart> SeeingView::spoken() const {
     return out;
 }
 
-/// The whole picture, as large as it fits.
-QRectF SeeingView::picture_place(const QImage& image) const {
-    const QSizeF room(width(), height() - foot), size = QSizeF(image.size()).scaled(room, Qt::KeepAspectRatio);
-    return {(room.width() - size.width()) / 2, (room.height() - size.height()) / 2, size.width(), size.height()};
+/// What is shown of the clip's picture: the student wherever they go, as large as it fits.
+QRectF SeeingView::crop() const {
+    if (crop_for_ != size()) {
+        crop_ = crop_of(clip_->track(), static_cast<double>(width()) / std::max(1, height() - foot));
+        crop_for_ = size();
+    }
+    return crop_;
 }
 
 void SeeingView::paint_line(QPainter& p) const {
@@ -166,15 +170,17 @@ void SeeingView::paintEvent(QPaintEvent*) {
         p.drawText(rect().adjusted(40, 0, -40, 0), Qt::AlignCenter | Qt::TextWordWrap,
                    tr("A clip comes here: look as often and as slowly as you like, say what you see, then see what is there."));
     } else if (picture_ && !picture_->image.isNull()) {
-        const QRectF to = picture_place(picture_->image);
-        p.drawImage(to, picture_->image);
         const auto& px = clip_->track().px;
-        if (there_ && picture_->frame < px.size() && px[picture_->frame]) {
-            const double by = to.width() / std::max(1, clip_->track().width);
+        const QRectF from = crop();
+        const double size = picture_->image.width() / static_cast<double>(std::max(1, clip_->track().width)), // of the image's pixels
+            by = place.width() / from.width();
+        p.setClipRect(place);
+        p.drawImage(place, picture_->image, QRectF(from.topLeft() * size, from.size() * size));
+        if (there_ && picture_->frame < px.size() && px[picture_->frame])
             draw_body(
-                p, *px[picture_->frame], there_->family, [&](double x, double y) { return to.topLeft() + QPointF(x * by, y * by); },
+                p, *px[picture_->frame], there_->family, [&](double x, double y) { return (QPointF(x, y) - from.topLeft()) * by; },
                 session_.theme, 2);
-        }
+        p.setClipping(false);
     } else {
         p.setPen(c.faint);
         p.drawText(place, Qt::AlignCenter, picture_ ? tr("This picture of the film cannot be read") : tr("The picture is being made …"));

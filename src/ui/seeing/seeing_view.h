@@ -41,7 +41,7 @@ protected:
 private:
     void ask();
     QRectF line() const;
-    QRectF picture_place(const QImage& image) const;
+    QRectF crop() const;
     double at(double x) const;
     void paint_line(QPainter& p) const;
     QString words() const;
@@ -49,6 +49,8 @@ private:
     SeenSource source_;
     std::shared_ptr<const ClipSeen> clip_;
     std::shared_ptr<SeenPicture> picture_;
+    mutable QRectF crop_; // of the clip's pixels, for this size of the view
+    mutable QSize crop_for_;
     std::vector<Said> said_;
     std::optional<Visible> there_;
     double time_ = 0, speed_ = 1;

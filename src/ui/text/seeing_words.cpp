@@ -124,7 +124,7 @@ QString seen_count(const SeenCount& c) {
                               : SeeingWords::tr("Nothing is there"));
     else
         out << SeeingWords::tr("%1 of %2 found").arg(c.found()).arg(there);
-    if (invented > 0) out << SeeingWords::tr("%n thing(s) said that are not there", nullptr, invented);
+    if (invented > 0) out << SeeingWords::tr("said, and not there: %1").arg(invented);
     return out.join(QStringLiteral("; ")) + QLatin1Char('.');
 }
 
@@ -147,7 +147,7 @@ QString seen_how(const SeenCount& c) {
 QString seen_sum(const SeenSum& s) {
     if (s.rounds == 0) return SeeingWords::tr("Nothing was looked at yet.");
     QStringList out{SeeingWords::tr("%n clip(s)", nullptr, s.rounds), SeeingWords::tr("%1 of %2 things found").arg(s.found).arg(s.there),
-                    SeeingWords::tr("%1 said that were not there").arg(s.invented)};
+                    SeeingWords::tr("said, and not there: %1").arg(s.invented)};
     if (s.pairs > 0) out << SeeingWords::tr("%1 of %2 pairs in order").arg(s.in_order).arg(s.pairs);
     if (s.firsts > 0) out << SeeingWords::tr("the first one right in %1 of %2").arg(s.firsts_right).arg(s.firsts);
     if (s.nothing > 0) out << SeeingWords::tr("%1 of %2 clips with nothing in them left alone").arg(s.nothing_right).arg(s.nothing);
@@ -158,7 +158,7 @@ QString seen_round(const SeenRound& r) {
     const SeenSum s = sum_of({&r, 1});
     QStringList out;
     out << (s.there == 0 ? SeeingWords::tr("nothing was there") : SeeingWords::tr("%1 of %2 found").arg(s.found).arg(s.there));
-    if (s.invented > 0) out << SeeingWords::tr("%1 said that were not there").arg(s.invented);
+    if (s.invented > 0) out << SeeingWords::tr("said, and not there: %1").arg(s.invented);
     return out.join(QStringLiteral(", "));
 }
 
