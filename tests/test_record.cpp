@@ -48,8 +48,15 @@ struct Filled {
         p.stature_m = 1.80;
         bo = *lib.people().add(p);
         (void)lib.people().set_height(ana, "2026-10-01", 1.61);
-        (void)lib.people().set_facts(
-            ana, {"A.", "climb stairs", "2026-09-01: kept at home", "de", "ana@example.org", "in", 3, {{"walk", "Short step", "p2"}}});
+        (void)lib.people().set_facts(ana, {"A.",
+                                           "climb stairs",
+                                           "2026-09-01: kept at home",
+                                           {{Purpose::kept, "2026-09-01", ""}, {Purpose::learned, "2026-09-02", "2026-10-01"}},
+                                           "de",
+                                           "ana@example.org",
+                                           "in",
+                                           3,
+                                           {{"walk", "Short step", "p2"}}});
         old_clip = clip(ana, "walk", "2026-10-01");
         new_clip = clip(ana, "walk", "2026-11-20");
         other = clip(bo, "bow", "2026-11-10");
@@ -314,6 +321,8 @@ private slots:
         const auto facts = *fresh.people().facts(*id);
         QVERIFY(facts.language == "de" && facts.email == "ana@example.org" && facts.taught.at(0).up_to == "p2");
         QVERIFY(facts.lengths == "in" && facts.balance_step == 3);
+        QCOMPARE(facts.consents.size(), std::size_t(2));
+        QVERIFY(facts.consents[1] == (Consent{Purpose::learned, "2026-09-02", "2026-10-01"}));
         const auto clips = *fresh.clips().all();
         QCOMPARE(clips.size(), std::size_t(2));
         const auto first = clips.back(); // of 1 October

@@ -141,8 +141,15 @@ private slots:
             QVERIFY(lib.people().set_height(person, "2026-09-01", 1.60));
             QVERIFY(lib.records().figures(person)->empty());
             QVERIFY(lib.records().keep_figures(clip, {point("", 18)}));
-            QVERIFY(lib.people().set_facts(
-                person, {"O.", "walk without looking down", "2026-09-01, at home", "de", "", "cm", 4, {{"m", "Arms only", "p2"}}}));
+            QVERIFY(lib.people().set_facts(person, {"O.",
+                                                    "walk without looking down",
+                                                    "2026-09-01, at home",
+                                                    {{Purpose::kept, "2026-09-01", ""}},
+                                                    "de",
+                                                    "",
+                                                    "cm",
+                                                    4,
+                                                    {{"m", "Arms only", "p2"}}}));
             QVERIFY(lib.records().set_condition(clip, {"left knee", 4}));
             QVERIFY(!lib.records().set_condition(clip, {"", 11}));
         }

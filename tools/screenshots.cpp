@@ -550,7 +550,6 @@ int main(int argc, char** argv) {
             }
             if (!wait([&] { return background.idle(); })) return 1;
             settle(100);
-            shot(QStringLiteral("practice-log"));
             window.show_place(1);
             window.actions_table().find("settings")->trigger();
             if (!picture_of(window.findChild<QDialog*>(QStringLiteral("settingsDialog")), "settings")) return 1;

@@ -4594,10 +4594,6 @@
         <translation>Der Film wurde gelöscht, als seine Zeit gekommen war</translation>
     </message>
     <message>
-        <source>No consent is written down: ask before anybody else sees this, or hide who it is.</source>
-        <translation>Keine Einwilligung ist aufgeschrieben: fragen, bevor jemand anderes dies sieht, oder verbergen, wer es ist.</translation>
-    </message>
-    <message>
         <source>Figures in small print</source>
         <translation>Werte klein gedruckt</translation>
     </message>
@@ -4722,6 +4718,10 @@
     <message>
         <source>Beside all pages in one look stands the chosen correction, large</source>
         <translation>Neben allen Seiten auf einen Blick steht die gewählte Korrektur, groß</translation>
+    </message>
+    <message>
+        <source>Nothing says that they agree to be shown to others: ask before anybody else sees this, or hide who it is.</source>
+        <translation>Nirgends steht, dass die Person einverstanden ist, anderen gezeigt zu werden: Fragen Sie, bevor es jemand anderes sieht, oder verbergen Sie, wer es ist.</translation>
     </message>
 </context>
 <context>
@@ -6289,10 +6289,6 @@
         <translation>wie andere sie sehen dürfen</translation>
     </message>
     <message>
-        <source>when, and to what: kept at home, shown to the group …</source>
-        <translation>wann und wozu: zu Hause bewahrt, der Gruppe gezeigt …</translation>
-    </message>
-    <message>
         <source> cm</source>
         <translation> cm</translation>
     </message>
@@ -6748,6 +6744,38 @@
     <message>
         <source>the quiet test</source>
         <translation>die ruhige Probe</translation>
+    </message>
+    <message>
+        <source>how it was said, and by whom for somebody under age</source>
+        <translation>wie es gesagt wurde, und von wem bei Minderjährigen</translation>
+    </message>
+    <message>
+        <source>kept and looked at here</source>
+        <translation>hier aufbewahrt und angesehen</translation>
+    </message>
+    <message>
+        <source>shown to others who practise here</source>
+        <translation>anderen gezeigt, die hier üben</translation>
+    </message>
+    <message>
+        <source>assistants learn from them</source>
+        <translation>Assistenten lernen daran</translation>
+    </message>
+    <message>
+        <source>Agrees that clips are %1</source>
+        <translation>Einverstanden mit Clips: %1</translation>
+    </message>
+    <message>
+        <source>since %1</source>
+        <translation>seit %1</translation>
+    </message>
+    <message>
+        <source>from %1, taken back on %2</source>
+        <translation>ab %1, zurückgenommen am %2</translation>
+    </message>
+    <message>
+        <source>Never said</source>
+        <translation>Nie gesagt</translation>
     </message>
 </context>
 <context>
@@ -8167,10 +8195,6 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <translation>Gesichert: %1</translation>
     </message>
     <message>
-        <source>Who shows it is hidden: no consent is written down in People.</source>
-        <translation>Wer es zeigt, ist verborgen: unter Personen ist keine Einwilligung vermerkt.</translation>
-    </message>
-    <message>
         <source>↺</source>
         <translation>↺</translation>
     </message>
@@ -8209,6 +8233,10 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>%1, one body fitted; %2</source>
         <translation>%1, ein Körper angepasst; %2</translation>
+    </message>
+    <message>
+        <source>Who shows it is hidden: in People nothing says that they agree to be shown.</source>
+        <translation>Wer es zeigt, ist verborgen: Unter Personen steht nicht, dass sie einverstanden ist, gezeigt zu werden.</translation>
     </message>
 </context>
 <context>
@@ -8465,6 +8493,123 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     </message>
 </context>
 <context>
+    <name>bevel::ui::SayingPanel</name>
+    <message>
+        <source>What do you see?</source>
+        <translation>Was sehen Sie?</translation>
+    </message>
+    <message>
+        <source>What can be said, from the ground up</source>
+        <translation>Was gesagt werden kann, vom Boden aufwärts</translation>
+    </message>
+    <message>
+        <source>1 to 8 open a part of the body, counted from the ground; Enter says it of this moment</source>
+        <translation>1 bis 8 öffnen einen Teil des Körpers, vom Boden gezählt; Eingabe sagt es von diesem Moment</translation>
+    </message>
+    <message>
+        <source>On which side</source>
+        <translation>Auf welcher Seite</translation>
+    </message>
+    <message>
+        <source>Say it of this moment</source>
+        <translation>Von diesem Moment sagen</translation>
+    </message>
+    <message>
+        <source>Enter, in the list above</source>
+        <translation>Eingabe, in der Liste darüber</translation>
+    </message>
+    <message>
+        <source>Earlier</source>
+        <translation>Früher</translation>
+    </message>
+    <message>
+        <source>Say it before the one above</source>
+        <translation>Vor dem darüber sagen</translation>
+    </message>
+    <message>
+        <source>Later</source>
+        <translation>Später</translation>
+    </message>
+    <message>
+        <source>Say it after the one below</source>
+        <translation>Nach dem darunter sagen</translation>
+    </message>
+    <message>
+        <source>Take out</source>
+        <translation>Herausnehmen</translation>
+    </message>
+    <message>
+        <source>Delete</source>
+        <translation>Entf</translation>
+    </message>
+    <message>
+        <source>Show what is there</source>
+        <translation>Zeigen, was da ist</translation>
+    </message>
+    <message>
+        <source>Nothing can be said of this clip afterwards</source>
+        <translation>Danach kann zu diesem Clip nichts mehr gesagt werden</translation>
+    </message>
+    <message>
+        <source>What you would say, first things first</source>
+        <translation>Was Sie sagen würden, das Erste zuerst</translation>
+    </message>
+    <message>
+        <source>What is there, and what was said</source>
+        <translation>Was da ist, und was gesagt wurde</translation>
+    </message>
+    <message>
+        <source>Seen</source>
+        <translation>Gesehen</translation>
+    </message>
+    <message>
+        <source>What, where and when</source>
+        <translation>Was, wo und wann</translation>
+    </message>
+    <message>
+        <source>%1  %2</source>
+        <comment>a key, a part of the body</comment>
+        <translation>%1  %2</translation>
+    </message>
+    <message>
+        <source>what is said</source>
+        <translation>was gesagt wird</translation>
+    </message>
+    <message>
+        <source>%1. %2</source>
+        <translation>%1. %2</translation>
+    </message>
+    <message>
+        <source>I see nothing to say: show what is there</source>
+        <translation>Ich sehe nichts: zeigen, was da ist</translation>
+    </message>
+    <message>
+        <source>you: %1</source>
+        <comment>what was said</comment>
+        <translation>Sie: %1</translation>
+    </message>
+    <message>
+        <source>on which side was not said</source>
+        <translation>die Seite wurde nicht gesagt</translation>
+    </message>
+    <message>
+        <source>on another side</source>
+        <translation>auf einer anderen Seite</translation>
+    </message>
+    <message>
+        <source>it does not show at that moment</source>
+        <translation>in diesem Moment zeigt es sich nicht</translation>
+    </message>
+    <message>
+        <source>hidden</source>
+        <translation>verdeckt</translation>
+    </message>
+    <message>
+        <source>it is there, and cannot be told from this side</source>
+        <translation>es ist da und von dieser Seite nicht zu sagen</translation>
+    </message>
+</context>
+<context>
     <name>bevel::ui::SchoolsDialog</name>
     <message>
         <source>Schools</source>
@@ -8688,6 +8833,230 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     </message>
 </context>
 <context>
+    <name>bevel::ui::SeeingPage</name>
+    <message>
+        <source>Learning to see</source>
+        <translation>Sehen lernen</translation>
+    </message>
+    <message>
+        <source>Look</source>
+        <translation>Schauen</translation>
+    </message>
+    <message>
+        <source>Record</source>
+        <translation>Verlauf</translation>
+    </message>
+    <message>
+        <source>Stop</source>
+        <translation>Anhalten</translation>
+    </message>
+    <message>
+        <source>Play</source>
+        <translation>Abspielen</translation>
+    </message>
+    <message>
+        <source>Who is looking</source>
+        <translation>Wer schaut</translation>
+    </message>
+    <message>
+        <source>Whose clips</source>
+        <translation>Wessen Clips</translation>
+    </message>
+    <message>
+        <source>How hard</source>
+        <translation>Wie schwer</translation>
+    </message>
+    <message>
+        <source>Which movement</source>
+        <translation>Welche Bewegung</translation>
+    </message>
+    <message>
+        <source>New …</source>
+        <translation>Neu …</translation>
+    </message>
+    <message>
+        <source>Somebody new who learns to see</source>
+        <translation>Jemand Neues lernt sehen</translation>
+    </message>
+    <message>
+        <source>Remove</source>
+        <translation>Entfernen</translation>
+    </message>
+    <message>
+        <source>Remove who is looking</source>
+        <translation>Entfernen, wer schaut</translation>
+    </message>
+    <message>
+        <source>What they saw so far goes with them.</source>
+        <translation>Was bisher gesehen wurde, geht mit.</translation>
+    </message>
+    <message>
+        <source>A new clip</source>
+        <translation>Ein neuer Clip</translation>
+    </message>
+    <message>
+        <source>Look at that</source>
+        <translation>Das anschauen</translation>
+    </message>
+    <message>
+        <source>Seeing</source>
+        <translation>Sehen</translation>
+    </message>
+    <message>
+        <source>What next</source>
+        <translation>Was als Nächstes</translation>
+    </message>
+    <message>
+        <source>Space; comma and full stop go frame by frame</source>
+        <translation>Leertaste; Komma und Punkt gehen Bild für Bild</translation>
+    </message>
+    <message>
+        <source>How fast it plays</source>
+        <translation>Wie schnell es läuft</translation>
+    </message>
+    <message>
+        <source>as it was</source>
+        <translation>wie es war</translation>
+    </message>
+    <message>
+        <source>half as fast</source>
+        <translation>halb so schnell</translation>
+    </message>
+    <message>
+        <source>a quarter as fast</source>
+        <translation>ein Viertel so schnell</translation>
+    </message>
+    <message>
+        <source>nobody: keep no record</source>
+        <translation>niemand: nichts aufheben</translation>
+    </message>
+    <message>
+        <source>a virtual student&apos;s</source>
+        <translation>einer Figur</translation>
+    </message>
+    <message>
+        <source>of the library (%1)</source>
+        <translation>der Bibliothek (%1)</translation>
+    </message>
+    <message>
+        <source>Clips of people who agreed in People that assistants learn from them</source>
+        <translation>Clips von Personen, die unter Personen zugestimmt haben, dass Assistenten daran lernen</translation>
+    </message>
+    <message>
+        <source>any</source>
+        <translation>irgendeine</translation>
+    </message>
+    <message>
+        <source>It is being made …</source>
+        <translation>Er entsteht …</translation>
+    </message>
+    <message>
+        <source>What is there is what their reviews say: what you set aside there counts for nothing here.</source>
+        <translation>Was da ist, sagt ihre Durchsicht: Was Sie dort beiseitegelegt haben, zählt hier nicht.</translation>
+    </message>
+    <message>
+        <source>Say who is looking: then what they see is kept, and what they should look at most is told.</source>
+        <translation>Sagen Sie, wer schaut: Dann wird aufgehoben, was gesehen wird, und gesagt, worauf am meisten zu achten ist.</translation>
+    </message>
+    <message>
+        <source>Nobody agreed yet that assistants learn from their clips: that is said in People, under Person.</source>
+        <translation>Noch hat niemand zugestimmt, dass Assistenten an seinen Clips lernen: Das steht unter Personen, bei Person.</translation>
+    </message>
+    <message>
+        <source>None of these clips shows that movement.</source>
+        <translation>Keiner dieser Clips zeigt diese Bewegung.</translation>
+    </message>
+    <message>
+        <source>No such clip could be made: choose another movement, or another hardness.</source>
+        <translation>Ein solcher Clip war nicht zu machen: Wählen Sie eine andere Bewegung oder eine andere Schwere.</translation>
+    </message>
+    <message>
+        <source>Its person no longer agrees that assistants learn from it.</source>
+        <translation>Die Person ist nicht mehr einverstanden, dass Assistenten daran lernen.</translation>
+    </message>
+    <message>
+        <source>Name</source>
+        <translation>Name</translation>
+    </message>
+    <message>
+        <source>Somebody of that name is there already, or the name is too long.</source>
+        <translation>Jemand dieses Namens ist schon da, oder der Name ist zu lang.</translation>
+    </message>
+    <message>
+        <source>Look at a new clip</source>
+        <translation>Einen neuen Clip anschauen</translation>
+    </message>
+    <message>
+        <source>Play the clip, or stop it</source>
+        <translation>Den Clip abspielen oder anhalten</translation>
+    </message>
+    <message>
+        <source>One frame back</source>
+        <translation>Ein Bild zurück</translation>
+    </message>
+    <message>
+        <source>One frame on</source>
+        <translation>Ein Bild weiter</translation>
+    </message>
+    <message>
+        <source>What can be said of: %1</source>
+        <translation>Was gesagt werden kann zu: %1</translation>
+    </message>
+    <message>
+        <source>Say this earlier</source>
+        <translation>Das früher sagen</translation>
+    </message>
+    <message>
+        <source>Say this later</source>
+        <translation>Das später sagen</translation>
+    </message>
+    <message>
+        <source>Do not say this</source>
+        <translation>Das nicht sagen</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::SeeingView</name>
+    <message>
+        <source>The clip that is looked at</source>
+        <translation>Der Clip, der angeschaut wird</translation>
+    </message>
+    <message>
+        <source>%1, between two repetitions</source>
+        <comment>a moment of the clip</comment>
+        <translation>%1, zwischen zwei Wiederholungen</translation>
+    </message>
+    <message>
+        <source>%1, %2</source>
+        <comment>a moment of the clip, the part of the movement</comment>
+        <translation>%1, %2</translation>
+    </message>
+    <message>
+        <source>The clip</source>
+        <translation>Der Clip</translation>
+    </message>
+    <message>
+        <source>Moment</source>
+        <translation>Moment</translation>
+    </message>
+    <message>
+        <source>Where it shows</source>
+        <translation>Wo es sich zeigt</translation>
+    </message>
+    <message>
+        <source>A clip comes here: look as often and as slowly as you like, say what you see, then see what is there.</source>
+        <translation>Hier kommt ein Clip hin: Schauen Sie so oft und so langsam, wie Sie mögen, sagen Sie, was Sie sehen, dann sehen Sie, was da ist.</translation>
+    </message>
+    <message>
+        <source>This picture of the film cannot be read</source>
+        <translation>Dieses Bild des Films ist nicht lesbar</translation>
+    </message>
+    <message>
+        <source>The picture is being made …</source>
+        <translation>Das Bild entsteht …</translation>
+    </message>
+</context>
+<context>
     <name>bevel::ui::SeenDialog</name>
     <message>
         <source>Something seen at %1</source>
@@ -8720,6 +9089,70 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>Keep it</source>
         <translation>Behalten</translation>
+    </message>
+</context>
+<context>
+    <name>bevel::ui::SeenRecord</name>
+    <message>
+        <source>%1 of %2</source>
+        <comment>counts</comment>
+        <translation>%1 von %2</translation>
+    </message>
+    <message>
+        <source>What to look at, and from where. What is at the edge, or cannot be told from a side, counts for nothing.</source>
+        <translation>Worauf zu schauen ist, und von wo. Was am Rand liegt oder von einer Seite nicht zu sagen ist, zählt nicht.</translation>
+    </message>
+    <message>
+        <source>What</source>
+        <translation>Was</translation>
+    </message>
+    <message>
+        <source>From where</source>
+        <translation>Von wo</translation>
+    </message>
+    <message>
+        <source>Found</source>
+        <translation>Gefunden</translation>
+    </message>
+    <message>
+        <source>Said, not there</source>
+        <translation>Gesagt, nicht da</translation>
+    </message>
+    <message>
+        <source>Right side</source>
+        <translation>Richtige Seite</translation>
+    </message>
+    <message>
+        <source>Right moment</source>
+        <translation>Richtiger Moment</translation>
+    </message>
+    <message>
+        <source>Day</source>
+        <translation>Tag</translation>
+    </message>
+    <message>
+        <source>Movement</source>
+        <translation>Bewegung</translation>
+    </message>
+    <message>
+        <source>How hard</source>
+        <translation>Wie schwer</translation>
+    </message>
+    <message>
+        <source>of the library</source>
+        <translation>der Bibliothek</translation>
+    </message>
+    <message>
+        <source>Seen</source>
+        <translation>Gesehen</translation>
+    </message>
+    <message>
+        <source>By what is to be seen, and from where</source>
+        <translation>Nach dem, was zu sehen ist, und von wo</translation>
+    </message>
+    <message>
+        <source>Clip by clip</source>
+        <translation>Clip für Clip</translation>
     </message>
 </context>
 <context>
@@ -16673,6 +17106,22 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <source>A lesson or a day at home of any week is planned from it, as that day asks: the day&apos;s limits hold whatever the course says. At home it never asks for closed eyes.</source>
         <translation>Eine Stunde oder ein Tag zu Hause jeder Woche wird daraus geplant, wie es der Tag verlangt: Die Grenzen des Tages gelten, was immer der Kurs sagt. Zu Hause verlangt er nie geschlossene Augen.</translation>
     </message>
+    <message>
+        <source>Seeing</source>
+        <translation>Sehen</translation>
+    </message>
+    <message>
+        <source>For whoever learns to see: a clip without figures. Look as often and as slowly as you like, say what you see, on which side and at which moment, put first what you would say first, and then see what is there.</source>
+        <translation>Für alle, die sehen lernen: ein Clip ohne Zahlen. Schauen Sie so oft und so langsam, wie Sie mögen, sagen Sie, was Sie sehen, auf welcher Seite und in welchem Moment, stellen Sie voran, was Sie zuerst sagen würden, und sehen Sie dann, was da ist.</translation>
+    </message>
+    <message>
+        <source>A virtual student&apos;s clip has faults that are known; what counts as there is what its review finds from the side it is filmed from, and finds from all sides too. Of a clip of the library it is what its review says; what the instructor set aside counts for nothing. Clips of the library are shown of people alone who agreed to it in People, and nobody is named.</source>
+        <translation>Der Clip einer Figur hat bekannte Fehler; als da zählt, was seine Durchsicht von der gefilmten Seite findet und auch von allen Seiten fände. Bei einem Clip der Bibliothek ist es, was seine Durchsicht sagt; was die Lehrperson beiseitegelegt hat, zählt nicht. Aus der Bibliothek werden nur Clips von Personen gezeigt, die dem unter Personen zugestimmt haben, und niemand wird genannt.</translation>
+    </message>
+    <message>
+        <source>Counted are things found, missed, and said that are not there, the right side, the right moment (half a second before or after is right too), and the order: what can hurt first, then from the ground up. What is at the edge or cannot be told from that side counts for nothing. These are counts of clips, not a mark of a person.</source>
+        <translation>Gezählt wird, was gefunden, was übersehen und was gesagt wurde, ohne da zu sein, die richtige Seite, der richtige Moment (eine halbe Sekunde davor oder danach ist auch richtig) und die Reihenfolge: zuerst, was schaden kann, dann vom Boden aufwärts. Was am Rand liegt oder von dieser Seite nicht zu sagen ist, zählt nicht. Es sind Zahlen über Clips, keine Note für eine Person.</translation>
+    </message>
 </context>
 <context>
     <name>lanes</name>
@@ -18617,6 +19066,205 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>Filmed obliquely: knee bend, thigh, knee past the toe, toe-out, stance length and turns are of one body fitted to the whole clip, with wider errors. From the front or from the side they are told surer.</source>
         <translation>Schräg gefilmt: Kniebeugung, Oberschenkel, Knie vor der Zehe, Fußöffnung, Standlänge und Drehungen stammen von einem Körper, der an den ganzen Clip angepasst ist, mit größeren Fehlern. Von vorne oder von der Seite sind sie sicherer.</translation>
+    </message>
+    <message>
+        <source>plain</source>
+        <comment>how hard a clip is</comment>
+        <translation>grob</translation>
+    </message>
+    <message>
+        <source>clear</source>
+        <comment>how hard a clip is</comment>
+        <translation>deutlich</translation>
+    </message>
+    <message>
+        <source>several</source>
+        <comment>how hard a clip is</comment>
+        <translation>mehrere</translation>
+    </message>
+    <message>
+        <source>small</source>
+        <comment>how hard a clip is</comment>
+        <translation>klein</translation>
+    </message>
+    <message>
+        <source>fine</source>
+        <comment>how hard a clip is</comment>
+        <translation>fein</translation>
+    </message>
+    <message>
+        <source>One thing, large, and six to choose from.</source>
+        <translation>Eine Sache, groß, und sechs zur Wahl.</translation>
+    </message>
+    <message>
+        <source>One thing, clear, and twelve to choose from.</source>
+        <translation>Eine Sache, deutlich, und zwölf zur Wahl.</translation>
+    </message>
+    <message>
+        <source>Two or three things, clear; any of the movement&apos;s.</source>
+        <translation>Zwei oder drei Sachen, deutlich; aus allem, was die Bewegung hat.</translation>
+    </message>
+    <message>
+        <source>Up to three things, small, from any side; or nothing at all.</source>
+        <translation>Bis zu drei Sachen, klein, von irgendeiner Seite; oder gar nichts.</translation>
+    </message>
+    <message>
+        <source>Up to three things, small, and not in every repetition; or nothing at all.</source>
+        <translation>Bis zu drei Sachen, klein und nicht in jeder Wiederholung; oder gar nichts.</translation>
+    </message>
+    <message>
+        <source>no side</source>
+        <translation>keine Seite</translation>
+    </message>
+    <message>
+        <source>%1, %2</source>
+        <comment>what is seen, on which side</comment>
+        <translation>%1, %2</translation>
+    </message>
+    <message>
+        <source>%1, at %2</source>
+        <comment>what is seen, the moment</comment>
+        <translation>%1, bei %2</translation>
+    </message>
+    <message>
+        <source>%1, at %2 (%3)</source>
+        <comment>what is seen, the moment, the part of the movement</comment>
+        <translation>%1, bei %2 (%3)</translation>
+    </message>
+    <message>
+        <source>most of the time</source>
+        <translation>die meiste Zeit</translation>
+    </message>
+    <message>
+        <source>most at %1</source>
+        <translation>am meisten bei %1</translation>
+    </message>
+    <message>
+        <source>%1, asked: %2</source>
+        <translation>%1, verlangt: %2</translation>
+    </message>
+    <message>
+        <source>missed</source>
+        <translation>übersehen</translation>
+    </message>
+    <message>
+        <source>found</source>
+        <translation>gefunden</translation>
+    </message>
+    <message>
+        <source>said again</source>
+        <translation>noch einmal gesagt</translation>
+    </message>
+    <message>
+        <source>not there</source>
+        <translation>nicht da</translation>
+    </message>
+    <message>
+        <source>at the edge: not counted</source>
+        <translation>am Rand: zählt nicht</translation>
+    </message>
+    <message>
+        <source>cannot be told from here: not counted</source>
+        <translation>von hier nicht zu sagen: zählt nicht</translation>
+    </message>
+    <message>
+        <source>Nothing is there, and nothing was said that is not</source>
+        <translation>Nichts ist da, und nichts wurde gesagt, was nicht da ist</translation>
+    </message>
+    <message>
+        <source>Nothing is there</source>
+        <translation>Nichts ist da</translation>
+    </message>
+    <message>
+        <source>%1 of %2 found</source>
+        <translation>%1 von %2 gefunden</translation>
+    </message>
+    <message>
+        <source>said, and not there: %1</source>
+        <translation>gesagt und nicht da: %1</translation>
+    </message>
+    <message>
+        <source>Sides: %1 of %2 right.</source>
+        <translation>Seiten: %1 von %2 richtig.</translation>
+    </message>
+    <message>
+        <source>Moments: %1 of %2 right.</source>
+        <translation>Momente: %1 von %2 richtig.</translation>
+    </message>
+    <message>
+        <source>Order: %1 of %2 pairs as they would be said.</source>
+        <translation>Reihenfolge: %1 von %2 Paaren, wie man sie sagen würde.</translation>
+    </message>
+    <message>
+        <source>What you say first is what comes first.</source>
+        <translation>Was Sie zuerst sagen, kommt zuerst.</translation>
+    </message>
+    <message>
+        <source>Something else comes first: what can hurt, then from the ground up.</source>
+        <translation>Etwas anderes kommt zuerst: was schaden kann, dann vom Boden aufwärts.</translation>
+    </message>
+    <message>
+        <source>Nothing was looked at yet.</source>
+        <translation>Noch wurde nichts angeschaut.</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n clip(s)</source>
+        <translation>
+            <numerusform>%n Clip</numerusform>
+            <numerusform>%n Clips</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>%1 of %2 things found</source>
+        <translation>%1 von %2 Sachen gefunden</translation>
+    </message>
+    <message>
+        <source>%1 of %2 pairs in order</source>
+        <translation>%1 von %2 Paaren in der Reihenfolge</translation>
+    </message>
+    <message>
+        <source>the first one right in %1 of %2</source>
+        <translation>das Erste richtig in %1 von %2</translation>
+    </message>
+    <message>
+        <source>%1 of %2 clips with nothing in them left alone</source>
+        <translation>%1 von %2 Clips ohne Fehler in Ruhe gelassen</translation>
+    </message>
+    <message>
+        <source>nothing was there</source>
+        <translation>nichts war da</translation>
+    </message>
+    <message>
+        <source>Begin with what is plain.</source>
+        <translation>Beginnen Sie mit dem Groben.</translation>
+    </message>
+    <message>
+        <source>Go on with “%1”.</source>
+        <translation>Bleiben Sie bei „%1“.</translation>
+    </message>
+    <message>
+        <source>Nothing missed in the last four clips, and nothing said that was not there: try “%1”.</source>
+        <translation>In den letzten vier Clips nichts übersehen und nichts gesagt, was nicht da war: Versuchen Sie „%1“.</translation>
+    </message>
+    <message>
+        <source>Less than half was found in the last three clips: go back to “%1” for a while.</source>
+        <translation>In den letzten drei Clips wurde weniger als die Hälfte gefunden: Gehen Sie eine Weile zurück zu „%1“.</translation>
+    </message>
+    <message>
+        <source>missed %1 of %2 times</source>
+        <translation>%1 von %2 Mal übersehen</translation>
+    </message>
+    <message numerus="yes">
+        <source>said %n time(s) where it was not</source>
+        <translation>
+            <numerusform>%n Mal gesagt, wo es nicht war</numerusform>
+            <numerusform>%n Mal gesagt, wo es nicht war</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Look at this most, %1: %2 (%3).</source>
+        <comment>from which view, what, how often</comment>
+        <translation>Achten Sie am meisten darauf, %1: %2 (%3).</translation>
     </message>
 </context>
 </TS>

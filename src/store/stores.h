@@ -4,8 +4,8 @@
 #include "store/classes.h"
 #include "store/courses.h"
 #include "store/quiet_tests.h"
-#include "store/seeing.h"
 #include "store/records.h"
+#include "store/seeing.h"
 #include <functional>
 #include <mutex>
 #include <stop_token>
@@ -316,7 +316,7 @@ public:
     Result<std::vector<Assistant>> assistants() const; // by name
     /// A new one, or one with another name. bad_value "name" without one, or where another has it.
     Result<std::int64_t> keep(const Assistant& who);
-    Result<bool> drop(std::int64_t assistant); // with what they saw
+    Result<bool> drop(std::int64_t assistant);               // with what they saw
     Result<std::int64_t> keep_round(const SeenRound& round); // bad_value "day"
     /// Newest first. What cannot be read is left out and stays in the library.
     Result<std::vector<SeenRound>> rounds(std::int64_t assistant) const;

@@ -108,7 +108,7 @@ QString Theme::style_sheet() const {
         "QProgressBar::chunk { background: %band; }"
         "QLabel#faint { color: %faint; } QLabel#title { font-size: 15pt; font-weight: 600; } QLabel#heading { font-size: 11.5pt; "
         "font-weight: 600; }"
-        "QTableView#whatIsThere::item { border-bottom: 1px solid %line; padding: 5px 4px; }"
+        "QTableView#whatIsThere::item { border-bottom: 1px solid %line; }"
         "QLabel#problem { color: %outside; }"
         "QTabWidget::pane { background: %sheet; border: 1px solid %line; border-radius: 6px; top: -1px; } QTabWidget > QStackedWidget > "
         "QWidget { background: %sheet; } QTabWidget QLabel, QTabWidget QCheckBox { background: transparent; }"

@@ -1,8 +1,8 @@
 // Pictures of the figure that does a movement, from any side, right or with a fault, made on a thread of their own; only the newest wish is
 // served.
 #pragma once
-#include "ui/jobs/wishes.h"
 #include "ui/jobs/mailbox.h"
+#include "ui/jobs/wishes.h"
 #include "ui/paint/body.h"
 #include <QImage>
 #include <QObject>

@@ -2,8 +2,8 @@
 // other; only the newest wish is served.
 #pragma once
 #include "media/clip.h"
-#include "ui/jobs/wishes.h"
 #include "ui/jobs/mailbox.h"
+#include "ui/jobs/wishes.h"
 #include "ui/paint/body.h"
 #include "ui/review/review_state.h"
 #include <map>

@@ -41,7 +41,8 @@ void ReviewPage::show_model() {
             if (!m.open) return m;
             const Person& who = (*m.open)->person;
             const auto facts = lib->people().facts(who.id);
-            m.hidden = who.id != person && who.name != lib->settings().get("signed_by") && !(facts && agrees(*facts, Purpose::shown, today()));
+            m.hidden =
+                who.id != person && who.name != lib->settings().get("signed_by") && !(facts && agrees(*facts, Purpose::shown, today()));
             return m;
         },
         [this, of = state_.open](Model shown) {

@@ -297,10 +297,10 @@ void SayingPanel::fill_truth() {
         lines << text::how_large(v, review, units);
         if (const auto by = count_.found_by[i]) {
             const Said& s = said_[*by];
-            QString you = tr("you: %1", "what was said").arg(text::said_of(s, m, review, session_.catalogue));
-            if (count_.side_right[i] == false) you += QStringLiteral(" · ") + tr("another side");
-            if (count_.moment_right[i] == false) you += QStringLiteral(" · ") + tr("it does not show then");
-            lines << you;
+            lines << tr("you: %1", "what was said").arg(text::said_of(s, m, review, session_.catalogue));
+            if (count_.side_right[i] == false)
+                lines << (s.side == SaidSide::none ? tr("on which side was not said") : tr("on another side"));
+            if (count_.moment_right[i] == false) lines << tr("it does not show at that moment");
         }
         const auto mark = count_.found_by[i] ? std::optional(SeenMark::found) : std::nullopt;
         row(text::seen_mark(mark), lines, mark ? c.inside : c.outside, v, v.time_s);

@@ -171,6 +171,23 @@ HelpPage courses_page() {
     return {QStringLiteral("courses"), HelpWords::tr("Courses"), h};
 }
 
+/// How learning to see is meant.
+HelpPage seeing_page() {
+    QString h = heading(HelpWords::tr("Seeing"));
+    h += paragraph(HelpWords::tr(
+        "For whoever learns to see: a clip without figures. Look as often and as slowly as you like, say what you see, on which side "
+        "and at which moment, put first what you would say first, and then see what is there."));
+    h += paragraph(HelpWords::tr(
+        "A virtual student's clip has faults that are known; what counts as there is what its review finds from the side it is filmed "
+        "from, and finds from all sides too. Of a clip of the library it is what its review says; what the instructor set aside counts "
+        "for nothing. Clips of the library are shown of people alone who agreed to it in People, and nobody is named."));
+    h += paragraph(HelpWords::tr(
+        "Counted are things found, missed, and said that are not there, the right side, the right moment (half a second before or "
+        "after is right too), and the order: what can hurt first, then from the ground up. What is at the edge or cannot be told from "
+        "that side counts for nothing. These are counts of clips, not a mark of a person."));
+    return {QStringLiteral("seeing"), HelpWords::tr("Seeing"), h};
+}
+
 HelpPage tests_page() {
     QString h = heading(HelpWords::tr("Quiet tests"));
     h += paragraph(text::quiet_test_not_when());
@@ -187,6 +204,7 @@ std::vector<HelpPage> help_pages(const Catalogue& catalogue) {
     pages.push_back(classes_page());
     pages.push_back(courses_page());
     pages.push_back(tests_page());
+    pages.push_back(seeing_page());
     pages.push_back(cautions());
     pages.push_back(made_of());
     return pages;
