@@ -1,5 +1,6 @@
 // People in the real window: who they are, what was agreed, what happened when and what became of each figure.
 #include "core/measure/own_moment.h"
+#include "core/practice/plan.h"
 #include "desk/intake.h"
 #include "support/table.h"
 #include "support/window_bench.h"
@@ -525,6 +526,99 @@ private slots:
         QCOMPARE(tests->tests().back().figures.front().value, 30.0);
         page->undo().redo();
         QTRY_COMPARE_WITH_TIMEOUT(tests->tests().size(), had, 30000);
+    }
+    void a_test_is_taken_up_as_the_person_s_own_and_undone() {
+        Bench b(copy_.demo);
+        auto& library = *b.session.library;
+        const std::int64_t person = 2;
+        KeptTest t;
+        t.person = person, t.day = "2026-11-20", t.test = QuietTest::comfortable_ranges;
+        t.figures = figures_to_type(t.test);
+        const double values[] = {30, 50, 42, 9, 25}; // squat, turns, bends
+        for (std::size_t k = 0; k < t.figures.size(); ++k) t.figures[k].value = values[k];
+        QVERIFY(library.quiet_tests().keep(t).has_value());
+        b.window->show_place(b.window->place(QStringLiteral("people")));
+        auto* page = b.window->people();
+        page->show_person(person);
+        QTRY_VERIFY_WITH_TIMEOUT(page->shown() == person && b.background.idle(), 30000);
+        auto* tests = page->findChild<ui::TestsView*>();
+        page->findChild<QTabWidget*>(QStringLiteral("personTabs"))->setCurrentIndex(5);
+        auto* which = tests->findChild<QComboBox*>(QStringLiteral("quietTest"));
+        auto* own = tests->findChild<QPushButton*>(QStringLiteral("quietTestOwn"));
+        which->setCurrentIndex(which->findData(static_cast<int>(QuietTest::one_leg_stand)));
+        QVERIFY(!own->isVisible()); // it tells nothing of how somebody is for good
+        which->setCurrentIndex(which->findData(static_cast<int>(QuietTest::comfortable_ranges)));
+        QVERIFY(own->isVisible() && own->isEnabled());
+        QCOMPARE(tests->findChild<QTableView*>(QStringLiteral("quietTests"))->model()->rowCount(), 5);
+        const auto before = neutral_text(*library.people().neutral(person));
+        own->click();
+        QTRY_VERIFY_WITH_TIMEOUT(library.people().neutral(person)->twist.has_value(), 30000);
+        const auto now = *library.people().neutral(person);
+        QCOMPARE(now.twist->value, 42.0); // the smaller of both sides
+        QCOMPARE(now.bend->value, 9.0);
+        QVERIFY(std::abs(now.depth->value - 0.30) < 1e-9);
+        QTRY_VERIFY_WITH_TIMEOUT(page->sheet() && b.background.idle(), 30000);
+        page->undo().undo();
+        QTRY_COMPARE_WITH_TIMEOUT(neutral_text(*library.people().neutral(person)), before, 30000);
+        // How one stands: from the quiet beginning of a clip.
+        which->setCurrentIndex(which->findData(static_cast<int>(QuietTest::neutral_stand)));
+        QVERIFY(!tests->findChild<QPushButton*>(QStringLiteral("quietTestType"))->isEnabled()); // not seen by eye
+        QVERIFY(!own->isEnabled());
+    }
+    void the_ladder_is_advised_by_stands_on_one_leg_and_taken_when_asked() {
+        Bench b(copy_.demo);
+        auto& library = *b.session.library;
+        const std::int64_t person = 3;
+        PersonFacts facts = *library.people().facts(person);
+        facts.balance_step = 3;
+        QVERIFY(library.people().set_facts(person, facts).has_value());
+        KeptTest t;
+        t.person = person, t.day = "2026-11-28", t.test = QuietTest::one_leg_stand;
+        t.figures = figures_to_type(t.test);
+        for (auto& f : t.figures) f.value = one_leg_most_s;
+        QVERIFY(library.quiet_tests().keep(t).has_value());
+        b.window->show_place(b.window->place(QStringLiteral("people")));
+        auto* page = b.window->people();
+        page->show_person(person);
+        QTRY_VERIFY_WITH_TIMEOUT(page->shown() == person && b.background.idle(), 30000);
+        auto* tests = page->findChild<ui::TestsView*>();
+        page->findChild<QTabWidget*>(QStringLiteral("personTabs"))->setCurrentIndex(5);
+        auto* which = tests->findChild<QComboBox*>(QStringLiteral("quietTest"));
+        which->setCurrentIndex(which->findData(static_cast<int>(QuietTest::one_leg_stand)));
+        auto* take = tests->findChild<QPushButton*>(QStringLiteral("ladderTake"));
+        QVERIFY(take->isVisible() && test::says(*tests, QStringLiteral("one step up")));
+        take->click();
+        QTRY_COMPARE_WITH_TIMEOUT(library.people().facts(person)->balance_step, 4, 30000);
+        page->undo().undo();
+        QTRY_COMPARE_WITH_TIMEOUT(library.people().facts(person)->balance_step, 3, 30000);
+    }
+    /// By all stands and steps: never to closed eyes, never from a stand that was held, never up and shorter at once.
+    void advice_of_the_ladder_keeps_its_bounds() {
+        const auto stand = [](const char* day, double left, double right, bool held, std::int64_t id) {
+            KeptTest t;
+            t.id = id, t.person = 1, t.day = day, t.test = QuietTest::one_leg_stand;
+            t.figures = figures_to_type(t.test);
+            t.figures[0].value = left, t.figures[1].value = right;
+            if (held) t.notes.emplace_back("supported");
+            return t;
+        };
+        int up = 0, down = 0;
+        for (int step = 0; step <= balance_steps; ++step)
+            for (const double first : {5.0, 20.0, 30.0})
+                for (const double left : {4.0, 21.0, 30.0})
+                    for (const double right : {6.0, 30.0})
+                        for (const bool held : {false, true}) {
+                            const auto a = ladder_advice(
+                                {stand("2026-10-01", first, first, false, 1), stand("2026-11-01", left, right, held, 2)}, step);
+                            up += a.why == LadderAdvice::Why::up ? 1 : 0, down += a.why == LadderAdvice::Why::down ? 1 : 0;
+                            QVERIFY(a.step < balance_steps);
+                            if (held || step == 0) QVERIFY(a.why == LadderAdvice::Why::none);
+                            if (a.why == LadderAdvice::Why::up) QVERIFY(left == 30 && right == 30 && a.step == step + 1);
+                            if (a.why == LadderAdvice::Why::down)
+                                QVERIFY((left < first || right < first) && a.step == step - 1 && a.step >= 1);
+                        }
+        QVERIFY(up > 0 && down > 0);
+        QVERIFY(ladder_advice({}, 3).why == LadderAdvice::Why::none);
     }
 };
 QTEST_MAIN(TestPeople)

@@ -6777,6 +6777,10 @@
         <source>Never said</source>
         <translation>Nie gesagt</translation>
     </message>
+    <message>
+        <source>How consent was given</source>
+        <translation>Wie die Einwilligung gegeben wurde</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::PeopleView</name>
@@ -8511,14 +8515,6 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <translation>Auf welcher Seite</translation>
     </message>
     <message>
-        <source>Say it of this moment</source>
-        <translation>Von diesem Moment sagen</translation>
-    </message>
-    <message>
-        <source>Enter, in the list above</source>
-        <translation>Eingabe, in der Liste darüber</translation>
-    </message>
-    <message>
         <source>Earlier</source>
         <translation>Früher</translation>
     </message>
@@ -8580,10 +8576,6 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <translation>%1. %2</translation>
     </message>
     <message>
-        <source>I see nothing to say: show what is there</source>
-        <translation>Ich sehe nichts: zeigen, was da ist</translation>
-    </message>
-    <message>
         <source>you: %1</source>
         <comment>what was said</comment>
         <translation>Sie: %1</translation>
@@ -8607,6 +8599,18 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>it is there, and cannot be told from this side</source>
         <translation>es ist da und von dieser Seite nicht zu sagen</translation>
+    </message>
+    <message>
+        <source>Say it here</source>
+        <translation>Hier sagen</translation>
+    </message>
+    <message>
+        <source>Of this moment; Enter, in the list above</source>
+        <translation>Von diesem Moment; Eingabe, in der Liste darüber</translation>
+    </message>
+    <message>
+        <source>You see nothing to say; nothing can be said of this clip afterwards</source>
+        <translation>Sie sehen nichts zu sagen; danach kann zu diesem Clip nichts mehr gesagt werden</translation>
     </message>
 </context>
 <context>
@@ -9513,6 +9517,26 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <source>Keep</source>
         <translation>Behalten</translation>
     </message>
+    <message>
+        <source>Take it up as this person&apos;s own</source>
+        <translation>Als eigenes dieser Person übernehmen</translation>
+    </message>
+    <message>
+        <source>Clips are held against it from now on; nothing is taken up by itself</source>
+        <translation>Clips werden von nun an daran gehalten; von selbst wird nichts übernommen</translation>
+    </message>
+    <message>
+        <source>Take that step</source>
+        <translation>Diese Stufe nehmen</translation>
+    </message>
+    <message>
+        <source>Nothing in it can be taken up: a range needs both sides, or it is taken up already.</source>
+        <translation>Nichts davon lässt sich übernehmen: Eine Spanne braucht beide Seiten, oder sie ist schon übernommen.</translation>
+    </message>
+    <message>
+        <source>Taken up. It stands under “What is right for …” and can be undone.</source>
+        <translation>Übernommen. Es steht unter „Was richtig ist für …“ und lässt sich zurücknehmen.</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::ThreadsModel</name>
@@ -9611,6 +9635,16 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>Choose a figure above</source>
         <translation>Wähle oben einen Messwert</translation>
+    </message>
+    <message>
+        <source>%1: %2, %3</source>
+        <comment>a day, a figure, from where</comment>
+        <translation>%1: %2, %3</translation>
+    </message>
+    <message>
+        <source>%1: %2</source>
+        <comment>a day, a figure</comment>
+        <translation>%1: %2</translation>
     </message>
 </context>
 <context>
@@ -17928,6 +17962,102 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>%1 less than on %2</source>
         <translation>%1 weniger als am %2</translation>
+    </message>
+    <message>
+        <source>%1 shoulder widths</source>
+        <translation>%1 Schulterbreiten</translation>
+    </message>
+    <message>
+        <source>How far with ease</source>
+        <translation>Wie weit mit Leichtigkeit</translation>
+    </message>
+    <message>
+        <source>How one stands</source>
+        <translation>Wie man steht</translation>
+    </message>
+    <message>
+        <source>A chair in reach. Sink, turn to both sides, bend sideways, raise the arms: as far as it goes with ease, about seven tenths of what could be done, and stay there for a breath. From the front bends and arms are told, from the side turns and how far one sinks.</source>
+        <translation>Ein Stuhl in Reichweite. Sinken, zu beiden Seiten drehen, seitlich beugen, die Arme heben: so weit es leicht geht, etwa sieben Zehntel des Möglichen, und dort einen Atemzug bleiben. Von vorn sind Beugen und Arme zu sagen, von der Seite Drehungen und wie tief man sinkt.</translation>
+    </message>
+    <message>
+        <source>Stand as is right for this person, placed by whoever teaches, for ten seconds. From the side head and back are told, from the front shoulders, weight and feet.</source>
+        <translation>Stehen, wie es für diese Person richtig ist, von der Lehrperson ausgerichtet, zehn Sekunden lang. Von der Seite sind Kopf und Rücken zu sagen, von vorn Schultern, Gewicht und Füße.</translation>
+    </message>
+    <message>
+        <source>The hips sink, of their height</source>
+        <translation>Die Hüften sinken, von ihrer Höhe</translation>
+    </message>
+    <message>
+        <source>Shoulders turn against the hips</source>
+        <translation>Schultern drehen gegen die Hüften</translation>
+    </message>
+    <message>
+        <source>The trunk bends sideways</source>
+        <translation>Der Rumpf beugt sich seitlich</translation>
+    </message>
+    <message>
+        <source>The hand goes up, of the body&apos;s height</source>
+        <translation>Die Hand geht hinauf, von der Körpergröße</translation>
+    </message>
+    <message>
+        <source>Ears ahead of the shoulders</source>
+        <translation>Ohren vor den Schultern</translation>
+    </message>
+    <message>
+        <source>Ear over the shoulder</source>
+        <translation>Ohr über der Schulter</translation>
+    </message>
+    <message>
+        <source>Nose over the ears</source>
+        <translation>Nase über den Ohren</translation>
+    </message>
+    <message>
+        <source>Rounding of the upper back</source>
+        <translation>Rundung des oberen Rückens</translation>
+    </message>
+    <message>
+        <source>Hollow of the low back</source>
+        <translation>Hohlkreuz</translation>
+    </message>
+    <message>
+        <source>Forward lean</source>
+        <translation>Neigung nach vorn</translation>
+    </message>
+    <message>
+        <source>Lean to the own left</source>
+        <translation>Neigung nach eigener linker Seite</translation>
+    </message>
+    <message>
+        <source>Left shoulder higher</source>
+        <translation>Linke Schulter höher</translation>
+    </message>
+    <message>
+        <source>Weight on the left foot</source>
+        <translation>Gewicht auf dem linken Fuß</translation>
+    </message>
+    <message>
+        <source>Feet apart</source>
+        <translation>Füße auseinander</translation>
+    </message>
+    <message>
+        <source>Toes out</source>
+        <translation>Zehen auswärts</translation>
+    </message>
+    <message>
+        <source>Thirty seconds on both legs without a hand on %1: one step up the balance ladder may be tried: %2.</source>
+        <translation>Am %1 auf beiden Beinen dreißig Sekunden ohne Hand: Eine Stufe höher auf der Gleichgewichtsleiter darf versucht werden: %2.</translation>
+    </message>
+    <message>
+        <source>Shorter beyond error on %1 than before: one step down the balance ladder: %2.</source>
+        <translation>Am %1 über den Fehler hinaus kürzer als davor: eine Stufe tiefer auf der Gleichgewichtsleiter: %2.</translation>
+    </message>
+    <message>
+        <source>A stand that was not filmed tells no moment.</source>
+        <translation>Ein Stehen, das nicht gefilmt wurde, sagt keinen Moment.</translation>
+    </message>
+    <message>
+        <source>A stand of less than %1 seconds does not tell how one stands.</source>
+        <translation>Ein Stehen von weniger als %1 Sekunden sagt nicht, wie man steht.</translation>
     </message>
 </context>
 <context>

@@ -25,6 +25,14 @@ std::optional<Motion> motion_of(const Library& library, std::int64_t id) {
 
 } // namespace
 
+PersonNeutral with_moment(PersonNeutral n, const RightMoment& m) {
+    // One that was marked within the same second stands in its place.
+    std::erase_if(n.moments, [&](const RightMoment& x) { return x.clip == m.clip && std::abs(x.time_s - m.time_s) < 1; });
+    if (n.moments.size() >= most_moments) n.moments.erase(n.moments.begin());
+    n.moments.push_back(m);
+    return n;
+}
+
 Result<bool> renew_moments(Library& library, std::int64_t person, std::int64_t also_clip) {
     auto now = library.people().neutral(person);
     if (!now) return tl::unexpected(now.error());

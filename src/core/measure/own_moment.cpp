@@ -39,29 +39,36 @@ OwnFigures figures_at(const Motion& motion, double time_s) {
     return out;
 }
 
-ShownRange range_shown(const Measures& measures) {
-    auto farthest = [&](const char* id, bool sink, OwnBounds bounds) -> std::optional<double> {
-        const auto* s = measures.find(id);
-        if (!s) return std::nullopt;
-        constexpr double kept_s = 0.5;
-        double best = 0, sigma = 0;
-        for (std::size_t from = 0; from < s->samples.size(); ++from) {
-            double least = 1e9, error = 0;
-            bool whole = false;
-            for (std::size_t f = from; f < s->samples.size() && s->samples[f].present(); ++f) {
-                const double v = sink ? 1 - s->samples[f].value : std::abs(s->samples[f].value);
-                if (f > from && measures.time_s[f] - measures.time_s[f - 1] > 0.3) break; // a gap
-                least = std::min(least, v);
-                error = std::max(error, s->samples[f].sigma);
-                if (measures.time_s[f] - measures.time_s[from] >= kept_s) {
-                    whole = true;
-                    break;
-                }
+std::optional<Farthest> farthest_kept(const Measures& measures, std::string_view id, std::optional<Side> side,
+                                      const std::function<double(double)>& of) {
+    const auto* s = measures.find(std::string(id), side);
+    if (!s) return std::nullopt;
+    constexpr double kept_s = 0.5;
+    std::optional<Farthest> best;
+    for (std::size_t from = 0; from < s->samples.size(); ++from) {
+        Farthest here{1e9, 0, 0, measures.time_s[from]};
+        bool whole = false;
+        for (std::size_t f = from; f < s->samples.size() && s->samples[f].present(); ++f) {
+            const Sample& x = s->samples[f];
+            if (f > from && measures.time_s[f] - measures.time_s[f - 1] > 0.3) break; // a gap
+            here.value = std::min(here.value, of(x.value));
+            here.sigma = std::max(here.sigma, static_cast<double>(x.sigma));
+            here.of_clip = std::max(here.of_clip, std::hypot(static_cast<double>(x.own), static_cast<double>(x.clip)));
+            if (measures.time_s[f] - measures.time_s[from] >= kept_s) {
+                whole = true;
+                break;
             }
-            if (whole && least > best) best = least, sigma = error;
         }
-        if (best < bounds.least || best > bounds.most || sigma > best / 7) return std::nullopt;
-        return best;
+        if (whole && (!best || here.value > best->value)) best = here;
+    }
+    return best;
+}
+
+ShownRange range_shown(const Measures& measures) {
+    const auto farthest = [&](const char* id, bool sink, OwnBounds bounds) -> std::optional<double> {
+        const auto f = farthest_kept(measures, id, std::nullopt, [sink](double v) { return sink ? 1 - v : std::abs(v); });
+        if (!f || f->value < bounds.least || f->value > bounds.most || f->sigma > f->value / 7) return std::nullopt;
+        return f->value;
     };
     return {farthest("hip.height", true, depth_bounds), farthest("turn.gap", false, twist_bounds),
             farthest("trunk.side", false, bend_bounds)};

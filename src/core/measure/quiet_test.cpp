@@ -1,5 +1,6 @@
 #include "core/measure/quiet_test.h"
 #include "core/measure/holds.h"
+#include "core/measure/own_moment.h"
 #include "core/signal/signal.h"
 #include <algorithm>
 #include <cmath>
@@ -10,7 +11,8 @@ namespace {
 
 using signal::Series;
 
-constexpr std::array<std::string_view, 4> names{"one_leg_stand", "sit_to_stand", "quiet_stand", "heel_raises"};
+constexpr std::array<std::string_view, quiet_test_count> names{"one_leg_stand", "sit_to_stand",       "quiet_stand",
+                                                               "heel_raises",   "comfortable_ranges", "neutral_stand"};
 
 bool supported(std::span<const SupportState> states, double from, double to) {
     return std::any_of(states.begin(), states.end(), [&](const SupportState& s) { return s.from_s < to && s.to_s > from; });
@@ -310,6 +312,75 @@ Result<QuietTestTaken> quiet_stand(const Motion& m, const Measures& ms, std::spa
     return out;
 }
 
+Result<QuietTestTaken> comfortable_ranges(const Motion& m, const Measures& ms, std::span<const SupportState> states) {
+    constexpr double least_overhead = 0.80; // the wrists at the shoulders: below that the arms were not raised
+    QuietTestTaken out;
+    out.test = QuietTest::comfortable_ranges;
+    out.from_s = 1e18, out.to_s = -1e18;
+    const auto take = [&](const char* id, const char* unit, std::optional<Side> side, double factor, OwnBounds bounds, const char* measure,
+                          std::optional<Side> of_side, const std::function<double(double)>& of) {
+        const auto f = farthest_kept(ms, measure, of_side, of);
+        // As a range that is taken from any clip: told to a seventh of itself.
+        if (!f || f->value < bounds.least || f->value > bounds.most || f->sigma > f->value / 7) return;
+        out.figures.push_back({id, unit, side, factor * f->value, factor * f->of_clip});
+        out.from_s = std::min(out.from_s, f->time_s), out.to_s = std::max(out.to_s, f->time_s);
+    };
+    take("squat", "%", std::nullopt, 100, depth_bounds, "hip.height", std::nullopt, [](double v) { return 1 - v; });
+    for (const Side s : {Side::left, Side::right}) {
+        const double sign = s == Side::left ? 1 : -1; // both are signed to the own left
+        take("turn", "deg", s, 1, twist_bounds, "turn.gap", std::nullopt, [sign](double v) { return sign * v; });
+        take("bend", "deg", s, 1, bend_bounds, "trunk.side", std::nullopt, [sign](double v) { return sign * v; });
+        take("overhead", "%", s, 100, {least_overhead, 1.4}, "hand.height", s, [](double v) { return v; });
+    }
+    if (out.figures.empty()) return fail(Code::cannot_judge, m.has_x || m.has_z ? "not_shown" : "view");
+    if (supported(states, out.from_s, out.to_s)) out.notes.emplace_back("supported");
+    return out;
+}
+
+Result<QuietTestTaken> neutral_stand(const Motion& m, const Measures& ms, std::span<const SupportState> states) {
+    const auto holds = find_holds(m, ms, {states.begin(), states.end()}, neutral_least_s);
+    const Hold* best = nullptr;
+    for (const auto& h : holds)
+        if (!h.leg && (!best || h.length_s() > best->length_s())) best = &h;
+    if (!best) return fail(Code::cannot_judge, find_holds(m, ms, {states.begin(), states.end()}, 1).empty() ? "not_shown" : "too_short");
+    QuietTestTaken out;
+    out.test = QuietTest::neutral_stand;
+    out.from_s = best->from_s, out.to_s = best->to_s;
+    const OwnFigures own = figures_at(m, 0.5 * (best->from_s + best->to_s));
+    const auto part = [&](const char* id, const char* unit, std::optional<Side> side, OwnPart p, double factor) {
+        if (const auto& f = own.of(p)) out.figures.push_back({id, unit, side, factor * f->value, factor * f->sigma});
+    };
+    const double cm = 100 * m.stature;
+    part("head_ahead", "cm", std::nullopt, OwnPart::head, cm);
+    part("ear_over_shoulder", "cm", Side::left, OwnPart::gap_left, cm);
+    part("ear_over_shoulder", "cm", Side::right, OwnPart::gap_right, cm);
+    part("gaze", "deg", std::nullopt, OwnPart::gaze, 1);
+    part("upper_back", "deg", std::nullopt, OwnPart::back_upper, 1);
+    part("low_back", "deg", std::nullopt, OwnPart::back_lower, 1);
+    const auto middle = [&](const char* id, const char* unit, std::optional<Side> side, const char* measure, double factor) {
+        const auto* s = ms.find(measure, side);
+        if (!s) return;
+        Series value, of_moment, of_clip;
+        for (std::size_t f = 0; f < s->samples.size(); ++f)
+            if (const Sample& x = s->samples[f]; x.present() && ms.time_s[f] >= best->from_s && ms.time_s[f] <= best->to_s)
+                value.push_back(x.value), of_moment.push_back(static_cast<double>(x.own)), of_clip.push_back(static_cast<double>(x.clip));
+        if (2 * static_cast<double>(value.size()) < best->length_s() * m.rate) return; // most of the stand tells it
+        // Half a second's worth of frames is one look.
+        const double looks = std::max(1.0, best->length_s() / 0.5);
+        out.figures.push_back({id, unit, side, factor * signal::median(value),
+                               factor * std::hypot(signal::median(of_moment) / std::sqrt(looks), signal::median(of_clip))});
+    };
+    middle("lean", "deg", std::nullopt, "trunk.lean", 1);
+    middle("lean_side", "deg", std::nullopt, "trunk.side", 1);
+    middle("shoulders", "deg", std::nullopt, "shoulder.tilt", 1);
+    middle("weight_left", "%", std::nullopt, "weight.left", 100);
+    middle("feet_apart", "SW", std::nullopt, "stance.width", 1);
+    for (const Side s : {Side::left, Side::right}) middle("toes_out", "deg", s, "foot.angle", 1);
+    if (out.figures.empty()) return fail(Code::cannot_judge, "view");
+    if (best->supported) out.notes.emplace_back("supported");
+    return out;
+}
+
 } // namespace
 
 std::string_view quiet_test_name(QuietTest t) {
@@ -335,6 +406,10 @@ Result<QuietTestTaken> take_quiet_test(QuietTest test, const Motion& m, const Me
         return sit_to_stand(ms, states);
     case QuietTest::heel_raises:
         return heel_raises(m, ms, states);
+    case QuietTest::comfortable_ranges:
+        return comfortable_ranges(m, ms, states);
+    case QuietTest::neutral_stand:
+        return neutral_stand(m, ms, states);
     case QuietTest::quiet_stand:
         break;
     }

@@ -99,6 +99,7 @@ void PeoplePage::build_taught() {
 QWidget* PeoplePage::build_consent() {
     const std::array<QString, purposes> words{tr("kept and looked at here"), tr("shown to others who practise here"),
                                               tr("assistants learn from them")};
+    consent_->setAccessibleName(tr("How consent was given"));
     auto* box = new QWidget;
     auto* all = new QVBoxLayout(box);
     all->setContentsMargins(0, 0, 0, 0);

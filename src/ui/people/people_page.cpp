@@ -119,6 +119,14 @@ void PeoplePage::build() {
             tr("the quiet test"), [this](const KeptTest& now) { now.figures.empty() ? tests_->drop(now.id) : tests_->keep(now); }, t,
             gone));
     });
+    connect(tests_, &TestsView::own_wanted, this, [this](const PersonNeutral& after) {
+        if (here()) keep_right(sheet_->person.id, sheet_->person.neutral, after);
+    });
+    connect(tests_, &TestsView::step_wanted, this, [this](int step) {
+        if (!here()) return;
+        ladder_->setCurrentIndex(std::max(0, ladder_->findData(step)));
+        facts_changed();
+    });
     tabs_->addTab(tests_, tr("Quiet tests"));
     words_ = new QLabel;
     words_->setObjectName(QStringLiteral("faint"));

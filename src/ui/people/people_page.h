@@ -54,6 +54,7 @@ private:
     void fill_right();
     void change_right();
     void open_right();
+    void keep_right(qint64 person, const PersonNeutral& before, const PersonNeutral& after);
     QWidget* build_facts();
     QWidget* build_consent();
     void fill_consent();

@@ -65,22 +65,26 @@ void PeoplePage::open_right() {
     auto* d = new NeutralDialog(session_, sheet_->person, day_of, this);
     d->setAttribute(Qt::WA_DeleteOnClose);
     connect(d, &NeutralDialog::kept, this, [this, person = sheet_->person.id, before = sheet_->person.neutral](const PersonNeutral& after) {
-        if (neutral_text(before) == neutral_text(after)) return;
-        undo().push(new Step<PersonNeutral>(
-            tr("what is right"),
-            [this, person](const PersonNeutral& n) {
-                session_.background->run<Result<bool>>(
-                    this, [lib = session_.library, person, n](std::stop_token) { return lib->people().set_neutral(person, n); },
-                    [this, person](const Result<bool>& ok) {
-                        if (!ok) return problem(ok.error());
-                        session_.workspace->remeasured_person(person);
-                        load_sheet();
-                    });
-            },
-            before, after));
+        keep_right(person, before, after);
     });
     connect(d, &NeutralDialog::wanted, this, [this](qint64 clip) { session_.workspace->go(QStringLiteral("review"), {clip}); });
     d->open();
+}
+
+void PeoplePage::keep_right(qint64 person, const PersonNeutral& before, const PersonNeutral& after) {
+    if (neutral_text(before) == neutral_text(after)) return;
+    undo().push(new Step<PersonNeutral>(
+        tr("what is right"),
+        [this, person](const PersonNeutral& n) {
+            session_.background->run<Result<bool>>(
+                this, [lib = session_.library, person, n](std::stop_token) { return lib->people().set_neutral(person, n); },
+                [this, person](const Result<bool>& ok) {
+                    if (!ok) return problem(ok.error());
+                    session_.workspace->remeasured_person(person);
+                    load_sheet();
+                });
+        },
+        before, after));
 }
 
 } // namespace bevel::ui

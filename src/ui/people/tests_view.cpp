@@ -2,6 +2,7 @@
 #include "core/days.h"
 #include "ui/shell/day_edit.h"
 #include "ui/shell/flow_layout.h"
+#include "ui/shell/workspace.h"
 #include "ui/text/test_words.h"
 #include <QComboBox>
 #include <QDialog>
@@ -38,6 +39,17 @@ TestsView::TestsView(Session& session, QWidget* parent) : QWidget(parent), sessi
         if (const Line* l = rows_->at(table_->currentIndex()); l && l->test) emit unwanted(*l->test);
     });
     drop_->setToolTip(tr("The newest test that tells the chosen figure"));
+    own_up_ = button("quietTestOwn", tr("Take it up as this person's own"), [this] { take_up(); });
+    own_up_->setToolTip(tr("Clips are held against it from now on; nothing is taken up by itself"));
+    advice_ = new QLabel;
+    advice_->setObjectName(QStringLiteral("ladderAdvice"));
+    advice_->setWordWrap(true);
+    step_ = button("ladderTake", tr("Take that step"), [this] { emit step_wanted(ladder_.step); });
+    trend_ = new TrendView(session_);
+    connect(trend_, &TrendView::wanted, this, [this](qint64 test) {
+        for (const auto& t : tests_)
+            if (t.id == test && t.clip != 0) session_.workspace->go(QStringLiteral("review"), {static_cast<qint64>(t.clip)});
+    });
     set_up_ = new QLabel;
     set_up_->setWordWrap(true);
     set_up_->setObjectName(QStringLiteral("quietTestSetUp"));
@@ -73,17 +85,24 @@ TestsView::TestsView(Session& session, QWidget* parent) : QWidget(parent), sessi
     clip_->setMinimumWidth(session_.theme.wide(300));
     auto* top = new FlowLayout;
     top->setSpacing(6);
-    for (QWidget* w : std::initializer_list<QWidget*>{test_, clip_, take_, type_, drop_}) top->addWidget(w);
+    for (QWidget* w : std::initializer_list<QWidget*>{test_, clip_, take_, type_, drop_, own_up_}) top->addWidget(w);
+    auto* advice = new QHBoxLayout;
+    advice->addWidget(advice_, 1);
+    advice->addWidget(step_);
     notice_ = new Notice;
     auto* all = new QVBoxLayout(this);
     all->setContentsMargins(4, 10, 4, 4);
     all->addLayout(top);
     all->addWidget(set_up_);
     all->addWidget(not_when_);
-    all->addWidget(table_, 1);
+    all->addLayout(advice);
+    all->addWidget(table_, 3);
+    all->addWidget(trend_, 2);
     all->addWidget(notice_);
-    connect(table_->selectionModel(), &QItemSelectionModel::currentRowChanged, this,
-            [this](const QModelIndex& i) { drop_->setEnabled(i.isValid() && !session_.library->read_only()); });
+    connect(table_->selectionModel(), &QItemSelectionModel::currentRowChanged, this, [this](const QModelIndex& i) {
+        drop_->setEnabled(i.isValid() && !session_.library->read_only());
+        show_trend();
+    });
 }
 
 QuietTest TestsView::chosen() const {
@@ -95,6 +114,8 @@ void TestsView::show_sheet(const PersonSheet& sheet) {
     if (person_ != sheet.person.id) notice_->say({});
     person_ = sheet.person.id;
     tests_ = sheet.tests;
+    own_ = sheet.person.neutral;
+    ladder_ = ladder_advice(tests_, sheet.facts.balance_step);
     trends_ = test_trends(tests_);
     clip_->clear();
     for (const auto& l : sheet.record)
@@ -123,7 +144,56 @@ void TestsView::fill() {
     take_->setEnabled(writes && !taking_ && clip_->count() > 0);
     type_->setEnabled(writes && person_ != 0 && !figures_to_type(chosen()).empty());
     type_->setToolTip(figures_to_type(chosen()).empty() ? tr("Sway is not seen by eye: film it") : QString());
+    if (rows_->rowCount() > 0 && !table_->currentIndex().isValid()) table_->selectRow(0);
     drop_->setEnabled(writes && table_->currentIndex().isValid());
+    own_up_->setVisible(tells_own(chosen()));
+    own_up_->setEnabled(writes && newest());
+    const QString words = chosen() == QuietTest::one_leg_stand ? text::ladder_advice(ladder_) : QString();
+    advice_->setText(words);
+    advice_->setVisible(!words.isEmpty());
+    step_->setVisible(!words.isEmpty());
+    step_->setEnabled(writes);
+    show_trend();
+}
+
+const KeptTest* TestsView::newest() const {
+    const KeptTest* last = nullptr;
+    for (const auto& t : tests_)
+        if (t.test == chosen()) last = &t;
+    return last;
+}
+
+/// The chosen figure over the days, with the other side where it has one.
+void TestsView::show_trend() {
+    const Line* l = rows_->at(table_->currentIndex());
+    if (!l || !l->trend) return trend_->show_trend(std::nullopt);
+    const auto& of = l->trend->points.back();
+    std::optional<FigureTrend> other;
+    for (const auto& t : trends_)
+        if (const auto& p = t.points.back(); p.movement == of.movement && p.check == of.check && p.view == of.view && p.side != of.side &&
+                                             !p.side.empty() && !of.side.empty())
+            other = t;
+    trend_->show_trend(*l->trend, other);
+}
+
+void TestsView::take_up() {
+    const KeptTest* test = newest();
+    if (!test || !tells_own(test->test)) return;
+    session_.files().run<Result<PersonNeutral>>(
+        this,
+        [lib = session_.library, forms = session_.forms(), test = *test, own = own_](std::stop_token) {
+            return own_from_test(*lib, forms, test, own);
+        },
+        [this, person = person_, before = own_, kind = test->test](const Result<PersonNeutral>& after) {
+            if (person != person_) return; // another one is shown
+            if (!after)
+                return notice_->problem(after.error().code == Code::cannot_judge ? text::quiet_test_refused(kind, after.error().context)
+                                                                                 : text::error(after.error()));
+            if (neutral_text(*after) == neutral_text(before))
+                return notice_->say(tr("Nothing in it can be taken up: a range needs both sides, or it is taken up already."));
+            notice_->say(tr("Taken up. It stands under “What is right for …” and can be undone."));
+            emit own_wanted(*after);
+        });
 }
 
 void TestsView::changed(const Result<bool>& ok) {

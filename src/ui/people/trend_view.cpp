@@ -69,6 +69,11 @@ QRectF TrendView::place_of(std::size_t i) const {
 QString TrendView::words(const KeptFigure& p) const {
     const QString unit = QString::fromStdString(p.unit);
     const auto view = view_from_name(p.view);
+    if (p.judged == 0) { // of a quiet test
+        const QString value = text::with_sigma(p.value, sigma_of(p), unit, session_.settings.units(Motion{}));
+        return view ? tr("%1: %2, %3", "a day, a figure, from where").arg(text::day(p.day), value, text::view(*view))
+                    : tr("%1: %2", "a day, a figure").arg(text::day(p.day), value);
+    }
     return tr("%1: %2, %3, %n repetition(s)", nullptr, p.judged)
         .arg(text::day(p.day), text::with_sigma(p.value, sigma_of(p), unit, session_.settings.units(Motion{})),
              view ? text::view(*view) : QString());

@@ -9,14 +9,6 @@
 namespace bevel::ui {
 namespace {
 
-PersonNeutral with_moment(PersonNeutral n, const RightMoment& m) {
-    // One that was marked within the same second stands in its place.
-    std::erase_if(n.moments, [&](const RightMoment& x) { return x.clip == m.clip && std::abs(x.time_s - m.time_s) < 1; });
-    if (n.moments.size() >= most_moments) n.moments.erase(n.moments.begin());
-    n.moments.push_back(m);
-    return n;
-}
-
 struct Known {
     PersonNeutral neutral;
     OwnFigures here;

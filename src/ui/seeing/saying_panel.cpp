@@ -30,6 +30,7 @@ SayingPanel::SayingPanel(Session& session, QUndoStack& undo, QWidget* parent) : 
 
 QWidget* SayingPanel::build_saying() {
     auto* head = new QLabel(tr("What do you see?"));
+    head->setWordWrap(true);
     head->setObjectName(QStringLiteral("heading"));
     offered_ = new QTreeWidget;
     offered_->setObjectName(QStringLiteral("offered"));
@@ -54,14 +55,15 @@ QWidget* SayingPanel::build_saying() {
     side_->setAccessibleName(tr("On which side"));
     for (const SaidSide s : {SaidSide::none, SaidSide::left, SaidSide::right, SaidSide::both})
         side_->addItem(text::said_side(s), static_cast<int>(s));
-    say_ = button("sayIt", tr("Say it of this moment"), tr("Enter, in the list above"), [this] { say(); });
+    say_ = button("sayIt", tr("Say it here"), tr("Of this moment; Enter, in the list above"), [this] { say(); });
     up_ = button("saidUp", tr("Earlier"), tr("Say it before the one above"), [this] { move_said(-1); });
     down_ = button("saidDown", tr("Later"), tr("Say it after the one below"), [this] { move_said(1); });
     out_ = button("saidOut", tr("Take out"), tr("Delete"), [this] { take_out(); });
-    tell_ = button("tellTruth", tr("Show what is there"), tr("Nothing can be said of this clip afterwards"), [this] { tell(); });
+    tell_ = button("tellTruth", tr("Show what is there"), QString(), [this] { tell(); });
     tell_->setObjectName(QStringLiteral("primary"));
     auto* first = new QLabel(tr("What you would say, first things first"));
     first->setObjectName(QStringLiteral("heading"));
+    first->setWordWrap(true);
     list_ = new QListWidget;
     list_->setObjectName(QStringLiteral("saidList"));
     list_->setAccessibleName(first->text());
@@ -252,7 +254,8 @@ void SayingPanel::settle() {
     down_->setEnabled(row >= 0 && row + 1 < list_->count());
     out_->setEnabled(row >= 0);
     tell_->setEnabled(clip_ != nullptr && !told_);
-    tell_->setText(said_.empty() ? tr("I see nothing to say: show what is there") : tr("Show what is there"));
+    tell_->setToolTip(said_.empty() ? tr("You see nothing to say; nothing can be said of this clip afterwards")
+                                    : tr("Nothing can be said of this clip afterwards"));
 }
 
 void SayingPanel::tell() {

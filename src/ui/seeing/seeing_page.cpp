@@ -25,7 +25,7 @@ SeeingPage::SeeingPage(Session& session, QWidget* parent) : Place(session, "seei
     middle->addWidget(subject_);
     middle->addWidget(view_, 1);
     middle->addWidget(build_player());
-    saying_->setFixedWidth(session_.theme.wide(330));
+    saying_->setFixedWidth(std::min(session_.theme.wide(330), 400)); // the picture needs its room too
     auto* look = new QWidget;
     auto* row = new QHBoxLayout(look);
     row->setContentsMargins(4, 10, 4, 4);

@@ -14,7 +14,7 @@ constexpr int foot = 84; // px below the picture: words and the line of moments
 SeeingView::SeeingView(Session& session, QWidget* parent) : QWidget(parent), session_(session) {
     setObjectName(QStringLiteral("seeingView"));
     setAccessibleName(tr("The clip that is looked at"));
-    setMinimumSize(320, 300);
+    setMinimumSize(260, 280);
     timer_.setInterval(16);
     connect(&timer_, &QTimer::timeout, this, [this] {
         const double by = static_cast<double>(since_.nsecsElapsed()) * 1e-9 * speed_;

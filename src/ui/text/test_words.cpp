@@ -1,4 +1,5 @@
 #include "ui/text/test_words.h"
+#include "ui/text/practice_words.h"
 #include <cmath>
 #include <QCoreApplication>
 #include <QLocale>
@@ -10,6 +11,8 @@ struct TestWords {
 };
 QString amount(double v, const std::string& unit) {
     const QString n = locale_now().toString(v, 'f', unit.empty() || unit == "mm" ? 0 : 1);
+    if (unit == "deg") return n + QChar(0xB0);
+    if (unit == "SW") return TestWords::tr("%1 shoulder widths").arg(locale_now().toString(v, 'f', 2));
     return unit.empty() ? n : QStringLiteral("%1 %2").arg(n, unit == "cm2" ? QStringLiteral("cm²") : QString::fromStdString(unit));
 }
 } // namespace
@@ -24,6 +27,10 @@ QString quiet_test(QuietTest t) {
         return TestWords::tr("Quiet stand");
     case QuietTest::heel_raises:
         return TestWords::tr("Heel raises");
+    case QuietTest::comfortable_ranges:
+        return TestWords::tr("How far with ease");
+    case QuietTest::neutral_stand:
+        return TestWords::tr("How one stands");
     }
     return {};
 }
@@ -44,6 +51,15 @@ QString quiet_test_set_up(QuietTest t) {
     case QuietTest::heel_raises:
         return TestWords::tr(
             "A hand on a wall. Raise both heels and lower them slowly, as often as it is comfortable. Film from the side.");
+    case QuietTest::comfortable_ranges:
+        return TestWords::tr(
+            "A chair in reach. Sink, turn to both sides, bend sideways, raise the arms: as far as it goes with ease, about seven tenths "
+            "of what could be done, and stay there for a breath. From the front bends and arms are told, from the side turns and how "
+            "far one sinks.");
+    case QuietTest::neutral_stand:
+        return TestWords::tr(
+            "Stand as is right for this person, placed by whoever teaches, for ten seconds. From the side head and back are told, from "
+            "the front shoulders, weight and feet.");
     }
     return {};
 }
@@ -64,6 +80,21 @@ QString test_figure(const std::string& id, const std::string& side) {
     if (id == "raise_height") s = TestWords::tr("Height of a raise");
     if (id == "sway_sideways") s = TestWords::tr("Sway sideways");
     if (id == "sway_forward") s = TestWords::tr("Sway forward and back");
+    if (id == "squat") s = TestWords::tr("The hips sink, of their height");
+    if (id == "turn") s = TestWords::tr("Shoulders turn against the hips");
+    if (id == "bend") s = TestWords::tr("The trunk bends sideways");
+    if (id == "overhead") s = TestWords::tr("The hand goes up, of the body's height");
+    if (id == "head_ahead") s = TestWords::tr("Ears ahead of the shoulders");
+    if (id == "ear_over_shoulder") s = TestWords::tr("Ear over the shoulder");
+    if (id == "gaze") s = TestWords::tr("Nose over the ears");
+    if (id == "upper_back") s = TestWords::tr("Rounding of the upper back");
+    if (id == "low_back") s = TestWords::tr("Hollow of the low back");
+    if (id == "lean") s = TestWords::tr("Forward lean");
+    if (id == "lean_side") s = TestWords::tr("Lean to the own left");
+    if (id == "shoulders") s = TestWords::tr("Left shoulder higher");
+    if (id == "weight_left") s = TestWords::tr("Weight on the left foot");
+    if (id == "feet_apart") s = TestWords::tr("Feet apart");
+    if (id == "toes_out") s = TestWords::tr("Toes out");
     if (id == "sway_area") s = TestWords::tr("Area of the sway");
     if (s.isEmpty()) s = QString::fromStdString(id);
     if (side.empty()) return s;
@@ -72,14 +103,31 @@ QString test_figure(const std::string& id, const std::string& side) {
 
 QString test_value(double value, double sigma, const std::string& unit) {
     const QString v = amount(value, unit);
-    return sigma > 0 ? TestWords::tr("%1 ± %2").arg(v, locale_now().toString(sigma, 'f', unit == "mm" ? 0 : 1)) : v;
+    return sigma > 0 ? TestWords::tr("%1 ± %2").arg(v, locale_now().toString(sigma, 'f', unit == "mm" ? 0 : unit == "SW" ? 2 : 1)) : v;
+}
+
+QString ladder_advice(const LadderAdvice& a) {
+    switch (a.why) {
+    case LadderAdvice::Why::up:
+        return TestWords::tr("Thirty seconds on both legs without a hand on %1: one step up the balance ladder may be tried: %2.")
+            .arg(day(a.day), balance_step(a.step));
+    case LadderAdvice::Why::down:
+        return TestWords::tr("Shorter beyond error on %1 than before: one step down the balance ladder: %2.")
+            .arg(day(a.day), balance_step(a.step));
+    case LadderAdvice::Why::none:
+        break;
+    }
+    return {};
 }
 
 QString quiet_test_refused(QuietTest t, const std::string& code) {
+    if (code == "typed") return TestWords::tr("A stand that was not filmed tells no moment.");
     if (code == "not_shown") return TestWords::tr("Nothing in this clip is that test.");
     if (code == "view") return TestWords::tr("From this side it cannot be counted.") + QLatin1Char(' ') + quiet_test_set_up(t);
     if (code == "too_short")
-        return TestWords::tr("A quiet stand of less than %1 seconds tells no sway.").arg(std::lround(quiet_stand_least_s));
+        return t == QuietTest::neutral_stand
+                   ? TestWords::tr("A stand of less than %1 seconds does not tell how one stands.").arg(std::lround(neutral_least_s))
+                   : TestWords::tr("A quiet stand of less than %1 seconds tells no sway.").arg(std::lround(quiet_stand_least_s));
     return reason(QString::fromStdString(code));
 }
 

@@ -5,8 +5,8 @@
 
 namespace bevel::ui::text {
 
-inline constexpr QuietTest quiet_tests[] = {QuietTest::one_leg_stand, QuietTest::sit_to_stand, QuietTest::quiet_stand,
-                                            QuietTest::heel_raises};
+inline constexpr QuietTest quiet_tests[] = {QuietTest::one_leg_stand, QuietTest::sit_to_stand,       QuietTest::quiet_stand,
+                                            QuietTest::heel_raises,   QuietTest::comfortable_ranges, QuietTest::neutral_stand};
 QString quiet_test(QuietTest t);
 /// How to set it up, and when not to.
 QString quiet_test_set_up(QuietTest t);
@@ -15,6 +15,8 @@ QString quiet_test_not_when();
 QString test_figure(const std::string& id, const std::string& side);
 /// "12.4 s ± 0.3", "5".
 QString test_value(double value, double sigma, const std::string& unit);
+/// What the stands on one leg say of the balance ladder; empty for nothing.
+QString ladder_advice(const LadderAdvice& a);
 /// Why a clip is none of that test.
 QString quiet_test_refused(QuietTest t, const std::string& code);
 QString test_note(const std::string& note);
