@@ -82,7 +82,7 @@ private slots:
         others->setChecked(true);
         QVERIFY(rows(table) > std::max(10, few));
         // The chart is of the row that is chosen, always; and what it says is what was kept.
-        auto* chart = page->findChild<ui::TrendView*>();
+        auto* chart = page->findChild<ui::TrendView*>(QStringLiteral("changeTrend"));
         for (const int row : {0, 3, 7}) {
             table->selectRow(row);
             const auto& t = value<FigureTrend>(table, row);

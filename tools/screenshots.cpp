@@ -221,6 +221,9 @@ int main(int argc, char** argv) {
         window.people()->findChild<QTabWidget*>(QStringLiteral("personTabs"))->setCurrentIndex(5);
         settle(150);
         shot(QStringLiteral("quiet-tests"));
+        window.people()->findChild<QTabWidget*>(QStringLiteral("personTabs"))->setCurrentIndex(4);
+        settle(150);
+        shot(QStringLiteral("person-facts"));
         window.people()->findChild<QTabWidget*>(QStringLiteral("personTabs"))->setCurrentIndex(0);
     }
     class_tabs->setCurrentIndex(0);

@@ -83,6 +83,7 @@ ChangesView::ChangesView(Session& session, QWidget* parent) : QWidget(parent), s
     hint_->setObjectName(QStringLiteral("faint"));
     hint_->setWordWrap(true);
     trend_ = new TrendView(session_);
+    trend_->setObjectName(QStringLiteral("changeTrend"));
     other_side_ = new QCheckBox(tr("with the other side"));
     other_side_->setObjectName(QStringLiteral("otherSide"));
     other_side_->setToolTip(tr("Left against right over the days"));

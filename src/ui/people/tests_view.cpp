@@ -46,6 +46,7 @@ TestsView::TestsView(Session& session, QWidget* parent) : QWidget(parent), sessi
     advice_->setWordWrap(true);
     step_ = button("ladderTake", tr("Take that step"), [this] { emit step_wanted(ladder_.step); });
     trend_ = new TrendView(session_);
+    trend_->setObjectName(QStringLiteral("testTrend"));
     connect(trend_, &TrendView::wanted, this, [this](qint64 test) {
         for (const auto& t : tests_)
             if (t.id == test && t.clip != 0) session_.workspace->go(QStringLiteral("review"), {static_cast<qint64>(t.clip)});
