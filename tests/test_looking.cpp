@@ -181,6 +181,22 @@ private slots:
         QVERIFY(b.session.library->seeing().rounds(id)->empty());
     }
 
+    void what_is_being_made_can_be_stopped() {
+        Bench b(fresh("stopped"));
+        auto* page = come(b);
+        auto* go = page->findChild<QPushButton*>(QStringLiteral("seeNew"));
+        QSignalSpy shown(page, &ui::SeeingPage::clip_shown);
+        go->click();
+        QVERIFY(page->making() && go->isEnabled());
+        go->click();
+        QVERIFY(!page->making());
+        QVERIFY(make(page, SeeingLevel::plain, 1)); // the next one comes, and the stopped one does not come after it
+        const auto* clip = page->view()->clip();
+        QCOMPARE(shown.count(), 1);
+        QTest::qWait(300);
+        QCOMPARE(page->view()->clip(), clip);
+    }
+
     void clips_of_the_library_are_seen_with_consent_alone() {
         const auto folder = fresh("consent");
         std::int64_t person = 0;
@@ -204,6 +220,17 @@ private slots:
             const auto seen = clip_to_see(library, forms, c.id, today());
             QVERIFY(!seen && seen.error().code == Code::cannot_judge && seen.error().context == "consent");
         }
+        // Of two phones at once one film is seen, and what it tells by itself counts.
+        int of_pairs = 0;
+        for (const auto& c : *clips) {
+            if (c.pair == 0) continue;
+            const auto seen = clip_to_see(library, forms, c.id, today());
+            QVERIFY(seen.has_value());
+            QCOMPARE(std::string(view_name(seen->review->motion.view)), c.view);
+            QVERIFY(!seen->review->partner);
+            ++of_pairs;
+        }
+        QCOMPARE(of_pairs, 2);
         auto* page = come(b);
         QVERIFY(add(page, "Sefa Lind"));
         page->findChild<QComboBox*>(QStringLiteral("seeFrom"))->setCurrentIndex(1);

@@ -8951,10 +8951,6 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <translation>irgendeine</translation>
     </message>
     <message>
-        <source>It is being made …</source>
-        <translation>Er entsteht …</translation>
-    </message>
-    <message>
         <source>What is there is what their reviews say: what you set aside there counts for nothing here.</source>
         <translation>Was da ist, sagt ihre Durchsicht: Was Sie dort beiseitegelegt haben, zählt hier nicht.</translation>
     </message>
@@ -9017,6 +9013,10 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>Do not say this</source>
         <translation>Das nicht sagen</translation>
+    </message>
+    <message>
+        <source>Stop making it</source>
+        <translation>Nicht mehr machen</translation>
     </message>
 </context>
 <context>

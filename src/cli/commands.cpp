@@ -307,7 +307,8 @@ int quiet_test(const Words& words, const Environment& env) {
     if (!args) return complain(args.error());
     if (args->positional.size() != 2) return wrong_use("quiet-test takes the test and one clip or points.csv");
     const auto test = quiet_test_from_name(args->positional[0]);
-    if (!test) return wrong_use("the test must be one_leg_stand, sit_to_stand, quiet_stand or heel_raises");
+    if (!test)
+        return wrong_use("the test must be one_leg_stand, sit_to_stand, quiet_stand, heel_raises, comfortable_ranges or neutral_stand");
     MotionOptions mo;
     if (const auto v = args->text("--view")) {
         mo.view = view_from_name(*v);

@@ -42,11 +42,21 @@ Result<ClipToSee> clip_to_see(const Library& library, const Forms& forms, std::i
     auto open = load_review(library, forms, clip, {});
     if (!open) return tl::unexpected(open.error());
     if (!(*open)->has_file || (*open)->whole || !(*open)->review->held_back.empty()) return fail(Code::cannot_judge, "exercise");
+    const OpenReview& o = **open;
+    std::shared_ptr<const Review> review = o.review;
+    if (o.partner) { // told by two cameras: whoever looks has this one
+        const auto movement = forms.movement(c->movement, o.taught.version);
+        if (!movement) return fail(Code::not_found, c->movement);
+        const auto options = review_options(forms, *c, o.person, o.agreements, o.taught, o.condition);
+        auto alone = make_review(seen_by(o.track, options), *movement, options);
+        if (!alone) return tl::unexpected(alone.error());
+        review = std::move(*alone);
+        if (!review->held_back.empty()) return fail(Code::cannot_judge, "exercise");
+    }
     std::vector<FindingKey> aside;
-    for (const auto& d : (*open)->decisions)
+    for (const auto& d : o.decisions)
         if (d.choice == Choice::set_aside) aside.push_back(d.key);
-    ClipToSee out{*open, what_is_there(*(*open)->review, aside), sayables((*open)->review->movement)};
-    return out;
+    return ClipToSee{*open, review, what_is_there(*review, aside), sayables(review->movement)};
 }
 
 } // namespace bevel

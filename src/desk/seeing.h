@@ -11,7 +11,8 @@ Result<std::vector<Clip>> clips_to_see(const Library& library, const Forms& form
 
 struct ClipToSee {
     std::shared_ptr<const OpenReview> open;
-    WhatIsThere truth; // what the instructor set aside is open
+    std::shared_ptr<const Review> review; // of this clip by itself, also where another one of the same visit tells more
+    WhatIsThere truth;                    // what the instructor set aside is open
     std::vector<Sayable> offered;
 };
 /// cannot_judge "consent" where its person does not agree that day, "exercise" where nothing can be judged from it; else as load_review.

@@ -2,6 +2,7 @@
 #include "core/files.h"
 #include "store/bundle.h"
 #include "store/bundle_format.h"
+#include "store/test_figures.h"
 #include "store/track_blob.h"
 #include <algorithm>
 #include <cmath>
@@ -233,19 +234,12 @@ private:
     json tests() const {
         json all = json::array();
         for (const auto& t : tests_) {
-            json figures = json::array();
-            for (const auto& f : t.figures)
-                figures.push_back({{"id", f.id},
-                                   {"unit", f.unit},
-                                   {"side", f.side ? std::string(side_name(*f.side)) : std::string()},
-                                   {"value", f.value},
-                                   {"sigma", f.sigma}});
             const auto of = std::find_if(clips_.begin(), clips_.end(), [&](const Clip& c) { return c.id == t.clip; });
             all.push_back({{"day", t.day},
                            {"test", quiet_test_name(t.test)},
                            {"view", t.view},
                            {"clip", of == clips_.end() ? json(nullptr) : json(of - clips_.begin())},
-                           {"figures", figures},
+                           {"figures", test_figures(t.figures)},
                            {"notes", t.notes},
                            {"words", t.words}});
         }

@@ -3,6 +3,7 @@
 #include "core/days.h"
 #include "store/query.h"
 #include "store/stores.h"
+#include "store/test_figures.h"
 #include <cmath>
 #include <nlohmann/json.hpp>
 
@@ -14,14 +15,7 @@ constexpr std::size_t most_figures = 20, most_notes = 10, most_test_words = 2000
 constexpr double most_value = 1e6;
 
 std::string body_of(const KeptTest& t) {
-    test_json figures = test_json::array();
-    for (const auto& f : t.figures)
-        figures.push_back({{"id", f.id},
-                           {"unit", f.unit},
-                           {"side", f.side ? std::string(side_name(*f.side)) : std::string()},
-                           {"value", f.value},
-                           {"sigma", f.sigma}});
-    return test_json{{"figures", figures}, {"notes", t.notes}, {"view", t.view}, {"words", t.words}}.dump(
+    return test_json{{"figures", test_figures(t.figures)}, {"notes", t.notes}, {"view", t.view}, {"words", t.words}}.dump(
         -1, ' ', false, test_json::error_handler_t::replace);
 }
 

@@ -7,6 +7,7 @@ namespace bevel {
 namespace {
 
 constexpr int tries_a_movement = 8, sizings = 3;
+constexpr int most_reviews = 120; // of one wish: half a minute or so; most are met by the first few
 constexpr double shortest_m = 1.50, tallest_m = 1.90;
 
 const std::array<SeeingTask, seeing_levels> tasks{{
@@ -168,7 +169,7 @@ void apply(Attempt& a, const Movement& asked) {
     }
 }
 
-Result<Exercise> of_movement(const Movement& asked, const ExerciseWish& wish, Rng& rng, const std::stop_token& stop) {
+Result<Exercise> of_movement(const Movement& asked, const ExerciseWish& wish, Rng& rng, int& reviews, const std::stop_token& stop) {
     const SeeingTask& task = task_of(wish.level);
     const auto ways = ways_of(asked, wish.rule, rng);
     const auto others = wish.rule.empty() ? ways : ways_of(asked, {}, rng);
@@ -193,6 +194,7 @@ Result<Exercise> of_movement(const Movement& asked, const ExerciseWish& wish, Rn
             for (int r = 2; r < 6; ++r) a.e.only_in.push_back(r);
         for (int sizing = 0; sizing <= sizings; ++sizing) {
             if (stop.stop_requested()) return fail(Code::cancelled, "");
+            if (reviews-- <= 0) return fail(Code::cannot_judge, "exercise");
             apply(a, asked);
             if (sizing == 0) phone = sim::seeing_all(sim::Student(Score(a.e.done, student.score), student), phone);
             const sim::Take take = film(a.e);
@@ -245,8 +247,10 @@ Result<Exercise> make_exercise(std::span<const Movement> movements, const Exerci
         if (wish.rule.empty() || std::any_of(m.checks.begin(), m.checks.end(), [&](const Check& c) { return c.rule == wish.rule; }))
             order.push_back(&m);
     shuffle(order, rng);
+    int reviews = most_reviews;
     for (const auto* m : order) {
-        auto made = of_movement(*m, wish, rng, stop);
+        if (reviews <= 0) break;
+        auto made = of_movement(*m, wish, rng, reviews, stop);
         if (made || made.error().code == Code::cancelled) return made;
     }
     return fail(Code::cannot_judge, "exercise");

@@ -47,7 +47,7 @@ struct Exercise {
 };
 
 /// Movements are tried in an order that the seed draws until one of them shows what the level asks for. cannot_judge "exercise" where none
-/// does (as for a rule that they do not speak of), cancelled.
+/// does (as for a rule that they do not speak of), or not within some half a minute; cancelled.
 Result<Exercise> make_exercise(std::span<const Movement> movements, const ExerciseWish& wish, const std::stop_token& stop = {});
 
 } // namespace bevel

@@ -14,7 +14,7 @@ struct ClipSeen {
     std::optional<Exercise> exercise;
     std::shared_ptr<const sim::Student> student; // of the exercise
     std::optional<ClipToSee> kept;
-    const Review& review() const { return exercise ? *exercise->review : *kept->open->review; }
+    const Review& review() const { return exercise ? *exercise->review : *kept->review; }
     const WhatIsThere& truth() const { return exercise ? exercise->truth : kept->truth; }
     const std::vector<Sayable>& offered() const { return exercise ? exercise->offered : kept->offered; }
     const Track& track() const { return exercise ? exercise->track : kept->open->track; }

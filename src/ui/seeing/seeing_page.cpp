@@ -102,7 +102,7 @@ QWidget* SeeingPage::build_side() {
         const auto sure = QMessageBox::question(this, tr("Remove who is looking"), tr("What they saw so far goes with them."));
         if (sure == QMessageBox::Yes) remove_assistant();
     });
-    new_ = button("seeNew", tr("A new clip"), [this] { next_clip(); });
+    new_ = button("seeNew", tr("A new clip"), [this] { making_ ? stop_making() : next_clip(); });
     practise_ = button("seeNext", tr("Look at that"), [this] { practise_next(); });
     auto* side = new QWidget;
     side->setFixedWidth(session_.theme.wide(210));
@@ -227,11 +227,11 @@ void SeeingPage::fill_clips(const std::vector<Clip>& clips) {
 }
 
 void SeeingPage::load_rounds() {
-    const int run = ++loading_;
+    const int run = ++reading_;
     session_.background->run<Result<std::vector<SeenRound>>>(
         this, [lib = session_.library, who = assistant_](std::stop_token) { return lib->seeing().rounds(who); },
         [this, run](const Result<std::vector<SeenRound>>& rounds) {
-            if (run != loading_) return;
+            if (run != reading_) return;
             if (!rounds) return notice_->problem(text::error(rounds.error()));
             rounds_ = *rounds;
             next_ = next_of(rounds_);
@@ -243,8 +243,8 @@ void SeeingPage::load_rounds() {
 
 void SeeingPage::settle() {
     const bool kept = from_->currentIndex() == 1;
-    new_->setEnabled(!making_ && (!kept || !clips_.empty()));
-    new_->setText(making_ ? tr("It is being made …") : tr("A new clip"));
+    new_->setEnabled(making_ || !kept || !clips_.empty());
+    new_->setText(making_ ? tr("Stop making it") : tr("A new clip"));
     practise_->setEnabled(!making_);
     level_->setEnabled(!kept);
     remove_->setEnabled(assistant_ != 0 && !session_.library->read_only());
@@ -279,15 +279,27 @@ void SeeingPage::practise_next() {
     make(wish, {});
 }
 
+void SeeingPage::stop_making() {
+    made_.request_stop();
+    ++run_; // whatever still comes of it
+    making_ = false;
+    settle();
+}
+
 void SeeingPage::make(const ExerciseWish& wish, const QString& movement) {
     const int run = ++run_;
     making_ = true;
+    made_ = {};
     settle();
     notice_->say({});
     std::shared_ptr<const std::vector<Movement>> all = session_.movements.now();
     maker_.run<Result<Exercise>>(
         this,
-        [all, wish, id = movement.toStdString()](const std::stop_token& stop) -> Result<Exercise> {
+        [all, wish, id = movement.toStdString(), asked = made_.get_token()](const std::stop_token& closing) -> Result<Exercise> {
+            std::stop_source either;
+            const auto end = [&either] { either.request_stop(); };
+            const std::stop_callback by_closing(closing, end), by_hand(asked, end);
+            const std::stop_token stop = either.get_token();
             std::vector<Movement> these;
             for (const auto& m : *all)
                 if (!m.checks.empty() && (id.empty() || m.id == id)) these.push_back(m);

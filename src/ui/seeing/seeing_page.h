@@ -51,6 +51,7 @@ private:
     void fill_clips(const std::vector<Clip>& clips);
     void show_clip(std::shared_ptr<const ClipSeen> clip);
     void make(const ExerciseWish& wish, const QString& movement);
+    void stop_making();
     void open_kept();
     void keep_round(const SeenCount& count, const std::vector<Said>& said);
     void settle();
@@ -64,7 +65,8 @@ private:
     SeeNext next_;
     std::shared_ptr<const ClipSeen> clip_;
     std::int64_t assistant_ = 0;
-    int run_ = 0, loading_ = 0;
+    int run_ = 0, loading_ = 0, reading_ = 0;
+    std::stop_source made_; // of the clip that is being made
     bool making_ = false, filling_ = true; // while it is built, too
     QComboBox *who_ = nullptr, *from_ = nullptr, *level_ = nullptr, *movement_ = nullptr, *speed_ = nullptr;
     QLabel *level_about_ = nullptr, *next_words_ = nullptr, *subject_ = nullptr;
