@@ -66,7 +66,7 @@ private:
     std::shared_ptr<const ClipSeen> clip_;
     std::int64_t assistant_ = 0;
     int run_ = 0, loading_ = 0, reading_ = 0;
-    std::stop_source made_; // of the clip that is being made
+    std::stop_source made_;                // of the clip that is being made
     bool making_ = false, filling_ = true; // while it is built, too
     QComboBox *who_ = nullptr, *from_ = nullptr, *level_ = nullptr, *movement_ = nullptr, *speed_ = nullptr;
     QLabel *level_about_ = nullptr, *next_words_ = nullptr, *subject_ = nullptr;
