@@ -4371,7 +4371,7 @@
     </message>
     <message>
         <source>In People each person has a language of their own</source>
-        <translation>Unter Personen hat jede ihre eigene Sprache</translation>
+        <translation>Unter Menschen hat jede ihre eigene Sprache</translation>
     </message>
     <message>
         <source>Put in a field</source>
@@ -8080,7 +8080,7 @@
     </message>
     <message>
         <source>Neither head nor shoulders can be told here. Clips from the side tell the head, from the front and the side the shoulders; what you know can be set by hand under People.</source>
-        <translation>Weder Kopf noch Schultern lassen sich hier erkennen. Aufnahmen von der Seite zeigen den Kopf, von vorn und von der Seite die Schultern; was du weißt, lässt sich unter Personen von Hand setzen.</translation>
+        <translation>Weder Kopf noch Schultern lassen sich hier erkennen. Aufnahmen von der Seite zeigen den Kopf, von vorn und von der Seite die Schultern; was du weißt, lässt sich unter Menschen von Hand setzen.</translation>
     </message>
     <message>
         <source>a moment that is right</source>
@@ -8240,7 +8240,7 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     </message>
     <message>
         <source>Who shows it is hidden: in People nothing says that they agree to be shown.</source>
-        <translation>Wer es zeigt, ist verborgen: Unter Personen steht nicht, dass sie einverstanden ist, gezeigt zu werden.</translation>
+        <translation>Wer es zeigt, ist verborgen: Unter Menschen steht nicht, dass sie einverstanden ist, gezeigt zu werden.</translation>
     </message>
 </context>
 <context>
@@ -8944,7 +8944,7 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     </message>
     <message>
         <source>Clips of people who agreed in People that assistants learn from them</source>
-        <translation>Clips von Personen, die unter Personen zugestimmt haben, dass Assistenten daran lernen</translation>
+        <translation>Clips von Personen, die unter Menschen zugestimmt haben, dass Assistenten daran lernen</translation>
     </message>
     <message>
         <source>any</source>
@@ -8960,7 +8960,7 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     </message>
     <message>
         <source>Nobody agreed yet that assistants learn from their clips: that is said in People, under Person.</source>
-        <translation>Noch hat niemand zugestimmt, dass Assistenten an seinen Clips lernen: Das steht unter Personen, bei Person.</translation>
+        <translation>Noch hat niemand zugestimmt, dass Assistenten an seinen Clips lernen: Das steht unter Menschen, bei Person.</translation>
     </message>
     <message>
         <source>None of these clips shows that movement.</source>
@@ -17150,7 +17150,7 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     </message>
     <message>
         <source>A virtual student&apos;s clip has faults that are known; what counts as there is what its review finds from the side it is filmed from, and finds from all sides too. Of a clip of the library it is what its review says; what the instructor set aside counts for nothing. Clips of the library are shown of people alone who agreed to it in People, and nobody is named.</source>
-        <translation>Der Clip einer Figur hat bekannte Fehler; als da zählt, was seine Durchsicht von der gefilmten Seite findet und auch von allen Seiten fände. Bei einem Clip der Bibliothek ist es, was seine Durchsicht sagt; was die Lehrperson beiseitegelegt hat, zählt nicht. Aus der Bibliothek werden nur Clips von Personen gezeigt, die dem unter Personen zugestimmt haben, und niemand wird genannt.</translation>
+        <translation>Der Clip einer Figur hat bekannte Fehler; als da zählt, was seine Durchsicht von der gefilmten Seite findet und auch von allen Seiten fände. Bei einem Clip der Bibliothek ist es, was seine Durchsicht sagt; was die Lehrperson beiseitegelegt hat, zählt nicht. Aus der Bibliothek werden nur Clips von Personen gezeigt, die dem unter Menschen zugestimmt haben, und niemand wird genannt.</translation>
     </message>
     <message>
         <source>Counted are things found, missed, and said that are not there, the right side, the right moment (half a second before or after is right too), and the order: what can hurt first, then from the ground up. What is at the edge or cannot be told from that side counts for nothing. These are counts of clips, not a mark of a person.</source>
@@ -19058,7 +19058,7 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     </message>
     <message>
         <source>“%1” is no e-mail address that can be handed to the mail program. Change it under People.</source>
-        <translation>„%1“ ist keine E-Mail-Adresse, die dem Mailprogramm übergeben werden kann. Ändere sie unter Personen.</translation>
+        <translation>„%1“ ist keine E-Mail-Adresse, die dem Mailprogramm übergeben werden kann. Ändere sie unter Menschen.</translation>
     </message>
     <message>
         <source>This is no day between 1900 and 2199.</source>

@@ -190,10 +190,12 @@ void SeeingView::paintEvent(QPaintEvent*) {
         p.setFont(session_.theme.font(11, QFont::DemiBold));
         const QRectF head(14, height() - foot + 2.0, width() - 28.0, 20);
         p.drawText(head, Qt::AlignLeft | Qt::AlignVCenter,
-                   p.fontMetrics().elidedText(words(), Qt::ElideRight, static_cast<int>(head.width() * 0.62)));
-        p.setPen(c.faint);
+                   p.fontMetrics().elidedText(words(), Qt::ElideRight, static_cast<int>(head.width())));
         p.setFont(session_.theme.font(10.5));
-        p.drawText(head, Qt::AlignRight | Qt::AlignVCenter, text::view(clip_->view()));
+        const QString from = text::view(clip_->view());
+        const QRectF caption(6, 6, p.fontMetrics().horizontalAdvance(from) + 16.0, p.fontMetrics().height() + 6.0);
+        p.fillRect(caption, c.sheet);
+        p.drawText(caption, Qt::AlignCenter, from);
         paint_line(p);
     }
     p.setPen(hasFocus() ? QPen(c.focus, 2) : QPen(c.line, 1));
