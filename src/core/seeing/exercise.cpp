@@ -104,6 +104,16 @@ Fit fits(const WhatIsThere& truth, const SeeingTask& task, int wanted, const std
     return Fit::other;
 }
 
+/// Whether nothing shows before the repetitions that are to go wrong.
+bool shows_later(const Exercise& e) {
+    constexpr double leave_s = 1; // the way into them
+    if (e.only_in.empty()) return true;
+    const auto& all = e.review->alignment.repetitions;
+    if (static_cast<int>(all.size()) != e.only_in.back() + 1) return false; // counted otherwise from this side
+    const double begins = all[static_cast<std::size_t>(e.only_in.front())].start_s - leave_s;
+    return std::all_of(e.truth.there.begin(), e.truth.there.end(), [&](const Visible& v) { return v.spans.front().from_s >= begins; });
+}
+
 /// As many things to choose from as the level offers: what is there, and others.
 std::vector<Sayable> offered_of(const Exercise& e, const Movement& asked, int most, Rng& rng) {
     std::vector<Sayable> all = sayables(asked);
@@ -171,8 +181,10 @@ void apply(Attempt& a, const Movement& asked) {
 
 Result<Exercise> of_movement(const Movement& asked, const ExerciseWish& wish, Rng& rng, int& reviews, const std::stop_token& stop) {
     const SeeingTask& task = task_of(wish.level);
-    const auto ways = ways_of(asked, wish.rule, rng);
-    const auto others = wish.rule.empty() ? ways : ways_of(asked, {}, rng);
+    auto ways = ways_of(asked, wish.rule, rng);
+    auto others = wish.rule.empty() ? ways : ways_of(asked, {}, rng);
+    if (task.in_some) // a movement that is done otherwise is so every time; a fault of the student comes and goes
+        for (auto* all : {&ways, &others}) std::erase_if(*all, [](const Way& w) { return !w.fault; });
     const bool nothing = wish.rule.empty() && rng.uniform() < task.none;
     if (ways.empty() && !nothing) return fail(Code::cannot_judge, "exercise");
     for (int attempt = 0; attempt < tries_a_movement; ++attempt) {
@@ -190,8 +202,11 @@ Result<Exercise> of_movement(const Movement& asked, const ExerciseWish& wish, Rn
             a.ways.push_back(from[static_cast<std::size_t>(rng.uniform() * static_cast<double>(from.size()))]);
             a.sizes.push_back(a.ways.back().size * (wish.level == SeeingLevel::plain ? 1.6 : 1));
         }
-        if (task.in_some) // in the first ones it is done well: two at least go wrong, so that it is no slip
-            for (int r = 2; r < 6; ++r) a.e.only_in.push_back(r);
+        if (task.in_some) { // done well first; the later half goes wrong, so that it is no slip
+            int n = 0;
+            for (const auto& key : Score(asked, student.score).keys()) n = std::max(n, key.repetition + 1);
+            for (int r = n / 2; r < n; ++r) a.e.only_in.push_back(r);
+        }
         for (int sizing = 0; sizing <= sizings; ++sizing) {
             if (stop.stop_requested()) return fail(Code::cancelled, "");
             if (reviews-- <= 0) return fail(Code::cannot_judge, "exercise");
@@ -207,7 +222,7 @@ Result<Exercise> of_movement(const Movement& asked, const ExerciseWish& wish, Rn
             a.e.hidden.clear();
             const Fit fit = fits(a.e.truth, task, wanted, wish.rule);
             if (fit == Fit::good) {
-                if (!holds_in_the_room(a.e, take, asked)) break;
+                if (!holds_in_the_room(a.e, take, asked) || !shows_later(a.e)) break;
                 a.e.offered = offered_of(a.e, asked, task.offered, rng);
                 return std::move(a.e);
             }
