@@ -404,7 +404,7 @@ private slots:
             const auto there = there_on(*sheet, l);
             QCOMPARE(there.size(), g.members.size() - 1);
             QVERIFY(there[1].needs.limits.contains("seated"));
-            const auto plan = propose_lesson(*sheet, l, movements());
+            const auto plan = propose_lesson(*sheet, l, forms());
             QVERIFY2(plan.has_value(), plan ? "" : plan.error().context.c_str());
             QVERIFY(std::abs(plan->total_s() / 60 - g.minutes) < 3);
             QCOMPARE(plan->title, g.name);
@@ -415,8 +415,8 @@ private slots:
             QVERIFY(lib.classes().keep_lesson(l));
             hours.push_back(movements_of(l));
             // Another proposal is another one, and the same question has the same answer.
-            QCOMPARE(plan_text(*propose_lesson(*sheet, l, movements())), plan_text(*plan));
-            QVERIFY(plan_text(*propose_lesson(*sheet, l, movements(), {}, 1)) != plan_text(*plan));
+            QCOMPARE(plan_text(*propose_lesson(*sheet, l, forms())), plan_text(*plan));
+            QVERIFY(plan_text(*propose_lesson(*sheet, l, forms(), {}, 1)) != plan_text(*plan));
         }
         for (std::size_t k = 1; k < hours.size(); ++k) {
             const auto again = std::count_if(hours[k].begin(), hours[k].end(), [&](const std::string& m) {
@@ -428,7 +428,7 @@ private slots:
         const auto sheet = *class_sheet(lib, id, "2026-12-17", forms());
         Lesson empty = lesson_on(sheet, "2026-12-24");
         for (auto& p : empty.people) p.here = false;
-        QVERIFY(!propose_lesson(sheet, empty, movements()));
+        QVERIFY(!propose_lesson(sheet, empty, forms()));
         QVERIFY(!class_sheet(lib, 999, "2026-12-17", forms()));
         QCOMPARE(figures_of_class(lib, sheet, "", "")->size(), g.members.size());
     }

@@ -771,7 +771,7 @@ private slots:
         for (const char* m : {"form:follow_step_six", "follow_step", "push_and_sit_back", "opening_rise_and_sink"})
             QVERIFY2(std::find(n->practised.begin(), n->practised.end(), m) != n->practised.end(), m);
         const auto form = forms_.form("form:follow_step_six");
-        const FormToGrow grow = grow_form(*form, *n, 6);
+        const FormToGrow grow = grow_form(*form, n->weak, 6);
         QCOMPARE(grow.weak, (std::vector<int>{3, 6, 4}));
         Needs needs;
         needs.minutes = 30;

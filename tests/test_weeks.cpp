@@ -243,7 +243,7 @@ private slots:
         sheet = *course_sheet(lib, forms_, tomas, day(0));
         QVERIFY(basis_of(sheet) != c.made_of);
         const auto after = *make_course(c.wish, sheet, forms_, &c.made, day(0));
-        const auto needs = needs_of_course(c.wish, sheet.known, sheet.settled, forms_);
+        const auto needs = needs_of_course(c.wish, sheet, forms_);
         for (const auto& t : after.threads)
             if (t.kind == ThreadKind::movement && comes_from(after, t.key(), 3))
                 QVERIFY2(!pass(*movement_named(*forms_.movements, t.of), needs.needs).barred, t.of.c_str());
@@ -463,7 +463,7 @@ private slots:
         // Even before it is followed a day of it passes the gate: here of every week.
         b.window->practice()->undo().undo();
         QTRY_VERIFY_WITH_TIMEOUT(comes_from(view->course().made, key, 0) && b.background.idle(), 20000);
-        const auto needs = needs_of_course(view->course().wish, view->sheet().known, {}, forms_);
+        const auto needs = needs_of_course(view->course().wish, view->sheet(), forms_);
         for (std::size_t w = 0; w < view->course().made.weeks.size(); ++w) {
             const auto plan = propose(day_of_course(view->course().made, needs, w, true, needs.needs), *forms_.movements);
             QVERIFY(plan);
@@ -550,11 +550,11 @@ private slots:
             emit person->activated(person->currentIndex());
         };
         take(wen);
-        QTRY_VERIFY_WITH_TIMEOUT(view->person() == wen && view->course().person == wen && b.background.idle() && b.copies.idle(), 60000);
+        QTRY_VERIFY_WITH_TIMEOUT(view->owner() == wen && view->course().person == wen && b.background.idle() && b.copies.idle(), 60000);
         QCOMPARE(view->course().id, std::int64_t{0});
         QCOMPARE(b.window->practice()->form()->person(), wen); // the plan is of the same person
         take(0);
-        QTRY_COMPARE_WITH_TIMEOUT(view->person(), qint64{0}, 20000);
+        QTRY_COMPARE_WITH_TIMEOUT(view->owner(), qint64{0}, 20000);
         QCOMPARE(view->threads()->model()->rowCount(), 0);
         for (const char* id : {"courseAnother", "courseAnew", "courseRemove", "courseExport", "courseLesson", "courseHome"})
             QVERIFY2(!view->findChild<QPushButton*>(QLatin1String(id))->isEnabled(), id);

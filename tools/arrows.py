@@ -7,7 +7,7 @@ import sys
 
 ROOT = pathlib.Path(__file__).resolve().parent.parent / "src"
 # From below to above. What stands in one line may include each other.
-LAYERS = [["core"], ["media", "store"], ["desk"], ["ui/text", "ui/paint"], ["ui/jobs", "ui/shell"], ["ui/pictures"], ["ui/pacing"],
+LAYERS = [["core"], ["media", "store"], ["desk"], ["ui/text", "ui/paint"], ["ui/jobs", "ui/shell"], ["ui/pictures"], ["ui/pacing", "ui/weeks"],
           ["ui/arrivals", "ui/ground", "ui/review", "ui/letter", "ui/people", "ui/practice", "ui/classes", "ui/forms", "ui/seeing"], ["cli", "app"]]
 APART = {"media", "store"} | set(LAYERS[7]) | {"cli", "app"}  # beside each other, and not seeing each other
 # Rooms of the core, from below to above.

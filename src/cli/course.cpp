@@ -1,4 +1,4 @@
-// bevel-cli course: from goals to weeks, as text, as a page and as a calendar.
+// bevel-cli course: from goals to weeks, as text, as a page, as a sheet for the wall and as a calendar.
 #include "cli/needs_of.h"
 #include "core/days.h"
 #include "core/files.h"
@@ -36,7 +36,7 @@ void print(const Course& course, const AskedPlan& asked) {
 
 int course(const Words& words, const Environment& env) {
     const auto args =
-        Args::parse(words, {"-o", "--html", "--ics", "--at", "--title", "--so-far", "--now", "--missed", "--library", "--person"});
+        Args::parse(words, {"-o", "--html", "--pdf", "--ics", "--at", "--title", "--so-far", "--now", "--missed", "--library", "--person"});
     if (!args) return complain(args.error());
     const auto out = args->text("-o"), so_far = args->text("--so-far");
     if (args->positional.size() != 1 || !out) return wrong_use("course takes needs.json and -o course.json");
@@ -91,6 +91,11 @@ int course(const Words& words, const Environment& env) {
     if (const auto html = args->text("--html")) {
         const auto page = ui::course_html(title, *made, needs, asked->movements, *asked->forms.linked).toStdString();
         if (auto ok = write_whole(*html, page); !ok) return complain(ok.error());
+    }
+    if (const auto pdf = args->text("--pdf")) {
+        const auto sheet = ui::course_pdf(title, *made, needs, asked->movements, *asked->forms.linked);
+        if (!sheet) return complain(sheet.error());
+        if (auto ok = write_whole(*pdf, {sheet->constData(), static_cast<std::size_t>(sheet->size())}); !ok) return complain(ok.error());
     }
     if (const auto ics = args->text("--ics")) {
         const auto calendar = calendar_of(ui::text::course_dates(*made, needs, at, title),

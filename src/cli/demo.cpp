@@ -201,7 +201,7 @@ private:
                 p.here = std::none_of(e.away.begin(), e.away.end(), [&](int student) { return who(student) == p.person; });
                 if (p.person == who(e.brings)) p.today = e.today;
             }
-            const auto plan = propose_lesson(*sheet, l, *forms_.movements);
+            const auto plan = propose_lesson(*sheet, l, forms_);
             if (!plan) return tl::unexpected(plan.error());
             l.plan = plan_text(*plan);
             l.held = true;

@@ -62,7 +62,7 @@ void add_what_is_known(AskedPlan& asked) {
     asked.movements = *asked.forms.movements;
     if (!all.form) return;
     const auto form = asked.forms.form(std::string(form_prefix) + all.form->form);
-    if (form && asked.known.size() == 1 && all.form->weak.empty()) all.form->weak = grow_form(*form, asked.known.front(), 0).weak;
+    if (form && asked.known.size() == 1 && all.form->weak.empty()) all.form->weak = grow_form(*form, asked.known.front().weak, 0).weak;
     if (form) asked.movements = with_pieces(asked.movements, *form, all.form->mirrored);
 }
 

@@ -1,5 +1,4 @@
 #include "desk/classes.h"
-#include "core/days.h"
 #include <algorithm>
 
 namespace bevel {
@@ -26,7 +25,18 @@ Result<ClassSheet> class_sheet(const Library& library, std::int64_t id, const st
     auto lessons = library.classes().lessons(id);
     if (!lessons) return tl::unexpected(lessons.error());
     sheet.lessons = std::move(*lessons);
+    auto courses = courses_of_class(library, id);
+    if (!courses) return tl::unexpected(courses.error());
+    std::tie(sheet.courses, sheet.unreadable) = std::move(*courses);
     return sheet;
+}
+
+std::optional<std::pair<const CourseOf*, std::size_t>> ClassSheet::week_of(const std::string& day) const {
+    for (const auto& c : courses) {
+        if (c.made.weeks.empty() || day < c.made.weeks.front().from) continue;
+        if (const auto week = weeks_over(c.made, day); week < c.made.weeks.size()) return std::pair{&c, week};
+    }
+    return std::nullopt;
 }
 
 Lesson lesson_on(const ClassSheet& sheet, const std::string& day) {
@@ -71,8 +81,8 @@ std::vector<std::string> movements_of(const Lesson& lesson) {
     return out;
 }
 
-Result<Plan> propose_lesson(const ClassSheet& sheet, const Lesson& lesson, const std::vector<Movement>& movements,
-                            std::span<const AskedFor> asked, std::uint64_t another) {
+Result<Plan> propose_lesson(const ClassSheet& sheet, const Lesson& lesson, const Forms& forms, std::span<const AskedFor> asked,
+                            std::uint64_t another) {
     const auto there = there_on(sheet, lesson);
     if (there.empty()) return fail(Code::cannot_judge, "nobody_there");
     Needs day;
@@ -80,6 +90,15 @@ Result<Plan> propose_lesson(const ClassSheet& sheet, const Lesson& lesson, const
     day.chair = sheet.group.chair, day.wall = sheet.group.wall, day.stick = sheet.group.stick;
     day.asked.assign(asked.begin(), asked.end());
     Needs needs = needs_of_class(day, there);
+    auto movements = *forms.movements;
+    if (const auto course = sheet.week_of(lesson.day)) {
+        CourseSheet known;
+        known.group = sheet.group.id;
+        known.known = needs; // of those who are there
+        needs = day_of_course(course->first->made, needs_of_course(course->first->wish, known, forms), course->second, false, needs);
+        needs.asked.insert(needs.asked.begin(), asked.begin(), asked.end());
+        movements = movements_of_course(course->first->wish, forms);
+    }
     // What serves as well takes turns from lesson to lesson; of those proposals the one that repeats least of the last two is taken.
     std::vector<std::string> lately;
     int lessons = 0;

@@ -3,6 +3,7 @@
 #include "core/days.h"
 #include "core/practice/fields.h"
 #include "core/review/trend.h"
+#include "desk/classes.h"
 #include "desk/open_review.h"
 #include <algorithm>
 
@@ -12,6 +13,8 @@ namespace {
 using namespace fields;
 constexpr int settled_days = 14;
 constexpr int most_looked_at = 6;
+constexpr int looked_back_days = 84;
+constexpr std::size_t most_common = 3;
 constexpr std::size_t most_wanted = 1000, most_begins = 200, most_basis = 20'000;
 
 bool is_active(Beat b) {
@@ -46,6 +49,20 @@ bool comes(const CourseThread& t, std::size_t now) {
 const CourseThread* thread_of(const Course& c, const std::string& key) {
     const auto it = std::find_if(c.threads.begin(), c.threads.end(), [&](const CourseThread& t) { return t.key() == key; });
     return it == c.threads.end() ? nullptr : &*it;
+}
+
+/// One damaged course hides no other.
+std::pair<std::vector<CourseOf>, int> read_kept(const std::vector<KeptCourse>& kept) {
+    std::pair<std::vector<CourseOf>, int> out;
+    for (const auto& k : kept) {
+        auto wish = parse_wish(k.wish);
+        auto made = parse_course(k.weeks);
+        if (wish && made)
+            out.first.push_back({k.id, k.person, k.title, std::move(wish->first), std::move(*made), std::move(wish->second), k.group});
+        else
+            ++out.second;
+    }
+    return out;
 }
 
 } // namespace
@@ -101,7 +118,7 @@ Result<std::pair<CourseWish, std::string>> parse_wish(const std::string& bytes) 
 }
 
 Result<std::int64_t> keep_course(Library& library, const CourseOf& c) {
-    return library.courses().keep({c.id, c.person, c.title, wish_text(c.wish, c.made_of), course_text(c.made)});
+    return library.courses().keep({c.id, c.person, c.title, wish_text(c.wish, c.made_of), course_text(c.made), c.group});
 }
 
 Result<std::set<std::string>> settled_corrections(const Library& library, const Forms& forms, std::int64_t person,
@@ -139,21 +156,15 @@ Result<CourseSheet> course_sheet(const Library& library, const Forms& forms, std
     CourseSheet s;
     auto known = person_needs(library, person, today, forms);
     if (!known) return tl::unexpected(known.error());
-    s.known = std::move(*known);
+    s.name = known->person.name;
+    know_person(s.known, *known);
+    s.weak = std::move(known->weak);
     auto settled = settled_corrections(library, forms, person, s.known.asked);
     if (!settled) return tl::unexpected(settled.error());
     s.settled = std::move(*settled);
     const auto kept = library.courses().of(person);
     if (!kept) return tl::unexpected(kept.error());
-    for (const auto& k : *kept) {
-        auto wish = parse_wish(k.wish);
-        auto made = parse_course(k.weeks);
-        if (!wish || !made) { // one damaged course hides no other
-            ++s.unreadable;
-            continue;
-        }
-        s.courses.push_back({k.id, k.person, k.title, std::move(wish->first), std::move(*made), std::move(wish->second)});
-    }
+    std::tie(s.courses, s.unreadable) = read_kept(*kept);
     const auto log = library.practice().of(person);
     ClipQuery of;
     of.person = person;
@@ -181,29 +192,61 @@ Result<CourseSheet> course_sheet(const Library& library, const Forms& forms, std
     return s;
 }
 
+Result<std::pair<std::vector<CourseOf>, int>> courses_of_class(const Library& library, std::int64_t group) {
+    const auto kept = library.courses().of_class(group);
+    if (!kept) return tl::unexpected(kept.error());
+    return read_kept(*kept);
+}
+
+Result<CourseSheet> class_course_sheet(const Library& library, const Forms& forms, std::int64_t group, const std::string& today) {
+    auto of = class_sheet(library, group, today, forms);
+    if (!of) return tl::unexpected(of.error());
+    CourseSheet s;
+    s.name = of->group.name;
+    s.group = group;
+    Lesson everybody;
+    for (const auto& m : of->members) everybody.people.push_back({m.person.id, true, {}});
+    s.known = needs_of_class({}, there_on(*of, everybody));
+    s.known.asked.clear();
+    const auto figures = figures_of_class(library, *of, days_after(today, -looked_back_days), today);
+    if (!figures) return tl::unexpected(figures.error());
+    for (const auto& f : common_faults(*figures))
+        if (s.known.asked.size() < most_common) s.known.asked.push_back({.movement = f.movement, .rule = f.rule, .drill = {}});
+    std::map<std::string, std::map<int, int>> weak;
+    for (const auto& m : of->members)
+        for (const auto& [form, parts] : m.weak)
+            for (const int part : parts) ++weak[form][part];
+    for (const auto& [form, parts] : weak)
+        for (const auto& [part, people] : parts)
+            if (people > 1) s.weak[form].push_back(part);
+    for (const auto& l : of->lessons)
+        if (l.held) s.done_on.insert(l.day);
+    s.courses = std::move(of->courses);
+    s.unreadable = of->unreadable;
+    return s;
+}
+
 std::string basis_of(const CourseSheet& s) {
-    Needs n;
-    know_person(n, s.known);
     std::set<std::string> asked;
-    for (const auto& a : n.asked) asked.insert(CourseThread{ThreadKind::rule, a.movement, a.rule, "", false, {}}.key());
-    return json{{"limits", n.limits}, {"asked", asked}, {"settled", s.settled}, {"ladder", n.balance_step}}.dump(
+    for (const auto& a : s.known.asked) asked.insert(CourseThread{ThreadKind::rule, a.movement, a.rule, "", false, {}}.key());
+    return json{{"limits", s.known.limits}, {"asked", asked}, {"settled", s.settled}, {"ladder", s.known.balance_step}}.dump(
         -1, ' ', false, json::error_handler_t::replace);
 }
 
-CourseNeeds needs_of_course(const CourseWish& w, const PersonNeeds& known, const std::set<std::string>& settled, const Forms& forms) {
+CourseNeeds needs_of_course(const CourseWish& w, const CourseSheet& sheet, const Forms& forms) {
     CourseNeeds n;
-    know_person(n.needs, known);
+    n.needs = sheet.known;
     n.needs.wanted = w.wanted;
     n.needs.themes = w.themes;
     n.needs.chair = w.chair, n.needs.wall = w.wall, n.needs.stick = w.stick;
     if (!w.form.empty())
-        if (const auto f = forms.form(std::string(form_prefix) + w.form)) n.needs.form = grow_form(*f, known, w.form_known);
+        if (const auto f = forms.form(std::string(form_prefix) + w.form)) n.needs.form = grow_form(*f, sheet.weak, w.form_known);
     n.from = w.from;
-    n.weeks = w.weeks, n.lessons = w.lessons, n.home_days = w.home_days;
+    n.weeks = w.weeks, n.lessons = w.lessons, n.home_days = sheet.group != 0 ? 0 : w.home_days;
     n.lesson_minutes = w.lesson_minutes, n.home_minutes = w.home_minutes;
     n.slide = w.slide;
     n.begins = w.begins;
-    n.settled = settled;
+    n.settled = sheet.settled;
     return n;
 }
 
@@ -214,7 +257,7 @@ std::vector<Movement> movements_of_course(const CourseWish& w, const Forms& form
 
 Result<Course> make_course(const CourseWish& wish, const CourseSheet& sheet, const Forms& forms, const Course* so_far,
                            const std::string& today) {
-    const auto needs = needs_of_course(wish, sheet.known, sheet.settled, forms);
+    const auto needs = needs_of_course(wish, sheet, forms);
     const auto movements = movements_of_course(wish, forms);
     const std::size_t now = so_far ? weeks_over(*so_far, today) : 0;
     auto made = propose_course(needs, movements, now > 0 ? so_far : nullptr, now);

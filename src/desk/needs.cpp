@@ -126,12 +126,12 @@ void know_group(Needs& n, std::span<const PersonNeeds> group) {
     }
 }
 
-FormToGrow grow_form(const LinkedForm& form, const PersonNeeds& one, int known) {
+FormToGrow grow_form(const LinkedForm& form, const std::map<std::string, std::vector<int>>& weak, int known) {
     FormToGrow out;
     out.form = form.id;
     out.steps = steps_of(form);
     out.known = known;
-    if (const auto it = one.weak.find(clip_id(form)); it != one.weak.end()) out.weak = it->second;
+    if (const auto it = weak.find(clip_id(form)); it != weak.end()) out.weak = it->second;
     return out;
 }
 

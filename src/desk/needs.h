@@ -23,8 +23,8 @@ Result<PersonNeeds> person_needs(const Library& library, std::int64_t person, co
 void know_person(Needs& needs, const PersonNeeds& one);
 /// The same of a group: what any of them cannot do, nobody is led to do; what somebody was not taught is not taken for known.
 void know_group(Needs& needs, std::span<const PersonNeeds> group);
-/// A linked form to be practised piece by piece, as it is known of that person: the parts their letter asked for more often.
-FormToGrow grow_form(const LinkedForm& form, const PersonNeeds& one, int known);
+/// A linked form to be practised piece by piece; `weak`: as in PersonNeeds, parts that are done more often.
+FormToGrow grow_form(const LinkedForm& form, const std::map<std::string, std::vector<int>>& weak, int known);
 /// Movements with the pieces of a form among them, for `propose`; only the movements where it cannot be linked.
 std::vector<Movement> with_pieces(const std::vector<Movement>& movements, const LinkedForm& form, bool mirror);
 /// What serves as well takes turns from day to day and from person to person. `day`: ISO.

@@ -129,7 +129,7 @@ Result<bool> ClassStore::remove(std::int64_t id) {
     return together([&]() -> Result<bool> {
         for (const char* sql :
              {"DELETE FROM lesson_person WHERE lesson IN (SELECT id FROM lesson WHERE class=?)", "DELETE FROM lesson WHERE class=?",
-              "DELETE FROM class_member WHERE class=?", "DELETE FROM class WHERE id=?"}) {
+              "DELETE FROM class_member WHERE class=?", "DELETE FROM course WHERE class=?", "DELETE FROM class WHERE id=?"}) {
             Query q(db_, sql);
             if (auto done = q.bind(id).run(); !done) return done;
         }

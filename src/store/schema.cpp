@@ -194,6 +194,14 @@ const std::array<const char*, newest_schema> schema_steps{
     "REFERENCES clip(id), day TEXT NOT NULL, body TEXT NOT NULL);"
     "CREATE INDEX seen_round_assistant ON seen_round(assistant);"
     "CREATE INDEX seen_round_clip ON seen_round(clip);",
+    // 24: a course is of a person or of a class
+    "CREATE TABLE course_24(id INTEGER PRIMARY KEY AUTOINCREMENT, person INTEGER REFERENCES person(id), class INTEGER REFERENCES class(id), "
+    "title TEXT NOT NULL, wish TEXT NOT NULL, weeks TEXT NOT NULL, CHECK((person IS NULL) <> (class IS NULL)));"
+    "INSERT INTO course_24(id, person, title, wish, weeks) SELECT id, person, title, wish, weeks FROM course;"
+    "DROP TABLE course;"
+    "ALTER TABLE course_24 RENAME TO course;"
+    "CREATE INDEX course_person ON course(person);"
+    "CREATE INDEX course_class ON course(class);",
 };
 
 } // namespace bevel

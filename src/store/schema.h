@@ -4,7 +4,7 @@
 
 namespace bevel {
 
-inline constexpr int newest_schema = 23;
+inline constexpr int newest_schema = 24;
 /// Never edited once released, only added to.
 extern const std::array<const char*, newest_schema> schema_steps;
 

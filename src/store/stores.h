@@ -303,10 +303,15 @@ public:
 class CourseStore : public Store {
 public:
     using Store::Store;
-    /// A new one (id 0), or one as it is now (also one that was taken out, under its id). too_large.
+    /// A new one (id 0), or one as it is now (also one that was taken out, under its id). too_large; bad_value "course" where it is of
+    /// nobody, or of a person and a class.
     Result<std::int64_t> keep(const KeptCourse& course);
     Result<bool> drop(std::int64_t id);
     Result<std::vector<KeptCourse>> of(std::int64_t person) const; // newest first
+    Result<std::vector<KeptCourse>> of_class(std::int64_t group) const;
+
+private:
+    Result<std::vector<KeptCourse>> listed(const char* owner, std::int64_t id) const;
 };
 
 /// Who learns to see, and what they saw.

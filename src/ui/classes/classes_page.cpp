@@ -16,11 +16,13 @@ ClassesPage::ClassesPage(Session& session, QWidget* parent) : Place(session, "cl
     lesson_ = new LessonView(session_);
     facts_ = new ClassFacts(session_);
     common_ = new CommonView(session_);
+    course_ = new WeeksView(session_, undo(), true);
     tabs_ = new QTabWidget;
     tabs_->setObjectName(QStringLiteral("classTabs"));
     tabs_->setAccessibleName(tr("About the class"));
     tabs_->addTab(lesson_, tr("Lesson"));
     tabs_->addTab(facts_, tr("Class"));
+    tabs_->addTab(course_, tr("Course"));
     tabs_->addTab(common_, tr("In common"));
     notice_ = new Notice;
     auto* right = new QVBoxLayout;
@@ -53,6 +55,12 @@ ClassesPage::ClassesPage(Session& session, QWidget* parent) : Place(session, "cl
     connect(lesson_, &LessonView::changed, this, [this](const Lesson& before, const Lesson& after) {
         undo().push(new Step<Lesson>(
             tr("the lesson"), [this](const Lesson& l) { lesson_->set_lesson(l); }, before, after));
+    });
+    connect(course_, &WeeksView::kept, this, &ClassesPage::load_courses);
+    connect(course_, &WeeksView::lesson_wanted, this, [this](const std::string& day) {
+        lesson_->show_day(day);
+        tabs_->setCurrentIndex(0);
+        if (lesson_->plan().items.empty()) lesson_->propose_now(); // one that was made already stays as it is
     });
     connect(common_, &CommonView::wanted, this, [this](const AskedFor& what) {
         lesson_->ask_for(what);
@@ -144,7 +152,22 @@ void ClassesPage::load_sheet() {
             facts_->show_class(sheet_->group, people_);
             lesson_->show_class(*sheet_);
             common_->show_class(*sheet_);
+            course_->show_class(sheet_->group);
             emit filled();
+        });
+}
+
+/// The weeks of a course were changed: the lesson is told of them.
+void ClassesPage::load_courses() {
+    if (!sheet_) return;
+    session_.background->run<Result<std::pair<std::vector<CourseOf>, int>>>(
+        this, [lib = session_.library, id = sheet_->group.id](std::stop_token) { return courses_of_class(*lib, id); },
+        [this, id = sheet_->group.id](const Result<std::pair<std::vector<CourseOf>, int>>& courses) {
+            if (!courses) return notice_->problem(text::error(courses.error()));
+            if (!sheet_ || sheet_->group.id != id) return;
+            sheet_->courses = courses->first;
+            lesson_->set_courses(courses->first);
+            emit courses_known();
         });
 }
 
@@ -187,7 +210,7 @@ void ClassesPage::remove_class() {
 void ClassesPage::add_actions(Actions& actions) {
     using M = Actions::Menu;
     actions.add(this, M::clip, "lessonProposeAction", tr("Propose a lesson"), {QKeySequence(Qt::Key_F8)},
-                [this] { lesson_->propose_now(); });
+                [this] { tabs_->currentWidget() == course_ ? course_->make_anew() : lesson_->propose_now(); });
     actions.add(this, M::clip, "lessonHoldAction", tr("Hold the lesson"), {QKeySequence(Qt::Key_F9)}, [this] { lesson_->run_now(); });
 }
 

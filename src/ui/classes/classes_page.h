@@ -5,6 +5,7 @@
 #include "ui/classes/lesson_view.h"
 #include "ui/shell/empty_state.h"
 #include "ui/shell/place.h"
+#include "ui/weeks/weeks_view.h"
 
 class QStackedLayout;
 class QTabWidget;
@@ -23,18 +24,21 @@ public:
     LessonView* lesson() { return lesson_; }
     ClassFacts* facts() { return facts_; }
     CommonView* common() { return common_; }
+    WeeksView* course() { return course_; }
     /// A new class under that name.
     void add_class(const QString& name);
     void remove_class();
 
 signals:
-    void filled(); // a class is shown
+    void filled();        // a class is shown
+    void courses_known(); // its courses as they are now
 
 private:
     QWidget* build_side();
     void ask_name();
     void load(qint64 choose);
     void load_sheet();
+    void load_courses();
     void keep(const ClassGroup& group);
 
     std::optional<ClassSheet> sheet_;
@@ -50,6 +54,7 @@ private:
     LessonView* lesson_ = nullptr;
     ClassFacts* facts_ = nullptr;
     CommonView* common_ = nullptr;
+    WeeksView* course_ = nullptr;
     Notice* notice_ = nullptr;
 };
 

@@ -3,6 +3,7 @@
 #include "ui/paint/class_sheet.h"
 #include "ui/shell/flow_layout.h"
 #include "ui/text/class_words.h"
+#include "ui/text/course_words.h"
 #include "ui/text/practice_words.h"
 #include <cmath>
 #include <QCheckBox>
@@ -36,6 +37,7 @@ LessonView::LessonView(Session& session, QWidget* parent) : QWidget(parent), ses
     head_ = new QLabel;
     head_->setObjectName(QStringLiteral("lessonHead"));
     head_->setWordWrap(true);
+    head_->setTextFormat(Qt::PlainText); // titles are data
     propose_ = button(this, "lessonPropose", tr("Propose a lesson"), [this] { propose_now(); });
     other_ = button(this, "lessonAnother", tr("Another one"), [this] { propose_now(true); });
     go_ = button(this, "primary", tr("Hold it …"), [this] { run_now(); });
@@ -183,6 +185,11 @@ void LessonView::show_day(const std::string& iso) {
     fill();
 }
 
+void LessonView::set_courses(const std::vector<CourseOf>& courses) {
+    sheet_.courses = courses;
+    fill_plan();
+}
+
 void LessonView::fill() {
     filling_ = true;
     day_->setDate(QDate::fromString(QString::fromStdString(lesson_.day), Qt::ISODate));
@@ -218,6 +225,17 @@ void LessonView::ask_gate() {
     say_otherwise(plan_, instead_);
 }
 
+/// The week of the class's course that this lesson is in.
+QString LessonView::week_words() const {
+    const auto week = sheet_.week_of(lesson_.day);
+    if (!week) return {};
+    const auto forms = session_.forms();
+    QString words = QLatin1Char('\n') + tr("Week %1 of “%2”").arg(week->second + 1).arg(QString::fromStdString(week->first->title));
+    if (const auto* fresh = week->first->made.fresh_in(week->second))
+        words += tr(", new: %1").arg(text::thread_title(*fresh, *forms.movements, *forms.linked));
+    return words;
+}
+
 void LessonView::fill_plan() {
     const auto movements = session_.practice_movements();
     std::vector<Line> rows;
@@ -249,7 +267,7 @@ void LessonView::fill_plan() {
             .arg(here)
             .arg(lesson_.people.size())
             .arg(plan_.items.empty() ? QString() : tr(", %1 min", "after how many are here").arg(std::lround(plan_.total_s() / 60))) +
-        (lesson_.held ? tr(" · held") : QString()));
+        (lesson_.held ? tr(" · held") : QString()) + week_words());
     const bool writes = !session_.library->read_only();
     propose_->setEnabled(here > 0);
     other_->setEnabled(here > 0 && !plan_.items.empty());
@@ -358,8 +376,8 @@ void LessonView::propose_now(bool another) {
     propose_->setEnabled(false);
     session_.files().run<Result<Plan>>(
         this,
-        [sheet = sheet_, lesson = lesson_, movements = session_.practice_movements(), asked = asked_, n = another_](std::stop_token) {
-            return propose_lesson(sheet, lesson, *movements, asked, n);
+        [sheet = sheet_, lesson = lesson_, forms = session_.forms(), asked = asked_, n = another_](std::stop_token) {
+            return propose_lesson(sheet, lesson, forms, asked, n);
         },
         [this, run, day = lesson_.day](const Result<Plan>& plan) {
             propose_->setEnabled(true);

@@ -21,6 +21,8 @@ public:
     /// Another class, or the same as it is now; its lesson of the chosen day.
     void show_class(const ClassSheet& sheet);
     void show_day(const std::string& iso);
+    /// The courses of the class as they are now: lessons are proposed by them.
+    void set_courses(const std::vector<CourseOf>& courses);
     const Lesson& lesson() const { return lesson_; }
     const Plan& plan() const { return plan_; }
     const std::vector<std::vector<Instead>>& instead() const { return instead_; }
@@ -62,6 +64,7 @@ private:
     void fill();
     void fill_there();
     void fill_plan();
+    QString week_words() const;
     void show_today();
     void change(const std::function<void(Lesson&)>& how);
     LessonPerson* chosen(Lesson& lesson) const;

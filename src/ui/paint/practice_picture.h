@@ -15,13 +15,16 @@ struct PracticePicture {
     QString title, amount, side, count, next, words, caption; // words: point of attention, or what is said
     QString left;                                             // time left of the exercise
     QString otherwise;                                        // of a class: what some do instead
+    QString facing;                                           // of a class: the side of whoever leads it face to face
     double fullness = 0.5;
     Breath breath = Breath::free;
     double share = 0; // of the session that is done
     QImage figure;    // empty while the figure rests, or is hidden
     bool resting = false, waits = false, running = true;
 };
-PracticePicture practice_picture(const Timeline& t, const Plan& plan, const std::vector<Movement>& movements, double at_s);
+/// Sides are always those of whoever does it. `facing`: somebody leads face to face, whose own side is the other one.
+PracticePicture practice_picture(const Timeline& t, const Plan& plan, const std::vector<Movement>& movements, double at_s,
+                                 bool facing = false);
 void paint_practice(QPainter& p, const QRectF& r, const PracticePicture& picture, const Theme& theme);
 /// The breath of our own: a boat between two shores that rises with the in-breath and sinks with the out-breath. Shape and word both tell
 /// it.

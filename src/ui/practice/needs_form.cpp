@@ -459,7 +459,7 @@ Needs NeedsForm::needs() const {
     std::vector<std::string> wanted;
     for (int i = 0; i < wanted_->count(); ++i) wanted.push_back(wanted_->item(i)->data(Qt::UserRole).toString().toStdString());
     if (const auto f = session_.forms().form(std::string(form_prefix) + form_->currentData().toString().toStdString())) {
-        n.form = grow_form(*f, known_, form_known_->value());
+        n.form = grow_form(*f, known_.weak, form_known_->value());
         n.form->mirrored = form_mirrored_->isChecked();
         n.form->recall = form_recall_->isChecked();
         session_.practise(n.form->form, n.form->mirrored);

@@ -35,7 +35,7 @@ PracticePage::PracticePage(Session& session, QWidget* parent) : Place(session, "
     tabs_->setObjectName(QStringLiteral("practiceTabs"));
     tabs_->setAccessibleName(tr("Practice"));
     tabs_->addTab(build_plan(), tr("Plan"));
-    course_ = new WeeksView(session_, undo());
+    course_ = new WeeksView(session_, undo(), false);
     tabs_->addTab(course_, tr("Course"));
     log_ = new LogView(session_);
     tabs_->addTab(log_, tr("Log"));

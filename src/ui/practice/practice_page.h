@@ -4,7 +4,7 @@
 #include "ui/practice/log_view.h"
 #include "ui/practice/needs_form.h"
 #include "ui/practice/plan_view.h"
-#include "ui/practice/weeks_view.h"
+#include "ui/weeks/weeks_view.h"
 #include "ui/shell/notice.h"
 #include "ui/shell/place.h"
 

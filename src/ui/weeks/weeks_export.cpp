@@ -3,7 +3,7 @@
 #include "store/reminder.h"
 #include "ui/jobs/jobs.h"
 #include "ui/paint/course_page.h"
-#include "ui/practice/weeks_view.h"
+#include "ui/weeks/weeks_view.h"
 #include "ui/text/course_words.h"
 #include "ui/text/languages.h"
 #include <QFileInfo>
@@ -29,7 +29,7 @@ void WeeksView::export_to(const QString& file, const QString& beside) {
     session_.files().run<Result<bool>>(
         this,
         [page, stop, path = std::filesystem::path(file.toStdString()), ending = QFileInfo(file).suffix().toLower(),
-         now = QDateTime::currentDateTimeUtc(), jobs = QPointer<Jobs>(session_.jobs), lane = &session_.files(),
+         at = classes_ && !group_.at.empty() ? group_.at : std::string("18:00"), now = QDateTime::currentDateTimeUtc(), jobs = QPointer<Jobs>(session_.jobs), lane = &session_.files(),
          job](const std::stop_token& quit) -> Result<bool> {
             const std::stop_callback forward(quit, [&] { stop->request_stop(); });
             if (ending == QLatin1String("pdf")) {
@@ -38,7 +38,7 @@ void WeeksView::export_to(const QString& file, const QString& beside) {
                 return write_whole(path, {bytes->constData(), static_cast<std::size_t>(bytes->size())});
             }
             if (ending == QLatin1String("ics")) {
-                const auto dates = text::course_dates(page.course, page.needs, "18:00", page.title);
+                const auto dates = text::course_dates(page.course, page.needs, at, page.title);
                 const auto calendar = calendar_of(dates, now.toString(QStringLiteral("yyyy-MM-ddTHH:mm:ss")).toStdString());
                 if (!calendar) return tl::unexpected(calendar.error());
                 return write_whole(path, *calendar);

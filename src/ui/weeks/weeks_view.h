@@ -1,7 +1,7 @@
-// A course of weeks: asked for on the left, as threads on the right, with what each week is made of and why.
+// A course of weeks, of a person or of a class: asked for on the left, as threads on the right, with what each week is made of and why.
 #pragma once
-#include "ui/practice/course_form.h"
-#include "ui/practice/course_threads.h"
+#include "ui/weeks/course_form.h"
+#include "ui/weeks/course_threads.h"
 #include "ui/shell/notice.h"
 #include <QUndoStack>
 
@@ -20,17 +20,21 @@ struct CourseStep {
 class WeeksView : public QWidget {
     Q_OBJECT
 public:
-    explicit WeeksView(Session& session, QUndoStack& undo, QWidget* parent = nullptr);
+    /// `classes`: the courses of classes, else of people.
+    WeeksView(Session& session, QUndoStack& undo, bool classes, QWidget* parent = nullptr);
     void set_people(const std::vector<Person>& people, qint64 chosen) { form_->set_people(people, chosen); }
     void set_person(qint64 id) { form_->set_person(id); }
-    void show_person(qint64 id);
-    qint64 person() const { return person_; }
+    void show_person(qint64 id) { show_owner(id); }
+    /// Another class, or the same as it is now.
+    void show_class(const ClassGroup& group);
+    /// The person or class whose courses are shown; 0: nobody's.
+    qint64 owner() const { return owner_; }
     const CourseOf& course() const { return course_; }
     const CourseSheet& sheet() const { return sheet_; }
     CourseForm* form() { return form_; }
     ThreadsTable* threads() { return table_; }
     Notice* notice() { return notice_; }
-    /// Another one for this person, not kept yet.
+    /// Another one for this person or class, not kept yet.
     void begin_another();
     /// Keeps what is shown and is not kept yet.
     void keep_it();
@@ -51,6 +55,8 @@ signals:
     void kept();
     /// A session is to be planned: what it is asked for beside what the day asks, and of which week.
     void day_wanted(const bevel::Needs& day, const QString& of_what);
+    /// The same of a class: the lesson of its day in that week.
+    void lesson_wanted(const std::string& day);
     void exported(const QString& file);
 
 protected:
@@ -58,6 +64,8 @@ protected:
 
 private:
     void load();
+    void show_owner(qint64 id);
+    qint64 of(const CourseOf& course) const { return classes_ ? course.group : course.person; }
     QLayout* build_top();
     QLayout* build_below();
     QString today() const;
@@ -79,7 +87,9 @@ private:
 
     Session& session_;
     QUndoStack& undo_;
-    qint64 person_ = 0;
+    bool classes_;
+    qint64 owner_ = 0;
+    ClassGroup group_; // where it is of classes
     int run_ = 0;
     CourseSheet sheet_;
     CourseOf course_;

@@ -1,4 +1,4 @@
-#include "ui/practice/weeks_view.h"
+#include "ui/weeks/weeks_view.h"
 #include "ui/shell/flow_layout.h"
 #include "ui/shell/step.h"
 #include "ui/text/course_words.h"
@@ -15,8 +15,9 @@
 
 namespace bevel::ui {
 
-WeeksView::WeeksView(Session& session, QUndoStack& undo, QWidget* parent) : QWidget(parent), session_(session), undo_(undo) {
-    form_ = new CourseForm(session_);
+WeeksView::WeeksView(Session& session, QUndoStack& undo, bool classes, QWidget* parent)
+    : QWidget(parent), session_(session), undo_(undo), classes_(classes) {
+    form_ = new CourseForm(session_, classes_);
     auto* scroll = new QScrollArea;
     scroll->setAccessibleName(tr("What the course is asked for"));
     scroll->setWidget(form_);
@@ -69,7 +70,7 @@ QLayout* WeeksView::build_top() {
     };
     choice_ = new QComboBox;
     choice_->setObjectName(QStringLiteral("courseChoice"));
-    choice_->setAccessibleName(tr("Which course of this person"));
+    choice_->setAccessibleName(classes_ ? tr("Which course of this class") : tr("Which course of this person"));
     choice_->setSizeAdjustPolicy(QComboBox::AdjustToMinimumContentsLengthWithIcon);
     choice_->setMinimumContentsLength(24);
     connect(choice_, &QComboBox::activated, this, [this](int at) {
@@ -77,7 +78,8 @@ QLayout* WeeksView::build_top() {
     });
     another_ = button("courseAnother", tr("Another one"), [this] { begin_another(); });
     anew_ = button("courseAnew", tr("Weeks anew"), [this] { make_anew(); });
-    anew_->setToolTip(tr("From this week on, by what is known of the person today"));
+    anew_->setToolTip(classes_ ? tr("From this week on, by what is known of the class today")
+                               : tr("From this week on, by what is known of the person today"));
     remove_ = button("courseRemove", tr("Take out"), [this] { remove(); });
     export_ = new QPushButton(tr("Export"));
     export_->setObjectName(QStringLiteral("courseExport"));
@@ -87,13 +89,15 @@ QLayout* WeeksView::build_top() {
                                                      {tr("Web page, large type …"), "course.html", tr("HTML (*.html)"), ""},
                                                      {tr("Web page with sound beside it …"), "course.html", tr("HTML (*.html)"), "ogg"},
                                                      {tr("Web page with films beside it …"), "course.html", tr("HTML (*.html)"), "mp4"},
-                                                     {tr("Calendar …"), "course.ics", tr("Calendar (*.ics)"), ""}})
+                                                     {tr("Calendar …"), "course.ics", tr("Calendar (*.ics)"), ""}}) {
+        if (classes_ && *beside != 0) continue; // beside the page lie days at home, and a class has none
         connect(menu->addAction(label), &QAction::triggered, this,
                 [this, l = label, n = QString::fromLatin1(name), k = kinds, b = QString::fromLatin1(beside)] {
                     const QString& folder = session_.settings.export_folder;
                     const QString file = QFileDialog::getSaveFileName(this, l, folder.isEmpty() ? n : folder + QLatin1Char('/') + n, k);
                     if (!file.isEmpty()) export_to(file, b);
                 });
+    }
     export_->setMenu(menu);
     auto* acts = new FlowLayout;
     acts->setSpacing(6);
@@ -110,6 +114,7 @@ QLayout* WeeksView::build_below() {
         auto* l = new QLabel;
         l->setObjectName(QLatin1String(id));
         l->setWordWrap(true);
+        l->setTextFormat(Qt::PlainText); // names and titles are data
         l->setAlignment(Qt::AlignTop | Qt::AlignLeft);
         l->setTextInteractionFlags(Qt::TextSelectableByMouse);
         return l;
@@ -126,6 +131,7 @@ QLayout* WeeksView::build_below() {
     };
     lesson_ = button("courseLesson", tr("Plan a lesson of it …"), [this] { ask_for_day(false); });
     home_ = button("courseHome", tr("Plan a day at home …"), [this] { ask_for_day(true); });
+    if (classes_) home_->hide();
     begins_ = button("courseBegins", tr("Begins in this week"), [this] {
         const QModelIndex i = table_->currentIndex();
         const CourseThread* t = i.isValid() ? model_->thread(i.row()) : nullptr;
@@ -154,7 +160,7 @@ QString WeeksView::today() const {
     return QDate::currentDate().toString(Qt::ISODate);
 }
 CourseNeeds WeeksView::needs() const {
-    return needs_of_course(course_.wish, sheet_.known, sheet_.settled, forms());
+    return needs_of_course(course_.wish, sheet_, forms());
 }
 void WeeksView::problem(const Error& e) {
     notice_->problem(text::error(e));
@@ -181,9 +187,14 @@ void WeeksView::showEvent(QShowEvent* e) {
     load();
 }
 
-void WeeksView::show_person(qint64 id) {
-    if (id != person_) { // nothing of the last person stays to be seen
-        person_ = id;
+void WeeksView::show_class(const ClassGroup& group) {
+    group_ = group;
+    show_owner(group.id);
+}
+
+void WeeksView::show_owner(qint64 id) {
+    if (id != owner_) { // nothing of the last one stays to be seen
+        owner_ = id;
         sheet_ = {};
         course_ = {};
         fill();
@@ -193,11 +204,11 @@ void WeeksView::show_person(qint64 id) {
 
 void WeeksView::load() {
     const int run = ++run_;
-    if (person_ == 0) return fill();
+    if (owner_ == 0) return fill();
     session_.files().run<Result<CourseSheet>>(
         this,
-        [lib = session_.library, id = person_, day = today().toStdString(), all = forms()](std::stop_token) {
-            return course_sheet(*lib, all, id, day);
+        [lib = session_.library, id = owner_, day = today().toStdString(), all = forms(), classes = classes_](std::stop_token) {
+            return classes ? class_course_sheet(*lib, all, id, day) : course_sheet(*lib, all, id, day);
         },
         [this, run](Result<CourseSheet> sheet) {
             if (run != run_) return;
@@ -210,7 +221,7 @@ void WeeksView::take(CourseSheet sheet) {
     const auto before = course_;
     sheet_ = std::move(sheet);
     const auto it = std::find_if(sheet_.courses.begin(), sheet_.courses.end(), [&](const CourseOf& c) { return c.id == before.id; });
-    if (before.id == 0 && before.person == person_ && !before.made.weeks.empty()) { // not kept yet: it stays as it was wished for
+    if (before.id == 0 && of(before) == owner_ && !before.made.weeks.empty()) { // not kept yet: it stays as it was wished for
         auto made = make_course(before.wish, sheet_, forms(), nullptr, today().toStdString());
         CourseOf draft = before;
         if (made) draft.made = std::move(*made), draft.made_of = basis_of(sheet_);
@@ -225,11 +236,20 @@ void WeeksView::take(CourseSheet sheet) {
 }
 
 void WeeksView::begin_another() {
-    if (person_ == 0) return;
+    if (owner_ == 0) return;
     CourseOf c;
-    c.person = person_;
     const QDate day = QDate::currentDate();
-    c.wish.from = day.addDays(day.dayOfWeek() == 1 ? 0 : 8 - day.dayOfWeek()).toString(Qt::ISODate).toStdString();
+    int first = 1; // its weeks begin on a Monday, those of a class on its day
+    if (classes_) {
+        c.group = owner_;
+        c.wish.home_days = 0;
+        c.wish.lesson_minutes = group_.minutes;
+        c.wish.chair = group_.chair, c.wish.wall = group_.wall, c.wish.stick = group_.stick;
+        if (group_.weekday > 0) first = group_.weekday;
+    } else {
+        c.person = owner_;
+    }
+    c.wish.from = day.addDays((first - day.dayOfWeek() + 7) % 7).toString(Qt::ISODate).toStdString();
     c.title = tr("Course from %1").arg(text::day(c.wish.from, true)).toStdString();
     auto made = make_course(c.wish, sheet_, forms(), nullptr, today().toStdString());
     if (!made) return problem(made.error());
@@ -248,7 +268,7 @@ void WeeksView::show_course(const CourseOf& course) {
 }
 
 void WeeksView::fill() {
-    const bool any = person_ != 0 && !course_.made.weeks.empty(), writes = !session_.library->read_only();
+    const bool any = owner_ != 0 && !course_.made.weeks.empty(), writes = !session_.library->read_only();
     const auto over = weeks_over(course_.made, today().toStdString());
     const bool begun = any && course_.made.weeks.front().from <= today().toStdString();
     const QModelIndex at = table_->currentIndex(); // it stays with its thread and week, whatever comes in above
@@ -267,12 +287,13 @@ void WeeksView::fill() {
     }
     keep_->setVisible(course_.id == 0);
     keep_->setEnabled(any && writes);
-    another_->setEnabled(person_ != 0 && writes && course_.id != 0);
+    another_->setEnabled(owner_ != 0 && writes && course_.id != 0);
     anew_->setEnabled(any && (writes || course_.id == 0));
     remove_->setEnabled(any && course_.id != 0 && writes);
     export_->setEnabled(any);
-    words_->setText(person_ == 0
-                        ? tr("A course is of one person: choose whose. What is known of them decides what may be in it.")
+    words_->setText(owner_ == 0
+                        ? (classes_ ? tr("A course of the class: choose which class, or make one.")
+                                    : tr("A course is of one person: choose whose. What is known of them decides what may be in it."))
                         : tr("▲ new   △ goes on   ● again   ○ from memory   dotted: it rests   frame: a clip is asked for   eye: it is "
                              "looked at"));
     QStringList left;
@@ -291,7 +312,7 @@ void WeeksView::fill_choice() {
         choice_->addItem(c.title.empty() ? tr("Course from %1").arg(text::day(c.wish.from, true)) : QString::fromStdString(c.title));
         if (c.id == course_.id) at = choice_->count() - 1;
     }
-    if (at < 0 && person_ != 0) {
+    if (at < 0 && owner_ != 0) {
         choice_->addItem(tr("a new course, not kept yet"));
         at = choice_->count() - 1;
     }
@@ -301,7 +322,7 @@ void WeeksView::fill_choice() {
 
 void WeeksView::fill_week() {
     const QModelIndex i = table_->currentIndex();
-    const bool any = i.isValid() && i.column() < static_cast<int>(course_.made.weeks.size()) && person_ != 0;
+    const bool any = i.isValid() && i.column() < static_cast<int>(course_.made.weeks.size()) && owner_ != 0;
     const bool writes = !session_.library->read_only() || course_.id == 0;
     for (auto* b : {lesson_, home_, begins_, missed_}) b->setEnabled(any);
     if (!any) {
@@ -339,7 +360,7 @@ void WeeksView::fill_week() {
 /// What is known now and was not when the weeks were made; weeks in which nothing was done; pain.
 void WeeksView::say_what_happened() {
     notice_->say({});
-    if (course_.id == 0 || person_ == 0) return;
+    if (course_.id == 0 || owner_ == 0) return;
     const std::string day = today().toStdString();
     const auto now = weeks_over(course_.made, day);
     if (now >= course_.made.weeks.size()) return;
@@ -352,7 +373,7 @@ void WeeksView::say_what_happened() {
             words << text::course_change(c, course_.made, *made, *all.movements, *all.linked);
         if (!words.isEmpty())
             return notice_->problem(tr("What is known of %1 has changed since: %2.")
-                                        .arg(QString::fromStdString(sheet_.known.person.name), words.join(QStringLiteral("; "))),
+                                        .arg(QString::fromStdString(sheet_.name), words.join(QStringLiteral("; "))),
                                     tr("Follow it"), [this] { make_anew(); });
     }
     // Asked once, in the week after.

@@ -18,7 +18,8 @@ namespace bevel::ui {
 class CourseForm : public QWidget {
     Q_OBJECT
 public:
-    explicit CourseForm(const Session& session, QWidget* parent = nullptr);
+    /// `classes`: without whose it is, which is the class that is shown, and without days at home.
+    CourseForm(const Session& session, bool classes, QWidget* parent = nullptr);
     void set_people(const std::vector<Person>& people, qint64 chosen);
     void set_person(qint64 id);
     /// `under_way`: its first day stays.
@@ -48,6 +49,7 @@ private:
     void form_chosen();
 
     const Session& session_;
+    bool classes_;
     CourseWish shown_;
     bool filling_ = false;
     QComboBox *person_ = nullptr, *missed_ = nullptr, *movement_ = nullptr, *form_ = nullptr;

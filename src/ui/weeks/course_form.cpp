@@ -1,4 +1,4 @@
-#include "ui/practice/course_form.h"
+#include "ui/weeks/course_form.h"
 #include "ui/shell/day_edit.h"
 #include "ui/text/practice_words.h"
 #include <cmath>
@@ -29,7 +29,7 @@ QLabel* heading_of(const QString& words) {
 
 } // namespace
 
-CourseForm::CourseForm(const Session& session, QWidget* parent) : QWidget(parent), session_(session) {
+CourseForm::CourseForm(const Session& session, bool classes, QWidget* parent) : QWidget(parent), session_(session), classes_(classes) {
     auto* box = new QVBoxLayout(this);
     box->setContentsMargins(2, 0, 8, 0);
     box->setSpacing(4);
@@ -53,8 +53,9 @@ void CourseForm::build_whose(QVBoxLayout* box) {
     title_->setPlaceholderText(tr("Title, as it stands on the sheet"));
     title_->setMaxLength(100);
     connect(title_, &QLineEdit::editingFinished, this, &CourseForm::touched);
-    box->addWidget(heading_of(tr("Whose, and called what")));
+    box->addWidget(heading_of(classes_ ? tr("Called what") : tr("Whose, and called what")));
     box->addWidget(person_);
+    if (classes_) person_->hide();
     box->addWidget(title_);
 }
 
@@ -96,6 +97,8 @@ void CourseForm::build_time(QVBoxLayout* box) {
     grid->addWidget(lesson_minutes_, 1, 1);
     grid->addWidget(home_days_, 2, 0);
     grid->addWidget(home_minutes_, 2, 1);
+    if (classes_)
+        for (auto* s : {home_days_, home_minutes_}) s->hide();
     grid->addWidget(missed_, 3, 0, 1, 2);
     box->addWidget(heading_of(tr("From when, and how much")));
     box->addLayout(grid);

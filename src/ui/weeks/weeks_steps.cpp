@@ -1,5 +1,5 @@
 // What is done to a course: each a step that can be undone, kept with the person.
-#include "ui/practice/weeks_view.h"
+#include "ui/weeks/weeks_view.h"
 #include "ui/shell/step.h"
 #include "ui/text/course_words.h"
 #include <QComboBox>
@@ -9,7 +9,7 @@
 namespace bevel::ui {
 
 void WeeksView::form_changed() {
-    if (person_ == 0 || course_.made.weeks.empty()) return;
+    if (owner_ == 0 || course_.made.weeks.empty()) return;
     try_wish(form_->wish(), form_->course_title(), tr("what the course is asked for"));
 }
 
@@ -45,8 +45,8 @@ void WeeksView::change_to(CourseOf after, const QString& step) {
 }
 
 void WeeksView::apply(const CourseStep& step) {
-    if (step.course.person == person_ && step.there) show_course(step.course);
-    const int run = step.course.person == person_ ? ++run_ : run_;
+    if (of(step.course) == owner_ && step.there) show_course(step.course);
+    const int run = of(step.course) == owner_ ? ++run_ : run_;
     session_.background->run<Result<bool>>(
         this,
         [lib = session_.library, step](std::stop_token) -> Result<bool> {
@@ -55,7 +55,7 @@ void WeeksView::apply(const CourseStep& step) {
         },
         [this, run, step](const Result<bool>& ok) {
             if (!ok) return problem(ok.error());
-            if (step.course.person != person_ || run != run_) return emit kept();
+            if (of(step.course) != owner_ || run != run_) return emit kept();
             auto& all = sheet_.courses;
             const auto it = std::find_if(all.begin(), all.end(), [&](const CourseOf& c) { return c.id == step.course.id; });
             if (!step.there) {
@@ -73,7 +73,7 @@ void WeeksView::apply(const CourseStep& step) {
 }
 
 void WeeksView::keep_it() {
-    if (course_.id != 0 || person_ == 0 || course_.made.weeks.empty()) return;
+    if (course_.id != 0 || owner_ == 0 || course_.made.weeks.empty()) return;
     keep_->setEnabled(false);
     session_.background->run<Result<std::int64_t>>(
         this, [lib = session_.library, c = course_](std::stop_token) { return keep_course(*lib, c); },
@@ -81,7 +81,7 @@ void WeeksView::keep_it() {
             keep_->setEnabled(true);
             if (!id) return problem(id.error());
             c.id = *id;
-            if (c.person != person_) return;
+            if (of(c) != owner_) return;
             sheet_.courses.insert(sheet_.courses.begin(), c);
             show_course(c);
             emit kept();
@@ -142,8 +142,14 @@ void WeeksView::toggle_missed(int week) {
 
 void WeeksView::ask_for_day(bool at_home) {
     const QModelIndex i = table_->currentIndex();
-    if (!i.isValid() || person_ == 0 || !(at_home ? home_ : lesson_)->isEnabled()) return;
+    if (!i.isValid() || owner_ == 0 || !(at_home ? home_ : lesson_)->isEnabled()) return;
     const auto w = static_cast<std::size_t>(i.column());
+    if (classes_) { // the lesson asks for who is there, and for the week itself
+        const auto& from = course_.made.weeks[w].from;
+        const QDate first = QDate::fromString(QString::fromStdString(from), Qt::ISODate);
+        const int later = group_.weekday > 0 ? (group_.weekday - first.dayOfWeek() + 7) % 7 : 0;
+        return emit lesson_wanted(days_after(from, later));
+    }
     const auto n = needs();
     if (n.needs.form) session_.practise(n.needs.form->form, false);
     emit day_wanted(day_of_course(course_.made, n, w, at_home, n.needs),

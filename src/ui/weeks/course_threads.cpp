@@ -1,4 +1,4 @@
-#include "ui/practice/course_threads.h"
+#include "ui/weeks/course_threads.h"
 #include "ui/paint/course_chart.h"
 #include "ui/text/course_words.h"
 #include <QHeaderView>
