@@ -1,5 +1,6 @@
 // bevel-cli course: from goals to weeks, as text, as a page, as a sheet for the wall and as a calendar.
 #include "cli/needs_of.h"
+#include "cli/painting.h"
 #include "core/days.h"
 #include "core/files.h"
 #include "desk/needs_file.h"
@@ -7,9 +8,7 @@
 #include "ui/paint/course_page.h"
 #include "ui/text/course_words.h"
 #include "ui/text/languages.h"
-#include <array>
 #include <cstdio>
-#include <QCoreApplication>
 #include <QDateTime>
 
 namespace bevel::cli {
@@ -79,10 +78,7 @@ int course(const Words& words, const Environment& env) {
         propose_course(needs, asked->movements, before ? &*before : nullptr, before ? static_cast<std::size_t>(**now) - 1 : 0);
     if (!made) return complain({Code::cannot_judge, "no course: " + made.error().context});
     // In the language of whom it is for.
-    int count = 1;
-    std::string name = "bevel-cli";
-    std::array<char*, 2> one{name.data(), nullptr};
-    const QCoreApplication app(count, one.data());
+    const Painting app(find_data_dir(env.program));
     const auto language = asked->known.size() == 1 ? asked->known.front().facts.language : std::string();
     ui::speak(QString::fromStdString(language.empty() ? "en" : language));
     const auto title =

@@ -1,5 +1,6 @@
 #include "cli/args.h"
 #include "cli/commands.h"
+#include "cli/painting.h"
 #include "core/files.h"
 #include "core/ground/derive.h"
 #include "core/review/points_csv.h"
@@ -10,10 +11,7 @@
 #include "ui/paint/letter_document.h"
 #include "ui/paint/sending.h"
 #include "ui/text/text.h"
-#include <array>
 #include <cstdio>
-#include <memory>
-#include <QGuiApplication>
 
 namespace bevel::cli {
 namespace {
@@ -33,22 +31,6 @@ Result<Track> track_behind(const ReviewFile& file, const fs::path& where, const 
     if (!found) return tl::unexpected(found.error());
     return std::move(found->track);
 }
-
-/// What painting needs: an application without a screen, and the fonts.
-class Painting {
-public:
-    explicit Painting(const fs::path& data) {
-        qputenv("QT_QPA_PLATFORM", "offscreen");
-        app_ = std::make_unique<QGuiApplication>(argc_, argv_.data());
-        ui::Theme::load_fonts(data);
-    }
-
-private:
-    int argc_ = 1;
-    std::string name_ = "bevel-cli";
-    std::array<char*, 2> argv_{name_.data(), nullptr};
-    std::unique_ptr<QGuiApplication> app_;
-};
 
 /// The letter of a clip as it is written in the library; nothing in the library is changed.
 int letter_of_library(const fs::path& folder, std::int64_t clip, const fs::path& target, const Environment& env) {

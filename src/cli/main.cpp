@@ -20,7 +20,7 @@ constexpr const char* usage =
     "  bevel-cli letter review.json -o letter.pdf|letter.html\n"
     "  bevel-cli letter --library FOLDER --clip ID -o letter.pdf|letter.html|letter.txt\n"
     "  bevel-cli plan needs.json -o plan.json [--library FOLDER --person NAME...]\n"
-    "  bevel-cli course needs.json -o course.json [--html PAGE] [--ics FILE] [--at HH:MM] [--title T] [--so-far course.json --now WEEK\n"
+    "  bevel-cli course needs.json -o course.json [--html PAGE] [--pdf FILE] [--ics FILE] [--at HH:MM] [--title T] [--so-far course.json --now WEEK\n"
     "                     [--missed WEEK]...] [--library FOLDER --person NAME...]\n"
     "  bevel-cli library check|people FOLDER; search FOLDER WORD...\n"
     "  bevel-cli library backup FOLDER -o FILE.tar [--without-damaged]; restore FILE.tar -o FOLDER [--without-damaged]\n"

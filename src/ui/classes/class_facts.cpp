@@ -1,4 +1,5 @@
 #include "ui/classes/class_facts.h"
+#include "ui/shell/flow_layout.h"
 #include "ui/shell/left_edit.h"
 #include "ui/text/class_words.h"
 #include <QCheckBox>
@@ -7,6 +8,7 @@
 #include <QLabel>
 #include <QLineEdit>
 #include <QListWidget>
+#include <QMenu>
 #include <QPlainTextEdit>
 #include <QPushButton>
 #include <QRegularExpressionValidator>
@@ -69,9 +71,22 @@ ClassFacts::ClassFacts(const Session& session, QWidget* parent) : QWidget(parent
     remove->setObjectName(QStringLiteral("classRemove"));
     remove->setEnabled(writes_);
     connect(remove, &QPushButton::clicked, this, &ClassFacts::remove_asked);
+    auto* hand_over = new QPushButton(tr("Hand it over"));
+    hand_over->setObjectName(QStringLiteral("classHandOver"));
+    auto* menu = new QMenu(hand_over);
+    menu->setObjectName(QStringLiteral("classHandOvers"));
+    for (const auto& [label, how] : {std::pair{tr("As a file, with names …"), HandOver::with_names},
+                                     std::pair{tr("As a file, without names and notes …"), HandOver::without_names},
+                                     std::pair{tr("On a page (PDF), with names …"), HandOver::page}})
+        connect(menu->addAction(label), &QAction::triggered, this, [this, h = how] { emit hand_over_asked(h); });
+    hand_over->setMenu(menu);
+    auto* acts = new FlowLayout;
+    acts->setSpacing(6);
+    acts->addWidget(hand_over);
+    acts->addWidget(remove);
     auto* left = new QVBoxLayout;
     left->addLayout(form, 1);
-    left->addWidget(remove, 0, Qt::AlignLeft);
+    left->addLayout(acts);
     members_ = new QListWidget;
     members_->setObjectName(QStringLiteral("classMembers"));
     members_->setAccessibleName(tr("Who belongs to the class"));

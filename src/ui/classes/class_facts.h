@@ -15,6 +15,9 @@ class QTimeEdit;
 
 namespace bevel::ui {
 
+/// How a class is handed over to a colleague.
+enum class HandOver { with_names, without_names, page };
+
 class ClassFacts : public QWidget {
     Q_OBJECT
 public:
@@ -27,6 +30,7 @@ signals:
     /// Changed by hand: how it was, how it is.
     void changed(const bevel::ClassGroup& before, const bevel::ClassGroup& after);
     void remove_asked();
+    void hand_over_asked(bevel::ui::HandOver how);
 
 private:
     void touched();

@@ -1,7 +1,12 @@
 #include "ui/classes/classes_page.h"
 #include "core/days.h"
+#include "core/files.h"
+#include "ui/classes/handover_dialog.h"
+#include "ui/paint/class_sheet.h"
 #include "ui/shell/step.h"
 #include "ui/text/class_words.h"
+#include <QFileDialog>
+#include <QFileInfo>
 #include <QInputDialog>
 #include <QLabel>
 #include <QMessageBox>
@@ -48,6 +53,13 @@ ClassesPage::ClassesPage(Session& session, QWidget* parent) : Place(session, "cl
             this, tr("Remove the class"), tr("The class and the record of its lessons go. Its people, their clips and letters stay."));
         if (sure == QMessageBox::Yes) remove_class();
     });
+    connect(facts_, &ClassFacts::hand_over_asked, this, [this](HandOver how) {
+        const QString& folder = session_.settings.export_folder;
+        const QString name = how == HandOver::page ? QStringLiteral("class.pdf") : QStringLiteral("class.bevelclass");
+        const QString file = QFileDialog::getSaveFileName(this, tr("Hand it over"), folder.isEmpty() ? name : folder + QLatin1Char('/') + name,
+                                                          how == HandOver::page ? tr("PDF (*.pdf)") : tr("Class (*.bevelclass)"));
+        if (!file.isEmpty()) hand_over(file, how);
+    });
     connect(facts_, &ClassFacts::changed, this, [this](const ClassGroup& before, const ClassGroup& after) {
         undo().push(new Step<ClassGroup>(
             tr("the class"), [this](const ClassGroup& g) { keep(g); }, before, after));
@@ -89,11 +101,17 @@ QWidget* ClassesPage::build_side() {
     add->setObjectName(QStringLiteral("addClass"));
     add->setEnabled(!session_.library->read_only());
     connect(add, &QPushButton::clicked, this, &ClassesPage::ask_name);
+    auto* from_file = new QPushButton(tr("Take one over …"));
+    from_file->setObjectName(QStringLiteral("takeOverClass"));
+    from_file->setToolTip(tr("A class that a colleague handed over as a file"));
+    from_file->setEnabled(!session_.library->read_only());
+    connect(from_file, &QPushButton::clicked, this, &ClassesPage::ask_file);
     auto* box = new QVBoxLayout(side);
     box->setContentsMargins(0, 0, 0, 0);
     box->addWidget(head);
     box->addWidget(list_, 1);
     box->addWidget(add);
+    box->addWidget(from_file);
     return side;
 }
 
@@ -207,10 +225,87 @@ void ClassesPage::remove_class() {
         });
 }
 
+void ClassesPage::hand_over(const QString& file, HandOver how) {
+    if (!sheet_) return;
+    session_.files().run<Result<bool>>(
+        this,
+        [lib = session_.library, id = sheet_->group.id, forms = session_.forms(), catalogue = session_.catalogue, day = today(), how,
+         path = std::filesystem::path(file.toStdString())](std::stop_token) -> Result<bool> {
+            const auto sheet = class_sheet(*lib, id, day, forms);
+            if (!sheet) return tl::unexpected(sheet.error());
+            if (how != HandOver::page) return write_whole(path, handover_text(handover_of(*sheet, how == HandOver::with_names)));
+            const auto figures = figures_of_class(*lib, *sheet, "", "");
+            if (!figures) return tl::unexpected(figures.error());
+            const auto page = lesson_pdf(QString::fromStdString(sheet->group.name),
+                                         class_html(*sheet, day, forms, catalogue, common_faults(*figures)));
+            if (!page) return tl::unexpected(page.error());
+            return write_whole(path, {page->constData(), static_cast<std::size_t>(page->size())});
+        },
+        [this, file](const Result<bool>& ok) {
+            if (!ok) return notice_->problem(text::error(ok.error()));
+            session_.settings.export_folder = QFileInfo(file).absolutePath();
+            notice_->say(tr("Saved: %1. It names what people may not do: give it to nobody but whoever leads them.").arg(file));
+            emit handed_over(file);
+        });
+}
+
+void ClassesPage::ask_file() {
+    const QString file = QFileDialog::getOpenFileName(this, tr("Take over a class"), session_.settings.export_folder,
+                                                      tr("Class (*.bevelclass);;All files (*)"));
+    if (!file.isEmpty()) take_over(file);
+}
+
+void ClassesPage::take_over(const QString& file) {
+    struct Read {
+        Handover handover;
+        WhoIsWho guess;
+        std::vector<Person> people;
+    };
+    session_.files().run<Result<Read>>(
+        this,
+        [lib = session_.library, path = std::filesystem::path(file.toStdString())](std::stop_token) -> Result<Read> {
+            const auto bytes = read_text(path, handover_most);
+            if (!bytes) return tl::unexpected(bytes.error());
+            auto handover = parse_handover(*bytes);
+            if (!handover) return tl::unexpected(handover.error());
+            auto guess = who_is_who(*lib, *handover);
+            if (!guess) return tl::unexpected(guess.error());
+            auto people = lib->people().all();
+            if (!people) return tl::unexpected(people.error());
+            return Read{std::move(*handover), std::move(*guess), std::move(*people)};
+        },
+        [this, file](const Result<Read>& read) {
+            if (!read) {
+                either_->setCurrentIndex(1); // where what is wrong can be read
+                return notice_->problem(
+                    tr("%1 is no class that can be taken over: %2").arg(QFileInfo(file).fileName(), text::error(read.error())));
+            }
+            auto* dialog = new HandoverDialog(read->handover, read->people, read->guess, session_.catalogue, this);
+            dialog->setAttribute(Qt::WA_DeleteOnClose);
+            connect(dialog, &QDialog::accepted, this, [this, dialog, handover = read->handover] { take(handover, dialog->who()); });
+            dialog->open();
+        });
+}
+
+void ClassesPage::take(const Handover& handover, const WhoIsWho& who) {
+    session_.background->run<Result<std::int64_t>>(
+        this,
+        [lib = session_.library, handover, who, day = today(), reason = tr("Handed over with the class.").toStdString()](std::stop_token) {
+            return bevel::take_over(*lib, handover, who, reason, day);
+        },
+        [this](const Result<std::int64_t>& id) {
+            if (!id) return notice_->problem(text::error(id.error()));
+            load(*id);
+        });
+}
+
 void ClassesPage::add_actions(Actions& actions) {
     using M = Actions::Menu;
     actions.add(this, M::clip, "lessonProposeAction", tr("Propose a lesson"), {QKeySequence(Qt::Key_F8)},
                 [this] { tabs_->currentWidget() == course_ ? course_->make_anew() : lesson_->propose_now(); });
+    actions.add(this, M::clip, "takeOverAction", tr("Take over a class …"), {}, [this] {
+        if (!session_.library->read_only()) ask_file();
+    });
     actions.add(this, M::clip, "lessonHoldAction", tr("Hold the lesson"), {QKeySequence(Qt::Key_F9)}, [this] { lesson_->run_now(); });
 }
 

@@ -3,6 +3,7 @@
 #include "ui/classes/class_facts.h"
 #include "ui/classes/common_view.h"
 #include "ui/classes/lesson_view.h"
+#include "desk/handover.h"
 #include "ui/shell/empty_state.h"
 #include "ui/shell/place.h"
 #include "ui/weeks/weeks_view.h"
@@ -28,15 +29,22 @@ public:
     /// A new class under that name.
     void add_class(const QString& name);
     void remove_class();
+    /// The class that is shown, for a colleague.
+    void hand_over(const QString& file, HandOver how);
+    /// A class from a file: whoever is here already is asked for, then it is taken over.
+    void take_over(const QString& file);
 
 signals:
+    void handed_over(const QString& file);
     void filled();        // a class is shown
     void courses_known(); // its courses as they are now
 
 private:
     QWidget* build_side();
     void ask_name();
+    void ask_file();
     void load(qint64 choose);
+    void take(const Handover& handover, const WhoIsWho& who);
     void load_sheet();
     void load_courses();
     void keep(const ClassGroup& group);

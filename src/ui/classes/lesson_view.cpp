@@ -142,9 +142,13 @@ QWidget* LessonView::build_plan() {
     out_ = button(this, "lessonOut", tr("Take out"), [this] { take_out(); });
     up_ = button(this, "lessonUp", tr("Earlier"), [this] { move(-1); });
     down_ = button(this, "lessonDown", tr("Later"), [this] { move(1); });
-    auto* acts = new QHBoxLayout;
-    for (auto* b : {up_, down_, out_}) acts->addWidget(b);
-    acts->addStretch(1);
+    more_ = button(this, "lessonMore", tr("More"), [this] { adjust(1); });
+    more_->setToolTip(tr("One more on each side, five seconds more of a hold, a quarter of a minute more of a stand (+)"));
+    less_ = button(this, "lessonLess", tr("Less"), [this] { adjust(-1); });
+    less_->setToolTip(tr("One less on each side, five seconds less of a hold, a quarter of a minute less of a stand (−)"));
+    auto* acts = new FlowLayout;
+    acts->setSpacing(6);
+    for (auto* b : {up_, down_, more_, less_, out_}) acts->addWidget(b);
     auto* w = new QWidget;
     auto* box = new QVBoxLayout(w);
     box->setContentsMargins(0, 0, 0, 0);
@@ -158,6 +162,8 @@ bool LessonView::eventFilter(QObject* of, QEvent* e) {
         const auto key = static_cast<QKeyEvent*>(e)->key();
         if (of == here_ && key == Qt::Key_Space) return toggle_here(), true;
         if (of == table_ && key == Qt::Key_Delete) return take_out(), true;
+        if (of == table_ && (key == Qt::Key_Plus || key == Qt::Key_Equal)) return adjust(1), true;
+        if (of == table_ && key == Qt::Key_Minus) return adjust(-1), true;
         if (of == table_ && static_cast<QKeyEvent*>(e)->modifiers() == Qt::AltModifier && (key == Qt::Key_Up || key == Qt::Key_Down))
             return move(key == Qt::Key_Up ? -1 : 1), true;
     }
@@ -272,7 +278,7 @@ void LessonView::fill_plan() {
     propose_->setEnabled(here > 0);
     other_->setEnabled(here > 0 && !plan_.items.empty());
     for (QWidget* w : std::initializer_list<QWidget*>{go_, export_}) w->setEnabled(!plan_.items.empty() && here > 0);
-    for (auto* b : {up_, down_, out_}) b->setEnabled(!plan_.items.empty() && writes);
+    for (auto* b : {up_, down_, more_, less_, out_}) b->setEnabled(!plan_.items.empty() && writes);
     toggle_->setEnabled(!sheet_.members.empty() && writes);
     if (!most.isEmpty())
         notice_->problem(tr("More than half of those who are here do something else than: %1.").arg(most.join(QStringLiteral(", "))),
@@ -334,6 +340,32 @@ void LessonView::take_out() {
         p.items.erase(at - 1);
     settle_plan(p, *movements);
     change([&](Lesson& l) { l.plan = plan_text(p); });
+}
+
+void LessonView::adjust(int by) {
+    const int row = table_->currentIndex().row();
+    const Line* line = plan_rows_->at(table_->currentIndex());
+    if (!line || session_.library->read_only()) return;
+    constexpr double hold_step = 5, least_hold = 5, most_hold = 600, stand_step = 15;
+    constexpr int most_a_side = 30, most_times = 60;
+    Plan p = plan_;
+    for (std::size_t k = line->item; k < line->item + line->rounds; ++k) { // all its rounds alike
+        PlanItem& i = p.items[k];
+        if (i.part == PlanPart::settling) continue;
+        if (i.holds > 0)
+            i.hold_s = std::clamp(i.hold_s + hold_step * by, least_hold, most_hold);
+        else if (i.left + i.right > 0) {
+            for (int* n : {&i.left, &i.right})
+                if (*n > 0) *n = std::clamp(*n + by, 1, most_a_side);
+        } else if (i.times > 0)
+            i.times = std::clamp(i.times + by, 1, most_times);
+        else
+            i.practice_s = std::clamp(i.practice_s + stand_step * by, stand_least_s, stand_most_s);
+    }
+    settle_plan(p, *session_.practice_movements());
+    if (plan_text(p) == plan_text(plan_)) return;
+    change([&](Lesson& l) { l.plan = plan_text(p); });
+    table_->selectRow(row);
 }
 
 void LessonView::move(int by) {
@@ -399,6 +431,7 @@ PacerWindow* LessonView::run_now() {
     PacerOptions o;
     o.in_s = o.out_s = plan_.breath_s / 2;
     pacer_ = new PacerWindow(session_, plan_, o, true);
+    pacer_->lead_class();
     connect(pacer_, &PacerWindow::over, this, [this](const PracticeLog& log) {
         if (log.minutes < 0.2) return; // stopped before it began
         change([](Lesson& l) { l.held = true; });

@@ -32,6 +32,8 @@ public:
     void ask_for(const AskedFor& what) { asked_ = {what}; }
     void toggle_here();
     void take_out();
+    /// More (1) or less (-1) of the chosen exercise, in all its rounds: a repeat on each side, seconds of a hold or of a stand.
+    void adjust(int by);
     /// The chosen exercise, all its rounds, one place earlier (-1) or later (1); the stands at both ends stay.
     void move(int by);
     /// The lesson as it stands, from now on or (undo) as it was.
@@ -89,7 +91,7 @@ private:
     QLabel *head_ = nullptr, *of_whom_ = nullptr;
     std::vector<std::pair<std::string, QCheckBox*>> today_;
     QPushButton *toggle_ = nullptr, *propose_ = nullptr, *other_ = nullptr, *go_ = nullptr, *export_ = nullptr, *out_ = nullptr,
-                *up_ = nullptr, *down_ = nullptr;
+                *up_ = nullptr, *down_ = nullptr, *more_ = nullptr, *less_ = nullptr;
     QPointer<PacerWindow> pacer_;
     Notice* notice_ = nullptr;
 };

@@ -91,6 +91,10 @@ void PacerWindow::build() {
     behind_->setToolTip(tr("With “As in a mirror” too, both stand side by side"));
     hide_ = check("pacerHide", tr("From memory"), false);
     hide_->setToolTip(tr("The figure is hidden: for recalling"));
+    facing_ = check("pacerFacing", tr("Face to face"), false);
+    facing_->setToolTip(tr("Whoever leads faces the group and moves as its mirror image: their own side is shown too. What is called is the "
+                           "side of the group."));
+    facing_->hide();
     clock_words_ = new QLabel;
     clock_words_->setObjectName(QStringLiteral("faint"));
     auto* all = new QVBoxLayout(this);
@@ -149,6 +153,10 @@ void PacerWindow::speak() {
         });
 }
 
+void PacerWindow::lead_class() {
+    facing_->show();
+}
+
 void PacerWindow::show_large() {
     const auto screens = QGuiApplication::screens();
     if (screens.size() > 1) setGeometry(screens[1]->geometry());
@@ -158,7 +166,7 @@ void PacerWindow::show_large() {
 void PacerWindow::show_now() {
     const Pacer& p = run_->pacer();
     const QImage before = picture_.figure;
-    picture_ = practice_picture(p.timeline(), p.plan(), *session_.practice_movements(), p.at_s());
+    picture_ = practice_picture(p.timeline(), p.plan(), *session_.practice_movements(), p.at_s(), facing_->isChecked());
     picture_.running = p.running();
     picture_.waits = p.waits();
     picture_.figure = before;

@@ -17,6 +17,8 @@ class PacerWindow : public QWidget {
 public:
     PacerWindow(Session& session, const Plan& plan, const PacerOptions& options, bool spoken, QWidget* parent = nullptr);
     PacerRun& run() { return *run_; }
+    /// A class is led: its sides are called as its own, and whoever leads face to face is shown theirs where that is ticked.
+    void lead_class();
     /// Over the whole of the second screen where there is one, else of this.
     void show_large();
     const PracticePicture& picture() const { return picture_; }
@@ -56,7 +58,7 @@ private:
     Theme theme_;
     QWidget* bar_ = nullptr;
     QPushButton *pause_ = nullptr, *late_ = nullptr;
-    QCheckBox *mirror_ = nullptr, *behind_ = nullptr, *hide_ = nullptr;
+    QCheckBox *mirror_ = nullptr, *behind_ = nullptr, *hide_ = nullptr, *facing_ = nullptr;
     QLabel* clock_words_ = nullptr;
     std::vector<std::size_t> droppable_;
     bool told_ = false;

@@ -2,6 +2,7 @@
 #include "ui/paint/page_pdf.h"
 #include "ui/paint/theme.h"
 #include "ui/text/class_words.h"
+#include "ui/text/course_words.h"
 #include "ui/text/practice_words.h"
 #include <cmath>
 #include <QCoreApplication>
@@ -65,6 +66,63 @@ QString leader_html(const ClassSheet& sheet, const Lesson& lesson, const Plan& p
         minute += i.seconds();
     }
     return h + QStringLiteral("</table>") + cautions(plan);
+}
+
+QString class_html(const ClassSheet& sheet, const std::string& today, const Forms& forms, const Catalogue& catalogue,
+                   const std::vector<CommonFault>& common) {
+    constexpr std::size_t lessons_told = 3, common_told = 6;
+    const auto& g = sheet.group;
+    const auto heading = [](const QString& words) { return QStringLiteral("<h3>%1</h3>").arg(e(words)); };
+    const auto line = [](const QString& words) { return QStringLiteral("<p>%1</p>").arg(e(words)); };
+    QString h = QStringLiteral("<h2>%1</h2>").arg(e(QString::fromStdString(g.name)));
+    h += line(SheetOfClass::tr("%1 · as of %2 · for whoever leads; it names limits of people").arg(text::class_when(g), text::day(today, true)));
+    if (!g.level.empty()) h += line(SheetOfClass::tr("Level: %1").arg(QString::fromStdString(g.level)));
+    if (!g.taught.empty()) h += line(SheetOfClass::tr("Taught up to: %1").arg(QString::fromStdString(g.taught)));
+    if (!g.notes.empty()) h += line(QString::fromStdString(g.notes));
+    h += table + head_row({SheetOfClass::tr("Name"), SheetOfClass::tr("May not"), SheetOfClass::tr("Balance")});
+    for (const auto& m : sheet.members)
+        h += row({QString::fromStdString(m.person.name), text::limits_of(m, catalogue),
+                  m.facts.balance_step > 0 ? text::balance_step(m.facts.balance_step) : QString()});
+    h += QStringLiteral("</table>");
+    if (const auto week = sheet.week_of(today)) {
+        const auto& made = week->first->made;
+        h += heading(SheetOfClass::tr("Course: %1, week %2 of %3")
+                         .arg(QString::fromStdString(week->first->title))
+                         .arg(week->second + 1)
+                         .arg(made.weeks.size()));
+        h += table + head_row({SheetOfClass::tr("Week"), SheetOfClass::tr("New"), SheetOfClass::tr("Again")});
+        for (std::size_t w = week->second; w < made.weeks.size(); ++w) {
+            const auto* fresh = made.fresh_in(w);
+            QStringList again;
+            for (const auto& t : made.threads)
+                if (t.beats[w] == Beat::returns || t.beats[w] == Beat::recalled)
+                    again << text::thread_title(t, *forms.movements, *forms.linked);
+            h += row({SheetOfClass::tr("%1, from %2", "number of a week, day").arg(w + 1).arg(text::day(made.weeks[w].from)),
+                      fresh ? text::thread_title(*fresh, *forms.movements, *forms.linked) : text::week_kind(made.weeks[w].kind),
+                      again.join(QStringLiteral(", "))});
+        }
+        h += QStringLiteral("</table>");
+    }
+    std::size_t told = 0;
+    for (const auto& l : sheet.lessons) {
+        if (!l.held || told == lessons_told) continue;
+        if (told++ == 0) h += heading(SheetOfClass::tr("The last lessons"));
+        QStringList names;
+        for (const auto& id : movements_of(l))
+            if (const auto m = forms.movement(id)) names << said(m->name);
+        const auto here = std::count_if(l.people.begin(), l.people.end(), [](const LessonPerson& p) { return p.here; });
+        h += line(SheetOfClass::tr("%1, %2 of %3 here: %4", "day, how many")
+                      .arg(text::day(l.day, true))
+                      .arg(here)
+                      .arg(l.people.size())
+                      .arg(names.join(QStringLiteral(", "))));
+        if (!l.notes.empty()) h += line(QString::fromStdString(l.notes));
+    }
+    for (std::size_t k = 0; k < std::min(common.size(), common_told); ++k) {
+        if (k == 0) h += heading(SheetOfClass::tr("What is common"));
+        h += line(QStringLiteral("%1: %2").arg(text::missed(common[k], catalogue), text::how_many(common[k])));
+    }
+    return h + QStringLiteral("<p><b>%1</b></p>").arg(e(text::caution(QStringLiteral("general"))));
 }
 
 QString wall_html(const Plan& plan, const std::vector<Movement>& movements) {
