@@ -91,6 +91,7 @@ public:
         if (auto ok = what_was_agreed(); !ok) return ok;
         if (auto ok = what_they_do_together(); !ok) return ok;
         if (auto ok = a_course_under_way(); !ok) return ok;
+        if (auto ok = a_course_of_the_class(); !ok) return ok;
         if (auto ok = somebody_learns_to_see(); !ok) return ok;
         return library_.backups().compact();
     }
@@ -120,6 +121,7 @@ public:
         if (!courses) return tl::unexpected(courses.error());
         if (courses->empty())
             if (auto ok = a_course_under_way(); !ok) return ok;
+        if (auto ok = a_course_of_the_class(); !ok) return ok;
         const auto assistants = library_.seeing().assistants();
         if (!assistants) return tl::unexpected(assistants.error());
         if (assistants->empty())
@@ -226,6 +228,29 @@ private:
             c.made = std::move(*made);
             c.made.weeks[2].missed = true;
         }
+        c.made_of = basis_of(*sheet);
+        return keep_course(library_, c).map([](std::int64_t) { return true; });
+    }
+
+    /// Ten evenings of the class, where it has no course yet; the lesson of the first week is planned.
+    Result<bool> a_course_of_the_class() {
+        const auto classes = library_.classes().all();
+        if (!classes) return tl::unexpected(classes.error());
+        if (classes->empty()) return true;
+        const auto group = classes->front().id;
+        const auto sheet = class_course_sheet(library_, forms_, group, "2026-11-30");
+        if (!sheet) return tl::unexpected(sheet.error());
+        if (!sheet->courses.empty()) return true;
+        CourseOf c;
+        c.group = group, c.title = "Ten evenings, one form";
+        c.wish.from = "2026-11-26", c.wish.weeks = 10;
+        c.wish.home_days = 0, c.wish.lesson_minutes = classes->front().minutes;
+        c.wish.wanted = {"gaze_at_the_moon"};
+        c.wish.form = "side_steps";
+        c.wish.themes = {"balance"};
+        auto made = make_course(c.wish, *sheet, forms_, nullptr, "2026-11-26");
+        if (!made) return tl::unexpected(made.error());
+        c.made = std::move(*made);
         c.made_of = basis_of(*sheet);
         return keep_course(library_, c).map([](std::int64_t) { return true; });
     }
