@@ -5,14 +5,18 @@
 #include "support/table.h"
 #include "support/window_bench.h"
 #include "ui/classes/classes_page.h"
+#include "ui/classes/handover_dialog.h"
 #include "ui/paint/class_sheet.h"
 #include "ui/text/class_words.h"
 #include "ui/text/practice_words.h"
 #include <QCheckBox>
 #include <QClipboard>
+#include <QComboBox>
 #include <QFile>
 #include <QLineEdit>
+#include <QLabel>
 #include <QListWidget>
+#include <QMenu>
 #include <QPushButton>
 #include <QSignalSpy>
 #include <QSpinBox>
@@ -191,10 +195,22 @@ private slots:
                 [&](const Call& c) { called << ui::text::call_words(c, *b.session.practice_movements(), true); });
         run->run().start();
         const double length = run->run().pacer().timeline().length_s;
+        auto* facing = run->findChild<QCheckBox*>(QStringLiteral("pacerFacing"));
+        QVERIFY(facing->isVisible() && !facing->isChecked());
+        int faced = 0;
         for (; clock < length + 2; clock += 2) { // a minute in a second
             run->run().tick();
             shown << run->picture().otherwise;
+            // Face to face the leader's side is the other one; what is called stays the group's.
+            const QString side = run->picture().side, other = run->picture().facing;
+            QCOMPARE(other.isEmpty(), !facing->isChecked() || !(side.startsWith(QStringLiteral("left")) || side.startsWith(QStringLiteral("right"))));
+            if (!other.isEmpty()) {
+                ++faced;
+                QCOMPARE(other.endsWith(QStringLiteral("right")), side.startsWith(QStringLiteral("left")));
+            }
+            if (clock > length / 4 && !facing->isChecked()) facing->click();
         }
+        QVERIFY(faced > 0);
         QTRY_VERIFY_WITH_TIMEOUT(over.count() > 0, 30000);
         shown.removeDuplicates();
         QVERIFY(shown.size() > 2); // the chair's way of one thing after another
@@ -212,6 +228,164 @@ private slots:
                     QVERIFY(!barred(*movement_named(*b.session.practice_movements(), x.what.movement), x.what.version, there[k].needs));
         QTRY_VERIFY_WITH_TIMEOUT(b.background.idle() && lesson->lesson().held, 30000);
         QCOMPARE((*b.session.library->practice().of(0, "")).front().title, std::string("Evening at the Quay"));
+    }
+
+    void amounts_are_changed_by_keys_and_undone() {
+        Bench b(fresh("amounts"));
+        auto* page = come(b);
+        auto* lesson = on(page, "2026-12-10");
+        propose(lesson);
+        auto* table = lesson->findChild<QTableView*>(QStringLiteral("lessonPlan"));
+        const auto amounts = [&] {
+            std::vector<std::array<double, 5>> out;
+            for (const auto& i : lesson->plan().items)
+                out.push_back({double(i.left), double(i.right), double(i.times), i.hold_s, i.left + i.right + i.times > 0 || i.holds > 0 ? 0 : i.practice_s});
+            return out;
+        };
+        const auto before = amounts();
+        const double total = lesson->plan().total_s();
+        for (int row = 0; row < table->model()->rowCount(); ++row) {
+            table->selectRow(row);
+            QTest::keyClick(table, Qt::Key_Plus);
+            QCOMPARE(table->currentIndex().row(), row);
+            if (amounts() == before) continue; // a stand is as long as it may be already
+            QVERIFY(lesson->plan().total_s() > total);
+            for (const auto& i : lesson->plan().items) QCOMPARE(i.left, i.right); // even as before
+            QTest::keyClick(table, Qt::Key_Minus);
+            QCOMPARE(amounts(), before);
+        }
+        // All rounds of an exercise alike, never none of it, and each step is undone.
+        table->selectRow(2);
+        for (int n = 0; n < 40; ++n) QTest::mouseClick(lesson->findChild<QPushButton*>(QStringLiteral("lessonLess")), Qt::LeftButton);
+        QVERIFY(lesson->plan().total_s() < total);
+        for (const auto& i : lesson->plan().items)
+            QVERIFY(i.left + i.right + i.times + i.holds > 0 || i.practice_s >= 0);
+        for (std::size_t k = 0; k < before.size(); ++k) {
+            const auto now = amounts()[k];
+            QVERIFY((now[0] > 0) == (before[k][0] > 0) && (now[2] > 0) == (before[k][2] > 0) && (now[3] > 0) == (before[k][3] > 0));
+        }
+        while (page->undo().canUndo() && amounts() != before) page->undo().undo();
+        QCOMPARE(amounts(), before);
+        QCOMPARE(lesson->plan().total_s(), total);
+    }
+
+    void a_course_of_the_class_is_kept_and_its_lessons_follow_it() {
+        Bench b(fresh("course"));
+        auto* page = come(b);
+        auto* tabs = page->findChild<QTabWidget*>(QStringLiteral("classTabs"));
+        QSignalSpy filled(page->course(), &ui::WeeksView::filled);
+        tabs->setCurrentWidget(page->course());
+        QVERIFY(filled.wait(60000));
+        auto* view = page->course();
+        QCOMPARE(view->owner(), page->shown());
+        QVERIFY(view->course().id != 0 && view->course().group == page->shown() && view->course().person == 0); // the one under way
+        // A class has no days at home, and nobody is asked whose it is.
+        for (const char* name : {"coursePerson", "courseHomeDays", "courseHomeMinutes", "courseHome"})
+            QVERIFY2(view->findChild<QWidget*>(QLatin1String(name))->isHidden(), name);
+        const auto* exports = view->findChild<QMenu*>(QStringLiteral("courseExports"));
+        QCOMPARE(exports->actions().size(), qsizetype{3});
+        // Another one, with something to learn; kept; then it is the one that lessons are made by.
+        view->begin_another();
+        QVERIFY(view->course().id == 0 && view->course().group == page->shown());
+        QCOMPARE(QDate::fromString(QString::fromStdString(view->course().wish.from), Qt::ISODate).dayOfWeek(), 4); // on the class's day
+        QCOMPARE(view->course().wish.lesson_minutes, 45.0);
+        view->form()->add_wanted("push_and_sit_back");
+        QTRY_VERIFY_WITH_TIMEOUT(view->course().wish.wanted.size() == 1, 20000);
+        QSignalSpy known(page, &ui::ClassesPage::courses_known);
+        view->keep_it();
+        QVERIFY(known.wait(30000));
+        const auto id = view->course().id;
+        QVERIFY(id != 0);
+        const auto& made = view->course().made;
+        std::size_t fresh_week = made.weeks.size();
+        for (std::size_t w = 0; w < made.weeks.size(); ++w)
+            if (made.fresh_in(w) && made.fresh_in(w)->of == "push_and_sit_back") fresh_week = w;
+        QVERIFY(fresh_week < made.weeks.size());
+        QSignalSpy proposed(page->lesson(), &ui::LessonView::proposed);
+        view->threads()->setCurrentIndex(view->threads()->model()->index(0, static_cast<int>(fresh_week)));
+        QTest::mouseClick(view->findChild<QPushButton*>(QStringLiteral("courseLesson")), Qt::LeftButton);
+        QVERIFY(proposed.wait(60000));
+        QCOMPARE(tabs->currentWidget(), page->lesson());
+        QCOMPARE(page->lesson()->lesson().day, made.weeks[fresh_week].from);
+        const auto& items = page->lesson()->plan().items;
+        QVERIFY(std::any_of(items.begin(), items.end(), [](const PlanItem& i) { return i.movement == "push_and_sit_back"; }));
+        QVERIFY(page->lesson()->findChild<QLabel*>(QStringLiteral("lessonHead"))->text().contains(QString::fromStdString(view->course().title)));
+        // Whoever comes in with a limit has another way of the same lesson; the lesson is not made anew by that.
+        QVERIFY(!page->lesson()->instead().empty());
+        // Taken out and back; with the class it goes.
+        tabs->setCurrentWidget(view);
+        QTRY_VERIFY_WITH_TIMEOUT(b.background.idle() && b.copies.idle(), 60000);
+        const auto kept = [&] { return courses_of_class(*b.session.library, page->shown())->first.size(); };
+        QCOMPARE(kept(), std::size_t{2});
+        view->remove();
+        QTRY_COMPARE_WITH_TIMEOUT(kept(), std::size_t{1}, 30000);
+        QTRY_VERIFY_WITH_TIMEOUT(b.background.idle(), 30000);
+        page->undo().undo();
+        QTRY_COMPARE_WITH_TIMEOUT(kept(), std::size_t{2}, 30000);
+        // Paper, calendar and page, without names.
+        for (const char* ending : {"pdf", "ics", "html"}) {
+            const QString file = copy_.dir.filePath(QStringLiteral("class-course.") + QLatin1String(ending));
+            QSignalSpy exported(view, &ui::WeeksView::exported);
+            view->export_to(file);
+            QVERIFY2(exported.wait(60000), ending);
+            QFile out(file);
+            QVERIFY(out.open(QIODevice::ReadOnly));
+            const auto bytes = out.readAll();
+            QVERIFY(bytes.size() > 500);
+            for (const char* name : {"Tomas", "Greta", "Ilse", "Paulo"}) QVERIFY(!bytes.contains(name));
+            if (QLatin1String(ending) == QLatin1String("ics")) QVERIFY(bytes.contains("T183000")); // when the class begins
+        }
+        const auto gone = page->shown();
+        page->remove_class();
+        QTRY_VERIFY_WITH_TIMEOUT(b.session.library->classes().all()->empty() && b.background.idle(), 30000);
+        QVERIFY(courses_of_class(*b.session.library, gone)->first.empty());
+    }
+
+    void a_class_is_handed_over_and_taken_over() {
+        Bench b(fresh("handed"));
+        auto* page = come(b);
+        const auto handed = [&](const char* name, ui::HandOver how) {
+            const QString file = copy_.dir.filePath(QLatin1String(name));
+            QSignalSpy over(page, &ui::ClassesPage::handed_over);
+            page->hand_over(file, how);
+            if (!over.wait(60000)) qFatal("%s", name);
+            QFile f(file);
+            return f.open(QIODevice::ReadOnly) ? f.readAll() : QByteArray();
+        };
+        QVERIFY(handed("class.pdf", ui::HandOver::page).startsWith("%PDF"));
+        const auto hidden = handed("nobody.bevelclass", ui::HandOver::without_names);
+        for (const char* name : {"Tomas", "Greta", "Ilse", "Paulo", "Noor", "Wen"}) QVERIFY(!hidden.contains(name));
+        QVERIFY(handed("class.bevelclass", ui::HandOver::with_names).contains("Tomas Erikse"));
+        const auto sheet = class_sheet(*b.session.library, page->shown(), "2026-12-01", b.session.forms());
+        const QString html = ui::class_html(*sheet, "2026-12-01", b.session.forms(), b.session.catalogue, {});
+        QVERIFY(html.contains(QStringLiteral("Tomas Erikse")) && html.contains(QStringLiteral("No standing on one leg")));
+        QVERIFY(html.contains(QStringLiteral("Ten evenings, one form")) && html.contains(QStringLiteral("The last lessons")));
+        // Taken over into the same library: everybody is known by name; one is said to be somebody new.
+        page->take_over(copy_.dir.filePath(QStringLiteral("class.bevelclass")));
+        ui::HandoverDialog* dialog = nullptr;
+        QTRY_VERIFY_WITH_TIMEOUT((dialog = page->findChild<ui::HandoverDialog*>()) && dialog->isVisible(), 30000);
+        const auto boxes = dialog->findChildren<QComboBox*>(QStringLiteral("handedPerson"));
+        QCOMPARE(boxes.size(), qsizetype{6});
+        for (const auto* box : boxes) QVERIFY(box->currentIndex() > 0);
+        auto* take = dialog->findChild<QPushButton*>(QStringLiteral("primary"));
+        boxes[0]->setCurrentIndex(boxes[1]->currentIndex());
+        QVERIFY(!take->isEnabled() && test::says(*dialog, QStringLiteral("cannot be two")));
+        boxes[0]->setCurrentIndex(0);
+        QVERIFY(take->isEnabled());
+        const auto first = page->shown();
+        QTest::mouseClick(take, Qt::LeftButton);
+        QTRY_VERIFY_WITH_TIMEOUT(page->shown() != first && page->shown() != 0 && b.background.idle(), 60000);
+        QCOMPARE(b.session.library->people().all()->size(), std::size_t{7});
+        const auto taken = class_sheet(*b.session.library, page->shown(), "2026-12-01", b.session.forms());
+        QCOMPARE(taken->members.size(), std::size_t{6});
+        QCOMPARE(taken->lessons.size(), sheet->lessons.size());
+        QVERIFY(taken->courses.front().made == sheet->courses.front().made);
+        // What is none is said, and nothing becomes of it.
+        const QString broken = copy_.dir.filePath(QStringLiteral("<b>broken.bevelclass"));
+        QVERIFY(write_whole(broken.toStdString(), "{\"bevel_class\": 1"));
+        page->take_over(broken);
+        QTRY_VERIFY_WITH_TIMEOUT(test::says(*page, QStringLiteral("is no class that can be taken over")), 30000);
+        QCOMPARE(b.session.library->classes().all()->size(), std::size_t{2});
     }
 
     void paper_names_people_for_the_leader_alone() {
@@ -243,7 +417,7 @@ private slots:
         Bench b(copy_.demo);
         auto* page = come(b);
         QTRY_VERIFY_WITH_TIMEOUT(b.background.idle(), 30000);
-        page->findChild<QTabWidget*>(QStringLiteral("classTabs"))->setCurrentIndex(2);
+        page->findChild<QTabWidget*>(QStringLiteral("classTabs"))->setCurrentWidget(page->common());
         QSignalSpy counted(page->common(), &ui::CommonView::counted);
         page->common()->findChild<QDateEdit*>(QStringLiteral("commonSince"))->setDate(QDate(2026, 11, 1));
         QVERIFY(counted.wait(30000));

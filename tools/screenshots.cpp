@@ -206,10 +206,14 @@ int main(int argc, char** argv) {
         held->close();
     }
     auto* class_tabs = classes->findChild<QTabWidget*>(QStringLiteral("classTabs"));
-    class_tabs->setCurrentIndex(1);
+    class_tabs->setCurrentWidget(classes->facts());
     settle(100);
     shot(QStringLiteral("class-facts"));
-    class_tabs->setCurrentIndex(2);
+    class_tabs->setCurrentWidget(classes->course());
+    if (!wait([&] { return classes->course()->course().id != 0 && background.idle(); })) return 1;
+    settle(150);
+    shot(QStringLiteral("class-course"));
+    class_tabs->setCurrentWidget(classes->common());
     classes->findChild<QDateEdit*>(QStringLiteral("commonSince"))->setDate(QDate(2026, 11, 1));
     if (!wait([&] { return background.idle() && !classes->common()->changes().empty(); })) return 1;
     settle(100);

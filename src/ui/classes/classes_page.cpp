@@ -26,8 +26,8 @@ ClassesPage::ClassesPage(Session& session, QWidget* parent) : Place(session, "cl
     tabs_->setObjectName(QStringLiteral("classTabs"));
     tabs_->setAccessibleName(tr("About the class"));
     tabs_->addTab(lesson_, tr("Lesson"));
-    tabs_->addTab(facts_, tr("Class"));
     tabs_->addTab(course_, tr("Course"));
+    tabs_->addTab(facts_, tr("Class"));
     tabs_->addTab(common_, tr("In common"));
     notice_ = new Notice;
     auto* right = new QVBoxLayout;
@@ -71,12 +71,12 @@ ClassesPage::ClassesPage(Session& session, QWidget* parent) : Place(session, "cl
     connect(course_, &WeeksView::kept, this, &ClassesPage::load_courses);
     connect(course_, &WeeksView::lesson_wanted, this, [this](const std::string& day) {
         lesson_->show_day(day);
-        tabs_->setCurrentIndex(0);
+        tabs_->setCurrentWidget(lesson_);
         if (lesson_->plan().items.empty()) lesson_->propose_now(); // one that was made already stays as it is
     });
     connect(common_, &CommonView::wanted, this, [this](const AskedFor& what) {
         lesson_->ask_for(what);
-        tabs_->setCurrentIndex(0);
+        tabs_->setCurrentWidget(lesson_);
         lesson_->propose_now();
     });
 }
@@ -209,7 +209,7 @@ void ClassesPage::ask_name() {
 void ClassesPage::add_class(const QString& name) {
     ClassGroup g;
     g.name = name.toStdString();
-    tabs_->setCurrentIndex(1); // who belongs to it comes first
+    tabs_->setCurrentWidget(facts_); // who belongs to it comes first
     keep(g);
 }
 
