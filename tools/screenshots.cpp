@@ -185,7 +185,7 @@ int main(int argc, char** argv) {
     window.show_place(window.place(QStringLiteral("classes")));
     auto* classes = window.classes();
     if (!wait([&] { return classes->shown() != 0 && background.idle(); })) return 1;
-    classes->lesson()->show_day("2026-11-19");
+    classes->lesson()->show_day("2026-12-03");
     settle(200);
     shot(QStringLiteral("class"));
     {

@@ -1151,6 +1151,22 @@
         <source>Who belongs to the class</source>
         <translation>Wer zur Gruppe gehört</translation>
     </message>
+    <message>
+        <source>Hand it over</source>
+        <translation>Weitergeben</translation>
+    </message>
+    <message>
+        <source>As a file, with names …</source>
+        <translation>Als Datei, mit Namen …</translation>
+    </message>
+    <message>
+        <source>As a file, without names and notes …</source>
+        <translation>Als Datei, ohne Namen und Notizen …</translation>
+    </message>
+    <message>
+        <source>On a page (PDF), with names …</source>
+        <translation>Auf einem Blatt (PDF), mit Namen …</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::ClassesPage</name>
@@ -1224,6 +1240,54 @@
     <message>
         <source>Hold the lesson</source>
         <translation>Die Stunde halten</translation>
+    </message>
+    <message>
+        <source>Course</source>
+        <translation>Kurs</translation>
+    </message>
+    <message>
+        <source>Hand it over</source>
+        <translation>Weitergeben</translation>
+    </message>
+    <message>
+        <source>PDF (*.pdf)</source>
+        <translation>PDF (*.pdf)</translation>
+    </message>
+    <message>
+        <source>Class (*.bevelclass)</source>
+        <translation>Gruppe (*.bevelclass)</translation>
+    </message>
+    <message>
+        <source>Take one over …</source>
+        <translation>Übernehmen …</translation>
+    </message>
+    <message>
+        <source>A class that a colleague handed over as a file</source>
+        <translation>Eine Gruppe, die jemand als Datei weitergegeben hat</translation>
+    </message>
+    <message>
+        <source>Saved: %1. It names what people may not do: give it to nobody but whoever leads them.</source>
+        <translation>Gespeichert: %1. Darin steht, was Menschen nicht tun dürfen: Geben Sie es nur an die weiter, die sie anleiten.</translation>
+    </message>
+    <message>
+        <source>Take over a class</source>
+        <translation>Eine Gruppe übernehmen</translation>
+    </message>
+    <message>
+        <source>Class (*.bevelclass);;All files (*)</source>
+        <translation>Gruppe (*.bevelclass);;Alle Dateien (*)</translation>
+    </message>
+    <message>
+        <source>%1 is no class that can be taken over: %2</source>
+        <translation>%1 ist keine Gruppe, die übernommen werden kann: %2</translation>
+    </message>
+    <message>
+        <source>Handed over with the class.</source>
+        <translation>Mit der Gruppe übergeben.</translation>
+    </message>
+    <message>
+        <source>Take over a class …</source>
+        <translation>Eine Gruppe übernehmen …</translation>
     </message>
 </context>
 <context>
@@ -1845,6 +1909,10 @@
     <message>
         <source>missed: folded in</source>
         <translation>Ausfall: geht auf</translation>
+    </message>
+    <message>
+        <source>Called what</source>
+        <translation>Wie er heißt</translation>
     </message>
 </context>
 <context>
@@ -3456,6 +3524,67 @@
     </message>
 </context>
 <context>
+    <name>bevel::ui::HandoverDialog</name>
+    <message>
+        <source>Take over a class</source>
+        <translation>Eine Gruppe übernehmen</translation>
+    </message>
+    <message>
+        <source>%1 until %2</source>
+        <translation>%1 bis %2</translation>
+    </message>
+    <message>
+        <source>Who %1 is</source>
+        <translation>Wer %1 ist</translation>
+    </message>
+    <message>
+        <source>somebody new</source>
+        <translation>jemand Neues</translation>
+    </message>
+    <message>
+        <source>The people of the class</source>
+        <translation>Die Menschen der Gruppe</translation>
+    </message>
+    <message>
+        <source>Take it over</source>
+        <translation>Übernehmen</translation>
+    </message>
+    <message>
+        <source>“%1”: %2, %3, %4.</source>
+        <comment>class, people, lessons, courses</comment>
+        <translation>„%1“: %2, %3, %4.</translation>
+    </message>
+    <message numerus="yes">
+        <source>%n people</source>
+        <translation>
+            <numerusform>%n Mensch</numerusform>
+            <numerusform>%n Menschen</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n lesson(s)</source>
+        <translation>
+            <numerusform>%n Stunde</numerusform>
+            <numerusform>%n Stunden</numerusform>
+        </translation>
+    </message>
+    <message numerus="yes">
+        <source>%n course(s)</source>
+        <translation>
+            <numerusform>%n Kurs</numerusform>
+            <numerusform>%n Kurse</numerusform>
+        </translation>
+    </message>
+    <message>
+        <source>Who of them is here already? They keep all that is known of them; what the file says that they may not do is agreed with them too.</source>
+        <translation>Wer von ihnen ist schon hier? Was von ihnen bekannt ist, bleibt; was sie laut Datei nicht tun dürfen, gilt für sie auch hier.</translation>
+    </message>
+    <message>
+        <source>%1 cannot be two of them.</source>
+        <translation>%1 kann nicht zwei von ihnen sein.</translation>
+    </message>
+</context>
+<context>
     <name>bevel::ui::HelpWindow</name>
     <message>
         <source>Measures, rules and marks</source>
@@ -4169,6 +4298,30 @@
     <message>
         <source>Later</source>
         <translation>Später</translation>
+    </message>
+    <message>
+        <source>More</source>
+        <translation>Mehr</translation>
+    </message>
+    <message>
+        <source>One more on each side, five seconds more of a hold, a quarter of a minute more of a stand (+)</source>
+        <translation>Einmal mehr je Seite, fünf Sekunden länger halten, eine Viertelminute länger stehen (+)</translation>
+    </message>
+    <message>
+        <source>Less</source>
+        <translation>Weniger</translation>
+    </message>
+    <message>
+        <source>One less on each side, five seconds less of a hold, a quarter of a minute less of a stand (−)</source>
+        <translation>Einmal weniger je Seite, fünf Sekunden kürzer halten, eine Viertelminute kürzer stehen (−)</translation>
+    </message>
+    <message>
+        <source>Week %1 of “%2”</source>
+        <translation>Woche %1 von „%2“</translation>
+    </message>
+    <message>
+        <source>, new: %1</source>
+        <translation>, neu: %1</translation>
     </message>
 </context>
 <context>
@@ -5984,6 +6137,14 @@
     <message>
         <source>from behind</source>
         <translation>von hinten</translation>
+    </message>
+    <message>
+        <source>Face to face</source>
+        <translation>Gegenüber</translation>
+    </message>
+    <message>
+        <source>Whoever leads faces the group and moves as its mirror image: their own side is shown too. What is called is the side of the group.</source>
+        <translation>Wer anleitet, steht der Gruppe gegenüber und bewegt sich als ihr Spiegelbild: Die eigene Seite wird auch gezeigt. Angesagt wird die Seite der Gruppe.</translation>
     </message>
 </context>
 <context>
@@ -9872,6 +10033,18 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <source>That week is over.</source>
         <translation>Diese Woche ist vorbei.</translation>
     </message>
+    <message>
+        <source>Which course of this class</source>
+        <translation>Welcher Kurs dieser Gruppe</translation>
+    </message>
+    <message>
+        <source>From this week on, by what is known of the class today</source>
+        <translation>Ab dieser Woche, nach dem, was heute von der Gruppe bekannt ist</translation>
+    </message>
+    <message>
+        <source>A course of the class: choose which class, or make one.</source>
+        <translation>Ein Kurs der Gruppe: Wählen Sie eine Gruppe, oder legen Sie eine an.</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::Welcome</name>
@@ -10280,6 +10453,56 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>It is practised in %1 like this: %2</source>
         <translation>Geübt wird es in „%1“ so: %2</translation>
+    </message>
+    <message>
+        <source>%1 · as of %2 · for whoever leads; it names limits of people</source>
+        <translation>%1 · Stand %2 · für die Leitung; es nennt, was Menschen nicht tun dürfen</translation>
+    </message>
+    <message>
+        <source>Level: %1</source>
+        <translation>Stufe: %1</translation>
+    </message>
+    <message>
+        <source>Taught up to: %1</source>
+        <translation>Gelernt bis: %1</translation>
+    </message>
+    <message>
+        <source>Balance</source>
+        <translation>Gleichgewicht</translation>
+    </message>
+    <message>
+        <source>Course: %1, week %2 of %3</source>
+        <translation>Kurs: %1, Woche %2 von %3</translation>
+    </message>
+    <message>
+        <source>Week</source>
+        <translation>Woche</translation>
+    </message>
+    <message>
+        <source>New</source>
+        <translation>Neu</translation>
+    </message>
+    <message>
+        <source>Again</source>
+        <translation>Wieder</translation>
+    </message>
+    <message>
+        <source>%1, from %2</source>
+        <comment>number of a week, day</comment>
+        <translation>%1, ab %2</translation>
+    </message>
+    <message>
+        <source>The last lessons</source>
+        <translation>Die letzten Stunden</translation>
+    </message>
+    <message>
+        <source>%1, %2 of %3 here: %4</source>
+        <comment>day, how many</comment>
+        <translation>%1, %2 von %3 da: %4</translation>
+    </message>
+    <message>
+        <source>What is common</source>
+        <translation>Was vielen gemeinsam ist</translation>
     </message>
 </context>
 <context>
@@ -17830,6 +18053,14 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>the chair or the wall in reach</source>
         <translation>Stuhl oder Wand in Reichweite</translation>
+    </message>
+    <message>
+        <source>whoever faces the group: right</source>
+        <translation>wer gegenüber steht: rechts</translation>
+    </message>
+    <message>
+        <source>whoever faces the group: left</source>
+        <translation>wer gegenüber steht: links</translation>
     </message>
 </context>
 <context>

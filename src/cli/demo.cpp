@@ -232,7 +232,7 @@ private:
         return keep_course(library_, c).map([](std::int64_t) { return true; });
     }
 
-    /// Ten evenings of the class, where it has no course yet; the lesson of the first week is planned.
+    /// Ten evenings of the class, where it has no course yet; the lesson of the second week is planned.
     Result<bool> a_course_of_the_class() {
         const auto classes = library_.classes().all();
         if (!classes) return tl::unexpected(classes.error());
@@ -252,7 +252,15 @@ private:
         if (!made) return tl::unexpected(made.error());
         c.made = std::move(*made);
         c.made_of = basis_of(*sheet);
-        return keep_course(library_, c).map([](std::int64_t) { return true; });
+        if (auto ok = keep_course(library_, c); !ok) return tl::unexpected(ok.error());
+        const char* second = "2026-12-03";
+        const auto of = class_sheet(library_, group, second, forms_);
+        if (!of) return tl::unexpected(of.error());
+        Lesson l = lesson_on(*of, second);
+        const auto plan = propose_lesson(*of, l, forms_);
+        if (!plan) return tl::unexpected(plan.error());
+        l.plan = plan_text(*plan);
+        return library_.classes().keep_lesson(l).map([](std::int64_t) { return true; });
     }
 
     /// Who agreed to what; and an assistant who looked at nine clips, said what is there but what has to do with weight and hips, now and

@@ -57,7 +57,7 @@ QVariant ThreadsModel::data(const QModelIndex& i, int role) const {
     case Qt::DisplayRole:
         return words(i);
     case Qt::AccessibleTextRole:
-        return tr("week %1, %2: %3").arg(i.column() + 1).arg(headerData(i.row(), Qt::Vertical, Qt::DisplayRole).toString(), words(i));
+        return tr("week %1, %2: %3").arg(i.column() + 1).arg(name(i.row()), words(i));
     case Qt::ToolTipRole: // escaped: a tool tip guesses what its text is
         return words(i).toHtmlEscaped();
     default:
@@ -71,10 +71,22 @@ QVariant ThreadsModel::headerData(int section, Qt::Orientation orientation, int 
         return role == Qt::DisplayRole
                    ? QVariant(text::week_head(static_cast<std::size_t>(section), course_.weeks[static_cast<std::size_t>(section)]))
                    : QVariant();
-    const QString name = section == 0 ? tr("The week") : titles_.value(section - 1);
-    if (role == Qt::DisplayRole) return name;
-    if (role == Qt::ToolTipRole) return name.toHtmlEscaped();
-    return {};
+    if (role == Qt::ToolTipRole) return name(section).toHtmlEscaped();
+    if (role != Qt::DisplayRole) return {};
+    QStringList lines = name(section).split(QLatin1Char('\n'));
+    if (room_ > 0)
+        for (auto& l : lines) l = QFontMetrics(font_).elidedText(l, Qt::ElideRight, room_);
+    return lines.join(QLatin1Char('\n'));
+}
+
+QString ThreadsModel::name(int row) const {
+    return row == 0 ? tr("The week") : titles_.value(row - 1);
+}
+
+void ThreadsModel::set_names_room(const QFont& font, int px) {
+    if (px == room_) return;
+    font_ = font, room_ = px;
+    if (rowCount() > 0) emit headerDataChanged(Qt::Vertical, 0, rowCount() - 1);
 }
 
 class ThreadsDelegate : public QStyledItemDelegate {
@@ -117,7 +129,7 @@ private:
     ThreadsTable* table_;
 };
 
-ThreadsTable::ThreadsTable(const Session& session, ThreadsModel* model, QWidget* parent) : QTableView(parent), model_(model) {
+ThreadsTable::ThreadsTable(const Session& session, ThreadsModel* model, QWidget* parent) : QTableView(parent), session_(session), model_(model) {
     setObjectName(QStringLiteral("courseThreads"));
     setAccessibleName(tr("Threads of the course over its weeks"));
     setToolTip(tr("B begins a thread in the chosen week, Delete leaves it to the course again, M says the week was missed; marks can be "
@@ -135,7 +147,6 @@ ThreadsTable::ThreadsTable(const Session& session, ThreadsModel* model, QWidget*
     horizontalHeader()->setAccessibleName(tr("Weeks"));
     verticalHeader()->setSectionResizeMode(QHeaderView::Fixed);
     verticalHeader()->setDefaultSectionSize(session.theme.wide(38));
-    verticalHeader()->setFixedWidth(session.theme.wide(names_wide));
     verticalHeader()->setHighlightSections(false);
     verticalHeader()->setAccessibleName(tr("Threads"));
     verticalHeader()->setDefaultAlignment(Qt::AlignLeft | Qt::AlignVCenter | Qt::Alignment(Qt::TextWordWrap));
@@ -149,7 +160,12 @@ ThreadsTable::ThreadsTable(const Session& session, ThreadsModel* model, QWidget*
 void ThreadsTable::fit() {
     const int count = model_->columnCount();
     if (count == 0) return;
-    const int each = viewport()->width() / count, least = horizontalHeader()->minimumSectionSize();
+    // Where the weeks do not fit beside names at their widest, the names give way first.
+    const int least = horizontalHeader()->minimumSectionSize(), frame = 2 * frameWidth();
+    const int names = std::clamp(width() - frame - count * least, session_.theme.wide(names_least), session_.theme.wide(names_wide));
+    verticalHeader()->setFixedWidth(names);
+    model_->set_names_room(session_.theme.font(9), names - session_.theme.wide(14));
+    const int each = (width() - frame - names) / count;
     for (int c = 0; c < count; ++c) setColumnWidth(c, std::max(least, each));
     if (model_->rowCount() > 0) setRowHeight(0, verticalHeader()->defaultSectionSize() * 9 / 8);
 }

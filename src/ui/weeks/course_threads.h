@@ -20,6 +20,10 @@ public:
     const CourseThread* thread(int row) const;
     /// The week a thread was set to begin in, from 1; 0: none.
     int by_hand(int row) const;
+    /// Of the thread, or of the first row.
+    QString name(int row) const;
+    /// What names are shortened to in the header.
+    void set_names_room(const QFont& font, int px);
 
     int rowCount(const QModelIndex& parent = {}) const override;
     int columnCount(const QModelIndex& parent = {}) const override;
@@ -30,6 +34,8 @@ private:
     QString words(const QModelIndex& i) const;
     Course course_;
     QStringList titles_;
+    QFont font_;
+    int room_ = 0;
     std::map<std::string, int> by_hand_;
     std::size_t now_ = 0;
 };
@@ -40,7 +46,7 @@ class ThreadsTable : public QTableView {
     Q_OBJECT
 public:
     explicit ThreadsTable(const Session& session, ThreadsModel* model, QWidget* parent = nullptr);
-    static constexpr int names_wide = 230;
+    static constexpr int names_least = 120, names_wide = 230;
     /// Columns share the room that the names leave.
     void fit();
 
@@ -59,6 +65,7 @@ protected:
 
 private:
     friend class ThreadsDelegate;
+    const Session& session_;
     ThreadsModel* model_;
     QPersistentModelIndex dragged_;
     int over_ = -1; // column a mark is dragged to

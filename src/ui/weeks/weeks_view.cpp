@@ -168,13 +168,11 @@ void WeeksView::problem(const Error& e) {
 QStringList WeeksView::titles() const {
     QStringList out;
     const auto all = forms();
-    const QFontMetrics room(session_.theme.font(9));
     for (const auto& t : course_.made.threads) {
         QString words = text::thread_title(t, *all.movements, *all.linked);
         if (t.kind == ThreadKind::rule) { // the movement, and what is asked of it below
             const QString movement = text::thread_title({ThreadKind::movement, t.of, "", "", true, {}}, *all.movements, *all.linked);
-            words = movement + QLatin1Char('\n') +
-                    room.elidedText(words.mid(movement.size() + 2), Qt::ElideRight, session_.theme.wide(ThreadsTable::names_wide - 14));
+            words = movement + QLatin1Char('\n') + words.mid(movement.size() + 2);
         }
         out << words;
     }
