@@ -13,8 +13,8 @@
 #include <QClipboard>
 #include <QComboBox>
 #include <QFile>
-#include <QLineEdit>
 #include <QLabel>
+#include <QLineEdit>
 #include <QListWidget>
 #include <QMenu>
 #include <QPushButton>
@@ -203,7 +203,8 @@ private slots:
             shown << run->picture().otherwise;
             // Face to face the leader's side is the other one; what is called stays the group's.
             const QString side = run->picture().side, other = run->picture().facing;
-            QCOMPARE(other.isEmpty(), !facing->isChecked() || !(side.startsWith(QStringLiteral("left")) || side.startsWith(QStringLiteral("right"))));
+            QCOMPARE(other.isEmpty(),
+                     !facing->isChecked() || !(side.startsWith(QStringLiteral("left")) || side.startsWith(QStringLiteral("right"))));
             if (!other.isEmpty()) {
                 ++faced;
                 QCOMPARE(other.endsWith(QStringLiteral("right")), side.startsWith(QStringLiteral("left")));
@@ -239,7 +240,8 @@ private slots:
         const auto amounts = [&] {
             std::vector<std::array<double, 5>> out;
             for (const auto& i : lesson->plan().items)
-                out.push_back({double(i.left), double(i.right), double(i.times), i.hold_s, i.left + i.right + i.times > 0 || i.holds > 0 ? 0 : i.practice_s});
+                out.push_back({double(i.left), double(i.right), double(i.times), i.hold_s,
+                               i.left + i.right + i.times > 0 || i.holds > 0 ? 0 : i.practice_s});
             return out;
         };
         const auto before = amounts();
@@ -258,8 +260,7 @@ private slots:
         table->selectRow(2);
         for (int n = 0; n < 40; ++n) QTest::mouseClick(lesson->findChild<QPushButton*>(QStringLiteral("lessonLess")), Qt::LeftButton);
         QVERIFY(lesson->plan().total_s() < total);
-        for (const auto& i : lesson->plan().items)
-            QVERIFY(i.left + i.right + i.times + i.holds > 0 || i.practice_s >= 0);
+        for (const auto& i : lesson->plan().items) QVERIFY(i.left + i.right + i.times + i.holds > 0 || i.practice_s >= 0);
         for (std::size_t k = 0; k < before.size(); ++k) {
             const auto now = amounts()[k];
             QVERIFY((now[0] > 0) == (before[k][0] > 0) && (now[2] > 0) == (before[k][2] > 0) && (now[3] > 0) == (before[k][3] > 0));
@@ -309,7 +310,10 @@ private slots:
         QCOMPARE(page->lesson()->lesson().day, made.weeks[fresh_week].from);
         const auto& items = page->lesson()->plan().items;
         QVERIFY(std::any_of(items.begin(), items.end(), [](const PlanItem& i) { return i.movement == "push_and_sit_back"; }));
-        QVERIFY(page->lesson()->findChild<QLabel*>(QStringLiteral("lessonHead"))->text().contains(QString::fromStdString(view->course().title)));
+        QVERIFY(page->lesson()
+                    ->findChild<QLabel*>(QStringLiteral("lessonHead"))
+                    ->text()
+                    .contains(QString::fromStdString(view->course().title)));
         // Whoever comes in with a limit has another way of the same lesson; the lesson is not made anew by that.
         QVERIFY(!page->lesson()->instead().empty());
         // Taken out and back; with the class it goes.

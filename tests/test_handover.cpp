@@ -1,5 +1,5 @@
-// A class over the weeks and on its way to a colleague: its course is made of what is known of most and what is common, a lesson in its weeks
-// is made by it and passes everybody's gate; a file of it brings all back, nobody's reasons, and is read strictly.
+// A class over the weeks and on its way to a colleague: its course is made of what is known of most and what is common, a lesson in its
+// weeks is made by it and passes everybody's gate; a file of it brings all back, nobody's reasons, and is read strictly.
 #include "core/practice/gate.h"
 #include "core/rng.h"
 #include "desk/handover.h"
@@ -163,7 +163,8 @@ private slots:
                     const auto& x = instead[i][p];
                     if (x.way == Instead::Way::rest) continue;
                     PlanItem own = plan->items[i];
-                    if (x.way != Instead::Way::as_led) own.movement = x.what.movement, own.version = x.what.version, own.support = x.what.support;
+                    if (x.way != Instead::Way::as_led)
+                        own.movement = x.what.movement, own.version = x.what.version, own.support = x.what.support;
                     if (x.way == Instead::Way::another) own.sequence.clear();
                     QVERIFY(!barred(own, there[p].needs, movements));
                 }
@@ -187,7 +188,8 @@ private slots:
         // Four of six lean too far in a clip each; and long ago all of them did something else.
         int n = 0;
         for (const auto who : g.members) {
-            for (const auto& [check, day, value] : {std::tuple{"trunk_lean", "2026-11-20", n < 4 ? 14.0 : 1.0}, {"head", "2026-01-05", 30.0}}) {
+            for (const auto& [check, day, value] :
+                 {std::tuple{"trunk_lean", "2026-11-20", n < 4 ? 14.0 : 1.0}, {"head", "2026-01-05", 30.0}}) {
                 const auto film = std::filesystem::path(dir_.path().toStdString()) / ("film-" + std::to_string(who) + check);
                 QFile f(QString::fromStdString(film.string()));
                 QVERIFY(f.open(QIODevice::WriteOnly));
@@ -198,7 +200,8 @@ private slots:
                 const auto clip = lib.clips().add(c, film);
                 QVERIFY(clip.has_value());
                 KeptFigure k;
-                k.clip = *clip, k.day = day, k.movement = c.movement, k.view = c.view, k.check = check, k.measure = "trunk.lean", k.unit = "deg";
+                k.clip = *clip, k.day = day, k.movement = c.movement, k.view = c.view, k.check = check, k.measure = "trunk.lean",
+                k.unit = "deg";
                 k.value = value, k.own = 0.5, k.high = 5, k.matters = 4, k.judged = 4;
                 QVERIFY(lib.records().keep_figures(*clip, {k}));
             }
@@ -254,7 +257,8 @@ private slots:
             know_person(a, sent.members[k]), know_person(b, here.members[k]);
             QCOMPARE(b.limits, a.limits);
             QCOMPARE(b.balance_step, a.balance_step);
-            QCOMPARE(std::set<std::string>(b.practised.begin(), b.practised.end()), std::set<std::string>(a.practised.begin(), a.practised.end()));
+            QCOMPARE(std::set<std::string>(b.practised.begin(), b.practised.end()),
+                     std::set<std::string>(a.practised.begin(), a.practised.end()));
         }
         for (const auto& l : here.lessons) QCOMPARE(l.plan, sent.on(l.day)->plan);
         // A second time by somebody else into the same library: they are known by their names, and nothing doubles.

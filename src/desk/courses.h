@@ -39,13 +39,13 @@ Result<std::int64_t> keep_course(Library& library, const CourseOf& course);
 struct CourseSheet {
     std::string name;       // of the person or the class
     std::int64_t group = 0; // a class: it has lessons only, since nobody's gate is asked at home
-    Needs known;            // what is known of the person (know_person); of a class what it is led by (needs_of_class), and asked what is common
+    Needs known; // what is known of the person (know_person); of a class what it is led by (needs_of_class), and asked what is common
     std::map<std::string, std::vector<int>> weak; // as in PersonNeeds; of a class what two or more were asked for
-    std::set<std::string> settled; // keys of corrections that are not drilled on
-    std::vector<CourseOf> courses; // newest first
-    int unreadable = 0;            // courses that could not be read; they stay in the library
-    std::set<std::string> done_on; // days on which something was practised, filmed or led; of a class: lessons held
-    std::string pain, pain_on;     // where, as the log of the last two weeks says it last
+    std::set<std::string> settled;                // keys of corrections that are not drilled on
+    std::vector<CourseOf> courses;                // newest first
+    int unreadable = 0;                           // courses that could not be read; they stay in the library
+    std::set<std::string> done_on;                // days on which something was practised, filmed or led; of a class: lessons held
+    std::string pain, pain_on;                    // where, as the log of the last two weeks says it last
 };
 /// What of them moves a course under way, as one text: limits, what letters ask for, what is settled, the step of the ladder.
 std::string basis_of(const CourseSheet& sheet);

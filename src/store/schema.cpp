@@ -195,7 +195,8 @@ const std::array<const char*, newest_schema> schema_steps{
     "CREATE INDEX seen_round_assistant ON seen_round(assistant);"
     "CREATE INDEX seen_round_clip ON seen_round(clip);",
     // 24: a course is of a person or of a class
-    "CREATE TABLE course_24(id INTEGER PRIMARY KEY AUTOINCREMENT, person INTEGER REFERENCES person(id), class INTEGER REFERENCES class(id), "
+    "CREATE TABLE course_24(id INTEGER PRIMARY KEY AUTOINCREMENT, person INTEGER REFERENCES person(id), class INTEGER REFERENCES "
+    "class(id), "
     "title TEXT NOT NULL, wish TEXT NOT NULL, weeks TEXT NOT NULL, CHECK((person IS NULL) <> (class IS NULL)));"
     "INSERT INTO course_24(id, person, title, wish, weeks) SELECT id, person, title, wish, weeks FROM course;"
     "DROP TABLE course;"

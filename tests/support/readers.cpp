@@ -7,6 +7,7 @@
 #include "core/practice/plan.h"
 #include "core/review/points_csv.h"
 #include "core/review/review.h"
+#include "desk/handover.h"
 #include "media/clip.h"
 #include "store/bundle.h"
 #include "store/library.h"
@@ -96,6 +97,10 @@ const std::vector<HostileReader>& hostile_readers() {
         {"rules", [](const std::string& b) { (void)parse_rules(b); }},
         {"measures", [](const std::string& b) { (void)parse_measures(b); }},
         {"plan", [](const std::string& b) { (void)parse_plan(b); }},
+        {"class",
+         [](const std::string& b) {
+             if (const auto h = parse_handover(b)) (void)handover_text(*h);
+         }},
         {"review", [](const std::string& b) { (void)parse_review_json(b); }},
         {"breath", [](const std::string& b) { (void)breath_trace(b); }},
         {"neutral", [](const std::string& b) { (void)parse_neutral(b); }},
@@ -150,6 +155,21 @@ std::vector<std::string> seeds_of(const std::string& reader) {
         needs.minutes = 20;
         const auto movements = load_movements(source / "data");
         if (const auto plan = propose(needs, movements)) out.push_back(plan_text(*plan));
+    }
+    if (reader == "class") {
+        Handover h;
+        h.group.name = "Evening", h.group.at = "18:30", h.group.weekday = 4;
+        h.people = {{"Ana", {"open_and_close"}, 3, {{"seated", ""}, {"care_knees", "2027-01-05"}}}, {"Bo", {}, 0, {}}};
+        h.lessons = {{"2026-12-03", "", "rain", true, {0, 1}}};
+        out.push_back(handover_text(h));
+        CourseNeeds needs;
+        needs.from = "2026-12-03", needs.home_days = 0, needs.needs.wanted = {"part_the_horses_mane"};
+        if (auto made = propose_course(needs, load_movements(source / "data"))) {
+            CourseOf c;
+            c.title = "Eight weeks", c.wish.from = needs.from, c.made = std::move(*made);
+            h.courses.push_back(std::move(c));
+        }
+        out.push_back(handover_text(h));
     }
     if (reader == "review") {
         const sim::Take t = take();

@@ -56,8 +56,9 @@ ClassesPage::ClassesPage(Session& session, QWidget* parent) : Place(session, "cl
     connect(facts_, &ClassFacts::hand_over_asked, this, [this](HandOver how) {
         const QString& folder = session_.settings.export_folder;
         const QString name = how == HandOver::page ? QStringLiteral("class.pdf") : QStringLiteral("class.bevelclass");
-        const QString file = QFileDialog::getSaveFileName(this, tr("Hand it over"), folder.isEmpty() ? name : folder + QLatin1Char('/') + name,
-                                                          how == HandOver::page ? tr("PDF (*.pdf)") : tr("Class (*.bevelclass)"));
+        const QString file =
+            QFileDialog::getSaveFileName(this, tr("Hand it over"), folder.isEmpty() ? name : folder + QLatin1Char('/') + name,
+                                         how == HandOver::page ? tr("PDF (*.pdf)") : tr("Class (*.bevelclass)"));
         if (!file.isEmpty()) hand_over(file, how);
     });
     connect(facts_, &ClassFacts::changed, this, [this](const ClassGroup& before, const ClassGroup& after) {
@@ -236,8 +237,8 @@ void ClassesPage::hand_over(const QString& file, HandOver how) {
             if (how != HandOver::page) return write_whole(path, handover_text(handover_of(*sheet, how == HandOver::with_names)));
             const auto figures = figures_of_class(*lib, *sheet, "", "");
             if (!figures) return tl::unexpected(figures.error());
-            const auto page = lesson_pdf(QString::fromStdString(sheet->group.name),
-                                         class_html(*sheet, day, forms, catalogue, common_faults(*figures)));
+            const auto page =
+                lesson_pdf(QString::fromStdString(sheet->group.name), class_html(*sheet, day, forms, catalogue, common_faults(*figures)));
             if (!page) return tl::unexpected(page.error());
             return write_whole(path, {page->constData(), static_cast<std::size_t>(page->size())});
         },

@@ -1,9 +1,9 @@
 // Classes: people who practise together week after week.
 #pragma once
+#include "desk/handover.h"
 #include "ui/classes/class_facts.h"
 #include "ui/classes/common_view.h"
 #include "ui/classes/lesson_view.h"
-#include "desk/handover.h"
 #include "ui/shell/empty_state.h"
 #include "ui/shell/place.h"
 #include "ui/weeks/weeks_view.h"

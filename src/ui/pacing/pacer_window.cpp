@@ -92,8 +92,9 @@ void PacerWindow::build() {
     hide_ = check("pacerHide", tr("From memory"), false);
     hide_->setToolTip(tr("The figure is hidden: for recalling"));
     facing_ = check("pacerFacing", tr("Face to face"), false);
-    facing_->setToolTip(tr("Whoever leads faces the group and moves as its mirror image: their own side is shown too. What is called is the "
-                           "side of the group."));
+    facing_->setToolTip(
+        tr("Whoever leads faces the group and moves as its mirror image: their own side is shown too. What is called is the "
+           "side of the group."));
     facing_->hide();
     clock_words_ = new QLabel;
     clock_words_->setObjectName(QStringLiteral("faint"));

@@ -109,8 +109,8 @@ PracticePicture practice_picture(const Timeline& t, const Plan& plan, const std:
             s.side ? (*s.side == Side::left ? PacerWords::tr("left, %1 of %2") : PacerWords::tr("right, %1 of %2")).arg(s.number).arg(s.of)
                    : PacerWords::tr("%1 of %2").arg(s.number).arg(s.of);
         if (facing && s.side)
-            out.facing = *s.side == Side::left ? PacerWords::tr("whoever faces the group: right")
-                                               : PacerWords::tr("whoever faces the group: left");
+            out.facing =
+                *s.side == Side::left ? PacerWords::tr("whoever faces the group: right") : PacerWords::tr("whoever faces the group: left");
         if (now)
             for (const auto& p : now->phases)
                 if (p.id == m.phase) out.words = i.recall ? PacerWords::tr("From memory") : said(p.name);
@@ -223,8 +223,7 @@ void paint_practice(QPainter& p, const QRectF& r, const PracticePicture& s, cons
         const QRectF side(count.left(), count.bottom() - 0.28 * count.height(), count.width(), 0.28 * count.height());
         fit(p, side.adjusted(0, 0, 0, -lead), s.side, 0.075 * unit, Qt::AlignCenter, theme);
         p.setPen(c.faint);
-        if (lead > 0)
-            fit(p, QRectF(side.left(), side.bottom() - lead, side.width(), lead), s.facing, 0.04 * unit, Qt::AlignCenter, theme);
+        if (lead > 0) fit(p, QRectF(side.left(), side.bottom() - lead, side.width(), lead), s.facing, 0.04 * unit, Qt::AlignCenter, theme);
     }
     paint_breath(p, breath, s.fullness, s.running ? s.breath : Breath::free, theme); // nobody is told to breathe in for as long as a pause
     const QRectF foot(all.left(), all.bottom() - foot_high, all.width(), foot_high);

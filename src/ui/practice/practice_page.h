@@ -4,9 +4,9 @@
 #include "ui/practice/log_view.h"
 #include "ui/practice/needs_form.h"
 #include "ui/practice/plan_view.h"
-#include "ui/weeks/weeks_view.h"
 #include "ui/shell/notice.h"
 #include "ui/shell/place.h"
+#include "ui/weeks/weeks_view.h"
 
 class QCheckBox;
 class QComboBox;

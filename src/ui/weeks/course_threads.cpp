@@ -129,7 +129,8 @@ private:
     ThreadsTable* table_;
 };
 
-ThreadsTable::ThreadsTable(const Session& session, ThreadsModel* model, QWidget* parent) : QTableView(parent), session_(session), model_(model) {
+ThreadsTable::ThreadsTable(const Session& session, ThreadsModel* model, QWidget* parent)
+    : QTableView(parent), session_(session), model_(model) {
     setObjectName(QStringLiteral("courseThreads"));
     setAccessibleName(tr("Threads of the course over its weeks"));
     setToolTip(tr("B begins a thread in the chosen week, Delete leaves it to the course again, M says the week was missed; marks can be "

@@ -3,9 +3,9 @@
 #include "store/reminder.h"
 #include "ui/jobs/jobs.h"
 #include "ui/paint/course_page.h"
-#include "ui/weeks/weeks_view.h"
 #include "ui/text/course_words.h"
 #include "ui/text/languages.h"
+#include "ui/weeks/weeks_view.h"
 #include <QFileInfo>
 #include <QPointer>
 
@@ -29,8 +29,8 @@ void WeeksView::export_to(const QString& file, const QString& beside) {
     session_.files().run<Result<bool>>(
         this,
         [page, stop, path = std::filesystem::path(file.toStdString()), ending = QFileInfo(file).suffix().toLower(),
-         at = classes_ && !group_.at.empty() ? group_.at : std::string("18:00"), now = QDateTime::currentDateTimeUtc(), jobs = QPointer<Jobs>(session_.jobs), lane = &session_.files(),
-         job](const std::stop_token& quit) -> Result<bool> {
+         at = classes_ && !group_.at.empty() ? group_.at : std::string("18:00"), now = QDateTime::currentDateTimeUtc(),
+         jobs = QPointer<Jobs>(session_.jobs), lane = &session_.files(), job](const std::stop_token& quit) -> Result<bool> {
             const std::stop_callback forward(quit, [&] { stop->request_stop(); });
             if (ending == QLatin1String("pdf")) {
                 const auto bytes = course_pdf(page.title, page.course, page.needs, page.movements, page.forms);

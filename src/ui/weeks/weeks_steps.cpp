@@ -1,7 +1,7 @@
 // What is done to a course: each a step that can be undone, kept with the person.
-#include "ui/weeks/weeks_view.h"
 #include "ui/shell/step.h"
 #include "ui/text/course_words.h"
+#include "ui/weeks/weeks_view.h"
 #include <QComboBox>
 #include <QDate>
 #include <QPushButton>

@@ -370,9 +370,9 @@ void WeeksView::say_what_happened() {
         for (const auto& c : changes_of(course_.made, *made, now))
             words << text::course_change(c, course_.made, *made, *all.movements, *all.linked);
         if (!words.isEmpty())
-            return notice_->problem(tr("What is known of %1 has changed since: %2.")
-                                        .arg(QString::fromStdString(sheet_.name), words.join(QStringLiteral("; "))),
-                                    tr("Follow it"), [this] { make_anew(); });
+            return notice_->problem(
+                tr("What is known of %1 has changed since: %2.").arg(QString::fromStdString(sheet_.name), words.join(QStringLiteral("; "))),
+                tr("Follow it"), [this] { make_anew(); });
     }
     // Asked once, in the week after.
     if (const auto quiet = quiet_weeks(course_.made, sheet_.done_on, day); !quiet.empty() && quiet.back() + 1 == now)

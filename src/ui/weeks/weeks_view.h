@@ -1,8 +1,8 @@
 // A course of weeks, of a person or of a class: asked for on the left, as threads on the right, with what each week is made of and why.
 #pragma once
+#include "ui/shell/notice.h"
 #include "ui/weeks/course_form.h"
 #include "ui/weeks/course_threads.h"
-#include "ui/shell/notice.h"
 #include <QUndoStack>
 
 class QComboBox;
