@@ -285,6 +285,16 @@ private slots:
             QVERIFY2(view->findChild<QWidget*>(QLatin1String(name))->isHidden(), name);
         const auto* exports = view->findChild<QMenu*>(QStringLiteral("courseExports"));
         QCOMPARE(exports->actions().size(), qsizetype{3});
+        // Where there is no room for both, what it is asked for gives way to the weeks, and comes by a button.
+        auto* asked = view->findChild<QPushButton*>(QStringLiteral("courseAsked"));
+        QVERIFY(asked->isHidden() && view->form()->isVisible() && view->threads()->isVisible());
+        const QSize wide = b.window->size();
+        b.window->resize(1024, 700);
+        QTRY_VERIFY(asked->isVisible() && !view->form()->isVisible() && view->threads()->isVisible());
+        QTest::mouseClick(asked, Qt::LeftButton);
+        QVERIFY(view->form()->isVisible() && !view->threads()->isVisible());
+        b.window->resize(wide);
+        QTRY_VERIFY(asked->isHidden() && view->form()->isVisible() && view->threads()->isVisible());
         // Another one, with something to learn; kept; then it is the one that lessons are made by.
         view->begin_another();
         QVERIFY(view->course().id == 0 && view->course().group == page->shown());

@@ -10045,6 +10045,10 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <source>A course of the class: choose which class, or make one.</source>
         <translation>Ein Kurs der Gruppe: Wählen Sie eine Gruppe, oder legen Sie eine an.</translation>
     </message>
+    <message>
+        <source>What it is asked for</source>
+        <translation>Worum er gebeten wird</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::Welcome</name>

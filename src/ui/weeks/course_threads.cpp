@@ -5,6 +5,7 @@
 #include <QKeyEvent>
 #include <QMouseEvent>
 #include <QPainter>
+#include <QScrollBar>
 #include <QStyledItemDelegate>
 
 namespace bevel::ui {
@@ -162,7 +163,8 @@ void ThreadsTable::fit() {
     const int count = model_->columnCount();
     if (count == 0) return;
     // Where the weeks do not fit beside names at their widest, the names give way first.
-    const int least = horizontalHeader()->minimumSectionSize(), frame = 2 * frameWidth();
+    const int least = horizontalHeader()->minimumSectionSize(),
+              frame = 2 * frameWidth() + (verticalScrollBar()->isVisible() ? verticalScrollBar()->width() : 0);
     const int names = std::clamp(width() - frame - count * least, session_.theme.wide(names_least), session_.theme.wide(names_wide));
     verticalHeader()->setFixedWidth(names);
     model_->set_names_room(session_.theme.font(9), names - session_.theme.wide(14));

@@ -39,17 +39,29 @@ WeeksView::WeeksView(Session& session, QUndoStack& undo, bool classes, QWidget* 
     words_ = new QLabel;
     words_->setObjectName(QStringLiteral("faint"));
     words_->setWordWrap(true);
-    auto* right = new QVBoxLayout;
+    left_ = left;
+    asked_ = new QPushButton(tr("What it is asked for"));
+    asked_->setObjectName(QStringLiteral("courseAsked"));
+    asked_->setCheckable(true);
+    connect(asked_, &QPushButton::toggled, this, &WeeksView::lay_out);
+    right_ = new QWidget;
+    right_->setObjectName(QStringLiteral("inCard"));
+    auto* right = new QVBoxLayout(right_);
     right->setContentsMargins(6, 6, 0, 0);
     right->addLayout(build_top());
     right->addWidget(notice_);
     right->addWidget(table_, 1);
     right->addWidget(words_);
     right->addLayout(build_below());
-    auto* row = new QHBoxLayout(this);
-    row->setContentsMargins(4, 4, 4, 4);
+    auto* row = new QHBoxLayout;
     row->addWidget(left);
-    row->addLayout(right, 1);
+    row->addWidget(right_, 1);
+    row->addStretch(0);
+    auto* all = new QVBoxLayout(this);
+    all->setContentsMargins(4, 4, 4, 4);
+    all->addWidget(asked_, 0, Qt::AlignLeft);
+    all->addLayout(row, 1);
+    lay_out();
     connect(form_, &CourseForm::person_chosen, this, &WeeksView::person_chosen);
     connect(form_, &CourseForm::changed, this, &WeeksView::form_changed);
     connect(table_, &ThreadsTable::begins_asked, this, &WeeksView::begin_in);
@@ -177,6 +189,19 @@ QStringList WeeksView::titles() const {
         out << words;
     }
     return out;
+}
+
+void WeeksView::resizeEvent(QResizeEvent* e) {
+    QWidget::resizeEvent(e);
+    lay_out();
+}
+
+void WeeksView::lay_out() {
+    constexpr int room_for_both = 720;
+    const bool narrow = width() < session_.theme.wide(room_for_both);
+    asked_->setVisible(narrow);
+    left_->setVisible(!narrow || asked_->isChecked());
+    right_->setVisible(!narrow || !asked_->isChecked());
 }
 
 /// Clips may have to be looked at, and are only while the weeks are.

@@ -61,8 +61,11 @@ signals:
 
 protected:
     void showEvent(QShowEvent* e) override;
+    void resizeEvent(QResizeEvent* e) override;
 
 private:
+    /// Where there is no room for both, what it is asked for or the weeks.
+    void lay_out();
     void load();
     void show_owner(qint64 id);
     qint64 of(const CourseOf& course) const { return classes_ ? course.group : course.person; }
@@ -101,6 +104,8 @@ private:
     QLabel *words_ = nullptr, *week_ = nullptr, *why_ = nullptr, *left_out_ = nullptr;
     QPushButton *keep_ = nullptr, *another_ = nullptr, *remove_ = nullptr, *anew_ = nullptr, *export_ = nullptr, *lesson_ = nullptr,
                 *home_ = nullptr, *begins_ = nullptr, *missed_ = nullptr;
+    QPushButton* asked_ = nullptr; // of a narrow one: which of the two is shown
+    QWidget *left_ = nullptr, *right_ = nullptr;
     Notice* notice_ = nullptr;
 };
 
