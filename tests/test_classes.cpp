@@ -83,6 +83,10 @@ private slots:
         at->setText(QStringLiteral("07:15"));
         emit at->editingFinished();
         QTRY_COMPARE_WITH_TIMEOUT(kept().at, std::string("07:15"), 30000);
+        auto* floor = page->facts()->findChild<QLineEdit*>(QStringLiteral("classFloor"));
+        floor->setText(QStringLiteral("stone, <i>uneven</i>"));
+        emit floor->editingFinished();
+        QTRY_COMPARE_WITH_TIMEOUT(kept().floor, std::string("stone, <i>uneven</i>"), 30000);
         page->facts()->findChild<QSpinBox*>(QStringLiteral("classMinutes"))->setValue(30);
         QTRY_COMPARE_WITH_TIMEOUT(kept().minutes, 30, 30000);
         page->undo().undo();

@@ -37,7 +37,7 @@ class TestHandover : public QObject {
     }
     static ClassGroup thursday() {
         ClassGroup g;
-        g.name = "Thursday <b>& co", g.hall = "Lantern Quay", g.at = "18:30", g.weekday = 4, g.minutes = 50;
+        g.name = "Thursday <b>& co", g.hall = "Lantern Quay", g.floor = "old boards", g.at = "18:30", g.weekday = 4, g.minutes = 50;
         g.level = "mixed", g.taught = "clouds", g.notes = "Wen brings the tea.";
         return g;
     }
@@ -247,6 +247,7 @@ private slots:
         const auto here = *class_sheet(other, *taken, "2026-12-01", forms_);
         QCOMPARE(names(here), names(sent));
         QCOMPARE(here.group.at, sent.group.at);
+        QCOMPARE(here.group.floor, std::string("old boards"));
         QCOMPARE(here.group.notes, sent.group.notes);
         QCOMPARE(here.lessons.size(), sent.lessons.size());
         QCOMPARE(here.courses.size(), std::size_t{1});

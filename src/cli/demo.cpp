@@ -173,7 +173,7 @@ private:
     /// A class under way: three lessons that were held, with who was there; a test of two of them.
     Result<bool> what_they_do_together() {
         ClassGroup g;
-        g.name = "Evening at the Quay", g.hall = "Lantern Quay", g.at = "18:30", g.weekday = 4, g.minutes = 45;
+        g.name = "Evening at the Quay", g.hall = "Lantern Quay", g.floor = "old boards, dry", g.at = "18:30", g.weekday = 4, g.minutes = 45;
         g.level = "mixed", g.taught = "clouds, and the horse's mane with its step";
         for (const auto id : people_) g.members.push_back(id);
         const auto id = library_.classes().keep(g);

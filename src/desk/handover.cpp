@@ -27,7 +27,8 @@ ClassGroup group(const json& j) {
     ClassGroup g;
     g.name = text(j, "name", 200);
     if (g.name.find_first_not_of(" \t\n") == std::string::npos) throw Bad{"name"};
-    g.hall = text(j, "hall", most_words), g.at = text(j, "at", 5), g.level = text(j, "level", most_words);
+    g.hall = text(j, "hall", most_words), g.floor = text(j, "floor", most_words), g.at = text(j, "at", 5),
+    g.level = text(j, "level", most_words);
     g.taught = text(j, "taught", most_words), g.notes = text(j, "notes", most_words);
     g.weekday = whole(j, "weekday", 0, 7), g.minutes = whole(j, "minutes", 4, 180);
     g.chair = flag(j, "chair"), g.wall = flag(j, "wall"), g.stick = flag(j, "stick");
@@ -123,6 +124,7 @@ std::string handover_text(const Handover& h) {
            {"class",
             {{"name", g.name},
              {"hall", g.hall},
+             {"floor", g.floor},
              {"at", g.at},
              {"level", g.level},
              {"taught", g.taught},

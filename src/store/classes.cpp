@@ -20,9 +20,9 @@ bool is_time(const std::string& t) {
 }
 
 std::string body_of(const ClassGroup& g) {
-    return json{{"name", g.name},       {"hall", g.hall},   {"at", g.at},       {"level", g.level},
-                {"taught", g.taught},   {"notes", g.notes}, {"chair", g.chair}, {"weekday", g.weekday},
-                {"minutes", g.minutes}, {"wall", g.wall},   {"stick", g.stick}}
+    return json{{"name", g.name},       {"hall", g.hall},       {"floor", g.floor}, {"at", g.at},
+                {"level", g.level},     {"taught", g.taught},   {"notes", g.notes}, {"chair", g.chair},
+                {"weekday", g.weekday}, {"minutes", g.minutes}, {"wall", g.wall},   {"stick", g.stick}}
         .dump(-1, ' ', false, json::error_handler_t::replace);
 }
 
@@ -35,8 +35,8 @@ ClassGroup read_body(std::int64_t id, const std::string& text) {
     const auto words = [&](const char* key, std::string& to) {
         if (j.contains(key) && j[key].is_string() && j[key].get_ref<const std::string&>().size() <= most_words) to = j[key];
     };
-    words("name", g.name), words("hall", g.hall), words("at", g.at), words("level", g.level), words("taught", g.taught),
-        words("notes", g.notes);
+    words("name", g.name), words("hall", g.hall), words("floor", g.floor), words("at", g.at), words("level", g.level),
+        words("taught", g.taught), words("notes", g.notes);
     const auto whole = [&](const char* key, int low, int high, int& to) {
         if (j.contains(key) && j[key].is_number_integer())
             if (const auto v = j[key].get<std::int64_t>(); v >= low && v <= high) to = static_cast<int>(v);
@@ -102,7 +102,7 @@ Result<std::int64_t> ClassStore::keep(const ClassGroup& g) {
     if (g.minutes < 4 || g.minutes > 180) return fail(Code::bad_value, "minutes");
     if (g.weekday < 0 || g.weekday > 7) return fail(Code::bad_value, "weekday");
     if (!is_time(g.at)) return fail(Code::bad_value, "at");
-    for (const auto* words : {&g.hall, &g.level, &g.taught, &g.notes})
+    for (const auto* words : {&g.hall, &g.floor, &g.level, &g.taught, &g.notes})
         if (words->size() > most_words) return fail(Code::too_large, "class");
     if (g.members.size() > most_members) return fail(Code::too_large, "class");
     std::int64_t id = g.id;

@@ -10,8 +10,8 @@ namespace bevel {
 /// As the instructor describes it.
 struct ClassGroup {
     std::int64_t id = 0;
-    std::string name, hall, at, level, taught, notes; // at: "18:30"; taught: up to where, in words
-    int weekday = 0;                                  // 1 Monday … 7 Sunday; 0: not said
+    std::string name, hall, floor, at, level, taught, notes; // floor: in words; at: "18:30"; taught: up to where, in words
+    int weekday = 0;                                         // 1 Monday … 7 Sunday; 0: not said
     int minutes = 60;
     bool chair = true, wall = true, stick = false; // at hand in the hall
     std::vector<std::int64_t> members;

@@ -30,6 +30,8 @@ ClassFacts::ClassFacts(const Session& session, QWidget* parent) : QWidget(parent
     };
     name_ = line("className", tr("Name"));
     hall_ = line("classHall", tr("Hall"));
+    floor_ = line("classFloor", tr("Floor"));
+    floor_->setPlaceholderText(tr("wood, stone, mats, uneven …"));
     weekday_ = new QComboBox;
     weekday_->setObjectName(QStringLiteral("classWeekday"));
     weekday_->setAccessibleName(tr("Weekday"));
@@ -108,6 +110,7 @@ void ClassFacts::show_class(const ClassGroup& g, const std::vector<Person>& peop
     group_ = g;
     name_->setText(QString::fromStdString(g.name));
     hall_->setText(QString::fromStdString(g.hall));
+    floor_->setText(QString::fromStdString(g.floor));
     at_->setText(QString::fromStdString(g.at));
     level_->setText(QString::fromStdString(g.level));
     taught_->setText(QString::fromStdString(g.taught));
@@ -131,6 +134,7 @@ ClassGroup ClassFacts::group() const {
     ClassGroup g = group_;
     g.name = name_->text().trimmed().toStdString();
     g.hall = hall_->text().trimmed().toStdString();
+    g.floor = floor_->text().trimmed().toStdString();
     g.at = at_->hasAcceptableInput() ? at_->text().toStdString() : group_.at;
     g.level = level_->text().trimmed().toStdString();
     g.taught = taught_->text().trimmed().toStdString();

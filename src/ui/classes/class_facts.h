@@ -36,7 +36,7 @@ private:
     void touched();
     bool filling_ = false;
     ClassGroup group_;
-    QLineEdit *name_ = nullptr, *hall_ = nullptr, *at_ = nullptr, *level_ = nullptr, *taught_ = nullptr;
+    QLineEdit *name_ = nullptr, *hall_ = nullptr, *floor_ = nullptr, *at_ = nullptr, *level_ = nullptr, *taught_ = nullptr;
     QComboBox* weekday_ = nullptr;
     QSpinBox* minutes_ = nullptr;
     QCheckBox *chair_ = nullptr, *wall_ = nullptr, *stick_ = nullptr;

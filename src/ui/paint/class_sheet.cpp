@@ -77,6 +77,7 @@ QString class_html(const ClassSheet& sheet, const std::string& today, const Form
     QString h = QStringLiteral("<h2>%1</h2>").arg(e(QString::fromStdString(g.name)));
     h += line(
         SheetOfClass::tr("%1 · as of %2 · for whoever leads; it names limits of people").arg(text::class_when(g), text::day(today, true)));
+    if (!g.floor.empty()) h += line(SheetOfClass::tr("Floor: %1").arg(QString::fromStdString(g.floor)));
     if (!g.level.empty()) h += line(SheetOfClass::tr("Level: %1").arg(QString::fromStdString(g.level)));
     if (!g.taught.empty()) h += line(SheetOfClass::tr("Taught up to: %1").arg(QString::fromStdString(g.taught)));
     if (!g.notes.empty()) h += line(QString::fromStdString(g.notes));
