@@ -1167,6 +1167,14 @@
         <source>On a page (PDF), with names …</source>
         <translation>Auf einem Blatt (PDF), mit Namen …</translation>
     </message>
+    <message>
+        <source>Floor</source>
+        <translation>Boden</translation>
+    </message>
+    <message>
+        <source>wood, stone, mats, uneven …</source>
+        <translation>Holz, Stein, Matten, uneben …</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::ClassesPage</name>
@@ -10507,6 +10515,10 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>What is common</source>
         <translation>Was vielen gemeinsam ist</translation>
+    </message>
+    <message>
+        <source>Floor: %1</source>
+        <translation>Boden: %1</translation>
     </message>
 </context>
 <context>
