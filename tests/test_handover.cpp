@@ -358,9 +358,12 @@ private slots:
         for (int k = 0; k < 300; ++k) {
             std::string t = whole;
             if (k % 3 == 0) t.resize(static_cast<std::size_t>(rng.uniform() * static_cast<double>(t.size())));
-            for (int b = 0; b < 1 + k % 4 && !t.empty(); ++b)
-                t[static_cast<std::size_t>(rng.uniform() * static_cast<double>(t.size()))] =
-                    static_cast<char>(k % 3 == 1 ? 'a' + static_cast<int>(rng.uniform() * 26) : static_cast<int>(rng.uniform() * 256));
+            const auto some = [&](std::size_t of) { return static_cast<std::size_t>(rng.uniform() * static_cast<double>(of)); };
+            if (k % 3 == 1) { // only within a name, which may be another one
+                t[t.find("Anna") + some(4)] = static_cast<char>('a' + some(26));
+            } else {
+                for (int b = 0; b < 1 + k % 4 && !t.empty(); ++b) t[some(t.size())] = static_cast<char>(some(256));
+            }
             const auto h = parse_handover(t);
             if (!h) continue;
             ++read;
@@ -368,7 +371,7 @@ private slots:
             const auto taken = take_over(lib, *h, WhoIsWho(h->people.size(), 0), "Handed over.", "2026-12-01");
             QCOMPARE(lib.classes().all()->size(), before + (taken ? 1 : 0));
         }
-        QVERIFY(read > 0); // a letter of a word may be another one
+        QVERIFY(read >= 100);
     }
 };
 
