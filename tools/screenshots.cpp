@@ -17,6 +17,7 @@
 #include <QDialog>
 #include <QDoubleSpinBox>
 #include <QElapsedTimer>
+#include <QFile>
 #include <QLabel>
 #include <QListWidget>
 #include <QProgressBar>
@@ -199,6 +200,7 @@ int main(int argc, char** argv) {
                 at = c.at_s + 25;
                 break;
             }
+        held->findChild<QCheckBox*>(QStringLiteral("pacerFacing"))->setChecked(true);
         held->run().tick();
         wait([&] { return !held->picture().figure.isNull(); });
         settle(200);
@@ -209,6 +211,20 @@ int main(int argc, char** argv) {
     class_tabs->setCurrentWidget(classes->facts());
     settle(100);
     shot(QStringLiteral("class-facts"));
+    {
+        const QTemporaryDir aside;
+        const QString handed = aside.filePath(QStringLiteral("class.bevelclass"));
+        const QString sheet = QStringLiteral("%1/class-page.pdf").arg(args[2]);
+        classes->hand_over(sheet, ui::HandOver::page);
+        classes->hand_over(handed, ui::HandOver::with_names);
+        if (!wait([&] { return QFile::exists(handed); })) return 1;
+        classes->take_over(handed);
+        QDialog* dialog = nullptr;
+        if (!wait([&] { return (dialog = classes->findChild<QDialog*>(QStringLiteral("handover"))) && dialog->isVisible(); })) return 1;
+        settle(100);
+        dialog->grab().save(QStringLiteral("%1/class-handover.png").arg(args[2]));
+        dialog->reject();
+    }
     class_tabs->setCurrentWidget(classes->course());
     if (!wait([&] { return classes->course()->course().id != 0 && background.idle(); })) return 1;
     settle(150);

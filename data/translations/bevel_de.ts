@@ -1164,16 +1164,16 @@
         <translation>Als Datei, ohne Namen und Notizen …</translation>
     </message>
     <message>
-        <source>On a page (PDF), with names …</source>
-        <translation>Auf einem Blatt (PDF), mit Namen …</translation>
-    </message>
-    <message>
         <source>Floor</source>
         <translation>Boden</translation>
     </message>
     <message>
         <source>wood, stone, mats, uneven …</source>
         <translation>Holz, Stein, Matten, uneben …</translation>
+    </message>
+    <message>
+        <source>On paper (PDF), with names …</source>
+        <translation>Auf Papier (PDF), mit Namen …</translation>
     </message>
 </context>
 <context>

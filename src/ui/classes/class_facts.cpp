@@ -79,7 +79,7 @@ ClassFacts::ClassFacts(const Session& session, QWidget* parent) : QWidget(parent
     menu->setObjectName(QStringLiteral("classHandOvers"));
     for (const auto& [label, how] : {std::pair{tr("As a file, with names …"), HandOver::with_names},
                                      std::pair{tr("As a file, without names and notes …"), HandOver::without_names},
-                                     std::pair{tr("On a page (PDF), with names …"), HandOver::page}})
+                                     std::pair{tr("On paper (PDF), with names …"), HandOver::page}})
         connect(menu->addAction(label), &QAction::triggered, this, [this, h = how] { emit hand_over_asked(h); });
     hand_over->setMenu(menu);
     auto* acts = new FlowLayout;

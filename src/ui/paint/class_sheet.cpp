@@ -70,7 +70,7 @@ QString leader_html(const ClassSheet& sheet, const Lesson& lesson, const Plan& p
 
 QString class_html(const ClassSheet& sheet, const std::string& today, const Forms& forms, const Catalogue& catalogue,
                    const std::vector<CommonFault>& common) {
-    constexpr std::size_t lessons_told = 3, common_told = 6;
+    constexpr std::size_t lessons_told = 3, common_told = 6, weeks_told = 4;
     const auto& g = sheet.group;
     const auto heading = [](const QString& words) { return QStringLiteral("<h3>%1</h3>").arg(e(words)); };
     const auto line = [](const QString& words) { return QStringLiteral("<p>%1</p>").arg(e(words)); };
@@ -93,7 +93,7 @@ QString class_html(const ClassSheet& sheet, const std::string& today, const Form
                          .arg(week->second + 1)
                          .arg(made.weeks.size()));
         h += table + head_row({SheetOfClass::tr("Week"), SheetOfClass::tr("New"), SheetOfClass::tr("Again")});
-        for (std::size_t w = week->second; w < made.weeks.size(); ++w) {
+        for (std::size_t w = week->second; w < std::min(made.weeks.size(), week->second + weeks_told); ++w) {
             const auto* fresh = made.fresh_in(w);
             QStringList again;
             for (const auto& t : made.threads)

@@ -11,8 +11,8 @@ namespace bevel::ui {
 QString leader_html(const ClassSheet& sheet, const Lesson& lesson, const Plan& plan, const std::vector<Movement>& movements,
                     const Catalogue& catalogue);
 /// What hangs in the hall: the plan, and "or" in place of names.
-/// The class on a page, for whoever takes it over: who belongs to it and what each may not do, where its course stands, its last lessons,
-/// what is common. It names people and their limits.
+/// The class on paper, for whoever takes it over: who belongs to it and what each may not do, the next weeks of its course, its last
+/// lessons, what is common. It names people and their limits.
 QString class_html(const ClassSheet& sheet, const std::string& today, const Forms& forms, const Catalogue& catalogue,
                    const std::vector<CommonFault>& common);
 QString wall_html(const Plan& plan, const std::vector<Movement>& movements);

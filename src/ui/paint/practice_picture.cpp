@@ -217,13 +217,14 @@ void paint_practice(QPainter& p, const QRectF& r, const PracticePicture& s, cons
     if (s.count.isEmpty())
         fit(p, count, s.left, 0.20 * unit, Qt::AlignCenter, theme, QFont::DemiBold);
     else {
-        fit(p, count.adjusted(0, 0, 0, -0.28 * count.height()), s.count, 0.30 * unit, Qt::AlignCenter, theme, QFont::DemiBold);
+        // Whoever leads reads their side from where they stand: it takes room from the count.
+        const double lead = s.facing.isEmpty() ? 0 : 0.18 * count.height(), below = 0.28 * count.height() + lead;
+        fit(p, count.adjusted(0, 0, 0, -below), s.count, 0.30 * unit, Qt::AlignCenter, theme, QFont::DemiBold);
         p.setPen(c.ink);
-        const double lead = s.facing.isEmpty() ? 0 : 0.11 * count.height();
-        const QRectF side(count.left(), count.bottom() - 0.28 * count.height(), count.width(), 0.28 * count.height());
+        const QRectF side(count.left(), count.bottom() - below, count.width(), below);
         fit(p, side.adjusted(0, 0, 0, -lead), s.side, 0.075 * unit, Qt::AlignCenter, theme);
         p.setPen(c.faint);
-        if (lead > 0) fit(p, QRectF(side.left(), side.bottom() - lead, side.width(), lead), s.facing, 0.04 * unit, Qt::AlignCenter, theme);
+        if (lead > 0) fit(p, QRectF(side.left(), side.bottom() - lead, side.width(), lead), s.facing, 0.06 * unit, Qt::AlignCenter, theme);
     }
     paint_breath(p, breath, s.fullness, s.running ? s.breath : Breath::free, theme); // nobody is told to breathe in for as long as a pause
     const QRectF foot(all.left(), all.bottom() - foot_high, all.width(), foot_high);
