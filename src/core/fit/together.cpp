@@ -160,15 +160,25 @@ void set_clock(FitShot& second, const Clocks& clocks) {
     second.offset_sigma_s = std::max(0.1, 2 * clocks.sigma_s);
 }
 
+Result<Clocks> one_performance(const Clocks& c) {
+    // Pairs filmed at once gain 0.002 to 0.066 (two of sixteen more than this), two performances of a person 0.052 to 0.25.
+    constexpr double most_drift = 0.05;
+    return c.drifts <= most_drift ? Result<Clocks>(c) : fail(Code::cannot_judge, "apart");
+}
+
+/// At the offset that both heard, if both show one performance there.
+Result<Clocks> as_heard(const std::vector<FitShot>& shots, const Clocks& heard) {
+    constexpr double least_alike = 0.3; // as of offsets that are sought
+    auto c = clocks_at(shots[0].motion, shots[1].motion, heard.offset_s);
+    if (!c || c->alike < least_alike) return fail(Code::cannot_judge, "apart");
+    c->sigma_s = heard.sigma_s;
+    return one_performance(*c);
+}
+
 /// Of offsets at which both go together, the one at which one body fits both pictures.
 Result<Clocks> likeliest(std::vector<FitShot>& shots, const FitOptions& fo, double most_offset_s, const std::stop_token& stop) {
     const auto offsets = clocks_of(shots[0].motion, shots[1].motion, most_offset_s);
     if (offsets.empty()) return fail(Code::cannot_judge, "apart");
-    const auto one_performance = [](const Clocks& c) -> Result<Clocks> {
-        // Pairs filmed at once gain 0.002 to 0.066 (two of sixteen more than this), two performances of a person 0.052 to 0.25.
-        constexpr double most_drift = 0.05;
-        return c.drifts <= most_drift ? Result<Clocks>(c) : fail(Code::cannot_judge, "apart");
-    };
     if (offsets.size() == 1) return one_performance(offsets.front());
     std::vector<std::pair<FitCost, std::size_t>> costs;
     for (std::size_t i = 0; i < offsets.size(); ++i) {
@@ -185,7 +195,7 @@ Result<Clocks> likeliest(std::vector<FitShot>& shots, const FitOptions& fo, doub
 } // namespace
 
 Result<Together> put_together(const Track& first, const Track& second, const MotionOptions& options, double most_offset_s,
-                              std::stop_token stop) {
+                              std::stop_token stop, const std::optional<Clocks>& heard) {
     std::vector<FitShot> shots;
     for (const Track* raw : {&first, &second}) {
         auto shot = shot_of(*raw, options, true);
@@ -193,9 +203,10 @@ Result<Together> put_together(const Track& first, const Track& second, const Mot
         shots.push_back(std::move(*shot));
     }
     const FitOptions fo = of_height(shots[0]);
-    const auto clocks = likeliest(shots, fo, most_offset_s, stop);
+    const auto clocks = heard ? as_heard(shots, *heard) : likeliest(shots, fo, most_offset_s, stop);
     if (!clocks) return tl::unexpected(clocks.error());
     set_clock(shots[1], *clocks);
+    if (heard) shots[1].offset_sigma_s = heard->sigma_s;
     auto body = fit_body(shots, fo, stop);
     if (!body) return tl::unexpected(body.error());
     // Pairs filmed at once leave 0.8 to 1.2 sigma through the body finder, long skirts more; clips of two people or two performances
@@ -207,7 +218,7 @@ Result<Together> put_together(const Track& first, const Track& second, const Mot
     Together out{std::move(*motion), std::move(*body), *clocks};
     out.clocks.offset_s = out.body.offset_s;
     // Points wander on both pictures by themselves: on pairs through the body finder clocks were off by 0.03 s (root mean square).
-    out.clocks.sigma_s = std::hypot(out.body.offset_sigma_s, 0.03);
+    out.clocks.sigma_s = heard ? heard->sigma_s : std::hypot(out.body.offset_sigma_s, 0.03);
     return out;
 }
 

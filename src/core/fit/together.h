@@ -10,10 +10,11 @@ struct Together {
     Clocks clocks;
 };
 
-/// `first`, `second`: raw tracks of pixels. `most_offset_s`: how far apart their clocks may be. cannot_judge: as make_motion of either
-/// clip, "apart" (they show no common performance, or do not fit one body); cancelled.
+/// `first`, `second`: raw tracks of pixels. `most_offset_s`: how far apart their clocks may be. `heard`: what their sound says of the
+/// clocks (core/fit/sounds.h); they are not sought in the movement then, but what is seen must still be one performance at that offset.
+/// cannot_judge: as make_motion of either clip, "apart" (they show no common performance, or do not fit one body); cancelled.
 Result<Together> put_together(const Track& first, const Track& second, const MotionOptions& options, double most_offset_s = 60,
-                              std::stop_token stop = {});
+                              std::stop_token stop = {}, const std::optional<Clocks>& heard = {});
 
 /// One body fitted to one clip: where the camera stands obliquely, constant lengths, feet that stay on a floor and joints that bend one way
 /// tell what no single picture shows. `raw`: as for put_together. cannot_judge: as make_motion, "apart" (what is found keeps no lengths).
