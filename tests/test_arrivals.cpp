@@ -130,6 +130,31 @@ private slots:
             QVERIFY((*kept)[i].state == ClipState::tracked || (*kept)[i].state == ClipState::reviewed);
         }
     }
+    void the_clip_whose_phone_heard_the_same_is_offered_as_the_second() {
+        const auto folder = fresh();
+        {
+            auto lib = *Library::open(folder);
+            Clip c = *lib.clips().get(7);
+            const auto track = lib.tracks().load(7);
+            QVERIFY(track.has_value());
+            ClipGuess guess;
+            guess.people = {{c.person, 0.99}};
+            guess.movements = {{.movement = c.movement, .probability = 0.99}};
+            guess.view = "right", guess.heard_with = 2;
+            c.person = 0, c.movement.clear(); // days apart by their files: the sound counts
+            QVERIFY(lib.clips().set_facts(c).has_value());
+            QVERIFY(keep_asked(lib, c, *track, {}, guess).has_value());
+        }
+        Bench b(folder);
+        auto* t = table(b);
+        QTRY_VERIFY_WITH_TIMEOUT(rows(t) > 0 && b.background.idle(), 30000);
+        auto* page = b.window->arrivals();
+        auto* pair = page->findChild<QComboBox*>(QStringLiteral("pair"));
+        b.window->findChild<QTabWidget*>(QStringLiteral("arrivalTabs"))->setCurrentIndex(1);
+        QVERIFY(choose(b, QStringLiteral("tomas-mane-right.mp4"), QString()));
+        QTRY_VERIFY_WITH_TIMEOUT(test::says(*page, QStringLiteral("Another phone heard the same at that time: Tomas Erikse")), 20000);
+        QTRY_COMPARE_WITH_TIMEOUT(pair->currentData().toString(), QStringLiteral("2"), 20000);
+    }
     void two_clips_are_paired_and_both_pictures_are_of_the_same_moment() {
         const auto folder = fresh();
         {

@@ -3,6 +3,8 @@
 #include "core/files.h"
 #include "core/fit/sounds.h"
 #include "core/fit/together.h"
+#include "desk/at_once.h"
+#include "desk/found.h"
 #include "media/clip.h"
 #include "media/clip_sound.h"
 #include "store/track_blob.h"
@@ -158,11 +160,11 @@ private slots:
         for (const auto& [by, late] : {std::pair{"0.7", 0.7}, {"-0.4", -0.4}}) {
             const fs::path moved = folder / (std::string("moved") + by + ".mkv");
             QProcess p;
-            p.start(QStringLiteral("ffmpeg"), {QStringLiteral("-v"), QStringLiteral("error"), QStringLiteral("-itsoffset"),
-                                               QLatin1String(by), QStringLiteral("-i"), QString::fromStdString(mkv.string()),
-                                               QStringLiteral("-i"), QString::fromStdString(mkv.string()), QStringLiteral("-map"),
-                                               QStringLiteral("0:v"), QStringLiteral("-map"), QStringLiteral("1:a"), QStringLiteral("-c"),
-                                               QStringLiteral("copy"), QString::fromStdString(moved.string())});
+            p.start(QStringLiteral("ffmpeg"),
+                    {QStringLiteral("-v"), QStringLiteral("error"), QStringLiteral("-itsoffset"), QLatin1String(by), QStringLiteral("-i"),
+                     QString::fromStdString(mkv.string()), QStringLiteral("-i"), QString::fromStdString(mkv.string()),
+                     QStringLiteral("-map"), QStringLiteral("0:v"), QStringLiteral("-map"), QStringLiteral("1:a"), QStringLiteral("-c"),
+                     QStringLiteral("copy"), QString::fromStdString(moved.string())});
             QVERIFY(p.waitForFinished() && p.exitCode() == 0);
             const auto got = sound_of_clip(moved);
             QVERIFY(got);
@@ -207,6 +209,47 @@ private slots:
             }
         }
         QVERIFY2(read > 5 && refused > 5, (std::to_string(read) + " " + std::to_string(refused)).c_str());
+    }
+
+    void the_second_phone_is_known_among_the_clips_of_the_day() {
+        QTemporaryDir dir;
+        const fs::path folder = dir.path().toStdString();
+        auto lib = Library::open(folder / "library");
+        QVERIFY(lib.has_value());
+        const Samples hour = test::hall(30, 61), other = test::hall(30, 62);
+        const auto add = [&](const std::string& name, const Samples& sound, const char* day) {
+            Clip c;
+            c.filmed_on = c.arrived_on = day;
+            const auto id = lib->clips().add(c, clip_of(folder / (name + ".mp4"), sound, 12));
+            return id ? *lib->clips().get(*id) : Clip{};
+        };
+        const char* today = "2026-11-24";
+        const auto first = add("first", test::phone_heard(hour, 3, 12, 2, 0.1, 1), today),
+                   earlier = add("earlier", test::phone_heard(other, 3, 12, 2, 0.1, 2), today), silent = add("silent", {}, today),
+                   yesterday = add("yesterday", test::phone_heard(hour, 5, 12, 3, 0.1, 3), "2026-11-23"),
+                   second = add("second", test::phone_heard(hour, 5, 12, 4, 0.1, 4), today);
+        QVERIFY(first.id && earlier.id && silent.id && yesterday.id && second.id);
+        QCOMPARE(heard_with(*lib, second, 0), first.id);
+        QCOMPARE(heard_with(*lib, first, 0), second.id);
+        QCOMPARE(heard_with(*lib, earlier, 0), std::int64_t{0});
+        QCOMPARE(heard_with(*lib, silent, 0), std::int64_t{0});
+        QCOMPARE(heard_with(*lib, yesterday, 0), std::int64_t{0});     // the day it is said to be of counts
+        QCOMPARE(heard_with(*lib, second, first.id), std::int64_t{0}); // the same film once more is no second phone
+        std::stop_source stop;
+        stop.request_stop();
+        QCOMPARE(heard_with(*lib, second, 0, stop.get_token()), std::int64_t{0});
+        const auto c = heard_together(*lib, first, second);
+        QVERIFY(c && std::abs(c->offset_s - 2) < 0.04);
+        QVERIFY(!heard_together(*lib, first, silent) && !heard_together(*lib, earlier, second));
+        // A film that is gone is no reason not to go on.
+        QVERIFY(fs::remove(lib->clips().path_of(first)));
+        QCOMPARE(heard_with(*lib, second, 0), std::int64_t{0});
+        QVERIFY(!heard_together(*lib, first, second));
+        // It is kept with what else a clip tells of itself.
+        ClipGuess g;
+        g.heard_with = first.id;
+        QCOMPARE(parse_guess(guess_json(g)).heard_with, first.id);
+        QCOMPARE(parse_guess("{\"heard_with\":\"x\"}").heard_with, std::int64_t{0});
     }
 
     void a_pair_is_put_together_at_the_offset_that_was_heard() {

@@ -1658,6 +1658,10 @@
         <source>The same film seems to be here already: %1.</source>
         <translation>Derselbe Film scheint schon da zu sein: %1.</translation>
     </message>
+    <message>
+        <source>Another phone heard the same at that time: %1. Both may show one performance.</source>
+        <translation>Ein anderes Telefon hat zur selben Zeit dasselbe gehört: %1. Beide zeigen vielleicht eine einzige Ausführung.</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::ColumnView</name>
@@ -17394,6 +17398,10 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
     <message>
         <source>Counted are things found, missed, and said that are not there, the right side, the right moment (half a second before or after is right too), and the order: what can hurt first, then from the ground up. What is at the edge or cannot be told from that side counts for nothing. These are counts of clips, not a mark of a person.</source>
         <translation>Gezählt wird, was gefunden, was übersehen und was gesagt wurde, ohne da zu sein, die richtige Seite, der richtige Moment (eine halbe Sekunde davor oder danach ist auch richtig) und die Reihenfolge: zuerst, was schaden kann, dann vom Boden aufwärts. Was am Rand liegt oder von dieser Seite nicht zu sagen ist, zählt nicht. Es sind Zahlen über Clips, keine Note für eine Person.</translation>
+    </message>
+    <message>
+        <source>Leave the sound of both films on, and clap once: what both phones heard tells how their clocks differ, nearer than the movement does, and Arrivals offers the second film by itself. Nothing of the sound is kept beside the film.</source>
+        <translation>Lassen Sie bei beiden Filmen den Ton an und klatschen Sie einmal: Was beide Telefone gehört haben, sagt genauer als die Bewegung, wie ihre Uhren voneinander abweichen, und der Eingang bietet den zweiten Film von selbst an. Vom Ton wird außer dem Film nichts aufbewahrt.</translation>
     </message>
 </context>
 <context>

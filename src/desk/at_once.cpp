@@ -1,5 +1,6 @@
 #include "desk/at_once.h"
 #include "desk/open_review.h"
+#include "media/clip_sound.h"
 #include <algorithm>
 #include <cmath>
 #include <cstdio>
@@ -37,7 +38,37 @@ double apart_of(const FittedBody& body) {
     return std::abs(std::remainder(from(body.cameras[1]) - from(body.cameras[0]), 2 * std::numbers::pi)) / deg;
 }
 
+std::string day_of(const Clip& c) {
+    return c.filmed_on.empty() ? c.arrived_on : c.filmed_on;
+}
+
 } // namespace
+
+std::optional<Clocks> heard_together(const Library& library, const Clip& first, const Clip& second, const std::stop_token& stop) {
+    const auto a = sound_of_clip(library.clips().path_of(first), stop);
+    const auto b = a ? sound_of_clip(library.clips().path_of(second), stop) : a;
+    return a && b ? clocks_by_sound(*a, *b) : std::nullopt;
+}
+
+std::int64_t heard_with(const Library& library, const Clip& clip, std::int64_t same_take, const std::stop_token& stop) {
+    const auto clips = library.clips().all(); // newest first
+    if (!clips || clip.is_part() || !library.clips().has_file(clip)) return 0;
+    std::optional<SoundTrace> own;
+    int compared = 0;
+    for (const auto& c : *clips) {
+        if (c.id == clip.id || c.id == same_take || c.is_part() || c.file == clip.file || day_of(c) != day_of(clip)) continue;
+        if (++compared > sounds_compared) break;
+        if (!own) { // only when there is one to be held against
+            auto heard = sound_of_clip(library.clips().path_of(clip), stop);
+            if (!heard) return 0;
+            own = std::move(*heard);
+        }
+        const auto theirs = sound_of_clip(library.clips().path_of(c), stop);
+        if (stop.stop_requested()) return 0;
+        if (theirs && clocks_by_sound(*own, *theirs)) return c.id;
+    }
+    return 0;
+}
 
 Result<bool> put_pair_together(Library& library, const Forms& forms, std::int64_t id, const std::stop_token& stop) {
     auto clip = library.clips().get(id);
@@ -59,7 +90,8 @@ Result<bool> put_pair_together(Library& library, const Forms& forms, std::int64_
     fit.made_of = made_of(library, *clip, *other, *person);
     MotionOptions options = motion_options(review_options(forms, *clip, *person));
     options.errors = false;
-    auto both = put_together(tracks[0], tracks[1], options, 60, stop);
+    const auto heard = heard_together(library, *clip, *other, stop);
+    auto both = put_together(tracks[0], tracks[1], options, 60, stop, heard);
     if (!both && both.error().code != Code::cannot_judge) return tl::unexpected(both.error());
     if (both)
         fit.body = std::move(both->body);

@@ -24,6 +24,14 @@ inline bool to_be_tried(const Clip& clip, const AtOnce& how) {
     return clip.pair != 0 && !how.tried;
 }
 
+/// What both clips' phones heard, as the second one's clock on the first one's; none where one has no sound, cannot be read, or nothing
+/// stands out.
+std::optional<Clocks> heard_together(const Library& library, const Clip& first, const Clip& second, const std::stop_token& stop = {});
+/// The clip of the same day, among the latest, that heard what this one did: filmed at that time in that room, perhaps by a second phone.
+/// Not itself sent twice (`same_take`). 0: none, or stopped.
+constexpr int sounds_compared = 24;
+std::int64_t heard_with(const Library& library, const Clip& clip, std::int64_t same_take, const std::stop_token& stop = {});
+
 /// Looks for the body of both and keeps it, or why there is none. Whether they go together. cancelled; not_found without a pair.
 Result<bool> put_pair_together(Library& library, const Forms& forms, std::int64_t clip, const std::stop_token& stop = {});
 

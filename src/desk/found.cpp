@@ -4,6 +4,7 @@
 #include "core/review/look.h"
 #include "core/review/same_take.h"
 #include "core/signal/signal.h"
+#include "desk/at_once.h"
 #include <algorithm>
 #include <cctype>
 #include <cmath>
@@ -168,6 +169,7 @@ Result<ClipGuess> guess_clip(const Library& library, const Clip& clip, const Tra
     if (!clips) return tl::unexpected(clips.error());
     out.view = view_name(guess_view(track));
     out.same_take = sent_before(library, clip, track);
+    out.heard_with = heard_with(library, clip, out.same_take, stop);
     const auto shape = body_shape(track);
     const auto file = words_of(std::filesystem::path(clip.named.empty() ? clip.file : clip.named).stem().string());
     std::map<std::int64_t, int> seen;
@@ -235,8 +237,8 @@ std::string guess_json(const ClipGuess& g) {
                              {"repetitions", m.repetitions},
                              {"left", m.left},
                              {"right", m.right}});
-    return nlohmann::json{
-        {"people", people}, {"movements", movements}, {"view", g.view}, {"mirrored", g.mirrored}, {"same_take", g.same_take}}
+    return nlohmann::json{{"people", people},       {"movements", movements},   {"view", g.view},
+                          {"mirrored", g.mirrored}, {"same_take", g.same_take}, {"heard_with", g.heard_with}}
         .dump();
 }
 
@@ -263,6 +265,7 @@ ClipGuess parse_guess(const std::string& text) {
             g.movements.push_back(std::move(one));
         }
     g.same_take = static_cast<std::int64_t>(number(j, "same_take"));
+    g.heard_with = static_cast<std::int64_t>(number(j, "heard_with"));
     if (j.contains("view") && j["view"].is_string()) g.view = j["view"].get<std::string>();
     g.mirrored = j.contains("mirrored") && j["mirrored"].is_boolean() && j["mirrored"].get<bool>();
     return g;

@@ -27,6 +27,7 @@ struct ClipGuess {
     std::vector<MovementGuess> movements; // likeliest first, at most three
     std::string view;                     // as it is seen
     std::int64_t same_take = 0;           // a clip in the library that is the same film, sent before; 0: none
+    std::int64_t heard_with = 0;          // a clip of the same day whose phone heard the same; 0: none
     bool mirrored = false;                // the body shows its other side than it should: perhaps
     /// Below that nothing is confirmed without having been chosen.
     static constexpr double sure = 0.95;

@@ -8,7 +8,7 @@
 
 namespace bevel::test {
 
-inline constexpr double heard_rate = 44100;
+inline constexpr double heard_rate = 16000;
 
 /// An hour in a hall, shortened: steps, claps, a door, words that are no words (voiced bursts of changing pitch), all at odd moments.
 inline Samples hall(double length_s, std::uint64_t seed) {

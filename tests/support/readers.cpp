@@ -9,6 +9,7 @@
 #include "core/review/review.h"
 #include "desk/handover.h"
 #include "media/clip.h"
+#include "media/clip_sound.h"
 #include "store/bundle.h"
 #include "store/library.h"
 #include "store/track_blob.h"
@@ -65,7 +66,9 @@ void take_in(const fs::path& file) {
 }
 
 void clip(const std::string& bytes) {
-    auto reader = ClipReader::open(file_of(bytes, "clip.mp4"));
+    const auto file = file_of(bytes, "clip.mp4");
+    (void)sound_of_clip(file);
+    auto reader = ClipReader::open(file);
     if (!reader) return;
     auto& r = *reader;
     for (std::size_t f = 0; f < std::min<std::size_t>(3, r.info().time_s.size()); ++f) (void)r.frame(f);
@@ -225,15 +228,17 @@ std::vector<std::string> seeds_of(const std::string& reader) {
     }
     if (reader == "clip") {
         const auto file = place() / "seed.mp4";
-        if (auto w = ClipWriter::create(file, 64, 48, 25)) {
-            sim::Image picture;
-            picture.width = 64, picture.height = 48;
-            picture.rgb.assign(64 * 48 * 3, 90);
-            bool ok = true;
-            for (int i = 0; i < 12; ++i) ok = ok && w->add(picture, i * 0.04).has_value();
-            if (ok && w->finish())
-                if (auto bytes = read_text(file, 1 << 20)) out.push_back(std::move(*bytes));
-        }
+        for (const int sound : {0, 16000})
+            if (auto w = ClipWriter::create(file, 64, 48, 25, 26, "libx264", 0, sound)) {
+                sim::Image picture;
+                picture.width = 64, picture.height = 48;
+                picture.rgb.assign(64 * 48 * 3, 90);
+                bool ok = true;
+                for (int i = 0; i < 12; ++i) ok = ok && w->add(picture, i * 0.04).has_value();
+                if (sound != 0) ok = ok && w->add_sound(std::vector<float>(8000, 0.1F)).has_value();
+                if (ok && w->finish())
+                    if (auto bytes = read_text(file, 1 << 20)) out.push_back(std::move(*bytes));
+            }
     }
     return out;
 }

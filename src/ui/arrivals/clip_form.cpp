@@ -342,7 +342,7 @@ void ClipForm::look_at_person() {
                                     : tr("%1?").arg(QString::fromStdString(p.name)));
 }
 
-/// Clips of the same person and movement: of the same day and from another side they are suggested.
+/// Clips of the same person and movement: the one that heard the same is suggested, else one of the same day from another side.
 void ClipForm::offer_pairs() {
     const QString had = pair_chosen_ ? pair_->currentData().toString() : QString();
     pair_->clear();
@@ -362,7 +362,8 @@ void ClipForm::offer_pairs() {
             const auto v = view_from_name(c.view);
             pair_->addItem(tr("%1, %2").arg(v ? text::view(*v) : tr("as the clip shows"), text::day(c.filmed_on)), QString::number(c.id));
             const bool fits = c.filmed_on == row_->clip.filmed_on && c.view != view && !view.empty();
-            if (c.id == row_->clip.pair || (row_->clip.state == ClipState::asked && fits && suggested == 0)) suggested = pair_->count() - 1;
+            const bool asked = row_->clip.state == ClipState::asked, heard = c.id == guess_.heard_with;
+            if (c.id == row_->clip.pair || (asked && (heard || (fits && suggested == 0)))) suggested = pair_->count() - 1;
         }
     }
     const int kept = pair_->findData(had);

@@ -65,6 +65,7 @@ private:
     void set_height(const Person& p);
     QString name_in_file() const;
     void say_twice(std::int64_t clip);
+    QString called(const ClipRow& row) const;
     void keep_both();
 
     Session& session_;

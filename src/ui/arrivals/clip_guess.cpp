@@ -138,6 +138,9 @@ void ClipForm::fill(const ClipRow& row) {
         words << (sure ? tr("Guessed, %1 % sure whose it is. Right? Then press Enter.").arg(percent(guess_.people.front().probability))
                        : tr("Whose is it? Choose with Alt+1 to 3, or type a name; then Enter."));
         if (const auto v = view_from_name(guess_.view)) words << tr("Seen %1.").arg(text::view(*v));
+        const auto heard = std::find_if(rows_.begin(), rows_.end(), [&](const ClipRow& r) { return r.clip.id == guess_.heard_with; });
+        if (guess_.heard_with != 0 && heard != rows_.end())
+            words << tr("Another phone heard the same at that time: %1. Both may show one performance.").arg(called(*heard));
         if (!guess_.movements.empty()) {
             const auto& g = guess_.movements.front();
             if (g.left > 0 && g.right > 0) words << tr("Both sides: %1 left, %2 right.").arg(g.left).arg(g.right);
@@ -155,13 +158,17 @@ void ClipForm::say_twice(std::int64_t clip) {
     const auto it = std::find_if(rows_.begin(), rows_.end(), [&](const ClipRow& r) { return r.clip.id == clip; });
     twice_->setVisible(clip != 0 && it != rows_.end());
     if (!twice_->isVisibleTo(this)) return;
-    const auto m = session_.movement(it->clip.movement);
+    twice_words_->setText(tr("The same film seems to be here already: %1.")
+                              .arg(called(*it) + QStringLiteral(", ") + tr("came on %1").arg(text::day(it->clip.arrived_on))));
+}
+
+/// Whose clip it is and what it shows; the file's name where nobody said whose.
+QString ClipForm::called(const ClipRow& row) const {
     QStringList which;
-    if (it->clip.person != 0) which << QString::fromStdString(it->person.name);
-    if (m) which << said(m->name);
-    if (it->clip.person == 0 && !it->clip.named.empty()) which << QString::fromStdString(it->clip.named);
-    which << tr("came on %1").arg(text::day(it->clip.arrived_on));
-    twice_words_->setText(tr("The same film seems to be here already: %1.").arg(which.join(QStringLiteral(", "))));
+    if (row.clip.person != 0) which << QString::fromStdString(row.person.name);
+    if (const auto m = session_.movement(row.clip.movement)) which << said(m->name);
+    if (row.clip.person == 0 && !row.clip.named.empty()) which << QString::fromStdString(row.clip.named);
+    return which.join(QStringLiteral(", "));
 }
 
 void ClipForm::keep_both() {

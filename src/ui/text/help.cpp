@@ -49,6 +49,9 @@ HelpPage marks() {
         "and "
         "both directions of the stance are told from both together, and Room shows it from any side. Start both phones before the student "
         "begins; how they are placed and when they are started is found out."));
+    h += paragraph(
+        HelpWords::tr("Leave the sound of both films on, and clap once: what both phones heard tells how their clocks differ, nearer than "
+                      "the movement does, and Arrivals offers the second film by itself. Nothing of the sound is kept beside the film."));
     h += paragraph(HelpWords::tr("Of a clip that was filmed obliquely one body is fitted to the whole clip, in the background: constant "
                                  "lengths, feet on the floor and "
                                  "knees that bend one way tell knee bend, thigh, knee past the toe, toe-out, stance length and turns, with "
