@@ -8415,6 +8415,10 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <source>Who shows it is hidden: in People nothing says that they agree to be shown.</source>
         <translation>Wer es zeigt, ist verborgen: Unter Menschen steht nicht, dass sie einverstanden ist, gezeigt zu werden.</translation>
     </message>
+    <message>
+        <source> · the body shows itself from there, not from the side that was said</source>
+        <translation> · so zeigt sich der Körper, nicht von der Seite, die angegeben war</translation>
+    </message>
 </context>
 <context>
     <name>bevel::ui::RewordDialog</name>
@@ -18489,10 +18493,6 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <translation>aus dieser Ansicht nicht zu sehen</translation>
     </message>
     <message>
-        <source>the body was not found here, or not which way it faces</source>
-        <translation>der Körper wurde hier nicht gefunden, oder nicht, wohin er gewandt ist</translation>
-    </message>
-    <message>
         <source>turned too far from the picture</source>
         <translation>zu weit aus dem Bild gedreht</translation>
     </message>
@@ -19650,6 +19650,14 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <source>Look at this most, %1: %2 (%3).</source>
         <comment>from which view, what, how often</comment>
         <translation>Achten Sie am meisten darauf, %1: %2 (%3).</translation>
+    </message>
+    <message>
+        <source>the body was not found here</source>
+        <translation>der Körper wurde hier nicht gefunden</translation>
+    </message>
+    <message>
+        <source>faces another way here than the rest of the clip</source>
+        <translation>schaut hier anderswohin als im übrigen Clip</translation>
     </message>
 </context>
 </TS>

@@ -178,6 +178,7 @@ Motion stretch_of(const Motion& m, double from_s, double to_s, const PersonNeutr
     Motion out;
     out = m;
     out.time_s = cut(m.time_s), out.m = cut(m.m), out.sigma = cut(m.sigma), out.valid = cut(m.valid);
+    if (!m.otherwise.empty()) out.otherwise = cut(m.otherwise);
     out.facing = cut(m.facing), out.azimuth = cut(m.azimuth), out.foot_place = cut(m.foot_place), out.back = cut(m.back);
     out.grid.clear();
     std::vector<std::size_t> kept;

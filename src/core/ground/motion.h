@@ -58,6 +58,7 @@ struct Motion {
     std::vector<Body3> m;
     std::vector<std::array<PointSigma, point_count>> sigma;
     std::vector<bool> valid;
+    std::vector<bool> otherwise; // not valid since the student plainly faces another way than is taken; empty where that is not asked
     std::vector<double> facing;  // rad to own left from the start; frozen while the feet stay planted
     double facing_sigma = 0.02;  // rad
     std::vector<double> azimuth; // one camera: angle from the way the student faces to the camera, to own left, rad
@@ -83,6 +84,8 @@ struct Motion {
     double back_sigma = 0;        // degrees, of a slope
     std::vector<BreathMark> breaths;
     std::string mirrored_hint;     // why the clip may be mirrored, or empty: "view"
+    bool side_doubted = false;     // the body shows itself from 50 to 130 degrees off the side that was declared
+    bool not_as_declared = false;  // and is taken as it shows itself, since the movement is found so (make_review)
     std::vector<std::size_t> grid; // frames on which shared errors are kept
     std::vector<SharedError> shared;
     std::size_t frames() const { return time_s.size(); }

@@ -41,6 +41,7 @@ Motion begun(const Track& t, const Picture& picture) {
     m.m.resize(n);
     m.sigma.resize(n);
     m.valid.assign(n, false);
+    m.otherwise.assign(n, false);
     m.foot_place.assign(n, {});
     m.facing.assign(n, 0);
     m.azimuth.assign(n, 0);
@@ -52,6 +53,7 @@ Motion begun(const Track& t, const Picture& picture) {
     m.vertical_known = picture.vertical_known();
     m.facing_sigma = picture.azimuth_sigma();
     m.mirrored_hint = picture.mirrored_hint();
+    m.side_doubted = picture.side_doubted();
     m.camera = picture.camera({});
     m.vertical_sigma = std::hypot(m.camera->roll.sigma, 0.5 * m.camera->pitch.sigma);
     m.start_azimuth = picture.azimuth().front();
@@ -133,7 +135,8 @@ Result<Motion> from_picture(const Track& t, const MotionOptions& o) {
     ToRoom room{std::cos(m.start_azimuth), std::sin(m.start_azimuth)};
     for (std::size_t i = 0; i < n; ++i) {
         m.facing[i] = wrap(m.start_azimuth - picture.azimuth()[i]);
-        if (!t.px[i] || picture.faces_otherwise(i)) continue;
+        m.otherwise[i] = t.px[i] && picture.faces_otherwise(i);
+        if (!t.px[i] || m.otherwise[i]) continue;
         m.valid[i] = true;
         m.azimuth[i] = wrap(picture.azimuth()[i] - picture.to_sight(i, c));
         const Body3 level = picture.level(i, c, depth.of[0][i], depth.of[1][i], {});

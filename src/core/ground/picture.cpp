@@ -307,6 +307,7 @@ void Picture::find_facing(const Camera& c, const std::vector<Azimuth>& cue) {
     }
     for (double& a : axis_) a = *declared + sight;
     azimuth_sigma_ = 15 * deg;
+    side_doubted_ = true;
 }
 
 /// The turns are known; from where the start is seen is what they leave of what the whole clip shows.

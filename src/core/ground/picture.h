@@ -49,6 +49,7 @@ public:
     bool apart_known() const { return apart_known_; }
     bool vertical_known() const { return t_.layers.plan || (t_.vertical && t_.vertical->from_room); }
     const std::string& mirrored_hint() const { return mirrored_hint_; }
+    bool side_doubted() const { return side_doubted_; }
     /// Sigma of the figure behind each field of Off, in its own unit.
     double scale_sigma() const { return scale_sigma_; }
 
@@ -83,6 +84,7 @@ private:
     double azimuth_sigma_ = 0.08;
     bool floor_known_ = true, apart_known_ = true;
     std::string mirrored_hint_;
+    bool side_doubted_ = false;
 };
 
 } // namespace bevel::grounding

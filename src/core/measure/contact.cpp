@@ -482,7 +482,7 @@ void find_contacts(const Motion& m, Measures& out, const FootModel& k) {
             }
         MeasureSeries state{"foot.state", "state", s, {}};
         for (std::size_t f = 0; f < m.frames(); ++f)
-            state.samples.push_back(m.valid[f] ? Sample{static_cast<double>(c[f]), 0, Absent::none} : Sample{0, 0, Absent::no_body});
+            state.samples.push_back(m.valid[f] ? Sample{static_cast<double>(c[f]), 0, Absent::none} : Sample{0, 0, nobody(m, f)});
         out.series[s == Side::left ? "foot.state.left" : "foot.state.right"] = std::move(state);
         out.contact[foot] = c;
     }

@@ -50,7 +50,7 @@ public:
         MeasureSeries out{d_.id, info_.unit, side_, std::vector<Sample>(m_.frames())};
         for (std::size_t f = 0; f < m_.frames(); ++f) {
             Sample& s = out.samples[f];
-            s.absent = !m_.valid[f]                                    ? Absent::no_body
+            s.absent = !m_.valid[f]                                    ? nobody(m_, f)
                        : info_.needs_vertical && !m_.vertical_known    ? Absent::no_vertical
                        : info_.needs_neutral && !c_.neutral && !c_.own ? Absent::no_neutral
                                                                        : seen(m_, f, d_.axis, info_);
@@ -352,7 +352,9 @@ void wander(const Motion& m, const std::vector<Body3>& own, Measures& out) {
     }
     MeasureSeries facing = blank("step.facing", std::nullopt, m.frames(), Absent::no_body);
     for (std::size_t f = 0; f < m.frames(); ++f)
-        if (m.valid[f]) {
+        if (!m.valid[f]) {
+            facing.samples[f].absent = nobody(m, f);
+        } else {
             facing.samples[f] = {m.facing[f] / deg, m.facing_sigma / deg, Absent::none};
             facing.samples[f].clip = static_cast<float>(m.facing_sigma / deg);
         }
@@ -525,9 +527,10 @@ std::string measure_key(const std::string& id, std::optional<Side> side) {
 }
 
 std::string_view absent_name(Absent a) {
-    constexpr std::array<std::string_view, absent_count> names{
-        "none",     "view",   "no_body",    "turned",   "foreshortened", "toes_out",  "feet_close", "no_neutral", "no_vertical", "foot_off",
-        "no_event", "hidden", "not_marked", "no_floor", "not_recorded",  "supported", "seated",     "alike",      "no_occasion"};
+    constexpr std::array<std::string_view, absent_count> names{"none",      "view",       "no_body",    "turned",      "foreshortened",
+                                                               "toes_out",  "feet_close", "no_neutral", "no_vertical", "foot_off",
+                                                               "no_event",  "hidden",     "not_marked", "no_floor",    "not_recorded",
+                                                               "supported", "seated",     "alike",      "no_occasion", "otherwise"};
     return names[static_cast<std::size_t>(a)];
 }
 

@@ -31,9 +31,14 @@ enum class Absent {
     seated,        // seated practice has rules of its own
     alike,         // left and right repetitions look the same from here
     no_occasion,   // what the rule is about does not happen here
+    otherwise,     // the student plainly faces another way there than the clip is taken to show
 };
-inline constexpr std::size_t absent_count = 19;
+inline constexpr std::size_t absent_count = 20;
 std::string_view absent_name(Absent a);
+/// Why nothing is told of a frame that is not valid.
+inline Absent nobody(const Motion& m, std::size_t frame) {
+    return frame < m.otherwise.size() && m.otherwise[frame] ? Absent::otherwise : Absent::no_body;
+}
 
 std::string_view side_name(Side s);
 /// Key of a measure in Measures::series.

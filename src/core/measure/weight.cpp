@@ -231,7 +231,7 @@ private:
         std::vector<Sample> raw(n_);
         for (std::size_t f = 0; f < n_; ++f) {
             Sample& s = raw[f];
-            s.absent = !m_.valid[f] ? Absent::no_body : hidden;
+            s.absent = !m_.valid[f] ? nobody(m_, f) : hidden;
             if (!s.present()) continue;
             if (std::abs(along_.span[f]) < (m_.from_pictures() ? least_ : 0.12)) {
                 s.absent = Absent::feet_close;
@@ -254,7 +254,7 @@ private:
 
     std::vector<Sample> shown(std::vector<Sample> raw) const {
         for (std::size_t f = 0; f < n_; ++f) {
-            if (raw[f].absent == Absent::view || raw[f].absent == Absent::no_body) continue;
+            if (raw[f].absent == Absent::view || !m_.valid[f]) continue;
             const bool l = out_.contact[0][f] == Contact::off, r = out_.contact[1][f] == Contact::off;
             if (l && r) {
                 raw[f] = {0, 0, Absent::foot_off};
@@ -327,7 +327,7 @@ private:
     }
 
     void on_the_heel(Side s, std::size_t f, double turned, Sample& heel) const {
-        if (!m_.valid[f]) heel.absent = Absent::no_body;
+        if (!m_.valid[f]) heel.absent = nobody(m_, f);
         if (!m_.valid[f] || (!full_ && std::abs(std::sin(m_.azimuth[f])) < std::cos(turned))) return;
         if (!m_.vertical_known) {
             heel.absent = Absent::no_vertical;

@@ -2,6 +2,7 @@
 #include "core/review/free.h"
 #include <algorithm>
 #include <cmath>
+#include <limits>
 #include <nlohmann/json.hpp>
 
 namespace bevel {
@@ -95,6 +96,7 @@ json ground_json(const Motion& m) {
                        {"height_m", told_json(m.camera->height)},
                        {"distance_m", number(m.camera->distance)}};
     if (!m.mirrored_hint.empty()) j["maybe_mirrored"] = m.mirrored_hint;
+    if (m.not_as_declared) j["not_as_declared"] = true;
     return j;
 }
 
@@ -183,15 +185,39 @@ Track seen_by(const Track& track, const ReviewOptions& options) {
     return out;
 }
 
+namespace {
+
+/// As the movement was done there, in the mean of its repetitions; the less the more alike.
+double mean_cost(const Alignment& a) {
+    double sum = 0;
+    for (const auto& r : a.repetitions) sum += r.cost;
+    return a.repetitions.empty() ? std::numeric_limits<double>::infinity() : sum / static_cast<double>(a.repetitions.size());
+}
+
+} // namespace
+
 Result<std::shared_ptr<const Review>> make_review(const Track& track, const Movement& movement, const ReviewOptions& options) {
     MotionOptions how = motion_options(options);
     how.one_way = true; // of one movement; who does a form turns
-    auto motion = make_motion(options.mirrored && !track.layers.mirrored ? seen_by(track, options) : track, how);
-    if (!motion) return tl::unexpected(motion.error());
+    const Track swapped = options.mirrored && !track.layers.mirrored ? seen_by(track, options) : Track{};
+    const Track& seen = swapped.frames() > 0 ? swapped : track;
     MeasureOptions measure_options;
     measure_options.sex = options.sex;
+    auto motion = make_motion(seen, how);
+    if (!motion) return tl::unexpected(motion.error());
+    const bool doubted = motion->side_doubted;
     auto measures = measure(*motion, measure_options);
-    return make_review(Evidence{std::move(*motion), std::move(measures)}, movement, options);
+    auto made = make_review(Evidence{std::move(*motion), std::move(measures)}, movement, options);
+    if (!doubted || movement.id == free_id || (!made && made.error().context != "no_repetition")) return made;
+    // Said to be filmed from a side that the body contradicts: whichever of both the movement is found from more likely.
+    how.view.reset();
+    auto other = make_motion(seen, how);
+    if (!other) return made;
+    other->not_as_declared = true;
+    auto other_measures = measure(*other, measure_options);
+    auto as_shown = make_review(Evidence{std::move(*other), std::move(other_measures)}, movement, options);
+    if (!as_shown || (made && mean_cost((*made)->alignment) <= mean_cost((*as_shown)->alignment))) return made;
+    return as_shown;
 }
 
 Result<std::shared_ptr<const Review>> make_review(Evidence evidence, const Movement& movement, const ReviewOptions& options) {

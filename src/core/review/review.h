@@ -51,7 +51,8 @@ Track seen_by(const Track& track, const ReviewOptions& options);
 /// A finding as review.json has it.
 nlohmann::json finding_json(const Finding& f);
 
-/// cannot_judge with a reason code (see make_motion and align).
+/// cannot_judge with a reason code (see make_motion and align). Where the body shows itself from a side far off the declared one, the one
+/// counts from which the movement is found the likelier (`motion.not_as_declared`).
 Result<std::shared_ptr<const Review>> make_review(const Track& track, const Movement& movement, const ReviewOptions& options);
 
 /// Of a body that was put in the room already.

@@ -228,6 +228,8 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
                          [this] { point_to_file(); });
     if (!r.motion.mirrored_hint.empty())
         where_->setText(where_->text() + tr(" · the body shows its other side than was declared: is the picture mirrored?"));
+    if (r.motion.not_as_declared)
+        where_->setText(where_->text() + tr(" · the body shows itself from there, not from the side that was said"));
     set_beside(open->partner);
     state_.frame = 0;
     state_.picture_frame.reset();

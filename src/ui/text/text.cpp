@@ -211,7 +211,7 @@ QString absent(Absent a) {
     case Absent::view:
         return TextWords::tr("cannot be told from this view");
     case Absent::no_body:
-        return TextWords::tr("the body was not found here, or not which way it faces");
+        return TextWords::tr("the body was not found here");
     case Absent::turned:
         return TextWords::tr("turned too far from the picture");
     case Absent::foreshortened:
@@ -240,6 +240,8 @@ QString absent(Absent a) {
         return TextWords::tr("seated practice has its own rules");
     case Absent::alike:
         return TextWords::tr("left and right repetitions look the same from here");
+    case Absent::otherwise:
+        return TextWords::tr("faces another way here than the rest of the clip");
     case Absent::no_occasion:
         return TextWords::tr("does not happen in this clip");
     case Absent::no_event:
