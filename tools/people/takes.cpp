@@ -9,6 +9,8 @@
 #include <cstdio>
 #include <map>
 #include <mutex>
+#include <QImage>
+#include <QPainter>
 #include <set>
 #include <thread>
 
@@ -255,6 +257,42 @@ int film_takes(const Wardrobe& wardrobe, const std::vector<Movement>& movements,
                      t.fault ? std::string(sim::fault_name(t.fault->fault)).c_str() : "faultless", p->take->frames());
     }
     return 0;
+}
+
+int show_take(const Wardrobe& wardrobe, const std::vector<Movement>& movements, const std::filesystem::path& folder, std::uint64_t number,
+              double at_share, const char* out) {
+    PersonTakes takes(movements);
+    const PersonTake t = takes(number);
+    const auto bytes = read_text(folder / ("take-" + std::to_string(number) + ".track"), 64U << 20U);
+    const auto raw = bytes ? unpack_track(*bytes) : Result<Track>(tl::unexpected(bytes.error()));
+    const auto p = performed(wardrobe, t);
+    if (!raw || !p) return 3;
+    const sim::Film film(std::make_shared<const sim::Figure>(p->take->student().solver(), p->person.mesh, p->person.paint),
+                         phone_of(*p, t));
+    const auto f = static_cast<std::size_t>(at_share * static_cast<double>(raw->frames() - 1));
+    const double s = p->take->truth().time_s[f];
+    const sim::Image im = film.shoot(p->take->student().pose(s), s);
+    constexpr int larger = 3;
+    QImage all =
+        QImage(im.rgb.data(), im.width, im.height, im.width * 3, QImage::Format_RGB888).scaled(im.width * larger, im.height * larger);
+    QPainter paint(&all);
+    double left = 1e9, right = 0, low = 1e9, high = 0;
+    for (std::size_t q = 0; q < point_count; ++q) {
+        const Vec2 truth = film.camera().project(p->points[f][q]);
+        left = std::min(left, truth.x()), right = std::max(right, truth.x()), low = std::min(low, truth.y()),
+        high = std::max(high, truth.y());
+        paint.setPen(QPen(Qt::yellow, 2));
+        paint.drawEllipse(QPointF(larger * truth.x(), larger * truth.y()), 5, 5);
+        if (!raw->px[f]) continue;
+        const auto& found = (*raw->px[f])[q];
+        paint.setPen(QPen(Qt::red, 2));
+        paint.drawLine(QPointF(larger * truth.x(), larger * truth.y()), QPointF(larger * found.x, larger * found.y));
+    }
+    paint.end();
+    const double around = 0.15 * (high - low);
+    const QRectF part(larger * (left - around), larger * (low - around), larger * (right - left + 2 * around),
+                      larger * (high - low + 2 * around));
+    return all.copy(part.toRect()).save(QString::fromUtf8(out)) ? 0 : 3;
 }
 
 int judge_takes(const Wardrobe& wardrobe, const std::vector<Movement>& movements, const std::filesystem::path& folder) {

@@ -32,6 +32,10 @@ private:
 int film_takes(const Wardrobe& wardrobe, const std::vector<Movement>& movements, const std::filesystem::path& folder, std::uint64_t first,
                std::uint64_t count, const char* program);
 
+/// A picture of a moment of a take with the true points (yellow) and what was found (red).
+int show_take(const Wardrobe& wardrobe, const std::vector<Movement>& movements, const std::filesystem::path& folder, std::uint64_t number,
+              double at_share, const char* out);
+
 /// Prints what became of the takes that are there: part of docs/finder.md.
 int judge_takes(const Wardrobe& wardrobe, const std::vector<Movement>& movements, const std::filesystem::path& folder);
 

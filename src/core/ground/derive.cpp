@@ -2,6 +2,7 @@
 #include "core/signal/signal.h"
 #include <algorithm>
 #include <cmath>
+#include <cstdlib>
 #include <map>
 
 namespace bevel {
@@ -144,6 +145,69 @@ OffsetAxes offset_axes(const BodyPx& b, Point p, Seen seen, const Azimuth& a) {
 
 const OffsetTable& fitted_offsets() {
     return mean_offsets;
+}
+
+double HeadAhead::seen_from(const Azimuth& azimuth) {
+    double side = 0;
+    for (const auto& [seen, weight] : seen_as(left_shoulder, azimuth)) side += seen == Seen::near || seen == Seen::far ? weight : 0;
+    return std::clamp(side, 0.0, 1.0);
+}
+
+namespace {
+
+constexpr std::array<Point, 5> head_points{nose, left_eye, right_eye, left_ear, right_ear};
+
+/// Which way is ahead on the picture, square to the trunk; none where the trunk does not show.
+std::optional<Vec2> ahead_of(const BodyPx& b, const Azimuth& azimuth, double height) {
+    constexpr double least_trunk = 0.12; // of the height
+    const Vec2 trunk = mid_px(b, left_shoulder) - mid_px(b, left_hip);
+    if (HeadAhead::seen_from(azimuth) <= 0 || trunk.norm() < least_trunk * height) return std::nullopt;
+    const Vec2 square = Vec2(-trunk.y(), trunk.x()).normalized();
+    return square.x() * (azimuth.s > 0 ? -1 : 1) < 0 ? Vec2(-square) : square;
+}
+
+/// Gives the head and shoulders of a frame what the network takes from the way between them, px.
+void move_apart(BodyPx& b, const Vec2& ahead, double missing, double side) {
+    const auto move = [&](Point p, double share) {
+        auto& q = b[static_cast<std::size_t>(p)];
+        q.x += share * missing * ahead.x(), q.y += share * missing * ahead.y();
+    };
+    for (const Point p : head_points) move(p, HeadAhead::of_head);
+    for (const Point p : {left_shoulder, right_shoulder}) move(p, HeadAhead::of_head - 1);
+    // What is larger by 1 / told is as much less sure; the head's points carry it, the trunk's stay as sure as they are.
+    const double more = side * (1 / (HeadAhead::told * HeadAhead::told) - 1);
+    for (const Point p : {left_ear, right_ear}) {
+        auto& ear = b[static_cast<std::size_t>(p)];
+        const double shoulder = b[static_cast<std::size_t>(p == left_ear ? left_shoulder : right_shoulder)].sigma;
+        ear.sigma = std::sqrt((1 + more) * ear.sigma * ear.sigma + more * shoulder * shoulder);
+    }
+}
+
+} // namespace
+
+void put_heads_ahead(Track& t, const std::vector<Azimuth>& azimuth) {
+    constexpr double most_back = -0.03, most_ahead = 0.09; // of the height, beyond what is usual; what is beyond that is no head
+    constexpr double around_s = 0.5;
+    const double height = body_height_px(t);
+    std::vector<double> by(t.frames(), NAN);
+    for (std::size_t i = 0; i < t.frames(); ++i)
+        if (t.px[i])
+            if (const auto ahead = ahead_of(*t.px[i], azimuth[i], height))
+                by[i] = std::clamp(ahead->dot(mid_px(*t.px[i], left_ear) - mid_px(*t.px[i], left_shoulder)) / height - HeadAhead::usual,
+                                   most_back, most_ahead);
+    for (std::size_t i = 0, from = 0, to = 0; i < t.frames(); ++i) {
+        while (t.time_s[i] - t.time_s[from] > around_s) ++from;
+        while (to < t.frames() && t.time_s[to] - t.time_s[i] <= around_s) ++to;
+        double sum = 0, n = 0;
+        for (std::size_t k = from; k < to; ++k)
+            if (std::isfinite(by[k])) sum += by[k], n += 1;
+        if (!std::isfinite(by[i]) || n < 1) continue;
+        const double mean = sum / n, sure = mean > HeadAhead::at_ease    ? mean - HeadAhead::at_ease
+                                            : mean < -HeadAhead::at_ease ? mean + HeadAhead::at_ease
+                                                                         : 0;
+        const double side = HeadAhead::seen_from(azimuth[i]);
+        move_apart(*t.px[i], *ahead_of(*t.px[i], azimuth[i], height), side * sure * (1 / HeadAhead::told - 1) * height, side);
+    }
 }
 
 void correct_offsets(Track& t, const std::vector<Azimuth>& azimuth, const OffsetTable& offsets) {
@@ -300,6 +364,7 @@ Track derive(const Track& raw) {
     if (!t.model.empty()) {
         const auto azimuth = rough_azimuth(t);
         correct_offsets(t, azimuth);
+        put_heads_ahead(t, azimuth);
         smooth(t, 6.0);
     }
     for (auto& f : t.px) {

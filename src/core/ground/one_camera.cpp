@@ -1,4 +1,5 @@
 // One camera: the body in the room, and what the clip would be were one figure of the camera off.
+#include "core/ground/derive.h"
 #include "core/ground/grounding.h"
 #include "core/ground/picture.h"
 #include <algorithm>
@@ -86,6 +87,31 @@ double usual_azimuth(const Motion& m, bool turns) {
     return middle + signal::median(az);
 }
 
+/// The network tells the head's way forward too small, of one person by more than of another (HeadAhead).
+SharedError head_ahead(const Motion& m) {
+    SharedError e;
+    e.what = "head";
+    e.person = true;
+    e.stature = m.stature;
+    for (const auto i : m.grid) {
+        Body3 delta;
+        delta.fill(Vec3::Zero());
+        if (m.valid[i]) {
+            const Body3 own = m.own(i);
+            const Vec3 trunk = mid(own, left_shoulder) - mid(own, left_hip), head = mid(own, left_ear) - mid(own, left_shoulder);
+            const double tall = std::hypot(trunk.y(), trunk.z());
+            const double ahead = tall > 0 ? (head.z() * trunk.y() - head.y() * trunk.z()) / tall : 0;
+            const double seen = HeadAhead::seen_from({std::cos(m.azimuth[i]), std::sin(m.azimuth[i])});
+            const double off = seen * (ahead - HeadAhead::usual * 0.887 * m.stature) * HeadAhead::told_sigma / HeadAhead::told;
+            const Vec3 forward(std::sin(m.facing[i]), 0, std::cos(m.facing[i]));
+            for (const Point p : {nose, left_eye, right_eye, left_ear, right_ear}) delta[p] = HeadAhead::of_head * off * forward;
+            for (const Point p : {left_shoulder, right_shoulder}) delta[p] = (HeadAhead::of_head - 1) * off * forward;
+        }
+        e.moved.push_back(delta);
+    }
+    return e;
+}
+
 /// The clip as it would be were one figure off by one sigma; what the filter takes out is the same in both and drops out.
 void share_errors(Motion& m, const Track& t, const Picture& picture, const Picture::Depths& depth, const ToRoom& room) {
     for (double s = m.time_s.front(); s <= m.time_s.back(); s += grid_step) {
@@ -119,6 +145,7 @@ void share_errors(Motion& m, const Track& t, const Picture& picture, const Pictu
         }
         m.shared.push_back(std::move(e));
     }
+    if (!t.model.empty()) m.shared.push_back(head_ahead(m));
 }
 
 } // namespace
