@@ -496,6 +496,54 @@ private slots:
         const auto m = make_motion(test::pixel_track(side, 1, 3), mo);
         QCOMPARE(m->mirrored_hint, std::string("view"));
     }
+    void a_head_that_is_told_too_near_is_put_ahead_again() {
+        // As the network tells it: two thirds of the way between head and shoulders, the head back and the shoulders along.
+        const auto told = [](double head_cm, View view, bool as_network) {
+            auto o = calm(4, view);
+            if (head_cm > 0) o.student.faults.push_back({sim::Fault::head_forward, head_cm, std::nullopt});
+            const sim::Take take(test::movement("quiet_stand"), o);
+            Track t = take.track();
+            const double height = body_height_px(t);
+            for (auto& f : t.px) {
+                const double side = view == View::left ? -1 : view == View::right ? 1 : 0;
+                const double by = (mid_px(*f, left_ear).x() - mid_px(*f, left_shoulder).x()) * side - HeadAhead::usual * height;
+                const double missing = as_network ? side * by * (1 - HeadAhead::told) : 0;
+                for (const Point p : {nose, left_eye, right_eye, left_ear, right_ear}) (*f)[p].x -= HeadAhead::of_head * missing;
+                for (const Point p : {left_shoulder, right_shoulder}) (*f)[p].x += (1 - HeadAhead::of_head) * missing;
+            }
+            return t;
+        };
+        const auto apart = [](const Track& t, std::size_t f) {
+            return mid_px(*t.px[f], left_ear).x() - mid_px(*t.px[f], left_shoulder).x();
+        };
+        for (const View view : {View::left, View::right}) {
+            const double side = view == View::left ? -1 : 1;
+            const Track exact = told(11, view, false);
+            Track t = told(11, view, true);
+            const std::size_t f = t.frames() / 2;
+            const double before = side * (apart(exact, f) - apart(t, f)), px_a_cm = body_height_px(t) / (0.887 * 170);
+            QVERIFY(before > 2.5 * px_a_cm);
+            const BodyPx raw = *t.px[f];
+            put_heads_ahead(t, rough_azimuth(t));
+            const double after = side * (apart(exact, f) - apart(t, f));
+            // What people at ease differ by is left: never beyond the truth, and a third and more of what was missing is back.
+            QVERIFY2(after > -0.3 * px_a_cm && after < 0.67 * before, qPrintable(QStringLiteral("%1 of %2").arg(after).arg(before)));
+            QVERIFY((*t.px[f])[left_ear].sigma > raw[left_ear].sigma);
+            for (const Point p : {left_hip, right_knee, left_ankle, left_wrist}) QCOMPARE((*t.px[f])[p].x, raw[p].x);
+            QVERIFY(std::abs(((*t.px[f])[nose].x - raw[nose].x) - ((*t.px[f])[left_ear].x - raw[left_ear].x)) < 1e-9); // one head
+        }
+        // At ease, and from the front, nothing is moved; frames without a body stay so.
+        for (const auto& [cm, view] : {std::pair{0.0, View::left}, {11.0, View::front}}) {
+            Track t = told(cm, view, false);
+            t.px[3].reset();
+            const Track was = t;
+            put_heads_ahead(t, rough_azimuth(t));
+            QVERIFY(!t.px[3]);
+            for (std::size_t f = 5; f < t.frames(); f += 30) QVERIFY(std::abs(apart(t, f) - apart(was, f)) < 0.5);
+        }
+        Track empty;
+        put_heads_ahead(empty, {});
+    }
     void trimmed_frames_and_edits_are_layers() {
         const sim::Take take(test::movement("gaze_at_the_moon"), calm(11, View::front));
         Track t = test::pixel_track(take, 1, 3);

@@ -349,7 +349,7 @@ private slots:
                 now += std::string(own_part_name(static_cast<OwnPart>(k))) + " " +
                        QString::number(figures[k]->value, 'f', 3).toStdString() + "; ";
         QCOMPARE(QString::fromStdString(std::to_string(own_figures_version) + ": " + now),
-                 QStringLiteral("2: gap_left 0.093; gap_right 0.105; gaze 7.215; "));
+                 QStringLiteral("3: gap_left 0.093; gap_right 0.105; gaze 7.213; "));
     }
 };
 QTEST_GUILESS_MAIN(TestNeutral)

@@ -36,7 +36,7 @@ struct OwnFigures : std::array<std::optional<OwnFigure>, own_part_count> {
 std::optional<OwnPart> own_part_of(std::string_view measure, std::optional<Side> side);
 
 /// Raised when the same points, put on the ground, give other figures than before: moments are then worked out anew. Held by a test.
-inline constexpr int own_figures_version = 2;
+inline constexpr int own_figures_version = 3;
 
 /// A moment at which the person stands as is right for them.
 struct RightMoment {
