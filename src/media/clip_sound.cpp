@@ -27,18 +27,23 @@ public:
         const int pictures = av_find_best_stream(format_.get(), AVMEDIA_TYPE_VIDEO, -1, -1, nullptr, 0);
         if (pictures < 0) return fail(Code::unreadable, "no video");
         stream_ = format_->streams[sound];
+        for (unsigned i = 0; i < format_->nb_streams; ++i)
+            if (static_cast<int>(i) != sound && static_cast<int>(i) != pictures) format_->streams[i]->discard = AVDISCARD_ALL;
         codec_.reset(avcodec_alloc_context3(decoder));
         if (!codec_ || avcodec_parameters_to_context(codec_.get(), stream_->codecpar) < 0) return fail(Code::unreadable, "sound");
         codec_->thread_count = 1;
         codec_->pkt_timebase = stream_->time_base;
         if (avcodec_open2(codec_.get(), decoder, nullptr) < 0) return fail(Code::unreadable, "sound");
         std::int64_t first = std::numeric_limits<std::int64_t>::max(); // picture
-        while (!stop_.stop_requested() && av_read_frame(format_.get(), packet_.get()) >= 0) {
+        int seen = 0;                                                  // pictures
+        constexpr int enough = 64; // the first one shown is among them; of the others nothing is read where the container lets that be
+        while (!stop_.stop_requested() && samples_.size() < most_samples && av_read_frame(format_.get(), packet_.get()) >= 0) {
             const auto when = packet_->pts == AV_NOPTS_VALUE ? packet_->dts : packet_->pts;
-            if (packet_->stream_index == pictures && (packet_->flags & AV_PKT_FLAG_DISCARD) == 0 && when != AV_NOPTS_VALUE)
+            if (packet_->stream_index == pictures && (packet_->flags & AV_PKT_FLAG_DISCARD) == 0 && when != AV_NOPTS_VALUE) {
                 first = std::min(first, when);
-            if (packet_->stream_index == sound && samples_.size() < most_samples && avcodec_send_packet(codec_.get(), packet_.get()) >= 0)
-                take();
+                if (++seen == enough) format_->streams[pictures]->discard = AVDISCARD_ALL;
+            }
+            if (packet_->stream_index == sound && avcodec_send_packet(codec_.get(), packet_.get()) >= 0) take();
             av_packet_unref(packet_.get());
         }
         if (stop_.stop_requested()) return fail(Code::cancelled, "");
@@ -72,12 +77,13 @@ private:
                     0.0F);
         }
         if (!began_) began_ = 0;
-        const auto room = static_cast<std::size_t>(swr_get_out_samples(resampler_.get(), frame_->nb_samples));
+        const int room = swr_get_out_samples(resampler_.get(), frame_->nb_samples);
+        if (room <= 0) return;
         const auto at = samples_.size();
-        samples_.resize(at + room);
+        samples_.resize(at + static_cast<std::size_t>(room));
         auto* out = reinterpret_cast<std::uint8_t*>(samples_.data() + at);
-        const int got = swr_convert(resampler_.get(), &out, static_cast<int>(room), const_cast<const std::uint8_t**>(frame_->extended_data),
-                                    frame_->nb_samples);
+        const int got =
+            swr_convert(resampler_.get(), &out, room, const_cast<const std::uint8_t**>(frame_->extended_data), frame_->nb_samples);
         samples_.resize(at + static_cast<std::size_t>(std::max(0, got)));
     }
 

@@ -82,11 +82,11 @@ struct Told {
 struct Tally {
     int takes = 0, refused = 0, faultless = 0, alarmed = 0, alarmed_beyond_exact = 0;
     std::map<std::string, int> why, alarms, missed;
-    std::map<std::string, std::vector<test::Error>> one;
+    std::map<std::string, std::vector<test::Error>> one, by_kind; // of each figure; of all figures of a kind of people
     std::map<std::string, Told> told;
 };
 
-void add_errors(const Performed& p, const Review& v, std::uint64_t number, Tally& out) {
+void add_errors(const Performed& p, const PersonTake& take, const Review& v, std::uint64_t number, Tally& out) {
     const bool quiet = v.motion.neutral.source == NeutralSource::quiet_second;
     const auto stand = quiet ? test::quiet_truth(p.points, *p.take, v.motion.neutral.from_s, v.motion.neutral.to_s) : test::QuietTruth{};
     const bool left_near = std::sin(v.motion.azimuth[v.motion.frames() / 2]) > 0;
@@ -109,6 +109,7 @@ void add_errors(const Performed& p, const Review& v, std::uint64_t number, Tally
             }
             const double e = s.unit == "deg" ? std::remainder(s.samples[f].value - t->second, 360) : s.samples[f].value - t->second;
             out.one[id].push_back({e, s.samples[f].sigma});
+            for (const auto& tag : take.kind.tags()) out.by_kind[tag].push_back(out.one[id].back());
             break;
         }
     }
@@ -328,7 +329,7 @@ int judge_takes(const Wardrobe& wardrobe, const std::vector<Movement>& movements
                 std::fprintf(stderr, "%llu %s; %s\n", static_cast<unsigned long long>(list[k]), why.c_str(), t.movement->id.c_str());
                 continue;
             }
-            add_errors(*p, **review, list[k], all);
+            add_errors(*p, t, **review, list[k], all);
             add_verdict(*p, t, **review, **exact, list[k], all);
         }
     };
@@ -354,6 +355,9 @@ int judge_takes(const Wardrobe& wardrobe, const std::vector<Movement>& movements
     }
     std::printf("| all figures | %zu | | | | %.0f %% | %.0f %% |\n", pooled.size(), 100 * test::covered(pooled, 1),
                 100 * test::covered(pooled, 1.64));
+    std::printf("\nAll figures, by kind of person:\n\n| kind | figures | within 1 sigma | within 1.64 sigma |\n|---|---|---|---|\n");
+    for (const auto& [kind, e] : all.by_kind)
+        std::printf("| %s | %zu | %.0f %% | %.0f %% |\n", kind.c_str(), e.size(), 100 * test::covered(e, 1), 100 * test::covered(e, 1.64));
     std::printf(
         "\nOf %d faultless ones %d had a safety, ground or timing finding; %d of them one that the same performance from exact points "
         "does not bear out",
