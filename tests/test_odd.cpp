@@ -156,7 +156,8 @@ private slots:
         // Held to be filmed from the side that was said, one in fourteen was like its movement at all.
         QVERIFY2(reviewed >= 22, qPrintable(QString::number(reviewed)));
         QVERIFY2(followed >= 20, qPrintable(QString::number(followed)));
-        QVERIFY2(kept >= 22, qPrintable(QString::number(kept))); // what is said rightly is not doubted (two of these are refused either way)
+        QVERIFY2(kept >= 22,
+                 qPrintable(QString::number(kept))); // what is said rightly is not doubted (two of these are refused either way)
         QVERIFY2(alarmed <= 2, qPrintable(QString::number(alarmed)));
     }
     void clear_faults_through_the_picture_are_told_in_the_right_words() {
