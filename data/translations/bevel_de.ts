@@ -8416,8 +8416,8 @@ Geht %2 so weit mit Leichtigkeit, ohne Anstrengung, Schmerz oder Wackeln? Andere
         <translation>Wer es zeigt, ist verborgen: Unter Menschen steht nicht, dass sie einverstanden ist, gezeigt zu werden.</translation>
     </message>
     <message>
-        <source> · the body shows itself from there, not from the side that was said</source>
-        <translation> · so zeigt sich der Körper, nicht von der Seite, die angegeben war</translation>
+        <source>Judged as the body shows itself, %1: from the side that was said, the movement is not found as well. “Change …” in Arrivals puts the side right.</source>
+        <translation>Beurteilt, wie der Körper sich zeigt, %1: Von der angegebenen Seite findet sich die Bewegung nicht so gut. „Ändern …“ im Eingang berichtigt die Seite.</translation>
     </message>
 </context>
 <context>

@@ -226,10 +226,13 @@ void ReviewPage::show_review(std::shared_ptr<const OpenReview> open) {
     else if (!open->has_file)
         notice_->problem(tr("The clip's file is not where it was. Points and findings are here all the same."), tr("Point to it …"),
                          [this] { point_to_file(); });
+    else if (r.motion.not_as_declared) // beside the title it would be cut
+        notice_->say(
+            tr("Judged as the body shows itself, %1: from the side that was said, the movement is not found as well. “Change …” in "
+               "Arrivals puts the side right.")
+                .arg(text::view(r.motion.view)));
     if (!r.motion.mirrored_hint.empty())
         where_->setText(where_->text() + tr(" · the body shows its other side than was declared: is the picture mirrored?"));
-    if (r.motion.not_as_declared)
-        where_->setText(where_->text() + tr(" · the body shows itself from there, not from the side that was said"));
     set_beside(open->partner);
     state_.frame = 0;
     state_.picture_frame.reset();
